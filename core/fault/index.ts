@@ -1,0 +1,66 @@
+/**
+ * What can be wrong with something a person gave us, as data. A fault says what was given, where, and
+ * the limit it broke; the sentence for it is made in `core/wording`. Lengths are millimetres.
+ */
+export type Fault =
+  | { code: 'length.empty' }
+  | { code: 'length.notANumber'; text: string }
+  | { code: 'length.twoMarks'; text: string }
+  | { code: 'length.fractionNeedsInch'; text: string }
+  | { code: 'length.zeroDenominator'; text: string }
+  | { code: 'length.notPositive'; mm: number }
+  | { code: 'length.tooLong'; mm: number; limitMm: number; instrument: string }
+  | { code: 'length.tooLarge'; mm: number; limitMm: number }
+  | { code: 'name.empty'; what: string }
+  | { code: 'name.tooLong'; what: string; length: number; limit: number }
+  | { code: 'field.invalid'; path: string; message: string }
+  | { code: 'tag.taken'; tag: string }
+  | { code: 'row.missing'; row: string; id: string }
+  | { code: 'row.refersToNothing'; row: string; refersTo: string; id: string }
+  | { code: 'row.stale'; row: string; id: string; baseVersion: number; version: number; theirs: unknown }
+  | { code: 'row.frozen'; letter: string }
+  | { code: 'file.notJson' }
+  | { code: 'file.notARepairFile' }
+  | { code: 'file.otherVersion'; version: unknown; supported: number }
+  | { code: 'file.tooBig'; bytes: number; limitBytes: number }
+  | { code: 'file.unknownKey'; path: string; keys: string[] }
+  | { code: 'file.invalid'; path: string; message: string }
+  | StepFault;
+
+/** Where a built number came from, in words a sentence can use. */
+export interface NamedLength {
+  /** 'bore', 'width', … */
+  what: string;
+  /** Letter tag of the size or fit behind it, if there is one. */
+  tag: string | null;
+  mm: number;
+}
+
+/** Faults found while a recipe is built; each is reported at one step. */
+export type StepFault =
+  | { code: 'value.sizeNotTaken'; what: string; tag: string; name: string }
+  | { code: 'value.sizeGone'; what: string }
+  | { code: 'value.fitGone'; what: string }
+  | { code: 'value.outOfRange'; length: NamedLength; minMm: number; maxMm: number }
+  | { code: 'step.firstMustAdd'; verb: string }
+  | { code: 'step.pickLost'; lookingFor: string }
+  | { code: 'drill.widerThanBody'; bore: NamedLength; bodyMm: number }
+  | { code: 'drill.missesBody'; bore: NamedLength }
+  | { code: 'drill.deeperThanBody'; depth: NamedLength; bodyMm: number }
+  | { code: 'groove.widerThanRim'; width: NamedLength; rimMm: number }
+  | { code: 'groove.deeperThanRadius'; depth: NamedLength; radiusMm: number }
+  | { code: 'plate.cornerTooRound'; radius: NamedLength; limitMm: number }
+  | { code: 'ease.tooLarge'; size: NamedLength; verb: string }
+  | { code: 'step.nothingLeft' }
+  | { code: 'step.changesNothing' }
+  | { code: 'step.notValid'; reason: string }
+  | { code: 'step.timedOut'; seconds: number }
+  | { code: 'step.kernelFailed'; message: string };
+
+export type FaultCode = Fault['code'];
+
+/** The outcome of something a person asked for: the value, or the fault that stopped it. */
+export type Result<T, F = Fault> = { ok: true; value: T } | { ok: false; fault: F };
+
+export const ok = <T>(value: T): { ok: true; value: T } => ({ ok: true, value });
+export const no = <F>(fault: F): { ok: false; fault: F } => ({ ok: false, fault });

@@ -1,0 +1,2 @@
+export { figuresOf, type BodyFigures } from './figures';
+export { findingsOf, type Finding } from './findings';

@@ -1,0 +1,65 @@
+import { z } from 'zod';
+
+import { Change } from './change';
+import { Id, line, name } from './ids';
+import { Repair, RepairHead } from './repair';
+
+/** Everything that crosses between screen and server. */
+export const NewRepair = z.strictObject({ id: Id, name, place: line(120) });
+export type NewRepair = z.infer<typeof NewRepair>;
+
+export const Stage = z.enum(['brief', 'sizes', 'fits', 'shape', 'make']);
+export type Stage = z.infer<typeof Stage>;
+
+/** A small line drawing of the spare for lists. Coordinates in mm, y up; flat arrays x0,y0,x1,y1,… */
+export const Picture = z.strictObject({
+  /** Hash of the built recipe, to tell an old picture from a current one. */
+  key: z.string().max(80),
+  /** Filled outline, outer loops and holes together (even-odd). */
+  outline: z.array(z.array(z.number()).max(4000)).max(200),
+  /** Visible edges. */
+  edges: z.array(z.array(z.number()).max(4000)).max(1000),
+});
+export type Picture = z.infer<typeof Picture>;
+
+/** A line of the list of repairs. */
+export const RepairLine = z.strictObject({
+  id: Id,
+  name: z.string(),
+  place: z.string(),
+  updatedAt: z.string(),
+  stage: Stage,
+  /** Next thing to do, in words. */
+  next: z.string(),
+  revision: z.string().nullable(),
+  picture: Picture.nullable(),
+});
+export type RepairLine = z.infer<typeof RepairLine>;
+
+export const RepairList = z.strictObject({
+  repairs: z.array(RepairLine),
+  /** Give it back as `after` to get the next page; null at the end. */
+  next: z.string().nullable(),
+  total: z.int(),
+});
+export type RepairList = z.infer<typeof RepairList>;
+
+export const ListQuery = z.strictObject({
+  search: z.string().max(200).default(''),
+  after: z.string().max(200).optional(),
+  limit: z.coerce.number().int().min(1).max(100).default(30),
+});
+
+export const ChangeRequest = Change;
+/** The row that was changed comes back with its new version, and the tag it was given. */
+export const ChangeReply = z.strictObject({ repairId: Id, change: Change });
+export const RepairReply = Repair;
+export const HeadReply = RepairHead;
+export const CreatedReply = z.strictObject({ id: Id });
+
+/** Every refusal has this shape. `fault` is the data; `sentence` is for people who call the API by hand. */
+export const Refusal = z.object({
+  fault: z.looseObject({ code: z.string() }),
+  sentence: z.string(),
+});
+export type Refusal = z.infer<typeof Refusal>;

@@ -1,0 +1,121 @@
+import { z } from 'zod';
+
+import { no, ok, type Fault, type Result } from '@core/fault';
+
+import { Id } from './ids';
+import { nextLetter } from './letters';
+import { Body } from './recipe';
+import { Fit, Reading, RepairHead, Revision, Size, type Repair } from './repair';
+
+const put = <R extends string, S extends z.ZodType>(row: R, value: S) =>
+  z.strictObject({
+    /** Names this change for ever, so that one sent twice takes effect once. */
+    changeId: Id,
+    row: z.literal(row),
+    /** Version of the row that the person saw; 0 for a row that is new. */
+    baseVersion: z.int().nonnegative(),
+    value,
+  });
+
+/**
+ * One change to one row of a repair: the row as it should be. Removing a row is putting it with
+ * `removed: true`, so every change can be undone by putting back what stood there before.
+ */
+export const Change = z.discriminatedUnion('row', [
+  put('head', RepairHead),
+  put('size', Size),
+  put('reading', Reading),
+  put('fit', Fit),
+  put('body', Body),
+  put('revision', Revision),
+]);
+export type Change = z.infer<typeof Change>;
+export type RowKind = Change['row'];
+export type RowOf<K extends RowKind> = Extract<Change, { row: K }>['value'];
+
+/** The list of a repair in which each kind of row stands. */
+export const LIST_OF = {
+  size: 'sizes',
+  reading: 'readings',
+  fit: 'fits',
+  body: 'bodies',
+  revision: 'revisions',
+} as const;
+
+type Row = { id: string; version: number };
+
+/** The row a change is about, as it stands now. */
+export function rowBefore(repair: Repair, row: RowKind, id: string): Row | undefined {
+  if (row === 'head') return repair.head.id === id ? repair.head : undefined;
+  return (repair[LIST_OF[row]] as Row[]).find((candidate) => candidate.id === id);
+}
+
+/**
+ * The repair after a change: the one place where the rules of changing live, used by the server for real
+ * and by the screen ahead of the server's answer. The version of the row that was put goes up by one.
+ *
+ * A change that has already taken effect (same row, same values, one version on) is accepted again.
+ *
+ * @returns the new repair, sharing every row that did not change; or the fault, and nothing changes.
+ */
+export function applyChange(repair: Repair, change: Change): Result<Repair, Fault> {
+  const before = rowBefore(repair, change.row, change.value.id);
+  if (change.row === 'head' && !before) {
+    return no({ code: 'row.missing', row: 'head', id: change.value.id });
+  }
+  if (change.row === 'revision' && before) {
+    return no({ code: 'row.frozen', letter: (before as Revision).letter });
+  }
+  const version = before?.version ?? 0;
+  if (version !== change.baseVersion) {
+    return no({
+      code: 'row.stale',
+      row: change.row,
+      id: change.value.id,
+      baseVersion: change.baseVersion,
+      version,
+      theirs: before ?? null,
+    });
+  }
+  const missing = findMissingReference(repair, change);
+  if (missing) return no(missing);
+  const value = { ...change.value, version: version + 1 };
+
+  if (change.row === 'head') return ok({ ...repair, head: value as RepairHead });
+  if (change.row === 'size' || change.row === 'revision') giveFreeLetter(repair, change.row, value);
+  const list = LIST_OF[change.row];
+  const rows = repair[list] as Row[];
+  return ok({ ...repair, [list]: before ? rows.map((row) => (row === before ? value : row)) : [...rows, value] });
+}
+
+/** Two people adding a size at once both ask for the same tag: the later one gets the next free letter. */
+function giveFreeLetter(repair: Repair, row: 'size' | 'revision', value: object): void {
+  if (row === 'size') {
+    const size = value as Size;
+    const taken = repair.sizes.filter((other) => other.id !== size.id).map((other) => other.tag);
+    if (taken.includes(size.tag)) size.tag = nextLetter(taken);
+  } else {
+    const revision = value as Revision;
+    const taken = repair.revisions.map((other) => other.letter);
+    if (taken.includes(revision.letter)) revision.letter = nextLetter(taken);
+  }
+}
+
+function findMissingReference(repair: Repair, change: Change): Fault | null {
+  const refersTo =
+    change.row === 'reading'
+      ? change.value.sizeId
+      : change.row === 'fit'
+        ? change.value.counterpartSizeId
+        : null;
+  if (refersTo === null || repair.sizes.some((size) => size.id === refersTo)) return null;
+  return { code: 'row.refersToNothing', row: change.row, refersTo: 'size', id: refersTo };
+}
+
+/** What would undo a change, given the repair from before it: the old row put back, or the new one removed. */
+export function inverseOf(before: Repair, change: Change, changeId: Id): Change | null {
+  if (change.row === 'revision') return null;
+  const old = rowBefore(before, change.row, change.value.id);
+  const value = old ?? { ...change.value, removed: true };
+  return { changeId, row: change.row, baseVersion: change.baseVersion + 1, value } as Change;
+}

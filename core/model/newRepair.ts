@@ -1,0 +1,26 @@
+import { DEFAULT_MACHINE_ID, DEFAULT_MATERIAL_ID } from '@core/standards';
+
+import type { NewRepair } from './api';
+import type { Repair } from './repair';
+
+/** An empty repair as it starts: no sizes, no bodies. `now` is an ISO 8601 instant. */
+export function emptyRepair(given: NewRepair, now: string): Repair {
+  return {
+    head: {
+      id: given.id,
+      version: 1,
+      name: given.name,
+      place: given.place,
+      whatBroke: '',
+      materialId: DEFAULT_MATERIAL_ID,
+      machineId: DEFAULT_MACHINE_ID,
+      createdAt: now,
+      removed: false,
+    },
+    sizes: [],
+    readings: [],
+    fits: [],
+    bodies: [],
+    revisions: [],
+  };
+}

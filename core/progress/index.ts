@@ -1,0 +1,1 @@
+export { progressOf, STAGES, type Progress } from './progress';

@@ -1,0 +1,56 @@
+import { evaluateRepair } from '@core/fit';
+import type { Repair, Stage } from '@core/model';
+import { newestRevision } from '@core/revision';
+
+/** How far a repair is, and what comes next. */
+export interface Progress {
+  /** The stage that the next thing to do belongs to. */
+  stage: Stage;
+  next: string;
+  /** What each stage still lacks, in a word or two; empty when nothing is missing. */
+  missing: Record<Stage, string>;
+}
+
+export const STAGES: readonly Stage[] = ['brief', 'sizes', 'fits', 'shape', 'make'];
+
+/** Works out the progress of a repair from what is in it. */
+export function progressOf(repair: Repair): Progress {
+  const numbers = evaluateRepair(repair);
+  const sizes = [...numbers.sizes.values()];
+  const wanted = sizes.filter(({ result }) => result.status === 'wanted');
+  const counterparts = sizes.filter(({ size }) => size.of === 'counterpart');
+  const fitted = new Set([...numbers.fits.values()].map(({ fit }) => fit.counterpartSizeId));
+  const unfitted = counterparts.filter(({ size }) => !fitted.has(size.id));
+  const spares = repair.bodies.filter((body) => !body.removed && body.role === 'spare');
+  const stepCount = spares.reduce((sum, body) => sum + body.steps.length, 0);
+  const newest = newestRevision(repair);
+
+  const missing: Record<Stage, string> = {
+    brief: repair.head.whatBroke.trim() === '' ? 'what broke' : '',
+    sizes: sizes.length === 0 ? 'no sizes yet' : wanted.length > 0 ? `${wanted.length} to take` : '',
+    // One counterpart size with a fit is enough: others, such as its length, may only be there to draw it.
+    fits: counterparts.length > 0 && unfitted.length === counterparts.length ? 'no fit yet' : '',
+    shape: stepCount === 0 ? 'no steps yet' : '',
+    make: newest ? '' : 'no revision yet',
+  };
+  const next = (stage: Stage, text: string): Progress => ({ stage, next: text, missing });
+  if (sizes.length === 0) return next('sizes', 'Say what to measure');
+  if (wanted.length > 0) {
+    const taken = sizes.length - wanted.length;
+    return next('sizes', `${taken} of ${sizes.length} sizes taken`);
+  }
+  if (missing.fits) return next('fits', 'Choose how freely it goes on');
+  if (missing.shape) return next('shape', 'Start the recipe');
+  if (!newest) return next('make', 'Freeze revision A and make it');
+  return next(
+    'make',
+    hasChangedSince(repair, newest.state) ? `Changed since revision ${newest.letter}` : `Revision ${newest.letter} is frozen`,
+  );
+}
+
+/** Whether anything that a revision freezes, the head apart, is different from then. */
+function hasChangedSince(repair: Repair, frozen: Omit<Repair, 'revisions'>): boolean {
+  const key = ({ sizes, readings, fits, bodies }: Omit<Repair, 'revisions'>) =>
+    JSON.stringify([sizes, readings, fits, bodies].map((rows) => rows.map((row) => [row.id, row.version])));
+  return key(repair) !== key(frozen) || repair.head.materialId !== frozen.head.materialId;
+}

@@ -1,0 +1,3 @@
+export { parseLength, MM_PER, type LengthUnit } from './parseLength';
+export { showLength, showNumber, showSigned, showUncertainty } from './showLength';
+export { roundTo, tidy } from './round';

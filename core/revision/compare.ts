@@ -1,0 +1,166 @@
+import { evaluateRepair, fitClassOf, type EvaluatedRepair } from '@core/fit';
+import type { FrozenFigures, RepairState, Step, Value } from '@core/model';
+import { tidy } from '@core/quantity';
+import { stepSentence } from '@core/wording';
+
+/** One side of a comparison: a frozen revision, or the repair as it stands with what was last built. */
+export interface Compared {
+  state: RepairState;
+  figures: readonly FrozenFigures[];
+}
+
+/** One thing that differs. Null stands for "not there". */
+export interface Difference {
+  group: 'size' | 'fit' | 'recipe' | 'figure';
+  /** What it is: tag and name, or the part and the figure. */
+  label: string;
+  from: number | string | null;
+  to: number | string | null;
+  unit: 'mm' | 'mm³' | 'g' | '';
+}
+
+/** What differs from one side to the other, by number, in the order of the work. Rows that agree are left out. */
+export function compare(from: Compared, to: Compared): Difference[] {
+  const [before, after] = [evaluateRepair(from.state), evaluateRepair(to.state)];
+  return [
+    ...compareSizes(before, after),
+    ...compareFits(before, after),
+    ...compareRecipes(from.state, to.state, before, after),
+    ...compareFigures(from, to),
+  ].filter((row) => !same(row.from, row.to));
+}
+
+const same = (a: Difference['from'], b: Difference['from']) =>
+  typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) < 1e-6 : a === b;
+
+/** Keys of both maps, those of the second last. */
+const keysOfBoth = (a: ReadonlyMap<string, unknown>, b: ReadonlyMap<string, unknown>) => [
+  ...new Set([...a.keys(), ...b.keys()]),
+];
+
+function compareSizes(before: EvaluatedRepair, after: EvaluatedRepair): Difference[] {
+  const working = (numbers: EvaluatedRepair, id: string) => {
+    const worked = numbers.sizes.get(id)?.worked;
+    return worked?.ok ? worked.trail.workingMm : null;
+  };
+  return keysOfBoth(before.sizes, after.sizes).map((id) => {
+    const { size } = (after.sizes.get(id) ?? before.sizes.get(id))!;
+    return {
+      group: 'size',
+      label: `${size.tag} ${size.name}`,
+      from: working(before, id),
+      to: working(after, id),
+      unit: 'mm',
+    };
+  });
+}
+
+function compareFits(before: EvaluatedRepair, after: EvaluatedRepair): Difference[] {
+  return keysOfBoth(before.fits, after.fits).flatMap((id): Difference[] => {
+    const [old, now] = [before.fits.get(id), after.fits.get(id)];
+    const { name } = (now ?? old)!.fit;
+    const word = (side: typeof old) => (side ? fitClassOf(side.fit.fitClass).word : null);
+    const allowance = (side: typeof old) =>
+      side?.worked.ok
+        ? tidy(
+            side.worked.trail.entries
+              .filter((entry) => entry.kind === 'allowance')
+              .reduce((sum, entry) => sum + entry.mm, 0),
+          )
+        : null;
+    const working = (side: typeof old) => (side?.worked.ok ? side.worked.trail.workingMm : null);
+    return [
+      { group: 'fit', label: `${name}, how freely`, from: word(old), to: word(now), unit: '' },
+      { group: 'fit', label: `${name}, allowance`, from: allowance(old), to: allowance(now), unit: 'mm' },
+      { group: 'fit', label: `${name}, working size`, from: working(old), to: working(now), unit: 'mm' },
+    ];
+  });
+}
+
+function compareRecipes(
+  from: RepairState,
+  to: RepairState,
+  before: EvaluatedRepair,
+  after: EvaluatedRepair,
+): Difference[] {
+  const bodies = new Map<string, string>();
+  for (const body of [...from.bodies, ...to.bodies]) if (!body.removed) bodies.set(body.id, body.name);
+  return [...bodies].flatMap(([id, name]) => {
+    const steps = (state: RepairState) => state.bodies.find((body) => body.id === id && !body.removed)?.steps ?? [];
+    const [old, now] = [steps(from), steps(to)];
+    const ids = [...new Set([...old, ...now].map((step) => step.id))];
+    return ids.flatMap((stepId) =>
+      compareStep(
+        name,
+        { step: old.find((step) => step.id === stepId), steps: old, numbers: before },
+        { step: now.find((step) => step.id === stepId), steps: now, numbers: after },
+      ),
+    );
+  });
+}
+
+interface StepSide {
+  step: Step | undefined;
+  steps: readonly Step[];
+  numbers: EvaluatedRepair;
+}
+
+/** A step that came or went is one row; of one that stayed, each typed number that changed. */
+function compareStep(bodyName: string, old: StepSide, now: StepSide): Difference[] {
+  const chipsOf = ({ step, steps }: StepSide) =>
+    step ? stepSentence(step, steps).filter((part) => part.kind === 'chip') : [];
+  const titleOf = ({ step, steps }: StepSide) =>
+    step
+      ? stepSentence(step, steps)
+          .filter((part) => part.kind !== 'chip')
+          .slice(0, 2)
+          .map((part) => part.text.trim())
+          .join(' ')
+      : '';
+  const label = `${bodyName}: ${titleOf(now) || titleOf(old)}`;
+  if (!old.step || !now.step) {
+    return [
+      { group: 'recipe', label, from: old.step ? 'there' : null, to: now.step ? 'there' : null, unit: '' },
+    ];
+  }
+  const fields = new Map([...chipsOf(old), ...chipsOf(now)].map((part) => [part.field, part.what]));
+  return [...fields].map(([field, what]) => ({
+    group: 'recipe',
+    label: `${label}, ${what}`,
+    from: typedNumber(old, field),
+    to: typedNumber(now, field),
+    unit: 'mm',
+  }));
+}
+
+/** The number of a chip, if it was typed there; sizes and fits have rows of their own, by their tag. */
+function typedNumber({ step, numbers }: StepSide, field: string): number | string | null {
+  const value = (step as unknown as Record<string, Value | 'through' | undefined>)[field];
+  if (value === undefined) return null;
+  if (value === 'through') return 'right through';
+  if (value.from === 'number') return value.mm;
+  const found = value.from === 'size' ? numbers.sizes.get(value.id)?.size.tag : numbers.fits.get(value.id)?.fit.name;
+  return found ?? 'gone';
+}
+
+function compareFigures(from: Compared, to: Compared): Difference[] {
+  const ids = new Set([...from.figures, ...to.figures].map((figure) => figure.bodyId));
+  return [...ids].flatMap((id): Difference[] => {
+    const name = [...to.state.bodies, ...from.state.bodies].find((body) => body.id === id)?.name ?? 'Part';
+    const [old, now] = [from, to].map((side) => side.figures.find((figure) => figure.bodyId === id));
+    const row = (what: string, unit: Difference['unit'], pick: (figure: FrozenFigures) => number): Difference => ({
+      group: 'figure',
+      label: `${name}: ${what}`,
+      from: old ? pick(old) : null,
+      to: now ? pick(now) : null,
+      unit,
+    });
+    return [
+      row('volume', 'mm³', (figure) => figure.volumeMm3),
+      row('weight', 'g', (figure) => figure.massG),
+      row('outside, left to right', 'mm', (figure) => figure.bboxMm[0]),
+      row('outside, front to back', 'mm', (figure) => figure.bboxMm[1]),
+      row('outside, height', 'mm', (figure) => figure.bboxMm[2]),
+    ];
+  });
+}

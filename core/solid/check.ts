@@ -1,0 +1,57 @@
+import type { Kernel, Shape } from './kernel';
+import { scoped } from './scope';
+import { facesByEdge, partsOf } from './topology';
+
+/** What a check of a solid found. Volumes in mm³, areas in mm². */
+export interface SolidCheck {
+  /** Separate solids. */
+  pieces: number;
+  /** The kernel's own analysis of geometry and topology. */
+  valid: boolean;
+  /** Every edge is shared by exactly two faces, and every shell says it is closed. */
+  closed: boolean;
+  volumeMm3: number;
+  areaMm2: number;
+}
+
+/**
+ * Checks a shape as kernel-notes.md asks after every step. The flags alone lie in known cases (a hollow too
+ * thick for its body is "done"), so callers also hold the volume against what the step can do.
+ */
+export function checkSolid(kernel: Kernel, shape: Shape): SolidCheck {
+  return scoped((scope) => {
+    const solids = partsOf(kernel, scope, shape, 'TopAbs_SOLID');
+    let valid = solids.length > 0;
+    for (const solid of solids) {
+      const analyzer = scope.keep(new kernel.BRepCheck_Analyzer(solid, true, false, false));
+      valid &&= analyzer.IsValid();
+      // Lets go of the solid's data, which delete alone does not (kernel-notes).
+      const anyVertex = partsOf(kernel, scope, solid, 'TopAbs_VERTEX')[0];
+      if (anyVertex) analyzer.Init(anyVertex, false);
+    }
+    const shells = partsOf(kernel, scope, shape, 'TopAbs_SHELL');
+    let closed = shells.length > 0 && shells.every((shell) => kernel.BRep_Tool.IsClosed(shell));
+    for (const [edge, faces] of facesByEdge(kernel, scope, shape).entries()) {
+      if (faces.length === 2) continue;
+      closed &&= kernel.BRep_Tool.Degenerated(scope.keep(kernel.TopoDS.Edge(edge)));
+    }
+    const volume = scope.keep(new kernel.GProp_GProps());
+    kernel.BRepGProp.VolumeProperties(shape, volume, false, false, false);
+    const area = scope.keep(new kernel.GProp_GProps());
+    kernel.BRepGProp.SurfaceProperties(shape, area, false, false);
+    return { pieces: solids.length, valid, closed, volumeMm3: volume.Mass(), areaMm2: area.Mass() };
+  });
+}
+
+/** Smallest box along the axes that holds a shape, mm: [xmin, ymin, zmin, xmax, ymax, zmax]. */
+export type Box = [number, number, number, number, number, number];
+
+export function boundingBox(kernel: Kernel, shape: Shape): Box {
+  return scoped((scope) => {
+    const box = scope.keep(new kernel.Bnd_Box());
+    kernel.BRepBndLib.AddOptimal(shape, box, false, false);
+    // The kernel widens the box by its tolerance; the limits alone are wanted.
+    box.SetGap(0);
+    return [box.GetXMin(), box.GetYMin(), box.GetZMin(), box.GetXMax(), box.GetYMax(), box.GetZMax()];
+  });
+}

@@ -1,0 +1,83 @@
+import { KernelRefusal, type Kernel, type Shape } from './kernel';
+import { scoped } from './scope';
+import { carryTags, tagFresh, type FaceTag, type TaggedSolid } from './tagged';
+import { listed, partsOf } from './topology';
+
+/** An upright cylinder standing at (x, y, z), mm. `nameFace` gets 'wall', 'bottom' or 'top'. */
+export function cylinder(
+  kernel: Kernel,
+  at: { x: number; y: number; z: number; radius: number; height: number },
+  nameFace: (role: 'wall' | 'bottom' | 'top') => FaceTag,
+): TaggedSolid {
+  return scoped((scope) => {
+    const origin = scope.keep(new kernel.gp_Pnt(at.x, at.y, at.z));
+    const up = scope.keep(new kernel.gp_Dir(0, 0, 1));
+    const axes = scope.keep(new kernel.gp_Ax2(origin, up));
+    const maker = scope.keep(new kernel.BRepPrimAPI_MakeCylinder(axes, at.radius, at.height));
+    const middle = at.z + at.height / 2;
+    return tagFresh(kernel, maker.Shape(), (face) => {
+      const surface = scope.keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(face)), true));
+      if (surface.GetType() !== 'GeomAbs_Plane') return nameFace('wall');
+      const place = scope.keep(scope.keep(surface.Plane()).Location());
+      return nameFace(place.Z() < middle ? 'bottom' : 'top');
+    });
+  });
+}
+
+/** Cut, fuse or common of two solids, with tags carried and faces that became one merged. Inputs stay whole. */
+export function boolean(
+  kind: 'cut' | 'fuse' | 'common',
+  body: TaggedSolid,
+  tool: TaggedSolid,
+  merge = false,
+): TaggedSolid {
+  const kernel = body.kernel;
+  const Maker = { cut: kernel.BRepAlgoAPI_Cut, fuse: kernel.BRepAlgoAPI_Fuse, common: kernel.BRepAlgoAPI_Common }[
+    kind
+  ];
+  return scoped((scope) => {
+    const operation = scope.keep(new Maker(body.shape, tool.shape));
+    if (!operation.IsDone() || operation.HasErrors()) throw new KernelRefusal(`${kind} failed`);
+    if (merge) operation.SimplifyResult(true, true, 1e-4);
+    return carryTags([body, tool], unwrapped(kernel, operation.Shape()), operation);
+  });
+}
+
+/** Booleans and rounds hand back a compound even for one solid; the solid alone is what later steps want. */
+function unwrapped(kernel: Kernel, shape: Shape): Shape {
+  return scoped((scope) => {
+    const solids = partsOf(kernel, scope, shape, 'TopAbs_SOLID');
+    if (solids.length !== 1) return shape;
+    shape.delete();
+    return scope.release(solids[0]!);
+  });
+}
+
+/** Rounds (radius) or eases (length on both faces) edges, mm. New faces are tagged by `tag`. */
+export function dressEdges(
+  kind: 'round' | 'ease',
+  body: TaggedSolid,
+  edges: readonly Shape[],
+  mm: number,
+  tag: FaceTag,
+): TaggedSolid {
+  const kernel = body.kernel;
+  return scoped((scope) => {
+    const maker =
+      kind === 'ease'
+        ? scope.keep(new kernel.BRepFilletAPI_MakeChamfer(body.shape))
+        : scope.keep(new kernel.BRepFilletAPI_MakeFillet(body.shape, 'ChFi3d_Rational'));
+    for (const edge of edges) maker.Add(mm, scope.keep(kernel.TopoDS.Edge(edge)));
+    maker.Build(scope.keep(new kernel.Message_ProgressRange()));
+    if (!maker.IsDone()) throw new KernelRefusal(`${kind} failed`);
+    return carryTags([body], unwrapped(kernel, maker.Shape()), maker, (inner, note) => {
+      const sources = [
+        ...partsOf(kernel, inner, body.shape, 'TopAbs_EDGE'),
+        ...partsOf(kernel, inner, body.shape, 'TopAbs_VERTEX'),
+      ];
+      for (const source of sources) {
+        for (const face of listed(inner, maker.Generated(source))) note(face, tag);
+      }
+    });
+  });
+}

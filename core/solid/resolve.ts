@@ -1,0 +1,63 @@
+import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import type { EvaluatedRepair } from '@core/fit';
+import { MODEL_LIMIT_MM, type Value } from '@core/model';
+
+/** Smallest length a solid is built with, mm. Below it the kernel's own tolerances blur the shape. */
+export const SMALLEST_MM = 0.05;
+
+/** Gives the length behind a chip, or says what is missing. `what` names it in sentences: 'bore', 'width'. */
+export function resolveValue(
+  value: Value,
+  what: string,
+  numbers: EvaluatedRepair,
+): Result<NamedLength, StepFault> {
+  if (value.from === 'number') return ok({ what, tag: null, mm: value.mm });
+  const found = value.from === 'size' ? numbers.sizes.get(value.id) : numbers.fits.get(value.id);
+  if (!found) return no({ code: value.from === 'size' ? 'value.sizeGone' : 'value.fitGone', what });
+  const { worked } = found;
+  if (!worked.ok) return no({ code: 'value.sizeNotTaken', what, tag: worked.tag, name: worked.name });
+  return ok({ what, tag: worked.trail.tag, mm: worked.trail.workingMm });
+}
+
+/** As resolveValue, for a length that must be at least SMALLEST_MM. */
+export function resolveLength(
+  value: Value,
+  what: string,
+  numbers: EvaluatedRepair,
+): Result<NamedLength, StepFault> {
+  return within(resolveValue(value, what, numbers), SMALLEST_MM, MODEL_LIMIT_MM);
+}
+
+/** As resolveValue, for a position, which may be zero or negative. */
+export function resolvePosition(
+  value: Value,
+  what: string,
+  numbers: EvaluatedRepair,
+): Result<NamedLength, StepFault> {
+  return within(resolveValue(value, what, numbers), -MODEL_LIMIT_MM, MODEL_LIMIT_MM);
+}
+
+function within(
+  length: Result<NamedLength, StepFault>,
+  minMm: number,
+  maxMm: number,
+): Result<NamedLength, StepFault> {
+  if (!length.ok) return length;
+  const { mm } = length.value;
+  // Written so that NaN fails too.
+  if (mm >= minMm && mm <= maxMm) return length;
+  return no({ code: 'value.outOfRange', length: length.value, minMm, maxMm });
+}
+
+/** The numbers of a step by name, or the first fault among them. */
+export function resolveAll<K extends string>(
+  lengths: Record<K, Result<NamedLength, StepFault>>,
+): Result<Record<K, NamedLength>, StepFault> {
+  const resolved = {} as Record<K, NamedLength>;
+  for (const key of Object.keys(lengths) as K[]) {
+    const length = lengths[key];
+    if (!length.ok) return length;
+    resolved[key] = length.value;
+  }
+  return ok(resolved);
+}

@@ -1,0 +1,56 @@
+import { readFileSync } from 'node:fs';
+
+import type { Fault } from '@core/fault';
+import type { Step } from '@core/model';
+import { rackWheel } from '@core/testing/repairDraft';
+import { FAULT_CODES, sentenceOf, spokenSentence, stepSentence } from '@core/wording';
+
+describe('sentences of faults', () => {
+  test('every code that is declared has one', () => {
+    const source = readFileSync(`${__dirname}/../fault/index.ts`, 'utf8');
+    const declared = [...source.matchAll(/code: '([^']+)'/g)].map((match) => match[1]!);
+    expect(declared.length).toBeGreaterThan(30);
+    expect([...FAULT_CODES].sort()).toEqual(declared.sort());
+  });
+
+  test('say what is wrong and what to do, with the numbers', () => {
+    const bore = { what: 'bore', tag: 'B', mm: 6.25 };
+    expect(sentenceOf({ code: 'drill.widerThanBody', bore, bodyMm: 6 })).toBe(
+      'The bore B (6.25 mm) is as wide as the part or wider (6.00 mm). Make the part wider or the bore smaller.',
+    );
+    expect(sentenceOf({ code: 'length.tooLong', mm: 2000, limitMm: 200, instrument: 'Bench caliper' })).toBe(
+      '2000.00 mm is more than the bench caliper can reach (200 mm). Check the decimal point.',
+    );
+    expect(sentenceOf({ code: 'name.tooLong', what: 'the repair', length: 300, limit: 80 })).toContain('300');
+  });
+
+  test('end with a full stop and never show a code or a stack', () => {
+    const given = new Proxy({} as Record<string, unknown>, {
+      get: (_, key) =>
+        key === 'keys' ? ['x'] : ['length', 'bore', 'depth', 'width', 'radius', 'size'].includes(String(key)) ? { what: 'bore', tag: null, mm: 1 } : key === 'mm' ? 1 : /mm|bytes|seconds/i.test(String(key)) ? 2 : 'thing',
+    });
+    for (const code of FAULT_CODES) {
+      const sentence = sentenceOf(Object.assign(Object.create(given as object) as object, { code }) as Fault);
+      expect(sentence).toMatch(/[.]$/);
+      expect(sentence).not.toContain(code);
+      expect(sentence).not.toContain('undefined');
+    }
+  });
+});
+
+test('the recipe of the wheel reads aloud', () => {
+  const repair = rackWheel();
+  const steps = repair.bodies[0]!.steps;
+  const tagOf = (step: Step) =>
+    spokenSentence(stepSentence(step, steps), (value) =>
+      value.from === 'number' ? String(value.mm) : value.id.toUpperCase(),
+    );
+  expect(steps.map(tagOf)).toEqual([
+    'Turn a wheel A across, C wide, round the axle line',
+    'Cut a groove D wide, E deep, middle of the rim',
+    'Drill a hole BORE right through, on the axle line',
+    'Ease both mouths of the hole by 0.4',
+    'Ease the outer edges by 0.6',
+  ]);
+});
+

@@ -1,0 +1,56 @@
+/** Packages that are published as modern modules and have to be translated for Jest. */
+const translated = [
+  '(jest-)?react-native',
+  '@react-native(-community)?',
+  'expo(nent)?',
+  '@expo(nent)?/.*',
+  '@expo-google-fonts/.*',
+  'react-navigation',
+  '@react-navigation/.*',
+  'react-native-svg',
+  'nativewind',
+  'react-native-css-interop',
+  'lucide-react-native',
+  'replicad-opencascadejs',
+  'three',
+  'comlink',
+  'jstat',
+  'clipper2-ts',
+].join('|');
+
+/** The kernel's loader first, then whatever the preset does with the rest. */
+const transformOf = (preset) => ({
+  '/replicad-opencascadejs/dist/.*\\.js$': '<rootDir>/tools/setup/jestKernelTransform.js',
+  ...require(preset).transform,
+});
+
+const shared = {
+  transformIgnorePatterns: [`/node_modules/(?!(${translated})(/|$))`],
+  moduleNameMapper: {
+    // The package's own CommonJS door loads this same file by a native import, which Jest does not offer.
+    '^replicad-opencascadejs$': '<rootDir>/node_modules/replicad-opencascadejs/dist/replicad_single.js',
+    '^@core/(.*)$': '<rootDir>/core/$1',
+    '^@server/(.*)$': '<rootDir>/server/$1',
+    '^@ui/(.*)$': '<rootDir>/ui/$1',
+  },
+  testPathIgnorePatterns: ['/node_modules/', '/dist/', '/e2e/', '/data/'],
+};
+
+module.exports = {
+  projects: [
+    {
+      ...shared,
+      displayName: 'core',
+      preset: 'jest-expo/node',
+      transform: transformOf('jest-expo/node/jest-preset.js'),
+      testMatch: ['<rootDir>/{core,server,tools,demo}/**/*.test.ts'],
+    },
+    {
+      ...shared,
+      displayName: 'screens',
+      preset: 'jest-expo/web',
+      transform: transformOf('jest-expo/web/jest-preset.js'),
+      testMatch: ['<rootDir>/ui/**/*.test.{ts,tsx}'],
+    },
+  ],
+};
