@@ -1,5 +1,5 @@
 import type { FrozenFigures } from '@core/model';
-import { tidy } from '@core/quantity';
+import { roundTo } from '@core/quantity';
 import type { Built } from '@core/solid';
 import type { Material } from '@core/standards';
 
@@ -17,6 +17,9 @@ export function figuresOf(built: Built, material: Material): BodyFigures | null 
     areaMm2: check.areaMm2,
     // 1 g/cm³ is 0.001 g/mm³.
     massG: (check.volumeMm3 * material.density) / 1000,
-    bboxMm: [tidy(box[3] - box[0]), tidy(box[4] - box[1]), tidy(box[5] - box[2])],
+    bboxMm: [box[3] - box[0], box[4] - box[1], box[5] - box[2]].map(toHundredthMicron) as [number, number, number],
   };
 }
+
+/** The kernel's boxes are good to its tolerance of 1e-7 mm; digits beyond 1e-5 mm would only look exact. */
+const toHundredthMicron = (mm: number) => roundTo(mm, 1e-5);

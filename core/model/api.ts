@@ -2,7 +2,6 @@ import { z } from 'zod';
 
 import { Change } from './change';
 import { Id, line, name } from './ids';
-import { Repair, RepairHead } from './repair';
 
 /** Everything that crosses between screen and server. */
 export const NewRepair = z.strictObject({ id: Id, name, place: line(120) });
@@ -50,11 +49,9 @@ export const ListQuery = z.strictObject({
   limit: z.coerce.number().int().min(1).max(100).default(30),
 });
 
-export const ChangeRequest = Change;
 /** The row that was changed comes back with its new version, and the tag it was given. */
 export const ChangeReply = z.strictObject({ repairId: Id, change: Change });
-export const RepairReply = Repair;
-export const HeadReply = RepairHead;
+export type ChangeReply = z.infer<typeof ChangeReply>;
 export const CreatedReply = z.strictObject({ id: Id });
 
 /** Every refusal has this shape. `fault` is the data; `sentence` is for people who call the API by hand. */

@@ -35,7 +35,6 @@ export {
 } from './change';
 export {
   ChangeReply,
-  ChangeRequest,
   CreatedReply,
   ListQuery,
   NewRepair,
@@ -43,7 +42,6 @@ export {
   Refusal,
   RepairLine,
   RepairList,
-  RepairReply,
   Stage,
 } from './api';
 export {

@@ -1,0 +1,1 @@
+export { SPARE_FORMATS, spareFile, type SpareFile, type SpareFormat } from './spareFiles';

@@ -1,0 +1,47 @@
+import { no, ok, type Fault, type Result } from '@core/fault';
+import { fileStem, writeStl, writeThreeMf } from '@core/formats';
+import type { Body, RepairHead } from '@core/model';
+import { FILE_QUALITY, meshOf, openEdgeCount, weld, writeStep, type Built } from '@core/solid';
+
+export type SpareFormat = 'stl' | '3mf' | 'step';
+
+export const SPARE_FORMATS: readonly { id: SpareFormat; name: string; mime: string; what: string }[] = [
+  { id: 'stl', name: 'STL', mime: 'model/stl', what: 'triangles, for any slicer' },
+  { id: '3mf', name: '3MF', mime: 'model/3mf', what: 'triangles with millimetres and names' },
+  { id: 'step', name: 'STEP', mime: 'model/step', what: 'the exact solid, for machining and drawing' },
+];
+
+export interface SpareFile {
+  name: string;
+  mime: string;
+  bytes: Uint8Array;
+}
+
+/**
+ * One spare as a file. Checks first that its solid is closed and its mesh watertight: nothing half built leaves.
+ *
+ * @param label what tells this state from others in the file's name: the revision, or nothing.
+ * @param when ISO 8601 instant.
+ */
+export function spareFile(
+  format: SpareFormat,
+  spare: { head: RepairHead; body: Body; built: Built },
+  label: string,
+  when: string,
+): Result<SpareFile, Fault> {
+  const { head, body, built } = spare;
+  const { solid, check } = built;
+  if (!solid || !check) return no({ code: 'step.nothingLeft' });
+  if (!check.closed || !check.valid) return no({ code: 'step.notValid', reason: 'the solid is not closed' });
+  const known = SPARE_FORMATS.find(({ id }) => id === format)!;
+  const title = [head.name, body.name, label].filter(Boolean).join(', ');
+  const file = (bytes: Uint8Array): Result<SpareFile, Fault> =>
+    ok({ name: `${fileStem(head.name, body.name, label)}.${format}`, mime: known.mime, bytes });
+  if (format === 'step') return file(writeStep(solid.kernel, [{ name: title, shape: solid.shape }]));
+
+  const mesh = weld(meshOf(solid, FILE_QUALITY));
+  if (openEdgeCount(mesh) > 0) return no({ code: 'step.notValid', reason: 'its triangles do not close' });
+  return file(
+    format === 'stl' ? writeStl(mesh, title) : writeThreeMf([{ name: `${body.name}`, mesh }], title, when),
+  );
+}

@@ -1,0 +1,39 @@
+import { existsSync, statSync } from 'node:fs';
+import { join, relative } from 'node:path';
+
+import { Router } from 'express';
+import expressStaticGzip from 'express-static-gzip';
+
+/** Build tools put a hash in the names of these files, so they never change. */
+const FOR_EVER = /^(_expo\/static|assets|kernel)\//;
+
+/** The exported web build, packed files first, and its start page for every address that is a screen. */
+export function staticFiles(folder: string): Router {
+  const router = Router();
+  router.use(
+    expressStaticGzip(folder, {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      index: false,
+      serveStatic: {
+        index: false,
+        setHeaders(response, path) {
+          const plain = path.replace(/\.(br|gz)$/, '');
+          const forEver = FOR_EVER.test(relative(folder, plain).replaceAll('\\', '/'));
+          response.setHeader('Cache-Control', forEver ? 'public, max-age=31536000, immutable' : 'no-cache');
+          // Loading shows how far it is; a packed reply does not say how long it will be.
+          if (plain.endsWith('.wasm') && existsSync(plain)) {
+            response.setHeader('X-Unpacked-Length', String(statSync(plain).size));
+          }
+        },
+      },
+    }),
+  );
+  router.get('/{*address}', (request, response, next) => {
+    const startPage = join(folder, 'index.html');
+    const wantsPage = request.accepts(['html', 'json']) === 'html' && !request.path.includes('.');
+    if (!wantsPage || !existsSync(startPage)) next();
+    else response.setHeader('Cache-Control', 'no-cache').sendFile(startPage);
+  });
+  return router;
+}

@@ -1,0 +1,58 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+import { evaluateRepair } from '@core/fit';
+import { figuresOf, findingsOf } from '@core/inspect';
+import { SPARE_FORMATS, spareFile } from '@core/make';
+import type { Repair } from '@core/model';
+import { BodyBuilder, startKernel } from '@core/solid';
+import { materialOf } from '@core/standards';
+import { findingSentence, sentenceOf } from '@core/wording';
+
+/**
+ * Builds every body of a repair and prints one JSON line for each; writes the files of each spare that can be
+ * made.
+ * @returns false if a body could not be built or a spare not be written.
+ */
+export async function build(repair: Repair, outFolder: string, print: (line: string) => void): Promise<boolean> {
+  mkdirSync(outFolder, { recursive: true });
+  const kernel = await startKernel();
+  const numbers = evaluateRepair(repair);
+  const material = materialOf(repair.head.materialId);
+  let allWell = true;
+  for (const body of repair.bodies.filter((candidate) => !candidate.removed)) {
+    const builder = new BodyBuilder(kernel);
+    const built = builder.build(body, numbers);
+    const figures = figuresOf(built, material);
+    const findings = findingsOf(figures, built.steps).map((finding) => ({
+      ...finding,
+      sentence: findingSentence(finding),
+    }));
+    allWell &&= findings.length === 0;
+    print(
+      JSON.stringify({
+        body: body.name,
+        role: body.role,
+        closed: figures?.closed ?? false,
+        volumeMm3: figures?.volumeMm3 ?? 0,
+        areaMm2: figures?.areaMm2 ?? 0,
+        bboxMm: figures?.bboxMm ?? [0, 0, 0],
+        massG: figures?.massG ?? 0,
+        faces: built.solid?.tagList().length ?? 0,
+        findings,
+      }),
+    );
+    if (body.role === 'spare' && findings.length === 0) {
+      for (const { id } of SPARE_FORMATS) {
+        const file = spareFile(id, { head: repair.head, body, built }, '', new Date().toISOString());
+        if (file.ok) writeFileSync(join(outFolder, file.value.name), file.value.bytes);
+        else {
+          allWell = false;
+          console.error(`${body.name}: ${sentenceOf(file.fault)}`);
+        }
+      }
+    }
+    builder.dispose();
+  }
+  return allWell;
+}
