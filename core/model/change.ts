@@ -112,6 +112,19 @@ function findMissingReference(repair: Repair, change: Change): Fault | null {
   return { code: 'row.refersToNothing', row: change.row, refersTo: 'size', id: refersTo };
 }
 
+/**
+ * The repair with a row as the server gave it back, unless it holds a later version of that row already.
+ */
+export function withRow(repair: Repair, change: Change): Repair {
+  const before = rowBefore(repair, change.row, change.value.id);
+  if (before && before.version >= change.value.version) return repair;
+  if (change.row === 'head') return { ...repair, head: change.value };
+  const list = LIST_OF[change.row];
+  const rows = repair[list] as Row[];
+  const value = change.value as Row;
+  return { ...repair, [list]: before ? rows.map((row) => (row === before ? value : row)) : [...rows, value] };
+}
+
 /** What would undo a change, given the repair from before it: the old row put back, or the new one removed. */
 export function inverseOf(before: Repair, change: Change, changeId: Id): Change | null {
   if (change.row === 'revision') return null;

@@ -30,6 +30,7 @@ export {
   applyChange,
   inverseOf,
   rowBefore,
+  withRow,
   type RowKind,
   type RowOf,
 } from './change';

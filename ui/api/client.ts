@@ -1,0 +1,71 @@
+import type { z } from 'zod';
+
+import { Refusal } from '@core/model';
+import { isKnownFault, sentenceOf } from '@core/wording';
+import type { Fault } from '@core/fault';
+
+/** The server said no. The sentence is for the person; the fault, when we know it, for the screen. */
+export class Refused extends Error {
+  override name = 'Refused';
+  constructor(
+    readonly status: number,
+    readonly fault: Fault | null,
+    sentence: string,
+  ) {
+    super(sentence);
+  }
+}
+
+/** The server did not answer. What was asked may be asked again later. */
+export class Unreachable extends Error {
+  override name = 'Unreachable';
+}
+
+interface Call<S extends z.ZodType> {
+  method?: 'GET' | 'POST' | 'PUT';
+  body?: unknown;
+  reply: S;
+  signal?: AbortSignal | undefined;
+}
+
+/** Longest wait for an answer, ms; after it the server counts as away. */
+const PATIENCE_MS = 15_000;
+
+/**
+ * Asks the server and parses what it answers.
+ * @throws Unreachable, or Refused.
+ */
+export async function ask<S extends z.ZodType>(path: string, call: Call<S>): Promise<z.infer<S>> {
+  const response = await reach(path, call);
+  const data: unknown = response.status === 204 ? null : await response.json().catch(() => null);
+  if (response.ok) return call.reply.parse(data);
+  const refusal = Refusal.safeParse(data);
+  // Anything between us and the server answers for it while it is away.
+  if (!refusal.success && response.status >= 502) throw new Unreachable(`${response.status}`);
+  if (!refusal.success) {
+    throw new Refused(response.status, null, 'The server gave an answer that can’t be read. Load the page again.');
+  }
+  const { fault, sentence } = refusal.data;
+  throw new Refused(
+    response.status,
+    isKnownFault(fault) ? fault : null,
+    isKnownFault(fault) ? sentenceOf(fault) : sentence,
+  );
+}
+
+async function reach(path: string, call: Call<z.ZodType>): Promise<Response> {
+  const timeout = AbortSignal.timeout(PATIENCE_MS);
+  const signal = call.signal ? AbortSignal.any([call.signal, timeout]) : timeout;
+  try {
+    return await fetch(`/api${path}`, {
+      method: call.method ?? 'GET',
+      signal,
+      ...(call.body === undefined
+        ? {}
+        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(call.body) }),
+    });
+  } catch (error) {
+    if (call.signal?.aborted) throw error;
+    throw new Unreachable('no answer');
+  }
+}

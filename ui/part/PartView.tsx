@@ -1,0 +1,125 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { View, type LayoutChangeEvent } from 'react-native';
+
+import type { Annotation } from '@core/solid';
+
+import { PartLabels, type LabelText } from './PartLabels';
+import { PartScene, type SceneBody } from './partScene';
+import { placeLabels, type PlacedLabel } from './placeLabels';
+import type { Stance } from './stances';
+
+export interface PartViewProps {
+  bodies: SceneBody[];
+  annotations: Annotation[];
+  textOf(annotation: Annotation): LabelText;
+  onPressLabel(annotation: Annotation): void;
+  onLongPressLabel(annotation: Annotation): void;
+  stance: Stance | null;
+  onStance(stance: Stance | null): void;
+  /** Says in words what is in the picture. */
+  description: string;
+}
+
+/** The part, drawn, with its sizes on it. Turns and zooms by touch, mouse and keys. */
+export function PartView(props: PartViewProps) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const scene = useRef<PartScene | null>(null);
+  const [size, setSize] = useState({ width: 0, height: 0 });
+  const [placed, setPlaced] = useState<PlacedLabel[]>([]);
+  const [failed, setFailed] = useState(false);
+
+  const shownAnnotations = useRef(props.annotations);
+  shownAnnotations.current = props.annotations;
+  const sizeNow = useRef(size);
+  sizeNow.current = size;
+  const place = useCallback(() => {
+    const current = scene.current;
+    if (!current) return;
+    const corners = current.corners();
+    setPlaced(
+      corners.length === 0
+        ? []
+        : placeLabels(shownAnnotations.current, {
+            ...sizeNow.current,
+            corners,
+            project: (point) => current.project(point),
+          }),
+    );
+  }, []);
+
+  const onStance = useRef(props.onStance);
+  onStance.current = props.onStance;
+  useEffect(() => {
+    try {
+      scene.current = new PartScene(canvas.current!);
+    } catch {
+      setFailed(true);
+      return;
+    }
+    scene.current.listen(place, (stance) => onStance.current(stance));
+    return () => {
+      scene.current?.dispose();
+      scene.current = null;
+    };
+  }, [place]);
+
+  useEffect(() => {
+    if (size.width > 0) scene.current?.resize(size.width, size.height, Math.min(window.devicePixelRatio, 3));
+  }, [size]);
+  useEffect(() => scene.current?.setBodies(props.bodies), [props.bodies]);
+  useEffect(() => place(), [place, props.annotations]);
+  useEffect(() => {
+    if (props.stance) scene.current?.setStance(props.stance);
+  }, [props.stance]);
+
+  const onLayout = ({ nativeEvent: { layout } }: LayoutChangeEvent) => {
+    setSize({ width: Math.round(layout.width), height: Math.round(layout.height) });
+  };
+  const onKeyDown = (event: React.KeyboardEvent) => {
+    const act = keyActions[event.key];
+    if (!act || !scene.current) return;
+    event.preventDefault();
+    act(scene.current);
+  };
+  const labels = useMemo(
+    () => (
+      <PartLabels
+        placed={placed}
+        textOf={props.textOf}
+        onPress={props.onPressLabel}
+        onLongPress={props.onLongPressLabel}
+        {...size}
+      />
+    ),
+    [placed, props.textOf, props.onPressLabel, props.onLongPressLabel, size],
+  );
+
+  return (
+    <View className="flex-1 overflow-hidden bg-bench" onLayout={onLayout}>
+      <canvas
+        ref={canvas}
+        role="img"
+        aria-label={
+          failed
+            ? 'The part can’t be drawn: this browser offers no 3D graphics.'
+            : `${props.description} Arrow keys turn it, plus and minus zoom, 0 fits it into view.`
+        }
+        tabIndex={0}
+        onKeyDown={onKeyDown}
+        style={{ width: '100%', height: '100%', display: 'block', touchAction: 'none' }}
+      />
+      {labels}
+    </View>
+  );
+}
+
+const keyActions: Record<string, (scene: PartScene) => void> = {
+  ArrowLeft: (scene) => scene.turn(-1, 0),
+  ArrowRight: (scene) => scene.turn(1, 0),
+  ArrowUp: (scene) => scene.turn(0, 1),
+  ArrowDown: (scene) => scene.turn(0, -1),
+  '+': (scene) => scene.zoom(1.2),
+  '=': (scene) => scene.zoom(1.2),
+  '-': (scene) => scene.zoom(1 / 1.2),
+  '0': (scene) => scene.fit(),
+};

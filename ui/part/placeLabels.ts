@@ -1,0 +1,126 @@
+import type { Annotation, Vec3 } from '@core/solid';
+
+export interface Point {
+  x: number;
+  y: number;
+}
+
+/** A size as it is drawn on the picture, in pixels of the view. */
+export interface PlacedLabel {
+  annotation: Annotation;
+  /** Centre of the label. */
+  label: Point;
+  /** The dimension line, with an arrow at each end that is marked; null for a leader's own line. */
+  line: { from: Point; to: Point; bothEnds: boolean };
+  /** Thin lines from the part to the ends of the dimension line. */
+  extensions: { from: Point; to: Point }[];
+}
+
+export interface View {
+  project(point: Vec3): Point;
+  width: number;
+  height: number;
+  /** Corners of the box that holds the part. */
+  corners: Vec3[];
+}
+
+/** Label of about this size, for keeping labels apart. */
+const LABEL = { width: 84, height: 30 };
+/** From the part's outline to the first dimension line, and from one line to the next. */
+const CLEAR = 30;
+const STACK = 34;
+/** A dimension shorter than this on the screen is seen end on and is left out. */
+const SHORTEST = 10;
+
+const minus = (a: Point, b: Point): Point => ({ x: a.x - b.x, y: a.y - b.y });
+const along = (a: Point, way: Point, k: number): Point => ({ x: a.x + k * way.x, y: a.y + k * way.y });
+const dot = (a: Point, b: Point) => a.x * b.x + a.y * b.y;
+const size = (a: Point) => Math.hypot(a.x, a.y);
+
+/**
+ * Places sizes round a picture as ISO 129-1 asks: lines clear of the part, text not crossing. Each size takes
+ * the form that faces the viewer best; those seen end on are left out.
+ */
+export function placeLabels(annotations: readonly Annotation[], view: View): PlacedLabel[] {
+  const placed: PlacedLabel[] = [];
+  const corners = view.corners.map((corner) => view.project(corner));
+  for (const annotation of annotations) {
+    const found =
+      annotation.form === 'span' ? placeSpan(annotation, view, corners, placed) : placeLeader(annotation, view, placed);
+    if (found) placed.push(found);
+  }
+  return placed;
+}
+
+function placeSpan(
+  annotation: Annotation,
+  view: View,
+  corners: readonly Point[],
+  placed: readonly PlacedLabel[],
+): PlacedLabel | null {
+  let best: { from: Point; to: Point; out: Point; score: number } | null = null;
+  for (const span of annotation.spans) {
+    const [from, to] = [view.project(span.from), view.project(span.to)];
+    const tip = minus(view.project([0, 1, 2].map((k) => span.from[k]! + span.out[k]!) as unknown as Vec3), from);
+    const run = minus(to, from);
+    if (size(run) < SHORTEST || size(tip) < 1e-6) continue;
+    // Faces best: long on the screen, and drawn clear square to its own line.
+    const square = Math.abs(run.x * tip.y - run.y * tip.x) / (size(run) * size(tip));
+    const outScale = size(tip) / Math.hypot(...span.out);
+    const score = size(run) * square * Math.sqrt(outScale);
+    if (square > 0.2 && (!best || score > best.score * 1.05)) {
+      best = { from, to, out: along({ x: 0, y: 0 }, tip, 1 / size(tip)), score };
+    }
+  }
+  if (!best) return null;
+  const { from, to, out } = best;
+  const edge = Math.max(...corners.map((corner) => dot(minus(corner, from), out)), 0);
+  for (let row = 0; row < 5; row += 1) {
+    const distance = edge + CLEAR + row * STACK;
+    const line = { from: along(from, out, distance), to: along(to, out, distance), bothEnds: true };
+    const middle = { x: (line.from.x + line.to.x) / 2, y: (line.from.y + line.to.y) / 2 };
+    const label = within(view, middle);
+    if (row < 4 && placed.some((other) => overlaps(other.label, label))) continue;
+    const extensions = [from, to].map((end) => ({ from: end, to: along(end, out, distance + 5) }));
+    return { annotation, label, line, extensions };
+  }
+  return null;
+}
+
+function placeLeader(annotation: Annotation, view: View, placed: readonly PlacedLabel[]): PlacedLabel | null {
+  let best: { at: Point; out: Point; score: number } | null = null;
+  for (const point of annotation.points) {
+    const at = view.project(point.at);
+    const tip = minus(view.project([0, 1, 2].map((k) => point.at[k]! + point.out[k]!) as unknown as Vec3), at);
+    if (!best || size(tip) > best.score * 1.05) {
+      best = { at, out: size(tip) > 0 ? along({ x: 0, y: 0 }, tip, 1 / size(tip)) : { x: 0.7, y: -0.7 }, score: size(tip) };
+    }
+  }
+  if (!best) return null;
+  const { at, out } = best;
+  const turned = (angle: number): Point => ({
+    x: out.x * Math.cos(angle) - out.y * Math.sin(angle),
+    y: out.x * Math.sin(angle) + out.y * Math.cos(angle),
+  });
+  for (const reach of [74, 104, 134]) {
+    for (const angle of [0, 0.6, -0.6, 1.2, -1.2]) {
+      const label = within(view, along(at, turned(angle), reach));
+      if (placed.some((other) => overlaps(other.label, label))) continue;
+      return { annotation, label, line: { from: at, to: label, bothEnds: false }, extensions: [] };
+    }
+  }
+  return null;
+}
+
+const overlaps = (a: Point, b: Point) =>
+  Math.abs(a.x - b.x) < LABEL.width && Math.abs(a.y - b.y) < LABEL.height + 4;
+
+/** Keeps a label whole inside the view. */
+function within(view: View, point: Point): Point {
+  const clamp = (value: number, half: number, limit: number) =>
+    Math.min(Math.max(value, half + 4), Math.max(limit - half - 4, half + 4));
+  return {
+    x: clamp(point.x, LABEL.width / 2, view.width),
+    y: clamp(point.y, LABEL.height / 2, view.height),
+  };
+}

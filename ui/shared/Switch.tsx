@@ -1,0 +1,38 @@
+import { Pressable, ScrollView, Text, View } from 'react-native';
+
+/** One of a few, side by side. */
+export function Switch<T extends string>({
+  label,
+  options,
+  value,
+  onChange,
+}: {
+  label: string;
+  options: readonly { id: T; word: string }[];
+  value: T | null;
+  onChange(value: T): void;
+}) {
+  return (
+    <View accessibilityRole="radiogroup" accessibilityLabel={label} className="overflow-hidden rounded-lg border border-rule bg-card">
+      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName="min-w-full">
+        {options.map(({ id, word }, index) => {
+          const chosen = id === value;
+          return (
+            <Pressable
+              key={id}
+              accessibilityRole="radio"
+              accessibilityState={{ checked: chosen }}
+              aria-checked={chosen}
+              onPress={() => onChange(id)}
+              className={`min-h-[44px] flex-1 items-center justify-center px-3 ${index > 0 ? 'border-l border-line' : ''} ${
+                chosen ? 'bg-green' : 'active:bg-green-soft'
+              }`}
+            >
+              <Text className={`font-number text-[15px] ${chosen ? 'text-card' : 'text-ink'}`}>{word}</Text>
+            </Pressable>
+          );
+        })}
+      </ScrollView>
+    </View>
+  );
+}

@@ -1,0 +1,31 @@
+import { kernelFile } from './kernelFile';
+
+/**
+ * Fetches the geometry kernel, telling how far it is.
+ * @throws Error with a sentence when it cannot be had.
+ */
+export async function fetchKernel(onShare: (share: number) => void): Promise<ArrayBuffer> {
+  const response = await fetch(kernelFile);
+  if (!response.ok || !response.body) {
+    throw new Error('The part of Even Spare that builds solids could not be loaded. Load the page again.');
+  }
+  // Content-Length counts packed bytes, while those that arrive here are unpacked.
+  const total = Number(response.headers.get('X-Unpacked-Length')) || 23_500_000;
+  const parts: Uint8Array[] = [];
+  let arrived = 0;
+  const reader = response.body.getReader();
+  for (;;) {
+    const { done, value } = await reader.read();
+    if (done) break;
+    parts.push(value);
+    arrived += value.length;
+    onShare(Math.min(1, arrived / total));
+  }
+  const bytes = new Uint8Array(arrived);
+  let at = 0;
+  for (const part of parts) {
+    bytes.set(part, at);
+    at += part.length;
+  }
+  return bytes.buffer;
+}

@@ -1,0 +1,42 @@
+import './importMetaRegistry';
+
+import { expose } from 'comlink';
+
+import { KernelTrap, startKernel } from '@core/solid';
+
+import { BodyBench } from './bodyBench';
+import { fetchKernel } from './fetchKernel';
+import type { SolidWorker, WorkerWatcher } from './protocol';
+
+let bench: BodyBench | null = null;
+
+/** Comlink loses the class of an error; its name survives. */
+function run<T>(work: (bench: BodyBench) => T): T {
+  if (!bench) throw new KernelTrap('not started');
+  try {
+    return work(bench);
+  } catch (error) {
+    if (error instanceof WebAssembly.RuntimeError) throw new KernelTrap(error.message);
+    throw error;
+  }
+}
+
+const worker: SolidWorker = {
+  async start(watcher: WorkerWatcher) {
+    let told = 0;
+    const wasmBinary = await fetchKernel((share) => {
+      const now = performance.now();
+      if (now - told < 50 && share < 1) return;
+      told = now;
+      watcher.loading(share);
+    });
+    const kernel = await startKernel({ wasmBinary });
+    bench = new BodyBench(kernel, (bodyId, stepId) => watcher.step(bodyId, stepId));
+  },
+  build: async (request) => run((ready) => ready.build(request)),
+  cutOpen: async (bodyId, plane, step) => run((ready) => ready.cutOpen(bodyId, plane, step)),
+  file: async (bodyId, format, label, when) => run((ready) => ready.file(bodyId, format, label, when)),
+  picture: async (bodyId) => run((ready) => ready.picture(bodyId)),
+};
+
+expose(worker);

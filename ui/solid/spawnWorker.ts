@@ -1,0 +1,25 @@
+import { proxy, wrap } from 'comlink';
+
+import type { SolidWorker, WorkerWatcher } from './protocol';
+
+/** A worker that can be ended at any moment. */
+export interface WorkerHandle {
+  worker: SolidWorker;
+  end(): void;
+}
+
+/** Starts the real worker; tests hand the workbench another way of starting one. */
+export function spawnWorker(): WorkerHandle {
+  const thread = new Worker(new URL('./solid.worker', window.location.href));
+  const remote = wrap<SolidWorker>(thread);
+  return {
+    worker: {
+      start: (watcher: WorkerWatcher) => remote.start(proxy(watcher)),
+      build: (request) => remote.build(request),
+      cutOpen: (...given) => remote.cutOpen(...given),
+      file: (...given) => remote.file(...given),
+      picture: (bodyId) => remote.picture(bodyId),
+    },
+    end: () => thread.terminate(),
+  };
+}

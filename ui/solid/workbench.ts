@@ -1,0 +1,218 @@
+import type { Fault, Result } from '@core/fault';
+import type { SpareFile, SpareFormat } from '@core/make';
+import type { Picture, RepairState } from '@core/model';
+import type { CutPlane, OpenedSolid } from '@core/solid';
+
+import type { BuildReply, BuiltBody, SolidWorker } from './protocol';
+import type { WorkerHandle } from './spawnWorker';
+
+/** What the workbench is doing, for the view to say. */
+export type BenchStatus =
+  | { kind: 'idle' }
+  | { kind: 'loading'; share: number }
+  | { kind: 'building'; bodyId: string | null; stepId: string | null }
+  | { kind: 'failed'; sentence: string };
+
+/** Limits in ms and bytes. */
+export interface BenchLimits {
+  /** A step that takes longer is taken to hang. */
+  stepMs: number;
+  /** Some operations keep kernel memory for ever; beyond this the worker is replaced when it has time. */
+  memoryBytes: number;
+}
+
+export const BENCH_LIMITS: BenchLimits = { stepMs: 20_000, memoryBytes: 1_000_000_000 };
+
+/** The worker had to be ended while it was at a step. */
+class WorkerLost extends Error {
+  override name = 'WorkerLost';
+  constructor(
+    readonly why: 'hung' | 'trapped' | 'cancelled',
+    readonly at: { bodyId: string; stepId: string } | null,
+  ) {
+    super(why);
+  }
+}
+
+/**
+ * Owns the worker: starts it, sends it one thing at a time, notices when it hangs or dies and puts a new one in
+ * its place. Whoever asks for a build gets the newest: older ones that have not begun are skipped.
+ */
+export class Workbench {
+  #handle: WorkerHandle | null = null;
+  #ready: Promise<SolidWorker> | null = null;
+  #status: BenchStatus = { kind: 'idle' };
+  #listeners = new Set<() => void>();
+  #queue: Promise<unknown> = Promise.resolve();
+  #at: { bodyId: string; stepId: string } | null = null;
+  #alarm: ReturnType<typeof setTimeout> | undefined;
+  #lose: ((error: WorkerLost) => void) | null = null;
+  #lastState: RepairState | null = null;
+  #newestBuild = 0;
+
+  constructor(
+    private readonly spawn: () => WorkerHandle,
+    private readonly limits: BenchLimits = BENCH_LIMITS,
+  ) {}
+
+  get status(): BenchStatus {
+    return this.#status;
+  }
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
+  };
+
+  /**
+   * Builds all bodies. Resolves to null if a newer build was asked for before this one began. A step at which
+   * the worker hung or died comes back as failed at that step, with no mesh.
+   */
+  build(state: RepairState, known: () => Record<string, number>): Promise<BuildReply | null> {
+    const turn = (this.#newestBuild += 1);
+    return this.#inTurn(async () => {
+      if (turn !== this.#newestBuild) return null;
+      try {
+        this.#say({ kind: 'building', bodyId: null, stepId: null });
+        const fresh = this.#handle === null;
+        const reply = await this.#run((worker) => worker.build({ state, known: fresh ? {} : known() }));
+        this.#lastState = state;
+        if (reply.memoryBytes > this.limits.memoryBytes) this.#replaceWorker();
+        return reply;
+      } catch (error) {
+        if (error instanceof WorkerLost) return lostReply(state, error, this.limits);
+        throw error;
+      } finally {
+        if (this.#status.kind === 'building') this.#say({ kind: 'idle' });
+      }
+    });
+  }
+
+  cutOpen(bodyId: string, plane: CutPlane, hatchStepMm: number): Promise<OpenedSolid | null> {
+    return this.#inTurn(() => this.#onLastState((worker) => worker.cutOpen(bodyId, plane, hatchStepMm)));
+  }
+
+  file(bodyId: string, format: SpareFormat, label: string, when: string): Promise<Result<SpareFile, Fault>> {
+    return this.#inTurn(() => this.#onLastState((worker) => worker.file(bodyId, format, label, when)));
+  }
+
+  picture(bodyId: string): Promise<Picture | null> {
+    return this.#inTurn(() => this.#onLastState((worker) => worker.picture(bodyId)));
+  }
+
+  /** Stops what is being built. The last good solids stay in view. */
+  cancel(): void {
+    this.#lose?.(new WorkerLost('cancelled', this.#at));
+  }
+
+  /** Makes sure that a replaced worker has built what is asked about. */
+  async #onLastState<T>(work: (worker: SolidWorker) => Promise<T>): Promise<T> {
+    const state = this.#lastState;
+    if (this.#handle === null && state) {
+      await this.#run((worker) => worker.build({ state, known: {} }));
+    }
+    return this.#run(work);
+  }
+
+  /** One thing at a time; a failure is for whoever asked and does not stop the rest. */
+  #inTurn<T>(work: () => Promise<T>): Promise<T> {
+    const turn = this.#queue.then(work);
+    this.#queue = turn.catch(() => undefined);
+    return turn;
+  }
+
+  async #run<T>(work: (worker: SolidWorker) => Promise<T>): Promise<T> {
+    const worker = await this.#started();
+    const lost = new Promise<never>((_, reject) => {
+      this.#lose = reject;
+    });
+    this.#at = null;
+    this.#windAlarm();
+    try {
+      return await Promise.race([work(worker), lost]);
+    } catch (error) {
+      const dead = error instanceof WorkerLost || (error instanceof Error && error.name === 'KernelTrap');
+      if (!dead) throw error;
+      this.#replaceWorker();
+      throw error instanceof WorkerLost ? error : new WorkerLost('trapped', this.#at);
+    } finally {
+      clearTimeout(this.#alarm);
+      this.#lose = null;
+    }
+  }
+
+  #started(): Promise<SolidWorker> {
+    if (this.#ready) return this.#ready;
+    const handle = this.spawn();
+    this.#handle = handle;
+    this.#say({ kind: 'loading', share: 0 });
+    const ready = handle.worker
+      .start({
+        loading: (share) => this.#say({ kind: 'loading', share }),
+        step: (bodyId, stepId) => {
+          this.#at = { bodyId, stepId };
+          this.#windAlarm();
+          this.#say({ kind: 'building', bodyId, stepId });
+        },
+      })
+      .then(
+        () => {
+          this.#say({ kind: 'building', bodyId: null, stepId: null });
+          return handle.worker;
+        },
+        (error: Error) => {
+          this.#replaceWorker();
+          this.#say({ kind: 'failed', sentence: error.message });
+          throw error;
+        },
+      );
+    this.#ready = ready;
+    return ready;
+  }
+
+  #windAlarm(): void {
+    clearTimeout(this.#alarm);
+    this.#alarm = setTimeout(() => this.#lose?.(new WorkerLost('hung', this.#at)), this.limits.stepMs);
+  }
+
+  #replaceWorker(): void {
+    this.#handle?.end();
+    this.#handle = null;
+    this.#ready = null;
+  }
+
+  #say(status: BenchStatus): void {
+    this.#status = status;
+    for (const listener of this.#listeners) listener();
+  }
+}
+
+/** What a lost worker leaves: no solids, and the step it was at named. */
+function lostReply(state: RepairState, lost: WorkerLost, limits: BenchLimits): BuildReply {
+  const bodies = state.bodies.filter((body) => !body.removed);
+  const at = lost.at ?? (bodies[0]?.steps[0] ? { bodyId: bodies[0].id, stepId: bodies[0].steps[0].id } : null);
+  const fault =
+    lost.why === 'trapped'
+      ? ({ code: 'step.kernelFailed', message: 'the kernel stopped' } as const)
+      : ({ code: 'step.timedOut', seconds: limits.stepMs / 1000 } as const);
+  return {
+    memoryBytes: 0,
+    bodies: bodies.map(
+      (body): BuiltBody => ({
+        bodyId: body.id,
+        build: 0,
+        mesh: null,
+        steps: body.steps.map((step) =>
+          at?.bodyId === body.id && at.stepId === step.id
+            ? { stepId: step.id, state: 'failed', fault }
+            : { stepId: step.id, state: 'waiting' },
+        ),
+        annotations: [],
+        centreLines: [],
+        figures: null,
+        findings:
+          at?.bodyId === body.id ? [{ code: 'body.stepFailed', stepId: at.stepId, fault }] : [],
+      }),
+    ),
+  };
+}
