@@ -23,9 +23,8 @@ export function createApp(parts: {
       contentSecurityPolicy: {
         directives: {
           defaultSrc: ["'self'"],
-          // The geometry kernel is WebAssembly; its bindings are put together from text when it starts.
-          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-          workerSrc: ["'self'", 'blob:'],
+          scriptSrc: ["'self'"],
+          workerSrc: ["'self'"],
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'data:', 'blob:'],
           fontSrc: ["'self'", 'data:'],

@@ -42,7 +42,7 @@ function outlineOf({ positions, indices }: SolidMesh): number[][] {
     // Clipper counts in whole numbers: hundredths of a millimetre.
     triangles.push(corners.map(([x, y]) => ({ x: Math.round(x * 100), y: Math.round(y * 100) })));
   }
-  const loops = Clipper.union(triangles, undefined as never, FillRule.NonZero);
+  const loops = Clipper.union(triangles, FillRule.NonZero);
   return loops
     .filter((loop) => Math.abs(Clipper.area(loop)) > 100)
     .map((loop) => loop.flatMap((point) => [point.x / 100, point.y / 100]));

@@ -7,6 +7,15 @@ import expressStaticGzip from 'express-static-gzip';
 /** Build tools put a hash in the names of these files, so they never change. */
 const FOR_EVER = /^(_expo\/static|assets|kernel)\//;
 
+/** The script of the worker that runs the geometry kernel. */
+const KERNEL_WORKER = /solid-[0-9a-f]+\.js$/;
+
+/**
+ * A worker's script brings its own policy. The kernel's bindings are put together from text when it starts,
+ * which the page itself is not allowed to do.
+ */
+const KERNEL_WORKER_POLICY = "default-src 'none'; script-src 'self' 'unsafe-eval'; connect-src 'self'";
+
 /** The exported web build, packed files first, and its start page for every address that is a screen. */
 export function staticFiles(folder: string): Router {
   const router = Router();
@@ -21,6 +30,7 @@ export function staticFiles(folder: string): Router {
           const plain = path.replace(/\.(br|gz)$/, '');
           const forEver = FOR_EVER.test(relative(folder, plain).replaceAll('\\', '/'));
           response.setHeader('Cache-Control', forEver ? 'public, max-age=31536000, immutable' : 'no-cache');
+          if (KERNEL_WORKER.test(plain)) response.setHeader('Content-Security-Policy', KERNEL_WORKER_POLICY);
           // Loading shows how far it is; a packed reply does not say how long it will be.
           if (plain.endsWith('.wasm') && existsSync(plain)) {
             response.setHeader('X-Unpacked-Length', String(statSync(plain).size));

@@ -1,5 +1,7 @@
 import { keepPreviousData, useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query';
 
+import type { z } from 'zod';
+
 import { CreatedReply, RepairList, type NewRepair } from '@core/model';
 
 import { ask } from './client';
@@ -24,11 +26,11 @@ export function useRepairs(search: string) {
 /** Makes a new repair; the reply is its id. */
 export function useNewRepair() {
   const client = useQueryClient();
-  return useMutation({
+  return useMutation<z.infer<typeof CreatedReply>, Error, NewRepair>({
     // Tells of an absent server at once: the form keeps what was typed, so nothing has to wait.
     networkMode: 'always',
     retry: false,
-    mutationFn: (given: NewRepair) => ask('/repairs', { method: 'POST', body: given, reply: CreatedReply }),
+    mutationFn: (given) => ask('/repairs', { method: 'POST', body: given, reply: CreatedReply }),
     onError: noteReach,
     onSuccess: () => client.invalidateQueries({ queryKey: listKey }),
   });
@@ -37,10 +39,10 @@ export function useNewRepair() {
 /** Opens a repair file, given as data, as a new repair. */
 export function useOpenRepairFile() {
   const client = useQueryClient();
-  return useMutation({
+  return useMutation<z.infer<typeof CreatedReply>, Error, unknown>({
     networkMode: 'always',
     retry: false,
-    mutationFn: (file: unknown) => ask('/repair-files', { method: 'POST', body: file, reply: CreatedReply }),
+    mutationFn: (file) => ask('/repair-files', { method: 'POST', body: file, reply: CreatedReply }),
     onError: noteReach,
     onSuccess: () => client.invalidateQueries({ queryKey: listKey }),
   });

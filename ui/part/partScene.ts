@@ -35,8 +35,8 @@ export interface SceneBody {
   centreLines: CentreLine[];
 }
 
-/** Room for sizes round the part, px. */
-const MARGIN = { x: 78, y: 60 };
+/** Room for sizes round the part: a share of the view, within limits in px. */
+const marginOf = (px: number) => Math.min(Math.max(px * 0.17, 24), 78);
 /** Turn of an arrow key, radians. */
 const KEY_TURN = Math.PI / 24;
 
@@ -119,8 +119,8 @@ export class PartScene {
     for (const corner of cornersOf(this.#box)) seen.expandByPoint(corner.applyMatrix4(this.#camera.matrixWorldInverse));
     const extent = seen.getSize(new Vector3());
     const { width, height } = this.#size;
-    const room = { x: Math.max(60, width - 2 * MARGIN.x), y: Math.max(60, height - 2 * MARGIN.y) };
-    const mmPerPx = Math.max(extent.x / room.x, extent.y / room.y, 1e-6);
+    const room = { x: width - 2 * marginOf(width), y: height - 2 * marginOf(height) };
+    const mmPerPx = Math.max(extent.x / Math.max(room.x, 1), extent.y / Math.max(room.y, 1), 1e-6);
     this.#camera.left = (-width / 2) * mmPerPx;
     this.#camera.right = (width / 2) * mmPerPx;
     this.#camera.top = (height / 2) * mmPerPx;
@@ -231,12 +231,13 @@ function drawBody(body: SceneBody, unit: number): Group {
   for (const face of mesh.faces) geometry.addGroup(face.start, face.count, face.tag === CUT_TAG ? 1 : 0);
   const faces = body.ghost
     ? [ghostMaterial(), ghostMaterial()]
-    : [faceMaterial(colours.putty.DEFAULT), faceMaterial(colours.card)];
+    : [faceMaterial(colours.putty.DEFAULT), faceMaterial(colours.putty.cut)];
   const ink = body.ghost ? colours.slate.line : colours.ink;
   group.add(new Mesh(geometry, faces));
   if (!body.ghost) group.add(new Mesh(geometry, silhouetteMaterial(ink, 1.6)));
   group.add(lines(mesh.edges, inkMaterial(ink, body.ghost ? 1.2 : 1.7)));
-  if (!body.ghost) group.add(lines(mesh.edges, inkMaterial(ink, 0.9, 'hidden')));
+  // A part that is cut open shows its inside already.
+  if (!body.ghost && !body.opened) group.add(lines(mesh.edges, inkMaterial(ink, 0.9, 'hidden')));
   if (body.opened) group.add(lines(body.opened.hatching, inkMaterial(colours.green.DEFAULT, 0.8)));
   if (!body.ghost) {
     const marks = body.centreLines.flatMap((line) => centreMarks(line, unit * 0.06)).flat(2);

@@ -12,5 +12,5 @@ export declare const colours: {
   rust: { DEFAULT: string; soft: string };
   moss: { DEFAULT: string; soft: string };
   slate: { DEFAULT: string; line: string; soft: string };
-  putty: { DEFAULT: string; deep: string };
+  putty: { DEFAULT: string; cut: string };
 };

@@ -12,8 +12,8 @@ const colours = {
   plum: { DEFAULT: '#77386A', soft: '#F3E5EF' },
   rust: { DEFAULT: '#A53A22', soft: '#F7E2DA' },
   moss: { DEFAULT: '#3D6A2A', soft: '#E4EDDA' },
-  slate: { DEFAULT: '#5D6D7B', line: '#73828F', soft: '#DCE1E4' },
-  putty: { DEFAULT: '#E3CFAE', deep: '#D3B98F' },
+  slate: { DEFAULT: '#4F5E6B', line: '#73828F', soft: '#DCE1E4' },
+  putty: { DEFAULT: '#E3CFAE', cut: '#F6ECD9' },
 };
 
 module.exports = { colours };

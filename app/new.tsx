@@ -1,0 +1,1 @@
+export { NewRepairScreen as default } from '@ui/home/NewRepairScreen';

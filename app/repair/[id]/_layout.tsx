@@ -1,0 +1,1 @@
+export { RepairLayout as default } from '@ui/frame/RepairLayout';

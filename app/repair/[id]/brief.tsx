@@ -1,0 +1,1 @@
+export { BriefStage as default } from '@ui/stages/brief/BriefStage';

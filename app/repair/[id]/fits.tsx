@@ -1,0 +1,1 @@
+export { FitsStage as default } from '@ui/stages/fits/FitsStage';

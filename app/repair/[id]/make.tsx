@@ -1,0 +1,1 @@
+export { MakeStage as default } from '@ui/stages/make/MakeStage';

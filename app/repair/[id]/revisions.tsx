@@ -1,0 +1,1 @@
+export { RevisionsScreen as default } from '@ui/revisions/RevisionsScreen';

@@ -1,0 +1,1 @@
+export { ShapeStage as default } from '@ui/stages/shape/ShapeStage';

@@ -1,0 +1,1 @@
+export { SizesStage as default } from '@ui/stages/sizes/SizesStage';

@@ -1,0 +1,2 @@
+export { newStep, type StepContext } from './newStep';
+export { withField, withoutStep, withStepMoved } from './editSteps';

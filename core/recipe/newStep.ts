@@ -1,0 +1,117 @@
+import type { EvaluatedRepair } from '@core/fit';
+import { fitValue, numberValue, sizeValue, type Body, type RepairState, type Step, type StepKind, type Value } from '@core/model';
+
+/** What a new step may take its numbers from. */
+export interface StepContext {
+  body: Body;
+  state: RepairState;
+  numbers: EvaluatedRepair;
+}
+
+/** Words in the names of sizes that say what they are sizes of, in any order of likelihood. */
+const CLUES = {
+  across: /across|outside|rim|diameter|round|\bod\b/i,
+  width: /width|wide|thick|high|height|tall/i,
+  length: /length|long/i,
+  depth: /deep|depth/i,
+};
+
+/**
+ * A step of a kind, with numbers guessed from sizes that no step uses yet: by the words in their names first,
+ * then in the order of their tags. What cannot be guessed gets a plain number. Every guess can be changed.
+ */
+export function newStep(kind: StepKind, context: StepContext, id: string): Step {
+  const guess = new Guess(context);
+  const { steps } = context.body;
+  const lastOf = (...kinds: StepKind[]) => steps.filter((step) => kinds.includes(step.kind)).at(-1)?.id;
+  const middle = { x: numberValue(0), y: numberValue(0) };
+  switch (kind) {
+    case 'turn':
+      return { id, kind, diameter: guess.size('across', 30), width: guess.size('width', 10) };
+    case 'plate':
+      return {
+        id,
+        kind,
+        length: guess.size('length', 40),
+        breadth: guess.size('width', 20),
+        thickness: guess.size('width', 3),
+        cornerRadius: numberValue(2),
+      };
+    case 'peg':
+      return { id, kind, diameter: guess.size('across', 10), height: guess.size('width', 5), ...middle };
+    case 'groove':
+      return {
+        id,
+        kind,
+        rimOf: lastOf('turn') ?? '',
+        width: guess.named(/groove.*(width|wide)/i, 3),
+        depth: guess.named(/groove.*(depth|deep)/i, 2),
+      };
+    case 'drill':
+      return { id, kind, diameter: guess.fit(5), depth: 'through', ...middle };
+    case 'ease':
+    case 'round': {
+      const hole = lastOf('drill');
+      const outer = lastOf('turn', 'plate', 'peg');
+      const dressed = (step: Step) => step.kind === 'ease' || step.kind === 'round';
+      const holeIsDressed = steps.some((step) => dressed(step) && 'where' in step && step.where.of === hole);
+      const where =
+        hole && !holeIsDressed
+          ? ({ edges: 'mouths', of: hole } as const)
+          : ({ edges: 'rims', of: outer ?? hole ?? '' } as const);
+      return { id, kind, size: numberValue(kind === 'ease' ? 0.4 : 1), where };
+    }
+  }
+}
+
+/** Finds unused sizes and fits; each is handed out once. */
+class Guess {
+  #used: Set<string>;
+  /** A spare is guessed from the piece's sizes, a counterpart from its own. */
+  #of: 'piece' | 'counterpart';
+
+  constructor(private readonly context: StepContext) {
+    const { state, body } = context;
+    const values = state.bodies
+      .filter((other) => !other.removed && other.role === body.role)
+      .flatMap((other) => other.steps.flatMap((step) => Object.values(step) as unknown[]));
+    this.#used = new Set(values.filter(isReference).map((value) => value.id));
+    this.#of = body.role === 'spare' ? 'piece' : 'counterpart';
+  }
+
+  size(clue: keyof typeof CLUES, otherwiseMm: number): Value {
+    const free = this.#free();
+    // A groove's width is not the width of the wheel.
+    const plain = free.filter((size) => !/groove/i.test(size.name));
+    const found = plain.find((size) => CLUES[clue].test(size.name)) ?? plain.find((size) => !anyClue(size.name));
+    return this.#take(found?.id, otherwiseMm);
+  }
+
+  named(pattern: RegExp, otherwiseMm: number): Value {
+    return this.#take(this.#free().find((size) => pattern.test(size.name))?.id, otherwiseMm);
+  }
+
+  fit(otherwiseMm: number): Value {
+    const fits = [...this.context.numbers.fits.values()].map(({ fit }) => fit);
+    const found = fits.find((fit) => fit.feature === 'bore' && !this.#used.has(fit.id));
+    return found ? fitValue(found.id) : this.named(/hole|bore/i, otherwiseMm);
+  }
+
+  #free() {
+    return [...this.context.numbers.sizes.values()]
+      .map(({ size }) => size)
+      .filter((size) => size.of === this.#of && !this.#used.has(size.id));
+  }
+
+  #take(id: string | undefined, otherwiseMm: number): Value {
+    if (id === undefined) return numberValue(otherwiseMm);
+    this.#used.add(id);
+    return sizeValue(id);
+  }
+}
+
+const anyClue = (name: string) => Object.values(CLUES).some((clue) => clue.test(name));
+
+function isReference(value: unknown): value is { id: string } {
+  return typeof value === 'object' && value !== null && 'from' in value && 'id' in value;
+}

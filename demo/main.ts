@@ -1,0 +1,35 @@
+import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+import pino from 'pino';
+
+import { readConfig } from '@server/config';
+import { startServer } from '@server/start';
+
+import { fillWorkshop } from './fillWorkshop';
+
+/** Serves the demo workshop, filling it the first time. */
+async function main(): Promise<void> {
+  const config = readConfig({ EVEN_SPARE_DATA: 'data/demo', ...process.env });
+  mkdirSync(config.dataFolder, { recursive: true });
+  const server = await startServer(config, pino({ level: 'warn' }));
+  const folder = join(__dirname, 'repairs');
+  const files = readdirSync(folder)
+    .filter((name) => name.endsWith('.json'))
+    .map((name) => readFileSync(join(folder, name), 'utf8'));
+  const filled = await fillWorkshop(server.address, files, (line) => console.log(`  ${line}`));
+  if (!filled) console.log('  The workshop is as you left it. Remove data/demo to begin afresh.');
+  console.log(`\nEven Spare is at ${server.address}\nStop it with Ctrl+C.`);
+  const stop = () => void server.stop().then(() => process.exit(0));
+  process.once('SIGINT', stop);
+  process.once('SIGTERM', stop);
+}
+
+main().catch((error: Error & { code?: string }) => {
+  console.error(
+    error.code === 'EADDRINUSE'
+      ? 'The port is taken by another program. Set EVEN_SPARE_PORT to a free one, for example 4871.'
+      : `The demo could not start: ${error.message}`,
+  );
+  process.exit(1);
+});

@@ -1,0 +1,5 @@
+import { buildWeb } from './buildWeb.mjs';
+import { installPackages } from './install.mjs';
+
+installPackages();
+await buildWeb();

@@ -1,0 +1,75 @@
+import { ActivityIndicator, Text, View } from 'react-native';
+import { useEffect, useState } from 'react';
+
+import { STEP_VERBS } from '@core/wording';
+
+import { Button } from '../shared/Button';
+import { workbench } from '../solid/useSolid';
+import { colours } from '../theme/colours';
+import { useRepairContext } from './useRepairContext';
+
+/** A build shorter than this needs no sign, ms; one longer than the second can be stopped. */
+const SIGN_AFTER_MS = 250;
+const STOP_AFTER_MS = 2000;
+
+/** Says over the part what it is waiting for: the kernel, a build; or that the picture is out of date. */
+export function BuildSign({ empty, outOfDate }: { empty: boolean; outOfDate: boolean }) {
+  const { repair, solid } = useRepairContext();
+  const { status } = solid;
+  const busy = status.kind === 'loading' || status.kind === 'building';
+  const waited = useWaited(busy);
+
+  if (status.kind === 'failed') return <Sign tone="wrong" text={status.sentence} />;
+  if (busy && waited >= 1) {
+    const step =
+      status.kind === 'building'
+        ? repair.bodies.flatMap((body) => body.steps).find(({ id }) => id === status.stepId)
+        : undefined;
+    const text =
+      status.kind === 'loading'
+        ? `Getting the solid builder, ${Math.round(status.share * 100)} %`
+        : step
+          ? `Building: ${STEP_VERBS[step.kind].verb} ${STEP_VERBS[step.kind].what}`
+          : 'Building…';
+    return <Sign tone="busy" text={text} {...(waited >= 2 ? { stop: () => workbench.cancel() } : {})} />;
+  }
+  if (outOfDate) return <Sign tone="wrong" text="Last sound part: a step fails since" />;
+  if (!empty || busy) return null;
+  const waitsForSizes = repair.bodies.some((body) => !body.removed && body.steps.length > 0);
+  return (
+    <View pointerEvents="none" className="absolute inset-0 items-center justify-center px-10">
+      <Text className="text-center font-medium text-[15px] leading-6 text-muted">
+        {waitsForSizes ? 'The part appears here when its sizes are taken.' : 'The part appears here as you build it.'}
+      </Text>
+    </View>
+  );
+}
+
+function Sign({ tone, text, stop }: { tone: 'busy' | 'wrong'; text: string; stop?: () => void }) {
+  return (
+    <View pointerEvents="box-none" className="absolute inset-x-0 top-2 items-center px-3">
+      <View
+        role="status"
+        className={`flex-row items-center gap-2 rounded border px-3 py-1.5 ${tone === 'wrong' ? 'border-rust bg-rust-soft' : 'border-line bg-card'}`}
+      >
+        {tone === 'busy' ? <ActivityIndicator size="small" color={colours.green.DEFAULT} /> : null}
+        <Text className={`font-medium text-[14px] ${tone === 'wrong' ? 'text-rust' : 'text-ink'}`}>{text}</Text>
+        {stop ? <Button label="Stop" onPress={stop} /> : null}
+      </View>
+    </View>
+  );
+}
+
+/** 0 at once, 1 when a sign is due, 2 when stopping is worth offering. */
+function useWaited(busy: boolean): 0 | 1 | 2 {
+  const [waited, setWaited] = useState<0 | 1 | 2>(0);
+  useEffect(() => {
+    if (!busy) return;
+    const timers = [setTimeout(() => setWaited(1), SIGN_AFTER_MS), setTimeout(() => setWaited(2), STOP_AFTER_MS)];
+    return () => {
+      timers.forEach(clearTimeout);
+      setWaited(0);
+    };
+  }, [busy]);
+  return waited;
+}

@@ -1,0 +1,45 @@
+import { useEffect } from 'react';
+import { Text, View } from 'react-native';
+
+import { useNotices } from '../api/notices';
+import { Button } from '../shared/Button';
+
+/** How long an offer to undo stays, ms. Deleted things can also be brought back where they stood. */
+const STAYS_MS = 12_000;
+
+/** Says at the foot of the screen what was just done or refused, and offers to take it back. */
+export function NoticeBar() {
+  const { notice, dismiss } = useNotices();
+  useEffect(() => {
+    if (!notice || notice.tone === 'wrong') return;
+    const timer = setTimeout(dismiss, STAYS_MS);
+    return () => clearTimeout(timer);
+  }, [notice, dismiss]);
+  if (!notice) return null;
+  const { undo } = notice;
+  return (
+    <View pointerEvents="box-none" className="absolute inset-x-0 bottom-[88px] items-center px-3">
+      <View
+        role={notice.tone === 'wrong' ? 'alert' : 'status'}
+        className={`w-full max-w-[440px] flex-row items-center gap-2 rounded-lg py-1.5 pl-4 pr-1.5 ${
+          notice.tone === 'wrong' ? 'border border-rust bg-rust-soft' : 'bg-ink'
+        }`}
+      >
+        <Text className={`flex-1 font-medium text-[15px] ${notice.tone === 'wrong' ? 'text-rust' : 'text-card'}`}>
+          {notice.text}
+        </Text>
+        {undo ? (
+          <Button
+            label="Undo"
+            onPress={() => {
+              undo();
+              dismiss();
+            }}
+          />
+        ) : (
+          <Button label="All right" onPress={dismiss} />
+        )}
+      </View>
+    </View>
+  );
+}

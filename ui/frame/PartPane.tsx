@@ -1,0 +1,155 @@
+import { router } from 'expo-router';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { Pressable, ScrollView, Text, View } from 'react-native';
+
+import type { Annotation, OpenedSolid } from '@core/solid';
+
+import { PartView } from '../part/PartView';
+import type { SceneBody } from '../part/partScene';
+import { STANCE_ORDER, STANCES, type Stance } from '../part/stances';
+import { CutSlider } from '../part/CutSlider';
+import { useCutOpen } from '../part/useCutOpen';
+import { BuildSign } from './BuildSign';
+import { labelOf } from './labelOf';
+import { useRepairContext } from './useRepairContext';
+
+/** The part with what goes on it: sizes, stances, cutting open, and a word while it is being built. */
+export function PartPane({ stage }: { stage: string }) {
+  const { repair, numbers, solid, openSize, setOpenSize, setOpenTrail } = useRepairContext();
+  const [stance, setStance] = useState<Stance | null>('corner');
+  const [lastStance, setLastStance] = useState<Stance>('corner');
+  const [showGhost, setShowGhost] = useState(true);
+  const controls = stage === 'shape' || stage === 'make';
+
+  const spares = solid.bodies.filter((body) => roleOf(repair, body.bodyId) === 'spare');
+  const cut = useCutOpen(spares, lastStance);
+  const { opened } = cut;
+
+  const bodies = useMemo(
+    () =>
+      solid.bodies.flatMap((body): SceneBody[] => {
+        const ghost = roleOf(repair, body.bodyId) === 'counterpart';
+        if (!body.mesh || (ghost && !showGhost)) return [];
+        const cutOpen: OpenedSolid | null = opened.get(body.bodyId) ?? null;
+        return [{ id: body.bodyId, ghost, mesh: body.mesh, opened: cutOpen, centreLines: body.centreLines }];
+      }),
+    // Roles change only with the repair's bodies.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [solid.bodies, repair.bodies, opened, showGhost],
+  );
+  const annotations = useMemo(
+    () => {
+      if (!openSize || stage !== 'sizes') return spares.flatMap((body) => body.annotations);
+      // The size that is being taken, wherever it is: on the spare or on what it must fit.
+      const all = solid.bodies.flatMap((body) => body.annotations);
+      return all.filter((one) => one.value.from === 'size' && one.value.id === openSize);
+    },
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [solid.bodies, openSize, stage],
+  );
+
+  const textOf = useCallback((annotation: Annotation) => labelOf(annotation, numbers), [numbers]);
+  const onPressLabel = useCallback(
+    ({ value }: Annotation) => {
+      const base = `/repair/${repair.head.id}` as const;
+      if (value.from === 'fit') {
+        setOpenTrail(value);
+        router.replace(`${base}/fits`);
+      } else if (value.from === 'size') {
+        setOpenSize(value.id);
+        router.replace(`${base}/sizes`);
+      } else {
+        router.replace(`${base}/shape`);
+      }
+    },
+    [repair.head.id, setOpenSize, setOpenTrail],
+  );
+  const onLongPressLabel = useCallback(
+    ({ value }: Annotation) => {
+      if (value.from !== 'number') setOpenTrail({ from: value.from, id: value.id });
+    },
+    [setOpenTrail],
+  );
+  const onStance = useCallback((next: Stance | null) => {
+    setStance(next);
+    if (next) setLastStance(next);
+  }, []);
+  useEffect(() => {
+    // A phone shows the whole of a small picture best from a corner once, then where it was left.
+    if (!controls) cut.close();
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [controls]);
+
+  const hasGhost = solid.bodies.some((body) => roleOf(repair, body.bodyId) === 'counterpart' && body.mesh);
+  const outOfDate = solid.bodies.some((body) => body.outOfDate && body.mesh);
+  return (
+    <View className="flex-1 bg-bench">
+      <PartView
+        bodies={bodies}
+        annotations={annotations}
+        textOf={textOf}
+        onPressLabel={onPressLabel}
+        onLongPressLabel={onLongPressLabel}
+        stance={stance}
+        onStance={onStance}
+        description={describe(repair.head.name, spares.length, annotations.length)}
+      />
+      <BuildSign empty={bodies.length === 0} outOfDate={outOfDate} />
+      {cut.plane ? <CutSlider cut={cut} /> : null}
+      {controls && bodies.length > 0 ? (
+        <View className="absolute inset-x-0 bottom-0">
+          <ScrollView
+            horizontal
+            showsHorizontalScrollIndicator={false}
+            contentContainerClassName="min-w-full justify-between gap-1.5 px-2 pb-1 lg:px-3 lg:pb-2"
+          >
+            <View role="group" aria-label="Stance" className="flex-row gap-1 lg:gap-1.5">
+              {STANCE_ORDER.map((id) => (
+                <Toggle key={id} label={STANCES[id].name} on={stance === id} onPress={() => onStance(id)} kind="choice" />
+              ))}
+            </View>
+            <View className="flex-row gap-1 lg:gap-1.5">
+              {hasGhost ? <Toggle label="Counterpart" on={showGhost} onPress={() => setShowGhost(!showGhost)} /> : null}
+              <Toggle label="Cut open" on={cut.plane !== null} onPress={cut.toggle} />
+            </View>
+          </ScrollView>
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+const roleOf = (repair: { bodies: { id: string; role: string }[] }, id: string) =>
+  repair.bodies.find((body) => body.id === id)?.role;
+
+const describe = (name: string, parts: number, sizes: number) =>
+  parts === 0
+    ? `${name}: nothing built yet.`
+    : `Drawing of ${name}, with ${sizes} ${sizes === 1 ? 'size' : 'sizes'} on it.`;
+
+function Toggle({
+  label,
+  on,
+  onPress,
+  kind = 'switch',
+}: {
+  label: string;
+  on: boolean;
+  onPress(): void;
+  kind?: 'choice' | 'switch';
+}) {
+  const colour = !on ? 'bg-card border-line' : kind === 'choice' ? 'bg-ink border-ink' : 'bg-green-soft border-green';
+  return (
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={label}
+      aria-pressed={on}
+      onPress={onPress}
+      className="min-h-[44px] justify-center"
+    >
+      <View className={`rounded border px-2 py-1.5 lg:px-3 ${colour}`}>
+        <Text className={`font-number text-[14px] ${on && kind === 'choice' ? 'text-card' : 'text-ink'}`}>{label}</Text>
+      </View>
+    </Pressable>
+  );
+}

@@ -1,0 +1,106 @@
+import { router, Slot, useLocalSearchParams, useSegments } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+
+import { evaluateRepair } from '@core/fit';
+import { progressOf } from '@core/progress';
+import type { Repair } from '@core/model';
+
+import { useRepair } from '../api/useRepair';
+import { Unreachable } from '../api/client';
+import { Button } from '../shared/Button';
+import { EmptyState } from '../shared/EmptyState';
+import { Loading } from '../shared/Loading';
+import { useWide } from '../shared/useWide';
+import { useSolid } from '../solid/useSolid';
+import { ConnectionSign } from './ConnectionSign';
+import { PartPane } from './PartPane';
+import { RepairHeader } from './RepairHeader';
+import { StageRule } from './StageRule';
+import { TrailPanel } from './TrailPanel';
+import { RepairContext, type TrailTarget } from './useRepairContext';
+
+/** Everything round a stage: title, part, the stage itself, the stage rule. */
+export function RepairLayout() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const { repair, error, isPending, refetch } = useRepair(id);
+  if (repair) return <Frame repair={repair} />;
+  return (
+    <View className="flex-1 gap-4 bg-paper p-4">
+      {isPending && !error ? (
+        <Loading what="Fetching the repair…" />
+      ) : (
+        <>
+          <EmptyState
+            text={
+              error instanceof Unreachable
+                ? 'The server can’t be reached, and this repair is not kept on this device. Start the server, then try again.'
+                : (error?.message ?? 'This repair is not here.')
+            }
+            action={{ label: 'Try again', onPress: () => void refetch() }}
+          />
+          <Button label="Back to the list" onPress={() => router.replace('/')} />
+        </>
+      )}
+    </View>
+  );
+}
+
+function Frame({ repair }: { repair: Repair }) {
+  const wide = useWide();
+  const segments = useSegments() as string[];
+  const stage = segments.at(-1) ?? 'sizes';
+  const [openSize, setOpenSize] = useState<string | null>(null);
+  const [openTrail, setOpenTrail] = useState<TrailTarget | null>(null);
+  const numbers = useMemo(() => evaluateRepair(repair), [repair]);
+  const progress = useMemo(() => progressOf(repair), [repair]);
+  const solid = useSolid(repair);
+  const context = useMemo(
+    () => ({ repair, numbers, solid, openSize, setOpenSize, openTrail, setOpenTrail }),
+    [repair, numbers, solid, openSize, openTrail],
+  );
+  const withPart = stage !== 'brief' && stage !== 'revisions';
+  const part = (
+    <View className="flex-1 flex-row">
+      <View className="flex-1">
+        <PartPane stage={stage} />
+      </View>
+      {wide ? <TrailPanel /> : null}
+    </View>
+  );
+  const rule = <StageRule repairId={repair.head.id} current={stage} missing={progress.missing} upright={wide} />;
+
+  return (
+    <RepairContext.Provider value={context}>
+      {wide ? (
+        <View className="flex-1 flex-row bg-paper">
+          {rule}
+          <View className="w-[450px] border-r border-line bg-paper">
+            <RepairHeader />
+            <ConnectionSign />
+            <View className="flex-1">
+              <Slot />
+            </View>
+          </View>
+          {part}
+        </View>
+      ) : (
+        <View className="flex-1 bg-paper">
+          <RepairHeader />
+          <ConnectionSign />
+          {withPart ? <PartHeight small={stage === 'sizes' && openSize !== null}>{part}</PartHeight> : null}
+          <View className="flex-1">
+            <Slot />
+          </View>
+          {rule}
+          {openTrail ? <TrailPanel /> : null}
+        </View>
+      )}
+    </RepairContext.Provider>
+  );
+}
+
+/** The part takes about two fifths of a phone's height; less while the pad is open. */
+function PartHeight({ small, children }: { small: boolean; children: React.ReactNode }) {
+  return <View className={small ? 'h-[22%]' : 'h-[37%]'}>{children}</View>;
+}

@@ -1,0 +1,85 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import ChevronLeft from 'lucide-react-native/icons/chevron-left';
+import { router } from 'expo-router';
+import { Controller, useForm } from 'react-hook-form';
+import { Text, View } from 'react-native';
+import { z } from 'zod';
+
+import { Unreachable } from '../api/client';
+import { newId } from '../api/newId';
+import { useNewRepair } from '../api/useRepairs';
+import { Button, IconButton } from '../shared/Button';
+import { Field, Wrong } from '../shared/Field';
+import { Heading } from '../shared/Heading';
+import { nameField } from '../shared/nameField';
+import { colours } from '../theme/colours';
+
+const Form = z.object({ name: nameField('the repair'), place: z.string().max(120, 'Where it belongs: use at most 120 characters.') });
+
+/** Begins a repair: its name is all that is needed. */
+export function NewRepairScreen() {
+  const create = useNewRepair();
+  const form = useForm({ resolver: zodResolver(Form), defaultValues: { name: '', place: '' } });
+  const begin = form.handleSubmit((given) =>
+    create.mutate(
+      { id: newId(), ...given },
+      { onSuccess: ({ id }) => router.replace(`/repair/${id}/sizes`) },
+    ),
+  );
+  return (
+    <View className="flex-1 items-center bg-paper">
+      <View className="w-full max-w-[560px] gap-5 p-4">
+        <View className="-ml-2 flex-row items-center gap-1">
+          <IconButton label="Back to the list of repairs" onPress={() => router.navigate('/')}>
+            <ChevronLeft size={26} color={colours.ink} />
+          </IconButton>
+          <Heading level={1}>New repair</Heading>
+        </View>
+        <Controller
+          control={form.control}
+          name="name"
+          render={({ field, fieldState }) => (
+            <Field
+              label="What is it?"
+              placeholder="Rack wheel"
+              autoFocus
+              value={field.value}
+              onChangeText={field.onChange}
+              onBlur={field.onBlur}
+              onSubmitEditing={() => void begin()}
+              wrong={fieldState.error?.message}
+            />
+          )}
+        />
+        <Controller
+          control={form.control}
+          name="place"
+          render={({ field, fieldState }) => (
+            <Field
+              label="Where does it belong? You may leave this out."
+              placeholder="Dish rack, lower basket"
+              value={field.value}
+              onChangeText={field.onChange}
+              onBlur={field.onBlur}
+              onSubmitEditing={() => void begin()}
+              wrong={fieldState.error?.message}
+            />
+          )}
+        />
+        {create.error ? (
+          <Wrong
+            text={
+              create.error instanceof Unreachable
+                ? 'The server is away, so the repair can’t be begun yet. What you typed stays here; try again in a moment.'
+                : create.error.message
+            }
+          />
+        ) : null}
+        <Button tone="primary" label="Begin" busy={create.isPending} onPress={() => void begin()} />
+        <Text className="font-sans text-[15px] leading-6 text-muted">
+          Next you say which sizes matter and take them. Everything can be changed later.
+        </Text>
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,74 @@
+import { format } from 'date-fns';
+import { router } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { ScrollView, Text, View } from 'react-native';
+
+import { compare, type Compared } from '@core/revision';
+
+import { useRepairContext } from '../frame/useRepairContext';
+import { Button } from '../shared/Button';
+import { EmptyState } from '../shared/EmptyState';
+import { GroupHeading, Heading } from '../shared/Heading';
+import { Switch } from '../shared/Switch';
+import { currentFigures } from './currentFigures';
+import { DifferenceTable } from './DifferenceTable';
+
+/** All revisions, and what differs between any two, or between one and the repair as it stands. */
+export function RevisionsScreen() {
+  const { repair, solid } = useRepairContext();
+  const { revisions } = repair;
+  const [fromId, setFromId] = useState(() => revisions.at(-2)?.id ?? revisions.at(-1)?.id ?? NOW);
+  const [toId, setToId] = useState(() => (revisions.length > 1 ? revisions.at(-1)!.id : NOW));
+
+  const rows = useMemo(() => {
+    const side = (id: string): Compared => {
+      const revision = revisions.find((candidate) => candidate.id === id);
+      return revision ?? { state: repair, figures: currentFigures(repair, solid) };
+    };
+    return compare(side(fromId), side(toId));
+  }, [fromId, toId, repair, revisions, solid]);
+
+  if (revisions.length === 0) {
+    return (
+      <View className="p-4">
+        <EmptyState
+          text="No revision yet. Freeze one when you are about to make the spare, so that what was made can be found again."
+          action={{ label: 'Go to Make', onPress: () => router.replace(`/repair/${repair.head.id}/make`) }}
+        />
+      </View>
+    );
+  }
+  const options = [...revisions.map(({ id, letter }) => ({ id, word: `Rev ${letter}` })), { id: NOW, word: 'Now' }];
+  return (
+    <ScrollView contentContainerClassName="gap-5 p-4 pb-8">
+      <View className="flex-row items-center justify-between">
+        <Heading>Revisions</Heading>
+        <Button label="Freeze another" onPress={() => router.replace(`/repair/${repair.head.id}/make`)} />
+      </View>
+      {[...revisions].reverse().map((revision) => (
+        <View key={revision.id} className="gap-0.5 border-b border-line pb-3">
+          <Text className="font-semibold text-[16px] text-ink">
+            {`Revision ${revision.letter}`}
+            <Text className="font-label text-[14px] text-muted">
+              {`   ${format(new Date(revision.frozenAt), 'd MMM yyyy, HH:mm')}`}
+            </Text>
+          </Text>
+          {revision.note ? <Text className="font-sans text-[15.5px] leading-6 text-ink">{revision.note}</Text> : null}
+        </View>
+      ))}
+      <View className="gap-2">
+        <GroupHeading>What differs</GroupHeading>
+        <Switch label="From" options={options} value={fromId} onChange={setFromId} />
+        <Text className="font-label text-[14px] text-muted">compared with</Text>
+        <Switch label="To" options={options} value={toId} onChange={setToId} />
+      </View>
+      <DifferenceTable rows={rows} from={wordOf(options, fromId)} to={wordOf(options, toId)} />
+    </ScrollView>
+  );
+}
+
+/** Stands for the repair as it is now. */
+const NOW = 'now';
+
+const wordOf = (options: { id: string; word: string }[], id: string) =>
+  options.find((option) => option.id === id)?.word ?? '';

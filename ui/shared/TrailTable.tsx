@@ -1,0 +1,52 @@
+import { Text, View } from 'react-native';
+
+import type { Trail, TrailEntry } from '@core/fit';
+import { showNumber, showSigned, showUncertainty } from '@core/quantity';
+
+/** A working size and the lines that add up to it. */
+export function TrailTable({ trail, resultName = 'Working size' }: { trail: Trail; resultName?: string }) {
+  return (
+    <View accessibilityLabel={`Trail of ${trail.name}`}>
+      {trail.entries.map((entry, index) => (
+        <Line key={index} label={entry.label} note={noteOf(entry)} number={numberOf(entry)} tone={toneOf(entry)} />
+      ))}
+      <View className="flex-row items-baseline justify-between border-t border-ink pt-2">
+        <Text className="font-semibold text-[16px] text-ink">{resultName}</Text>
+        <Text className="font-number text-[23px] tabular-nums text-ink">
+          {showNumber(trail.workingMm)}
+          <Text className="font-label text-[13px] text-muted"> mm</Text>
+        </Text>
+      </View>
+    </View>
+  );
+}
+
+function Line({ label, note, number, tone }: { label: string; note: string; number: string; tone: string }) {
+  return (
+    <View className="flex-row items-start justify-between gap-3 py-1.5">
+      <View className="flex-1">
+        <Text className="font-medium text-[15.5px] text-ink">{label}</Text>
+        <Text className="font-label text-[13px] text-muted">{note}</Text>
+      </View>
+      <Text className={`font-number text-[17px] tabular-nums ${tone}`}>{number}</Text>
+    </View>
+  );
+}
+
+function noteOf(entry: TrailEntry): string {
+  switch (entry.kind) {
+    case 'measured':
+      return `measured, ± ${showUncertainty(entry.plusMinusMm)}, ${entry.count} ${entry.count === 1 ? 'reading' : 'readings'}`;
+    case 'stated':
+      return `stated${entry.source ? `: ${entry.source}` : ''}`;
+    case 'chosen':
+      return `chosen${entry.source ? `: ${entry.source}` : ', nothing depends on it'}`;
+    default:
+      return entry.why;
+  }
+}
+
+const isAdded = (entry: TrailEntry) => entry.kind === 'allowance' || entry.kind === 'correction';
+const numberOf = (entry: TrailEntry) => (isAdded(entry) ? showSigned(entry.mm) : showNumber(entry.mm));
+const toneOf = (entry: TrailEntry) =>
+  isAdded(entry) ? 'text-plum' : entry.kind === 'measured' ? 'text-brass' : 'text-ink';

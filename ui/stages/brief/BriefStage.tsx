@@ -1,0 +1,70 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { router } from 'expo-router';
+import { Controller, useForm } from 'react-hook-form';
+import { ScrollView, View } from 'react-native';
+import { z } from 'zod';
+
+import { useChangeRepair } from '../../api/useRepair';
+import { useRepairContext } from '../../frame/useRepairContext';
+import { Button } from '../../shared/Button';
+import { Field } from '../../shared/Field';
+import { nameField } from '../../shared/nameField';
+
+const Form = z.object({
+  name: nameField('the repair'),
+  place: z.string().max(120, 'Where it belongs: use at most 120 characters.'),
+  whatBroke: z.string().max(2000, 'What broke: use at most 2000 characters.'),
+});
+
+/** What broke, how and why, and where the part lives. */
+export function BriefStage() {
+  const { repair } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  const { head } = repair;
+  const form = useForm({
+    resolver: zodResolver(Form),
+    values: { name: head.name, place: head.place, whatBroke: head.whatBroke },
+    // What the person is typing is never overwritten by what comes from the server.
+    resetOptions: { keepDirtyValues: true },
+  });
+  const save = form.handleSubmit((given) => {
+    const clean = { name: given.name.trim(), place: given.place.trim(), whatBroke: given.whatBroke };
+    put('head', { ...head, ...clean }, 'The brief is kept.');
+    form.reset(clean);
+  });
+  const remove = () => {
+    put('head', { ...head, removed: true }, `“${head.name}” is deleted.`);
+    router.replace('/');
+  };
+  const field = (name: 'name' | 'place' | 'whatBroke', label: string, multiline = false) => (
+    <Controller
+      control={form.control}
+      name={name}
+      render={({ field: bound, fieldState }) => (
+        <Field
+          label={label}
+          multiline={multiline}
+          value={bound.value}
+          onChangeText={bound.onChange}
+          onBlur={bound.onBlur}
+          wrong={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+  return (
+    <ScrollView contentContainerClassName="gap-5 p-4 pb-8">
+      {field('name', 'Name')}
+      {field('place', 'Where it belongs')}
+      {field('whatBroke', 'What broke, how and why; what the part must stand up to', true)}
+      <Button
+        tone="primary"
+        label={form.formState.isDirty ? 'Keep the brief' : 'Go on to Sizes'}
+        onPress={() => (form.formState.isDirty ? void save() : router.replace(`/repair/${head.id}/sizes`))}
+      />
+      <View className="items-start">
+        <Button tone="danger" label="Delete this repair" onPress={remove} />
+      </View>
+    </ScrollView>
+  );
+}

@@ -1,0 +1,40 @@
+import { useState } from 'react';
+import { ScrollView, View } from 'react-native';
+
+import { useRepairContext } from '../../frame/useRepairContext';
+import { Button } from '../../shared/Button';
+import { EmptyState } from '../../shared/EmptyState';
+import { AddFitSheet } from './AddFitSheet';
+import { FitCard } from './FitCard';
+
+/** Each place where spare meets counterpart: how freely should it go? */
+export function FitsStage() {
+  const { numbers } = useRepairContext();
+  const [adding, setAdding] = useState(false);
+  const fits = [...numbers.fits.values()];
+  const counterparts = [...numbers.sizes.values()].filter(({ size }) => size.of === 'counterpart');
+  return (
+    <View className="flex-1">
+      <ScrollView contentContainerClassName="gap-4 p-4">
+        {fits.length === 0 ? (
+          <EmptyState
+            text={
+              counterparts.length === 0
+                ? 'A fit says how freely the spare goes with what it must fit. Take a size of that first, such as the axle, and mark it “what it must fit”.'
+                : 'How freely should the spare go on? Add a fit for each place where it meets the counterpart.'
+            }
+            {...(counterparts.length > 0 ? { action: { label: 'Add a fit', onPress: () => setAdding(true) } } : {})}
+          />
+        ) : (
+          <>
+            {fits.map(({ fit, worked }) => (
+              <FitCard key={fit.id} fit={fit} worked={worked} />
+            ))}
+            <Button tone="primary" label="Add a fit" onPress={() => setAdding(true)} />
+          </>
+        )}
+      </ScrollView>
+      {adding ? <AddFitSheet onClose={() => setAdding(false)} /> : null}
+    </View>
+  );
+}

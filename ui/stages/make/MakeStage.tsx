@@ -1,0 +1,58 @@
+import { router } from 'expo-router';
+import { ScrollView, Text, View } from 'react-native';
+
+import { MACHINES, MATERIALS } from '@core/standards';
+
+import { useChangeRepair } from '../../api/useRepair';
+import { useRepairContext } from '../../frame/useRepairContext';
+import { EmptyState } from '../../shared/EmptyState';
+import { GroupHeading } from '../../shared/Heading';
+import { Switch } from '../../shared/Switch';
+import { FreezeRevision } from './FreezeRevision';
+import { RepairFileButton } from './RepairFileButton';
+import { SpareCard } from './SpareCard';
+
+/** How it is made and of what; the files that leave; the revision that is frozen first. */
+export function MakeStage() {
+  const { repair } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  const spares = repair.bodies.filter((body) => !body.removed && body.role === 'spare');
+  return (
+    <ScrollView contentContainerClassName="gap-5 p-4 pb-8">
+      <View className="gap-1.5">
+        <GroupHeading>Material</GroupHeading>
+        <Switch
+          label="Material"
+          options={MATERIALS.map(({ id, name }) => ({ id, word: name }))}
+          value={repair.head.materialId}
+          onChange={(materialId) => put('head', { ...repair.head, materialId })}
+        />
+      </View>
+      <View className="gap-1.5">
+        <GroupHeading>Machine</GroupHeading>
+        <Switch
+          label="Machine"
+          options={MACHINES.map(({ id, name }) => ({ id, word: name }))}
+          value={repair.head.machineId}
+          onChange={(machineId) => put('head', { ...repair.head, machineId }, 'Working sizes follow the machine.')}
+        />
+        <Text className="font-label text-[14px] leading-5 text-muted">
+          The machine’s correction goes into every working size; the trail shows it.
+        </Text>
+      </View>
+      {spares.length === 0 ? (
+        <EmptyState
+          text="There is no spare to make yet. Build its shape first."
+          action={{ label: 'Go to Shape', onPress: () => router.replace(`/repair/${repair.head.id}/shape`) }}
+        />
+      ) : (
+        spares.map((body) => <SpareCard key={body.id} body={body} />)
+      )}
+      {spares.length > 0 ? <FreezeRevision /> : null}
+      <View className="gap-1.5">
+        <GroupHeading>The whole repair</GroupHeading>
+        <RepairFileButton />
+      </View>
+    </ScrollView>
+  );
+}

@@ -1,0 +1,64 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import type { Body } from '@core/model';
+
+import { useChangeRepair } from '../../api/useRepair';
+import { useRepairContext } from '../../frame/useRepairContext';
+import { Button } from '../../shared/Button';
+import { Field } from '../../shared/Field';
+import { nameField } from '../../shared/nameField';
+import { Sheet } from '../../shared/Sheet';
+
+/** Names the body, adds others, deletes it or brings deleted ones back. */
+export function BodyMenu({
+  body,
+  onAdd,
+  onClose,
+}: {
+  body: Body;
+  onAdd(role: Body['role']): void;
+  onClose(): void;
+}) {
+  const { repair } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  const [name, setName] = useState(body.name);
+  const [wrong, setWrong] = useState<string>();
+  const rename = () => {
+    const parsed = nameField('the body').safeParse(name);
+    if (!parsed.success) {
+      setWrong(parsed.error.issues[0]!.message);
+      return;
+    }
+    put('body', { ...body, name: name.trim() });
+    onClose();
+  };
+  return (
+    <Sheet title="Bodies" onClose={onClose}>
+      <Field label="Name of this body" value={name} onChangeText={setName} onSubmitEditing={rename} wrong={wrong} />
+      <Button label="Keep this name" onPress={rename} />
+      <View className="flex-row gap-3">
+        <Button className="flex-1" label="Add a spare" onPress={() => onAdd('spare')} />
+        <Button className="flex-1" label="Add a counterpart" onPress={() => onAdd('counterpart')} />
+      </View>
+      <Button
+        tone="danger"
+        label={`Delete ${body.name}`}
+        onPress={() => {
+          put('body', { ...body, removed: true }, `${body.name} is deleted.`);
+          onClose();
+        }}
+      />
+      {repair.bodies
+        .filter((other) => other.removed)
+        .map((other) => (
+          <Button
+            key={other.id}
+            tone="quiet"
+            label={`Bring back ${other.name}`}
+            onPress={() => put('body', { ...other, removed: false })}
+          />
+        ))}
+    </Sheet>
+  );
+}

@@ -1,0 +1,48 @@
+import { Text, View } from 'react-native';
+
+import { findingSentence } from '@core/wording';
+import { materialOf } from '@core/standards';
+
+import { useRepairContext } from '../../frame/useRepairContext';
+import type { ShownBody } from '../../solid/useSolid';
+
+/** What is found of a body: closed or not, weight, outside measures; and the main action of the stage. */
+export function FindingsBar({ bodyId, action }: { bodyId: string; action: React.ReactNode }) {
+  const { repair, solid } = useRepairContext();
+  const body = solid.bodies.find((other) => other.bodyId === bodyId);
+  const figures = body?.figures;
+  const material = materialOf(repair.head.materialId).name;
+  const problems = (body?.findings ?? []).filter((finding) => finding.code !== 'body.empty' && finding.code !== 'body.stepFailed');
+  const sound = figures?.closed && !body?.outOfDate;
+  return (
+    <View className="gap-2 border-t border-line bg-paper px-4 py-2">
+      {problems.map((finding) => (
+        <Text key={finding.code} role="alert" className="font-medium text-[14px] text-rust">
+          {findingSentence(finding)}
+        </Text>
+      ))}
+      <View className="flex-row items-center gap-3">
+        {figures ? (
+          <View className="flex-1" role="group" aria-label="Findings">
+            <Text className="font-number text-[15px] tabular-nums text-ink">
+              <Text className={sound ? 'text-moss' : 'text-rust'}>{solidWords(body)}</Text>
+              {` · ${figures.massG.toFixed(1)} g ${material}`}
+            </Text>
+            <Text className="font-label text-[13.5px] tabular-nums text-muted">
+              {`${figures.bboxMm.map((mm) => mm.toFixed(1)).join(' × ')} mm outside`}
+            </Text>
+          </View>
+        ) : (
+          <Text className="flex-1 font-label text-[14px] text-muted">Nothing built yet</Text>
+        )}
+        {action}
+      </View>
+    </View>
+  );
+}
+
+function solidWords({ figures, outOfDate }: ShownBody): string {
+  if (!figures || outOfDate) return 'Out of date';
+  if (!figures.closed) return 'Not closed';
+  return `Closed, ${figures.pieces} ${figures.pieces === 1 ? 'piece' : 'pieces'}`;
+}

@@ -1,0 +1,62 @@
+import { Pressable, Text, View } from 'react-native';
+
+import type { Value } from '@core/model';
+
+import { labelOf, lengthOf } from '../../frame/labelOf';
+import { useRepairContext } from '../../frame/useRepairContext';
+
+const TONES = {
+  measured: { box: 'bg-brass-soft border-brass', text: 'text-brass' },
+  working: { box: 'bg-card border-ink', text: 'text-ink' },
+  typed: { box: 'bg-card border-rule', text: 'text-ink' },
+} as const;
+
+/** A number in a sentence. A tap changes it; its small mark, or a long press, shows where it comes from. */
+export function NumberChip({
+  value,
+  what,
+  onPress,
+  onTrail,
+}: {
+  value: Value;
+  what: string;
+  onPress(): void;
+  onTrail(): void;
+}) {
+  const { numbers } = useRepairContext();
+  const mm = lengthOf(value, numbers);
+  const { tag, number, tone, spoken } = labelOf({ value, mm }, numbers);
+  const lost = value.from !== 'number' && tag === null;
+  return (
+    <View className={`flex-row items-center ${value.from === 'number' ? 'mr-1.5' : ''}`}>
+      <Pressable
+        accessibilityRole="button"
+        accessibilityLabel={`${what}: ${spoken}`}
+        onPress={onPress}
+        onLongPress={onTrail}
+        className="min-h-[44px] justify-center"
+      >
+        <View className={`rounded-sm border-b-2 px-2 py-0.5 ${lost || mm === null ? 'border-rust bg-rust-soft' : TONES[tone].box}`}>
+          <Text className={`font-number text-[16.5px] tabular-nums ${lost || mm === null ? 'text-rust' : TONES[tone].text}`}>
+            {lost ? 'lost' : tag ? `${tag} ${number}` : number}
+          </Text>
+        </View>
+      </Pressable>
+      {value.from === 'number' ? null : (
+        <Pressable
+          accessibilityRole="button"
+          accessibilityLabel={`Trail of ${spoken}`}
+          onPress={onTrail}
+          className="h-11 w-5 items-center justify-center"
+        >
+          {/* Three dots of a trail. */}
+          <View className="gap-[2.5px]">
+            {[0, 1, 2].map((dot) => (
+              <View key={dot} className="h-[3px] w-[3px] rounded-full bg-muted" />
+            ))}
+          </View>
+        </Pressable>
+      )}
+    </View>
+  );
+}

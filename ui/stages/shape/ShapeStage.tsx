@@ -1,0 +1,87 @@
+import { useState } from 'react';
+import { ScrollView, View } from 'react-native';
+
+import type { Body } from '@core/model';
+
+import { newId } from '../../api/newId';
+import { useChangeRepair } from '../../api/useRepair';
+import { useRepairContext } from '../../frame/useRepairContext';
+import { Button } from '../../shared/Button';
+import { EmptyState } from '../../shared/EmptyState';
+import { Switch } from '../../shared/Switch';
+import { AddStepSheet } from './AddStepSheet';
+import { BodyMenu } from './BodyMenu';
+import { FindingsBar } from './FindingsBar';
+import { StepSentence } from './StepSentence';
+
+const NO_STEPS: Body['steps'] = [];
+
+/** The recipe of each body, as sentences whose numbers can be tapped. */
+export function ShapeStage() {
+  const { repair, solid } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  const bodies = repair.bodies.filter((body) => !body.removed);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [sheet, setSheet] = useState<'step' | 'body' | null>(null);
+  const body = bodies.find(({ id }) => id === chosen) ?? bodies.find(({ role }) => role === 'spare') ?? bodies[0];
+  const outcomes = solid.bodies.find(({ bodyId }) => bodyId === body?.id)?.steps ?? [];
+
+  const addBody = (role: Body['role']) => {
+    const id = newId();
+    const name = role === 'spare' ? (bodies.length === 0 ? 'Spare' : `Spare ${bodies.length + 1}`) : 'Counterpart';
+    put('body', { id, version: 0, name, role, steps: NO_STEPS, removed: false });
+    setChosen(id);
+    setSheet('step');
+  };
+  if (!body) {
+    return (
+      <View className="p-4">
+        <EmptyState
+          text="A recipe is a short list of sentences: turn a wheel, drill a hole, ease its edges. Begin with the first."
+          action={{ label: 'Add the first step', onPress: () => addBody('spare') }}
+        />
+      </View>
+    );
+  }
+  return (
+    <View className="flex-1">
+      <View className="flex-row items-center gap-2 px-3 pt-2">
+        <View className="min-w-0 flex-1">
+          <Switch
+            label="Body"
+            options={bodies.map(({ id, name, role }) => ({ id, word: role === 'counterpart' ? `${name} (counterpart)` : name }))}
+            value={body.id}
+            onChange={setChosen}
+          />
+        </View>
+        <Button label="Bodies" onPress={() => setSheet('body')} />
+      </View>
+      <ScrollView className="flex-1" contentContainerClassName="pb-24 pt-2" role="list" aria-label={`Recipe of ${body.name}`}>
+        {body.steps.length === 0 ? (
+          <View className="p-4">
+            <EmptyState
+              text={`${body.name} has no steps yet.`}
+              action={{ label: 'Add the first step', onPress: () => setSheet('step') }}
+            />
+          </View>
+        ) : (
+          body.steps.map((step, index) => (
+            <StepSentence
+              key={step.id}
+              body={body}
+              step={step}
+              index={index}
+              outcome={outcomes.find(({ stepId }) => stepId === step.id)}
+            />
+          ))
+        )}
+      </ScrollView>
+      <FindingsBar
+        bodyId={body.id}
+        action={body.steps.length > 0 ? <Button tone="primary" label="Add a step" onPress={() => setSheet('step')} /> : null}
+      />
+      {sheet === 'step' ? <AddStepSheet body={body} onClose={() => setSheet(null)} /> : null}
+      {sheet === 'body' ? <BodyMenu body={body} onAdd={addBody} onClose={() => setSheet(null)} /> : null}
+    </View>
+  );
+}

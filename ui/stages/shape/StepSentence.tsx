@@ -1,0 +1,91 @@
+import Ellipsis from 'lucide-react-native/icons/ellipsis';
+import { useState } from 'react';
+import { Text, View } from 'react-native';
+
+import type { Body, Step } from '@core/model';
+import type { StepOutcome } from '@core/solid';
+import { sentenceOf, stepSentence, type SentencePart } from '@core/wording';
+
+import { useRepairContext } from '../../frame/useRepairContext';
+import { IconButton } from '../../shared/Button';
+import { Wrong } from '../../shared/Field';
+import { colours } from '../../theme/colours';
+import { NumberChip } from './NumberChip';
+import { StepMenu } from './StepMenu';
+import { ValueSheet } from './ValueSheet';
+
+/** One step of the recipe: a sentence with number chips, and what is wrong with it under it. */
+export function StepSentence({
+  body,
+  step,
+  index,
+  outcome,
+}: {
+  body: Body;
+  step: Step;
+  index: number;
+  outcome: StepOutcome | undefined;
+}) {
+  const { setOpenTrail } = useRepairContext();
+  const [editing, setEditing] = useState<{ field: string; what: string } | null>(null);
+  const [menu, setMenu] = useState(false);
+  const parts = joinWords(stepSentence(step, body.steps));
+  const failed = outcome?.state === 'failed';
+  return (
+    <View
+      role="listitem"
+      className={`flex-row items-start border-b border-line py-1.5 pl-4 pr-1 ${failed ? 'bg-rust-soft' : ''}`}
+    >
+      <Text className="w-7 pt-3 font-number text-[14px] text-muted">{index + 1}</Text>
+      <View className="flex-1">
+        <View className="flex-row flex-wrap items-center">
+          {parts.flatMap((part, place) =>
+            part.kind === 'chip'
+              ? [
+                  <NumberChip
+                    key={place}
+                    value={part.value}
+                    what={part.what}
+                    onPress={() => setEditing({ field: part.field, what: part.what })}
+                    onTrail={() => {
+                      if (part.value.from !== 'number') setOpenTrail({ from: part.value.from, id: part.value.id });
+                    }}
+                  />,
+                ]
+              : // Word by word, so that a sentence wraps between words round its chips.
+                part.text
+                  .trim()
+                  .split(' ')
+                  .filter(Boolean)
+                  .map((word, at) => (
+                    <Text
+                      key={`${place}-${at}`}
+                      className={`pr-1 text-[17px] leading-[44px] text-ink ${part.kind === 'verb' ? 'font-semibold' : 'font-sans'}`}
+                    >
+                      {word}
+                    </Text>
+                  )),
+          )}
+        </View>
+        {failed ? <Wrong text={sentenceOf(outcome.fault)} /> : null}
+        {outcome?.state === 'waiting' ? (
+          <Text className="font-label text-[13.5px] text-muted">Waits for the step before it.</Text>
+        ) : null}
+      </View>
+      <IconButton label={`More for step ${index + 1}`} onPress={() => setMenu(true)}>
+        <Ellipsis size={20} color={colours.muted} />
+      </IconButton>
+      {editing ? <ValueSheet body={body} step={step} {...editing} onClose={() => setEditing(null)} /> : null}
+      {menu ? <StepMenu body={body} step={step} index={index} onClose={() => setMenu(false)} /> : null}
+    </View>
+  );
+}
+
+/** Words that follow each other as one run, so that a comma stays with the word before it. */
+function joinWords(parts: readonly SentencePart[]): SentencePart[] {
+  return parts.reduce<SentencePart[]>((joined, part) => {
+    const last = joined.at(-1);
+    if (part.kind !== 'words' || last?.kind !== 'words') return [...joined, part];
+    return [...joined.slice(0, -1), { kind: 'words', text: last.text + part.text }];
+  }, []);
+}

@@ -1,0 +1,46 @@
+import { View } from 'react-native';
+
+import { usesOf } from '@core/fit';
+import type { Size } from '@core/model';
+
+import { useChangeRepair } from '../../api/useRepair';
+import { useRepairContext } from '../../frame/useRepairContext';
+import { Button } from '../../shared/Button';
+import { Sheet } from '../../shared/Sheet';
+
+/** What else can be done with a size. */
+export function SizeMenu({
+  size,
+  onClose,
+  onEdit,
+  onDeleted,
+}: {
+  size: Size;
+  onClose(): void;
+  onEdit(): void;
+  onDeleted(): void;
+}) {
+  const { repair, setOpenTrail } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  const uses = usesOf(repair, 'size', size.id).length;
+  const remove = () => {
+    put('size', { ...size, removed: true }, `Size ${size.tag} deleted${uses > 0 ? '; steps that use it will wait' : ''}.`);
+    onClose();
+    onDeleted();
+  };
+  return (
+    <Sheet title={`Size ${size.tag}, ${size.name}`} onClose={onClose}>
+      <View className="gap-3">
+        <Button label="Change its name or how it is known" onPress={onEdit} />
+        <Button
+          label="Show its trail"
+          onPress={() => {
+            setOpenTrail({ from: 'size', id: size.id });
+            onClose();
+          }}
+        />
+        <Button tone="danger" label={`Delete size ${size.tag}`} onPress={remove} />
+      </View>
+    </Sheet>
+  );
+}
