@@ -1,4 +1,4 @@
-import '../ui/theme/global.css';
+import '@ui/theme/global.css';
 
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
 import { Slot } from 'expo-router';

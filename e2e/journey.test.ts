@@ -9,7 +9,11 @@ import { expect, test } from './support/workshop';
 
 const contentOf = async (download: Download) => readFileSync(await download.path());
 
-test('from three readings to a checked, exportable spare, and back after a restart', async ({ page, workshop, expectedErrors }) => {
+test('from three readings to a checked, exportable spare, and back after a restart', async ({
+  page,
+  workshop,
+  expectedErrors,
+}) => {
   // The page looks for the server while it is down.
   expectedErrors.push(/ERR_CONNECTION_REFUSED|Failed to load resource/);
 
@@ -127,6 +131,8 @@ test('from three readings to a checked, exportable spare, and back after a resta
     await page.goto(workshop.address);
     const card = page.getByRole('link', { name: /^Rack wheel/ });
     await expect(card).toContainText('Rev B');
+    // The part that was built on this device stands in the list as a drawing.
+    await expect(card.locator('svg path[fill-rule="evenodd"]')).toHaveCount(1);
     await card.click();
     await goTo(page, 'Fits');
     await expect(page.getByLabel(/^Trail of/)).toContainText('6.47');

@@ -17,7 +17,12 @@ export class Refused extends Error {
 
   /** With the status that goes with the fault. */
   static of(fault: Fault): Refused {
-    const status = fault.code === 'row.stale' || fault.code === 'row.frozen' ? 409 : fault.code === 'row.missing' ? 404 : 422;
+    const status =
+      fault.code === 'row.stale' || fault.code === 'row.frozen'
+        ? 409
+        : fault.code === 'row.missing'
+          ? 404
+          : 422;
     return new Refused(status, fault);
   }
 }
@@ -60,7 +65,13 @@ function knownRefusal(error: unknown): Refused | null {
     return new Refused(413, { code: 'file.tooBig', bytes, limitBytes: REPAIR_FILE_LIMIT_BYTES });
   }
   if (type === 'entity.parse.failed') return new Refused(400, { code: 'file.notJson' });
-  if (typeof type === 'string' && (type.startsWith('encoding') || type.startsWith('charset') || type.startsWith('request.') || type.startsWith('entity'))) {
+  if (
+    typeof type === 'string' &&
+    (type.startsWith('encoding') ||
+      type.startsWith('charset') ||
+      type.startsWith('request.') ||
+      type.startsWith('entity'))
+  ) {
     return new Refused(400, { code: 'field.invalid', path: 'request', message: 'its body can’t be read' });
   }
   return null;

@@ -9,7 +9,7 @@ import request from 'supertest';
 
 import {
   applyChange,
-  Change,
+  type Change,
   readRepairFile,
   writeRepairFile,
   type Fit,
@@ -42,7 +42,9 @@ beforeEach(() => open(':memory:'));
 afterEach(() => database.destroy());
 
 const openFile = async (repair: Repair): Promise<Repair> => {
-  const reply = await request(app).post('/api/repair-files').send(JSON.parse(writeRepairFile(repair, surroundings.now())));
+  const reply = await request(app)
+    .post('/api/repair-files')
+    .send(JSON.parse(writeRepairFile(repair, surroundings.now())));
   expect(reply.status).toBe(201);
   return getRepair((reply.body as { id: string }).id);
 };
@@ -57,7 +59,9 @@ const putFit = (fit: Fit, fields: Partial<Fit>, changeId = surroundings.newId())
 describe('repairs', () => {
   test('are made, listed with the next thing to do, found, and paged', async () => {
     for (const name of ['Rack wheel', 'Easel foot', 'Spool holder']) {
-      const reply = await request(app).post('/api/repairs').send({ id: surroundings.newId(), name, place: 'Shed' });
+      const reply = await request(app)
+        .post('/api/repairs')
+        .send({ id: surroundings.newId(), name, place: 'Shed' });
       expect(reply.status).toBe(201);
     }
     const names = async (query: string) => {
@@ -121,8 +125,13 @@ describe('changes', () => {
   test('from an old version are refused, change nothing, and give back what is there', async () => {
     const wheel = await openFile(rackWheel());
     const url = `/api/repairs/${wheel.head.id}/changes`;
-    await request(app).post(url).send(putFit(wheel.fits[0]!, { fitClass: 'loose' })).expect(200);
-    const late = await request(app).post(url).send(putFit(wheel.fits[0]!, { fitClass: 'snug' }));
+    await request(app)
+      .post(url)
+      .send(putFit(wheel.fits[0]!, { fitClass: 'loose' }))
+      .expect(200);
+    const late = await request(app)
+      .post(url)
+      .send(putFit(wheel.fits[0]!, { fitClass: 'snug' }));
     expect(late.status).toBe(409);
     expect(late.body).toMatchObject({ fault: { code: 'row.stale', theirs: { fitClass: 'loose' } } });
     expect((await getRepair(wheel.head.id)).fits[0]!.fitClass).toBe('loose');
@@ -186,20 +195,53 @@ describe('changes', () => {
 describe('bad input gets a sentence and no 5xx', () => {
   const bad: [string, () => request.Test, number][] = [
     ['no name', () => request(app).post('/api/repairs').send({ id: 'x', name: '  ', place: '' }), 400],
-    ['a name of 300', () => request(app).post('/api/repairs').send({ id: 'x', name: 'n'.repeat(300), place: '' }), 400],
-    ['unknown keys', () => request(app).post('/api/repairs').send({ id: 'x', name: 'n', place: '', z: 1 }), 400],
+    [
+      'a name of 300',
+      () =>
+        request(app)
+          .post('/api/repairs')
+          .send({ id: 'x', name: 'n'.repeat(300), place: '' }),
+      400,
+    ],
+    [
+      'unknown keys',
+      () => request(app).post('/api/repairs').send({ id: 'x', name: 'n', place: '', z: 1 }),
+      400,
+    ],
     ['no body', () => request(app).post('/api/repairs'), 400],
     ['half a JSON', () => request(app).post('/api/repairs').type('json').send('{"id":'), 400],
-    ['a strange encoding', () => request(app).post('/api/repairs').set('content-encoding', 'zz').type('json').send('{}'), 400],
+    [
+      'a strange encoding',
+      () => request(app).post('/api/repairs').set('content-encoding', 'zz').type('json').send('{}'),
+      400,
+    ],
     ['a repair that is not there', () => request(app).get('/api/repairs/nobody'), 404],
     ['an id with markup', () => request(app).get('/api/repairs/%3Cb%3E'), 400],
     ['an ill-formed address', () => request(app).get('/api/repairs/%E0%A4%A'), 400],
     ['an address that is not there', () => request(app).get('/api/other'), 404],
     ['a page size of a million', () => request(app).get('/api/repairs?limit=1000000'), 400],
-    ['a file of another version', () => request(app).post('/api/repair-files').send({ format: 'even-spare-repair', version: 9 }), 422],
+    [
+      'a file of another version',
+      () => request(app).post('/api/repair-files').send({ format: 'even-spare-repair', version: 9 }),
+      422,
+    ],
     ['a file of another kind', () => request(app).post('/api/repair-files').send([1]), 422],
-    ['a huge file', () => request(app).post('/api/repair-files').send({ pad: 'x'.repeat(21 * 1024 * 1024) }), 413],
-    ['a huge change', () => request(app).post('/api/repairs/x/changes').send({ pad: 'x'.repeat(3 * 1024 * 1024) }), 413],
+    [
+      'a huge file',
+      () =>
+        request(app)
+          .post('/api/repair-files')
+          .send({ pad: 'x'.repeat(21 * 1024 * 1024) }),
+      413,
+    ],
+    [
+      'a huge change',
+      () =>
+        request(app)
+          .post('/api/repairs/x/changes')
+          .send({ pad: 'x'.repeat(3 * 1024 * 1024) }),
+      413,
+    ],
   ];
   test.each(bad)('%s', async (_, send, status) => {
     const reply = await send();

@@ -55,6 +55,7 @@ export type StepFault =
   | { code: 'step.changesNothing' }
   | { code: 'step.notValid'; reason: string }
   | { code: 'step.timedOut'; seconds: number }
+  | { code: 'step.stopped' }
   | { code: 'step.kernelFailed'; message: string };
 
 export type FaultCode = Fault['code'];

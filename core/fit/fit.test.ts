@@ -1,6 +1,13 @@
 import fc from 'fast-check';
 
-import { bandsOf, classClearanceMm, evaluateRepair, FIT_CLASSES, MACHINE_SCATTER_MM, usesOf } from '@core/fit';
+import {
+  bandsOf,
+  classClearanceMm,
+  evaluateRepair,
+  FIT_CLASSES,
+  MACHINE_SCATTER_MM,
+  usesOf,
+} from '@core/fit';
 import { toleranceFactorMm } from '@core/standards';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
 
@@ -65,7 +72,9 @@ describe('the trail of a working size', () => {
     const reading = fc.integer({ min: 100, max: 15_000 }).map((hundredths) => (hundredths / 100).toFixed(2));
     fc.assert(
       fc.property(fc.array(reading, { minLength: 1, maxLength: 4 }), (readings) => {
-        const repair = new RepairDraft('x').measured('A', 'Pin', readings).fit('f', 'Bore', 'A', 'turns').repair;
+        const repair = new RepairDraft('x')
+          .measured('A', 'Pin', readings)
+          .fit('f', 'Bore', 'A', 'turns').repair;
         const { entries, workingMm } = trailOf(repair, 'f');
         const hundredths = entries.reduce((sum, entry) => sum + Math.round(entry.mm * 100), 0);
         expect(Math.round(workingMm * 100)).toBe(hundredths);
@@ -87,7 +96,10 @@ test('bands: clearance from worst to best, for both ways round', () => {
   const bands = bandsOf(trail, 'bore');
   expect(bands.clearanceMm.smallest).toBeCloseTo(0.18 - MACHINE_SCATTER_MM - doubt, 9);
   expect(bands.clearanceMm.largest).toBeCloseTo(0.18 + MACHINE_SCATTER_MM + doubt, 9);
-  const peg = bandsOf({ ...trail, entries: [origin, { ...trail.entries[1]!, mm: -0.18 }], workingMm: 5.84 }, 'peg');
+  const peg = bandsOf(
+    { ...trail, entries: [origin, { ...trail.entries[1]!, mm: -0.18 }], workingMm: 5.84 },
+    'peg',
+  );
   expect(peg.clearanceMm.smallest).toBeCloseTo(0.18 - MACHINE_SCATTER_MM - doubt, 9);
 });
 

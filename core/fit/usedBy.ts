@@ -14,7 +14,9 @@ export function usesOf(state: RepairState, from: 'size' | 'fit', id: string): Us
     .filter((body) => !body.removed)
     .flatMap((body) =>
       body.steps.flatMap((step, stepIndex) =>
-        Object.values(step).some((value) => isValue(value) && value.from === from && 'id' in value && value.id === id)
+        Object.values(step).some(
+          (value) => isValue(value) && value.from === from && 'id' in value && value.id === id,
+        )
           ? [{ bodyId: body.id, bodyName: body.name, stepIndex, stepId: step.id }]
           : [],
       ),

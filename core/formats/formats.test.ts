@@ -70,7 +70,11 @@ test('STL is read back by another reader to the same volume and size', () => {
 });
 
 test('3MF is read back by another reader, with its names, to the same volume', () => {
-  const bytes = writeThreeMf([{ name: 'Wheel <b>&"1"', mesh: wheel }], 'Rack & wheel', '2026-05-04T09:00:00Z');
+  const bytes = writeThreeMf(
+    [{ name: 'Wheel <b>&"1"', mesh: wheel }],
+    'Rack & wheel',
+    '2026-05-04T09:00:00Z',
+  );
   const model = strFromU8(unzipSync(bytes)['3D/3dmodel.model']!);
   expect(model).toContain('unit="millimeter"');
   expect(new DOMParser().parseFromString(model, 'text/xml').documentElement?.tagName).toBe('model');

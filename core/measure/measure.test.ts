@@ -75,7 +75,10 @@ describe('uncertainty after the GUM', () => {
 
   test('readings that agree leave the instrument’s own doubt, however many there are', () => {
     const few = uncertaintyOfMean([6, 6], BENCH_CALIPER).expandedMm;
-    const many = uncertaintyOfMean(Array.from({ length: 50 }, () => 6), BENCH_CALIPER).expandedMm;
+    const many = uncertaintyOfMean(
+      Array.from({ length: 50 }, () => 6),
+      BENCH_CALIPER,
+    ).expandedMm;
     expect(many).toBeCloseTo(few, 9);
     expect(many).toBeGreaterThan(BENCH_CALIPER.permissibleErrors[0]!.plusMinusMm);
   });

@@ -6,7 +6,11 @@ import type { Instrument } from '@core/standards';
  * Reads what was typed, pasted or sent as one reading of an instrument.
  * @returns the reading in mm, above zero and within the instrument's reach, or a fault.
  */
-export function readReading(text: string, instrument: Instrument, unit: LengthUnit = 'mm'): Result<number, Fault> {
+export function readReading(
+  text: string,
+  instrument: Instrument,
+  unit: LengthUnit = 'mm',
+): Result<number, Fault> {
   const length = parseLength(text, unit);
   if (!length.ok) return length;
   const mm = tidy(length.value);

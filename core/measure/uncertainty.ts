@@ -75,7 +75,8 @@ export function uncertaintyOfMean(readingsMm: readonly number[], instrument: Ins
 export function combine(contributions: Contribution[]): Uncertainty {
   const variance = contributions.reduce((sum, part) => sum + part.standardMm ** 2, 0);
   const spent = contributions.reduce(
-    (sum, part) => sum + (part.degreesOfFreedom === Infinity ? 0 : part.standardMm ** 4 / part.degreesOfFreedom),
+    (sum, part) =>
+      sum + (part.degreesOfFreedom === Infinity ? 0 : part.standardMm ** 4 / part.degreesOfFreedom),
     0,
   );
   const degreesOfFreedom = spent === 0 ? Infinity : variance ** 2 / spent;

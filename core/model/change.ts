@@ -85,7 +85,10 @@ export function applyChange(repair: Repair, change: Change): Result<Repair, Faul
   if (change.row === 'size' || change.row === 'revision') giveFreeLetter(repair, change.row, value);
   const list = LIST_OF[change.row];
   const rows = repair[list] as Row[];
-  return ok({ ...repair, [list]: before ? rows.map((row) => (row === before ? value : row)) : [...rows, value] });
+  return ok({
+    ...repair,
+    [list]: before ? rows.map((row) => (row === before ? value : row)) : [...rows, value],
+  });
 }
 
 /** Two people adding a size at once both ask for the same tag: the later one gets the next free letter. */

@@ -8,7 +8,7 @@ export type Id = z.infer<typeof Id>;
 export const line = (limit: number) =>
   z
     .string()
-    // eslint-disable-next-line no-control-regex -- control characters are exactly what is refused
+
     .refine((text) => !/[\u0000-\u001f\u007f\u2028\u2029]/.test(text), 'must be on one line')
     .transform((text) => text.trim())
     .refine((text) => text.length <= limit, `must have at most ${limit} characters`);

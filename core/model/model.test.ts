@@ -88,7 +88,9 @@ describe('changes', () => {
   test('cannot refer to a size that is not there, or touch a frozen revision', () => {
     const repair = rackWheel();
     const orphan = { ...repair.readings[0]!, id: 'orphan', sizeId: 'nobody', version: 0 };
-    expect(applyChange(repair, { changeId: 'c', row: 'reading', baseVersion: 0, value: orphan })).toMatchObject({
+    expect(
+      applyChange(repair, { changeId: 'c', row: 'reading', baseVersion: 0, value: orphan }),
+    ).toMatchObject({
       fault: { code: 'row.refersToNothing', refersTo: 'size' },
     });
     const revision = freeze(repair, { id: 'rev', note: '', frozenAt: NOW, figures: [] });
@@ -148,11 +150,15 @@ describe('the repair file', () => {
       path: 'repair.sizes[1]',
       keys: ['colour'],
     });
-    expect(reasonFor(edited((file) => Object.assign(file.repair.readings![2]!, { mm: 'six' })))).toMatchObject({
+    expect(
+      reasonFor(edited((file) => Object.assign(file.repair.readings![2]!, { mm: 'six' }))),
+    ).toMatchObject({
       code: 'file.invalid',
       path: 'repair.readings[2].mm',
     });
-    expect(reasonFor(edited((file) => Object.assign(file.repair.readings![0]!, { sizeId: 'zz' })))).toMatchObject({
+    expect(
+      reasonFor(edited((file) => Object.assign(file.repair.readings![0]!, { sizeId: 'zz' }))),
+    ).toMatchObject({
       path: 'repair.readings[0].sizeId',
     });
     expect(reasonFor(edited((file) => Object.assign(file.repair.sizes![1]!, { tag: 'A' })))).toMatchObject({

@@ -63,7 +63,8 @@ export function parseRepairFile(data: unknown): Result<Repair, Fault> {
 /** `repair.sizes[2].name`: a place in a file as a person would point at it. */
 export function pathText(path: readonly PropertyKey[]): string {
   return path.reduce<string>(
-    (text, key) => (typeof key === 'number' ? `${text}[${key}]` : text ? `${text}.${String(key)}` : String(key)),
+    (text, key) =>
+      typeof key === 'number' ? `${text}[${key}]` : text ? `${text}.${String(key)}` : String(key),
     '',
   );
 }
@@ -81,7 +82,11 @@ function findInconsistency(repair: Repair): Fault | null {
     const seen = new Set<string>();
     for (const [index, row] of repair[list].entries()) {
       if (seen.has(row.id)) {
-        return { code: 'file.invalid', path: `repair.${list}[${index}].id`, message: `"${row.id}" stands twice` };
+        return {
+          code: 'file.invalid',
+          path: `repair.${list}[${index}].id`,
+          message: `"${row.id}" stands twice`,
+        };
       }
       seen.add(row.id);
     }
@@ -89,7 +94,11 @@ function findInconsistency(repair: Repair): Fault | null {
   const tags = new Set<string>();
   for (const [index, size] of repair.sizes.entries()) {
     if (tags.has(size.tag)) {
-      return { code: 'file.invalid', path: `repair.sizes[${index}].tag`, message: `tag ${size.tag} stands twice` };
+      return {
+        code: 'file.invalid',
+        path: `repair.sizes[${index}].tag`,
+        message: `tag ${size.tag} stands twice`,
+      };
     }
     tags.add(size.tag);
   }

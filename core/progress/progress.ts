@@ -44,7 +44,9 @@ export function progressOf(repair: Repair): Progress {
   if (!newest) return next('make', 'Freeze revision A and make it');
   return next(
     'make',
-    hasChangedSince(repair, newest.state) ? `Changed since revision ${newest.letter}` : `Revision ${newest.letter} is frozen`,
+    hasChangedSince(repair, newest.state)
+      ? `Changed since revision ${newest.letter}`
+      : `Revision ${newest.letter} is frozen`,
   );
 }
 

@@ -16,6 +16,11 @@ export function withoutStep(steps: readonly Step[], id: string): Step[] {
 }
 
 /** With one number, or the depth of a hole, set. */
-export function withField(steps: readonly Step[], id: string, field: string, value: Value | 'through'): Step[] {
+export function withField(
+  steps: readonly Step[],
+  id: string,
+  field: string,
+  value: Value | 'through',
+): Step[] {
   return steps.map((step) => (step.id === id ? ({ ...step, [field]: value } as Step) : step));
 }

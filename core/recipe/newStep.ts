@@ -1,5 +1,14 @@
 import type { EvaluatedRepair } from '@core/fit';
-import { fitValue, numberValue, sizeValue, type Body, type RepairState, type Step, type StepKind, type Value } from '@core/model';
+import {
+  fitValue,
+  numberValue,
+  sizeValue,
+  type Body,
+  type RepairState,
+  type Step,
+  type StepKind,
+  type Value,
+} from '@core/model';
 
 /** What a new step may take its numbers from. */
 export interface StepContext {
@@ -83,7 +92,8 @@ class Guess {
     const free = this.#free();
     // A groove's width is not the width of the wheel.
     const plain = free.filter((size) => !/groove/i.test(size.name));
-    const found = plain.find((size) => CLUES[clue].test(size.name)) ?? plain.find((size) => !anyClue(size.name));
+    const found =
+      plain.find((size) => CLUES[clue].test(size.name)) ?? plain.find((size) => !anyClue(size.name));
     return this.#take(found?.id, otherwiseMm);
   }
 

@@ -86,7 +86,8 @@ function compareRecipes(
   const bodies = new Map<string, string>();
   for (const body of [...from.bodies, ...to.bodies]) if (!body.removed) bodies.set(body.id, body.name);
   return [...bodies].flatMap(([id, name]) => {
-    const steps = (state: RepairState) => state.bodies.find((body) => body.id === id && !body.removed)?.steps ?? [];
+    const steps = (state: RepairState) =>
+      state.bodies.find((body) => body.id === id && !body.removed)?.steps ?? [];
     const [old, now] = [steps(from), steps(to)];
     const ids = [...new Set([...old, ...now].map((step) => step.id))];
     return ids.flatMap((stepId) =>
@@ -139,7 +140,8 @@ function typedNumber({ step, numbers }: StepSide, field: string): number | strin
   if (value === undefined) return null;
   if (value === 'through') return 'right through';
   if (value.from === 'number') return value.mm;
-  const found = value.from === 'size' ? numbers.sizes.get(value.id)?.size.tag : numbers.fits.get(value.id)?.fit.name;
+  const found =
+    value.from === 'size' ? numbers.sizes.get(value.id)?.size.tag : numbers.fits.get(value.id)?.fit.name;
   return found ?? 'gone';
 }
 
@@ -148,7 +150,11 @@ function compareFigures(from: Compared, to: Compared): Difference[] {
   return [...ids].flatMap((id): Difference[] => {
     const name = [...to.state.bodies, ...from.state.bodies].find((body) => body.id === id)?.name ?? 'Part';
     const [old, now] = [from, to].map((side) => side.figures.find((figure) => figure.bodyId === id));
-    const row = (what: string, unit: Difference['unit'], pick: (figure: FrozenFigures) => number): Difference => ({
+    const row = (
+      what: string,
+      unit: Difference['unit'],
+      pick: (figure: FrozenFigures) => number,
+    ): Difference => ({
       group: 'figure',
       label: `${name}: ${what}`,
       from: old ? pick(old) : null,

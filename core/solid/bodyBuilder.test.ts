@@ -1,6 +1,6 @@
 import { evaluateRepair } from '@core/fit';
 import { numberValue, type Body, type Repair, type Step } from '@core/model';
-import { BodyBuilder, type Kernel } from '@core/solid';
+import { BodyBuilder, everyEdgeHasTwoFaces, type Kernel } from '@core/solid';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
 import { testKernel } from '@core/testing/kernel';
 
@@ -51,7 +51,7 @@ describe('volumes against closed formulas', () => {
   test('turned disc: volume and area', () => {
     const built = buildSteps((draft) => [draft.step('turn', { diameter: 20, width: 5 })]);
     expectVolume(built.check?.volumeMm3, cylinder(20, 5));
-    expectVolume(built.check?.areaMm2, 2 * Math.PI * 10 * (10 + 5));
+    expectVolume(built.areaMm2, 2 * Math.PI * 10 * (10 + 5));
   });
 
   test('plate with round corners, and with square ones', () => {
@@ -59,7 +59,11 @@ describe('volumes against closed formulas', () => {
       buildSteps((draft) => [draft.step('plate', { length: 40, breadth: 24, thickness: 3, cornerRadius })]);
     expectVolume(plate(4).check?.volumeMm3, (40 * 24 - (4 - Math.PI) * 16) * 3);
     expectVolume(plate(0).check?.volumeMm3, 40 * 24 * 3);
-    expect(plate(4).tags.map((tag) => tag.split(':')[1]).sort()).toEqual(
+    expect(
+      plate(4)
+        .tags.map((tag) => tag.split(':')[1])
+        .sort(),
+    ).toEqual(
       ['back', 'bottom', 'corner0', 'corner1', 'corner2', 'corner3', 'front', 'left', 'right', 'top'].sort(),
     );
   });
@@ -85,6 +89,20 @@ describe('volumes against closed formulas', () => {
     const firstMoment = R * area - (r * r * r * (10 - 3 * Math.PI)) / 12;
     expectVolume(built.check?.volumeMm3, cylinder(30, 10) - 2 * 2 * Math.PI * firstMoment);
   });
+});
+
+test('an open edge is found: a solid has none, a shell without one face has', () => {
+  const builder = new BodyBuilder(kernel);
+  const draft = new RepairDraft('Block');
+  const step = draft.step('plate', { length: 4, breadth: 3, thickness: 2, cornerRadius: 0 });
+  const repair = draft.body('b', 'Block', [step]).repair;
+  const { solid } = builder.build(repair.bodies[0]!, evaluateRepair(repair));
+  expect(everyEdgeHasTwoFaces(kernel, solid!.shape)).toBe(true);
+  const faces = new kernel.TopExp_Explorer(solid!.shape, 'TopAbs_FACE', 'TopAbs_SHAPE');
+  const one = faces.Current();
+  expect(everyEdgeHasTwoFaces(kernel, one)).toBe(false);
+  [one, faces].forEach((object) => object.delete());
+  builder.dispose();
 });
 
 describe('faces named by origin', () => {
@@ -135,7 +153,9 @@ describe('a rebuild starts at the first changed step', () => {
     const built = builder.build(broken, evaluateRepair(repair));
     expect(built.steps.map((step) => step.state)).toEqual(['built', 'built', 'built', 'failed', 'waiting']);
     expect(built.check?.closed).toBe(true);
-    expect(builder.build(body, evaluateRepair(repair)).steps.every((step) => step.state === 'built')).toBe(true);
+    expect(builder.build(body, evaluateRepair(repair)).steps.every((step) => step.state === 'built')).toBe(
+      true,
+    );
     builder.dispose();
   });
 });
@@ -169,14 +189,24 @@ describe('bad numbers end in a fault at their step', () => {
       draft.step(kind, fields, 'second'),
     ]);
   test.each<[string, Step['kind'], Record<string, unknown>, string]>([
-    ['bore wider than the wheel', 'drill', { diameter: 20.1, depth: 'through', x: 0, y: 0 }, 'drill.widerThanBody'],
+    [
+      'bore wider than the wheel',
+      'drill',
+      { diameter: 20.1, depth: 'through', x: 0, y: 0 },
+      'drill.widerThanBody',
+    ],
     ['bore beside the wheel', 'drill', { diameter: 3, depth: 'through', x: 40, y: 0 }, 'drill.missesBody'],
     ['blind hole out of the bottom', 'drill', { diameter: 3, depth: 5, x: 0, y: 0 }, 'drill.deeperThanBody'],
     ['groove as wide as the rim', 'groove', { rimOf: 'disc', width: 5, depth: 2 }, 'groove.widerThanRim'],
     ['groove to the axis', 'groove', { rimOf: 'disc', width: 2, depth: 10 }, 'groove.deeperThanRadius'],
     ['groove in nothing', 'groove', { rimOf: 'gone', width: 2, depth: 1 }, 'step.pickLost'],
     ['ease too large', 'ease', { size: 40, where: { edges: 'rims', of: 'disc' } }, 'ease.tooLarge'],
-    ['round that leaves nothing flat', 'round', { size: 10.5, where: { edges: 'rims', of: 'disc' } }, 'ease.tooLarge'],
+    [
+      'round that leaves nothing flat',
+      'round',
+      { size: 10.5, where: { edges: 'rims', of: 'disc' } },
+      'ease.tooLarge',
+    ],
     ['ease of no edge', 'ease', { size: 1, where: { edges: 'mouths', of: 'disc' } }, 'step.pickLost'],
   ])('%s', (_, kind, fields, code) => {
     const built = onDisc(kind, fields);

@@ -3,7 +3,14 @@ import type { EvaluatedRepair } from '@core/fit';
 import type { Body, Step } from '@core/model';
 
 import type { Annotation, CentreLine } from './annotation';
-import { boundingBox, checkSolid, type Box, type SolidCheck } from './check';
+import {
+  boundingBox,
+  checkSolid,
+  everyEdgeHasTwoFaces,
+  surfaceArea,
+  type Box,
+  type SolidCheck,
+} from './check';
 import { guarded, KernelRefusal, type Kernel } from './kernel';
 import type { StepNumbers } from './stepKind';
 import { stepTypeOf } from './steps';
@@ -19,6 +26,8 @@ export type StepOutcome =
 export interface Built {
   solid: TaggedSolid | null;
   check: SolidCheck | null;
+  /** Area of all faces, mm²; 0 if there is nothing. */
+  areaMm2: number;
   box: Box | null;
   steps: StepOutcome[];
   annotations: Annotation[];
@@ -32,6 +41,10 @@ interface Link {
   key: string;
   solid: TaggedSolid;
   check: SolidCheck;
+  /** Worked out when it is first asked for. */
+  areaMm2: number | null;
+  /** Every edge has two faces; looked at when it matters. */
+  sealed: boolean | null;
   box: Box;
   numbers: StepNumbers;
 }
@@ -50,50 +63,74 @@ export class BodyBuilder {
    * @throws KernelTrap when the kernel can no longer be used.
    */
   build(body: Body, numbers: EvaluatedRepair, onStep: (stepId: string) => void = () => {}): Built {
-    const steps: StepOutcome[] = [];
-    const annotations: Annotation[] = [];
-    const centreLines: CentreLine[] = [];
-    const earlier = new Map<string, StepNumbers>();
-    let reused = 0;
-    let failed = false;
-
-    for (const [index, step] of body.steps.entries()) {
-      if (failed) {
-        steps.push({ stepId: step.id, state: 'waiting' });
-        continue;
-      }
-      const before = this.#chain[index - 1];
-      const link = this.#linkFor(index, step, numbers, earlier, onStep);
-      if (!link.ok) {
-        failed = true;
-        this.#cutChain(index);
-        steps.push({ stepId: step.id, state: 'failed', fault: link.fault });
-        continue;
-      }
-      if (link.value.reused) reused += 1;
-      const { numbers: own } = this.#chain[index]!;
-      earlier.set(step.id, own);
-      steps.push({ stepId: step.id, state: 'built' });
-      const place = { box: before?.box ?? null, earlier };
-      const drawn = stepTypeOf(step.kind).annotate(step as never, own.lengths, place);
-      annotations.push(...drawn.annotations);
-      centreLines.push(...drawn.centreLines);
-    }
-    if (!failed) this.#cutChain(body.steps.length);
+    const { failure, rebuilt } = this.#buildChain(body.steps, numbers, onStep);
+    const fault = this.#cutUnsealed() ?? failure;
     const last = this.#chain.at(-1);
     return {
       solid: last?.solid ?? null,
       check: last?.check ?? null,
+      areaMm2: last ? (last.areaMm2 ??= surfaceArea(this.kernel, last.solid.shape)) : 0,
       box: last?.box ?? null,
-      steps,
-      annotations,
-      centreLines,
-      rebuiltSteps: this.#chain.length - reused,
+      steps: body.steps.map(({ id: stepId }, index): StepOutcome => {
+        if (index < this.#chain.length) return { stepId, state: 'built' };
+        if (index === this.#chain.length && fault) return { stepId, state: 'failed', fault };
+        return { stepId, state: 'waiting' };
+      }),
+      ...this.#draw(body.steps),
+      rebuiltSteps: rebuilt,
     };
   }
 
   dispose(): void {
     this.#cutChain(0);
+  }
+
+  /** Makes the chain current as far as it goes; afterwards it holds the steps before the first failure. */
+  #buildChain(
+    steps: readonly Step[],
+    numbers: EvaluatedRepair,
+    onStep: (stepId: string) => void,
+  ): { failure: StepFault | null; rebuilt: number } {
+    const earlier = new Map<string, StepNumbers>();
+    let rebuilt = 0;
+    for (const [index, step] of steps.entries()) {
+      const link = this.#linkFor(index, step, numbers, earlier, onStep);
+      if (!link.ok) {
+        this.#cutChain(index);
+        return { failure: link.fault, rebuilt };
+      }
+      if (!link.value.reused) rebuilt += 1;
+      earlier.set(step.id, this.#chain[index]!.numbers);
+    }
+    this.#cutChain(steps.length);
+    return { failure: null, rebuilt };
+  }
+
+  /**
+   * The dearest check, that every edge has a face on both sides, is made of the last solid alone: an open edge
+   * does not close again. If it fails, the step that opened it is looked for, and all from there on is dropped.
+   */
+  #cutUnsealed(): StepFault | null {
+    const isSealed = (link: Link) => (link.sealed ??= everyEdgeHasTwoFaces(this.kernel, link.solid.shape));
+    const last = this.#chain.at(-1);
+    if (!last || isSealed(last)) return null;
+    this.#cutChain(this.#chain.findIndex((link) => !isSealed(link)));
+    return { code: 'step.notValid', reason: 'the solid is not closed' };
+  }
+
+  /** What the picture shows of the steps that were built. */
+  #draw(steps: readonly Step[]): Pick<Built, 'annotations' | 'centreLines'> {
+    const earlier = new Map<string, StepNumbers>();
+    const drawn = this.#chain.map((link, index) => {
+      const step = steps[index]!;
+      const place = { box: this.#chain[index - 1]?.box ?? null, earlier };
+      earlier.set(step.id, link.numbers);
+      return stepTypeOf(step.kind).annotate(step as never, link.numbers.lengths, place);
+    });
+    return {
+      annotations: drawn.flatMap(({ annotations }) => annotations),
+      centreLines: drawn.flatMap(({ centreLines }) => centreLines),
+    };
   }
 
   /** Makes sure that link `index` of the chain is current. */
@@ -132,6 +169,8 @@ export class BodyBuilder {
       key,
       solid: solid.value,
       check,
+      areaMm2: null,
+      sealed: null,
       box,
       numbers: { kind: step.kind, lengths: lengths.value },
     });
@@ -148,10 +187,7 @@ export class BodyBuilder {
   }
 
   #cutChain(length: number): void {
-    for (const link of this.#chain.splice(length)) {
-      this.kernel.BRepTools.Clean(link.solid.shape, true);
-      link.solid.dispose();
-    }
+    for (const link of this.#chain.splice(length)) link.solid.dispose();
   }
 }
 

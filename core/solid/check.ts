@@ -1,17 +1,16 @@
 import type { Kernel, Shape } from './kernel';
 import { scoped } from './scope';
-import { facesByEdge, partsOf } from './topology';
+import { partsOf, ShapeMap } from './topology';
 
-/** What a check of a solid found. Volumes in mm³, areas in mm². */
+/** What a check of a solid found. Volume in mm³. */
 export interface SolidCheck {
   /** Separate solids. */
   pieces: number;
   /** The kernel's own analysis of geometry and topology. */
   valid: boolean;
-  /** Every edge is shared by exactly two faces, and every shell says it is closed. */
+  /** Every shell says that it is closed. The flag is confirmed by everyEdgeHasTwoFaces. */
   closed: boolean;
   volumeMm3: number;
-  areaMm2: number;
 }
 
 /**
@@ -30,16 +29,31 @@ export function checkSolid(kernel: Kernel, shape: Shape): SolidCheck {
       if (anyVertex) analyzer.Init(anyVertex, false);
     }
     const shells = partsOf(kernel, scope, shape, 'TopAbs_SHELL');
-    let closed = shells.length > 0 && shells.every((shell) => kernel.BRep_Tool.IsClosed(shell));
-    for (const [edge, faces] of facesByEdge(kernel, scope, shape).entries()) {
-      if (faces.length === 2) continue;
-      closed &&= kernel.BRep_Tool.Degenerated(scope.keep(kernel.TopoDS.Edge(edge)));
-    }
+    const closed = shells.length > 0 && shells.every((shell) => kernel.BRep_Tool.IsClosed(shell));
     const volume = scope.keep(new kernel.GProp_GProps());
     kernel.BRepGProp.VolumeProperties(shape, volume, false, false, false);
+    return { pieces: solids.length, valid, closed, volumeMm3: volume.Mass() };
+  });
+}
+
+/** Whether every edge is used by exactly two faces; edges without length (at the tip of a cone) do not count. */
+export function everyEdgeHasTwoFaces(kernel: Kernel, shape: Shape): boolean {
+  return scoped((scope) => {
+    const uses = new ShapeMap<number>(kernel);
+    for (const edge of partsOf(kernel, scope, shape, 'TopAbs_EDGE'))
+      uses.set(edge, (uses.get(edge) ?? 0) + 1);
+    return [...uses.entries()].every(
+      ([edge, count]) => count === 2 || kernel.BRep_Tool.Degenerated(scope.keep(kernel.TopoDS.Edge(edge))),
+    );
+  });
+}
+
+/** Area of all faces, mm². */
+export function surfaceArea(kernel: Kernel, shape: Shape): number {
+  return scoped((scope) => {
     const area = scope.keep(new kernel.GProp_GProps());
     kernel.BRepGProp.SurfaceProperties(shape, area, false, false);
-    return { pieces: solids.length, valid, closed, volumeMm3: volume.Mass(), areaMm2: area.Mass() };
+    return area.Mass();
   });
 }
 

@@ -1,12 +1,13 @@
 export { KernelRefusal, KernelTrap, startKernel, type Kernel, type Shape } from './kernel';
 export { BodyBuilder, type Built, type StepOutcome } from './bodyBuilder';
-export { checkSolid, boundingBox, type Box, type SolidCheck } from './check';
+export { checkSolid, boundingBox, everyEdgeHasTwoFaces, type Box, type SolidCheck } from './check';
 export { FILE_QUALITY, SCREEN_QUALITY, meshOf, type MeshQuality, type SolidMesh } from './mesh';
 export { drawPicture } from './picture';
 export { readStep, writeStep, type NamedShape } from './stepFile';
 export { meshVolume, openEdgeCount, weld, type WeldedMesh } from './weld';
 export { CUT_TAG, cutOpen, type Axis, type CutPlane, type OpenedSolid } from './section';
 export { resolveValue, SMALLEST_MM } from './resolve';
+export { MemoryWatch } from './memoryWatch';
 export { Scope, scoped } from './scope';
 export { stepOfTag, TaggedSolid, type FaceTag } from './tagged';
 export type { Annotation, CentreLine, Vec3 } from './annotation';

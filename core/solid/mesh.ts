@@ -43,7 +43,8 @@ export function meshShape(
     const data = scope.keep(kernel.ReplicadMeshExtractor.extract(shape, quality.gapMm, quality.turn, false));
     // Views of the kernel's memory are copied at once: it may move when the kernel next allocates.
     const floats = (at: number, size: number) => new Float32Array(kernel.wasmMemory.buffer, at, size).slice();
-    const integers = (at: number, size: number) => new Uint32Array(kernel.wasmMemory.buffer, at, size).slice();
+    const integers = (at: number, size: number) =>
+      new Uint32Array(kernel.wasmMemory.buffer, at, size).slice();
     const groups = integers(data.getFaceGroupsPtr(), data.getFaceGroupsSize());
     const faces: SolidMesh['faces'] = [];
     for (let at = 0; at < groups.length; at += 3) {

@@ -1,7 +1,7 @@
 import { KernelRefusal, type Kernel, type Shape } from './kernel';
 import { scoped } from './scope';
 import { carryTags, tagFresh, type FaceTag, type TaggedSolid } from './tagged';
-import { listed, partsOf } from './topology';
+import { partsOf } from './topology';
 
 /** An upright cylinder standing at (x, y, z), mm. `nameFace` gets 'wall', 'bottom' or 'top'. */
 export function cylinder(
@@ -32,9 +32,11 @@ export function boolean(
   merge = false,
 ): TaggedSolid {
   const kernel = body.kernel;
-  const Maker = { cut: kernel.BRepAlgoAPI_Cut, fuse: kernel.BRepAlgoAPI_Fuse, common: kernel.BRepAlgoAPI_Common }[
-    kind
-  ];
+  const Maker = {
+    cut: kernel.BRepAlgoAPI_Cut,
+    fuse: kernel.BRepAlgoAPI_Fuse,
+    common: kernel.BRepAlgoAPI_Common,
+  }[kind];
   return scoped((scope) => {
     const operation = scope.keep(new Maker(body.shape, tool.shape));
     if (!operation.IsDone() || operation.HasErrors()) throw new KernelRefusal(`${kind} failed`);
@@ -70,14 +72,7 @@ export function dressEdges(
     for (const edge of edges) maker.Add(mm, scope.keep(kernel.TopoDS.Edge(edge)));
     maker.Build(scope.keep(new kernel.Message_ProgressRange()));
     if (!maker.IsDone()) throw new KernelRefusal(`${kind} failed`);
-    return carryTags([body], unwrapped(kernel, maker.Shape()), maker, (inner, note) => {
-      const sources = [
-        ...partsOf(kernel, inner, body.shape, 'TopAbs_EDGE'),
-        ...partsOf(kernel, inner, body.shape, 'TopAbs_VERTEX'),
-      ];
-      for (const source of sources) {
-        for (const face of listed(inner, maker.Generated(source))) note(face, tag);
-      }
-    });
+    // Every face without a parent face is one that was dressed on; the kernel lists none by mistake as modified.
+    return carryTags([body], unwrapped(kernel, maker.Shape()), maker, tag);
   });
 }

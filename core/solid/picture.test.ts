@@ -43,7 +43,9 @@ test('the outline of a block seen from the corner has the area of its three face
 test('the wheel’s picture is one outline, with its hidden edges left out', () => {
   const { outline, edges } = pictureOf();
   expect(outline.length).toBeGreaterThanOrEqual(1);
-  const width = Math.max(...outline[0]!.filter((_, i) => i % 2 === 0)) - Math.min(...outline[0]!.filter((_, i) => i % 2 === 0));
+  const width =
+    Math.max(...outline[0]!.filter((_, i) => i % 2 === 0)) -
+    Math.min(...outline[0]!.filter((_, i) => i % 2 === 0));
   expect(width).toBeCloseTo(38.2, 0);
   expect(edges.length).toBeGreaterThan(4);
 });

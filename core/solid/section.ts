@@ -50,9 +50,7 @@ export function cutOpen(
     if (plane.remove === 1) low[axis] = Math.min(plane.at, high[axis]! - 0.5);
     else high[axis] = Math.max(plane.at, low[axis]! + 0.5);
     const corner = (at: number[]) => scope.keep(new kernel.gp_Pnt(at[0]!, at[1]!, at[2]!));
-    const block = scope.keep(
-      scope.keep(new kernel.BRepPrimAPI_MakeBox(corner(low), corner(high))).Shape(),
-    );
+    const block = scope.keep(scope.keep(new kernel.BRepPrimAPI_MakeBox(corner(low), corner(high))).Shape());
     const cut = scope.keep(new kernel.BRepAlgoAPI_Cut(solid.shape, block));
     if (!cut.IsDone() || cut.HasErrors()) throw new KernelRefusal('the cut failed');
     const shape = scope.keep(cut.Shape());

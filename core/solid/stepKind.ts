@@ -33,7 +33,11 @@ export interface StepType<K extends StepKind> {
   /** Bound on how the volume may change, checked after building. */
   effect: 'starts' | 'adds' | 'cuts' | 'dresses';
   resolve(step: StepOf<K>, numbers: EvaluatedRepair): Result<Record<string, NamedLength>, StepFault>;
-  build(step: StepOf<K>, lengths: Record<string, NamedLength>, input: StepInput): Result<TaggedSolid, StepFault>;
+  build(
+    step: StepOf<K>,
+    lengths: Record<string, NamedLength>,
+    input: StepInput,
+  ): Result<TaggedSolid, StepFault>;
   annotate(
     step: StepOf<K>,
     lengths: Record<string, NamedLength>,

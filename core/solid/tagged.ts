@@ -61,21 +61,21 @@ export function tagFresh(kernel: Kernel, shape: Shape, nameFace: (face: Shape) =
 /** The history part of a kernel operation. */
 export interface History {
   Modified(shape: Shape): Parameters<typeof listed>[1];
-  Generated(shape: Shape): Parameters<typeof listed>[1];
   IsDeleted(shape: Shape): boolean;
 }
 
 /**
  * Carries tags from the inputs of an operation to its result by the kernel's history: modified faces keep the
- * tag, untouched ones are themselves. `generated` names faces that have no parent face (rounds, eases).
+ * tag, untouched ones are themselves.
  *
- * @throws if a face of the result has no origin: picks could not be trusted after that.
+ * @param fresh names faces that have no parent face: the rounds and eases of a step that makes such faces.
+ * @throws if a face of the result has no origin and none is expected: picks could not be trusted after that.
  */
 export function carryTags(
   inputs: readonly TaggedSolid[],
   result: Shape,
   history: History,
-  generated?: (scope: Scope, note: (face: Shape, tag: FaceTag) => void) => void,
+  fresh?: FaceTag,
 ): TaggedSolid {
   const kernel = inputs[0]!.kernel;
   return scoped((scope) => {
@@ -87,9 +87,8 @@ export function carryTags(
         if (modified.length === 0 && !history.IsDeleted(face)) origin.set(face, tag);
       }
     }
-    generated?.(scope, (face, tag) => origin.set(face, tag));
     const faces = partsOf(kernel, scope, result, 'TopAbs_FACE').map((face) => {
-      const tag = origin.get(face);
+      const tag = origin.get(face) ?? fresh;
       if (tag === undefined) throw new Error('a face of the result has no origin');
       return { face: scope.release(face), tag };
     });

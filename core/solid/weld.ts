@@ -30,7 +30,11 @@ export function weld(mesh: Pick<SolidMesh, 'positions' | 'indices'>): WeldedMesh
   }
   const indices: number[] = [];
   for (let at = 0; at < mesh.indices.length; at += 3) {
-    const [a, b, c] = [0, 1, 2].map((offset) => renumbered[mesh.indices[at + offset]!]!) as [number, number, number];
+    const [a, b, c] = [0, 1, 2].map((offset) => renumbered[mesh.indices[at + offset]!]!) as [
+      number,
+      number,
+      number,
+    ];
     if (a !== b && b !== c && c !== a) indices.push(a, b, c);
   }
   return { positions: new Float32Array(positions), indices: new Uint32Array(indices) };

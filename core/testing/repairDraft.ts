@@ -61,7 +61,13 @@ export class RepairDraft {
     return this.#size(tag, name, { kind: 'chosen', givenMm: mm, source });
   }
 
-  fit(id: string, name: string, tag: string, fitClass: Fit['fitClass'], feature: Fit['feature'] = 'bore'): this {
+  fit(
+    id: string,
+    name: string,
+    tag: string,
+    fitClass: Fit['fitClass'],
+    feature: Fit['feature'] = 'bore',
+  ): this {
     this.repair.fits.push({
       id,
       version: 1,

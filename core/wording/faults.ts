@@ -23,8 +23,10 @@ type Sentences = { [C in FaultCode]: (fault: Extract<Fault, { code: C }>) => str
 /** One sentence or two for each fault: what is wrong, by which rule, and the way out. */
 const SENTENCES: Sentences = {
   'length.empty': () => 'There is no number yet. Type what the calipers show.',
-  'length.notANumber': ({ text }) => `${quoted(text)} is not a length. Type a number such as 38.20, or 1 3/16 in.`,
-  'length.twoMarks': ({ text }) => `${quoted(text)} has two decimal marks. Use one point or one comma, as in 38.20.`,
+  'length.notANumber': ({ text }) =>
+    `${quoted(text)} is not a length. Type a number such as 38.20, or 1 3/16 in.`,
+  'length.twoMarks': ({ text }) =>
+    `${quoted(text)} has two decimal marks. Use one point or one comma, as in 38.20.`,
   'length.fractionNeedsInch': ({ text }) => `${quoted(text)} is a fraction. Fractions are inches: add “in”.`,
   'length.zeroDenominator': ({ text }) => `${quoted(text)} divides by zero. Check the fraction.`,
   'length.notPositive': ({ mm: value }) =>
@@ -38,14 +40,17 @@ const SENTENCES: Sentences = {
     `The name of ${what} has ${length} characters; there is room for ${limit}. Shorten it, and put the rest in the brief.`,
   'field.invalid': ({ path, message }) => `${capital(path || 'this')}: ${message}.`,
   'tag.taken': ({ tag }) => `Tag ${tag} is taken by another size. Choose another letter.`,
-  'row.missing': ({ row }) => `This ${rowWord(row)} is no longer there. Go back to the list and open it again.`,
+  'row.missing': ({ row }) =>
+    `This ${rowWord(row)} is no longer there. Go back to the list and open it again.`,
   'row.refersToNothing': ({ row, refersTo }) =>
     `This ${rowWord(row)} belongs to a ${refersTo} that is no longer there. Bring the ${refersTo} back first.`,
   'row.stale': ({ row }) =>
     `This ${rowWord(row)} was changed somewhere else in the meantime. Choose which of the two to keep.`,
   'row.frozen': ({ letter }) => `Revision ${letter} is frozen and stays as it is. Freeze a new one instead.`,
-  'file.notJson': () => 'This is not a whole repair file: it can’t be read as JSON. It may have been cut short; get it again.',
-  'file.notARepairFile': () => 'This is not a repair file: it does not say “format”: “even-spare-repair”. Choose another file.',
+  'file.notJson': () =>
+    'This is not a whole repair file: it can’t be read as JSON. It may have been cut short; get it again.',
+  'file.notARepairFile': () =>
+    'This is not a repair file: it does not say “format”: “even-spare-repair”. Choose another file.',
   'file.otherVersion': ({ version, supported }) =>
     `This repair file has version ${version === undefined ? 'none' : JSON.stringify(version)}; version ${supported} can be read here. Save it again from the program that wrote it.`,
   'file.tooBig': ({ bytes, limitBytes }) =>
@@ -54,15 +59,20 @@ const SENTENCES: Sentences = {
     `The repair file has something unknown at ${path || 'its top'}: ${keys.map(quoted).join(', ')}. Take it out, or check its spelling.`,
   'file.invalid': ({ path, message }) => `The repair file has a mistake at ${path || 'its top'}: ${message}.`,
 
-  'value.sizeNotTaken': ({ what, tag, name }) => `The ${what} needs size ${tag} (${name}). Take a reading of it first.`,
-  'value.sizeGone': ({ what }) => `The ${what} used a size that is no longer there. Choose another size, or type a number.`,
-  'value.fitGone': ({ what }) => `The ${what} used a fit that is no longer there. Choose another, or type a number.`,
+  'value.sizeNotTaken': ({ what, tag, name }) =>
+    `The ${what} needs size ${tag} (${name}). Take a reading of it first.`,
+  'value.sizeGone': ({ what }) =>
+    `The ${what} used a size that is no longer there. Choose another size, or type a number.`,
+  'value.fitGone': ({ what }) =>
+    `The ${what} used a fit that is no longer there. Choose another, or type a number.`,
   'value.outOfRange': ({ length, minMm, maxMm }) =>
     Number.isFinite(length.mm)
       ? `The ${named(length)} must be between ${mm(minMm)} and ${mm(maxMm)}. Change the number.`
       : `The ${length.what} is not a number. Type one.`,
-  'step.firstMustAdd': ({ verb }) => `There is nothing to ${verb.toLowerCase()} yet. Begin with Turn or Plate.`,
-  'step.pickLost': ({ lookingFor }) => `This step was looking for ${lookingFor} and can’t find it. Choose again what it works on.`,
+  'step.firstMustAdd': ({ verb }) =>
+    `There is nothing to ${verb.toLowerCase()} yet. Begin with Turn or Plate.`,
+  'step.pickLost': ({ lookingFor }) =>
+    `This step was looking for ${lookingFor} and can’t find it. Choose again what it works on.`,
   'drill.widerThanBody': ({ bore, bodyMm }) =>
     `The ${named(bore)} is as wide as the part or wider (${mm(bodyMm)}). Make the part wider or the ${bore.what} smaller.`,
   'drill.missesBody': ({ bore }) => `The ${named(bore)} misses the part. Move it nearer to the middle.`,
@@ -77,11 +87,15 @@ const SENTENCES: Sentences = {
   'ease.tooLarge': ({ size, verb }) =>
     `There is no room to ${verb.toLowerCase()} these edges by ${mm(size.mm)}. Make it smaller, or choose other edges.`,
   'step.nothingLeft': () => 'This step leaves nothing of the part. Make it smaller, or move it.',
-  'step.changesNothing': () => 'This step changes nothing: it misses the part, or is all inside it. Move it or change its size.',
-  'step.notValid': ({ reason }) => `This step does not give a sound solid: ${reason}. Change its numbers a little.`,
+  'step.changesNothing': () =>
+    'This step changes nothing: it misses the part, or is all inside it. Move it or change its size.',
+  'step.notValid': ({ reason }) =>
+    `This step does not give a sound solid: ${reason}. Change its numbers a little.`,
   'step.timedOut': ({ seconds }) =>
     `This step took longer than ${seconds} seconds and was stopped. Change its numbers, or take it out.`,
-  'step.kernelFailed': () => 'This step can’t be built with these numbers. Change them a little, or put it earlier in the recipe.',
+  'step.stopped': () => 'This step was stopped before it was done. Build it again, or change its numbers.',
+  'step.kernelFailed': () =>
+    'This step can’t be built with these numbers. Change them a little, or put it earlier in the recipe.',
 };
 
 /** The sentence for a fault, for a screen, the CLI or a refusal of the API. */

@@ -8,7 +8,12 @@ export type SentencePart =
 
 const verb = (text: string): SentencePart => ({ kind: 'verb', text });
 const words = (text: string): SentencePart => ({ kind: 'words', text });
-const chip = (field: string, what: string, value: Value): SentencePart => ({ kind: 'chip', field, what, value });
+const chip = (field: string, what: string, value: Value): SentencePart => ({
+  kind: 'chip',
+  field,
+  what,
+  value,
+});
 
 /** Where edges are, in words; `steps` are the steps before, for naming the one meant. */
 function edgeWords(rule: EdgeRule, steps: readonly Step[]): string {

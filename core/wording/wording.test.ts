@@ -27,7 +27,15 @@ describe('sentences of faults', () => {
   test('end with a full stop and never show a code or a stack', () => {
     const given = new Proxy({} as Record<string, unknown>, {
       get: (_, key) =>
-        key === 'keys' ? ['x'] : ['length', 'bore', 'depth', 'width', 'radius', 'size'].includes(String(key)) ? { what: 'bore', tag: null, mm: 1 } : key === 'mm' ? 1 : /mm|bytes|seconds/i.test(String(key)) ? 2 : 'thing',
+        key === 'keys'
+          ? ['x']
+          : ['length', 'bore', 'depth', 'width', 'radius', 'size'].includes(String(key))
+            ? { what: 'bore', tag: null, mm: 1 }
+            : key === 'mm'
+              ? 1
+              : /mm|bytes|seconds/i.test(String(key))
+                ? 2
+                : 'thing',
     });
     for (const code of FAULT_CODES) {
       const sentence = sentenceOf(Object.assign(Object.create(given as object) as object, { code }) as Fault);
@@ -53,4 +61,3 @@ test('the recipe of the wheel reads aloud', () => {
     'Ease the outer edges by 0.6',
   ]);
 });
-

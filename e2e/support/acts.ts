@@ -3,13 +3,25 @@ import { expect, type Page } from '@playwright/test';
 /** What a person does, in the words of the screen. */
 
 export async function goTo(page: Page, stage: 'Brief' | 'Sizes' | 'Fits' | 'Shape' | 'Make'): Promise<void> {
-  await page.getByRole('navigation').getByRole('link', { name: new RegExp(`^${stage}`) }).click();
+  await page
+    .getByRole('navigation')
+    .getByRole('link', { name: new RegExp(`^${stage}`) })
+    .click();
 }
 
 /** Types a number on the pad's own keys and takes it. */
 export async function takeReading(page: Page, text: string): Promise<void> {
-  for (const key of text) {
-    const name = key === '.' ? 'point' : key === ' ' ? 'space' : key === '/' ? 'over, for fractions' : key;
+  for (const key of text.match(/in|./g) ?? []) {
+    const name =
+      key === 'in'
+        ? 'inch'
+        : key === '.'
+          ? 'point'
+          : key === ' '
+            ? 'space'
+            : key === '/'
+              ? 'over, for fractions'
+              : key;
     await page.getByRole('button', { name, exact: true }).click();
   }
   await page.getByRole('button', { name: /^Take reading/ }).click();
@@ -23,5 +35,7 @@ export async function addSize(page: Page, name: string, choices: string[] = []):
 
 /** Waits until the part stands in the picture, built and current. */
 export async function partIsBuilt(page: Page): Promise<void> {
-  await expect(page.getByRole('group', { name: 'Findings' })).toContainText(/closed, 1 piece/i, { timeout: 60_000 });
+  await expect(page.getByRole('group', { name: 'Findings' })).toContainText(/closed, 1 piece/i, {
+    timeout: 60_000,
+  });
 }

@@ -18,11 +18,15 @@ export class Workshop {
   }
 
   async start(): Promise<void> {
-    const child = spawn(process.execPath, [join(root, 'node_modules', 'tsx', 'dist', 'cli.mjs'), 'server/main.ts'], {
-      cwd: root,
-      env: { ...process.env, EVEN_SPARE_PORT: String(this.#port), EVEN_SPARE_DATA: this.#folder },
-      stdio: ['ignore', 'pipe', 'inherit'],
-    });
+    const child = spawn(
+      process.execPath,
+      [join(root, 'node_modules', 'tsx', 'dist', 'cli.mjs'), 'server/main.ts'],
+      {
+        cwd: root,
+        env: { ...process.env, EVEN_SPARE_PORT: String(this.#port), EVEN_SPARE_DATA: this.#folder },
+        stdio: ['ignore', 'pipe', 'inherit'],
+      },
+    );
     this.#process = child;
     this.#port = await new Promise<number>((resolve, reject) => {
       child.once('exit', (code) => reject(new Error(`the server ended with ${code}`)));

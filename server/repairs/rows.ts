@@ -19,10 +19,7 @@ export async function loadRepair(database: Knex, id: string): Promise<Repair | n
   if (!head) return null;
   const lists: Partial<Record<(typeof ROW_TABLES)[number], unknown[]>> = {};
   for (const table of ROW_TABLES) {
-    const rows = await database<StoredRow>(table)
-      .select('data')
-      .where({ repair_id: id })
-      .orderBy('position');
+    const rows = await database<StoredRow>(table).select('data').where({ repair_id: id }).orderBy('position');
     lists[table] = rows.map((row) => JSON.parse(row.data) as unknown);
   }
   // What was written was parsed then; reading it back needs no second look.

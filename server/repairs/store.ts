@@ -93,7 +93,8 @@ export class RepairStore {
       if (already) return { reply: ok(JSON.parse(already.reply) as ChangeReply), repair: null };
 
       const cached = await this.#cached(transaction, repairId);
-      if (!cached) return { reply: no<Fault>({ code: 'row.missing', row: 'head', id: repairId }), repair: null };
+      if (!cached)
+        return { reply: no<Fault>({ code: 'row.missing', row: 'head', id: repairId }), repair: null };
       const applied = applyChange(cached.repair, change);
       if (!applied.ok) return { reply: applied, repair: null };
       const repair = applied.value;

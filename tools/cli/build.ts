@@ -14,7 +14,11 @@ import { findingSentence, sentenceOf } from '@core/wording';
  * made.
  * @returns false if a body could not be built or a spare not be written.
  */
-export async function build(repair: Repair, outFolder: string, print: (line: string) => void): Promise<boolean> {
+export async function build(
+  repair: Repair,
+  outFolder: string,
+  print: (line: string) => void,
+): Promise<boolean> {
   mkdirSync(outFolder, { recursive: true });
   const kernel = await startKernel();
   const numbers = evaluateRepair(repair);

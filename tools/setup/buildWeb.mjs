@@ -1,13 +1,35 @@
 // Exports the screens and packs what is large, so that the server only has to hand files out.
 import { createHash } from 'node:crypto';
-import { copyFileSync, createReadStream, createWriteStream, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import {
+  copyFileSync,
+  createReadStream,
+  createWriteStream,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { constants, createBrotliCompress, createGzip } from 'node:zlib';
 
 import { root, runTool, say } from './install.mjs';
 
-const SOURCES = ['app', 'core', 'ui', 'public/index.html', 'public/favicon.svg', 'app.json', 'babel.config.js', 'metro.config.js', 'tailwind.config.js', 'package-lock.json'];
+const SOURCES = [
+  'app',
+  'core',
+  'ui',
+  'public/index.html',
+  'public/favicon.svg',
+  'app.json',
+  'babel.config.js',
+  'metro.config.js',
+  'tailwind.config.js',
+  'package-lock.json',
+];
 const dist = join(root, 'dist');
 const stamp = join(dist, '.sources');
 

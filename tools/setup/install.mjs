@@ -29,7 +29,9 @@ export function say(text) {
 
 /** Packages, as the lock file has them. Skipped when they are there already. */
 export function installPackages() {
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   say('Installing packages (once, a few minutes)');
   run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);

@@ -36,7 +36,9 @@ step('Lint', 'eslint', ['.', '--max-warnings', '0']);
 step('Format', 'prettier', ['--check', '--log-level', 'warn', '.']);
 step('Types', 'tsc', ['--noEmit']);
 
-step('Unit tests', 'jest', ['--ci', '--json', `--outputFile=${join(results, 'unit.json')}`], { NODE_NO_WARNINGS: '1' });
+step('Unit tests', 'jest', ['--ci', '--json', `--outputFile=${join(results, 'unit.json')}`], {
+  NODE_NO_WARNINGS: '1',
+});
 const unit = readResult('unit.json');
 if (unit) {
   passed += unit.numPassedTests;

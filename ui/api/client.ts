@@ -43,7 +43,11 @@ export async function ask<S extends z.ZodType>(path: string, call: Call<S>): Pro
   // Anything between us and the server answers for it while it is away.
   if (!refusal.success && response.status >= 502) throw new Unreachable(`${response.status}`);
   if (!refusal.success) {
-    throw new Refused(response.status, null, 'The server gave an answer that can’t be read. Load the page again.');
+    throw new Refused(
+      response.status,
+      null,
+      'The server gave an answer that can’t be read. Load the page again.',
+    );
   }
   const { fault, sentence } = refusal.data;
   throw new Refused(

@@ -38,7 +38,11 @@ export function createQueryClient(): QueryClient {
   client.setMutationDefaults(CHANGE_KEY, {
     mutationFn: async ({ repairId, change }: QueuedChange) => {
       try {
-        return await ask(`/repairs/${repairId}/changes`, { method: 'POST', body: change, reply: ChangeReply });
+        return await ask(`/repairs/${repairId}/changes`, {
+          method: 'POST',
+          body: change,
+          reply: ChangeReply,
+        });
       } catch (error) {
         noteReach(error);
         throw error;
@@ -48,7 +52,8 @@ export function createQueryClient(): QueryClient {
       client.setQueryData<Repair>(repairKey(repairId), (repair) => repair && withRow(repair, reply.change));
       void client.invalidateQueries({ queryKey: listKey });
     },
-    onError: (error: Error, { repairId, change }: QueuedChange) => settleRefusal(client, error, repairId, change),
+    onError: (error: Error, { repairId, change }: QueuedChange) =>
+      settleRefusal(client, error, repairId, change),
   });
   return client;
 }

@@ -1,7 +1,15 @@
 import { useMutation, useMutationState, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useMemo } from 'react';
 
-import { applyChange, inverseOf, Repair, rowBefore, type Change, type RowKind, type RowOf } from '@core/model';
+import {
+  applyChange,
+  inverseOf,
+  Repair,
+  rowBefore,
+  type Change,
+  type RowKind,
+  type RowOf,
+} from '@core/model';
 
 import { ask } from './client';
 import { newId } from './newId';
@@ -39,7 +47,8 @@ function usePendingChanges(id: string): Change[] {
 
 /** How many changes have not reached the server yet, over all repairs. */
 export function useQueueLength(): number {
-  return useMutationState({ filters: { mutationKey: CHANGE_KEY, status: 'pending' }, select: () => 1 }).length;
+  return useMutationState({ filters: { mutationKey: CHANGE_KEY, status: 'pending' }, select: () => 1 })
+    .length;
 }
 
 /**
@@ -48,7 +57,10 @@ export function useQueueLength(): number {
  */
 export function useChangeRepair(repair: Repair) {
   const client = useQueryClient();
-  const { mutate } = useMutation<unknown, Error, QueuedChange>({ mutationKey: CHANGE_KEY, scope: CHANGE_SCOPE });
+  const { mutate } = useMutation<unknown, Error, QueuedChange>({
+    mutationKey: CHANGE_KEY,
+    scope: CHANGE_SCOPE,
+  });
   const repairId = repair.head.id;
   const send = useCallback((change: Change) => mutate({ repairId, change }), [mutate, repairId]);
 

@@ -1,16 +1,19 @@
-import { ActivityIndicator, Text, View } from 'react-native';
+import { Text, View } from 'react-native';
 import { useEffect, useState } from 'react';
 
 import { STEP_VERBS } from '@core/wording';
 
 import { Button } from '../shared/Button';
+import { Spinner } from '../shared/Spinner';
 import { workbench } from '../solid/useSolid';
-import { colours } from '../theme/colours';
 import { useRepairContext } from './useRepairContext';
 
 /** A build shorter than this needs no sign, ms; one longer than the second can be stopped. */
 const SIGN_AFTER_MS = 250;
 const STOP_AFTER_MS = 2000;
+
+/** Faults that are worth a second try with the same numbers. */
+const AGAIN = new Set(['step.stopped', 'step.timedOut', 'step.kernelFailed']);
 
 /** Says over the part what it is waiting for: the kernel, a build; or that the picture is out of date. */
 export function BuildSign({ empty, outOfDate }: { empty: boolean; outOfDate: boolean }) {
@@ -31,30 +34,53 @@ export function BuildSign({ empty, outOfDate }: { empty: boolean; outOfDate: boo
         : step
           ? `Building: ${STEP_VERBS[step.kind].verb} ${STEP_VERBS[step.kind].what}`
           : 'Building…';
-    return <Sign tone="busy" text={text} {...(waited >= 2 ? { stop: () => workbench.cancel() } : {})} />;
+    return (
+      <Sign
+        tone="busy"
+        text={text}
+        {...(waited >= 2 ? { act: { label: 'Stop', onPress: () => workbench.cancel() } } : {})}
+      />
+    );
   }
-  if (outOfDate) return <Sign tone="wrong" text="Last sound part: a step fails since" />;
+  const stopped = solid.bodies.some((body) =>
+    body.steps.some((step) => step.state === 'failed' && AGAIN.has(step.fault.code)),
+  );
+  const again = stopped ? { act: { label: 'Build again', onPress: solid.rebuild } } : {};
+  if (outOfDate) return <Sign tone="wrong" text="Last sound part: a step fails since" {...again} />;
+  if (stopped) return <Sign tone="wrong" text="The build was stopped" {...again} />;
   if (!empty || busy) return null;
   const waitsForSizes = repair.bodies.some((body) => !body.removed && body.steps.length > 0);
   return (
     <View pointerEvents="none" className="absolute inset-0 items-center justify-center px-10">
       <Text className="text-center font-medium text-[15px] leading-6 text-muted">
-        {waitsForSizes ? 'The part appears here when its sizes are taken.' : 'The part appears here as you build it.'}
+        {waitsForSizes
+          ? 'The part appears here when its sizes are taken.'
+          : 'The part appears here as you build it.'}
       </Text>
     </View>
   );
 }
 
-function Sign({ tone, text, stop }: { tone: 'busy' | 'wrong'; text: string; stop?: () => void }) {
+function Sign({
+  tone,
+  text,
+  act,
+}: {
+  tone: 'busy' | 'wrong';
+  text: string;
+  act?: { label: string; onPress(): void };
+}) {
   return (
     <View pointerEvents="box-none" className="absolute inset-x-0 top-2 items-center px-3">
       <View
         role="status"
         className={`flex-row items-center gap-2 rounded border px-3 py-1.5 ${tone === 'wrong' ? 'border-rust bg-rust-soft' : 'border-line bg-card'}`}
       >
-        {tone === 'busy' ? <ActivityIndicator size="small" color={colours.green.DEFAULT} /> : null}
-        <Text className={`font-medium text-[14px] ${tone === 'wrong' ? 'text-rust' : 'text-ink'}`}>{text}</Text>
-        {stop ? <Button label="Stop" onPress={stop} /> : null}
+        {tone === 'busy' ? <Spinner /> : null}
+        <Text className={`font-medium text-[14px] ${tone === 'wrong' ? 'text-rust' : 'text-ink'}`}>
+          {text}
+        </Text>
+        {act ? <Button {...act} /> : null}
       </View>
     </View>
   );
@@ -65,7 +91,10 @@ function useWaited(busy: boolean): 0 | 1 | 2 {
   const [waited, setWaited] = useState<0 | 1 | 2>(0);
   useEffect(() => {
     if (!busy) return;
-    const timers = [setTimeout(() => setWaited(1), SIGN_AFTER_MS), setTimeout(() => setWaited(2), STOP_AFTER_MS)];
+    const timers = [
+      setTimeout(() => setWaited(1), SIGN_AFTER_MS),
+      setTimeout(() => setWaited(2), STOP_AFTER_MS),
+    ];
     return () => {
       timers.forEach(clearTimeout);
       setWaited(0);

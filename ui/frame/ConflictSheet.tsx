@@ -19,7 +19,10 @@ export function ConflictSheet() {
 
 function Choice({ conflict }: { conflict: Conflict }) {
   const { settle } = useConflicts();
-  const { mutate } = useMutation<unknown, Error, QueuedChange>({ mutationKey: CHANGE_KEY, scope: CHANGE_SCOPE });
+  const { mutate } = useMutation<unknown, Error, QueuedChange>({
+    mutationKey: CHANGE_KEY,
+    scope: CHANGE_SCOPE,
+  });
   const { mine, theirs, repairId } = conflict;
   const keepTheirs = () => settle(conflict);
   const useMine = () => {

@@ -25,7 +25,9 @@ export function NoticeBar() {
           notice.tone === 'wrong' ? 'border border-rust bg-rust-soft' : 'bg-ink'
         }`}
       >
-        <Text className={`flex-1 font-medium text-[15px] ${notice.tone === 'wrong' ? 'text-rust' : 'text-card'}`}>
+        <Text
+          className={`flex-1 font-medium text-[15px] ${notice.tone === 'wrong' ? 'text-rust' : 'text-card'}`}
+        >
           {notice.text}
         </Text>
         {undo ? (

@@ -105,11 +105,19 @@ export function PartPane({ stage }: { stage: string }) {
           >
             <View role="group" aria-label="Stance" className="flex-row gap-1 lg:gap-1.5">
               {STANCE_ORDER.map((id) => (
-                <Toggle key={id} label={STANCES[id].name} on={stance === id} onPress={() => onStance(id)} kind="choice" />
+                <Toggle
+                  key={id}
+                  label={STANCES[id].name}
+                  on={stance === id}
+                  onPress={() => onStance(id)}
+                  kind="choice"
+                />
               ))}
             </View>
             <View className="flex-row gap-1 lg:gap-1.5">
-              {hasGhost ? <Toggle label="Counterpart" on={showGhost} onPress={() => setShowGhost(!showGhost)} /> : null}
+              {hasGhost ? (
+                <Toggle label="Counterpart" on={showGhost} onPress={() => setShowGhost(!showGhost)} />
+              ) : null}
               <Toggle label="Cut open" on={cut.plane !== null} onPress={cut.toggle} />
             </View>
           </ScrollView>
@@ -138,7 +146,11 @@ function Toggle({
   onPress(): void;
   kind?: 'choice' | 'switch';
 }) {
-  const colour = !on ? 'bg-card border-line' : kind === 'choice' ? 'bg-ink border-ink' : 'bg-green-soft border-green';
+  const colour = !on
+    ? 'bg-card border-line'
+    : kind === 'choice'
+      ? 'bg-ink border-ink'
+      : 'bg-green-soft border-green';
   return (
     <Pressable
       accessibilityRole="button"
@@ -148,7 +160,9 @@ function Toggle({
       className="min-h-[44px] justify-center"
     >
       <View className={`rounded border px-2 py-1.5 lg:px-3 ${colour}`}>
-        <Text className={`font-number text-[14px] ${on && kind === 'choice' ? 'text-card' : 'text-ink'}`}>{label}</Text>
+        <Text className={`font-number text-[14px] ${on && kind === 'choice' ? 'text-card' : 'text-ink'}`}>
+          {label}
+        </Text>
       </View>
     </Pressable>
   );

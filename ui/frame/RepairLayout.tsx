@@ -12,6 +12,7 @@ import { Button } from '../shared/Button';
 import { EmptyState } from '../shared/EmptyState';
 import { Loading } from '../shared/Loading';
 import { useWide } from '../shared/useWide';
+import { useListPicture } from '../solid/useListPicture';
 import { useSolid } from '../solid/useSolid';
 import { ConnectionSign } from './ConnectionSign';
 import { PartPane } from './PartPane';
@@ -55,6 +56,7 @@ function Frame({ repair }: { repair: Repair }) {
   const numbers = useMemo(() => evaluateRepair(repair), [repair]);
   const progress = useMemo(() => progressOf(repair), [repair]);
   const solid = useSolid(repair);
+  useListPicture(repair, solid);
   const context = useMemo(
     () => ({ repair, numbers, solid, openSize, setOpenSize, openTrail, setOpenTrail }),
     [repair, numbers, solid, openSize, openTrail],
@@ -68,7 +70,9 @@ function Frame({ repair }: { repair: Repair }) {
       {wide ? <TrailPanel /> : null}
     </View>
   );
-  const rule = <StageRule repairId={repair.head.id} current={stage} missing={progress.missing} upright={wide} />;
+  const rule = (
+    <StageRule repairId={repair.head.id} current={stage} missing={progress.missing} upright={wide} />
+  );
 
   return (
     <RepairContext.Provider value={context}>
@@ -78,7 +82,7 @@ function Frame({ repair }: { repair: Repair }) {
           <View className="w-[450px] border-r border-line bg-paper">
             <RepairHeader />
             <ConnectionSign />
-            <View className="flex-1">
+            <View role="main" className="flex-1">
               <Slot />
             </View>
           </View>
@@ -89,7 +93,7 @@ function Frame({ repair }: { repair: Repair }) {
           <RepairHeader />
           <ConnectionSign />
           {withPart ? <PartHeight small={stage === 'sizes' && openSize !== null}>{part}</PartHeight> : null}
-          <View className="flex-1">
+          <View role="main" className="flex-1">
             <Slot />
           </View>
           {rule}

@@ -9,7 +9,13 @@ import { STAGES } from '@core/progress';
 import { Mark } from '../shared/Mark';
 import { colours } from '../theme/colours';
 
-const NAMES: Record<Stage, string> = { brief: 'Brief', sizes: 'Sizes', fits: 'Fits', shape: 'Shape', make: 'Make' };
+const NAMES: Record<Stage, string> = {
+  brief: 'Brief',
+  sizes: 'Sizes',
+  fits: 'Fits',
+  shape: 'Shape',
+  make: 'Make',
+};
 /** Ticks from one stage to the next. */
 const TICKS = 10;
 /** Length of a stage on an upright rule, px. */
@@ -54,7 +60,11 @@ export function StageRule({
   ));
   if (upright) {
     return (
-      <View role="navigation" aria-label="Stages of the repair" className="w-[92px] border-r border-line bg-card pt-4">
+      <View
+        role="navigation"
+        aria-label="Stages of the repair"
+        className="w-[92px] border-r border-line bg-card pt-4"
+      >
         <View className="items-center pb-6">
           <Link href="/" aria-label="Even Spare, list of repairs">
             <Mark size={28} />
@@ -102,8 +112,15 @@ function StageLink({
         style={upright ? { height: UPRIGHT_STAGE } : undefined}
         className={upright ? 'w-full justify-center pl-7' : 'h-full flex-1 items-center pt-[26px]'}
       >
-        <Text className={`font-number text-[14.5px] ${here ? 'text-green' : lack ? 'text-muted' : 'text-ink'}`}>{name}</Text>
-        <Text numberOfLines={upright ? 2 : 1} className={`font-label text-[11.5px] text-muted ${upright ? '' : 'text-center'}`}>
+        <Text
+          className={`font-number text-[14.5px] ${here ? 'text-green' : lack ? 'text-muted' : 'text-ink'}`}
+        >
+          {name}
+        </Text>
+        <Text
+          numberOfLines={upright ? 2 : 1}
+          className={`font-label text-[11.5px] text-muted ${upright ? '' : 'text-center'}`}
+        >
           {lack}
         </Text>
       </Pressable>
@@ -112,7 +129,17 @@ function StageLink({
 }
 
 /** The engraved scale, with a long tick at each stage and one half as long between two. */
-function Scale({ length, inked, here, upright }: { length: number; inked: number; here: number; upright: boolean }) {
+function Scale({
+  length,
+  inked,
+  here,
+  upright,
+}: {
+  length: number;
+  inked: number;
+  here: number;
+  upright: boolean;
+}) {
   if (length === 0) return null;
   const stage = length / STAGES.length;
   const count = STAGES.length * TICKS;

@@ -29,7 +29,7 @@ export function HomeScreen() {
 
   return (
     <View className="flex-1 items-center bg-paper">
-      <View className={`w-full flex-1 ${wide ? 'max-w-[1040px]' : ''}`}>
+      <View role="main" className={`w-full flex-1 ${wide ? 'max-w-[1040px]' : ''}`}>
         <View className="flex-row items-center justify-between px-4 pb-3 pt-5">
           <View className="flex-row items-center gap-3">
             <Mark />
@@ -59,7 +59,9 @@ export function HomeScreen() {
           contentContainerClassName="px-4 pb-28 gap-2.5"
           {...(wide ? { columnWrapperClassName: 'gap-2.5' } : {})}
           ListHeaderComponent={
-            lines.length > 0 ? <GroupHeading>{`${search ? 'Found' : 'On the go'} · ${total}`}</GroupHeading> : null
+            lines.length > 0 ? (
+              <GroupHeading>{`${search ? 'Found' : 'On the go'} · ${total}`}</GroupHeading>
+            ) : null
           }
           ListEmptyComponent={
             list.isPending ? (
@@ -70,7 +72,11 @@ export function HomeScreen() {
           }
           ListFooterComponent={
             list.hasNextPage ? (
-              <Button label="Show more" busy={list.isFetchingNextPage} onPress={() => void list.fetchNextPage()} />
+              <Button
+                label="Show more"
+                busy={list.isFetchingNextPage}
+                onPress={() => void list.fetchNextPage()}
+              />
             ) : null
           }
         />
@@ -101,7 +107,10 @@ function Nothing({ search, error, retry }: { search: string; error: Error | null
       />
     );
   }
-  if (search) return <EmptyState text={`No repair has “${search}” in it. Try fewer letters, or a size such as 38.2.`} />;
+  if (search)
+    return (
+      <EmptyState text={`No repair has “${search}” in it. Try fewer letters, or a size such as 38.2.`} />
+    );
   return (
     <EmptyState
       text="No repairs yet. Begin with the thing on the bench: give it a name, then measure it."

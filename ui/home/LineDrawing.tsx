@@ -22,7 +22,8 @@ export function LineDrawing({ picture, size }: { picture: Picture | null; size: 
   const path = (run: number[], close: boolean) => {
     const commands = [];
     // y is up in the picture and down on the screen.
-    for (let at = 0; at < run.length; at += 2) commands.push(`${at === 0 ? 'M' : 'L'} ${run[at]} ${-run[at + 1]!}`);
+    for (let at = 0; at < run.length; at += 2)
+      commands.push(`${at === 0 ? 'M' : 'L'} ${run[at]} ${-run[at + 1]!}`);
     return commands.join(' ') + (close ? ' Z' : '');
   };
   return (
@@ -32,7 +33,11 @@ export function LineDrawing({ picture, size }: { picture: Picture | null; size: 
       viewBox={`${(left + right - side) / 2} ${-(low + high + side) / 2} ${side} ${side}`}
       aria-hidden
     >
-      <Path d={picture.outline.map((loop) => path(loop, true)).join(' ')} fill={colours.putty.DEFAULT} fillRule="evenodd" />
+      <Path
+        d={picture.outline.map((loop) => path(loop, true)).join(' ')}
+        fill={colours.putty.DEFAULT}
+        fillRule="evenodd"
+      />
       <G stroke={colours.ink} strokeWidth={thin} fill="none" strokeLinecap="round" strokeLinejoin="round">
         {picture.edges.map((edge, index) => (
           <Path key={index} d={path(edge, false)} />

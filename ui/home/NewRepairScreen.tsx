@@ -14,7 +14,10 @@ import { Heading } from '../shared/Heading';
 import { nameField } from '../shared/nameField';
 import { colours } from '../theme/colours';
 
-const Form = z.object({ name: nameField('the repair'), place: z.string().max(120, 'Where it belongs: use at most 120 characters.') });
+const Form = z.object({
+  name: nameField('the repair'),
+  place: z.string().max(120, 'Where it belongs: use at most 120 characters.'),
+});
 
 /** Begins a repair: its name is all that is needed. */
 export function NewRepairScreen() {
@@ -28,7 +31,7 @@ export function NewRepairScreen() {
   );
   return (
     <View className="flex-1 items-center bg-paper">
-      <View className="w-full max-w-[560px] gap-5 p-4">
+      <View role="main" className="w-full max-w-[560px] gap-5 p-4">
         <View className="-ml-2 flex-row items-center gap-1">
           <IconButton label="Back to the list of repairs" onPress={() => router.navigate('/')}>
             <ChevronLeft size={26} color={colours.ink} />

@@ -8,7 +8,13 @@ import { STAGES } from '@core/progress';
 import { colours } from '../theme/colours';
 import { LineDrawing } from './LineDrawing';
 
-const STAGE_WORDS: Record<Stage, string> = { brief: 'Brief', sizes: 'Sizes', fits: 'Fits', shape: 'Shape', make: 'Make' };
+const STAGE_WORDS: Record<Stage, string> = {
+  brief: 'Brief',
+  sizes: 'Sizes',
+  fits: 'Fits',
+  shape: 'Shape',
+  make: 'Make',
+};
 
 /** One repair in the list. */
 export function RepairCard({ line, half }: { line: RepairLine; half: boolean }) {

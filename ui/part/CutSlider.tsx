@@ -12,7 +12,9 @@ export function CutSlider({ cut }: { cut: CutOpen }) {
   const { min, max } = cut.range;
   return (
     <View className="absolute inset-x-0 bottom-12 flex-row items-center gap-3 px-4">
-      <Text className="w-[84px] font-number text-[14px] tabular-nums text-ink">{showLength(cut.plane.at)}</Text>
+      <Text className="w-[84px] font-number text-[14px] tabular-nums text-ink">
+        {showLength(cut.plane.at)}
+      </Text>
       {/* The platform's own slider: it has touch, mouse and keys already. */}
       {createElement('input', {
         type: 'range',

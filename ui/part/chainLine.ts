@@ -32,7 +32,8 @@ export function chainLine(from: Vec3, to: Vec3, unit: number): Segment[] {
 export function centreMarks(line: CentreLine, overhang: number): Segment[] {
   const unit = Math.max(overhang / 6, 0.05);
   const reach = line.radius + overhang;
-  const length = Math.hypot(line.to[0] - line.from[0], line.to[1] - line.from[1], line.to[2] - line.from[2]) || 1;
+  const length =
+    Math.hypot(line.to[0] - line.from[0], line.to[1] - line.from[1], line.to[2] - line.from[2]) || 1;
   const way: Vec3 = [
     (line.to[0] - line.from[0]) / length,
     (line.to[1] - line.from[1]) / length,

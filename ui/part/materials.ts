@@ -25,7 +25,11 @@ export const ghostMaterial = () =>
   });
 
 /** Lines of a width in pixels. `resolution` must follow the size of the view. */
-export function inkMaterial(colour: string, widthPx: number, style: 'visible' | 'hidden' | 'over' = 'visible') {
+export function inkMaterial(
+  colour: string,
+  widthPx: number,
+  style: 'visible' | 'hidden' | 'over' = 'visible',
+) {
   const material = new LineMaterial({ color: new Color(colour).getHex(), linewidth: widthPx });
   if (style === 'hidden') {
     // Hidden edges are drawn only where something is in front of them, thin and dashed (ISO 128-2, type 02).

@@ -116,7 +116,8 @@ export class PartScene {
     this.#camera.lookAt(centre);
     this.#camera.updateMatrixWorld();
     const seen = new Box3();
-    for (const corner of cornersOf(this.#box)) seen.expandByPoint(corner.applyMatrix4(this.#camera.matrixWorldInverse));
+    for (const corner of cornersOf(this.#box))
+      seen.expandByPoint(corner.applyMatrix4(this.#camera.matrixWorldInverse));
     const extent = seen.getSize(new Vector3());
     const { width, height } = this.#size;
     const room = { x: width - 2 * marginOf(width), y: height - 2 * marginOf(height) };

@@ -46,7 +46,9 @@ export function placeLabels(annotations: readonly Annotation[], view: View): Pla
   const corners = view.corners.map((corner) => view.project(corner));
   for (const annotation of annotations) {
     const found =
-      annotation.form === 'span' ? placeSpan(annotation, view, corners, placed) : placeLeader(annotation, view, placed);
+      annotation.form === 'span'
+        ? placeSpan(annotation, view, corners, placed)
+        : placeLeader(annotation, view, placed);
     if (found) placed.push(found);
   }
   return placed;
@@ -61,7 +63,10 @@ function placeSpan(
   let best: { from: Point; to: Point; out: Point; score: number } | null = null;
   for (const span of annotation.spans) {
     const [from, to] = [view.project(span.from), view.project(span.to)];
-    const tip = minus(view.project([0, 1, 2].map((k) => span.from[k]! + span.out[k]!) as unknown as Vec3), from);
+    const tip = minus(
+      view.project([0, 1, 2].map((k) => span.from[k]! + span.out[k]!) as unknown as Vec3),
+      from,
+    );
     const run = minus(to, from);
     if (size(run) < SHORTEST || size(tip) < 1e-6) continue;
     // Faces best: long on the screen, and drawn clear square to its own line.
@@ -91,9 +96,16 @@ function placeLeader(annotation: Annotation, view: View, placed: readonly Placed
   let best: { at: Point; out: Point; score: number } | null = null;
   for (const point of annotation.points) {
     const at = view.project(point.at);
-    const tip = minus(view.project([0, 1, 2].map((k) => point.at[k]! + point.out[k]!) as unknown as Vec3), at);
+    const tip = minus(
+      view.project([0, 1, 2].map((k) => point.at[k]! + point.out[k]!) as unknown as Vec3),
+      at,
+    );
     if (!best || size(tip) > best.score * 1.05) {
-      best = { at, out: size(tip) > 0 ? along({ x: 0, y: 0 }, tip, 1 / size(tip)) : { x: 0.7, y: -0.7 }, score: size(tip) };
+      best = {
+        at,
+        out: size(tip) > 0 ? along({ x: 0, y: 0 }, tip, 1 / size(tip)) : { x: 0.7, y: -0.7 },
+        score: size(tip),
+      };
     }
   }
   if (!best) return null;

@@ -4,9 +4,19 @@ import type { Difference } from '@core/revision';
 import { showSigned } from '@core/quantity';
 
 /** Rows that differ: before, after, and by how much. */
-export function DifferenceTable({ rows, from, to }: { rows: readonly Difference[]; from: string; to: string }) {
+export function DifferenceTable({
+  rows,
+  from,
+  to,
+}: {
+  rows: readonly Difference[];
+  from: string;
+  to: string;
+}) {
   if (rows.length === 0) {
-    return <Text className="font-sans text-[16px] leading-6 text-ink">{`Nothing differs between ${from} and ${to}.`}</Text>;
+    return (
+      <Text className="font-sans text-[16px] leading-6 text-ink">{`Nothing differs between ${from} and ${to}.`}</Text>
+    );
   }
   return (
     <View role="table" aria-label={`Differences between ${from} and ${to}`}>
@@ -61,5 +71,7 @@ function show(value: Difference['from'], unit: Difference['unit']): string {
 
 function by({ from, to, unit }: Difference): string {
   if (typeof from !== 'number' || typeof to !== 'number') return '';
-  return unit === 'mm' ? showSigned(to - from) : `${to > from ? '+' : '−'}${Math.abs(to - from).toFixed(places(unit))}`;
+  return unit === 'mm'
+    ? showSigned(to - from)
+    : `${to > from ? '+' : '−'}${Math.abs(to - from).toFixed(places(unit))}`;
 }

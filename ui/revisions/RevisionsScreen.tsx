@@ -38,7 +38,10 @@ export function RevisionsScreen() {
       </View>
     );
   }
-  const options = [...revisions.map(({ id, letter }) => ({ id, word: `Rev ${letter}` })), { id: NOW, word: 'Now' }];
+  const options = [
+    ...revisions.map(({ id, letter }) => ({ id, word: `Rev ${letter}` })),
+    { id: NOW, word: 'Now' },
+  ];
   return (
     <ScrollView contentContainerClassName="gap-5 p-4 pb-8">
       <View className="flex-row items-center justify-between">
@@ -53,7 +56,9 @@ export function RevisionsScreen() {
               {`   ${format(new Date(revision.frozenAt), 'd MMM yyyy, HH:mm')}`}
             </Text>
           </Text>
-          {revision.note ? <Text className="font-sans text-[15.5px] leading-6 text-ink">{revision.note}</Text> : null}
+          {revision.note ? (
+            <Text className="font-sans text-[15.5px] leading-6 text-ink">{revision.note}</Text>
+          ) : null}
         </View>
       ))}
       <View className="gap-2">

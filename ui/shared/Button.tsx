@@ -1,6 +1,6 @@
-import { ActivityIndicator, Pressable, Text } from 'react-native';
+import { Pressable, Text } from 'react-native';
 
-import { colours } from '../theme/colours';
+import { Spinner } from './Spinner';
 
 type Tone = 'primary' | 'plain' | 'quiet' | 'danger';
 
@@ -43,7 +43,7 @@ export function Button({
         disabled ? 'opacity-50' : ''
       } ${className}`}
     >
-      {busy ? <ActivityIndicator size="small" color={tone === 'primary' ? colours.card : colours.green.DEFAULT} /> : null}
+      {busy ? <Spinner onGreen={tone === 'primary'} /> : null}
       <Text className={`font-semibold text-[15px] ${TEXT[tone]}`}>{label}</Text>
     </Pressable>
   );

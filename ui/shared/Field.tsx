@@ -11,7 +11,9 @@ export const Field = forwardRef<
   return (
     <View className="gap-1">
       <Text className="font-label text-[14px] text-muted">{label}</Text>
-      <View className={`flex-row items-center rounded border bg-card ${wrong ? 'border-rust' : 'border-rule'}`}>
+      <View
+        className={`flex-row items-center rounded border bg-card ${wrong ? 'border-rust' : 'border-rule'}`}
+      >
         <TextInput
           ref={ref}
           accessibilityLabel={label}

@@ -3,7 +3,11 @@ import { Text } from 'react-native';
 /** Small heading over a group. */
 export function GroupHeading({ children }: { children: string }) {
   return (
-    <Text role="heading" aria-level={3} className="font-number text-[12.5px] uppercase tracking-wide text-muted">
+    <Text
+      role="heading"
+      aria-level={2}
+      className="font-number text-[12.5px] uppercase tracking-wide text-muted"
+    >
       {children}
     </Text>
   );

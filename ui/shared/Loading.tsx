@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
-import { ActivityIndicator, Text, View } from 'react-native';
+import { Text, View } from 'react-native';
 
-import { colours } from '../theme/colours';
+import { Spinner } from './Spinner';
 
 /** Waits shorter than this need no sign, ms. */
 const SIGN_AFTER_MS = 300;
@@ -16,7 +16,7 @@ export function Loading({ what }: { what: string }) {
   if (!late) return null;
   return (
     <View role="status" className="flex-row items-center gap-3 p-4">
-      <ActivityIndicator color={colours.green.DEFAULT} />
+      <Spinner />
       <Text className="font-medium text-muted">{what}</Text>
     </View>
   );

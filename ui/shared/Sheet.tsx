@@ -26,7 +26,12 @@ export function Sheet({
     return () => window.removeEventListener('keydown', onKey);
   }, [onClose]);
   return (
-    <Modal transparent animationType={wide ? 'fade' : 'slide'} onRequestClose={onClose} accessibilityLabel={title}>
+    <Modal
+      transparent
+      animationType={wide ? 'fade' : 'slide'}
+      onRequestClose={onClose}
+      accessibilityLabel={title}
+    >
       <View className={`flex-1 ${wide ? 'items-center justify-center' : 'justify-end'}`}>
         <Pressable aria-hidden tabIndex={-1} onPress={onClose} className="absolute inset-0 bg-ink/30" />
         <View className={`max-h-[82%] bg-paper ${wide ? 'w-[460px] rounded-lg' : 'w-full rounded-t-lg'}`}>

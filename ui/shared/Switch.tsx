@@ -13,7 +13,11 @@ export function Switch<T extends string>({
   onChange(value: T): void;
 }) {
   return (
-    <View accessibilityRole="radiogroup" accessibilityLabel={label} className="overflow-hidden rounded-lg border border-rule bg-card">
+    <View
+      accessibilityRole="radiogroup"
+      accessibilityLabel={label}
+      className="overflow-hidden rounded-lg border border-rule bg-card"
+    >
       <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName="min-w-full">
         {options.map(({ id, word }, index) => {
           const chosen = id === value;

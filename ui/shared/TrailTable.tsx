@@ -8,7 +8,13 @@ export function TrailTable({ trail, resultName = 'Working size' }: { trail: Trai
   return (
     <View accessibilityLabel={`Trail of ${trail.name}`}>
       {trail.entries.map((entry, index) => (
-        <Line key={index} label={entry.label} note={noteOf(entry)} number={numberOf(entry)} tone={toneOf(entry)} />
+        <Line
+          key={index}
+          label={entry.label}
+          note={noteOf(entry)}
+          number={numberOf(entry)}
+          tone={toneOf(entry)}
+        />
       ))}
       <View className="flex-row items-baseline justify-between border-t border-ink pt-2">
         <Text className="font-semibold text-[16px] text-ink">{resultName}</Text>

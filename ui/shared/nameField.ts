@@ -17,7 +17,11 @@ export const nameField = (what: string) =>
     } else if (!Name.safeParse(text).success) {
       context.addIssue({
         code: 'custom',
-        message: sentenceOf({ code: 'field.invalid', path: `the name of ${what}`, message: 'it must be on one line' }),
+        message: sentenceOf({
+          code: 'field.invalid',
+          path: `the name of ${what}`,
+          message: 'it must be on one line',
+        }),
       });
     }
   });

@@ -87,8 +87,8 @@ export class BodyBench {
   picture(bodyId: string): Picture | null {
     const onBench = this.#bodies.get(bodyId);
     if (!onBench?.built.solid) return null;
-    const { volumeMm3, areaMm2 } = onBench.built.check!;
-    return drawPicture(onBench.built.solid, `${volumeMm3.toFixed(3)}-${areaMm2.toFixed(3)}`);
+    const { check, areaMm2 } = onBench.built;
+    return drawPicture(onBench.built.solid, `${check!.volumeMm3.toFixed(3)}-${areaMm2.toFixed(3)}`);
   }
 
   #clearAllBut(kept: Set<string>): void {

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 
 import type { RepairState } from '@core/model';
 import type { SolidMesh } from '@core/solid';
@@ -20,40 +20,49 @@ export interface ShownBody extends Omit<BuiltBody, 'mesh'> {
 export interface SolidView {
   status: BenchStatus;
   bodies: ShownBody[];
+  /** Builds once more what was stopped. */
+  rebuild(): void;
 }
+
+const NO_BODIES: ShownBody[] = [];
 
 /** Builds the bodies of a repair on the device whenever something changes that they depend on. */
 export function useSolid(state: RepairState | undefined): SolidView {
   const status = useSyncExternalStore(workbench.subscribe, () => workbench.status);
-  const [bodies, setBodies] = useState<ShownBody[]>([]);
+  const [bodies, setBodies] = useState(NO_BODIES);
+  const [attempt, setAttempt] = useState(0);
   const shown = useRef(bodies);
   const repairId = state?.head.id;
+  const shownRepair = useRef<string | undefined>(undefined);
 
   useEffect(() => {
-    shown.current = [];
-    setBodies([]);
+    shownRepair.current = repairId;
+    shown.current = NO_BODIES;
+    setBodies(NO_BODIES);
+    return () => {
+      shownRepair.current = undefined;
+    };
   }, [repairId]);
 
   useEffect(() => {
     if (!state) return;
-    let current = true;
-    const known = () => Object.fromEntries(shown.current.map((body) => [body.bodyId, body.mesh ? body.build : 0]));
+    const known = () =>
+      Object.fromEntries(shown.current.map((body) => [body.bodyId, body.mesh ? body.build : 0]));
     workbench
       .build(state, known)
       .then((reply) => {
-        if (!reply || !current) return;
+        // Replies come in the order of the builds, so the last one stands.
+        if (!reply || shownRepair.current !== repairId) return;
         shown.current = reply.bodies.map((built) => mergeShown(shown.current, built));
         setBodies(shown.current);
       })
       .catch(() => {
         // The status says what went wrong; the last good solids stay.
       });
-    return () => {
-      current = false;
-    };
     // Only what a solid depends on; the rest of the head may change without a rebuild.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [
+    attempt,
     repairId,
     state?.sizes,
     state?.readings,
@@ -63,7 +72,8 @@ export function useSolid(state: RepairState | undefined): SolidView {
     state?.head.machineId,
   ]);
 
-  return { status, bodies };
+  const rebuild = useCallback(() => setAttempt((count) => count + 1), []);
+  return useMemo(() => ({ status, bodies, rebuild }), [status, bodies, rebuild]);
 }
 
 /** Keeps the last sound solid while a step fails, and the old mesh where the worker says it is unchanged. */

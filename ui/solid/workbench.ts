@@ -1,7 +1,7 @@
-import type { Fault, Result } from '@core/fault';
+import type { Fault, Result, StepFault } from '@core/fault';
 import type { SpareFile, SpareFormat } from '@core/make';
 import type { Picture, RepairState } from '@core/model';
-import type { CutPlane, OpenedSolid } from '@core/solid';
+import { MemoryWatch, type CutPlane, type OpenedSolid } from '@core/solid';
 
 import type { BuildReply, BuiltBody, SolidWorker } from './protocol';
 import type { WorkerHandle } from './spawnWorker';
@@ -13,15 +13,12 @@ export type BenchStatus =
   | { kind: 'building'; bodyId: string | null; stepId: string | null }
   | { kind: 'failed'; sentence: string };
 
-/** Limits in ms and bytes. */
 export interface BenchLimits {
-  /** A step that takes longer is taken to hang. */
+  /** A step that takes longer is taken to hang, ms. */
   stepMs: number;
-  /** Some operations keep kernel memory for ever; beyond this the worker is replaced when it has time. */
-  memoryBytes: number;
 }
 
-export const BENCH_LIMITS: BenchLimits = { stepMs: 20_000, memoryBytes: 1_000_000_000 };
+export const BENCH_LIMITS: BenchLimits = { stepMs: 20_000 };
 
 /** The worker had to be ended while it was at a step. */
 class WorkerLost extends Error {
@@ -40,6 +37,9 @@ class WorkerLost extends Error {
  */
 export class Workbench {
   #handle: WorkerHandle | null = null;
+  #memory = new MemoryWatch();
+  /** The worker holds what was last built; a fresh one holds nothing. */
+  #holdsLast = false;
   #ready: Promise<SolidWorker> | null = null;
   #status: BenchStatus = { kind: 'idle' };
   #listeners = new Set<() => void>();
@@ -73,17 +73,19 @@ export class Workbench {
     return this.#inTurn(async () => {
       if (turn !== this.#newestBuild) return null;
       try {
-        this.#say({ kind: 'building', bodyId: null, stepId: null });
-        const fresh = this.#handle === null;
-        const reply = await this.#run((worker) => worker.build({ state, known: fresh ? {} : known() }));
+        const has = this.#holdsLast ? known() : {};
+        const reply = await this.#run((worker) => worker.build({ state, known: has }));
         this.#lastState = state;
-        if (reply.memoryBytes > this.limits.memoryBytes) this.#replaceWorker();
+        this.#holdsLast = true;
+        if (this.#memory.shouldReplace(reply.memoryBytes)) {
+          this.#replaceWorker();
+          // Started at once, so that nobody has to wait for it later. A failure shows at the next build.
+          void this.#started().catch(() => undefined);
+        }
         return reply;
       } catch (error) {
         if (error instanceof WorkerLost) return lostReply(state, error, this.limits);
         throw error;
-      } finally {
-        if (this.#status.kind === 'building') this.#say({ kind: 'idle' });
       }
     });
   }
@@ -102,14 +104,17 @@ export class Workbench {
 
   /** Stops what is being built. The last good solids stay in view. */
   cancel(): void {
+    // What waits behind it would only hang in the same place.
+    this.#newestBuild += 1;
     this.#lose?.(new WorkerLost('cancelled', this.#at));
   }
 
   /** Makes sure that a replaced worker has built what is asked about. */
   async #onLastState<T>(work: (worker: SolidWorker) => Promise<T>): Promise<T> {
     const state = this.#lastState;
-    if (this.#handle === null && state) {
+    if (!this.#holdsLast && state) {
       await this.#run((worker) => worker.build({ state, known: {} }));
+      this.#holdsLast = true;
     }
     return this.#run(work);
   }
@@ -123,6 +128,7 @@ export class Workbench {
 
   async #run<T>(work: (worker: SolidWorker) => Promise<T>): Promise<T> {
     const worker = await this.#started();
+    if (this.#status.kind === 'idle') this.#say({ kind: 'building', bodyId: null, stepId: null });
     const lost = new Promise<never>((_, reject) => {
       this.#lose = reject;
     });
@@ -138,6 +144,7 @@ export class Workbench {
     } finally {
       clearTimeout(this.#alarm);
       this.#lose = null;
+      if (this.#status.kind === 'building') this.#say({ kind: 'idle' });
     }
   }
 
@@ -157,7 +164,7 @@ export class Workbench {
       })
       .then(
         () => {
-          this.#say({ kind: 'building', bodyId: null, stepId: null });
+          this.#say({ kind: 'idle' });
           return handle.worker;
         },
         (error: Error) => {
@@ -179,6 +186,8 @@ export class Workbench {
     this.#handle?.end();
     this.#handle = null;
     this.#ready = null;
+    this.#holdsLast = false;
+    this.#memory = new MemoryWatch();
   }
 
   #say(status: BenchStatus): void {
@@ -187,32 +196,33 @@ export class Workbench {
   }
 }
 
+function faultOf(why: WorkerLost['why'], limits: BenchLimits): StepFault {
+  if (why === 'cancelled') return { code: 'step.stopped' };
+  if (why === 'hung') return { code: 'step.timedOut', seconds: limits.stepMs / 1000 };
+  return { code: 'step.kernelFailed', message: 'the kernel stopped' };
+}
+
 /** What a lost worker leaves: no solids, and the step it was at named. */
 function lostReply(state: RepairState, lost: WorkerLost, limits: BenchLimits): BuildReply {
   const bodies = state.bodies.filter((body) => !body.removed);
-  const at = lost.at ?? (bodies[0]?.steps[0] ? { bodyId: bodies[0].id, stepId: bodies[0].steps[0].id } : null);
-  const fault =
-    lost.why === 'trapped'
-      ? ({ code: 'step.kernelFailed', message: 'the kernel stopped' } as const)
-      : ({ code: 'step.timedOut', seconds: limits.stepMs / 1000 } as const);
+  const at =
+    lost.at ?? (bodies[0]?.steps[0] ? { bodyId: bodies[0].id, stepId: bodies[0].steps[0].id } : null);
+  const fault = faultOf(lost.why, limits);
   return {
     memoryBytes: 0,
-    bodies: bodies.map(
-      (body): BuiltBody => ({
-        bodyId: body.id,
-        build: 0,
-        mesh: null,
-        steps: body.steps.map((step) =>
-          at?.bodyId === body.id && at.stepId === step.id
-            ? { stepId: step.id, state: 'failed', fault }
-            : { stepId: step.id, state: 'waiting' },
-        ),
-        annotations: [],
-        centreLines: [],
-        figures: null,
-        findings:
-          at?.bodyId === body.id ? [{ code: 'body.stepFailed', stepId: at.stepId, fault }] : [],
-      }),
-    ),
+    bodies: bodies.map((body): BuiltBody => ({
+      bodyId: body.id,
+      build: 0,
+      mesh: null,
+      steps: body.steps.map((step) =>
+        at?.bodyId === body.id && at.stepId === step.id
+          ? { stepId: step.id, state: 'failed', fault }
+          : { stepId: step.id, state: 'waiting' },
+      ),
+      annotations: [],
+      centreLines: [],
+      figures: null,
+      findings: at?.bodyId === body.id ? [{ code: 'body.stepFailed', stepId: at.stepId, fault }] : [],
+    })),
   };
 }

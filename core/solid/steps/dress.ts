@@ -36,7 +36,8 @@ function build(
   if (!before) return no({ code: 'step.firstMustAdd', verb });
   return scoped((scope) => {
     const edges = edgesOfRule(scope, before, step.where, earlier);
-    if (edges.length === 0) return no({ code: 'step.pickLost', lookingFor: describeRule(step.where, earlier) });
+    if (edges.length === 0)
+      return no({ code: 'step.pickLost', lookingFor: describeRule(step.where, earlier) });
     try {
       const tag = faceTag(step.id, kind === 'ease' ? 'flat' : 'round');
       return ok(guarded(kernel, () => dressEdges(kind, before, edges, size.mm, tag)));

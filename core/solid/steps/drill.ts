@@ -66,14 +66,18 @@ export const drill: StepType<'drill'> = {
 };
 
 /** Says no to holes that would leave nothing of the body, miss it, or come out of its bottom by mistake. */
-function checkAgainst(box: Box, { diameter, x, y, depth }: Record<string, NamedLength>): Result<null, StepFault> {
+function checkAgainst(
+  box: Box,
+  { diameter, x, y, depth }: Record<string, NamedLength>,
+): Result<null, StepFault> {
   const radius = diameter!.mm / 2;
   const [xMin, yMin, zMin, xMax, yMax, zMax] = box;
   const narrowest = Math.min(xMax - xMin, yMax - yMin);
   if (diameter!.mm >= narrowest) {
     return no({ code: 'drill.widerThanBody', bore: diameter!, bodyMm: narrowest });
   }
-  const apart = x!.mm - radius >= xMax || x!.mm + radius <= xMin || y!.mm - radius >= yMax || y!.mm + radius <= yMin;
+  const apart =
+    x!.mm - radius >= xMax || x!.mm + radius <= xMin || y!.mm - radius >= yMax || y!.mm + radius <= yMin;
   if (apart) return no({ code: 'drill.missesBody', bore: diameter! });
   if (depth && depth.mm >= zMax - zMin) {
     return no({ code: 'drill.deeperThanBody', depth, bodyMm: zMax - zMin });

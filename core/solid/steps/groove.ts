@@ -26,7 +26,9 @@ export const groove: StepType<'groove'> = {
     const place = { x: 0, y: 0, z: (rimWidth - width!.mm) / 2, height: width!.mm };
     const sides = { wall: 'outside', top: 'upper', bottom: 'lower' } as const;
     // Reaches past the rim, so that the cut's outer wall and the rim never coincide.
-    const disc = cylinder(kernel, { ...place, radius: radius * 1.25 }, (role) => faceTag(step.id, sides[role]));
+    const disc = cylinder(kernel, { ...place, radius: radius * 1.25 }, (role) =>
+      faceTag(step.id, sides[role]),
+    );
     const core = cylinder(kernel, { ...place, radius: radius - depth!.mm }, (role) =>
       faceTag(step.id, role === 'wall' ? 'floor' : sides[role]),
     );

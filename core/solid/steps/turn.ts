@@ -16,10 +16,8 @@ export const turn: StepType<'turn'> = {
       width: resolveLength(step.width, 'width', numbers),
     }),
   build(step, { diameter, width }, { kernel, before }) {
-    const disc = cylinder(
-      kernel,
-      { x: 0, y: 0, z: 0, radius: diameter!.mm / 2, height: width!.mm },
-      (role) => faceTag(step.id, role === 'wall' ? 'rim' : role),
+    const disc = cylinder(kernel, { x: 0, y: 0, z: 0, radius: diameter!.mm / 2, height: width!.mm }, (role) =>
+      faceTag(step.id, role === 'wall' ? 'rim' : role),
     );
     return ok(joinTo(before, disc));
   },

@@ -21,7 +21,9 @@ const WAYS: readonly { id: Fit['feature']; word: string }[] = [
 export function AddFitSheet({ onClose }: { onClose(): void }) {
   const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
-  const sizes = [...numbers.sizes.values()].map(({ size }) => size).filter((size) => size.of === 'counterpart');
+  const sizes = [...numbers.sizes.values()]
+    .map(({ size }) => size)
+    .filter((size) => size.of === 'counterpart');
   const [sizeId, setSizeId] = useState(sizes[0]?.id ?? null);
   const size = sizes.find(({ id }) => id === sizeId);
   const [feature, setFeature] = useState<Fit['feature']>(size?.jaw === 'inside' ? 'peg' : 'bore');
@@ -59,7 +61,12 @@ export function AddFitSheet({ onClose }: { onClose(): void }) {
           </View>
           <View className="gap-1">
             <Text className="font-label text-[14px] text-muted">Which way round?</Text>
-            <Switch<Fit["feature"]> label="Which way round" options={WAYS} value={feature} onChange={setFeature} />
+            <Switch<Fit['feature']>
+              label="Which way round"
+              options={WAYS}
+              value={feature}
+              onChange={setFeature}
+            />
           </View>
           <Button tone="primary" label="Add this fit" onPress={add} />
         </>

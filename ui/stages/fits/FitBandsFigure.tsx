@@ -21,7 +21,10 @@ export function FitBandsFigure({ bands, inside }: { bands: FitBands; inside: 'ho
   const first = Math.floor((low - step * 0.6) / step) * step;
   const last = Math.ceil((high + step * 0.6) / step) * step;
   const x = (mm: number) => INSET + ((mm - first) / (last - first)) * (width - 2 * INSET);
-  const marks = Array.from({ length: Math.round((last - first) / step) + 1 }, (_, index) => first + index * step);
+  const marks = Array.from(
+    { length: Math.round((last - first) / step) + 1 },
+    (_, index) => first + index * step,
+  );
   const words = `Counterpart ${showNumber(counterpart.fromMm)} to ${showNumber(counterpart.toMm)}, ${inside} ${showNumber(spare.fromMm)} to ${showNumber(spare.toMm)} mm`;
   return (
     <View
@@ -33,7 +36,14 @@ export function FitBandsFigure({ bands, inside }: { bands: FitBands; inside: 'ho
     >
       {width > 0 ? (
         <Svg width={width} height={HEIGHT}>
-          <Band from={x(counterpart.fromMm)} to={x(counterpart.toMm)} y={12} name="counterpart" tone="slate" limit={width} />
+          <Band
+            from={x(counterpart.fromMm)}
+            to={x(counterpart.toMm)}
+            y={12}
+            name="counterpart"
+            tone="slate"
+            limit={width}
+          />
           <Band from={x(spare.fromMm)} to={x(spare.toMm)} y={44} name={inside} tone="green" limit={width} />
           <Line x1={INSET} x2={width - INSET} y1={80} y2={80} stroke={colours.muted} strokeWidth={1} />
           {marks.map((mm) => (
@@ -42,7 +52,15 @@ export function FitBandsFigure({ bands, inside }: { bands: FitBands; inside: 'ho
           {marks.map((mm, index) =>
             // Only as many numbers as there is room for.
             index % Math.ceil((marks.length * 42) / width) === 0 ? (
-              <SvgText key={mm} x={x(mm)} y={95} fontSize={12} fontFamily={FONT} fill={colours.muted} textAnchor="middle">
+              <SvgText
+                key={mm}
+                x={x(mm)}
+                y={95}
+                fontSize={12}
+                fontFamily={FONT}
+                fill={colours.muted}
+                textAnchor="middle"
+              >
                 {showNumber(mm)}
               </SvgText>
             ) : null,

@@ -23,7 +23,9 @@ export function FitCard({ fit, worked }: { fit: Fit; worked: Worked }) {
       <Heading>{fit.name}</Heading>
       {bands ? <FitBandsFigure bands={bands} inside={fit.feature === 'bore' ? 'hole' : 'peg'} /> : null}
       <View className="gap-1.5">
-        <GroupHeading>{fit.feature === 'bore' ? 'How should it go on?' : 'How should it go in?'}</GroupHeading>
+        <GroupHeading>
+          {fit.feature === 'bore' ? 'How should it go on?' : 'How should it go in?'}
+        </GroupHeading>
         <Switch
           label={`How freely: ${fit.name}`}
           options={FIT_CLASSES}
@@ -33,8 +35,13 @@ export function FitCard({ fit, worked }: { fit: Fit; worked: Worked }) {
       </View>
       {worked.ok ? (
         <>
-          <TrailTable trail={worked.trail} resultName={fit.feature === 'bore' ? 'Bore, working size' : 'Peg, working size'} />
-          <Text className="font-sans text-[15px] leading-6 text-ink">{clearanceWords(bands!.clearanceMm)}</Text>
+          <TrailTable
+            trail={worked.trail}
+            resultName={fit.feature === 'bore' ? 'Bore, working size' : 'Peg, working size'}
+          />
+          <Text className="font-sans text-[15px] leading-6 text-ink">
+            {clearanceWords(bands!.clearanceMm)}
+          </Text>
         </>
       ) : (
         <Text className="font-medium text-[15px] leading-6 text-rust">
@@ -54,7 +61,9 @@ export function FitCard({ fit, worked }: { fit: Fit; worked: Worked }) {
 }
 
 function clearanceWords({ smallest, largest }: { smallest: number; largest: number }): string {
-  if (smallest >= 0) return `Clearance on the diameter: ${showSigned(smallest)} to ${showSigned(largest)} mm.`;
-  if (largest <= 0) return `Always tight: ${showSigned(smallest)} to ${showSigned(largest)} mm on the diameter.`;
+  if (smallest >= 0)
+    return `Clearance on the diameter: ${showSigned(smallest)} to ${showSigned(largest)} mm.`;
+  if (largest <= 0)
+    return `Always tight: ${showSigned(smallest)} to ${showSigned(largest)} mm on the diameter.`;
   return `From ${showSigned(smallest)} (tight) to ${showSigned(largest)} mm (clear) on the diameter.`;
 }

@@ -23,7 +23,9 @@ export function FitsStage() {
                 ? 'A fit says how freely the spare goes with what it must fit. Take a size of that first, such as the axle, and mark it “what it must fit”.'
                 : 'How freely should the spare go on? Add a fit for each place where it meets the counterpart.'
             }
-            {...(counterparts.length > 0 ? { action: { label: 'Add a fit', onPress: () => setAdding(true) } } : {})}
+            {...(counterparts.length > 0
+              ? { action: { label: 'Add a fit', onPress: () => setAdding(true) } }
+              : {})}
           />
         ) : (
           <>

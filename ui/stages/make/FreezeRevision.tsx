@@ -25,7 +25,10 @@ export function FreezeRevision() {
 
   const freezeNow = () => {
     const frozenAt = new Date().toISOString();
-    put('revision', freeze(repair, { id: newId(), note: note.trim(), frozenAt, figures: currentFigures(repair, solid) }));
+    put(
+      'revision',
+      freeze(repair, { id: newId(), note: note.trim(), frozenAt, figures: currentFigures(repair, solid) }),
+    );
     setNote('');
     say({ tone: 'plain', text: `Revision ${letter} is frozen.` });
   };

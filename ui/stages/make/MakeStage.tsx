@@ -34,7 +34,9 @@ export function MakeStage() {
           label="Machine"
           options={MACHINES.map(({ id, name }) => ({ id, word: name }))}
           value={repair.head.machineId}
-          onChange={(machineId) => put('head', { ...repair.head, machineId }, 'Working sizes follow the machine.')}
+          onChange={(machineId) =>
+            put('head', { ...repair.head, machineId }, 'Working sizes follow the machine.')
+          }
         />
         <Text className="font-label text-[14px] leading-5 text-muted">
           The machine’s correction goes into every working size; the trail shows it.

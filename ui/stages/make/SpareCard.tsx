@@ -31,7 +31,10 @@ export function SpareCard({ body }: { body: Body }) {
       if (file.ok) saveFile(file.value);
       else say({ tone: 'wrong', text: sentenceOf(file.fault) });
     } catch {
-      say({ tone: 'wrong', text: 'The file could not be written. Try again; if it fails again, change the last step.' });
+      say({
+        tone: 'wrong',
+        text: 'The file could not be written. Try again; if it fails again, change the last step.',
+      });
     } finally {
       setBusy(null);
     }
@@ -41,9 +44,19 @@ export function SpareCard({ body }: { body: Body }) {
       <Heading>{body.name}</Heading>
       {figures ? (
         <View role="group" aria-label="Findings" className="gap-1">
-          <Row name="Solid" text={figures.closed ? `closed, ${figures.pieces} ${figures.pieces === 1 ? 'piece' : 'pieces'}` : 'not closed'} />
+          <Row
+            name="Solid"
+            text={
+              figures.closed
+                ? `closed, ${figures.pieces} ${figures.pieces === 1 ? 'piece' : 'pieces'}`
+                : 'not closed'
+            }
+          />
           <Row name="Volume" text={`${figures.volumeMm3.toFixed(1)} mm³`} />
-          <Row name="Weight" text={`${figures.massG.toFixed(2)} g, ${materialOf(repair.head.materialId).name}, solid`} />
+          <Row
+            name="Weight"
+            text={`${figures.massG.toFixed(2)} g, ${materialOf(repair.head.materialId).name}, solid`}
+          />
           <Row name="Outside" text={`${figures.bboxMm.map((mm) => mm.toFixed(2)).join(' × ')} mm`} />
         </View>
       ) : (

@@ -6,5 +6,7 @@ import { newestRevision } from '@core/revision';
 export function currentLabel(repair: Repair): string {
   const newest = newestRevision(repair);
   if (!newest) return '';
-  return progressOf(repair).next.startsWith('Changed') ? `after Rev ${newest.letter}` : `Rev ${newest.letter}`;
+  return progressOf(repair).next.startsWith('Changed')
+    ? `after Rev ${newest.letter}`
+    : `Rev ${newest.letter}`;
 }

@@ -35,7 +35,13 @@ export function BodyMenu({
   };
   return (
     <Sheet title="Bodies" onClose={onClose}>
-      <Field label="Name of this body" value={name} onChangeText={setName} onSubmitEditing={rename} wrong={wrong} />
+      <Field
+        label="Name of this body"
+        value={name}
+        onChangeText={setName}
+        onSubmitEditing={rename}
+        wrong={wrong}
+      />
       <Button label="Keep this name" onPress={rename} />
       <View className="flex-row gap-3">
         <Button className="flex-1" label="Add a spare" onPress={() => onAdd('spare')} />

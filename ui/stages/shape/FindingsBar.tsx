@@ -12,7 +12,9 @@ export function FindingsBar({ bodyId, action }: { bodyId: string; action: React.
   const body = solid.bodies.find((other) => other.bodyId === bodyId);
   const figures = body?.figures;
   const material = materialOf(repair.head.materialId).name;
-  const problems = (body?.findings ?? []).filter((finding) => finding.code !== 'body.empty' && finding.code !== 'body.stepFailed');
+  const problems = (body?.findings ?? []).filter(
+    (finding) => finding.code !== 'body.empty' && finding.code !== 'body.stepFailed',
+  );
   const sound = figures?.closed && !body?.outOfDate;
   return (
     <View className="gap-2 border-t border-line bg-paper px-4 py-2">

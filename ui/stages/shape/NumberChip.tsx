@@ -36,8 +36,12 @@ export function NumberChip({
         onLongPress={onTrail}
         className="min-h-[44px] justify-center"
       >
-        <View className={`rounded-sm border-b-2 px-2 py-0.5 ${lost || mm === null ? 'border-rust bg-rust-soft' : TONES[tone].box}`}>
-          <Text className={`font-number text-[16.5px] tabular-nums ${lost || mm === null ? 'text-rust' : TONES[tone].text}`}>
+        <View
+          className={`rounded-sm border-b-2 px-2 py-0.5 ${lost || mm === null ? 'border-rust bg-rust-soft' : TONES[tone].box}`}
+        >
+          <Text
+            className={`font-number text-[16.5px] tabular-nums ${lost || mm === null ? 'text-rust' : TONES[tone].text}`}
+          >
             {lost ? 'lost' : tag ? `${tag} ${number}` : number}
           </Text>
         </View>

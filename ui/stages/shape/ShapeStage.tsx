@@ -23,12 +23,14 @@ export function ShapeStage() {
   const bodies = repair.bodies.filter((body) => !body.removed);
   const [chosen, setChosen] = useState<string | null>(null);
   const [sheet, setSheet] = useState<'step' | 'body' | null>(null);
-  const body = bodies.find(({ id }) => id === chosen) ?? bodies.find(({ role }) => role === 'spare') ?? bodies[0];
+  const body =
+    bodies.find(({ id }) => id === chosen) ?? bodies.find(({ role }) => role === 'spare') ?? bodies[0];
   const outcomes = solid.bodies.find(({ bodyId }) => bodyId === body?.id)?.steps ?? [];
 
   const addBody = (role: Body['role']) => {
     const id = newId();
-    const name = role === 'spare' ? (bodies.length === 0 ? 'Spare' : `Spare ${bodies.length + 1}`) : 'Counterpart';
+    const name =
+      role === 'spare' ? (bodies.length === 0 ? 'Spare' : `Spare ${bodies.length + 1}`) : 'Counterpart';
     put('body', { id, version: 0, name, role, steps: NO_STEPS, removed: false });
     setChosen(id);
     setSheet('step');
@@ -49,14 +51,22 @@ export function ShapeStage() {
         <View className="min-w-0 flex-1">
           <Switch
             label="Body"
-            options={bodies.map(({ id, name, role }) => ({ id, word: role === 'counterpart' ? `${name} (counterpart)` : name }))}
+            options={bodies.map(({ id, name, role }) => ({
+              id,
+              word: role === 'counterpart' ? `${name} (counterpart)` : name,
+            }))}
             value={body.id}
             onChange={setChosen}
           />
         </View>
         <Button label="Bodies" onPress={() => setSheet('body')} />
       </View>
-      <ScrollView className="flex-1" contentContainerClassName="pb-24 pt-2" role="list" aria-label={`Recipe of ${body.name}`}>
+      <ScrollView
+        className="flex-1"
+        contentContainerClassName="pb-24 pt-2"
+        role="list"
+        aria-label={`Recipe of ${body.name}`}
+      >
         {body.steps.length === 0 ? (
           <View className="p-4">
             <EmptyState
@@ -78,7 +88,11 @@ export function ShapeStage() {
       </ScrollView>
       <FindingsBar
         bodyId={body.id}
-        action={body.steps.length > 0 ? <Button tone="primary" label="Add a step" onPress={() => setSheet('step')} /> : null}
+        action={
+          body.steps.length > 0 ? (
+            <Button tone="primary" label="Add a step" onPress={() => setSheet('step')} />
+          ) : null
+        }
       />
       {sheet === 'step' ? <AddStepSheet body={body} onClose={() => setSheet(null)} /> : null}
       {sheet === 'body' ? <BodyMenu body={body} onAdd={addBody} onClose={() => setSheet(null)} /> : null}

@@ -10,7 +10,17 @@ import { Sheet } from '../../shared/Sheet';
 import { Switch } from '../../shared/Switch';
 
 /** What can be done with a step: its order, what it works on, and taking it out. */
-export function StepMenu({ body, step, index, onClose }: { body: Body; step: Step; index: number; onClose(): void }) {
+export function StepMenu({
+  body,
+  step,
+  index,
+  onClose,
+}: {
+  body: Body;
+  step: Step;
+  index: number;
+  onClose(): void;
+}) {
   const { repair } = useRepairContext();
   const { put } = useChangeRepair(repair);
   const set = (steps: Step[], said: string) => {
@@ -85,7 +95,8 @@ const isCentred = (step: Extract<Step, { kind: 'drill' }>) =>
 /** Edges of the steps before this one that a rule can catch. */
 function edgeChoices(body: Body, index: number): { id: string; word: string }[] {
   return body.steps.slice(0, index).flatMap((step, place) => {
-    if (step.kind === 'drill') return [{ id: `mouths:${step.id}`, word: `Mouths of hole, step ${place + 1}` }];
+    if (step.kind === 'drill')
+      return [{ id: `mouths:${step.id}`, word: `Mouths of hole, step ${place + 1}` }];
     if (step.kind === 'turn' || step.kind === 'plate' || step.kind === 'peg') {
       return [{ id: `rims:${step.id}`, word: `Outer edges, step ${place + 1}` }];
     }

@@ -48,7 +48,8 @@ export function StepSentence({
                     what={part.what}
                     onPress={() => setEditing({ field: part.field, what: part.what })}
                     onTrail={() => {
-                      if (part.value.from !== 'number') setOpenTrail({ from: part.value.from, id: part.value.id });
+                      if (part.value.from !== 'number')
+                        setOpenTrail({ from: part.value.from, id: part.value.id });
                     }}
                   />,
                 ]
@@ -60,9 +61,9 @@ export function StepSentence({
                   .map((word, at) => (
                     <Text
                       key={`${place}-${at}`}
-                      className={`pr-1 text-[17px] leading-[44px] text-ink ${part.kind === 'verb' ? 'font-semibold' : 'font-sans'}`}
+                      className={`text-[17px] leading-[44px] text-ink ${part.kind === 'verb' ? 'font-semibold' : 'font-sans'}`}
                     >
-                      {word}
+                      {`${word} `}
                     </Text>
                   )),
           )}

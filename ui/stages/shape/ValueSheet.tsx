@@ -1,7 +1,15 @@
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 
-import { fitValue, MODEL_LIMIT_MM, numberValue, sizeValue, type Body, type Step, type Value } from '@core/model';
+import {
+  fitValue,
+  MODEL_LIMIT_MM,
+  numberValue,
+  sizeValue,
+  type Body,
+  type Step,
+  type Value,
+} from '@core/model';
 import { parseLength, showNumber, tidy } from '@core/quantity';
 import { withField } from '@core/recipe';
 import { sentenceOf } from '@core/wording';
@@ -57,7 +65,11 @@ export function ValueSheet({
       tag: worked.ok ? worked.trail.tag : worked.tag,
       name: `${fit.name}, working size`,
     })),
-    ...[...numbers.sizes.values()].map(({ size }) => ({ value: sizeValue(size.id), tag: size.tag, name: size.name })),
+    ...[...numbers.sizes.values()].map(({ size }) => ({
+      value: sizeValue(size.id),
+      tag: size.tag,
+      name: size.name,
+    })),
   ];
   return (
     <Sheet title={`Change the ${what}`} onClose={onClose}>
@@ -93,7 +105,9 @@ export function ValueSheet({
               <Text numberOfLines={1} className="flex-1 font-medium text-[16px] text-ink">
                 {name}
               </Text>
-              <Text className={`font-number text-[16px] tabular-nums ${mm === null ? 'text-rust' : 'text-ink'}`}>
+              <Text
+                className={`font-number text-[16px] tabular-nums ${mm === null ? 'text-rust' : 'text-ink'}`}
+              >
                 {mm === null ? 'to take' : showNumber(mm)}
               </Text>
             </Pressable>

@@ -83,7 +83,9 @@ export function OpenSize({ size, result, onClose }: { size: Size; result: SizeRe
             instrument={BENCH_CALIPER}
             start={correcting ? correcting.typed : ''}
             action={
-              correcting ? `Correct reading ${place.indexOf(correcting) + 1}` : `Take reading ${place.length + 1}`
+              correcting
+                ? `Correct reading ${place.indexOf(correcting) + 1}`
+                : `Take reading ${place.length + 1}`
             }
             onTake={take}
           />
@@ -99,7 +101,12 @@ export function OpenSize({ size, result, onClose }: { size: Size; result: SizeRe
         </View>
       )}
       {sheet === 'menu' ? (
-        <SizeMenu size={size} onClose={() => setSheet(null)} onEdit={() => setSheet('form')} onDeleted={onClose} />
+        <SizeMenu
+          size={size}
+          onClose={() => setSheet(null)}
+          onEdit={() => setSheet('form')}
+          onDeleted={onClose}
+        />
       ) : null}
       {sheet === 'form' ? <SizeForm size={size} onClose={() => setSheet(null)} /> : null}
     </View>
@@ -111,7 +118,9 @@ function Known({ result }: { result: SizeResult }) {
   if (result.status === 'wanted') return <Text className="font-number text-[15px] text-rust">to take</Text>;
   return (
     <View className="items-end" accessibilityLabel={`Value ${showNumber(result.mm)} mm`}>
-      <Text className={`font-number text-[20px] tabular-nums ${result.status === 'measured' ? 'text-brass' : 'text-ink'}`}>
+      <Text
+        className={`font-number text-[20px] tabular-nums ${result.status === 'measured' ? 'text-brass' : 'text-ink'}`}
+      >
         {showNumber(result.mm)}
       </Text>
       {result.status === 'measured' ? (

@@ -18,7 +18,13 @@ const KEYS = [
 ] as const;
 type Key = (typeof KEYS)[number][number];
 
-const SPOKEN: Partial<Record<Key, string>> = { back: 'Rub out', in: 'inch', '/': 'over, for fractions', '.': 'point', space: 'space' };
+const SPOKEN: Partial<Record<Key, string>> = {
+  back: 'Rub out',
+  in: 'inch',
+  '/': 'over, for fractions',
+  '.': 'point',
+  space: 'space',
+};
 
 /**
  * Takes a number from the thumb, a keyboard, the clipboard or calipers that type. The number being worked on is
@@ -91,7 +97,9 @@ export function Pad({
               {key === 'back' ? (
                 <Delete size={22} color={colours.ink} />
               ) : (
-                <Text className={`font-number text-ink ${key.length > 1 ? 'text-[15px]' : 'text-[21px]'}`}>{key}</Text>
+                <Text className={`font-number text-ink ${key.length > 1 ? 'text-[15px]' : 'text-[21px]'}`}>
+                  {key}
+                </Text>
               )}
             </Pressable>
           ))}

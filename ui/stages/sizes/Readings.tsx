@@ -92,7 +92,11 @@ export function Readings({
           reading={leavingOut}
           onClose={() => setLeavingOut(null)}
           onReason={(reason) => {
-            put('reading', { ...leavingOut, leftOut: reason }, `Reading ${showNumber(leavingOut.mm)} left out.`);
+            put(
+              'reading',
+              { ...leavingOut, leftOut: reason },
+              `Reading ${showNumber(leavingOut.mm)} left out.`,
+            );
             setLeavingOut(null);
             onSelect(leavingOut);
           }}
@@ -127,10 +131,16 @@ function ReadingChip({
         aria-pressed={selected}
         onPress={onPress}
         className={`min-h-[44px] justify-center rounded border px-3 ${
-          selected ? 'border-brass bg-brass-soft' : out ? 'border-dashed border-rust bg-card' : 'border-line bg-card'
+          selected
+            ? 'border-brass bg-brass-soft'
+            : out
+              ? 'border-dashed border-rust bg-card'
+              : 'border-line bg-card'
         }`}
       >
-        <Text className={`font-number text-[16px] tabular-nums ${out ? 'text-muted line-through' : 'text-brass'}`}>
+        <Text
+          className={`font-number text-[16px] tabular-nums ${out ? 'text-muted line-through' : 'text-brass'}`}
+        >
           {showNumber(reading.mm)}
         </Text>
         {out ? (

@@ -17,7 +17,11 @@ export function RemovedSizes() {
       {removed.map((size) => (
         <View key={size.id} className="flex-row items-center justify-between gap-3">
           <Text className="flex-1 font-sans text-[16px] text-muted line-through">{`${size.tag}  ${size.name}`}</Text>
-          <Button tone="quiet" label={`Bring back ${size.tag}`} onPress={() => put('size', { ...size, removed: false })} />
+          <Button
+            tone="quiet"
+            label={`Bring back ${size.tag}`}
+            onPress={() => put('size', { ...size, removed: false })}
+          />
         </View>
       ))}
     </View>

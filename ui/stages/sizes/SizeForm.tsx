@@ -101,10 +101,28 @@ export function SizeForm({
           />
         )}
       />
-      <Choice form={form} name="of" label="Taken on" options={[{ id: 'piece', word: 'The broken piece' }, { id: 'counterpart', word: 'What it must fit' }]} />
-      <Choice form={form} name="kind" label="How it is known" options={SizeKind.options.map((id) => ({ id, word: KIND_WORDS[id] }))} />
+      <Choice
+        form={form}
+        name="of"
+        label="Taken on"
+        options={[
+          { id: 'piece', word: 'The broken piece' },
+          { id: 'counterpart', word: 'What it must fit' },
+        ]}
+      />
+      <Choice
+        form={form}
+        name="kind"
+        label="How it is known"
+        options={SizeKind.options.map((id) => ({ id, word: KIND_WORDS[id] }))}
+      />
       {kind === 'measured' ? (
-        <Choice form={form} name="jaw" label="Taken with" options={Jaw.options.map((id) => ({ id, word: JAW_WORDS[id] }))} />
+        <Choice
+          form={form}
+          name="jaw"
+          label="Taken with"
+          options={Jaw.options.map((id) => ({ id, word: JAW_WORDS[id] }))}
+        />
       ) : (
         <>
           <Controller
@@ -136,7 +154,11 @@ export function SizeForm({
           />
         </>
       )}
-      <Button tone="primary" label={size ? 'Keep' : kind === 'measured' ? 'Add and measure' : 'Add'} onPress={() => void save()} />
+      <Button
+        tone="primary"
+        label={size ? 'Keep' : kind === 'measured' ? 'Add and measure' : 'Add'}
+        onPress={() => void save()}
+      />
     </Sheet>
   );
 }
@@ -162,7 +184,12 @@ function Choice<N extends 'of' | 'kind' | 'jaw'>({
       render={({ field }) => (
         <View className="gap-1">
           <Text className="font-label text-[14px] text-muted">{label}</Text>
-          <Switch label={label} options={options} value={field.value as FormValues[N] & string} onChange={field.onChange} />
+          <Switch
+            label={label}
+            options={options}
+            value={field.value as FormValues[N] & string}
+            onChange={field.onChange}
+          />
         </View>
       )}
     />

@@ -24,7 +24,11 @@ export function SizeMenu({
   const { put } = useChangeRepair(repair);
   const uses = usesOf(repair, 'size', size.id).length;
   const remove = () => {
-    put('size', { ...size, removed: true }, `Size ${size.tag} deleted${uses > 0 ? '; steps that use it will wait' : ''}.`);
+    put(
+      'size',
+      { ...size, removed: true },
+      `Size ${size.tag} deleted${uses > 0 ? '; steps that use it will wait' : ''}.`,
+    );
     onClose();
     onDeleted();
   };

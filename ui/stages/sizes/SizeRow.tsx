@@ -36,7 +36,9 @@ function SizeValue({ size, result }: { size: Size; result: SizeResult }) {
   }
   return (
     <View className="items-end">
-      <Text className={`font-number text-[18px] tabular-nums ${size.kind === 'measured' ? 'text-brass' : 'text-ink'}`}>
+      <Text
+        className={`font-number text-[18px] tabular-nums ${size.kind === 'measured' ? 'text-brass' : 'text-ink'}`}
+      >
         {showNumber(result.mm)}
       </Text>
       {result.status === 'measured' ? (

@@ -32,7 +32,9 @@ export function SizesStage() {
         ) : (
           <View className="px-4 pb-1.5 pt-3">
             <GroupHeading>
-              {wanted > 0 ? `${sizes.length - wanted} of ${sizes.length} sizes taken` : `${sizes.length} sizes, all taken`}
+              {wanted > 0
+                ? `${sizes.length - wanted} of ${sizes.length} sizes taken`
+                : `${sizes.length} sizes, all taken`}
             </GroupHeading>
           </View>
         )}

@@ -7,4 +7,8 @@ export const JAW_WORDS: Record<Jaw, string> = {
   step: 'step',
 };
 
-export const KIND_WORDS: Record<SizeKind, string> = { measured: 'Measured', chosen: 'Chosen', stated: 'Stated' };
+export const KIND_WORDS: Record<SizeKind, string> = {
+  measured: 'Measured',
+  chosen: 'Chosen',
+  stated: 'Stated',
+};

@@ -1,0 +1,57 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+
+import { expect, test } from './support/workshop';
+
+async function violations(page: Page): Promise<string[]> {
+  const { violations: found } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa'])
+    .analyze();
+  return found.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
+}
+
+test('every screen passes the checks of WCAG AA that can be made by machine', async ({ page, workshop }) => {
+  const id = await workshop.open('rack-wheel');
+  const screens = [
+    '',
+    'new',
+    ...['brief', 'sizes', 'fits', 'shape', 'make', 'revisions'].map((s) => `repair/${id}/${s}`),
+  ];
+  for (const screen of screens) {
+    await page.goto(`${workshop.address}/${screen}`);
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    await page.waitForTimeout(600);
+    expect(await violations(page), screen).toEqual([]);
+  }
+});
+
+test('controls are at least 44 high and wide where a thumb meets them', async ({ page, workshop }) => {
+  const id = await workshop.open('rack-wheel');
+  for (const stage of ['sizes', 'fits', 'shape', 'make']) {
+    await page.goto(`${workshop.address}/repair/${id}/${stage}`);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await page.waitForTimeout(600);
+    const controls = await page.getByRole('button').or(page.getByRole('radio')).all();
+    expect(controls.length).toBeGreaterThan(3);
+    for (const control of controls) {
+      const box = await control.boundingBox();
+      if (box) expect(box.height, `${stage}: ${await control.innerText()}`).toBeGreaterThanOrEqual(44);
+    }
+  }
+});
+
+test('the pad works from a keyboard alone', async ({ page, workshop }) => {
+  const id = await workshop.open('rack-wheel');
+  await page.goto(`${workshop.address}/repair/${id}/sizes`);
+  const row = page.getByRole('button', { name: /^Size C/ });
+  await row.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Reading', { exact: true })).toBeFocused();
+  await page.keyboard.type('8.03');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Reading 4, 8.03 mm' })).toBeVisible();
+  // And on to the next reading, as calipers that type do.
+  await page.keyboard.type('8.04');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Reading 5, 8.04 mm' })).toBeVisible();
+});

@@ -1,0 +1,107 @@
+import { goTo, partIsBuilt } from './support/acts';
+import { expect, test } from './support/workshop';
+
+test('a bore wider than the part is told at its step, and the last good part stays in view', async ({
+  page,
+  workshop,
+}) => {
+  const id = await workshop.open('rack-wheel');
+  await page.goto(`${workshop.address}/repair/${id}/shape`);
+  await partIsBuilt(page);
+  await page.getByRole('button', { name: /^hole: / }).click();
+  await page.getByLabel('Type a number').fill('40');
+  await page.getByRole('button', { name: 'Use this number' }).click();
+  const step = page.getByRole('listitem').nth(2);
+  await expect(step).toContainText('The bore (40.00 mm) is as wide as the part or wider (38.20 mm)');
+  await expect(page.getByRole('listitem').nth(3)).toContainText('Waits for the step before it');
+  await expect(page.getByText('Last sound part: a step fails since')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'C, Width, 8.00 mm', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await partIsBuilt(page);
+  await expect(step).not.toContainText('as wide as the part');
+});
+
+test('a wheel without thickness', async ({ page, workshop }) => {
+  const id = await workshop.open('rack-wheel');
+  await page.goto(`${workshop.address}/repair/${id}/shape`);
+  await partIsBuilt(page);
+  await page.getByRole('button', { name: /^width: / }).click();
+  await page.getByLabel('Type a number').fill('0');
+  await page.getByRole('button', { name: 'Use this number' }).click();
+  await expect(page.getByRole('listitem').first()).toContainText(
+    'The width (0.00 mm) must be between 0.05 mm and 1000.00 mm',
+  );
+});
+
+test('the part turns, zooms, and is cut open with its area', async ({ page, workshop }) => {
+  const id = await workshop.open('rack-wheel');
+  await page.goto(`${workshop.address}/repair/${id}/shape`);
+  await partIsBuilt(page);
+  const picture = page.getByRole('img', { name: /^Drawing of Rack wheel, with \d sizes on it/ });
+  const label = page.getByRole('button', { name: 'A, Rim, outside, 38.20 mm', exact: true });
+  const place = async () => (await label.boundingBox())!;
+
+  await page.getByRole('button', { name: 'Front', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Front', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  const atFront = await place();
+  await picture.focus();
+  for (let press = 0; press < 4; press += 1) await page.keyboard.press('ArrowUp');
+  await expect(page.getByRole('button', { name: 'Front', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'false',
+  );
+  await expect.poll(async () => (await place()).y).not.toBe(atFront.y);
+
+  const box = (await picture.boundingBox())!;
+  const turned = await place();
+  await page.mouse.move(box.x + 60, box.y + 40);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 160, box.y + 90, { steps: 5 });
+  await page.mouse.up();
+  await expect.poll(async () => (await place()).x).not.toBe(turned.x);
+
+  await page.getByRole('button', { name: 'Side', exact: true }).click();
+  await page.getByRole('button', { name: 'Cut open' }).click();
+  // The section through the axis, by hand: two halves of rim with groove, bore and eases.
+  const half = 8 * (19.1 - 3.125) - 4 * 3.5 - 2 * (0.4 ** 2 / 2) - 2 * (0.6 ** 2 / 2);
+  await expect(page.getByText(`${(2 * half).toFixed(1)} mm² cut`)).toBeVisible();
+  await page.getByRole('slider', { name: 'Where it is cut open' }).focus();
+  for (let press = 0; press < 20; press += 1) await page.keyboard.press('ArrowRight');
+  await expect(page.getByText(`${(2 * half).toFixed(1)} mm² cut`)).toHaveCount(0);
+});
+
+test('steps change their order, are taken out and come back', async ({ page, workshop }) => {
+  const id = await workshop.open('rack-wheel');
+  await page.goto(`${workshop.address}/repair/${id}/shape`);
+  await partIsBuilt(page);
+  await page.getByRole('button', { name: 'More for step 5' }).click();
+  await page.getByRole('button', { name: 'Earlier' }).click();
+  await expect(page.getByRole('listitem').nth(3)).toContainText('outer edges');
+  await page.getByRole('button', { name: 'More for step 2' }).click();
+  await page.getByRole('button', { name: 'Take out step 2' }).click();
+  await expect(page.getByRole('listitem')).toHaveCount(4);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('listitem')).toHaveCount(5);
+  await partIsBuilt(page);
+});
+
+test('a worker that hangs is replaced, and its step is named', async ({ page, workshop }) => {
+  const id = await workshop.open('rack-wheel');
+  await page.goto(`${workshop.address}/repair/${id}/shape`);
+  await partIsBuilt(page);
+  const [worker] = page.workers();
+  expect(worker).toBeDefined();
+  void worker!.evaluate('for (;;);').catch(() => undefined);
+  await page.getByRole('button', { name: /^ease: 0.40/ }).click();
+  await page.getByLabel('Type a number').fill('0.5');
+  await page.getByRole('button', { name: 'Use this number' }).click();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'was stopped' })).toHaveCount(1);
+  await page.getByRole('button', { name: 'Build again' }).click();
+  await partIsBuilt(page);
+  await goTo(page, 'Make');
+  await expect(page.getByRole('button', { name: 'STEP' })).toBeEnabled();
+});

@@ -1,0 +1,116 @@
+import { readdirSync } from 'node:fs';
+
+import prettier from 'eslint-config-prettier';
+import reactHooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
+import tseslint from 'typescript-eslint';
+
+/** Folders of core, so that a path which climbs out of one into another can be told from one that stays inside. */
+const coreFolders = readdirSync('core');
+const outOfCoreFolder = `^(\\.\\./)+(${coreFolders.join('|')})(/|$)`;
+const outOfTop = '^(\\.\\./)+(core|ui|server|app|tools|devices|demo|e2e)(/|$)';
+
+/** Dependencies point one way: app -> ui -> core and server -> core; core knows nobody. */
+const border = (files, message, ...patterns) => ({
+  files,
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          ...patterns.map((regex) => ({ regex, message })),
+          { regex: outOfTop, message: 'Import another top folder by its alias: @core/…, @ui/…, @server/….' },
+          {
+            regex: '^@core/(?!testing/)[^/]+/',
+            message: 'Import a core folder as a whole, through its index.ts.',
+          },
+        ],
+      },
+    ],
+  },
+});
+
+export default tseslint.config(
+  {
+    ignores: [
+      'dist/',
+      'node_modules/',
+      'data/',
+      'public/',
+      '.expo/',
+      'test-results/',
+      'playwright-report/',
+      'expo-env.d.ts',
+    ],
+  },
+  ...tseslint.configs.recommended,
+  {
+    linterOptions: { reportUnusedDisableDirectives: 'error' },
+    languageOptions: { globals: { ...globals.node, ...globals.browser } },
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': [
+        'error',
+        { fixStyle: 'inline-type-imports', disallowTypeAnnotations: false },
+      ],
+      eqeqeq: 'error',
+      'no-console': ['error', { allow: ['error'] }],
+    },
+  },
+  {
+    files: ['**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  border(
+    ['core/**/*.ts'],
+    'core computes only: no screens, no server, no Node, no DOM.',
+    '^@(ui|server)/',
+    '^(react|react-native|expo|express|knex)(/|-|$)',
+    '^node:',
+    outOfCoreFolder,
+  ),
+  border(
+    ['core/**/*.test.ts'],
+    'Tests of core need neither screens nor server.',
+    '^@(ui|server)/',
+    outOfCoreFolder,
+  ),
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['core/**/*.test.ts'],
+    rules: { 'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'process', 'fetch'] },
+  },
+  border(
+    ['server/**/*.ts'],
+    'The server knows core, not the screens.',
+    '^@ui/',
+    '^(react|react-native|expo)(/|-|$)',
+  ),
+  border(
+    ['ui/**/*.{ts,tsx}'],
+    'Screens know core, not the server.',
+    '^@server/',
+    '^(express|knex|libsql)(/|$)',
+    '^node:',
+  ),
+  border(['app/**/*.{ts,tsx}'], 'Routes only name a screen.', '^@(server|core)/'),
+  {
+    // The one file that may load the geometry kernel; its name is needed where its file is served and translated.
+    files: ['**/*.{ts,tsx}'],
+    ignores: ['core/solid/kernel.ts', 'ui/solid/kernelFile.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'ImportDeclaration[source.value=/^replicad-opencascadejs/]',
+          message: 'Only core/solid/kernel.ts loads the geometry kernel.',
+        },
+      ],
+    },
+  },
+  { files: ['tools/**', 'demo/**', 'server/main.ts'], rules: { 'no-console': 'off' } },
+  { files: ['**/*.{js,cjs}'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
+  { files: ['e2e/**'], rules: { 'no-empty-pattern': 'off', 'react-hooks/rules-of-hooks': 'off' } },
+  prettier,
+);

@@ -1,0 +1,36 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+import { readRepairFile } from '@core/model';
+
+import { apiFigures } from './api';
+import type { Figure } from './figure';
+import { solidFigures } from './solids';
+
+/** Ratios measured in one run; `--json` for machines. Never part of the tests: times depend on the machine. */
+async function main(): Promise<void> {
+  const file = readRepairFile(
+    readFileSync(join(__dirname, '..', '..', 'demo', 'repairs', 'rack-wheel.json'), 'utf8'),
+  );
+  if (!file.ok) throw new Error(file.fault.code);
+  const figures = [...(await solidFigures(file.value)), ...(await apiFigures(file.value))];
+  console.log(process.argv.includes('--json') ? JSON.stringify(figures) : tableOf(figures));
+  process.exit(0);
+}
+
+function tableOf(figures: readonly Figure[]): string {
+  const number = (value: number) => value.toPrecision(4);
+  const rows = figures.map(({ name, value, baseline, unit, ratio, goal, met }) => [
+    name,
+    `${number(value)} ${unit}`,
+    `${number(baseline)} ${unit}`,
+    ratio.toFixed(3),
+    goal,
+    met ? 'met' : 'missed',
+  ]);
+  const all = [['figure', 'value', 'baseline', 'ratio', 'goal', ''], ...rows];
+  const widths = all[0]!.map((_, column) => Math.max(...all.map((row) => row[column]!.length)));
+  return all.map((row) => row.map((cell, column) => cell.padEnd(widths[column]!)).join('  ')).join('\n');
+}
+
+void main();

@@ -1,0 +1,79 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const root = join(__dirname, '..', '..');
+const demos = readdirSync(join(root, 'demo', 'repairs'));
+let out: string;
+beforeAll(() => {
+  out = mkdtempSync(join(tmpdir(), 'even-spare-cli-'));
+});
+afterAll(() => rmSync(out, { recursive: true }));
+
+function cli(...args: string[]) {
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    [join(root, 'node_modules', 'tsx', 'dist', 'cli.mjs'), 'tools/cli/main.ts', ...args],
+    { cwd: root, encoding: 'utf8' },
+  );
+  return { status, stdout, stderr };
+}
+
+test('there are demo repairs to try', () => expect(demos.length).toBeGreaterThanOrEqual(3));
+
+test.each(demos)(
+  '%s is built to closed solids, one line a body, three files a spare',
+  (file) => {
+    const folder = join(out, file);
+    const { status, stdout, stderr } = cli('build', join('demo', 'repairs', file), '--out', folder);
+    expect({ status, stderr }).toEqual({ status: 0, stderr: '' });
+    const bodies = stdout
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as Record<string, unknown>);
+    for (const body of bodies) {
+      expect(Object.keys(body)).toEqual([
+        'body',
+        'role',
+        'closed',
+        'volumeMm3',
+        'areaMm2',
+        'bboxMm',
+        'massG',
+        'faces',
+        'findings',
+      ]);
+      expect(body).toMatchObject({ closed: true, findings: [] });
+      expect(body.volumeMm3).toBeGreaterThan(0);
+    }
+    const spares = bodies.filter((body) => body.role === 'spare').length;
+    const files = readdirSync(folder);
+    expect(spares).toBeGreaterThan(0);
+    expect(files.map((name) => name.split('.').at(-1)).sort()).toEqual(
+      Array.from({ length: spares }, () => ['3mf', 'step', 'stl'])
+        .flat()
+        .sort(),
+    );
+    for (const name of files) expect(statSync(join(folder, name)).size).toBeGreaterThan(1000);
+  },
+  60_000,
+);
+
+test('working sizes with their trails', () => {
+  const { status, stdout } = cli('sizes', 'demo/repairs/rack-wheel.json');
+  expect(status).toBe(0);
+  const { fits } = JSON.parse(stdout) as { fits: { workingMm: number; trail: { mm: number }[] }[] };
+  expect(fits[0]).toMatchObject({ workingMm: 6.25, trail: [{ mm: 6.02 }, { mm: 0.18 }, { mm: 0.05 }] });
+});
+
+test('bad files and bad calls end with 2 and a sentence', () => {
+  const bad = join(out, 'bad.json');
+  writeFileSync(bad, '{"format":"even-spare-repair","version":1,"writtenAt":"x"}');
+  const refused = cli('sizes', bad);
+  expect(refused.status).toBe(2);
+  expect(refused.stderr).toContain('has a mistake at writtenAt');
+  expect(cli('sizes', 'nowhere.json').stderr).toContain('can’t be read');
+  expect(cli('build', 'demo/repairs/rack-wheel.json').stderr).toContain('--out DIR');
+  expect(cli('sing').status).toBe(2);
+}, 60_000);

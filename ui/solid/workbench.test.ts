@@ -1,0 +1,167 @@
+import type { RepairState } from '@core/model';
+import { KernelTrap } from '@core/solid';
+import { rackWheel } from '@core/testing/repairDraft';
+
+import type { BuildReply, SolidWorker, WorkerWatcher } from './protocol';
+import { mergeShown, type ShownBody } from './useSolid';
+import { Workbench } from './workbench';
+
+jest.mock('./spawnWorker', () => ({ spawnWorker: () => ({ end: () => {} }) }));
+
+const LIMITS = { stepMs: 200 };
+const never = () => new Promise<never>(() => {});
+const state: RepairState = rackWheel();
+
+/** A worker that does what the test says; counts how many were started and ended. */
+function bench(build: (start: number, watcher: WorkerWatcher) => Promise<BuildReply>) {
+  const count = { started: 0, ended: 0 };
+  const workbench = new Workbench(() => {
+    count.started += 1;
+    const mine = count.started;
+    let watcher: WorkerWatcher;
+    const worker: SolidWorker = {
+      start: async (given) => {
+        watcher = given;
+      },
+      build: () => build(mine, watcher),
+      cutOpen: async () => null,
+      file: never,
+      picture: async () => null,
+    };
+    return { worker, end: () => (count.ended += 1) };
+  }, LIMITS);
+  return { workbench, count };
+}
+const reply = (memoryBytes = 0): BuildReply => ({ bodies: [], memoryBytes });
+const failedStep = (given: BuildReply | null) =>
+  given?.bodies.flatMap((body) => body.steps).find((step) => step.state === 'failed');
+
+test('a worker that hangs is ended, its step is named, and the next build has a new one', async () => {
+  const { workbench, count } = bench((start, watcher) => {
+    watcher.step('wheel', 'groove');
+    return start === 1 ? never() : Promise.resolve(reply());
+  });
+  const first = await workbench.build(state, () => ({}));
+  expect(failedStep(first)).toEqual({
+    stepId: 'groove',
+    state: 'failed',
+    fault: { code: 'step.timedOut', seconds: 0.2 },
+  });
+  expect(count).toEqual({ started: 1, ended: 1 });
+  expect(await workbench.build(state, () => ({}))).toEqual(reply());
+  expect(count).toEqual({ started: 2, ended: 1 });
+});
+
+test('a slow build whose steps go on is left alone', async () => {
+  const { workbench, count } = bench(async (_, watcher) => {
+    for (const step of ['disc', 'groove', 'bore', 'mouths']) {
+      watcher.step('wheel', step);
+      await new Promise((resolve) => setTimeout(resolve, LIMITS.stepMs * 0.6));
+    }
+    return reply();
+  });
+  expect(await workbench.build(state, () => ({}))).toEqual(reply());
+  expect(count.ended).toBe(0);
+});
+
+test('a trapped kernel is replaced', async () => {
+  const { workbench, count } = bench((start, watcher) => {
+    watcher.step('wheel', 'bore');
+    return start === 1 ? Promise.reject(new KernelTrap('unreachable')) : Promise.resolve(reply());
+  });
+  expect(failedStep(await workbench.build(state, () => ({})))).toMatchObject({
+    stepId: 'bore',
+    fault: { code: 'step.kernelFailed' },
+  });
+  expect(await workbench.build(state, () => ({}))).toEqual(reply());
+  expect(count.started).toBe(2);
+});
+
+test('stopping a build names its step and drops what waits behind it', async () => {
+  const { workbench } = bench((_, watcher) => {
+    watcher.step('wheel', 'groove');
+    return never();
+  });
+  const first = workbench.build(state, () => ({}));
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  const second = workbench.build(state, () => ({}));
+  expect(workbench.status).toEqual({ kind: 'building', bodyId: 'wheel', stepId: 'groove' });
+  workbench.cancel();
+  expect(failedStep(await first)).toMatchObject({ stepId: 'groove', fault: { code: 'step.stopped' } });
+  expect(await second).toBeNull();
+});
+
+test('of builds asked for in a row only the first and the newest are done', async () => {
+  let builds = 0;
+  const { workbench } = bench(async () => {
+    builds += 1;
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    return reply();
+  });
+  const first = workbench.build(state, () => ({}));
+  await new Promise((resolve) => setTimeout(resolve, 5));
+  const rest = [1, 2, 3].map(() => workbench.build(state, () => ({})));
+  expect(await first).toEqual(reply());
+  expect(await Promise.all(rest)).toEqual([null, null, reply()]);
+  expect(builds).toBe(2);
+});
+
+test('a worker whose memory has grown is replaced, and builds again before it is asked for more', async () => {
+  let builds = 0;
+  const { workbench, count } = bench(async (start) => {
+    builds += 1;
+    return reply(start === 1 ? 100e6 + builds * 0.5e6 : 100e6);
+  });
+  while (count.ended === 0 && builds < 300) await workbench.build(state, () => ({}));
+  // A fresh one stands by, with nothing built on it.
+  expect(count).toEqual({ started: 2, ended: 1 });
+  const before = builds;
+  await workbench.cutOpen('wheel', { axis: 'x', at: 0, remove: 1 }, 1);
+  expect(builds).toBe(before + 1);
+  await workbench.cutOpen('wheel', { axis: 'x', at: 1, remove: 1 }, 1);
+  expect(builds).toBe(before + 1);
+});
+
+test('a failure to load is said, and tried again at the next build', async () => {
+  let tries = 0;
+  const workbench = new Workbench(() => {
+    tries += 1;
+    const start = tries === 1 ? () => Promise.reject(new Error('could not be loaded')) : async () => {};
+    const worker = { start, build: async () => reply() } as unknown as SolidWorker;
+    return { worker, end: () => {} };
+  }, LIMITS);
+  await expect(workbench.build(state, () => ({}))).rejects.toThrow('could not be loaded');
+  expect(workbench.status).toEqual({ kind: 'failed', sentence: 'could not be loaded' });
+  expect(await workbench.build(state, () => ({}))).toEqual(reply());
+});
+
+describe('what is shown of a body', () => {
+  const mesh = { positions: new Float32Array(3) } as ShownBody['mesh'];
+  const built = {
+    bodyId: 'b',
+    build: 1,
+    mesh,
+    annotations: [],
+    centreLines: [],
+    figures: null,
+    findings: [],
+  };
+  const step = { stepId: 's', state: 'built' } as const;
+  const failed = { stepId: 's', state: 'failed', fault: { code: 'step.nothingLeft' } } as const;
+
+  test('keeps the last sound solid while a step fails', () => {
+    const good = mergeShown([], { ...built, steps: [step] });
+    const bad = mergeShown([good], { ...built, build: 2, mesh: null, steps: [failed] });
+    expect(bad).toMatchObject({ mesh, build: 1, outOfDate: true, steps: [failed] });
+    const other = { positions: new Float32Array(6) } as ShownBody['mesh'];
+    expect(mergeShown([bad], { ...built, build: 3, mesh: other, steps: [step] })).toMatchObject({
+      mesh: other,
+      outOfDate: false,
+    });
+  });
+
+  test('keeps the mesh that the worker did not send again', () => {
+    const good = mergeShown([], { ...built, steps: [step] });
+    expect(mergeShown([good], { ...built, mesh: null, steps: [step] }).mesh).toBe(mesh);
+  });
+});
