@@ -19,8 +19,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   retries: process.env.CI ? 1 : 0,
-  timeout: 120_000,
-  expect: { timeout: 20_000 },
+  timeout: 300_000,
+  expect: { timeout: 40_000 },
   reporter: [['list'], ...(result ? [['json', { outputFile: result }] as const] : [])],
   use: {
     launchOptions: { executablePath: '/usr/bin/chromium', args: CHROMIUM_FLAGS },

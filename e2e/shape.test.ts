@@ -91,7 +91,10 @@ test('steps change their order, are taken out and come back', async ({ page, wor
 test('a worker that hangs is replaced, and its step is named', async ({ page, workshop }) => {
   const id = await workshop.open('rack-wheel');
   await page.goto(`${workshop.address}/repair/${id}/shape`);
+  // The worker's last task after a build; from then on it is idle.
+  const drawn = page.waitForResponse((response) => response.url().endsWith('/picture'));
   await partIsBuilt(page);
+  await drawn;
   const [worker] = page.workers();
   expect(worker).toBeDefined();
   void worker!.evaluate('for (;;);').catch(() => undefined);

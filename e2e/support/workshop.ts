@@ -72,7 +72,8 @@ export const test = base.extend<{ workshop: Workshop; expectedErrors: RegExp[] }
     await workshop.remove();
   },
   expectedErrors: async ({}, use) => use([]),
-  page: async ({ page, expectedErrors }, use) => {
+  // Asks for the workshop so that the page is done with before the server goes.
+  page: async ({ page, workshop: _workshop, expectedErrors }, use) => {
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));
     page.on('console', (message) => {

@@ -91,6 +91,17 @@ test('stopping a build names its step and drops what waits behind it', async () 
   expect(await second).toBeNull();
 });
 
+test('stopping something else than a build lets the builds behind it go on', async () => {
+  const { workbench } = bench(async () => reply());
+  await workbench.build(state, () => ({}));
+  const file = workbench.file('wheel', 'stl', '', '2026-05-04T09:00:00Z').catch((error: Error) => error.name);
+  const build = workbench.build(state, () => ({}));
+  await new Promise((resolve) => setTimeout(resolve, 10));
+  workbench.cancel();
+  expect(await file).toBe('WorkerLost');
+  expect(await build).toEqual(reply());
+});
+
 test('of builds asked for in a row only the first and the newest are done', async () => {
   let builds = 0;
   const { workbench } = bench(async () => {

@@ -49,6 +49,7 @@ export class Workbench {
   #lose: ((error: WorkerLost) => void) | null = null;
   #lastState: RepairState | null = null;
   #newestBuild = 0;
+  #buildIsRunning = false;
 
   constructor(
     private readonly spawn: () => WorkerHandle,
@@ -74,6 +75,7 @@ export class Workbench {
       if (turn !== this.#newestBuild) return null;
       try {
         const has = this.#holdsLast ? known() : {};
+        this.#buildIsRunning = true;
         const reply = await this.#run((worker) => worker.build({ state, known: has }));
         this.#lastState = state;
         this.#holdsLast = true;
@@ -86,6 +88,8 @@ export class Workbench {
       } catch (error) {
         if (error instanceof WorkerLost) return lostReply(state, error, this.limits);
         throw error;
+      } finally {
+        this.#buildIsRunning = false;
       }
     });
   }
@@ -104,8 +108,8 @@ export class Workbench {
 
   /** Stops what is being built. The last good solids stay in view. */
   cancel(): void {
-    // What waits behind it would only hang in the same place.
-    this.#newestBuild += 1;
+    // A build that waits behind a stopped build would only hang in the same place.
+    if (this.#buildIsRunning) this.#newestBuild += 1;
     this.#lose?.(new WorkerLost('cancelled', this.#at));
   }
 

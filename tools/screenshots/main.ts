@@ -1,0 +1,96 @@
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+import { chromium, type Page } from '@playwright/test';
+import pino from 'pino';
+
+import { startServer } from '@server/start';
+
+import { fillWorkshop } from '../../demo/fillWorkshop';
+
+const root = join(__dirname, '..', '..');
+const PHONE = { width: 390, height: 844 };
+const WIDE = { width: 1280, height: 800 };
+
+/** Takes the pictures of docs/screenshots from the demo data. Build the screens first. */
+async function main(): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), 'even-spare-pictures-'));
+  const config = { host: '127.0.0.1', port: 0, dataFolder: folder, webFolder: join(root, 'dist') };
+  const server = await startServer(config, pino({ level: 'silent' }));
+  const repairs = join(root, 'demo', 'repairs');
+  await fillWorkshop(
+    server.address,
+    readdirSync(repairs).map((name) => readFileSync(join(repairs, name), 'utf8')),
+    () => {},
+  );
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--use-angle=swiftshader',
+      '--enable-unsafe-swiftshader',
+      '--disable-background-networking',
+    ],
+  });
+  const open = async (viewport: typeof PHONE) => {
+    const phone = viewport === PHONE;
+    const context = await browser.newContext({ viewport, hasTouch: phone, isMobile: phone });
+    const page = await context.newPage();
+    await page.goto(server.address);
+    await page.getByRole('link', { name: /^Rack wheel/ }).waitFor();
+    return page;
+  };
+  const shoot = async (page: Page, name: string) => {
+    await page.waitForTimeout(900);
+    await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) });
+    console.log(name);
+  };
+  const goTo = (page: Page, stage: string) =>
+    page
+      .getByRole('navigation')
+      .getByRole('link', { name: new RegExp(`^${stage}`) })
+      .click();
+  const built = (page: Page) => page.getByRole('group', { name: 'Findings' }).waitFor({ timeout: 60_000 });
+
+  const phone = await open(PHONE);
+  await shoot(phone, 'home');
+  await phone.getByRole('link', { name: /^Rack wheel/ }).click();
+  await built(phone);
+  await shoot(phone, 'make');
+  await goTo(phone, 'Brief');
+  await shoot(phone, 'brief');
+  await goTo(phone, 'Sizes');
+  await shoot(phone, 'sizes');
+  await phone.getByRole('button', { name: /^Size A/ }).click();
+  await phone.getByLabel('Reading', { exact: true }).fill('38.2');
+  await shoot(phone, 'sizes-pad');
+  await goTo(phone, 'Fits');
+  await shoot(phone, 'fits');
+  await goTo(phone, 'Shape');
+  await shoot(phone, 'shape');
+  await phone.getByRole('link', { name: /^Revisions/ }).click();
+  await shoot(phone, 'revisions');
+
+  const wide = await open(WIDE);
+  await wide.getByRole('link', { name: /^Rack wheel/ }).click();
+  await goTo(wide, 'Shape');
+  await built(wide);
+  await wide.getByRole('button', { name: /^Trail of Bore/ }).click();
+  await wide.getByRole('button', { name: 'Corner', exact: true }).click();
+  await wide.getByRole('button', { name: 'Cut open' }).click();
+  await wide.getByText('mm² cut').waitFor();
+  await shoot(wide, 'shape-wide');
+
+  await browser.close();
+  await server.stop();
+  rmSync(folder, { recursive: true });
+}
+
+main().then(
+  () => process.exit(0),
+  (error: unknown) => {
+    console.error(error);
+    process.exit(1);
+  },
+);
