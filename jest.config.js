@@ -1,16 +1,14 @@
 /** Packages that are published as modern modules and have to be translated for Jest. */
 const translated = [
-  '(jest-)?react-native',
+  '(jest-)?react-native(-[a-z-]+)?',
   '@react-native(-community)?',
   'expo(nent)?',
   '@expo(nent)?/.*',
   '@expo-google-fonts/.*',
   'react-navigation',
   '@react-navigation/.*',
-  'react-native-svg',
   'nativewind',
   'react-native-css-interop',
-  'lucide-react-native',
   'replicad-opencascadejs',
   'three',
   'comlink',
@@ -29,6 +27,7 @@ const shared = {
   moduleNameMapper: {
     // The package's own CommonJS door loads this same file by a native import, which Jest does not offer.
     '^replicad-opencascadejs$': '<rootDir>/node_modules/replicad-opencascadejs/dist/replicad_single.js',
+    '^lucide-react-native/icons/(.*)$': '<rootDir>/node_modules/lucide-react-native/dist/cjs/icons/$1.js',
     '^@core/(.*)$': '<rootDir>/core/$1',
     '^@server/(.*)$': '<rootDir>/server/$1',
     '^@ui/(.*)$': '<rootDir>/ui/$1',

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import pino from 'pino';
 
 import { readConfig } from '@server/config';
+import { explainFailure, stopOnSignal } from '@server/lifetime';
 import { startServer } from '@server/start';
 
 import { fillWorkshop } from './fillWorkshop';
@@ -20,16 +21,7 @@ async function main(): Promise<void> {
   const filled = await fillWorkshop(server.address, files, (line) => console.log(`  ${line}`));
   if (!filled) console.log('  The workshop is as you left it. Remove data/demo to begin afresh.');
   console.log(`\nEven Spare is at ${server.address}\nStop it with Ctrl+C.`);
-  const stop = () => void server.stop().then(() => process.exit(0));
-  process.once('SIGINT', stop);
-  process.once('SIGTERM', stop);
+  stopOnSignal(server);
 }
 
-main().catch((error: Error & { code?: string }) => {
-  console.error(
-    error.code === 'EADDRINUSE'
-      ? 'The port is taken by another program. Set EVEN_SPARE_PORT to a free one, for example 4871.'
-      : `The demo could not start: ${error.message}`,
-  );
-  process.exit(1);
-});
+main().catch(explainFailure);

@@ -69,9 +69,11 @@ function show(value: Difference['from'], unit: Difference['unit']): string {
   return typeof value === 'number' ? value.toFixed(places(unit)) : value;
 }
 
+/** The difference of the numbers as they are shown, so that the row adds up on paper. */
 function by({ from, to, unit }: Difference): string {
   if (typeof from !== 'number' || typeof to !== 'number') return '';
-  return unit === 'mm'
-    ? showSigned(to - from)
-    : `${to > from ? '+' : '−'}${Math.abs(to - from).toFixed(places(unit))}`;
+  const digits = places(unit);
+  const difference = Number(to.toFixed(digits)) - Number(from.toFixed(digits));
+  if (unit === 'mm') return showSigned(difference);
+  return `${difference < 0 ? '−' : '+'}${Math.abs(difference).toFixed(digits)}`;
 }

@@ -1,0 +1,114 @@
+import { fireEvent, render, screen } from '@testing-library/react';
+
+import { evaluateSize } from '@core/measure';
+import type { Reading } from '@core/model';
+import { BENCH_CALIPER } from '@core/standards';
+import { RepairDraft } from '@core/testing/repairDraft';
+
+import { Pad } from './Pad';
+import { Readings } from './Readings';
+import { SizeRow } from './SizeRow';
+
+const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+
+describe('the pad', () => {
+  const take = jest.fn();
+  const show = (start = '') =>
+    render(<Pad instrument={BENCH_CALIPER} start={start} action="Take reading 1" onTake={take} />);
+  const value = () => (screen.getByLabelText('Reading') as HTMLInputElement).value;
+  beforeEach(() => take.mockReset());
+
+  test('takes a number from its keys, and keeps it as it was typed', () => {
+    show();
+    for (const key of ['6', 'point', '0', '2']) press(key);
+    expect(value()).toBe('6.02');
+    press('Take reading 1');
+    expect(take).toHaveBeenCalledWith(6.02, '6.02');
+  });
+
+  test('rubs out, and puts the inch on and off', () => {
+    show();
+    for (const key of ['1', 'space', '3', 'over, for fractions', '1', '7', 'Rub out', '6', 'inch'])
+      press(key);
+    expect(value()).toBe('1 3/16 in');
+    expect(screen.queryByText('mm')).toBeNull();
+    press('Take reading 1');
+    expect(take).toHaveBeenCalledWith(30.1625, '1 3/16 in');
+    press('inch');
+    expect(value()).toBe('1 3/16');
+    expect(screen.getByText('mm')).toBeTruthy();
+  });
+
+  test('says what is wrong until the number is changed', () => {
+    show('2000');
+    press('Take reading 1');
+    expect(take).not.toHaveBeenCalled();
+    expect(screen.getByRole('alert').textContent).toContain('more than the bench caliper can reach (200 mm)');
+    expect(screen.getByLabelText('Reading').getAttribute('aria-invalid')).toBe('true');
+    press('Rub out');
+    expect(screen.queryByRole('alert')).toBeNull();
+    press('Take reading 1');
+    expect(take).toHaveBeenCalledWith(200, '200');
+  });
+});
+
+describe('the readings of a size', () => {
+  const readings = () =>
+    new RepairDraft('x').measured('A', 'Rim', ['38.20', '38.19', '38.24']).repair.readings;
+  const show = (list: Reading[], selected: Reading | null = null) => {
+    const put = jest.fn();
+    const onSelect = jest.fn();
+    render(<Readings readings={list} selected={selected} onSelect={onSelect} put={put} />);
+    return { put, onSelect };
+  };
+
+  test('tell their mean and spread; what is left out shows its reason and does not count', () => {
+    const list = readings();
+    list[2]!.leftOut = 'jaws were tilted';
+    show(list);
+    expect(screen.getByText('mean 38.195 · spread 0.01 mm')).toBeTruthy();
+    expect(
+      screen.getByRole('button', { name: 'Reading 3, 38.24 mm, left out: jaws were tilted' }),
+    ).toBeTruthy();
+  });
+
+  test('are chosen by a tap, and a chosen one can be deleted, to be undone', () => {
+    const list = readings();
+    const { put, onSelect } = show(list, list[1]!);
+    press('Reading 1, 38.20 mm');
+    expect(onSelect).toHaveBeenCalledWith(list[0]);
+    press('Delete reading');
+    expect(put).toHaveBeenCalledWith('reading', { ...list[1], removed: true }, 'Reading 38.19 deleted.');
+  });
+
+  test('deleted ones stand aside and come back', () => {
+    const list = readings();
+    list[0]!.removed = true;
+    const { put } = show(list);
+    expect(screen.queryByRole('button', { name: /^Reading 3/ })).toBeNull();
+    press('Bring back 38.20');
+    expect(put).toHaveBeenCalledWith('reading', { ...list[0], removed: false });
+  });
+
+  test('one that is left out can count again', () => {
+    const list = readings();
+    list[0]!.leftOut = 'slipped';
+    const { put } = show(list, list[0]!);
+    press('Count it again');
+    expect(put).toHaveBeenCalledWith('reading', { ...list[0], leftOut: null });
+  });
+});
+
+test('a row of the list says how a size is known', () => {
+  const { repair } = new RepairDraft('x')
+    .measured('A', 'Rim', ['38.20', '38.19', '38.21'])
+    .measured('B', 'Axle', [], { of: 'counterpart', jaw: 'inside' })
+    .chosen('C', 'Groove', 4);
+  for (const size of repair.sizes) {
+    render(<SizeRow size={size} result={evaluateSize(size, repair.readings)} onPress={() => {}} />);
+  }
+  const texts = screen.getAllByRole('button').map((row) => row.textContent);
+  expect(texts[0]).toContain('outside jaws · 3 readings38.20± 0.03');
+  expect(texts[1]).toContain('inside jaws · counterpartto take');
+  expect(texts[2]).toContain('chosen4.00');
+});
