@@ -88,6 +88,19 @@ test('steps change their order, are taken out and come back', async ({ page, wor
   await partIsBuilt(page);
 });
 
+test('a part that is left alone is drawn for the list once', async ({ page, workshop }) => {
+  let drawn = 0;
+  page.on('request', (request) => {
+    if (request.url().endsWith('/picture')) drawn += 1;
+  });
+  const id = await workshop.open('rack-wheel');
+  await page.goto(`${workshop.address}/repair/${id}/shape`);
+  await partIsBuilt(page);
+  await expect.poll(() => drawn).toBe(1);
+  await page.waitForTimeout(4000);
+  expect(drawn).toBe(1);
+});
+
 test('a worker that hangs is replaced, and its step is named', async ({ page, workshop }) => {
   const id = await workshop.open('rack-wheel');
   await page.goto(`${workshop.address}/repair/${id}/shape`);

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { z } from 'zod';
 
 import type { Repair } from '@core/model';
@@ -12,21 +12,23 @@ import { workbench, type SolidView } from './useSolid';
 const SETTLED_MS = 1200;
 
 /** Keeps the picture in the list of repairs current, once the part has settled. */
-export function useListPicture(repair: Repair, { bodies, status }: SolidView): void {
+export function useListPicture(repair: Repair, { bodies }: SolidView): void {
   const client = useQueryClient();
   const repairId = repair.head.id;
   const spare = repair.bodies.find((body) => body.role === 'spare' && !body.removed);
   const shown = bodies.find(({ bodyId }) => bodyId === spare?.id);
   // Only a sound part that differs from the last one drawn.
   const key =
-    shown?.figures && !shown.outOfDate && shown.findings.length === 0 && status.kind === 'idle'
+    shown?.figures && !shown.outOfDate && shown.findings.length === 0
       ? `${shown.bodyId}:${shown.build}`
       : null;
+  const drawn = useRef<string | null>(null);
   useEffect(() => {
-    if (key === null || !spare) return;
+    if (key === null || key === drawn.current || !spare) return;
     const timer = setTimeout(() => {
       void (async () => {
         const picture = await workbench.picture(spare.id);
+        drawn.current = key;
         if (!picture) return;
         await ask(`/repairs/${repairId}/picture`, { method: 'PUT', body: picture, reply: z.null() });
         await client.invalidateQueries({ queryKey: listKey });

@@ -103,7 +103,7 @@ export class Workbench {
   }
 
   picture(bodyId: string): Promise<Picture | null> {
-    return this.#inTurn(() => this.#onLastState((worker) => worker.picture(bodyId)));
+    return this.#inTurn(() => this.#onLastState((worker) => worker.picture(bodyId), true));
   }
 
   /** Stops what is being built. The last good solids stay in view. */
@@ -114,13 +114,13 @@ export class Workbench {
   }
 
   /** Makes sure that a replaced worker has built what is asked about. */
-  async #onLastState<T>(work: (worker: SolidWorker) => Promise<T>): Promise<T> {
+  async #onLastState<T>(work: (worker: SolidWorker) => Promise<T>, quiet = false): Promise<T> {
     const state = this.#lastState;
     if (!this.#holdsLast && state) {
       await this.#run((worker) => worker.build({ state, known: {} }));
       this.#holdsLast = true;
     }
-    return this.#run(work);
+    return this.#run(work, quiet);
   }
 
   /** One thing at a time; a failure is for whoever asked and does not stop the rest. */
@@ -130,9 +130,10 @@ export class Workbench {
     return turn;
   }
 
-  async #run<T>(work: (worker: SolidWorker) => Promise<T>): Promise<T> {
+  /** @param quiet for what nobody waits for: it gives no sign. */
+  async #run<T>(work: (worker: SolidWorker) => Promise<T>, quiet = false): Promise<T> {
     const worker = await this.#started();
-    if (this.#status.kind === 'idle') this.#say({ kind: 'building', bodyId: null, stepId: null });
+    if (!quiet && this.#status.kind === 'idle') this.#say({ kind: 'building', bodyId: null, stepId: null });
     const lost = new Promise<never>((_, reject) => {
       this.#lose = reject;
     });
