@@ -36,6 +36,8 @@ const shared = {
 };
 
 module.exports = {
+  // Kernels and screens are slow to load while both cores are busy; no test is about time.
+  testTimeout: 30_000,
   projects: [
     {
       ...shared,
