@@ -62,7 +62,8 @@ function Cell({
   );
 }
 
-const places = (unit: Difference['unit']) => (unit === 'mm³' ? 1 : 2);
+/** Enough digits for a small difference to show: a gram is compared to a thousandth. */
+const places = (unit: Difference['unit']) => (unit === 'mm³' ? 1 : unit === 'g' ? 3 : 2);
 
 function show(value: Difference['from'], unit: Difference['unit']): string {
   if (value === null) return '–';
