@@ -65,7 +65,7 @@ export default tseslint.config(
   border(
     ['core/**/*.ts'],
     'core computes only: no screens, no server, no Node, no DOM.',
-    '^@(ui|server)/',
+    '^@(ui|server|devices)/',
     '^(react|react-native|expo|express|knex)(/|-|$)',
     '^node:',
     outOfCoreFolder,
@@ -83,17 +83,21 @@ export default tseslint.config(
   },
   border(
     ['server/**/*.ts'],
-    'The server knows core, not the screens.',
+    'The server knows core, not the screens, and nothing of what practice devices hide.',
     '^@ui/',
+    '^@devices/',
     '^(react|react-native|expo)(/|-|$)',
   ),
   border(
     ['ui/**/*.{ts,tsx}'],
     'Screens know core, not the server.',
-    '^@server/',
+    '^@(server|devices)/',
     '^(express|knex|libsql)(/|$)',
     '^node:',
   ),
+  // Where the server is put together, the practice devices are plugged in.
+  border(['server/start.ts'], 'The server does not know the screens.', '^@ui/'),
+  border(['devices/**/*.ts'], 'Practice devices stand for the outside world: they know nobody here.', '^@'),
   border(['app/**/*.{ts,tsx}'], 'Routes only name a screen.', '^@(server|core)/'),
   {
     // The one file that may load the geometry kernel; its name is needed where its file is served and translated.

@@ -30,6 +30,7 @@ const shared = {
     '^lucide-react-native/icons/(.*)$': '<rootDir>/node_modules/lucide-react-native/dist/cjs/icons/$1.js',
     '^@core/(.*)$': '<rootDir>/core/$1',
     '^@server/(.*)$': '<rootDir>/server/$1',
+    '^@devices/(.*)$': '<rootDir>/devices/$1',
     '^@ui/(.*)$': '<rootDir>/ui/$1',
   },
   testPathIgnorePatterns: ['/node_modules/', '/dist/', '/e2e/', '/data/'],
@@ -44,7 +45,7 @@ module.exports = {
       displayName: 'core',
       preset: 'jest-expo/node',
       transform: transformOf('jest-expo/node/jest-preset.js'),
-      testMatch: ['<rootDir>/{core,server,tools,demo}/**/*.test.ts'],
+      testMatch: ['<rootDir>/{core,server,tools,demo,devices}/**/*.test.ts'],
     },
     {
       ...shared,

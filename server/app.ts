@@ -1,16 +1,24 @@
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type Router } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 
+import { photoRoutes } from './photos/routes';
+import type { PhotoStore } from './photos/store';
 import { refuse } from './refusal';
 import { repairRoutes } from './repairs/routes';
 import type { RepairStore, Surroundings } from './repairs/store';
 import { staticFiles } from './web/staticFiles';
+import { workshopRoutes } from './workshop/routes';
+import type { WorkshopStore } from './workshop/store';
 
 /** The whole server: the API under /api, the screens everywhere else. */
 export function createApp(parts: {
   store: RepairStore;
+  workshop: WorkshopStore;
+  photos: PhotoStore;
+  /** Practice devices, each under its own address; the server knows nothing of what they hide. */
+  devices: readonly { path: string; routes: Router }[];
   surroundings: Surroundings;
   webFolder: string;
   log: Logger;
@@ -39,7 +47,10 @@ export function createApp(parts: {
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
-  app.use('/api', repairRoutes(parts.store, parts.surroundings));
+  app.use('/api', repairRoutes(parts));
+  app.use('/api', workshopRoutes(parts.workshop));
+  app.use('/api', photoRoutes(parts.photos));
+  for (const { path, routes } of parts.devices) app.use(`/api${path}`, routes);
   app.use('/api', (_request, response) => {
     response.status(404).json({
       fault: { code: 'route.missing' },

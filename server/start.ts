@@ -1,12 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
+import { join } from 'node:path';
 
 import type { Logger } from 'pino';
+
+import { practiceCaliper } from '@devices/practiceCaliper';
 
 import { createApp } from './app';
 import type { Config } from './config';
 import { openDatabase } from './database/open';
+import { PhotoStore } from './photos/store';
 import { RepairStore, type Surroundings } from './repairs/store';
+import { WorkshopStore } from './workshop/store';
 
 /** A server that is running. */
 export interface RunningServer {
@@ -29,7 +34,15 @@ export async function startServer(
   const database = await openDatabase(config.dataFolder);
   const store = new RepairStore(database, surroundings);
   await store.forgetOldChanges();
-  const app = createApp({ store, surroundings, webFolder: config.webFolder, log });
+  const app = createApp({
+    store,
+    workshop: new WorkshopStore(database, surroundings),
+    photos: new PhotoStore(join(config.dataFolder, 'photos')),
+    devices: [{ path: '/practice-caliper', routes: practiceCaliper(Math.random) }],
+    surroundings,
+    webFolder: config.webFolder,
+    log,
+  });
   const server = app.listen(config.port, config.host);
   await new Promise<void>((resolve, reject) => {
     server.once('listening', resolve);

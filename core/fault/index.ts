@@ -11,6 +11,9 @@ export type Fault =
   | { code: 'length.notPositive'; mm: number }
   | { code: 'length.tooLong'; mm: number; limitMm: number; instrument: string }
   | { code: 'length.tooLarge'; mm: number; limitMm: number }
+  | { code: 'angle.notAnAngle'; text: string }
+  | { code: 'angle.outOfRange'; text: string }
+  | { code: 'count.notACount'; text: string }
   | { code: 'name.empty'; what: string }
   | { code: 'name.tooLong'; what: string; length: number; limit: number }
   | { code: 'field.invalid'; path: string; message: string }
@@ -19,6 +22,10 @@ export type Fault =
   | { code: 'row.refersToNothing'; row: string; refersTo: string; id: string }
   | { code: 'row.stale'; row: string; id: string; baseVersion: number; version: number; theirs: unknown }
   | { code: 'row.frozen'; letter: string }
+  | { code: 'photo.notAnImage' }
+  | { code: 'photo.tooBig'; bytes: number; limitBytes: number }
+  | { code: 'photo.tooManyPixels'; megapixels: number; limitMegapixels: number }
+  | { code: 'device.unknown'; what: string }
   | { code: 'file.notJson' }
   | { code: 'file.notARepairFile' }
   | { code: 'file.otherVersion'; version: unknown; supported: number }
@@ -26,6 +33,32 @@ export type Fault =
   | { code: 'file.unknownKey'; path: string; keys: string[] }
   | { code: 'file.invalid'; path: string; message: string }
   | StepFault;
+
+/** What can be wrong with a formula or a typed sum. */
+export type FormulaFault =
+  | { code: 'formula.empty' }
+  | { code: 'formula.tooLong'; limit: number }
+  | { code: 'formula.notRead'; text: string }
+  | { code: 'formula.unknownWord'; word: string }
+  | { code: 'formula.unknownSize'; tag: string }
+  | { code: 'formula.mixedUnits'; left: string; right: string }
+  | { code: 'formula.powerNotPlain' }
+  | { code: 'formula.wrongResult'; got: string; wanted: 'length' | 'angle' | 'count' }
+  | { code: 'formula.divisionByZero'; text: string }
+  | { code: 'formula.notReal'; text: string }
+  /** Tags in the order of the circle; the last one leads back to the first. */
+  | { code: 'formula.cycle'; tags: string[] };
+
+/** What can be wrong with numbers that are worked out from measured ones. */
+export type MeasureFault =
+  | { code: 'size.gone'; what: string }
+  | { code: 'size.wrongQuantity'; what: string; got: string; wanted: string }
+  /** Three lengths that close no triangle: the longest is longer than the other two by this gap, mm. */
+  | { code: 'triangle.open'; gapMm: number }
+  | { code: 'construction.notPossible'; what: string; why: string }
+  | { code: 'layout.missing'; points: string[]; ways: number }
+  | { code: 'layout.empty' }
+  | { code: 'layout.notSettled' };
 
 /** Where a built number came from, in words a sentence can use. */
 export interface NamedLength {
@@ -38,9 +71,13 @@ export interface NamedLength {
 
 /** Faults found while a recipe is built; each is reported at one step. */
 export type StepFault =
+  | FormulaFault
+  | MeasureFault
   | { code: 'value.sizeNotTaken'; what: string; tag: string; name: string }
   | { code: 'value.sizeGone'; what: string }
   | { code: 'value.fitGone'; what: string }
+  | { code: 'value.layoutGone'; what: string }
+  | { code: 'value.pointNotPlaced'; what: string; point: string; layout: string }
   | { code: 'value.outOfRange'; length: NamedLength; minMm: number; maxMm: number }
   | { code: 'step.firstMustAdd'; verb: string }
   | { code: 'step.pickLost'; lookingFor: string }

@@ -1,32 +1,93 @@
-import { evaluateSize, type SizeResult } from '@core/measure';
-import type { Fit, RepairState, Size } from '@core/model';
-import { machineOf } from '@core/standards';
+import { no, ok, type Fault, type Result } from '@core/fault';
+import { compileFormula, parseFormula } from '@core/formula';
+import { solveLayout, type KnownLength, type SolvedLayout } from '@core/layout';
+import { isKnown, SizeGraph, type SizeResult } from '@core/measure';
+import type { Chain, Fit, Layout, RepairState, Size, Source, Workshop } from '@core/model';
+import type { LengthUnit } from '@core/quantity';
+import { materialOf } from '@core/standards';
+import { DEFAULT_WORKSHOP, fitTableIn, machineIn } from '@core/workshop';
 
-import { trailOfFit, trailOfSize, type Worked } from './trail';
+import { chanceOfFit, type FitChance } from './chance';
+import { stackUp, type StackLink, type StackUp } from './stackUp';
+import { trailOfFit, trailOfSize, type FitSetting, type Worked } from './trail';
+
+export interface EvaluatedSize {
+  size: Size;
+  result: SizeResult;
+  worked: Worked;
+}
+
+export interface EvaluatedFit {
+  fit: Fit;
+  worked: Worked;
+  /** Null while the counterpart is not known. */
+  chance: FitChance | null;
+}
+
+export interface EvaluatedChain {
+  chain: Chain;
+  /** Null while a link is not known; `waitsFor` names it. */
+  stack: StackUp | null;
+  waitsFor: { tag: string; name: string } | null;
+  links: StackLink[];
+}
 
 /** Every number of a repair, worked out. Maps are by row id and hold no removed rows. */
 export interface EvaluatedRepair {
-  sizes: Map<string, { size: Size; result: SizeResult; worked: Worked }>;
-  fits: Map<string, { fit: Fit; worked: Worked }>;
+  workshop: Workshop;
+  sizes: Map<string, EvaluatedSize>;
+  layouts: Map<string, { layout: Layout; solved: SolvedLayout }>;
+  fits: Map<string, EvaluatedFit>;
+  chains: Map<string, EvaluatedChain>;
 }
 
-/** Evaluates all sizes and fits of a repair. Cheap enough to repeat at every change. */
-export function evaluateRepair(state: RepairState): EvaluatedRepair {
-  const machine = machineOf(state.head.machineId);
-  const sizes: EvaluatedRepair['sizes'] = new Map();
-  const readingsOf = groupBySize(state.readings);
-  for (const size of state.sizes) {
-    if (size.removed) continue;
-    const result = evaluateSize(size, readingsOf.get(size.id) ?? []);
-    sizes.set(size.id, { size, result, worked: trailOfSize(size, result) });
-  }
+/** Evaluates all numbers of a repair. Cheap enough to repeat at every change. */
+export function evaluateRepair(state: RepairState, workshop: Workshop = DEFAULT_WORKSHOP): EvaluatedRepair {
+  const sizes = evaluateSizes(state, workshop);
+  const layouts: EvaluatedRepair['layouts'] = new Map(
+    current(state.layouts).map((layout) => [
+      layout.id,
+      { layout, solved: solveLayout(layout, (source) => knownLength(source, sizes)) },
+    ]),
+  );
+  const setting = settingOf(state, workshop);
   const fits: EvaluatedRepair['fits'] = new Map();
-  for (const fit of state.fits) {
+  for (const fit of current(state.fits)) {
     const counterpart = sizes.get(fit.counterpartSizeId);
-    if (fit.removed || !counterpart) continue;
-    fits.set(fit.id, { fit, worked: trailOfFit(fit, counterpart.size, counterpart.result, machine) });
+    if (!counterpart) continue;
+    const worked = trailOfFit(fit, counterpart.size, counterpart.result, setting);
+    const chance = worked.ok ? chanceOfFit(fit, worked.trail, counterpart.result, setting) : null;
+    fits.set(fit.id, { fit, worked, chance });
   }
-  return { sizes, fits };
+  const partial = { workshop, sizes, layouts, fits };
+  const chains = new Map(
+    current(state.chains).map((chain) => [chain.id, evaluateChain(chain, partial, setting)]),
+  );
+  return { ...partial, chains };
+}
+
+const current = <T extends { removed: boolean }>(rows: readonly T[]) => rows.filter((row) => !row.removed);
+
+/** The sizes alone, in the order of the repair. */
+export function evaluateSizes(
+  state: Pick<RepairState, 'sizes' | 'readings'>,
+  workshop: Workshop = DEFAULT_WORKSHOP,
+): EvaluatedRepair['sizes'] {
+  const graph = new SizeGraph(current(state.sizes), groupBySize(state.readings), workshop);
+  graph.settle();
+  return new Map(
+    current(state.sizes).map((size) => {
+      const result = graph.result(size.id);
+      return [size.id, { size, result, worked: trailOfSize(size, result) }];
+    }),
+  );
+}
+
+/** The machine, material and table that the fits of a repair are made with. */
+export function settingOf(state: Pick<RepairState, 'head'>, workshop: Workshop): FitSetting {
+  const machine = machineIn(workshop, state.head.machineId);
+  const { family } = materialOf(state.head.materialId);
+  return { machine, family, table: fitTableIn(workshop, machine.process, family) };
 }
 
 function groupBySize(readings: RepairState['readings']): Map<string, RepairState['readings']> {
@@ -37,4 +98,74 @@ function groupBySize(readings: RepairState['readings']): Map<string, RepairState
     else groups.set(reading.sizeId, [reading]);
   }
   return groups;
+}
+
+/** A source of a length with its standard uncertainty, mm; null while it is not known, or is no length. */
+function knownLength(source: Source, sizes: EvaluatedRepair['sizes']): KnownLength | null {
+  if (source.from === 'number') return { mm: source.value, standardMm: 0 };
+  const found = sizes.get(source.id);
+  if (!found || found.size.quantity !== 'length' || !isKnown(found.result)) return null;
+  const { result } = found;
+  return { mm: result.value, standardMm: 'uncertainty' in result ? result.uncertainty.standard : 0 };
+}
+
+function evaluateChain(
+  chain: Chain,
+  { sizes, fits }: Pick<EvaluatedRepair, 'sizes' | 'fits'>,
+  setting: FitSetting,
+): EvaluatedChain {
+  const links: StackLink[] = [];
+  for (const { value, times, sign, plusMinusMm } of chain.links) {
+    const link = (mm: number, known: number) =>
+      void links.push({ mm, plusMinusMm: plusMinusMm ?? known, sign, times });
+    if (value.from === 'number') {
+      link(value.mm, 0);
+      continue;
+    }
+    const found = value.from === 'size' ? sizes.get(value.id) : fits.get(value.id);
+    if (!found) return { chain, stack: null, waitsFor: { tag: '?', name: 'a deleted size' }, links };
+    if (!found.worked.ok) {
+      return {
+        chain,
+        stack: null,
+        waitsFor: { tag: found.worked.tag, name: found.worked.name },
+        links,
+      };
+    }
+    const result = 'result' in found ? found.result : null;
+    const measured = result && 'uncertainty' in result ? result.uncertainty.expanded : 0;
+    // What is made to a fit scatters as the machine does.
+    link(found.worked.trail.working, value.from === 'size' ? measured : 2 * setting.machine.scatterMm);
+  }
+  return { chain, stack: stackUp(links, chain), waitsFor: null, links };
+}
+
+/**
+ * The value of a sum or formula over the sizes of a repair, mm.
+ * @param unit unit of bare numbers.
+ */
+export function formulaLength(
+  text: string,
+  unit: LengthUnit,
+  { sizes }: Pick<EvaluatedRepair, 'sizes'>,
+): Result<number, Fault> {
+  const expression = parseFormula(text);
+  if (!expression.ok) return expression;
+  const byTag = new Map([...sizes.values()].map((entry) => [entry.size.tag, entry]));
+  const program = compileFormula(
+    expression.value,
+    (tag) => byTag.get(tag)?.size.quantity ?? null,
+    'length',
+    unit,
+  );
+  if (!program.ok) return program;
+  const { tags, tape } = program.value;
+  const values: number[] = [];
+  for (const tag of tags) {
+    const { size, worked } = byTag.get(tag)!;
+    if (!worked.ok) return no({ code: 'value.sizeNotTaken', what: text, tag: size.tag, name: size.name });
+    values.push(worked.trail.working);
+  }
+  const value = tape.evaluate(values);
+  return Number.isFinite(value) ? ok(value) : no({ code: `formula.${tape.failure()}`, text });
 }

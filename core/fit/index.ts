@@ -1,5 +1,16 @@
-export { FIT_CLASSES, classClearanceMm, fitClassOf, type FitClassRow } from './classes';
-export { trailOfFit, trailOfSize, type Trail, type TrailEntry, type Worked } from './trail';
-export { evaluateRepair, type EvaluatedRepair } from './evaluateRepair';
-export { bandsOf, MACHINE_SCATTER_MM, type FitBands } from './bands';
-export { usesOf, type Use } from './usedBy';
+export { FIT_FEATURES, featureOf, type FeatureWords } from './features';
+export { classClearance, classClearanceMm, clearanceOf, type Clearance } from './clearance';
+export { trailOfFit, trailOfSize, type FitSetting, type Trail, type TrailEntry, type Worked } from './trail';
+export { chanceOfFit, type Band, type Doubt, type FitChance, type Improvement } from './chance';
+export { normalSource, stackUp, type StackLink, type StackUp } from './stackUp';
+export {
+  evaluateRepair,
+  evaluateSizes,
+  formulaLength,
+  settingOf,
+  type EvaluatedChain,
+  type EvaluatedFit,
+  type EvaluatedRepair,
+  type EvaluatedSize,
+} from './evaluateRepair';
+export { usesOf, type Use, type Used } from './usedBy';

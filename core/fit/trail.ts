@@ -1,84 +1,169 @@
-import type { SizeResult } from '@core/measure';
-import type { Fit, Size } from '@core/model';
-import { tidy } from '@core/quantity';
-import type { Machine } from '@core/standards';
+import type { Fault } from '@core/fault';
+import { isKnown, type KnownResult, type SizeResult } from '@core/measure';
+import type { Fit, FitTable, Machine, MaterialFamily, Size } from '@core/model';
+import { roundTo, tidy, type Quantity } from '@core/quantity';
+import { correctionOf, fitClassOf } from '@core/workshop';
 
-import { classClearanceMm, fitClassOf } from './classes';
+import { clearanceOf, stepOf } from './clearance';
+import { featureOf } from './features';
 
-/** One line of a trail. Signed lengths in mm; on a fit they are on the diameter. */
+/** One line of a trail. Signed values: mm (on a fit, on the diameter), radians or counts. */
 export type TrailEntry =
-  | { kind: 'measured'; label: string; mm: number; plusMinusMm: number; count: number }
-  | { kind: 'stated' | 'chosen'; label: string; mm: number; source: string }
-  | { kind: 'allowance'; label: string; mm: number; why: string }
-  | { kind: 'correction'; label: string; mm: number; why: string };
+  | {
+      kind: 'measured' | 'derived';
+      label: string;
+      value: number;
+      /** Expanded uncertainty, about 95 %. */
+      plusMinus: number;
+      /** Readings it rests on; 0 for a derived size. */
+      count: number;
+      /** How it was worked out, or why this value of the readings was taken. */
+      how: string;
+    }
+  | { kind: 'stated' | 'chosen'; label: string; value: number; source: string }
+  | { kind: 'allowance'; label: string; value: number; why: string }
+  | { kind: 'correction'; label: string; value: number; why: string };
 
-/** How a working size came about: its entries add up to it exactly. */
+/** How a working size came about: its entries add up to it exactly, as they are shown. */
 export interface Trail {
   tag: string;
   name: string;
+  quantity: Quantity;
+  /** Decimals of a millimetre in which its lines are told. */
+  decimals: 2 | 3;
   entries: TrailEntry[];
-  workingMm: number;
+  working: number;
 }
 
-/** What is known of a number of the model: its trail, or what is still to be taken. */
-export type Worked = { ok: true; trail: Trail } | { ok: false; tag: string; name: string };
+/** What is known of a number of the model: its trail, or what is still to be taken, or why there is none. */
+export type Worked =
+  { ok: true; trail: Trail } | { ok: false; tag: string; name: string; fault: Fault | null };
+
+const TAKEN_WORDS = {
+  mean: '',
+  largest: 'largest taken',
+  smallest: 'smallest taken',
+  median: 'middle one taken',
+};
 
 /** The first line of any trail: where the size itself comes from. */
-function originEntry(size: Size, result: Exclude<SizeResult, { status: 'wanted' }>): TrailEntry {
-  return result.status === 'measured'
-    ? {
+function originEntry(size: Size, result: KnownResult): TrailEntry {
+  switch (result.status) {
+    case 'measured':
+      return {
         kind: 'measured',
         label: size.name,
-        mm: result.mm,
-        plusMinusMm: result.uncertainty.expandedMm,
+        value: result.value,
+        plusMinus: result.uncertainty.expanded,
         count: result.count,
-      }
-    : {
+        how: [TAKEN_WORDS[result.taken], result.taken === 'mean' ? '' : size.takenWhy]
+          .filter(Boolean)
+          .join(': '),
+      };
+    case 'derived':
+      return {
+        kind: 'derived',
+        label: size.name,
+        // To a hundredth, so that the lines that follow add up on paper.
+        value: size.quantity === 'length' ? roundTo(result.value, 0.01) : result.value,
+        plusMinus: result.uncertainty.expanded,
+        count: 0,
+        how: size.derivation?.by === 'formula' ? size.derivation.text : 'worked out',
+      };
+    case 'given':
+      return {
         kind: size.kind === 'stated' ? 'stated' : 'chosen',
         label: size.name,
-        mm: result.mm,
+        value: result.value,
         source: size.source,
       };
+  }
 }
 
-const close = (tag: string, name: string, entries: TrailEntry[]): Trail => ({
-  tag,
-  name,
-  entries,
-  workingMm: tidy(entries.reduce((sum, entry) => sum + entry.mm, 0)),
+/** What stands in the way of a size that is not known. */
+function unknown(size: Size, result: Exclude<SizeResult, KnownResult>): Worked {
+  if (result.status === 'impossible') {
+    return { ok: false, tag: size.tag, name: size.name, fault: result.fault };
+  }
+  const waitsFor = result.waitsFor ?? size;
+  return { ok: false, tag: waitsFor.tag, name: waitsFor.name, fault: null };
+}
+
+const close = (parts: Omit<Trail, 'working'>): Worked => ({
+  ok: true,
+  trail: { ...parts, working: tidy(parts.entries.reduce((sum, entry) => sum + entry.value, 0)) },
 });
 
 /** Trail of a size used as it is. */
 export function trailOfSize(size: Size, result: SizeResult): Worked {
-  if (result.status === 'wanted') return { ok: false, tag: size.tag, name: size.name };
-  return { ok: true, trail: close(size.tag, size.name, [originEntry(size, result)]) };
+  if (!isKnown(result)) return unknown(size, result);
+  const { tag, name, quantity } = size;
+  return close({ tag, name, quantity, decimals: 2, entries: [originEntry(size, result)] });
+}
+
+/** What a fit is made with. */
+export interface FitSetting {
+  machine: Machine;
+  family: MaterialFamily;
+  table: FitTable;
 }
 
 /**
- * Trail of a fit: counterpart's size, allowance for the fit, machine correction. A bore is made larger than
- * what goes in it by the clearance; a peg smaller than what it goes into.
+ * Trail of a fit: counterpart's size, allowance for the fit, machine correction. What goes round the counterpart
+ * is made larger by the clearance, what goes into it smaller.
  */
-export function trailOfFit(fit: Fit, size: Size, result: SizeResult, machine: Machine): Worked {
-  if (result.status === 'wanted') return { ok: false, tag: size.tag, name: size.name };
+export function trailOfFit(fit: Fit, size: Size, result: SizeResult, setting: FitSetting): Worked {
+  if (!isKnown(result)) return unknown(size, result);
+  if (size.quantity !== 'length') {
+    const fault: Fault = {
+      code: 'size.wrongQuantity',
+      what: size.name,
+      got: size.quantity,
+      wanted: 'length',
+    };
+    return { ok: false, tag: size.tag, name: fit.name, fault };
+  }
+  const { machine, family, table } = setting;
+  const feature = featureOf(fit.feature);
   const origin = originEntry(size, result);
-  const clearance = fit.ownClearanceMm ?? classClearanceMm(fit.fitClass, origin.mm);
-  const inside = fit.feature === 'bore';
-  return {
-    ok: true,
-    trail: close(size.tag, fit.name, [
+  const { aimMm } = clearanceOf(fit, table, origin.value, feature.inside);
+  const correction = correctionOf(machine, family, feature.kind, origin.value);
+  const isSpacing = fit.feature === 'spacing';
+  return close({
+    tag: size.tag,
+    name: fit.name,
+    quantity: 'length',
+    decimals: stepOf(table) < 0.01 ? 3 : 2,
+    entries: [
       origin,
       {
         kind: 'allowance',
-        label: fitClassOf(fit.fitClass).phrase,
-        mm: inside ? clearance : -clearance,
-        why: fit.ownClearanceMm === null ? 'on the diameter, for this fit' : 'on the diameter, typed by you',
+        label: fit.iso
+          ? `${fit.iso.hole}/${fit.iso.shaft}, the middle of ${feature.inside ? fit.iso.hole : fit.iso.shaft}`
+          : fitClassOf(fit.fitClass).phrase,
+        value: isSpacing ? 0 : feature.inside ? aimMm : -aimMm,
+        why: isSpacing
+          ? 'the holes take up the play, not their spacing'
+          : `${feature.twoSides ? 'on the diameter' : 'on the one side'}, ${whyOf(fit)}`,
       },
       {
         kind: 'correction',
-        label: `${machine.name}, ${inside ? 'holes come out small' : 'outsides come out large'}`,
-        mm: inside ? machine.correctionMm.inside : machine.correctionMm.outside,
-        why: machine.learnedFrom,
+        label: `${machine.name}, ${CORRECTION_WORDS[feature.kind]}`,
+        value: roundTo(correction.mm, stepOf(table)),
+        why: correction.learnedFrom,
       },
-    ]),
-  };
+    ],
+  });
+}
+
+const CORRECTION_WORDS = {
+  inside: 'holes come out small',
+  outside: 'outsides come out large',
+  height: 'heights',
+  spacing: 'spacings',
+} as const;
+
+function whyOf(fit: Fit): string {
+  if (fit.iso) return 'limits of ISO 286';
+  return fit.ownClearanceMm === null ? 'for this fit' : 'typed by you';
 }

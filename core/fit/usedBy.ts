@@ -1,26 +1,67 @@
-import type { RepairState, Value } from '@core/model';
+import { parseFormula, tagsIn } from '@core/formula';
+import type { RepairState, Source, Value } from '@core/model';
 
-/** A place in a recipe where a size or fit is used. */
+/** A place where a size, fit or layout is used. */
 export interface Use {
-  bodyId: string;
-  bodyName: string;
-  stepIndex: number;
-  stepId: string;
+  kind: 'step' | 'size' | 'layout' | 'fit' | 'chain';
+  /** The body, size, layout, fit or chain that uses it. */
+  id: string;
+  /** In words: "Wheel, step 3". */
+  words: string;
 }
 
-/** Every step whose numbers lead to a size or fit. A size used through a fit is found by the fit's id. */
-export function usesOf(state: RepairState, from: 'size' | 'fit', id: string): Use[] {
-  return state.bodies
-    .filter((body) => !body.removed)
-    .flatMap((body) =>
-      body.steps.flatMap((step, stepIndex) =>
-        Object.values(step).some(
-          (value) => isValue(value) && value.from === from && 'id' in value && value.id === id,
-        )
-          ? [{ bodyId: body.id, bodyName: body.name, stepIndex, stepId: step.id }]
+export type Used = { from: 'size' | 'fit' | 'layout'; id: string };
+
+/**
+ * Everything whose numbers lead to a size, fit or layout. A size that reaches the recipe through a fit is found
+ * by the fit's id.
+ */
+export function usesOf(state: RepairState, { from, id }: Used): Use[] {
+  const tag = from === 'size' ? (state.sizes.find((size) => size.id === id)?.tag ?? null) : null;
+  const inFormula = (text: string) => {
+    const expression = tag === null ? null : parseFormula(text);
+    return expression?.ok === true && tagsIn(expression.value).includes(tag!);
+  };
+  const isIt = (value: Value) =>
+    value.from === 'formula'
+      ? inFormula(value.text)
+      : value.from === from && 'id' in value && value.id === id;
+  const isSource = (source: Source | null) => from === 'size' && source?.from === 'size' && source.id === id;
+  const current = <T extends { removed: boolean }>(rows: readonly T[]) => rows.filter((row) => !row.removed);
+  return [
+    ...current(state.sizes).flatMap((size): Use[] => {
+      const { derivation } = size;
+      if (size.kind !== 'derived' || !derivation) return [];
+      const uses =
+        derivation.by === 'formula'
+          ? inFormula(derivation.text)
+          : Object.values(derivation.inputs).some(isSource);
+      return uses ? [{ kind: 'size', id: size.id, words: `size ${size.tag}` }] : [];
+    }),
+    ...current(state.layouts).flatMap((layout): Use[] =>
+      layout.points.some(({ diameter }) => isSource(diameter)) ||
+      layout.distances.some(({ source }) => isSource(source))
+        ? [{ kind: 'layout', id: layout.id, words: `layout ${layout.name}` }]
+        : [],
+    ),
+    ...current(state.fits).flatMap((fit): Use[] =>
+      from === 'size' && fit.counterpartSizeId === id
+        ? [{ kind: 'fit', id: fit.id, words: `fit ${fit.name}` }]
+        : [],
+    ),
+    ...current(state.chains).flatMap((chain): Use[] =>
+      chain.links.some(({ value }) => value.from === from && value.id === id)
+        ? [{ kind: 'chain', id: chain.id, words: `chain ${chain.name}` }]
+        : [],
+    ),
+    ...current(state.bodies).flatMap((body) =>
+      body.steps.flatMap((step, index): Use[] =>
+        Object.values(step).some((value) => isValue(value) && isIt(value))
+          ? [{ kind: 'step', id: body.id, words: `${body.name}, step ${index + 1}` }]
           : [],
       ),
-    );
+    ),
+  ];
 }
 
 function isValue(value: unknown): value is Value {

@@ -1,3 +1,4 @@
 export { writeStl } from './stl';
 export { writeThreeMf, type NamedMesh } from './threeMf';
 export { fileStem } from './fileName';
+export { SHEET_COLUMNS, sheetCsv, type SheetRow } from './sizeSheet';

@@ -1,11 +1,31 @@
-export { mean, sampleStandardDeviation } from './statistics';
+export { extremes, mean, median, sampleStandardDeviation } from './statistics';
+export { DOUBTFUL_BEYOND, doubtfulReadings } from './doubtful';
 export {
   combine,
+  largestContribution,
   rectangular,
   uncertaintyOfMean,
+  uncertaintyOfOne,
   type Contribution,
   type Uncertainty,
   type UncertaintySource,
 } from './uncertainty';
-export { countedReadings, evaluateSize, type SizeResult } from './sizeResult';
+export {
+  countedReadings,
+  evaluateSize,
+  isKnown,
+  type KnownResult,
+  type MeasuredResult,
+  type SizeResult,
+} from './sizeResult';
 export { readReading } from './readReading';
+export { SizeGraph, type SettleDepth } from './sizeGraph';
+export {
+  CONSTRUCTIONS,
+  constructionOf,
+  type Construction,
+  type ConstructionInput,
+  type ConstructionResult,
+} from './constructions';
+export { centreDistance, inverseInvolute, involute, MODULES_MM, spanOverTeeth } from './gear';
+export { numericSlopes, propagate } from './propagate';

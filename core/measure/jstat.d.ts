@@ -1,5 +1,13 @@
 declare module 'jstat' {
-  /** Only what is used here; `inv(p, dof)` is the quantile function of Student's t distribution. */
-  const jstat: { studentt: { inv(probability: number, degreesOfFreedom: number): number } };
+  interface Distribution<P extends number[]> {
+    inv(probability: number, ...parameters: P): number;
+    cdf(value: number, ...parameters: P): number;
+  }
+  /** Only what is used here. */
+  const jstat: {
+    studentt: Distribution<[degreesOfFreedom: number]>;
+    normal: Distribution<[mean: number, standardDeviation: number]>;
+    chisquare: Distribution<[degreesOfFreedom: number]>;
+  };
   export default jstat;
 }

@@ -2,10 +2,15 @@ import { z } from 'zod';
 
 import { no, ok, type Fault, type Result } from '@core/fault';
 
+import { Chain } from './chain';
+import { Fit } from './fit';
 import { Id } from './ids';
+import { Layout } from './layout';
 import { nextLetter } from './letters';
+import { Photo } from './photo';
 import { Body } from './recipe';
-import { Fit, Reading, RepairHead, Revision, Size, type Repair } from './repair';
+import { RepairHead, Revision, type Repair } from './repair';
+import { Reading, Size } from './size';
 
 const put = <R extends string, S extends z.ZodType>(row: R, value: S) =>
   z.strictObject({
@@ -25,7 +30,10 @@ export const Change = z.discriminatedUnion('row', [
   put('head', RepairHead),
   put('size', Size),
   put('reading', Reading),
+  put('layout', Layout),
   put('fit', Fit),
+  put('chain', Chain),
+  put('photo', Photo),
   put('body', Body),
   put('revision', Revision),
 ]);
@@ -37,7 +45,10 @@ export type RowOf<K extends RowKind> = Extract<Change, { row: K }>['value'];
 export const LIST_OF = {
   size: 'sizes',
   reading: 'readings',
+  layout: 'layouts',
   fit: 'fits',
+  chain: 'chains',
+  photo: 'photos',
   body: 'bodies',
   revision: 'revisions',
 } as const;

@@ -1,8 +1,9 @@
-import type { Repair, RepairState } from './repair';
+import type { Repair } from './repair';
 
 /**
  * The same repair under new ids, so that a file can be opened again beside the repair it came from.
  * Ids inside a repair only need to be unique in it, but the server keeps all rows in one table each.
+ * Instruments, machines, materials and picture files are the workshop's, and keep theirs.
  *
  * @param newId makes a fresh id each time it is called.
  */
@@ -15,40 +16,26 @@ export function copyRepair(repair: Repair, newId: () => string): Repair {
     renamed.set(id, fresh);
     return fresh;
   };
-  const readings = (state: RepairState) =>
-    state.readings.map((row) => ({ ...row, id: rename(row.id), sizeId: rename(row.sizeId) }));
-  const copyState = (state: RepairState): RepairState => ({
-    head: { ...state.head, id: rename(state.head.id) },
-    sizes: state.sizes.map((row) => ({ ...row, id: rename(row.id) })),
-    readings: readings(state),
-    fits: state.fits.map((row) => ({
-      ...row,
-      id: rename(row.id),
-      counterpartSizeId: rename(row.counterpartSizeId),
-    })),
-    bodies: state.bodies.map((row) => ({ ...row, id: rename(row.id), steps: renameIn(row.steps, rename) })),
-  });
-  return {
-    ...copyState(repair),
-    revisions: repair.revisions.map((row) => ({
-      ...row,
-      id: rename(row.id),
-      state: copyState(row.state),
-      figures: row.figures.map((figure) => ({ ...figure, bodyId: rename(figure.bodyId) })),
-    })),
-  };
+  return renameIn(repair, rename);
 }
 
-/** Keys of a step, and of the values in it, that hold an id. */
-const ID_KEYS = new Set(['id', 'of', 'rimOf']);
+/** Keys of rows and steps, and of the values in them, that hold an id of the repair's own. */
+const ID_KEYS = new Set(['id', 'sizeId', 'counterpartSizeId', 'bodyId', 'rimOf', 'point']);
+
+/** Holds rows of the workshop, which are not the repair's to rename. */
+const NOT_OURS = 'workshop';
+
+/** Sizes have an `of` too, which is a word there; an edge rule's is the id of a step. */
+const isEdgeRule = (data: object) => 'edges' in data;
 
 function renameIn<T>(data: T, rename: (id: string) => string): T {
-  if (Array.isArray(data)) return data.map((item) => renameIn(item, rename)) as T;
+  if (Array.isArray(data)) return data.map((item: unknown) => renameIn(item, rename)) as T;
   if (typeof data !== 'object' || data === null) return data;
   return Object.fromEntries(
-    Object.entries(data).map(([key, value]) => [
-      key,
-      typeof value === 'string' && ID_KEYS.has(key) ? rename(value) : renameIn(value, rename),
-    ]),
+    Object.entries(data).map(([key, value]: [string, unknown]) => {
+      if (key === NOT_OURS) return [key, value];
+      const isId = ID_KEYS.has(key) || (key === 'of' && isEdgeRule(data));
+      return [key, typeof value === 'string' && isId ? rename(value) : renameIn(value, rename)];
+    }),
   ) as T;
 }

@@ -11,19 +11,30 @@ export {
   type StepKind,
   type StepOf,
 } from './recipe';
+export { Derivation, Jaw, Reading, Size, SizeKind, Source, Taken } from './size';
+export { DatumEdge, Layout, LayoutDistance, LayoutEnd, LayoutPoint } from './layout';
+export { Chain, ChainLink } from './chain';
+export { Fit, FitFeature } from './fit';
+export { Photo, PhotoFile, PhotoTag } from './photo';
 export {
-  Fit,
+  BENCH_CALIPER_ID,
+  Correction,
+  DEFAULT_MACHINE_ID,
+  FeatureKind,
   FitClass,
-  FrozenFigures,
-  Jaw,
-  Reading,
-  Repair,
-  RepairHead,
-  RepairState,
-  Revision,
-  Size,
-  SizeKind,
-} from './repair';
+  FitTable,
+  Instrument,
+  Machine,
+  MaterialFamily,
+  Process,
+  WORKSHOP_LIST_OF,
+  Workshop,
+  WorkshopChange,
+  type WorkshopRowKind,
+  type WorkshopRowOf,
+} from './workshop';
+export { applyWorkshopChange, withWorkshopRow, workshopRowBefore } from './changeWorkshop';
+export { FrozenFigures, Repair, RepairHead, RepairState, Revision } from './repair';
 export {
   Change,
   LIST_OF,
@@ -55,7 +66,9 @@ export {
   pathText,
   readRepairFile,
   writeRepairFile,
+  type RepairFileContent,
 } from './repairFile';
 export { copyRepair } from './copyRepair';
+export { newSize } from './newSize';
 export { emptyRepair } from './newRepair';
 export { letterAt, nextLetter } from './letters';

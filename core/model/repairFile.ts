@@ -2,7 +2,9 @@ import { z } from 'zod';
 
 import { no, ok, type Fault, type Result } from '@core/fault';
 
-import { Repair } from './repair';
+import { PhotoFile } from './photo';
+import { Repair, type RepairState } from './repair';
+import { Workshop } from './workshop';
 
 export const REPAIR_FILE_FORMAT = 'even-spare-repair';
 export const REPAIR_FILE_VERSION = 1;
@@ -15,22 +17,32 @@ export const RepairFile = z.strictObject({
   version: z.literal(REPAIR_FILE_VERSION),
   writtenAt: z.iso.datetime(),
   repair: Repair,
+  /** The workshop whose instruments, machines and fits its numbers came from; without it, the usual ones. */
+  workshop: Workshop.optional(),
+  /** The pictures of its photos, JPEG in base 64, by their name. */
+  photoFiles: z
+    .array(z.strictObject({ file: PhotoFile, base64: z.base64() }))
+    .max(200)
+    .optional(),
 });
 export type RepairFile = z.infer<typeof RepairFile>;
 
+/** What a repair file holds, and what goes into one. */
+export type RepairFileContent = Pick<RepairFile, 'repair' | 'workshop' | 'photoFiles'>;
+
 /** The text of a repair file. `now` is an ISO 8601 instant. */
-export function writeRepairFile(repair: Repair, now: string): string {
+export function writeRepairFile(content: RepairFileContent, now: string): string {
   const file: RepairFile = {
     format: REPAIR_FILE_FORMAT,
     version: REPAIR_FILE_VERSION,
     writtenAt: now,
-    repair,
+    ...content,
   };
   return JSON.stringify(file, null, 1);
 }
 
 /** Reads a repair file; a fault names the place in it. */
-export function readRepairFile(text: string): Result<Repair, Fault> {
+export function readRepairFile(text: string): Result<RepairFileContent, Fault> {
   const bytes = text.length;
   if (bytes > REPAIR_FILE_LIMIT_BYTES) {
     return no({ code: 'file.tooBig', bytes, limitBytes: REPAIR_FILE_LIMIT_BYTES });
@@ -45,7 +57,7 @@ export function readRepairFile(text: string): Result<Repair, Fault> {
 }
 
 /** As readRepairFile, for data that has been parsed already. */
-export function parseRepairFile(data: unknown): Result<Repair, Fault> {
+export function parseRepairFile(data: unknown): Result<RepairFileContent, Fault> {
   if (typeof data !== 'object' || data === null || !('format' in data)) {
     return no({ code: 'file.notARepairFile' });
   }
@@ -56,8 +68,9 @@ export function parseRepairFile(data: unknown): Result<Repair, Fault> {
   }
   const parsed = RepairFile.safeParse(data);
   if (!parsed.success) return no(faultOfIssue(parsed.error.issues[0]!));
-  const inconsistency = findInconsistency(parsed.data.repair);
-  return inconsistency ? no(inconsistency) : ok(parsed.data.repair);
+  const { repair, workshop, photoFiles } = parsed.data;
+  const inconsistency = findInconsistency(repair);
+  return inconsistency ? no(inconsistency) : ok({ repair, workshop, photoFiles });
 }
 
 /** `repair.sizes[2].name`: a place in a file as a person would point at it. */
@@ -76,44 +89,76 @@ export function faultOfIssue(issue: z.core.$ZodIssue): Fault {
   return { code: 'file.invalid', path, message: issue.message };
 }
 
+const invalid = (path: string, message: string): Fault => ({ code: 'file.invalid', path, message });
+
 /** Rules between rows that a schema cannot hold: ids are unique, tags are unique, references lead somewhere. */
 function findInconsistency(repair: Repair): Fault | null {
-  for (const list of ['sizes', 'readings', 'fits', 'bodies', 'revisions'] as const) {
+  return (
+    findDouble(repair) ??
+    findDangling(repair, 'repair') ??
+    repair.revisions.reduce<Fault | null>(
+      (found, { state }, index) => found ?? findDangling(state, `repair.revisions[${index}].state`),
+      null,
+    )
+  );
+}
+
+function findDouble(repair: Repair): Fault | null {
+  for (const list of [
+    'sizes',
+    'readings',
+    'layouts',
+    'fits',
+    'chains',
+    'photos',
+    'bodies',
+    'revisions',
+  ] as const) {
     const seen = new Set<string>();
-    for (const [index, row] of repair[list].entries()) {
-      if (seen.has(row.id)) {
-        return {
-          code: 'file.invalid',
-          path: `repair.${list}[${index}].id`,
-          message: `"${row.id}" stands twice`,
-        };
-      }
-      seen.add(row.id);
+    for (const [index, { id }] of repair[list].entries()) {
+      if (seen.has(id)) return invalid(`repair.${list}[${index}].id`, `"${id}" stands twice`);
+      seen.add(id);
     }
   }
   const tags = new Set<string>();
-  for (const [index, size] of repair.sizes.entries()) {
-    if (tags.has(size.tag)) {
-      return {
-        code: 'file.invalid',
-        path: `repair.sizes[${index}].tag`,
-        message: `tag ${size.tag} stands twice`,
-      };
+  for (const [index, { tag }] of repair.sizes.entries()) {
+    if (tags.has(tag)) return invalid(`repair.sizes[${index}].tag`, `tag ${tag} stands twice`);
+    tags.add(tag);
+  }
+  return null;
+}
+
+/** Finds a reference to a size, or inside a layout to a point, that is not there. */
+function findDangling(state: RepairState, place: string): Fault | null {
+  const sizes = new Set(state.sizes.map((size) => size.id));
+  const missing = (path: string, id: string) =>
+    sizes.has(id) ? null : invalid(`${place}.${path}`, `there is no size "${id}"`);
+  for (const [index, reading] of state.readings.entries()) {
+    const fault = missing(`readings[${index}].sizeId`, reading.sizeId);
+    if (fault) return fault;
+  }
+  for (const [index, fit] of state.fits.entries()) {
+    const fault = missing(`fits[${index}].counterpartSizeId`, fit.counterpartSizeId);
+    if (fault) return fault;
+  }
+  for (const [index, photo] of state.photos.entries()) {
+    for (const [tagIndex, tag] of photo.tags.entries()) {
+      const fault = missing(`photos[${index}].tags[${tagIndex}].sizeId`, tag.sizeId);
+      if (fault) return fault;
     }
-    tags.add(size.tag);
   }
-  const sizes = new Set(repair.sizes.map((size) => size.id));
-  const dangling = (path: string, id: string): Fault => ({
-    code: 'file.invalid',
-    path,
-    message: `there is no size "${id}"`,
-  });
-  for (const [index, reading] of repair.readings.entries()) {
-    if (!sizes.has(reading.sizeId)) return dangling(`repair.readings[${index}].sizeId`, reading.sizeId);
-  }
-  for (const [index, fit] of repair.fits.entries()) {
-    if (!sizes.has(fit.counterpartSizeId)) {
-      return dangling(`repair.fits[${index}].counterpartSizeId`, fit.counterpartSizeId);
+  for (const [index, layout] of state.layouts.entries()) {
+    const points = new Set(layout.points.map((point) => point.id));
+    for (const [at, distance] of layout.distances.entries()) {
+      for (const end of ['from', 'to'] as const) {
+        const there = distance[end];
+        if ('point' in there && !points.has(there.point)) {
+          return invalid(
+            `${place}.layouts[${index}].distances[${at}].${end}`,
+            `there is no point "${there.point}"`,
+          );
+        }
+      }
     }
   }
   return null;

@@ -1,4 +1,4 @@
-import { evaluateRepair } from '@core/fit';
+import { evaluateSizes } from '@core/fit';
 import type { Repair, Stage } from '@core/model';
 import { newestRevision } from '@core/revision';
 
@@ -14,12 +14,12 @@ export interface Progress {
 export const STAGES: readonly Stage[] = ['brief', 'sizes', 'fits', 'shape', 'make'];
 
 /** Works out the progress of a repair from what is in it. */
-export function progressOf(repair: Repair): Progress {
-  const numbers = evaluateRepair(repair);
-  const sizes = [...numbers.sizes.values()];
-  const wanted = sizes.filter(({ result }) => result.status === 'wanted');
+export function progressOf(repair: Repair, evaluated = evaluateSizes(repair)): Progress {
+  const sizes = [...evaluated.values()];
+  // Nothing has to be taken for a size that is worked out from others.
+  const wanted = sizes.filter(({ size, result }) => result.status === 'wanted' && size.kind !== 'derived');
   const counterparts = sizes.filter(({ size }) => size.of === 'counterpart');
-  const fitted = new Set([...numbers.fits.values()].map(({ fit }) => fit.counterpartSizeId));
+  const fitted = new Set(repair.fits.filter((fit) => !fit.removed).map((fit) => fit.counterpartSizeId));
   const unfitted = counterparts.filter(({ size }) => !fitted.has(size.id));
   const spares = repair.bodies.filter((body) => !body.removed && body.role === 'spare');
   const stepCount = spares.reduce((sum, body) => sum + body.steps.length, 0);
@@ -52,7 +52,11 @@ export function progressOf(repair: Repair): Progress {
 
 /** Whether anything that a revision freezes, the head apart, is different from then. */
 function hasChangedSince(repair: Repair, frozen: Omit<Repair, 'revisions'>): boolean {
-  const key = ({ sizes, readings, fits, bodies }: Omit<Repair, 'revisions'>) =>
-    JSON.stringify([sizes, readings, fits, bodies].map((rows) => rows.map((row) => [row.id, row.version])));
+  const key = ({ sizes, readings, layouts, fits, chains, bodies }: Omit<Repair, 'revisions'>) =>
+    JSON.stringify(
+      [sizes, readings, layouts, fits, chains, bodies].map((rows) =>
+        rows.map((row) => [row.id, row.version]),
+      ),
+    );
   return key(repair) !== key(frozen) || repair.head.materialId !== frozen.head.materialId;
 }

@@ -1,3 +1,17 @@
-export { parseLength, MM_PER, type LengthUnit } from './parseLength';
-export { showLength, showNumber, showSigned, showUncertainty } from './showLength';
+export { QUANTITIES, RAD_PER_DEGREE, type Quantity } from './quantity';
+export { cleanTyped, parseLength, MM_PER, type LengthUnit } from './parseLength';
+export { parseAngle, parseCount } from './parseOther';
+export {
+  DISPLAY_UNITS,
+  showLength,
+  showNumber,
+  showQuantity,
+  showQuantityUncertainty,
+  showSigned,
+  showUncertainty,
+  typedUnitOf,
+  unitAfter,
+  unitWord,
+  type DisplayUnit,
+} from './showLength';
 export { roundTo, tidy } from './round';

@@ -19,6 +19,16 @@ const UNIT_WORDS: Record<string, LengthUnit> = {
   "''": 'in',
 };
 
+/** Signs that stand for others on paper, made one: minus signs, the fraction slash, wide spaces. */
+export function cleanTyped(text: string): string {
+  return text
+    .normalize('NFKC')
+    .replace(/[\u2212\u2013]/g, '-')
+    .replace(/\u2044/g, '/')
+    .replace(/\s+/g, ' ')
+    .trim();
+}
+
 /**
  * Reads a length as people type or paste it: `38.2`, `38,20 mm`, ` 3.82cm `, `0.237"`, `1 3/16 in`.
  * A point or a comma marks decimals. Fractions are inch fractions and must say so.
@@ -26,12 +36,7 @@ const UNIT_WORDS: Record<string, LengthUnit> = {
  * @returns millimetres (any sign and size: limits belong to whoever uses the length), or a fault.
  */
 export function parseLength(text: string, unitWhenNone: LengthUnit = 'mm'): Result<number, Fault> {
-  const cleaned = text
-    .normalize('NFKC')
-    .replace(/[\u2212\u2013]/g, '-')
-    .replace(/\u2044/g, '/')
-    .replace(/\s+/g, ' ')
-    .trim();
+  const cleaned = cleanTyped(text);
   if (cleaned === '') return no({ code: 'length.empty' });
 
   const parts = /^([-+]?)\s*([\d.,/ ]+?)\s*([^\d.,/ ].*)?$/.exec(cleaned);
@@ -45,7 +50,8 @@ export function parseLength(text: string, unitWhenNone: LengthUnit = 'mm'): Resu
   return ok((sign === '-' ? -1 : 1) * magnitude.value * MM_PER[unit]);
 }
 
-function parseDecimal(digits: string, text: string): Result<number, Fault> {
+/** Reads digits with one point or comma; nothing else. */
+export function parseDecimal(digits: string, text: string): Result<number, Fault> {
   const marks = digits.match(/[.,]/g)?.length ?? 0;
   if (marks > 1) return no({ code: 'length.twoMarks', text });
   if (!/^(\d+[.,]?\d*|[.,]\d+)$/.test(digits)) return no({ code: 'length.notANumber', text });

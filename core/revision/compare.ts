@@ -1,11 +1,13 @@
-import { evaluateRepair, fitClassOf, type EvaluatedRepair } from '@core/fit';
-import type { FrozenFigures, RepairState, Step, Value } from '@core/model';
-import { tidy } from '@core/quantity';
+import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
+import type { Fit, FrozenFigures, RepairState, Step, Value, Workshop } from '@core/model';
+import { RAD_PER_DEGREE, tidy, type Quantity } from '@core/quantity';
 import { stepSentence } from '@core/wording';
+import { fitClassOf } from '@core/workshop';
 
 /** One side of a comparison: a frozen revision, or the repair as it stands with what was last built. */
 export interface Compared {
   state: RepairState;
+  workshop: Workshop;
   figures: readonly FrozenFigures[];
 }
 
@@ -16,12 +18,12 @@ export interface Difference {
   label: string;
   from: number | string | null;
   to: number | string | null;
-  unit: 'mm' | 'mm³' | 'g' | '';
+  unit: 'mm' | '°' | 'mm³' | 'g' | '';
 }
 
 /** What differs from one side to the other, by number, in the order of the work. Rows that agree are left out. */
 export function compare(from: Compared, to: Compared): Difference[] {
-  const [before, after] = [evaluateRepair(from.state), evaluateRepair(to.state)];
+  const [before, after] = [evaluateRepair(from.state, from.workshop), evaluateRepair(to.state, to.workshop)];
   return [
     ...compareSizes(before, after),
     ...compareFits(before, after),
@@ -38,10 +40,14 @@ const keysOfBoth = (a: ReadonlyMap<string, unknown>, b: ReadonlyMap<string, unkn
   ...new Set([...a.keys(), ...b.keys()]),
 ];
 
+const UNITS: Record<Quantity, Difference['unit']> = { length: 'mm', angle: '°', count: '' };
+
 function compareSizes(before: EvaluatedRepair, after: EvaluatedRepair): Difference[] {
   const working = (numbers: EvaluatedRepair, id: string) => {
     const worked = numbers.sizes.get(id)?.worked;
-    return worked?.ok ? worked.trail.workingMm : null;
+    if (!worked?.ok) return null;
+    const { working, quantity } = worked.trail;
+    return quantity === 'angle' ? working / RAD_PER_DEGREE : working;
   };
   return keysOfBoth(before.sizes, after.sizes).map((id) => {
     const { size } = (after.sizes.get(id) ?? before.sizes.get(id))!;
@@ -50,25 +56,27 @@ function compareSizes(before: EvaluatedRepair, after: EvaluatedRepair): Differen
       label: `${size.tag} ${size.name}`,
       from: working(before, id),
       to: working(after, id),
-      unit: 'mm',
+      unit: UNITS[size.quantity],
     };
   });
 }
+
+const wordOf = (fit: Fit) => (fit.iso ? `${fit.iso.hole}/${fit.iso.shaft}` : fitClassOf(fit.fitClass).word);
 
 function compareFits(before: EvaluatedRepair, after: EvaluatedRepair): Difference[] {
   return keysOfBoth(before.fits, after.fits).flatMap((id): Difference[] => {
     const [old, now] = [before.fits.get(id), after.fits.get(id)];
     const { name } = (now ?? old)!.fit;
-    const word = (side: typeof old) => (side ? fitClassOf(side.fit.fitClass).word : null);
+    const word = (side: typeof old) => (side ? wordOf(side.fit) : null);
     const allowance = (side: typeof old) =>
       side?.worked.ok
         ? tidy(
             side.worked.trail.entries
               .filter((entry) => entry.kind === 'allowance')
-              .reduce((sum, entry) => sum + entry.mm, 0),
+              .reduce((sum, entry) => sum + entry.value, 0),
           )
         : null;
-    const working = (side: typeof old) => (side?.worked.ok ? side.worked.trail.workingMm : null);
+    const working = (side: typeof old) => (side?.worked.ok ? side.worked.trail.working : null);
     return [
       { group: 'fit', label: `${name}, how freely`, from: word(old), to: word(now), unit: '' },
       { group: 'fit', label: `${name}, allowance`, from: allowance(old), to: allowance(now), unit: 'mm' },
@@ -139,10 +147,21 @@ function typedNumber({ step, numbers }: StepSide, field: string): number | strin
   const value = (step as unknown as Record<string, Value | 'through' | undefined>)[field];
   if (value === undefined) return null;
   if (value === 'through') return 'right through';
-  if (value.from === 'number') return value.mm;
-  const found =
-    value.from === 'size' ? numbers.sizes.get(value.id)?.size.tag : numbers.fits.get(value.id)?.fit.name;
-  return found ?? 'gone';
+  switch (value.from) {
+    case 'number':
+      return value.mm;
+    case 'formula':
+      return value.text;
+    case 'size':
+      return numbers.sizes.get(value.id)?.size.tag ?? 'gone';
+    case 'fit':
+      return numbers.fits.get(value.id)?.fit.name ?? 'gone';
+    case 'layout': {
+      const found = numbers.layouts.get(value.id);
+      const point = found?.layout.points.find(({ id }) => id === value.point);
+      return found && point ? `${found.layout.name}, ${point.label} ${value.axis}` : 'gone';
+    }
+  }
 }
 
 function compareFigures(from: Compared, to: Compared): Difference[] {

@@ -1,4 +1,4 @@
-import { nextLetter, type FrozenFigures, type Repair, type Revision } from '@core/model';
+import { nextLetter, type FrozenFigures, type Repair, type Revision, type Workshop } from '@core/model';
 
 /**
  * The revision that freezes a repair as it stands, under the next free letter.
@@ -6,7 +6,7 @@ import { nextLetter, type FrozenFigures, type Repair, type Revision } from '@cor
  */
 export function freeze(
   repair: Repair,
-  given: { id: string; note: string; frozenAt: string; figures: FrozenFigures[] },
+  given: { id: string; note: string; frozenAt: string; figures: FrozenFigures[]; workshop: Workshop },
 ): Revision {
   const { revisions, ...state } = repair;
   return {

@@ -1,6 +1,7 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import type { EvaluatedRepair } from '@core/fit';
+import { formulaLength, type EvaluatedRepair } from '@core/fit';
 import { MODEL_LIMIT_MM, type Value } from '@core/model';
+import { roundTo, tidy } from '@core/quantity';
 
 /** Smallest length a solid is built with, mm. Below it the kernel's own tolerances blur the shape. */
 export const SMALLEST_MM = 0.05;
@@ -12,11 +13,42 @@ export function resolveValue(
   numbers: EvaluatedRepair,
 ): Result<NamedLength, StepFault> {
   if (value.from === 'number') return ok({ what, tag: null, mm: value.mm });
+  if (value.from === 'formula') {
+    const worked = formulaLength(value.text, value.unit, numbers);
+    return worked.ok ? ok({ what, tag: null, mm: tidy(worked.value) }) : no(worked.fault as StepFault);
+  }
+  if (value.from === 'layout') return resolvePoint(value, what, numbers);
   const found = value.from === 'size' ? numbers.sizes.get(value.id) : numbers.fits.get(value.id);
   if (!found) return no({ code: value.from === 'size' ? 'value.sizeGone' : 'value.fitGone', what });
   const { worked } = found;
-  if (!worked.ok) return no({ code: 'value.sizeNotTaken', what, tag: worked.tag, name: worked.name });
-  return ok({ what, tag: worked.trail.tag, mm: worked.trail.workingMm });
+  if (!worked.ok) {
+    return no(
+      (worked.fault as StepFault | null) ?? {
+        code: 'value.sizeNotTaken',
+        what,
+        tag: worked.tag,
+        name: worked.name,
+      },
+    );
+  }
+  const { quantity, tag, working } = worked.trail;
+  if (quantity !== 'length') return no({ code: 'size.wrongQuantity', what, got: quantity, wanted: 'length' });
+  return ok({ what, tag, mm: working });
+}
+
+/** A coordinate of a layout's point, to a hundredth of a millimetre, which no distance is known better than. */
+function resolvePoint(
+  value: Extract<Value, { from: 'layout' }>,
+  what: string,
+  numbers: EvaluatedRepair,
+): Result<NamedLength, StepFault> {
+  const found = numbers.layouts.get(value.id);
+  const point = found?.solved.points.find(({ id }) => id === value.point);
+  if (!found || !point) return no({ code: 'value.layoutGone', what });
+  if (point.loose) {
+    return no({ code: 'value.pointNotPlaced', what, point: point.label, layout: found.layout.name });
+  }
+  return ok({ what, tag: point.label, mm: roundTo(point[value.axis], 0.01) });
 }
 
 /** As resolveValue, for a length that must be at least SMALLEST_MM. */

@@ -1,4 +1,14 @@
 export { MATERIALS, DEFAULT_MATERIAL_ID, materialOf, type Material } from './materials';
-export { BENCH_CALIPER, INSTRUMENTS, instrumentOf, permissibleErrorMm, type Instrument } from './instruments';
-export { MACHINES, DEFAULT_MACHINE_ID, machineOf, type Machine } from './machines';
 export { toleranceFactorMm } from './toleranceFactor';
+export { GRADES, SIZE_STEPS_MM, standardToleranceMm } from './toleranceGrades';
+export {
+  DEVIATION_LETTERS,
+  SUGGESTED_PAIRS,
+  limitsOf,
+  readToleranceClass,
+  type Limits,
+  type SuggestedPair,
+} from './limits';
+export { THREADS, externalMajorMm, internalMinorMm, type Thread } from './threads';
+export { BEARINGS, CLEARANCE_HOLES, HEX_FLATS, NUT_HEIGHTS_MM, type Bearing } from './hardware';
+export { STANDARD_THINGS, likelyStandards, type LikelyThing, type StandardThing } from './likely';

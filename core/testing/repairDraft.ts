@@ -1,5 +1,6 @@
 import {
   fitValue,
+  newSize,
   numberValue,
   sizeValue,
   type Body,
@@ -32,7 +33,10 @@ export class RepairDraft {
       },
       sizes: [],
       readings: [],
+      layouts: [],
       fits: [],
+      chains: [],
+      photos: [],
       bodies: [],
       revisions: [],
     };
@@ -46,7 +50,7 @@ export class RepairDraft {
         id: `${tag.toLowerCase()}-${index + 1}`,
         version: 1,
         sizeId: tag.toLowerCase(),
-        mm: Number(typed),
+        value: Number(typed),
         typed,
         instrumentId: 'bench-caliper',
         takenAt: NOW,
@@ -58,7 +62,16 @@ export class RepairDraft {
   }
 
   chosen(tag: string, name: string, mm: number, source = ''): this {
-    return this.#size(tag, name, { kind: 'chosen', givenMm: mm, source });
+    return this.#size(tag, name, { kind: 'chosen', given: mm, source });
+  }
+
+  /** A size worked out by a formula over tags. */
+  formula(tag: string, name: string, text: string, more: Partial<Size> = {}): this {
+    return this.#size(tag, name, {
+      kind: 'derived',
+      derivation: { by: 'formula', text, unit: 'mm' },
+      ...more,
+    });
   }
 
   fit(
@@ -76,6 +89,7 @@ export class RepairDraft {
       feature,
       fitClass,
       ownClearanceMm: null,
+      iso: null,
       removed: false,
     });
     return this;
@@ -95,19 +109,7 @@ export class RepairDraft {
   }
 
   #size(tag: string, name: string, more: Partial<Size>): this {
-    this.repair.sizes.push({
-      id: tag.toLowerCase(),
-      version: 1,
-      tag,
-      name,
-      kind: 'measured',
-      of: 'piece',
-      jaw: 'outside',
-      givenMm: null,
-      source: '',
-      removed: false,
-      ...more,
-    });
+    this.repair.sizes.push(newSize({ id: tag.toLowerCase(), version: 1, tag, name, ...more }));
     return this;
   }
 }

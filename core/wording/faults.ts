@@ -10,6 +10,12 @@ const quoted = (text: string) => `“${text.length > 40 ? `${text.slice(0, 40)}�
 /** Words for the rows of a repair. */
 const ROW_WORDS: Record<string, string> = {
   head: 'repair',
+  layout: 'layout',
+  chain: 'chain',
+  photo: 'photo',
+  instrument: 'instrument',
+  machine: 'machine',
+  fitTable: 'table of fits',
   size: 'size',
   reading: 'reading',
   fit: 'fit',
@@ -17,6 +23,16 @@ const ROW_WORDS: Record<string, string> = {
   revision: 'revision',
 };
 const rowWord = (row: string) => ROW_WORDS[row] ?? row;
+
+const QUANTITY_WORDS: Record<string, string> = {
+  length: 'a length',
+  angle: 'an angle',
+  count: 'a count',
+};
+
+/** `1, 2 and 3`. */
+const listed = (items: readonly string[]) =>
+  items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`;
 
 type Sentences = { [C in FaultCode]: (fault: Extract<Fault, { code: C }>) => string };
 
@@ -35,6 +51,45 @@ const SENTENCES: Sentences = {
     `${mm(value)} is more than the ${instrument.toLowerCase()} can reach (${limitMm} mm). Check the decimal point.`,
   'length.tooLarge': ({ mm: value, limitMm }) =>
     `${mm(value)} is larger than anything made here (${limitMm} mm). Check the decimal point.`,
+  'angle.notAnAngle': ({ text }) => `${quoted(text)} is not an angle. Type degrees, such as 22.5 or 22° 30'.`,
+  'angle.outOfRange': ({ text }) => `${quoted(text)} is not between 0° and 180°. Check the number.`,
+  'count.notACount': ({ text }) => `${quoted(text)} is not a count. Type a whole number from 1 to 10,000.`,
+
+  'formula.empty': () => 'There is no formula yet. Type one, such as (A - B) / 2.',
+  'formula.tooLong': ({ limit }) =>
+    `A formula may have ${limit} characters. Split it: make a derived size of one half.`,
+  'formula.notRead': ({ text }) =>
+    `${quoted(text)} can’t be read as a sum. Use + − × ÷, brackets and tags, such as (A - B) / 2.`,
+  'formula.unknownWord': ({ word }) =>
+    `${quoted(word)} is not known here. Use tags in capitals, and sqrt, sin, cos, tan, asin, acos, atan, hypot, min, max, mean, abs or pi.`,
+  'formula.unknownSize': ({ tag }) => `There is no size ${tag}. Add it first, or use another tag.`,
+  'formula.mixedUnits': ({ left, right }) =>
+    `${capital(left)} and ${right} can’t be taken together. Check the brackets, and which sizes are meant.`,
+  'formula.powerNotPlain': () => 'A power must be a plain number, such as A^2. Write the number out.',
+  'formula.wrongResult': ({ got, wanted }) =>
+    `This gives ${got}, but ${QUANTITY_WORDS[wanted]} is wanted. Check what is multiplied and divided.`,
+  'formula.divisionByZero': ({ text }) =>
+    `${quoted(text)} divides by zero with these numbers. Check what stands under the line.`,
+  'formula.notReal': ({ text }) =>
+    `${quoted(text)} has no result with these numbers: a root of less than zero, or an angle that does not exist. Check them.`,
+  'formula.cycle': ({ tags }) =>
+    tags.length === 1
+      ? `${tags[0]} is worked out from itself. Take it out of its own formula.`
+      : `These sizes go round in a circle: ${[...tags, tags[0]].join(' needs ')}. Measure or choose one of them.`,
+
+  'size.gone': ({ what }) => `The ${what} has no size yet, or its size was deleted. Choose one.`,
+  'size.wrongQuantity': ({ what, got, wanted }) =>
+    `The ${what} is ${QUANTITY_WORDS[got] ?? got}, but ${QUANTITY_WORDS[wanted] ?? wanted} is wanted here. Choose another size.`,
+  'triangle.open': ({ gapMm }) =>
+    `These three lengths do not close: the longest is ${mm(gapMm)} longer than the other two together. Take them again.`,
+  'construction.notPossible': ({ what, why }) =>
+    `The ${what} can’t be worked out: ${why}. Check the numbers that go in.`,
+  'layout.missing': ({ points, ways }) =>
+    `${points.length === 1 ? `Point ${points[0]}` : `Points ${listed(points)}`} can still move: ${ways} more ${ways === 1 ? 'distance is' : 'distances are'} needed. Take one from ${points.length === 1 ? 'it' : 'each'} to a point that is held already.`,
+  'layout.empty': () => 'A layout needs two points. Tap where they stand.',
+  'layout.notSettled': () =>
+    'These distances contradict each other too much to place the points. Look for a wrong one, or put the points on the sketch nearer to where they are.',
+
   'name.empty': ({ what }) => `${capital(what)} needs a name. Type a word or two.`,
   'name.tooLong': ({ what, length, limit }) =>
     `The name of ${what} has ${length} characters; there is room for ${limit}. Shorten it, and put the rest in the brief.`,
@@ -47,6 +102,12 @@ const SENTENCES: Sentences = {
   'row.stale': ({ row }) =>
     `This ${rowWord(row)} was changed somewhere else in the meantime. Choose which of the two to keep.`,
   'row.frozen': ({ letter }) => `Revision ${letter} is frozen and stays as it is. Freeze a new one instead.`,
+  'photo.notAnImage': () => 'This is not a photo that can be read. Choose a JPEG, PNG, WebP or HEIF picture.',
+  'photo.tooBig': ({ bytes, limitBytes }) =>
+    `This photo has ${Math.ceil(bytes / 1048576)} MB; up to ${limitBytes / 1048576} MB can be taken in. Take it smaller, or crop it.`,
+  'photo.tooManyPixels': ({ megapixels, limitMegapixels }) =>
+    `This photo has ${Math.round(megapixels)} megapixels; up to ${limitMegapixels} can be taken in. Take it smaller, or crop it.`,
+  'device.unknown': () => 'There is nothing of that name on the practice bench. Load the page again.',
   'file.notJson': () =>
     'This is not a whole repair file: it can’t be read as JSON. It may have been cut short; get it again.',
   'file.notARepairFile': () =>
@@ -65,6 +126,10 @@ const SENTENCES: Sentences = {
     `The ${what} used a size that is no longer there. Choose another size, or type a number.`,
   'value.fitGone': ({ what }) =>
     `The ${what} used a fit that is no longer there. Choose another, or type a number.`,
+  'value.layoutGone': ({ what }) =>
+    `The ${what} used a point of a layout that is no longer there. Choose another, or type a number.`,
+  'value.pointNotPlaced': ({ what, point, layout }) =>
+    `The ${what} needs point ${point} of ${layout}, which is not placed yet. Take the distances that are missing.`,
   'value.outOfRange': ({ length, minMm, maxMm }) =>
     Number.isFinite(length.mm)
       ? `The ${named(length)} must be between ${mm(minMm)} and ${mm(maxMm)}. Change the number.`

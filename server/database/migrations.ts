@@ -7,7 +7,16 @@ interface Migration {
 }
 
 /** Tables that hold the rows of a repair, one kind each. */
-export const ROW_TABLES = ['sizes', 'readings', 'fits', 'bodies', 'revisions'] as const;
+export const ROW_TABLES = [
+  'sizes',
+  'readings',
+  'layouts',
+  'fits',
+  'chains',
+  'photos',
+  'bodies',
+  'revisions',
+] as const;
 
 const firstTables: Migration = {
   name: '001-first-tables',
@@ -43,12 +52,26 @@ const firstTables: Migration = {
       table.text('reply').notNullable();
       table.text('applied_at').notNullable().index();
     });
+    // Instruments, machines and fits of the workshop; rows that were never changed are not here but in the code.
+    await knex.schema.createTable('workshop_rows', (table) => {
+      table.text('kind').notNullable();
+      table.text('id').notNullable();
+      table.integer('version').notNullable();
+      table.text('data').notNullable();
+      table.primary(['kind', 'id']);
+    });
+    await knex.schema.createTable('applied_workshop_changes', (table) => {
+      table.text('change_id').primary();
+      table.text('reply').notNullable();
+      table.text('applied_at').notNullable().index();
+    });
     await knex.raw(
       `create virtual table repairs_search using fts5(id unindexed, words, tokenize = "unicode61 remove_diacritics 2")`,
     );
   },
   async down(knex) {
-    for (const name of ['repairs_search', 'applied_changes', ...ROW_TABLES, 'repairs']) {
+    const others = ['repairs_search', 'applied_changes', 'applied_workshop_changes', 'workshop_rows'];
+    for (const name of [...others, ...ROW_TABLES, 'repairs']) {
       await knex.schema.dropTable(name);
     }
   },

@@ -10,15 +10,24 @@ import {
   Picture,
   REPAIR_FILE_LIMIT_BYTES,
   writeRepairFile,
+  type Repair,
 } from '@core/model';
 
+import type { PhotoStore } from '../photos/store';
 import { Refused } from '../refusal';
+import type { WorkshopStore } from '../workshop/store';
 import type { RepairStore, Surroundings } from './store';
 
 const missing = (id: string) => new Refused(404, { code: 'row.missing', row: 'head', id });
 
 /** The API of repairs; described for people in docs/api.md. */
-export function repairRoutes(store: RepairStore, surroundings: Surroundings): Router {
+export function repairRoutes(parts: {
+  store: RepairStore;
+  workshop: WorkshopStore;
+  photos: PhotoStore;
+  surroundings: Surroundings;
+}): Router {
+  const { store, workshop, photos, surroundings } = parts;
   const router = Router();
   const small = json({ limit: '2mb' });
 
@@ -54,18 +63,39 @@ export function repairRoutes(store: RepairStore, surroundings: Surroundings): Ro
     const id = Id.parse(request.params.id);
     const repair = await store.get(id);
     if (!repair) throw missing(id);
+    const content = {
+      repair,
+      workshop: await workshop.get(),
+      photoFiles: await photos.embed(repair.photos.map(({ file }) => file)),
+    };
     response
       .type('json')
       .attachment(`${fileStem(repair.head.name)}.json`)
-      .send(writeRepairFile(repair, surroundings.now()));
+      .send(writeRepairFile(content, surroundings.now()));
   });
 
   router.post('/repair-files', json({ limit: REPAIR_FILE_LIMIT_BYTES }), async (request, response) => {
-    const repair = parseRepairFile(request.body as unknown);
-    if (!repair.ok) throw Refused.of(repair.fault);
-    const opened = await store.open(repair.value);
+    const file = parseRepairFile(request.body as unknown);
+    if (!file.ok) throw Refused.of(file.fault);
+    const { repair, workshop: brought, photoFiles } = file.value;
+    const renamed = await photos.unpack(photoFiles ?? []);
+    if (!renamed.ok) throw Refused.of(renamed.fault);
+    if (brought) await workshop.bringIn(brought);
+    const opened = await store.open(withPhotoFiles(repair, renamed.value));
     response.status(201).json({ id: opened.head.id });
   });
 
   return router;
+}
+
+/** Pictures are worked over when they are unpacked, so their names may have changed. */
+function withPhotoFiles(repair: Repair, renamed: ReadonlyMap<string, string>): Repair {
+  const rename = <T extends { photos: Repair['photos'] }>(state: T): T => ({
+    ...state,
+    photos: state.photos.map((photo) => ({ ...photo, file: renamed.get(photo.file) ?? photo.file })),
+  });
+  return {
+    ...rename(repair),
+    revisions: repair.revisions.map((revision) => ({ ...revision, state: rename(revision.state) })),
+  };
 }

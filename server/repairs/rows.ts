@@ -85,7 +85,7 @@ function wordsOf(repair: Repair): string {
     head.whatBroke,
     ...current(sizes).map((size) => size.name),
     ...current(bodies).map((body) => body.name),
-    ...current(sizes).flatMap((size) => (size.givenMm === null ? [] : [String(size.givenMm)])),
+    ...current(sizes).flatMap((size) => (size.given === null ? [] : [String(size.given)])),
     ...current(readings).map((reading) => reading.typed),
   ].join('\n');
 }

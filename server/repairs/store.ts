@@ -128,7 +128,9 @@ export class RepairStore {
   async forgetOldChanges(): Promise<void> {
     const days = REMEMBER_CHANGES_DAYS * 24 * 60 * 60 * 1000;
     const before = new Date(Date.parse(this.surroundings.now()) - days).toISOString();
-    await this.database('applied_changes').where('applied_at', '<', before).delete();
+    for (const table of ['applied_changes', 'applied_workshop_changes']) {
+      await this.database(table).where('applied_at', '<', before).delete();
+    }
   }
 
   async #cached(database: Knex, id: string): Promise<Cached | null> {

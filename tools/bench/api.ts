@@ -31,7 +31,7 @@ export async function apiFigures(wheel: Repair): Promise<Figure[]> {
   const opened = await fetch(`${server.address}/api/repair-files`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: writeRepairFile(wheel, new Date().toISOString()),
+    body: writeRepairFile({ repair: wheel }, new Date().toISOString()),
   });
   const { id } = (await opened.json()) as { id: string };
   const url = `${server.address}/api/repairs/${id}`;

@@ -13,7 +13,7 @@ async function main(): Promise<void> {
     readFileSync(join(__dirname, '..', '..', 'demo', 'repairs', 'rack-wheel.json'), 'utf8'),
   );
   if (!file.ok) throw new Error(file.fault.code);
-  const figures = [...(await solidFigures(file.value)), ...(await apiFigures(file.value))];
+  const figures = [...(await solidFigures(file.value.repair)), ...(await apiFigures(file.value.repair))];
   console.log(process.argv.includes('--json') ? JSON.stringify(figures) : tableOf(figures));
   process.exit(0);
 }

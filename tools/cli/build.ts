@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { evaluateRepair } from '@core/fit';
 import { figuresOf, findingsOf } from '@core/inspect';
 import { SPARE_FORMATS, spareFile } from '@core/make';
-import type { Repair } from '@core/model';
+import type { RepairFileContent } from '@core/model';
 import { BodyBuilder, startKernel } from '@core/solid';
 import { materialOf } from '@core/standards';
 import { findingSentence, sentenceOf } from '@core/wording';
@@ -15,13 +15,13 @@ import { findingSentence, sentenceOf } from '@core/wording';
  * @returns false if a body could not be built or a spare not be written.
  */
 export async function build(
-  repair: Repair,
+  { repair, workshop }: RepairFileContent,
   outFolder: string,
   print: (line: string) => void,
 ): Promise<boolean> {
   mkdirSync(outFolder, { recursive: true });
   const kernel = await startKernel();
-  const numbers = evaluateRepair(repair);
+  const numbers = evaluateRepair(repair, workshop);
   const material = materialOf(repair.head.materialId);
   let allWell = true;
   for (const body of repair.bodies.filter((candidate) => !candidate.removed)) {

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 
-import { readRepairFile, type Repair } from '@core/model';
+import { readRepairFile, type RepairFileContent } from '@core/model';
 import { sentenceOf } from '@core/wording';
 
 import { build } from './build';
@@ -20,15 +20,15 @@ function refuse(sentence: string): never {
   process.exit(2);
 }
 
-function readFile(path: string): Repair {
+function readFile(path: string): RepairFileContent {
   let text: string;
   try {
     text = readFileSync(path, 'utf8');
   } catch {
     return refuse(`${path} can’t be read. Check the name and try again.`);
   }
-  const repair = readRepairFile(text);
-  return repair.ok ? repair.value : refuse(`${path}: ${sentenceOf(repair.fault)}`);
+  const file = readRepairFile(text);
+  return file.ok ? file.value : refuse(`${path}: ${sentenceOf(file.fault)}`);
 }
 
 function parseCall() {

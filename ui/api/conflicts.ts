@@ -1,12 +1,12 @@
 import { create } from 'zustand';
 
-import type { Change } from '@core/model';
+import type { QueuedChange } from './queryClient';
 
 /** Two versions of one row: what somebody else made of it, and what was wanted here. */
 export interface Conflict {
-  repairId: string;
-  mine: Change;
-  theirs: Change['value'] | null;
+  /** What was wanted here. */
+  queued: QueuedChange;
+  theirs: QueuedChange['change']['value'] | null;
 }
 
 interface Conflicts {

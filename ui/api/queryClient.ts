@@ -2,21 +2,27 @@ import { createSyncStoragePersister } from '@tanstack/query-sync-storage-persist
 import { MutationCache, QueryCache, QueryClient, type Mutation } from '@tanstack/react-query';
 import type { PersistQueryClientOptions, PersistedClient } from '@tanstack/react-query-persist-client';
 
-import { ChangeReply, withRow, type Change, type Repair } from '@core/model';
+import {
+  ChangeReply,
+  withRow,
+  withWorkshopRow,
+  WorkshopChange,
+  type Change,
+  type Repair,
+  type Workshop,
+} from '@core/model';
 
 import { ask, Refused, Unreachable } from './client';
 import { useConflicts } from './conflicts';
 import { noteReach } from './connection';
 import { useNotices } from './notices';
 
-/** What is queued: a change and the repair it belongs to. */
-export interface QueuedChange {
-  repairId: string;
-  change: Change;
-}
+/** What is queued: a change and the repair it belongs to, or null for a change to the workshop. */
+export type QueuedChange = { repairId: string; change: Change } | { repairId: null; change: WorkshopChange };
 
 export const repairKey = (id: string) => ['repair', id] as const;
 export const listKey = ['repairs'] as const;
+export const workshopKey = ['workshop'] as const;
 export const CHANGE_KEY = ['change'] as const;
 
 /** One queue for all changes, so that they reach the server in the order they were made. */
@@ -38,32 +44,39 @@ export function createQueryClient(): QueryClient {
   client.setMutationDefaults(CHANGE_KEY, {
     mutationFn: async ({ repairId, change }: QueuedChange) => {
       try {
-        return await ask(`/repairs/${repairId}/changes`, {
-          method: 'POST',
-          body: change,
-          reply: ChangeReply,
-        });
+        return repairId === null
+          ? await ask('/workshop/changes', { method: 'POST', body: change, reply: WorkshopChange })
+          : await ask(`/repairs/${repairId}/changes`, { method: 'POST', body: change, reply: ChangeReply });
       } catch (error) {
         noteReach(error);
         throw error;
       }
     },
-    onSuccess: (reply: ChangeReply, { repairId }: QueuedChange) => {
-      client.setQueryData<Repair>(repairKey(repairId), (repair) => repair && withRow(repair, reply.change));
+    onSuccess: (reply: ChangeReply | WorkshopChange, { repairId }: QueuedChange) => {
+      if (repairId === null) {
+        const change = reply as WorkshopChange;
+        client.setQueryData<Workshop>(
+          workshopKey,
+          (workshop) => workshop && withWorkshopRow(workshop, change),
+        );
+        return;
+      }
+      const { change } = reply as ChangeReply;
+      client.setQueryData<Repair>(repairKey(repairId), (repair) => repair && withRow(repair, change));
       void client.invalidateQueries({ queryKey: listKey });
     },
-    onError: (error: Error, { repairId, change }: QueuedChange) =>
-      settleRefusal(client, error, repairId, change),
+    onError: (error: Error, queued: QueuedChange) => settleRefusal(client, error, queued),
   });
   return client;
 }
 
 /** The screen has rolled back by itself, since it only ever added what was pending; what is left is to say so. */
-function settleRefusal(client: QueryClient, error: Error, repairId: string, change: Change): void {
-  void client.invalidateQueries({ queryKey: repairKey(repairId) });
+function settleRefusal(client: QueryClient, error: Error, queued: QueuedChange): void {
+  const { repairId } = queued;
+  void client.invalidateQueries({ queryKey: repairId === null ? workshopKey : repairKey(repairId) });
   const fault = error instanceof Refused ? error.fault : null;
   if (fault?.code === 'row.stale') {
-    useConflicts.getState().add({ repairId, mine: change, theirs: fault.theirs as Change['value'] | null });
+    useConflicts.getState().add({ queued, theirs: fault.theirs as QueuedChange['change']['value'] | null });
   } else {
     useNotices.getState().say({ text: error.message, tone: 'wrong' });
   }
@@ -80,9 +93,10 @@ export function persistOptions(storage: Storage): Omit<PersistQueryClientOptions
       serialize: (client) => JSON.stringify(allPaused(client)),
     }),
     maxAge: 30 * DAY_MS,
-    buster: '1',
+    buster: '2',
     dehydrateOptions: {
-      shouldDehydrateQuery: (query) => query.queryKey[0] === 'repair' && query.state.status === 'success',
+      shouldDehydrateQuery: (query) =>
+        ['repair', 'workshop'].includes(query.queryKey[0] as string) && query.state.status === 'success',
       shouldDehydrateMutation: (mutation) => isQueued(mutation),
     },
   };

@@ -40,9 +40,7 @@ function usePendingChanges(id: string): Change[] {
   return useMutationState({
     filters: { mutationKey: CHANGE_KEY, status: 'pending' },
     select: (mutation) => mutation.state.variables as QueuedChange,
-  })
-    .filter(({ repairId }) => repairId === id)
-    .map(({ change }) => change);
+  }).flatMap((queued) => (queued.repairId === id ? [queued.change] : []));
 }
 
 /** How many changes have not reached the server yet, over all repairs. */
@@ -88,7 +86,6 @@ function latest(client: ReturnType<typeof useQueryClient>, shown: Repair): Repai
     .getMutationCache()
     .findAll({ mutationKey: CHANGE_KEY, status: 'pending' })
     .map((mutation) => mutation.state.variables as QueuedChange)
-    .filter(({ repairId }) => repairId === shown.head.id)
-    .map(({ change }) => change)
+    .flatMap((queued) => (queued.repairId === shown.head.id ? [queued.change] : []))
     .reduce(withPending, server);
 }

@@ -1,8 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { Text, View } from 'react-native';
 
-import type { Change } from '@core/model';
-
 import { useConflicts, type Conflict } from '../api/conflicts';
 import { newId } from '../api/newId';
 import { CHANGE_KEY, CHANGE_SCOPE, type QueuedChange } from '../api/queryClient';
@@ -14,7 +12,7 @@ import { describeRow } from './describeRow';
 export function ConflictSheet() {
   const { waiting } = useConflicts();
   const conflict = waiting[0];
-  return conflict ? <Choice key={conflict.mine.changeId} conflict={conflict} /> : null;
+  return conflict ? <Choice key={conflict.queued.change.changeId} conflict={conflict} /> : null;
 }
 
 function Choice({ conflict }: { conflict: Conflict }) {
@@ -23,11 +21,12 @@ function Choice({ conflict }: { conflict: Conflict }) {
     mutationKey: CHANGE_KEY,
     scope: CHANGE_SCOPE,
   });
-  const { mine, theirs, repairId } = conflict;
+  const { queued, theirs } = conflict;
+  const mine = queued.change;
   const keepTheirs = () => settle(conflict);
   const useMine = () => {
-    const change = { ...mine, changeId: newId(), baseVersion: theirs?.version ?? 0 } as Change;
-    mutate({ repairId, change });
+    const change = { ...mine, changeId: newId(), baseVersion: theirs?.version ?? 0 };
+    mutate({ ...queued, change } as QueuedChange);
     settle(conflict);
   };
   const differences = describeRow(mine.value, theirs);
@@ -48,11 +47,17 @@ function Choice({ conflict }: { conflict: Conflict }) {
   );
 }
 
-const ROW_NAMES: Record<Change['row'], string> = {
+const ROW_NAMES: Record<QueuedChange['change']['row'], string> = {
   head: 'the brief',
   size: 'this size',
   reading: 'this reading',
+  layout: 'this layout',
   fit: 'this fit',
+  chain: 'this chain',
+  photo: 'this photo',
+  instrument: 'this instrument',
+  machine: 'this machine',
+  fitTable: 'these fits',
   body: 'this recipe',
   revision: 'this revision',
 };

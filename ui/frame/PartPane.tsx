@@ -10,7 +10,8 @@ import { STANCE_ORDER, STANCES, type Stance } from '../part/stances';
 import { CutSlider } from '../part/CutSlider';
 import { useCutOpen } from '../part/useCutOpen';
 import { BuildSign } from './BuildSign';
-import { labelOf } from './labelOf';
+import { useShow } from '../preferences/useShow';
+import { labelOf, trailTargetOf } from './labelOf';
 import { useRepairContext } from './useRepairContext';
 
 /** The part with what goes on it: sizes, stances, cutting open, and a word while it is being built. */
@@ -48,7 +49,8 @@ export function PartPane({ stage }: { stage: string }) {
     [solid.bodies, openSize, stage],
   );
 
-  const textOf = useCallback((annotation: Annotation) => labelOf(annotation, numbers), [numbers]);
+  const show = useShow();
+  const textOf = useCallback((annotation: Annotation) => labelOf(annotation, numbers, show), [numbers, show]);
   const onPressLabel = useCallback(
     ({ value }: Annotation) => {
       const base = `/repair/${repair.head.id}` as const;
@@ -58,6 +60,8 @@ export function PartPane({ stage }: { stage: string }) {
       } else if (value.from === 'size') {
         setOpenSize(value.id);
         router.replace(`${base}/sizes`);
+      } else if (value.from === 'layout') {
+        router.replace(`${base}/layouts`);
       } else {
         router.replace(`${base}/shape`);
       }
@@ -66,7 +70,8 @@ export function PartPane({ stage }: { stage: string }) {
   );
   const onLongPressLabel = useCallback(
     ({ value }: Annotation) => {
-      if (value.from !== 'number') setOpenTrail({ from: value.from, id: value.id });
+      const target = trailTargetOf(value);
+      if (target) setOpenTrail(target);
     },
     [setOpenTrail],
   );

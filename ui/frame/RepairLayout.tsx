@@ -7,6 +7,7 @@ import { progressOf } from '@core/progress';
 import type { Repair } from '@core/model';
 
 import { useRepair } from '../api/useRepair';
+import { useWorkshop } from '../api/useWorkshop';
 import { Unreachable } from '../api/client';
 import { Button } from '../shared/Button';
 import { EmptyState } from '../shared/EmptyState';
@@ -20,6 +21,12 @@ import { RepairHeader } from './RepairHeader';
 import { StageRule } from './StageRule';
 import { TrailPanel } from './TrailPanel';
 import { RepairContext, type TrailTarget } from './useRepairContext';
+
+/** Screens that need the room of the part for a drawing of their own, or for words. */
+const WITHOUT_PART = new Set(['brief', 'revisions', 'layouts', 'photos', 'sheet']);
+
+/** Screens that belong to a stage without being it. */
+const STAGE_OF: Record<string, string> = { layouts: 'sizes', photos: 'sizes', sheet: 'sizes' };
 
 /** Everything round a stage: title, part, the stage itself, the stage rule. */
 export function RepairLayout() {
@@ -53,15 +60,16 @@ function Frame({ repair }: { repair: Repair }) {
   const stage = segments.at(-1) ?? 'sizes';
   const [openSize, setOpenSize] = useState<string | null>(null);
   const [openTrail, setOpenTrail] = useState<TrailTarget | null>(null);
-  const numbers = useMemo(() => evaluateRepair(repair), [repair]);
-  const progress = useMemo(() => progressOf(repair), [repair]);
-  const solid = useSolid(repair);
+  const { workshop } = useWorkshop();
+  const numbers = useMemo(() => evaluateRepair(repair, workshop), [repair, workshop]);
+  const progress = useMemo(() => progressOf(repair, numbers.sizes), [repair, numbers]);
+  const solid = useSolid(repair, workshop);
   useListPicture(repair, solid);
   const context = useMemo(
     () => ({ repair, numbers, solid, openSize, setOpenSize, openTrail, setOpenTrail }),
     [repair, numbers, solid, openSize, openTrail],
   );
-  const withPart = stage !== 'brief' && stage !== 'revisions';
+  const withPart = !WITHOUT_PART.has(stage);
   const part = (
     <View className="flex-1 flex-row">
       <View className="flex-1">
@@ -71,7 +79,12 @@ function Frame({ repair }: { repair: Repair }) {
     </View>
   );
   const rule = (
-    <StageRule repairId={repair.head.id} current={stage} missing={progress.missing} upright={wide} />
+    <StageRule
+      repairId={repair.head.id}
+      current={STAGE_OF[stage] ?? stage}
+      missing={progress.missing}
+      upright={wide}
+    />
   );
 
   return (

@@ -1,47 +1,49 @@
+import X from 'lucide-react-native/icons/x';
 import { Text, View } from 'react-native';
 
-import { usesOf, type Trail, type Worked } from '@core/fit';
+import { usesOf, type Worked } from '@core/fit';
+import { sentenceOf } from '@core/wording';
 
+import { useShow } from '../preferences/useShow';
+import { IconButton } from '../shared/Button';
+import { Wrong } from '../shared/Field';
 import { Sheet } from '../shared/Sheet';
 import { TrailTable } from '../shared/TrailTable';
 import { useWide } from '../shared/useWide';
-import { IconButton } from '../shared/Button';
-import X from 'lucide-react-native/icons/x';
+import { Doubt } from '../stages/sizes/Doubt';
 import { colours } from '../theme/colours';
 import { useRepairContext } from './useRepairContext';
 
 /** Where a number comes from and where it goes. Beside the part on a wide screen, a sheet on a phone. */
 export function TrailPanel() {
-  const { repair, numbers, openTrail, setOpenTrail } = useRepairContext();
+  const { repair, openTrail, setOpenTrail } = useRepairContext();
   const wide = useWide();
-  if (!openTrail) return null;
-  const found = openTrail.from === 'size' ? numbers.sizes.get(openTrail.id) : numbers.fits.get(openTrail.id);
-  if (!found) return null;
-  const uses = usesOf(repair, openTrail.from, openTrail.id);
+  const found = useTrail();
+  if (!openTrail || !found) return null;
+  const uses = usesOf(repair, openTrail);
   const body = (
     <>
-      <TrailOrWanted worked={found.worked} />
+      {found.body}
       <Text className="font-label text-[14px] text-muted">
-        {uses.length === 0
-          ? 'No step uses it yet.'
-          : `Used in ${uses.map((use) => `${use.bodyName}, step ${use.stepIndex + 1}`).join('; ')}.`}
+        {uses.length === 0 ? 'Nothing uses it yet.' : `Used in ${uses.map(({ words }) => words).join('; ')}.`}
       </Text>
     </>
   );
-  const title = found.worked.ok
-    ? `Where ${found.worked.trail.tag} ${found.worked.trail.workingMm.toFixed(2)} comes from`
-    : `Where ${found.worked.tag} comes from`;
   if (!wide) {
     return (
-      <Sheet title={title} onClose={() => setOpenTrail(null)}>
+      <Sheet title={found.title} onClose={() => setOpenTrail(null)}>
         {body}
       </Sheet>
     );
   }
   return (
-    <View role="region" aria-label={title} className="w-[290px] gap-2 border-l border-line bg-card p-4 pt-2">
+    <View
+      role="region"
+      aria-label={found.title}
+      className="w-[290px] gap-2 border-l border-line bg-card p-4 pt-2"
+    >
       <View className="flex-row items-center justify-between">
-        <Text className="font-number text-[13px] uppercase text-muted">{title}</Text>
+        <Text className="font-number text-[13px] uppercase text-muted">{found.title}</Text>
         <IconButton label="Close" onPress={() => setOpenTrail(null)}>
           <X size={18} color={colours.muted} />
         </IconButton>
@@ -51,8 +53,45 @@ export function TrailPanel() {
   );
 }
 
+/** The trail that is asked for, in words. */
+function useTrail(): { title: string; body: React.ReactNode } | null {
+  const { numbers, openTrail } = useRepairContext();
+  const show = useShow();
+  if (!openTrail) return null;
+  if (openTrail.from === 'layout') {
+    const found = numbers.layouts.get(openTrail.id);
+    if (!found) return null;
+    return {
+      title: `Where the points of ${found.layout.name} come from`,
+      body: (
+        <Text className="font-sans text-[15.5px] leading-6 text-ink">
+          {`${found.solved.distances.length} distances, adjusted together; ${found.solved.redundancy} more than needed. They are on the Sizes stage, under Layouts.`}
+        </Text>
+      ),
+    };
+  }
+  const size = openTrail.from === 'size' ? numbers.sizes.get(openTrail.id) : undefined;
+  const worked = openTrail.from === 'size' ? size?.worked : numbers.fits.get(openTrail.id)?.worked;
+  if (!worked) return null;
+  const title = worked.ok
+    ? `Where ${worked.trail.tag} ${show.value(worked.trail.working, worked.trail.quantity)} comes from`
+    : `Where ${worked.tag} comes from`;
+  return {
+    title,
+    body: (
+      <>
+        <TrailOrWanted worked={worked} />
+        {size && 'uncertainty' in size.result ? (
+          <Doubt size={size.size} uncertainty={size.result.uncertainty} />
+        ) : null}
+      </>
+    ),
+  };
+}
+
 function TrailOrWanted({ worked }: { worked: Worked }) {
-  if (worked.ok) return <TrailTable trail={worked.trail satisfies Trail} />;
+  if (worked.ok) return <TrailTable trail={worked.trail} />;
+  if (worked.fault) return <Wrong text={sentenceOf(worked.fault)} />;
   return (
     <Text className="font-sans text-[16px] text-ink">{`Size ${worked.tag} (${worked.name}) is not taken yet.`}</Text>
   );

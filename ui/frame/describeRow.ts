@@ -15,13 +15,27 @@ const FIELD_WORDS: Record<string, string> = {
   kind: 'kind of size',
   of: 'taken on',
   jaw: 'jaws',
-  givenMm: 'number, mm',
+  quantity: 'length, angle or count',
+  importance: 'how much hangs on it',
+  taken: 'which value is taken',
+  given: 'number',
+  derivation: 'how it is worked out',
+  points: 'points',
+  distances: 'distances',
+  tags: 'tags',
+  links: 'links',
   source: 'source',
-  mm: 'reading, mm',
+  value: 'reading',
   leftOut: 'left out because',
   fitClass: 'how freely',
   ownClearanceMm: 'clearance, mm',
   feature: 'which way round',
+  iso: 'ISO limits',
+  resolution: 'resolution',
+  permissibleErrors: 'permissible errors',
+  scatterMm: 'scatter, mm',
+  corrections: 'corrections',
+  clearances: 'clearances',
   steps: 'steps',
   removed: 'deleted',
 };
@@ -38,6 +52,7 @@ export function describeRow(mine: object, theirs: object | null): RowDifference[
 function show(value: unknown): string {
   if (value === null || value === undefined || value === '') return 'nothing';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (Array.isArray(value)) return `${value.length} ${value.length === 1 ? 'step' : 'steps'}`;
+  if (Array.isArray(value)) return `${value.length}`;
+  if (typeof value === 'object') return JSON.stringify(value).replace(/[{}"]/g, '').replace(/[:,]/g, '$& ');
   return String(value);
 }

@@ -1,39 +1,75 @@
-import type { EvaluatedRepair } from '@core/fit';
+import { formulaLength, type EvaluatedRepair } from '@core/fit';
 import type { Value } from '@core/model';
-import { showLength, showNumber } from '@core/quantity';
 
 import type { LabelText } from '../part/PartLabels';
+import type { Show } from '../preferences/useShow';
 
 /** What a number of the model says of itself, on the picture and in a chip. */
 export function labelOf(
   { value, mm }: { value: Value; mm: number | null },
   numbers: EvaluatedRepair,
+  show: Show,
 ): LabelText {
-  const shown = mm === null ? '?' : showNumber(mm);
-  const spokenMm = mm === null ? 'not known yet' : showLength(mm);
-  if (value.from === 'number') return { tag: null, number: shown, tone: 'typed', spoken: spokenMm };
-  if (value.from === 'fit') {
-    const fit = numbers.fits.get(value.id);
-    const tag = fit ? (numbers.sizes.get(fit.fit.counterpartSizeId)?.size.tag ?? null) : null;
-    return {
-      tag,
-      number: shown,
-      tone: 'working',
-      spoken: `${fit?.fit.name ?? 'Lost fit'}, working size ${spokenMm}`,
-    };
+  const shown = mm === null ? '?' : show.number(mm);
+  const spokenMm = mm === null ? 'not known yet' : show.length(mm);
+  switch (value.from) {
+    case 'number':
+      return { tag: null, number: shown, tone: 'typed', spoken: spokenMm };
+    case 'formula':
+      return { tag: null, number: shown, tone: 'typed', spoken: `${value.text}, ${spokenMm}` };
+    case 'layout': {
+      const layout = numbers.layouts.get(value.id)?.layout;
+      const point = layout?.points.find(({ id }) => id === value.point);
+      return {
+        tag: point ? `${point.label}${value.axis}` : null,
+        number: shown,
+        tone: 'measured',
+        spoken: point ? `${layout!.name}, point ${point.label}, ${spokenMm}` : `Lost point, ${spokenMm}`,
+      };
+    }
+    case 'fit': {
+      const fit = numbers.fits.get(value.id);
+      const tag = fit ? (numbers.sizes.get(fit.fit.counterpartSizeId)?.size.tag ?? null) : null;
+      return {
+        tag,
+        number: shown,
+        tone: 'working',
+        spoken: `${fit?.fit.name ?? 'Lost fit'}, working size ${spokenMm}`,
+      };
+    }
+    case 'size': {
+      const size = numbers.sizes.get(value.id);
+      return {
+        tag: size?.size.tag ?? null,
+        number: shown,
+        tone: size?.size.kind === 'measured' ? 'measured' : 'typed',
+        spoken: size ? `${size.size.tag}, ${size.size.name}, ${spokenMm}` : `Lost size, ${spokenMm}`,
+      };
+    }
   }
-  const size = numbers.sizes.get(value.id);
-  return {
-    tag: size?.size.tag ?? null,
-    number: shown,
-    tone: size?.size.kind === 'measured' ? 'measured' : 'typed',
-    spoken: size ? `${size.size.tag}, ${size.size.name}, ${spokenMm}` : `Lost size, ${spokenMm}`,
-  };
 }
 
 /** The length behind a value, mm; null while it is not known. */
 export function lengthOf(value: Value, numbers: EvaluatedRepair): number | null {
-  if (value.from === 'number') return value.mm;
-  const found = value.from === 'size' ? numbers.sizes.get(value.id) : numbers.fits.get(value.id);
-  return found?.worked.ok ? found.worked.trail.workingMm : null;
+  switch (value.from) {
+    case 'number':
+      return value.mm;
+    case 'formula': {
+      const worked = formulaLength(value.text, value.unit, numbers);
+      return worked.ok ? worked.value : null;
+    }
+    case 'layout': {
+      const point = numbers.layouts.get(value.id)?.solved.points.find(({ id }) => id === value.point);
+      return point && !point.loose ? point[value.axis] : null;
+    }
+    default: {
+      const found = value.from === 'size' ? numbers.sizes.get(value.id) : numbers.fits.get(value.id);
+      return found?.worked.ok && found.worked.trail.quantity === 'length' ? found.worked.trail.working : null;
+    }
+  }
+}
+
+/** What a value's trail is shown of; null for numbers that have none. */
+export function trailTargetOf(value: Value): { from: 'size' | 'fit' | 'layout'; id: string } | null {
+  return value.from === 'number' || value.from === 'formula' ? null : { from: value.from, id: value.id };
 }

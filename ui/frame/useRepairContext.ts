@@ -19,7 +19,7 @@ export interface RepairContextValue {
 }
 
 export interface TrailTarget {
-  from: 'size' | 'fit';
+  from: 'size' | 'fit' | 'layout';
   id: string;
 }
 

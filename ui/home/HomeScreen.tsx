@@ -37,7 +37,7 @@ export function HomeScreen() {
               Even Spare
             </Text>
           </View>
-          <OpenRepairFile />
+          <Button label="Workshop" onPress={() => router.push('/workshop')} />
         </View>
         <ConnectionSign />
         <View className="px-4 pb-3">
@@ -59,9 +59,12 @@ export function HomeScreen() {
           contentContainerClassName="px-4 pb-28 gap-2.5"
           {...(wide ? { columnWrapperClassName: 'gap-2.5' } : {})}
           ListHeaderComponent={
-            lines.length > 0 ? (
-              <GroupHeading>{`${search ? 'Found' : 'On the go'} · ${total}`}</GroupHeading>
-            ) : null
+            <View className="flex-row items-center justify-between">
+              <GroupHeading>
+                {lines.length > 0 ? `${search ? 'Found' : 'On the go'} · ${total}` : ''}
+              </GroupHeading>
+              <OpenRepairFile />
+            </View>
           }
           ListEmptyComponent={
             list.isPending ? (

@@ -15,7 +15,7 @@ import { DifferenceTable } from './DifferenceTable';
 
 /** All revisions, and what differs between any two, or between one and the repair as it stands. */
 export function RevisionsScreen() {
-  const { repair, solid } = useRepairContext();
+  const { repair, numbers, solid } = useRepairContext();
   const { revisions } = repair;
   const [fromId, setFromId] = useState(() => revisions.at(-2)?.id ?? revisions.at(-1)?.id ?? NOW);
   const [toId, setToId] = useState(() => (revisions.length > 1 ? revisions.at(-1)!.id : NOW));
@@ -23,10 +23,12 @@ export function RevisionsScreen() {
   const rows = useMemo(() => {
     const side = (id: string): Compared => {
       const revision = revisions.find((candidate) => candidate.id === id);
-      return revision ?? { state: repair, figures: currentFigures(repair, solid) };
+      return (
+        revision ?? { state: repair, workshop: numbers.workshop, figures: currentFigures(repair, solid) }
+      );
     };
     return compare(side(fromId), side(toId));
-  }, [fromId, toId, repair, revisions, solid]);
+  }, [fromId, toId, repair, numbers, revisions, solid]);
 
   if (revisions.length === 0) {
     return (

@@ -1,26 +1,31 @@
 import { Text, View } from 'react-native';
 
 import type { Trail, TrailEntry } from '@core/fit';
-import { showNumber, showSigned, showUncertainty } from '@core/quantity';
+
+import { useShow, type Show } from '../preferences/useShow';
 
 /** A working size and the lines that add up to it. */
 export function TrailTable({ trail, resultName = 'Working size' }: { trail: Trail; resultName?: string }) {
+  const show = useShow();
+  const value = (of: number) =>
+    trail.quantity === 'length' ? show.number(of, trail.decimals) : show.value(of, trail.quantity);
+  const word = trail.quantity === 'length' ? ` ${show.word}` : trail.quantity === 'angle' ? '°' : '';
   return (
     <View accessibilityLabel={`Trail of ${trail.name}`}>
       {trail.entries.map((entry, index) => (
         <Line
           key={index}
           label={entry.label}
-          note={noteOf(entry)}
-          number={numberOf(entry)}
+          note={noteOf(entry, trail, show)}
+          number={isAdded(entry) ? signed(entry.value, trail, show) : value(entry.value)}
           tone={toneOf(entry)}
         />
       ))}
       <View className="flex-row items-baseline justify-between border-t border-ink pt-2">
         <Text className="font-semibold text-[16px] text-ink">{resultName}</Text>
         <Text className="font-number text-[23px] tabular-nums text-ink">
-          {showNumber(trail.workingMm)}
-          <Text className="font-label text-[13px] text-muted"> mm</Text>
+          {value(trail.working)}
+          <Text className="font-label text-[13px] text-muted">{word}</Text>
         </Text>
       </View>
     </View>
@@ -39,10 +44,18 @@ function Line({ label, note, number, tone }: { label: string; note: string; numb
   );
 }
 
-function noteOf(entry: TrailEntry): string {
+function noteOf(entry: TrailEntry, trail: Trail, show: Show): string {
   switch (entry.kind) {
     case 'measured':
-      return `measured, ± ${showUncertainty(entry.plusMinusMm)}, ${entry.count} ${entry.count === 1 ? 'reading' : 'readings'}`;
+      return [
+        `measured, ± ${show.doubt(entry.plusMinus, trail.quantity)}`,
+        `${entry.count} ${entry.count === 1 ? 'reading' : 'readings'}`,
+        entry.how,
+      ]
+        .filter(Boolean)
+        .join(', ');
+    case 'derived':
+      return `worked out, ± ${show.doubt(entry.plusMinus, trail.quantity)}: ${entry.how}`;
     case 'stated':
       return `stated${entry.source ? `: ${entry.source}` : ''}`;
     case 'chosen':
@@ -52,7 +65,13 @@ function noteOf(entry: TrailEntry): string {
   }
 }
 
+/** Allowances are always signed; thousandths are told where the process works in them. */
+function signed(value: number, trail: Trail, show: Show): string {
+  if (show.unit !== 'mm' || trail.decimals === 2) return show.signed(value);
+  const shown = show.number(value, 3);
+  return shown.startsWith('−') ? shown : `+${shown}`;
+}
+
 const isAdded = (entry: TrailEntry) => entry.kind === 'allowance' || entry.kind === 'correction';
-const numberOf = (entry: TrailEntry) => (isAdded(entry) ? showSigned(entry.mm) : showNumber(entry.mm));
 const toneOf = (entry: TrailEntry) =>
   isAdded(entry) ? 'text-plum' : entry.kind === 'measured' ? 'text-brass' : 'text-ink';

@@ -39,11 +39,11 @@ export class BodyBench {
     private readonly onStep: (bodyId: string, stepId: string) => void,
   ) {}
 
-  build({ state, known }: BuildRequest): BuildReply {
+  build({ state, workshop, known }: BuildRequest): BuildReply {
     this.#state = state;
     const wanted = state.bodies.filter((body) => !body.removed);
     this.#clearAllBut(new Set(wanted.map((body) => body.id)));
-    const numbers = evaluateRepair(state);
+    const numbers = evaluateRepair(state, workshop);
     const material = materialOf(state.head.materialId);
     const bodies = wanted.map((body): BuiltBody => {
       const before = this.#bodies.get(body.id);

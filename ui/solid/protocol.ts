@@ -1,6 +1,6 @@
 import type { BodyFigures, Finding } from '@core/inspect';
 import type { SpareFile, SpareFormat } from '@core/make';
-import type { Picture, RepairState } from '@core/model';
+import type { Picture, RepairState, Workshop } from '@core/model';
 import type { Annotation, CentreLine, CutPlane, OpenedSolid, SolidMesh, StepOutcome } from '@core/solid';
 import type { Fault, Result } from '@core/fault';
 
@@ -21,6 +21,7 @@ export interface BuiltBody {
 
 export interface BuildRequest {
   state: RepairState;
+  workshop: Workshop;
   /** Builds whose mesh the screen still has, by body. */
   known: Record<string, number>;
 }

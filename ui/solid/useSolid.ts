@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 
-import type { RepairState } from '@core/model';
+import type { RepairState, Workshop } from '@core/model';
 import type { SolidMesh } from '@core/solid';
 
 import type { BuiltBody } from './protocol';
@@ -27,7 +27,7 @@ export interface SolidView {
 const NO_BODIES: ShownBody[] = [];
 
 /** Builds the bodies of a repair on the device whenever something changes that they depend on. */
-export function useSolid(state: RepairState | undefined): SolidView {
+export function useSolid(state: RepairState | undefined, workshop: Workshop): SolidView {
   const status = useSyncExternalStore(workbench.subscribe, () => workbench.status);
   const [bodies, setBodies] = useState(NO_BODIES);
   const [attempt, setAttempt] = useState(0);
@@ -49,7 +49,7 @@ export function useSolid(state: RepairState | undefined): SolidView {
     const known = () =>
       Object.fromEntries(shown.current.map((body) => [body.bodyId, body.mesh ? body.build : 0]));
     workbench
-      .build(state, known)
+      .build(state, workshop, known)
       .then((reply) => {
         // Replies come in the order of the builds, so the last one stands.
         if (!reply || shownRepair.current !== repairId) return;
@@ -66,6 +66,8 @@ export function useSolid(state: RepairState | undefined): SolidView {
     repairId,
     state?.sizes,
     state?.readings,
+    state?.layouts,
+    workshop,
     state?.fits,
     state?.bodies,
     state?.head.materialId,

@@ -1,9 +1,9 @@
 import type { Fault, Result, StepFault } from '@core/fault';
 import type { SpareFile, SpareFormat } from '@core/make';
-import type { Picture, RepairState } from '@core/model';
+import type { Picture, RepairState, Workshop } from '@core/model';
 import { MemoryWatch, type CutPlane, type OpenedSolid } from '@core/solid';
 
-import type { BuildReply, BuiltBody, SolidWorker } from './protocol';
+import type { BuildReply, BuildRequest, BuiltBody, SolidWorker } from './protocol';
 import type { WorkerHandle } from './spawnWorker';
 
 /** What the workbench is doing, for the view to say. */
@@ -47,7 +47,7 @@ export class Workbench {
   #at: { bodyId: string; stepId: string } | null = null;
   #alarm: ReturnType<typeof setTimeout> | undefined;
   #lose: ((error: WorkerLost) => void) | null = null;
-  #lastState: RepairState | null = null;
+  #last: Pick<BuildRequest, 'state' | 'workshop'> | null = null;
   #newestBuild = 0;
   #buildIsRunning = false;
 
@@ -69,15 +69,19 @@ export class Workbench {
    * Builds all bodies. Resolves to null if a newer build was asked for before this one began. A step at which
    * the worker hung or died comes back as failed at that step, with no mesh.
    */
-  build(state: RepairState, known: () => Record<string, number>): Promise<BuildReply | null> {
+  build(
+    state: RepairState,
+    workshop: Workshop,
+    known: () => Record<string, number>,
+  ): Promise<BuildReply | null> {
     const turn = (this.#newestBuild += 1);
     return this.#inTurn(async () => {
       if (turn !== this.#newestBuild) return null;
       try {
         const has = this.#holdsLast ? known() : {};
         this.#buildIsRunning = true;
-        const reply = await this.#run((worker) => worker.build({ state, known: has }));
-        this.#lastState = state;
+        const reply = await this.#run((worker) => worker.build({ state, workshop, known: has }));
+        this.#last = { state, workshop };
         this.#holdsLast = true;
         if (this.#memory.shouldReplace(reply.memoryBytes)) {
           this.#replaceWorker();
@@ -115,9 +119,9 @@ export class Workbench {
 
   /** Makes sure that a replaced worker has built what is asked about. */
   async #onLastState<T>(work: (worker: SolidWorker) => Promise<T>, quiet = false): Promise<T> {
-    const state = this.#lastState;
-    if (!this.#holdsLast && state) {
-      await this.#run((worker) => worker.build({ state, known: {} }));
+    const last = this.#last;
+    if (!this.#holdsLast && last) {
+      await this.#run((worker) => worker.build({ ...last, known: {} }));
       this.#holdsLast = true;
     }
     return this.#run(work, quiet);

@@ -2,20 +2,26 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import type { Fit } from '@core/model';
+import { FIT_FEATURES, featureOf } from '@core/fit';
+import type { Fit, FitFeature, Size } from '@core/model';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../frame/useRepairContext';
 import { Button } from '../../shared/Button';
 import { EmptyState } from '../../shared/EmptyState';
+import { Picker } from '../../shared/Picker';
 import { Sheet } from '../../shared/Sheet';
 import { Switch } from '../../shared/Switch';
 
-const WAYS: readonly { id: Fit['feature']; word: string }[] = [
-  { id: 'bore', word: 'The spare goes over it' },
-  { id: 'peg', word: 'The spare goes into it' },
-];
+/** What a size of the counterpart is most likely met by. */
+function likelyFeature(size: Size | undefined): FitFeature {
+  if (!size) return 'bore';
+  if (/spac|apart|centre to centre/i.test(size.name)) return 'spacing';
+  if (/thread/i.test(size.name)) return size.jaw === 'inside' ? 'screw' : 'nut';
+  if (size.jaw === 'depth') return 'recess';
+  return size.jaw === 'inside' ? 'peg' : 'bore';
+}
 
 /** Joins a size of the counterpart with a feature of the spare. */
 export function AddFitSheet({ onClose }: { onClose(): void }) {
@@ -23,20 +29,21 @@ export function AddFitSheet({ onClose }: { onClose(): void }) {
   const { put } = useChangeRepair(repair);
   const sizes = [...numbers.sizes.values()]
     .map(({ size }) => size)
-    .filter((size) => size.of === 'counterpart');
+    .filter((size) => size.of === 'counterpart' && size.quantity === 'length');
   const [sizeId, setSizeId] = useState(sizes[0]?.id ?? null);
   const size = sizes.find(({ id }) => id === sizeId);
-  const [feature, setFeature] = useState<Fit['feature']>(size?.jaw === 'inside' ? 'peg' : 'bore');
+  const [feature, setFeature] = useState<Fit['feature']>(likelyFeature(size));
   const add = () => {
     if (!size) return;
     put('fit', {
       id: newId(),
       version: 0,
-      name: `${feature === 'bore' ? 'Hole over' : 'Peg in'} ${size.name}`.slice(0, 80),
+      name: `${featureOf(feature).word} ${size.name}`.slice(0, 80),
       counterpartSizeId: size.id,
       feature,
       fitClass: 'turns',
       ownClearanceMm: null,
+      iso: null,
       removed: false,
     });
     onClose();
@@ -56,16 +63,19 @@ export function AddFitSheet({ onClose }: { onClose(): void }) {
               label="Size of the counterpart"
               options={sizes.map(({ id, tag, name }) => ({ id, word: `${tag}  ${name}` }))}
               value={sizeId}
-              onChange={setSizeId}
+              onChange={(id) => {
+                setSizeId(id);
+                setFeature(likelyFeature(sizes.find((other) => other.id === id)));
+              }}
             />
           </View>
           <View className="gap-1">
-            <Text className="font-label text-[14px] text-muted">Which way round?</Text>
-            <Switch<Fit['feature']>
-              label="Which way round"
-              options={WAYS}
+            <Text className="font-label text-[14px] text-muted">How do they meet?</Text>
+            <Picker
+              label="How they meet"
+              options={FIT_FEATURES.map(({ id, phrase }) => ({ id, word: phrase }))}
               value={feature}
-              onChange={setFeature}
+              onChange={(id) => setFeature(id as FitFeature)}
             />
           </View>
           <Button tone="primary" label="Add this fit" onPress={add} />

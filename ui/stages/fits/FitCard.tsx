@@ -1,54 +1,67 @@
 import { Text, View } from 'react-native';
 
-import { bandsOf, FIT_CLASSES, type Worked } from '@core/fit';
-import type { Fit } from '@core/model';
-import { showSigned } from '@core/quantity';
+import { featureOf, type EvaluatedFit, type FitChance } from '@core/fit';
+import { chanceWords, doubtSentence, sentenceOf, wishWords, workingSizeName } from '@core/wording';
+import { FIT_CLASSES } from '@core/workshop';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../frame/useRepairContext';
+import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
+import { Wrong } from '../../shared/Field';
 import { GroupHeading, Heading } from '../../shared/Heading';
 import { Switch } from '../../shared/Switch';
 import { TrailTable } from '../../shared/TrailTable';
 import { FitBandsFigure } from './FitBandsFigure';
+import { IsoLimits } from './IsoLimits';
 import { OwnClearance } from './OwnClearance';
 
-/** One fit: how freely, the two bands to scale, and the trail of the working size. */
-export function FitCard({ fit, worked }: { fit: Fit; worked: Worked }) {
-  const { repair } = useRepairContext();
+/** One fit: how freely, the two bands to scale, the trail of the working size, and the chance that it goes. */
+export function FitCard({ fit, worked, chance }: EvaluatedFit) {
+  const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
-  const bands = worked.ok ? bandsOf(worked.trail, fit.feature) : null;
+  const feature = featureOf(fit.feature);
+  const size = numbers.sizes.get(fit.counterpartSizeId)?.size;
   return (
     <View className="gap-3 rounded-lg border border-line bg-card p-4">
-      <Heading>{fit.name}</Heading>
-      {bands ? <FitBandsFigure bands={bands} inside={fit.feature === 'bore' ? 'hole' : 'peg'} /> : null}
+      <View>
+        <Heading>{fit.name}</Heading>
+        <Text className="font-label text-[13.5px] text-muted">
+          {`${feature.phrase}: ${size?.tag ?? '?'} ${size?.name ?? ''}`}
+        </Text>
+      </View>
+      {chance ? <FitBandsFigure chance={chance} noun={feature.noun} inside={feature.inside} /> : null}
       <View className="gap-1.5">
-        <GroupHeading>
-          {fit.feature === 'bore' ? 'How should it go on?' : 'How should it go in?'}
-        </GroupHeading>
+        <GroupHeading>{feature.inside ? 'How should it go on?' : 'How should it go in?'}</GroupHeading>
         <Switch
           label={`How freely: ${fit.name}`}
           options={FIT_CLASSES}
-          value={fit.ownClearanceMm === null ? fit.fitClass : null}
-          onChange={(fitClass) => put('fit', { ...fit, fitClass, ownClearanceMm: null })}
+          value={fit.ownClearanceMm === null && fit.iso === null ? fit.fitClass : null}
+          onChange={(fitClass) => put('fit', { ...fit, fitClass, ownClearanceMm: null, iso: null })}
         />
       </View>
       {worked.ok ? (
         <>
-          <TrailTable
-            trail={worked.trail}
-            resultName={fit.feature === 'bore' ? 'Bore, working size' : 'Peg, working size'}
-          />
-          <Text className="font-sans text-[15px] leading-6 text-ink">
-            {clearanceWords(bands!.clearanceMm)}
-          </Text>
+          <TrailTable trail={worked.trail} resultName={workingSizeName(fit)} />
+          {chance ? <ChanceWords fit={fit} chance={chance} tag={worked.trail.tag} /> : null}
         </>
+      ) : worked.fault ? (
+        <Wrong text={sentenceOf(worked.fault)} />
       ) : (
         <Text className="font-medium text-[15px] leading-6 text-rust">
           {`Take size ${worked.tag} (${worked.name}) first; the working size follows from it.`}
         </Text>
       )}
-      <OwnClearance fit={fit} onChange={(ownClearanceMm) => put('fit', { ...fit, ownClearanceMm })} />
+      <OwnClearance
+        key={`${fit.ownClearanceMm}`}
+        fit={fit}
+        onChange={(ownClearanceMm) => put('fit', { ...fit, ownClearanceMm, iso: null })}
+      />
+      <IsoLimits
+        fit={fit}
+        nominalMm={worked.ok ? worked.trail.entries[0]!.value : null}
+        onChange={(iso) => put('fit', { ...fit, iso, ownClearanceMm: null })}
+      />
       <View className="items-start">
         <Button
           tone="quiet"
@@ -60,10 +73,26 @@ export function FitCard({ fit, worked }: { fit: Fit; worked: Worked }) {
   );
 }
 
-function clearanceWords({ smallest, largest }: { smallest: number; largest: number }): string {
-  if (smallest >= 0)
-    return `Clearance on the diameter: ${showSigned(smallest)} to ${showSigned(largest)} mm.`;
-  if (largest <= 0)
-    return `Always tight: ${showSigned(smallest)} to ${showSigned(largest)} mm on the diameter.`;
-  return `From ${showSigned(smallest)} (tight) to ${showSigned(largest)} mm (clear) on the diameter.`;
+/** The chance large, and beside it what it is the chance of and what would raise it. */
+function ChanceWords({ fit, chance, tag }: { fit: EvaluatedFit['fit']; chance: FitChance; tag: string }) {
+  const show = useShow();
+  const tone =
+    chance.probability >= 0.8 ? 'text-moss' : chance.probability >= 0.5 ? 'text-brass' : 'text-rust';
+  return (
+    <View className="gap-2" role="group" aria-label={`Chance of ${fit.name}`}>
+      <View className="flex-row items-start gap-3">
+        <Text className={`font-number text-[30px] leading-[34px] tabular-nums ${tone}`}>
+          {chanceWords(chance.probability)}
+        </Text>
+        <Text className="flex-1 font-sans text-[15px] leading-[21px] text-ink">
+          {`chance that it ${wishWords(fit)} on the first make. ${doubtSentence(chance, fit, tag)}`}
+        </Text>
+      </View>
+      <Text className="font-label text-[13.5px] tabular-nums text-muted">
+        {fit.feature === 'spacing'
+          ? `Spacing off by at most ${show.signed(chance.largestMm)} ${show.word}; the play is ${show.signed(chance.wish.toMm)}.`
+          : `Clearance on the diameter: ${show.signed(chance.smallestMm)} to ${show.signed(chance.largestMm)} ${show.word}; wished ${show.signed(chance.wish.fromMm)} to ${show.signed(chance.wish.toMm)}.`}
+      </Text>
+    </View>
+  );
 }

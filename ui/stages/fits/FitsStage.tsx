@@ -5,6 +5,7 @@ import { useRepairContext } from '../../frame/useRepairContext';
 import { Button } from '../../shared/Button';
 import { EmptyState } from '../../shared/EmptyState';
 import { AddFitSheet } from './AddFitSheet';
+import { Chains } from './Chains';
 import { FitCard } from './FitCard';
 
 /** Each place where spare meets counterpart: how freely should it go? */
@@ -29,12 +30,13 @@ export function FitsStage() {
           />
         ) : (
           <>
-            {fits.map(({ fit, worked }) => (
-              <FitCard key={fit.id} fit={fit} worked={worked} />
+            {fits.map((entry) => (
+              <FitCard key={entry.fit.id} {...entry} />
             ))}
             <Button tone="primary" label="Add a fit" onPress={() => setAdding(true)} />
           </>
         )}
+        <Chains />
       </ScrollView>
       {adding ? <AddFitSheet onClose={() => setAdding(false)} /> : null}
     </View>

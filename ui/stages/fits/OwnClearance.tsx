@@ -1,20 +1,34 @@
 import { useState } from 'react';
-import { View } from 'react-native';
+import { Text, View } from 'react-native';
 
+import { featureOf } from '@core/fit';
+import { readTyped } from '@core/formula';
 import type { Fit } from '@core/model';
-import { parseLength, showNumber, tidy } from '@core/quantity';
+import { tidy, typedUnitOf } from '@core/quantity';
 import { sentenceOf } from '@core/wording';
 
+import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
+import { Switch } from '../../shared/Switch';
 
 /** Widest clearance that can be typed, mm on the diameter, either way. */
 const LIMITS = { min: -5, max: 20 };
 
-/** Lets the clearance be typed instead of taken from the class. */
+type Per = 'both' | 'side';
+const PER: readonly { id: Per; word: string }[] = [
+  { id: 'both', word: 'On the diameter' },
+  { id: 'side', word: 'Per side' },
+];
+
+/** Lets the clearance be typed instead of taken from the class: over both sides, or for one. */
 export function OwnClearance({ fit, onChange }: { fit: Fit; onChange(mm: number | null): void }) {
+  const show = useShow();
+  const { twoSides } = featureOf(fit.feature);
   const [open, setOpen] = useState(fit.ownClearanceMm !== null);
-  const [text, setText] = useState(fit.ownClearanceMm === null ? '' : showNumber(fit.ownClearanceMm));
+  const [per, setPer] = useState<Per>('both');
+  const shown = (mm: number) => show.number(mm).replace('−', '-');
+  const [text, setText] = useState(fit.ownClearanceMm === null ? '' : shown(fit.ownClearanceMm));
   const [wrong, setWrong] = useState<string>();
   if (!open) {
     return (
@@ -23,13 +37,14 @@ export function OwnClearance({ fit, onChange }: { fit: Fit; onChange(mm: number 
       </View>
     );
   }
+  const sides = per === 'side' ? 2 : 1;
+  const read = readTyped(text, 'length', typedUnitOf(show.unit));
   const keep = () => {
-    const length = parseLength(text);
-    if (!length.ok) {
-      setWrong(sentenceOf(length.fault));
+    if (!read.ok) {
+      setWrong(sentenceOf(read.fault));
       return;
     }
-    const mm = tidy(length.value);
+    const mm = tidy(read.value * sides);
     if (mm < LIMITS.min || mm > LIMITS.max) {
       setWrong(
         sentenceOf({
@@ -46,14 +61,25 @@ export function OwnClearance({ fit, onChange }: { fit: Fit; onChange(mm: number 
   };
   return (
     <View className="gap-2">
+      {twoSides ? <Switch<Per> label="Told how" options={PER} value={per} onChange={setPer} /> : null}
       <Field
-        label="Clearance on the diameter; below zero is tight"
-        unit="mm"
+        label={`Clearance ${twoSides ? (per === 'both' ? 'on the diameter' : 'per side') : 'on the one side'}; below zero is tight`}
+        unit={show.word}
         value={text}
-        onChangeText={setText}
+        onChangeText={(next) => {
+          setText(next);
+          setWrong(undefined);
+        }}
         onSubmitEditing={keep}
         wrong={wrong}
       />
+      {twoSides && read.ok ? (
+        <Text className="font-label text-[13.5px] tabular-nums text-muted">
+          {per === 'both'
+            ? `That is ${show.signed(read.value / 2)} ${show.word} per side.`
+            : `That is ${show.signed(read.value * 2)} ${show.word} on the diameter.`}
+        </Text>
+      ) : null}
       <View className="flex-row gap-2">
         <Button label="Use this clearance" onPress={keep} />
         <Button

@@ -15,7 +15,7 @@ import { GroupHeading } from '../../shared/Heading';
 
 /** Freezes the repair as it stands, so that what was made can always be found again. */
 export function FreezeRevision() {
-  const { repair, solid } = useRepairContext();
+  const { repair, numbers, solid } = useRepairContext();
   const { put } = useChangeRepair(repair);
   const { say } = useNotices();
   const [note, setNote] = useState('');
@@ -27,7 +27,13 @@ export function FreezeRevision() {
     const frozenAt = new Date().toISOString();
     put(
       'revision',
-      freeze(repair, { id: newId(), note: note.trim(), frozenAt, figures: currentFigures(repair, solid) }),
+      freeze(repair, {
+        id: newId(),
+        note: note.trim(),
+        frozenAt,
+        workshop: numbers.workshop,
+        figures: currentFigures(repair, solid),
+      }),
     );
     setNote('');
     say({ tone: 'plain', text: `Revision ${letter} is frozen.` });

@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 import { ScrollView, Text, View } from 'react-native';
 
-import { MACHINES, MATERIALS } from '@core/standards';
+import { MATERIALS } from '@core/standards';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../frame/useRepairContext';
@@ -14,7 +14,7 @@ import { SpareCard } from './SpareCard';
 
 /** How it is made and of what; the files that leave; the revision that is frozen first. */
 export function MakeStage() {
-  const { repair } = useRepairContext();
+  const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
   const spares = repair.bodies.filter((body) => !body.removed && body.role === 'spare');
   return (
@@ -32,7 +32,9 @@ export function MakeStage() {
         <GroupHeading>Machine</GroupHeading>
         <Switch
           label="Machine"
-          options={MACHINES.map(({ id, name }) => ({ id, word: name }))}
+          options={numbers.workshop.machines
+            .filter(({ id, removed }) => !removed || id === repair.head.machineId)
+            .map(({ id, name }) => ({ id, word: name }))}
           value={repair.head.machineId}
           onChange={(machineId) =>
             put('head', { ...repair.head, machineId }, 'Working sizes follow the machine.')

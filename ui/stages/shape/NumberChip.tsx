@@ -2,8 +2,9 @@ import { Pressable, Text, View } from 'react-native';
 
 import type { Value } from '@core/model';
 
-import { labelOf, lengthOf } from '../../frame/labelOf';
+import { labelOf, lengthOf, trailTargetOf } from '../../frame/labelOf';
 import { useRepairContext } from '../../frame/useRepairContext';
+import { useShow } from '../../preferences/useShow';
 
 const TONES = {
   measured: { box: 'bg-brass-soft border-brass', text: 'text-brass' },
@@ -24,11 +25,13 @@ export function NumberChip({
   onTrail(): void;
 }) {
   const { numbers } = useRepairContext();
+  const show = useShow();
   const mm = lengthOf(value, numbers);
-  const { tag, number, tone, spoken } = labelOf({ value, mm }, numbers);
-  const lost = value.from !== 'number' && tag === null;
+  const { tag, number, tone, spoken } = labelOf({ value, mm }, numbers, show);
+  const hasTrail = trailTargetOf(value) !== null;
+  const lost = hasTrail && tag === null;
   return (
-    <View className={`flex-row items-center ${value.from === 'number' ? 'mr-1.5' : ''}`}>
+    <View className={`flex-row items-center ${hasTrail ? '' : 'mr-1.5'}`}>
       <Pressable
         accessibilityRole="button"
         accessibilityLabel={`${what}: ${spoken}`}
@@ -46,7 +49,7 @@ export function NumberChip({
           </Text>
         </View>
       </Pressable>
-      {value.from === 'number' ? null : (
+      {!hasTrail ? null : (
         <Pressable
           accessibilityRole="button"
           accessibilityLabel={`Trail of ${spoken}`}

@@ -6,6 +6,7 @@ import type { Body, Step } from '@core/model';
 import type { StepOutcome } from '@core/solid';
 import { sentenceOf, stepSentence, type SentencePart } from '@core/wording';
 
+import { trailTargetOf } from '../../frame/labelOf';
 import { useRepairContext } from '../../frame/useRepairContext';
 import { IconButton } from '../../shared/Button';
 import { Wrong } from '../../shared/Field';
@@ -48,8 +49,8 @@ export function StepSentence({
                     what={part.what}
                     onPress={() => setEditing({ field: part.field, what: part.what })}
                     onTrail={() => {
-                      if (part.value.from !== 'number')
-                        setOpenTrail({ from: part.value.from, id: part.value.id });
+                      const target = trailTargetOf(part.value);
+                      if (target) setOpenTrail(target);
                     }}
                   />,
                 ]

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { Pressable, Text, View } from 'react-native';
 
+import { formulaLength } from '@core/fit';
 import {
   fitValue,
   MODEL_LIMIT_MM,
@@ -10,19 +10,21 @@ import {
   type Step,
   type Value,
 } from '@core/model';
-import { parseLength, showNumber, tidy } from '@core/quantity';
+import { parseLength, tidy, typedUnitOf } from '@core/quantity';
 import { withField } from '@core/recipe';
 import { sentenceOf } from '@core/wording';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { lengthOf } from '../../frame/labelOf';
 import { useRepairContext } from '../../frame/useRepairContext';
+import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
+import { ChoiceRow } from '../../shared/ChoiceRow';
 import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
 import { Sheet } from '../../shared/Sheet';
 
-/** Changes one number of a step: typed, or taken from a size or from a fit. */
+/** Changes one number of a step: typed as a number, a sum or a formula, or taken from a size, a fit or a layout. */
 export function ValueSheet({
   body,
   step,
@@ -38,8 +40,12 @@ export function ValueSheet({
 }) {
   const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
+  const show = useShow();
+  const unit = typedUnitOf(show.unit);
   const now = (step as unknown as Record<string, Value>)[field];
-  const [text, setText] = useState(now?.from === 'number' ? showNumber(now.mm) : '');
+  const [text, setText] = useState(
+    now?.from === 'number' ? show.number(now.mm).replace('−', '-') : now?.from === 'formula' ? now.text : '',
+  );
   const [wrong, setWrong] = useState<string>();
 
   const choose = (value: Value) => {
@@ -47,17 +53,20 @@ export function ValueSheet({
     onClose();
   };
   const typed = () => {
-    const length = parseLength(text);
-    if (!length.ok) {
-      setWrong(sentenceOf(length.fault));
+    const plain = parseLength(text, unit);
+    const length = plain.ok ? plain : formulaLength(text, unit, numbers);
+    // A formula over a size that is not taken yet is right; its value will follow.
+    const waits = !length.ok && length.fault.code === 'value.sizeNotTaken';
+    if (!length.ok && !waits) {
+      setWrong(sentenceOf(/[A-Z+*/()]/.test(text) || plain.ok ? length.fault : plain.fault));
       return;
     }
-    const mm = tidy(length.value);
+    const mm = length.ok ? tidy(length.value) : 0;
     if (Math.abs(mm) > MODEL_LIMIT_MM) {
       setWrong(sentenceOf({ code: 'length.tooLarge', mm, limitMm: MODEL_LIMIT_MM }));
       return;
     }
-    choose(numberValue(mm));
+    choose(plain.ok ? numberValue(mm) : { from: 'formula', text: text.trim(), unit });
   };
   const options = [
     ...[...numbers.fits.values()].map(({ fit, worked }) => ({
@@ -65,18 +74,40 @@ export function ValueSheet({
       tag: worked.ok ? worked.trail.tag : worked.tag,
       name: `${fit.name}, working size`,
     })),
-    ...[...numbers.sizes.values()].map(({ size }) => ({
-      value: sizeValue(size.id),
-      tag: size.tag,
-      name: size.name,
-    })),
+    ...[...numbers.sizes.values()]
+      .filter(({ size }) => size.quantity === 'length')
+      .map(({ size }) => ({ value: sizeValue(size.id), tag: size.tag, name: size.name })),
   ];
+  const axis = field === 'y' ? 'y' : 'x';
+  const places =
+    field === 'x' || field === 'y'
+      ? [...numbers.layouts.values()].flatMap(({ layout }) =>
+          layout.points.map((point) => ({
+            value: { from: 'layout', id: layout.id, point: point.id, axis } as Value,
+            tag: point.label,
+            name: `${layout.name}, point ${point.label}, ${axis === 'x' ? 'to the right' : 'to the back'}`,
+          })),
+        )
+      : [];
+  const rowOf = ({ value, tag, name }: (typeof options)[number]) => {
+    const mm = lengthOf(value, numbers);
+    return (
+      <ChoiceRow
+        key={JSON.stringify(value)}
+        tag={tag}
+        title={name}
+        number={mm === null ? 'to take' : show.number(mm)}
+        label={`${tag}, ${name}, ${mm === null ? 'to take' : show.length(mm)}`}
+        chosen={JSON.stringify(value) === JSON.stringify(now)}
+        onPress={() => choose(value)}
+      />
+    );
+  };
   return (
     <Sheet title={`Change the ${what}`} onClose={onClose}>
       <Field
-        label="Type a number"
-        unit="mm"
-        inputMode="decimal"
+        label="Type a number, a sum or a formula such as A / 2 + 3"
+        unit={show.word}
         autoFocus
         value={text}
         onChangeText={(next) => {
@@ -87,33 +118,10 @@ export function ValueSheet({
         wrong={wrong}
       />
       <Button tone="primary" label="Use this number" onPress={typed} />
+      {places.length > 0 ? <GroupHeading>Or from a layout</GroupHeading> : null}
+      {places.map(rowOf)}
       {options.length > 0 ? <GroupHeading>Or take it from a size</GroupHeading> : null}
-      <View className="gap-1.5">
-        {options.map(({ value, tag, name }) => {
-          const mm = lengthOf(value, numbers);
-          const chosen = JSON.stringify(value) === JSON.stringify(now);
-          return (
-            <Pressable
-              key={JSON.stringify(value)}
-              accessibilityRole="button"
-              aria-pressed={chosen}
-              accessibilityLabel={`${tag}, ${name}, ${mm === null ? 'to take' : `${showNumber(mm)} mm`}`}
-              onPress={() => choose(value)}
-              className={`min-h-[48px] flex-row items-center gap-3 rounded border px-3 active:bg-green-soft ${chosen ? 'border-green bg-green-soft' : 'border-line bg-card'}`}
-            >
-              <Text className="w-7 font-number text-[16px] text-ink">{tag}</Text>
-              <Text numberOfLines={1} className="flex-1 font-medium text-[16px] text-ink">
-                {name}
-              </Text>
-              <Text
-                className={`font-number text-[16px] tabular-nums ${mm === null ? 'text-rust' : 'text-ink'}`}
-              >
-                {mm === null ? 'to take' : showNumber(mm)}
-              </Text>
-            </Pressable>
-          );
-        })}
-      </View>
+      {options.map(rowOf)}
     </Sheet>
   );
 }

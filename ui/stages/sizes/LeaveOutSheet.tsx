@@ -1,9 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import type { Reading } from '@core/model';
-import { showLength } from '@core/quantity';
-
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
 import { Sheet } from '../../shared/Sheet';
@@ -12,18 +9,19 @@ const REASONS = ['jaws were tilted', 'worn or bent there', 'calipers slipped', '
 
 /** Asks why a reading should not count. It stays, with its reason. */
 export function LeaveOutSheet({
-  reading,
+  shown,
   onClose,
   onReason,
 }: {
-  reading: Reading;
+  /** The reading, as it is shown. */
+  shown: string;
   onClose(): void;
   onReason(reason: string): void;
 }) {
   const [typed, setTyped] = useState('');
   const reason = typed.trim();
   return (
-    <Sheet title={`Why leave out ${showLength(reading.mm)}?`} onClose={onClose}>
+    <Sheet title={`Why leave out ${shown}?`} onClose={onClose}>
       <View className="flex-row flex-wrap gap-2">
         {REASONS.map((known) => (
           <Button key={known} label={known} onPress={() => onReason(known)} />

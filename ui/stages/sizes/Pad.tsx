@@ -1,69 +1,106 @@
 import Delete from 'lucide-react-native/icons/delete';
 import { useEffect, useRef, useState } from 'react';
-import { Pressable, Text, TextInput, View } from 'react-native';
+import { Pressable, ScrollView, Text, TextInput, View } from 'react-native';
 
 import { readReading } from '@core/measure';
-import type { Instrument } from '@core/standards';
+import type { Instrument } from '@core/model';
+import { typedUnitOf } from '@core/quantity';
 import { sentenceOf } from '@core/wording';
 
+import { usePreferences } from '../../preferences/usePreferences';
+import { useShow } from '../../preferences/useShow';
 import { Wrong } from '../../shared/Field';
 import { colours } from '../../theme/colours';
+import { useTypedKeys } from './useTypedKeys';
 
 /** Keys by rows; thumb-sized, so that the other hand can keep the calipers. */
 const KEYS = [
   ['7', '8', '9', 'back'],
-  ['4', '5', '6', 'in'],
-  ['1', '2', '3', '/'],
-  ['0', '.', 'space'],
+  ['4', '5', '6', '/'],
+  ['1', '2', '3', '-'],
+  ['0', '.', 'in'],
 ] as const;
-type Key = (typeof KEYS)[number][number];
+/** For sums and fractions, above the rest. */
+const MORE_KEYS = ['/2', '+', '*', '(', ')', 'space', 'cm', 'mm'] as const;
+type Key = (typeof KEYS)[number][number] | (typeof MORE_KEYS)[number];
 
+const SHOWN: Partial<Record<Key, string>> = { '/': '÷', '-': '−', '*': '×', '/2': '÷ 2' };
 const SPOKEN: Partial<Record<Key, string>> = {
   back: 'Rub out',
   in: 'inch',
   '/': 'over, for fractions',
+  '/2': 'halve',
+  '-': 'minus',
+  '+': 'plus',
+  '*': 'times',
+  '(': 'open bracket',
+  ')': 'close bracket',
   '.': 'point',
   space: 'space',
 };
+/** Units take the place of one that is there already, and go when tapped again. */
+const UNIT_KEYS: readonly Key[] = ['in', 'cm', 'mm'];
+const UNIT_AT_END = /\s*(in|cm|mm)\s*$/;
 
 /**
- * Takes a number from the thumb, a keyboard, the clipboard or calipers that type. The number being worked on is
- * always in view.
+ * Takes a number or a sum from the thumb, a keyboard, the clipboard or calipers that type. The number being worked
+ * on is always in view.
  */
 export function Pad({
   instrument,
   start,
   action,
   onTake,
+  onInstrument,
 }: {
   instrument: Instrument;
   /** What stands in it at first. */
   start: string;
   /** Words on the button: "Take reading 3". */
   action: string;
-  onTake(mm: number, typed: string): void;
+  onTake(value: number, typed: string): void;
+  onInstrument(): void;
 }) {
+  const show = useShow();
+  const preferred = usePreferences((preferences) => preferences.unit);
   const [text, setText] = useState(start);
   const [wrong, setWrong] = useState<string | null>(null);
   const input = useRef<TextInput>(null);
   useEffect(() => input.current?.focus(), []);
+  // Calipers send keys faster than the screen is drawn.
+  const latest = useRef(start);
 
   const change = (next: string) => {
-    setText(next.slice(0, 60));
+    latest.current = next.slice(0, 60);
+    setText(latest.current);
     setWrong(null);
   };
   const press = (key: Key) => {
     if (key === 'back') change(text.slice(0, -1));
-    else if (key === 'in') change(/in\s*$/.test(text) ? text.replace(/\s*in\s*$/, '') : `${text} in`);
-    else change(text + (key === 'space' ? ' ' : key));
+    else if (UNIT_KEYS.includes(key)) {
+      const there = UNIT_AT_END.exec(text)?.[1];
+      const bare = text.replace(UNIT_AT_END, '');
+      change(there === key ? bare : `${bare} ${key}`);
+    } else change(text + (key === 'space' ? ' ' : key));
     input.current?.focus();
   };
+  const unit = instrument.shows === 'in' ? 'in' : typedUnitOf(preferred);
   const take = () => {
-    const reading = readReading(text, instrument);
-    if (reading.ok) onTake(reading.value, text.trim());
-    else setWrong(sentenceOf(reading.fault));
+    const typed = latest.current;
+    const reading = readReading(typed, instrument, unit);
+    if (!reading.ok) {
+      setWrong(sentenceOf(reading.fault));
+      return;
+    }
+    // Emptied at once: the next reading may arrive before the screen is drawn again.
+    change('');
+    onTake(reading.value, typed.trim());
   };
-  const inches = /in\s*$|["″”]\s*$/.test(text);
+  useTypedKeys(() => input.current, { onText: (key) => change(latest.current + key), onEnter: take });
+
+  const isSum = /[-+*/()]/.test(text.replace(/^-/, ''));
+  const worked = isSum ? readReading(text, instrument, unit) : null;
+  const hasUnit = UNIT_AT_END.test(text) || /["″”°]\s*$/.test(text);
   return (
     <View className="gap-1.5 border-t border-line bg-card px-3 pb-3 pt-1">
       <View className="flex-row items-center gap-2">
@@ -77,31 +114,47 @@ export function Pad({
           submitBehavior="submit"
           // The keys below are the keyboard; a phone's own would cover them.
           inputMode="none"
-          placeholder="0.00"
+          placeholder={instrument.quantity === 'angle' ? '0.0' : '0.00'}
           placeholderTextColor={colours.rule}
-          className="h-[48px] min-w-0 flex-1 font-number text-[34px] tabular-nums text-ink outline-none"
+          className="h-[46px] min-w-0 flex-1 font-number text-[32px] tabular-nums text-ink outline-none"
         />
-        {inches ? null : <Text className="font-label text-[18px] text-muted">mm</Text>}
+        {worked?.ok ? (
+          <Text className="font-number text-[17px] tabular-nums text-brass">
+            {`= ${show.full(worked.value, instrument.quantity)}`}
+          </Text>
+        ) : hasUnit ? null : (
+          <Text className="font-label text-[18px] text-muted">
+            {instrument.quantity === 'angle' ? '°' : unit}
+          </Text>
+        )}
       </View>
       {wrong ? <Wrong text={wrong} /> : null}
+      <View className="flex-row items-center gap-1.5">
+        <ScrollView
+          horizontal
+          showsHorizontalScrollIndicator={false}
+          className="flex-1"
+          contentContainerClassName="gap-1.5"
+        >
+          {MORE_KEYS.map((key) => (
+            <PadKey key={key} id={key} small onPress={press} />
+          ))}
+        </ScrollView>
+        <Pressable
+          accessibilityRole="button"
+          accessibilityLabel={`Instrument: ${instrument.name}`}
+          onPress={onInstrument}
+          className="h-11 max-w-[132px] justify-center rounded border border-line bg-paper px-2"
+        >
+          <Text numberOfLines={1} className="font-label text-[13px] text-ink">
+            {instrument.name}
+          </Text>
+        </Pressable>
+      </View>
       {KEYS.map((row) => (
         <View key={row[0]} className="flex-row gap-1.5">
           {row.map((key) => (
-            <Pressable
-              key={key}
-              accessibilityRole="button"
-              accessibilityLabel={SPOKEN[key] ?? key}
-              onPress={() => press(key)}
-              className="h-[46px] flex-1 items-center justify-center rounded border border-line bg-card active:bg-brass-soft"
-            >
-              {key === 'back' ? (
-                <Delete size={22} color={colours.ink} />
-              ) : (
-                <Text className={`font-number text-ink ${key.length > 1 ? 'text-[15px]' : 'text-[21px]'}`}>
-                  {key}
-                </Text>
-              )}
-            </Pressable>
+            <PadKey key={key} id={key} onPress={press} />
           ))}
           {row[0] === '0' ? (
             <Pressable
@@ -115,5 +168,29 @@ export function Pad({
         </View>
       ))}
     </View>
+  );
+}
+
+function PadKey({ id, small = false, onPress }: { id: Key; small?: boolean; onPress(key: Key): void }) {
+  const shown = SHOWN[id] ?? id;
+  return (
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={SPOKEN[id] ?? id}
+      onPress={() => onPress(id)}
+      className={`items-center justify-center rounded border border-line bg-card active:bg-brass-soft ${
+        small ? 'h-11 min-w-[44px] px-2.5' : 'h-[46px] flex-1'
+      }`}
+    >
+      {id === 'back' ? (
+        <Delete size={22} color={colours.ink} />
+      ) : (
+        <Text
+          className={`font-number text-ink ${small ? 'text-[17px]' : shown.length > 1 ? 'text-[16px]' : 'text-[21px]'}`}
+        >
+          {shown}
+        </Text>
+      )}
+    </Pressable>
   );
 }

@@ -1,31 +1,38 @@
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 
-import type { Reading } from '@core/model';
-import { mean } from '@core/measure';
-import { showNumber } from '@core/quantity';
+import type { SizeResult } from '@core/measure';
+import type { Reading, Size } from '@core/model';
+import type { Quantity } from '@core/quantity';
 
 import type { useChangeRepair } from '../../api/useRepair';
+import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { LeaveOutSheet } from './LeaveOutSheet';
 import { SpreadPlot } from './SpreadPlot';
 
 /** The readings of a size: each can be corrected on the pad, left out with a reason, or deleted and brought back. */
 export function Readings({
+  size,
+  result,
   readings,
   selected,
   onSelect,
   put,
 }: {
+  size: Size;
+  result: SizeResult;
   readings: readonly Reading[];
   selected: Reading | null;
   onSelect(reading: Reading): void;
   put: ReturnType<typeof useChangeRepair>['put'];
 }) {
   const [leavingOut, setLeavingOut] = useState<Reading | null>(null);
+  const show = useShow();
+  const value = (reading: Reading) => show.value(reading.value, size.quantity);
   const present = readings.filter((reading) => !reading.removed);
   const removed = readings.filter((reading) => reading.removed);
-  const counted = present.filter((reading) => reading.leftOut === null);
+  const doubtful = result.status === 'measured' ? result.doubtful : [];
   if (readings.length === 0) {
     return (
       <Text className="font-sans text-[15px] leading-6 text-muted">
@@ -41,17 +48,26 @@ export function Readings({
             <ReadingChip
               key={reading.id}
               reading={reading}
+              quantity={size.quantity}
+              doubtful={doubtful.includes(reading.id)}
               place={index + 1}
               selected={reading.id === selected?.id}
               onPress={() => onSelect(reading)}
             />
           ))}
         </View>
-        <SpreadPlot readings={present.map(({ mm, leftOut }) => ({ mm, counts: leftOut === null }))} />
+        <SpreadPlot
+          readings={present.map(({ value: at, leftOut }) => ({ value: at, counts: leftOut === null }))}
+        />
       </View>
-      {counted.length > 1 ? (
+      {result.status === 'measured' && result.count > 1 ? (
         <Text className="font-label text-[13.5px] tabular-nums text-muted">
-          {`mean ${showNumber(mean(counted.map(({ mm }) => mm)), 'mm', 3)} · spread ${showNumber(rangeOf(counted))} mm`}
+          {`mean ${meanWords(result.mean, size.quantity, show)} · spread ${show.full(result.range, size.quantity)}`}
+        </Text>
+      ) : null}
+      {doubtful.length > 0 ? (
+        <Text role="status" className="font-medium text-[14px] leading-5 text-rust">
+          {`${listed(present.filter(({ id }) => doubtful.includes(id)).map(value))} ${doubtful.length === 1 ? 'stands' : 'stand'} far from the others. Take it again, or tap it to leave it out.`}
         </Text>
       ) : null}
       {selected ? (
@@ -71,7 +87,7 @@ export function Readings({
             tone="danger"
             label="Delete reading"
             onPress={() => {
-              put('reading', { ...selected, removed: true }, `Reading ${showNumber(selected.mm)} deleted.`);
+              put('reading', { ...selected, removed: true }, `Reading ${value(selected)} deleted.`);
               onSelect(selected);
             }}
           />
@@ -79,24 +95,20 @@ export function Readings({
       ) : null}
       {removed.map((reading) => (
         <View key={reading.id} className="flex-row items-center gap-2">
-          <Text className="font-label text-[14px] text-muted line-through">{showNumber(reading.mm)}</Text>
+          <Text className="font-label text-[14px] text-muted line-through">{value(reading)}</Text>
           <Button
             tone="quiet"
-            label={`Bring back ${showNumber(reading.mm)}`}
+            label={`Bring back ${value(reading)}`}
             onPress={() => put('reading', { ...reading, removed: false })}
           />
         </View>
       ))}
       {leavingOut ? (
         <LeaveOutSheet
-          reading={leavingOut}
+          shown={show.full(leavingOut.value, size.quantity)}
           onClose={() => setLeavingOut(null)}
           onReason={(reason) => {
-            put(
-              'reading',
-              { ...leavingOut, leftOut: reason },
-              `Reading ${showNumber(leavingOut.mm)} left out.`,
-            );
+            put('reading', { ...leavingOut, leftOut: reason }, `Reading ${value(leavingOut)} left out.`);
             setLeavingOut(null);
             onSelect(leavingOut);
           }}
@@ -106,34 +118,43 @@ export function Readings({
   );
 }
 
-const rangeOf = (readings: readonly Reading[]) => {
-  const values = readings.map(({ mm }) => mm);
-  return Math.max(...values) - Math.min(...values);
-};
+/** A mean is told one place finer than a reading. */
+const meanWords = (mean: number, quantity: Quantity, show: ReturnType<typeof useShow>) =>
+  quantity === 'length' && show.unit === 'mm' ? show.number(mean, 3) + ' mm' : show.full(mean, quantity);
+
+const listed = (items: readonly string[]) =>
+  items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`;
 
 function ReadingChip({
   reading,
+  quantity,
+  doubtful,
   place,
   selected,
   onPress,
 }: {
   reading: Reading;
+  quantity: Quantity;
+  doubtful: boolean;
   place: number;
   selected: boolean;
   onPress(): void;
 }) {
   const out = reading.leftOut !== null;
+  const show = useShow();
+  // A sum is kept as typed, and shown so.
+  const sum = /[-+*/(×÷]/.test(reading.typed.replace(/^-/, '')) ? reading.typed : null;
   return (
     <View role="listitem">
       <Pressable
         accessibilityRole="button"
-        accessibilityLabel={`Reading ${place}, ${showNumber(reading.mm)} mm${out ? `, left out: ${reading.leftOut}` : ''}`}
+        accessibilityLabel={`Reading ${place}, ${show.full(reading.value, quantity)}${out ? `, left out: ${reading.leftOut}` : doubtful ? ', doubtful' : ''}`}
         aria-pressed={selected}
         onPress={onPress}
         className={`min-h-[44px] justify-center rounded border px-3 ${
           selected
             ? 'border-brass bg-brass-soft'
-            : out
+            : out || doubtful
               ? 'border-dashed border-rust bg-card'
               : 'border-line bg-card'
         }`}
@@ -141,8 +162,13 @@ function ReadingChip({
         <Text
           className={`font-number text-[16px] tabular-nums ${out ? 'text-muted line-through' : 'text-brass'}`}
         >
-          {showNumber(reading.mm)}
+          {`${show.value(reading.value, quantity)}${doubtful && !out ? ' ?' : ''}`}
         </Text>
+        {sum && !out ? (
+          <Text numberOfLines={1} className="max-w-[110px] font-label text-[11.5px] text-muted">
+            {sum}
+          </Text>
+        ) : null}
         {out ? (
           <Text numberOfLines={1} className="max-w-[120px] font-label text-[11.5px] text-rust">
             {`out: ${reading.leftOut}`}

@@ -1,89 +1,130 @@
 import { zodResolver } from '@hookform/resolvers/zod';
+import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { Text, View } from 'react-native';
 import { z } from 'zod';
 
-import type { Fault, Result } from '@core/fault';
-import { no, ok } from '@core/fault';
-import { Jaw, MODEL_LIMIT_MM, nextLetter, SizeKind, type Size } from '@core/model';
-import { parseLength, showNumber, tidy } from '@core/quantity';
+import { no, ok, type Fault, type Result } from '@core/fault';
+import { readTyped } from '@core/formula';
+import { Jaw, MODEL_LIMIT_MM, newSize, nextLetter, Size, SizeKind } from '@core/model';
+import { QUANTITIES, typedUnitOf, type LengthUnit, type Quantity } from '@core/quantity';
 import { sentenceOf } from '@core/wording';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../frame/useRepairContext';
+import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
 import { nameField } from '../../shared/nameField';
 import { Sheet } from '../../shared/Sheet';
 import { Switch } from '../../shared/Switch';
-import { JAW_WORDS, KIND_WORDS } from './jaws';
+import { DeriveSheet } from './derive/DeriveSheet';
+import { JAW_WORDS, KIND_WORDS, QUANTITY_WORDS } from './jaws';
 
-const Form = z
-  .object({
-    name: nameField('the size'),
-    kind: SizeKind,
-    of: z.enum(['piece', 'counterpart']),
-    jaw: Jaw,
-    given: z.string(),
-    source: z.string().max(200, 'The source: use at most 200 characters.'),
-  })
-  .superRefine((form, context) => {
-    if (form.kind === 'measured') return;
-    const length = readGiven(form.given);
-    if (!length.ok) context.addIssue({ code: 'custom', path: ['given'], message: sentenceOf(length.fault) });
-  });
+const formIn = (unit: LengthUnit) =>
+  z
+    .object({
+      name: nameField('the size'),
+      kind: SizeKind,
+      quantity: z.enum(QUANTITIES),
+      of: z.enum(['piece', 'counterpart']),
+      jaw: Jaw,
+      importance: Size.shape.importance,
+      given: z.string(),
+      source: z.string().max(200, 'The source: use at most 200 characters.'),
+    })
+    .superRefine((form, context) => {
+      if (form.kind === 'measured' || form.kind === 'derived') return;
+      const given = readGiven(form.given, form.quantity, unit);
+      if (!given.ok) {
+        context.addIssue({ code: 'custom', path: ['given'], message: sentenceOf(given.fault) });
+      }
+    });
+type FormValues = z.input<ReturnType<typeof formIn>>;
 
-/** A length that is given, mm: positive and no larger than anything made here. */
-function readGiven(text: string): Result<number, Fault> {
-  const length = parseLength(text);
-  if (!length.ok) return length;
-  const mm = tidy(length.value);
-  if (mm <= 0) return no({ code: 'length.notPositive', mm });
-  if (mm > MODEL_LIMIT_MM) return no({ code: 'length.tooLarge', mm, limitMm: MODEL_LIMIT_MM });
-  return ok(mm);
+/** A number that is given: positive and no larger than anything made here. */
+function readGiven(text: string, quantity: Quantity, unit: LengthUnit): Result<number, Fault> {
+  const read = readTyped(text, quantity, unit);
+  if (!read.ok) return read;
+  if (quantity === 'angle') {
+    return read.value > 0 && read.value < 2 * Math.PI ? read : no({ code: 'angle.outOfRange', text });
+  }
+  if (read.value <= 0) return no({ code: 'length.notPositive', mm: read.value });
+  if (quantity === 'length' && read.value > MODEL_LIMIT_MM) {
+    return no({ code: 'length.tooLarge', mm: read.value, limitMm: MODEL_LIMIT_MM });
+  }
+  return ok(read.value);
 }
+
+/** A count is told or worked out; nothing measures it. */
+const kindsOf = (quantity: Quantity) =>
+  SizeKind.options.filter((kind) => quantity !== 'count' || kind !== 'measured');
 
 /** Adds a size, or changes what one is. */
 export function SizeForm({
   size,
+  name = '',
   onClose,
   onSaved = () => {},
 }: {
   size: Size | null;
+  /** What a new size may be called. */
+  name?: string;
   onClose(): void;
   onSaved?: (id: string) => void;
 }) {
   const { repair } = useRepairContext();
   const { put } = useChangeRepair(repair);
+  const show = useShow();
+  const unit = typedUnitOf(show.unit);
+  /** A new derived size, whose name is known and whose working-out is not. */
+  const [deriving, setDeriving] = useState<Size | null>(null);
   const form = useForm({
-    resolver: zodResolver(Form),
+    resolver: zodResolver(formIn(unit)),
     defaultValues: {
-      name: size?.name ?? '',
+      name: size?.name ?? name,
       kind: size?.kind ?? ('measured' as SizeKind),
+      quantity: size?.quantity ?? ('length' as Quantity),
       of: size?.of ?? ('piece' as const),
       jaw: size?.jaw ?? ('outside' as Jaw),
-      given: size?.givenMm ? showNumber(size.givenMm) : '',
+      importance: size?.importance ?? ('plain' as const),
+      given: size?.given ? show.value(size.given, size.quantity) : '',
       source: size?.source ?? '',
     },
   });
-  const kind = form.watch('kind');
-  const save = form.handleSubmit(({ given, name, ...fields }) => {
-    const length = readGiven(given);
-    const id = size?.id ?? newId();
-    put('size', {
-      version: 0,
-      removed: false,
+  const [kind, quantity] = [form.watch('kind'), form.watch('quantity')];
+  const save = form.handleSubmit(({ given, name: typedName, ...fields }) => {
+    const read = readGiven(given, fields.quantity, unit);
+    const isGiven = fields.kind === 'stated' || fields.kind === 'chosen';
+    const next = newSize({
+      id: newId(),
+      tag: nextLetter(repair.sizes.map((other) => other.tag)),
       ...size,
-      id,
-      tag: size?.tag ?? nextLetter(repair.sizes.map((other) => other.tag)),
       ...fields,
-      name: name.trim(),
-      givenMm: fields.kind !== 'measured' && length.ok ? length.value : null,
+      name: typedName.trim(),
+      given: isGiven && read.ok ? read.value : null,
     });
-    onSaved(id);
+    if (next.kind === 'derived' && !next.derivation) {
+      setDeriving(next);
+      return;
+    }
+    put('size', next);
+    onSaved(next.id);
     onClose();
   });
+  if (deriving) {
+    return (
+      <DeriveSheet
+        size={deriving}
+        onClose={onClose}
+        onSaved={() => {
+          onSaved(deriving.id);
+          onClose();
+        }}
+      />
+    );
+  }
   return (
     <Sheet title={size ? `Size ${size.tag}` : 'Add a size'} onClose={onClose}>
       <Controller
@@ -114,16 +155,17 @@ export function SizeForm({
         form={form}
         name="kind"
         label="How it is known"
-        options={SizeKind.options.map((id) => ({ id, word: KIND_WORDS[id] }))}
+        options={kindsOf(quantity).map((id) => ({ id, word: KIND_WORDS[id] }))}
       />
-      {kind === 'measured' ? (
+      {kind === 'measured' && quantity === 'length' ? (
         <Choice
           form={form}
           name="jaw"
           label="Taken with"
           options={Jaw.options.map((id) => ({ id, word: JAW_WORDS[id] }))}
         />
-      ) : (
+      ) : null}
+      {kind === 'stated' || kind === 'chosen' ? (
         <>
           <Controller
             control={form.control}
@@ -131,8 +173,7 @@ export function SizeForm({
             render={({ field, fieldState }) => (
               <Field
                 label="Number"
-                unit="mm"
-                inputMode="decimal"
+                {...(quantity === 'count' ? {} : { unit: quantity === 'angle' ? '°' : unit })}
                 value={field.value}
                 onChangeText={field.onChange}
                 onSubmitEditing={() => void save()}
@@ -153,29 +194,48 @@ export function SizeForm({
             )}
           />
         </>
-      )}
+      ) : null}
+      <Choice
+        form={form}
+        name="quantity"
+        label="What kind of number"
+        options={QUANTITIES.map((id) => ({ id, word: QUANTITY_WORDS[id] }))}
+        onChange={(next) => {
+          if (next === 'count' && form.getValues('kind') === 'measured') form.setValue('kind', 'stated');
+        }}
+      />
+      <Choice
+        form={form}
+        name="importance"
+        label="How much hangs on it"
+        options={[
+          { id: 'critical', word: 'Critical' },
+          { id: 'plain', word: 'Usual' },
+          { id: 'free', word: 'Does not matter' },
+        ]}
+      />
       <Button
         tone="primary"
-        label={size ? 'Keep' : kind === 'measured' ? 'Add and measure' : 'Add'}
+        label={size ? 'Keep' : kind === 'measured' ? 'Add and measure' : kind === 'derived' ? 'Next' : 'Add'}
         onPress={() => void save()}
       />
     </Sheet>
   );
 }
 
-type FormValues = z.input<typeof Form>;
-
 /** A switch bound to the form. */
-function Choice<N extends 'of' | 'kind' | 'jaw'>({
+function Choice<N extends 'of' | 'kind' | 'jaw' | 'quantity' | 'importance'>({
   form,
   name,
   label,
   options,
+  onChange = () => {},
 }: {
-  form: ReturnType<typeof useForm<FormValues, unknown, z.output<typeof Form>>>;
+  form: ReturnType<typeof useForm<FormValues, unknown, z.output<ReturnType<typeof formIn>>>>;
   name: N;
   label: string;
   options: { id: FormValues[N] & string; word: string }[];
+  onChange?(value: FormValues[N] & string): void;
 }) {
   return (
     <Controller
@@ -188,7 +248,10 @@ function Choice<N extends 'of' | 'kind' | 'jaw'>({
             label={label}
             options={options}
             value={field.value as FormValues[N] & string}
-            onChange={field.onChange}
+            onChange={(value) => {
+              field.onChange(value);
+              onChange(value);
+            }}
           />
         </View>
       )}

@@ -13,21 +13,24 @@ export function SizeMenu({
   size,
   onClose,
   onEdit,
+  onTaken,
   onDeleted,
 }: {
   size: Size;
   onClose(): void;
   onEdit(): void;
+  /** To choose which value of its readings is taken. */
+  onTaken(): void;
   onDeleted(): void;
 }) {
   const { repair, setOpenTrail } = useRepairContext();
   const { put } = useChangeRepair(repair);
-  const uses = usesOf(repair, 'size', size.id).length;
+  const uses = usesOf(repair, { from: 'size', id: size.id }).length;
   const remove = () => {
     put(
       'size',
       { ...size, removed: true },
-      `Size ${size.tag} deleted${uses > 0 ? '; steps that use it will wait' : ''}.`,
+      `Size ${size.tag} deleted${uses > 0 ? '; what uses it will wait' : ''}.`,
     );
     onClose();
     onDeleted();
@@ -36,6 +39,7 @@ export function SizeMenu({
     <Sheet title={`Size ${size.tag}, ${size.name}`} onClose={onClose}>
       <View className="gap-3">
         <Button label="Change its name or how it is known" onPress={onEdit} />
+        {size.kind === 'measured' ? <Button label="Choose which value is taken" onPress={onTaken} /> : null}
         <Button
           label="Show its trail"
           onPress={() => {

@@ -1,18 +1,21 @@
 import { Pressable, Text, View } from 'react-native';
 
-import type { SizeResult } from '@core/measure';
+import { constructionOf, isKnown, type SizeResult } from '@core/measure';
 import type { Size } from '@core/model';
-import { showNumber, showUncertainty } from '@core/quantity';
+import { unitAfter } from '@core/quantity';
 
-import { JAW_WORDS } from './jaws';
+import { useShow } from '../../preferences/useShow';
+import { JAW_WORDS, TAKEN_WORDS } from './jaws';
 import { Tag } from './Tag';
 
 /** One size in the list: its tag, its name, how it was taken, its value with its uncertainty. */
 export function SizeRow({ size, result, onPress }: { size: Size; result: SizeResult; onPress(): void }) {
+  const show = useShow();
+  const known = isKnown(result) ? show.full(result.value, size.quantity) : lackOf(result);
   return (
     <Pressable
       accessibilityRole="button"
-      accessibilityLabel={`Size ${size.tag}, ${size.name}, ${result.status === 'wanted' ? 'to take' : `${showNumber(result.mm)} mm`}`}
+      accessibilityLabel={`Size ${size.tag}, ${size.name}, ${known}`}
       onPress={onPress}
       className="min-h-[60px] flex-row items-center gap-3 border-b border-line px-4 py-2 active:bg-brass-soft"
     >
@@ -31,29 +34,56 @@ export function SizeRow({ size, result, onPress }: { size: Size; result: SizeRes
 }
 
 function SizeValue({ size, result }: { size: Size; result: SizeResult }) {
-  if (result.status === 'wanted') {
-    return <Text className="font-number text-[15px] text-rust">to take</Text>;
-  }
+  const show = useShow();
+  if (!isKnown(result)) return <Text className="font-number text-[15px] text-rust">{lackOf(result)}</Text>;
+  const doubt = 'uncertainty' in result ? result.uncertainty.expanded : null;
   return (
     <View className="items-end">
       <Text
         className={`font-number text-[18px] tabular-nums ${size.kind === 'measured' ? 'text-brass' : 'text-ink'}`}
       >
-        {showNumber(result.mm)}
+        {`${show.value(result.value, size.quantity)}${size.quantity === 'angle' ? unitAfter('angle') : ''}`}
       </Text>
-      {result.status === 'measured' ? (
+      {doubt === null ? null : (
         <Text className="font-label text-[13.5px] tabular-nums text-muted">
-          {`± ${showUncertainty(result.uncertainty.expandedMm)}`}
+          {`± ${show.doubt(doubt, size.quantity)}`}
         </Text>
-      ) : null}
+      )}
     </View>
   );
 }
 
+/** What stands between a size and its value, in a word or two. */
+function lackOf(result: SizeResult): string {
+  if (result.status === 'impossible') return 'check';
+  return result.status === 'wanted' && result.waitsFor ? `needs ${result.waitsFor.tag}` : 'to take';
+}
+
 function howTaken(size: Size, result: SizeResult): string {
-  const counterpart = size.of === 'counterpart' ? ' · counterpart' : '';
-  if (size.kind === 'chosen') return `chosen${counterpart}`;
-  if (size.kind === 'stated') return `stated${size.source ? `: ${size.source}` : ''}${counterpart}`;
-  const count = result.count === 0 ? '' : ` · ${result.count} ${result.count === 1 ? 'reading' : 'readings'}`;
-  return `${JAW_WORDS[size.jaw]}${count}${counterpart}`;
+  const more = [
+    size.of === 'counterpart' ? 'counterpart' : '',
+    size.importance === 'critical' ? 'critical' : size.importance === 'free' ? 'not critical' : '',
+    result.status === 'measured' && result.doubtful.length > 0 ? 'a doubtful reading' : '',
+  ];
+  return [kindWords(size, result), ...more].filter(Boolean).join(' · ');
+}
+
+function kindWords(size: Size, result: SizeResult): string {
+  switch (size.kind) {
+    case 'chosen':
+      return 'chosen';
+    case 'stated':
+      return `stated${size.source ? `: ${size.source}` : ''}`;
+    case 'derived':
+      return size.derivation?.by === 'formula'
+        ? `= ${size.derivation.text}`
+        : (constructionOf(size.derivation?.construction ?? '')?.name ?? 'worked out');
+    case 'measured': {
+      const how = size.quantity === 'length' ? JAW_WORDS[size.jaw] : 'protractor';
+      const taken = size.taken === 'mean' ? '' : `, ${TAKEN_WORDS[size.taken].toLowerCase()}`;
+      return result.count === 0
+        ? how
+        : `${how} · ${result.count} ${result.count === 1 ? 'reading' : 'readings'}${taken}`;
+    }
+  }
 }

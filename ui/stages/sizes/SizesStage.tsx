@@ -1,24 +1,48 @@
+import { router } from 'expo-router';
 import { useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { ScrollView, Text, View } from 'react-native';
 
 import { useRepairContext } from '../../frame/useRepairContext';
+import { usePreferences } from '../../preferences/usePreferences';
 import { Button } from '../../shared/Button';
 import { EmptyState } from '../../shared/EmptyState';
 import { GroupHeading } from '../../shared/Heading';
 import { OpenSize } from './OpenSize';
+import { PracticeCaliper } from './PracticeCaliper';
 import { RemovedSizes } from './RemovedSizes';
 import { SizeForm } from './SizeForm';
 import { SizeRow } from './SizeRow';
+import { useReadThrough } from './useReadThrough';
 
 /** Which sizes matter, and taking them. */
 export function SizesStage() {
-  const { numbers, openSize, setOpenSize } = useRepairContext();
+  const { repair, numbers, openSize, setOpenSize } = useRepairContext();
+  const practice = usePreferences((preferences) => preferences.practiceCaliper);
   const [adding, setAdding] = useState(false);
+  const readThrough = useReadThrough();
   const sizes = [...numbers.sizes.values()];
   const open = openSize === null ? undefined : numbers.sizes.get(openSize);
 
-  if (open) return <OpenSize key={open.size.id} {...open} onClose={() => setOpenSize(null)} />;
-  const wanted = sizes.filter(({ result }) => result.status === 'wanted').length;
+  if (open) {
+    const inTurn = readThrough.on && open.size.kind === 'measured';
+    return (
+      <View className="flex-1">
+        {inTurn ? <ReadThroughBar {...readThrough} count={open.result.count} /> : null}
+        {practice ? <PracticeCaliper /> : null}
+        <OpenSize
+          key={open.size.id}
+          {...open}
+          onClose={() => {
+            readThrough.stop();
+            setOpenSize(null);
+          }}
+          onTaken={inTurn ? readThrough.taken : undefined}
+        />
+      </View>
+    );
+  }
+  const wanted = sizes.filter(({ size, result }) => result.status === 'wanted' && size.kind !== 'derived');
+  const base = `/repair/${repair.head.id}` as const;
   return (
     <View className="flex-1">
       <ScrollView contentContainerClassName="pb-24">
@@ -30,17 +54,31 @@ export function SizesStage() {
             />
           </View>
         ) : (
-          <View className="px-4 pb-1.5 pt-3">
+          <View className="flex-row items-center justify-between px-4 pb-1 pt-2">
             <GroupHeading>
-              {wanted > 0
-                ? `${sizes.length - wanted} of ${sizes.length} sizes taken`
+              {wanted.length > 0
+                ? `${sizes.length - wanted.length} of ${sizes.length} sizes taken`
                 : `${sizes.length} sizes, all taken`}
             </GroupHeading>
+            {readThrough.waiting > 0 ? (
+              <Button label={`Read through ${readThrough.waiting}`} onPress={readThrough.begin} />
+            ) : null}
           </View>
         )}
         {sizes.map((entry) => (
           <SizeRow key={entry.size.id} {...entry} onPress={() => setOpenSize(entry.size.id)} />
         ))}
+        <View className="flex-row flex-wrap gap-2 px-4 pt-4">
+          <Button
+            label={withCount('Layouts', numbers.layouts.size)}
+            onPress={() => router.replace(`${base}/layouts`)}
+          />
+          <Button
+            label={withCount('Photos', repair.photos.filter(({ removed }) => !removed).length)}
+            onPress={() => router.replace(`${base}/photos`)}
+          />
+          {sizes.length > 0 ? <Button label="Sheet" onPress={() => router.replace(`${base}/sheet`)} /> : null}
+        </View>
         <RemovedSizes />
       </ScrollView>
       {sizes.length > 0 ? (
@@ -49,6 +87,28 @@ export function SizesStage() {
         </View>
       ) : null}
       {adding ? <SizeForm size={null} onClose={() => setAdding(false)} onSaved={setOpenSize} /> : null}
+    </View>
+  );
+}
+
+const withCount = (word: string, count: number) => (count === 0 ? word : `${word} · ${count}`);
+
+/** Where a read-through stands, with a way past a size and a way out. */
+function ReadThroughBar({
+  place,
+  total,
+  each,
+  count,
+  skip,
+  stop,
+}: ReturnType<typeof useReadThrough> & { count: number }) {
+  return (
+    <View role="status" className="flex-row items-center gap-2 bg-green-soft py-1 pl-4 pr-2">
+      <Text className="flex-1 font-medium text-[14.5px] tabular-nums text-green">
+        {`Size ${place} of ${total} · reading ${Math.min(count + 1, each)} of ${each}`}
+      </Text>
+      <Button label="Skip" onPress={skip} />
+      <Button label="Stop" onPress={stop} />
     </View>
   );
 }

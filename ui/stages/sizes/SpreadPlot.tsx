@@ -7,13 +7,13 @@ const WIDTH = 116;
 const LEAST_SPAN_MM = 0.1;
 
 /** Readings as dots on a line; the band is from the smallest to the largest that counts. */
-export function SpreadPlot({ readings }: { readings: readonly { mm: number; counts: boolean }[] }) {
-  const values = readings.map(({ mm }) => mm);
+export function SpreadPlot({ readings }: { readings: readonly { value: number; counts: boolean }[] }) {
+  const values = readings.map(({ value }) => value);
   if (values.length === 0) return null;
   const [low, high] = [Math.min(...values), Math.max(...values)];
   const span = Math.max(high - low, LEAST_SPAN_MM) * 1.3;
-  const x = (mm: number) => WIDTH / 2 + ((mm - (low + high) / 2) / span) * WIDTH;
-  const counted = readings.filter(({ counts }) => counts).map(({ mm }) => mm);
+  const x = (value: number) => WIDTH / 2 + ((value - (low + high) / 2) / span) * WIDTH;
+  const counted = readings.filter(({ counts }) => counts).map(({ value }) => value);
   return (
     <Svg width={WIDTH} height={30} aria-hidden>
       {counted.length > 1 ? (
@@ -26,10 +26,10 @@ export function SpreadPlot({ readings }: { readings: readonly { mm: number; coun
         />
       ) : null}
       <Line x1={0} x2={WIDTH} y1={15} y2={15} stroke={colours.brass.DEFAULT} strokeWidth={1.2} />
-      {readings.map(({ mm, counts }, index) => (
+      {readings.map(({ value, counts }, index) => (
         <Circle
           key={index}
-          cx={x(mm)}
+          cx={x(value)}
           cy={15}
           r={4.5}
           fill={counts ? colours.brass.DEFAULT : colours.card}

@@ -1,0 +1,1 @@
+export { LayoutsScreen as default } from '@ui/stages/layouts/LayoutsScreen';

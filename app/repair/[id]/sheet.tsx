@@ -1,0 +1,1 @@
+export { SizeSheetScreen as default } from '@ui/stages/sheet/SizeSheetScreen';

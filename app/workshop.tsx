@@ -1,0 +1,1 @@
+export { WorkshopScreen as default } from '@ui/workshop/WorkshopScreen';

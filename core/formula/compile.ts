@@ -1,0 +1,218 @@
+import { no, ok, type Fault, type Result } from '@core/fault';
+import { MM_PER, RAD_PER_DEGREE, type LengthUnit, type Quantity } from '@core/quantity';
+
+import { tagsIn, type Expression } from './expression';
+import { Tape, type OpName } from './tape';
+
+/** A formula ready to be evaluated many times, as a tape over the values of its sizes. */
+export interface Program {
+  /** Tags of the sizes it needs, in the order in which their values are given. */
+  tags: string[];
+  tape: Tape;
+}
+
+/**
+ * Powers of length and angle. `loose` is a plain number made of bare numbers only: added to a length it means
+ * that many units, added to an angle that many degrees. A ratio of two sizes is plain but not loose.
+ */
+interface Dimension {
+  length: number;
+  angle: number;
+  loose: boolean;
+}
+
+const PLAIN: Dimension = { length: 0, angle: 0, loose: false };
+const LOOSE: Dimension = { length: 0, angle: 0, loose: true };
+const DIMENSION_OF: Record<Quantity, Dimension> = {
+  length: { length: 1, angle: 0, loose: false },
+  angle: { length: 0, angle: 1, loose: false },
+  count: PLAIN,
+};
+
+/** A place on the tape and what stands there. */
+interface Slot {
+  at: number;
+  dimension: Dimension;
+}
+
+const same = (a: Dimension, b: Dimension) => a.length === b.length && a.angle === b.angle;
+
+/** What a dimension is, in a word for sentences. */
+function dimensionWord({ length, angle }: Dimension): string {
+  if (length === 0 && angle === 0) return 'a plain number';
+  if (angle === 0 && length === 1) return 'a length';
+  if (angle === 0 && length === 2) return 'an area';
+  if (angle === 0 && length === 3) return 'a volume';
+  if (angle === 1 && length === 0) return 'an angle';
+  return 'neither a length nor an angle';
+}
+
+/** Thrown inside, returned outside. */
+class Mismatch extends Error {
+  constructor(readonly fault: Fault) {
+    super(fault.code);
+  }
+}
+
+/**
+ * Checks that the units of a formula agree and lays it out as a tape.
+ *
+ * @param quantityOf what kind of size a tag is; null if there is no such size.
+ * @param wanted what the formula must give.
+ * @param unit unit of bare numbers where a length is meant.
+ */
+export function compileFormula(
+  expression: Expression,
+  quantityOf: (tag: string) => Quantity | null,
+  wanted: Quantity,
+  unit: LengthUnit = 'mm',
+): Result<Program, Fault> {
+  const tags = tagsIn(expression);
+  const tape = new Tape(tags.length);
+  const unitFactor = { length: MM_PER[unit], angle: RAD_PER_DEGREE };
+
+  const toDimension = (slot: Slot, target: Dimension): Slot => {
+    if (same(slot.dimension, target) || !slot.dimension.loose) return slot;
+    if (same(target, DIMENSION_OF.length)) {
+      return { at: tape.scale(slot.at, unitFactor.length), dimension: target };
+    }
+    if (same(target, DIMENSION_OF.angle)) {
+      return { at: tape.scale(slot.at, unitFactor.angle), dimension: target };
+    }
+    return slot;
+  };
+
+  /** Brings slots that are to be added or compared to one dimension. */
+  const unify = (slots: Slot[]): { slots: Slot[]; dimension: Dimension } => {
+    const firm = slots.find((slot) => !slot.dimension.loose);
+    if (!firm) return { slots, dimension: LOOSE };
+    const brought = slots.map((slot) => toDimension(slot, firm.dimension));
+    const other = brought.find((slot) => !same(slot.dimension, firm.dimension));
+    if (other) {
+      throw new Mismatch({
+        code: 'formula.mixedUnits',
+        left: dimensionWord(firm.dimension),
+        right: dimensionWord(other.dimension),
+      });
+    }
+    return { slots: brought, dimension: firm.dimension };
+  };
+
+  const joined = (op: OpName, parts: Slot[]): Slot => {
+    const { slots, dimension } = unify(parts);
+    const at = slots.slice(1).reduce((left, right) => tape.binary(op, left, right.at), slots[0]!.at);
+    return { at, dimension };
+  };
+
+  const lay = (node: Expression): Slot => {
+    switch (node.op) {
+      case 'number':
+        return { at: tape.constant(node.value), dimension: LOOSE };
+      case 'quantity':
+        return { at: tape.constant(node.value), dimension: DIMENSION_OF[node.of] };
+      case 'size': {
+        const quantity = quantityOf(node.tag);
+        if (!quantity) throw new Mismatch({ code: 'formula.unknownSize', tag: node.tag });
+        return { at: tags.indexOf(node.tag), dimension: DIMENSION_OF[quantity] };
+      }
+      case 'negate': {
+        const of = lay(node.of);
+        return { at: tape.scale(of.at, -1), dimension: of.dimension };
+      }
+      case 'add':
+      case 'subtract':
+        return joined(node.op, [lay(node.left), lay(node.right)]);
+      case 'multiply':
+      case 'divide': {
+        const [left, right] = [lay(node.left), lay(node.right)];
+        const sign = node.op === 'multiply' ? 1 : -1;
+        const dimension = {
+          length: left.dimension.length + sign * right.dimension.length,
+          angle: left.dimension.angle + sign * right.dimension.angle,
+          loose: left.dimension.loose && right.dimension.loose,
+        };
+        return { at: tape.binary(node.op, left.at, right.at), dimension };
+      }
+      case 'power': {
+        const [left, right] = [lay(node.left), lay(node.right)];
+        const exponent = node.right.op === 'number' ? node.right.value : Number.NaN;
+        const plainBase = left.dimension.length === 0 && left.dimension.angle === 0;
+        if (!right.dimension.loose || (!plainBase && Number.isNaN(exponent))) {
+          throw new Mismatch({ code: 'formula.powerNotPlain' });
+        }
+        const scaled = (power: number) => (power === 0 ? 0 : power * exponent);
+        return {
+          at: tape.binary('power', left.at, right.at),
+          dimension: {
+            length: scaled(left.dimension.length),
+            angle: scaled(left.dimension.angle),
+            loose: left.dimension.loose,
+          },
+        };
+      }
+      case 'call':
+        return layCall(node.name, node.of.map(lay));
+    }
+  };
+
+  const layCall = (name: Extract<Expression, { op: 'call' }>['name'], parts: Slot[]): Slot => {
+    const first = parts[0]!;
+    switch (name) {
+      case 'sqrt':
+        return {
+          at: tape.unary('sqrt', first.at),
+          dimension: {
+            length: first.dimension.length / 2,
+            angle: first.dimension.angle / 2,
+            loose: first.dimension.loose,
+          },
+        };
+      case 'abs':
+        return { at: tape.unary('abs', first.at), dimension: first.dimension };
+      case 'sin':
+      case 'cos':
+      case 'tan': {
+        const angle = toDimension(first, DIMENSION_OF.angle);
+        if (!same(angle.dimension, DIMENSION_OF.angle)) {
+          throw new Mismatch({
+            code: 'formula.mixedUnits',
+            left: 'an angle',
+            right: dimensionWord(first.dimension),
+          });
+        }
+        return { at: tape.unary(name, angle.at), dimension: PLAIN };
+      }
+      case 'asin':
+      case 'acos':
+      case 'atan':
+        if (!same(first.dimension, PLAIN)) {
+          throw new Mismatch({
+            code: 'formula.mixedUnits',
+            left: 'a plain number',
+            right: dimensionWord(first.dimension),
+          });
+        }
+        return { at: tape.unary(name, first.at), dimension: DIMENSION_OF.angle };
+      case 'hypot':
+      case 'min':
+      case 'max':
+        return joined(name, parts);
+      case 'mean': {
+        const sum = joined('add', parts);
+        return { at: tape.scale(sum.at, 1 / parts.length), dimension: sum.dimension };
+      }
+    }
+  };
+
+  try {
+    const result = toDimension(lay(expression), DIMENSION_OF[wanted]);
+    if (!same(result.dimension, DIMENSION_OF[wanted])) {
+      return no({ code: 'formula.wrongResult', got: dimensionWord(result.dimension), wanted });
+    }
+    tape.finish(result.at);
+    return ok({ tags, tape });
+  } catch (error) {
+    if (error instanceof Mismatch) return no(error.fault);
+    throw error;
+  }
+}

@@ -1,0 +1,154 @@
+import { CholeskyDecomposition, EigenvalueDecomposition, Matrix } from 'ml-matrix';
+
+import { predict, type Frame } from './frame';
+import type { Observation } from './observations';
+
+/** What an adjustment gave: the unknowns, and how well they are known. */
+export interface Adjustment {
+  /** All unknowns, held ones included, mm. */
+  values: Float64Array;
+  /** Unknowns that were free, in the order of the rows of `cofactor`. */
+  free: readonly number[];
+  /** Their covariances for unit weight, mm²; null while something is missing. */
+  cofactor: Matrix | null;
+  /** Taken less adjusted... as computed minus taken for each observation, mm. */
+  residualsMm: Float64Array;
+  /** Sum of squared residuals over their standard uncertainties. */
+  squareSum: number;
+  iterations: number;
+  converged: boolean;
+  /** Ways in which points can still move: directions in the space of all unknowns, each of length 1. */
+  loose: Float64Array[];
+}
+
+const MOST_ITERATIONS = 60;
+/** A step smaller than this, mm, is none: a hundredth of what any caliper shows. */
+const SETTLED_MM = 1e-7;
+/** A pivot smaller than the largest by this factor belongs to a direction that no distance holds. */
+const LOOSE_PIVOT = 1e-9;
+
+/**
+ * Least squares after Gauss and Newton with Levenberg's damping (Nocedal and Wright, Numerical Optimization,
+ * 2nd ed., 10.3), weights 1/u². Normal equations are used: the distances of a layout differ in scale by far less
+ * than what would cost them digits.
+ */
+export function adjust(observations: readonly Observation[], frame: Frame, start: Float64Array): Adjustment {
+  const values = Float64Array.from(start);
+  const free = freeUnknowns(observations, frame);
+  const row = new Int32Array(frame.size).fill(-1);
+  for (const [index, unknown] of free.entries()) row[unknown] = index;
+  const count = free.length;
+  let damping = 1e-6;
+  let current = linearize(observations, frame, values, row, count);
+  let [iterations, converged] = [0, count === 0];
+  while (!converged && iterations < MOST_ITERATIONS) {
+    iterations += 1;
+    const damped = current.normal.clone();
+    for (let index = 0; index < count; index += 1) {
+      // The floor keeps unknowns that nothing holds where they are.
+      damped.set(index, index, damped.get(index, index) * (1 + damping) + damping);
+    }
+    const step = new CholeskyDecomposition(damped).solve(Matrix.columnVector(current.gradient));
+    const tried = Float64Array.from(values);
+    let largest = 0;
+    for (let index = 0; index < count; index += 1) {
+      const by = step.get(index, 0);
+      tried[free[index]!]! -= by;
+      largest = Math.max(largest, Math.abs(by));
+    }
+    const next = linearize(observations, frame, tried, row, count);
+    if (next.squareSum <= current.squareSum * (1 + 1e-12)) {
+      values.set(tried);
+      current = next;
+      damping = Math.max(damping / 10, 1e-12);
+      converged = largest < SETTLED_MM;
+    } else {
+      damping *= 8;
+      converged = largest < SETTLED_MM;
+    }
+  }
+  const solved = invert(current.normal, free, frame.size);
+  return {
+    values,
+    free,
+    ...solved,
+    residualsMm: current.residuals,
+    squareSum: current.squareSum,
+    iterations,
+    converged,
+  };
+}
+
+/** Unknowns that are not held. Points that no distance touches are free too: they are what is missing. */
+function freeUnknowns(observations: readonly Observation[], frame: Frame): number[] {
+  const free: number[] = [];
+  for (let unknown = 0; unknown < frame.size; unknown += 1) {
+    if (!frame.held.has(unknown)) free.push(unknown);
+  }
+  return free;
+}
+
+interface Linearized {
+  /** JᵀWJ. */
+  normal: Matrix;
+  /** JᵀWr. */
+  gradient: number[];
+  residuals: Float64Array;
+  squareSum: number;
+}
+
+function linearize(
+  observations: readonly Observation[],
+  frame: Frame,
+  values: Float64Array,
+  row: Int32Array,
+  count: number,
+): Linearized {
+  const cells = new Float64Array(count * count);
+  const gradient = new Array<number>(count).fill(0);
+  const residuals = new Float64Array(observations.length);
+  let squareSum = 0;
+  for (const [index, observation] of observations.entries()) {
+    const { mm, at, slopes } = predict(observation, frame, values);
+    const residual = mm - observation.observedMm;
+    const weight = 1 / observation.standardMm ** 2;
+    residuals[index] = residual;
+    squareSum += weight * residual * residual;
+    for (let i = 0; i < at.length; i += 1) {
+      const r = row[at[i]!]!;
+      if (r < 0) continue;
+      gradient[r]! += weight * slopes[i]! * residual;
+      for (let j = 0; j < at.length; j += 1) {
+        const c = row[at[j]!]!;
+        if (c >= 0) cells[r * count + c]! += weight * slopes[i]! * slopes[j]!;
+      }
+    }
+  }
+  return { normal: Matrix.from1DArray(count, count, cells), gradient, residuals, squareSum };
+}
+
+/** The covariances, or the directions that are loose. */
+function invert(
+  normal: Matrix,
+  free: readonly number[],
+  size: number,
+): Pick<Adjustment, 'cofactor' | 'loose'> {
+  const count = free.length;
+  if (count === 0) return { cofactor: new Matrix(0, 0), loose: [] };
+  const decomposition = new CholeskyDecomposition(normal);
+  const pivots = decomposition.lowerTriangularMatrix.diagonal().map((value) => value * value);
+  const largest = normal.diagonal().reduce((most, value) => Math.max(most, value), 0);
+  const sound = decomposition.isPositiveDefinite() && pivots.every((pivot) => pivot > largest * LOOSE_PIVOT);
+  if (sound) return { cofactor: decomposition.solve(Matrix.eye(count)), loose: [] };
+  const eigen = new EigenvalueDecomposition(normal, { assumeSymmetric: true });
+  const most = Math.max(...eigen.realEigenvalues, 0);
+  const loose = eigen.realEigenvalues.flatMap((value, column) => {
+    if (value > most * LOOSE_PIVOT && most > 0) return [];
+    const direction = new Float64Array(size);
+    for (const [index, unknown] of free.entries()) {
+      direction[unknown] = eigen.eigenvectorMatrix.get(index, column);
+    }
+    return [direction];
+  });
+  return { cofactor: null, loose };
+}

@@ -1,0 +1,255 @@
+import jstat from 'jstat';
+
+import type { Fault } from '@core/fault';
+import type { Layout, LayoutDistance } from '@core/model';
+
+import { adjust, type Adjustment } from './adjust';
+import { frameOf, predict, type Frame } from './frame';
+import { observationsOf, type LengthFinder, type Observation, type Unused } from './observations';
+import { startingValues } from './start';
+
+/** Where a point came out. mm. */
+export interface SolvedPoint {
+  id: string;
+  label: string;
+  x: number;
+  y: number;
+  /** Standard uncertainties; null while something is missing. */
+  standard: { x: number; y: number } | null;
+  /** Region that holds it in 95 % of cases: half axes, and the turn of the long one from x, radians. */
+  ellipse: { long: number; short: number; turn: number } | null;
+  /** Can still move, because too few distances hold it. */
+  loose: boolean;
+  /** The other place that its distances allow as well, if there is one. */
+  mirrored: { x: number; y: number } | null;
+}
+
+/** A distance after the adjustment. */
+export interface SolvedDistance {
+  distance: LayoutDistance;
+  /** Distance between centres as taken, and as adjusted, mm. */
+  observedMm: number;
+  adjustedMm: number;
+  /** Adjusted less taken, mm. */
+  residualMm: number;
+  /** Residual over its own standard deviation; 0 where nothing checks this distance. */
+  standardised: number;
+  /** Share of an error in this distance that shows in its own residual, 0 to 1. */
+  redundancy: number;
+}
+
+/** The distance that does not agree with the others. */
+export interface Suspect {
+  distanceId: string;
+  standardised: number;
+  /** By how much it seems to read too long, mm; negative for too short. */
+  tooLongMm: number;
+}
+
+export interface SolvedLayout {
+  points: SolvedPoint[];
+  distances: SolvedDistance[];
+  unused: Unused[];
+  /** Where the right and top edges stand, mm; null where nobody measured to them. */
+  right: number | null;
+  top: number | null;
+  tiedTo: Frame['tiedTo'];
+  /** Distances more than needed. */
+  redundancy: number;
+  suspect: Suspect | null;
+  /** Probability that residuals as large as these come by chance; null without redundancy. */
+  agreement: number | null;
+  iterations: number;
+  /** What keeps the layout from being whole; null when all is known. */
+  fault: Fault | null;
+}
+
+/**
+ * Beyond this a standardised residual is taken for a slip: 0.1 % of good distances reach it, the usual choice of
+ * data snooping (Baarda, A testing procedure for use in geodetic networks, 1968).
+ */
+export const SUSPECT_BEYOND = 3.29;
+/** Below this share an error hardly shows in its own residual, so that nothing can be said of the distance. */
+const LEAST_REDUNDANCY = 0.02;
+/** √χ² with two degrees of freedom at 95 %. */
+const ELLIPSE_95 = Math.sqrt(jstat.chisquare.inv(0.95, 2));
+
+/**
+ * Places the points of a layout by its distances, adjusted together by least squares; tells which distance does
+ * not agree with the others, how well each point is known, and what is missing.
+ */
+export function solveLayout(layout: Layout, find: LengthFinder): SolvedLayout {
+  const { observations, unused } = observationsOf(layout, find);
+  const frame = frameOf(layout, observations);
+  const adjustment = adjust(observations, frame, startingValues(layout, observations, frame));
+  const { values, loose } = adjustment;
+  const distances = adjustment.cofactor
+    ? checkedDistances(observations, frame, adjustment)
+    : observations.map((observation, index) => ({
+        distance: observation.distance,
+        observedMm: observation.observedMm,
+        adjustedMm: observation.observedMm + adjustment.residualsMm[index]!,
+        residualMm: adjustment.residualsMm[index]!,
+        standardised: 0,
+        redundancy: 0,
+      }));
+  const redundancy = loose.length > 0 ? 0 : observations.length - adjustment.free.length;
+  const used = (edge: 'right' | 'top') =>
+    observations.some(({ from, to }) => [from, to].some((end) => 'edge' in end && end.edge === edge));
+  return {
+    points: layout.points.map((point) => solvedPoint(point, layout, observations, frame, adjustment)),
+    distances,
+    unused,
+    right: used('right') ? values[frame.right]! : null,
+    top: used('top') ? values[frame.top]! : null,
+    tiedTo: frame.tiedTo,
+    redundancy,
+    suspect: findSuspect(distances),
+    agreement: redundancy > 0 ? 1 - jstat.chisquare.cdf(adjustment.squareSum, redundancy) : null,
+    iterations: adjustment.iterations,
+    fault: faultOf(layout, frame, adjustment),
+  };
+}
+
+/** Residuals against their own standard deviations: Qvv = 1/w − A Qxx Aᵀ. */
+function checkedDistances(
+  observations: readonly Observation[],
+  frame: Frame,
+  { values, free, cofactor, residualsMm }: Adjustment,
+): SolvedDistance[] {
+  const row = new Map(free.map((unknown, index) => [unknown, index]));
+  return observations.map((observation, index) => {
+    const { mm, at, slopes } = predict(observation, frame, values);
+    let known = 0;
+    for (let i = 0; i < at.length; i += 1) {
+      for (let j = 0; j < at.length; j += 1) {
+        const [r, c] = [row.get(at[i]!), row.get(at[j]!)];
+        if (r !== undefined && c !== undefined) known += slopes[i]! * slopes[j]! * cofactor!.get(r, c);
+      }
+    }
+    const variance = observation.standardMm ** 2;
+    const ofResidual = Math.max(0, variance - known);
+    const redundancy = ofResidual / variance;
+    const residualMm = residualsMm[index]!;
+    return {
+      distance: observation.distance,
+      observedMm: observation.observedMm,
+      adjustedMm: mm,
+      residualMm,
+      standardised: redundancy > LEAST_REDUNDANCY ? Math.abs(residualMm) / Math.sqrt(ofResidual) : 0,
+      redundancy,
+    };
+  });
+}
+
+function findSuspect(distances: readonly SolvedDistance[]): Suspect | null {
+  const worst = distances.reduce<SolvedDistance | null>(
+    (most, other) => (most && most.standardised >= other.standardised ? most : other),
+    null,
+  );
+  if (!worst || worst.standardised <= SUSPECT_BEYOND) return null;
+  return {
+    distanceId: worst.distance.id,
+    standardised: worst.standardised,
+    tooLongMm: -worst.residualMm / worst.redundancy,
+  };
+}
+
+function solvedPoint(
+  { id, label }: Layout['points'][number],
+  layout: Layout,
+  observations: readonly Observation[],
+  frame: Frame,
+  adjustment: Adjustment,
+): SolvedPoint {
+  const { values, loose } = adjustment;
+  const [xAt, yAt] = [frame.xOf(id), frame.yOf(id)];
+  const covariance = covarianceOf(adjustment, xAt, yAt);
+  return {
+    id,
+    label,
+    x: values[xAt]!,
+    y: values[yAt]!,
+    standard: covariance && { x: Math.sqrt(covariance.xx), y: Math.sqrt(covariance.yy) },
+    ellipse: covariance && ellipseOf(covariance),
+    loose: loose.some((direction) => Math.hypot(direction[xAt]!, direction[yAt]!) > 1e-3),
+    mirrored: loose.length > 0 ? null : mirroredPlace(id, observations, frame, values, layout),
+  };
+}
+
+interface Covariance {
+  xx: number;
+  xy: number;
+  yy: number;
+}
+
+function covarianceOf({ free, cofactor }: Adjustment, xAt: number, yAt: number): Covariance | null {
+  if (!cofactor) return null;
+  const [r, c] = [free.indexOf(xAt), free.indexOf(yAt)];
+  const cell = (a: number, b: number) => (a < 0 || b < 0 ? 0 : Math.max(0, cofactor.get(a, b)));
+  return {
+    xx: cell(r, r),
+    yy: cell(c, c),
+    xy: r < 0 || c < 0 ? 0 : cofactor.get(r, c),
+  };
+}
+
+/** Half axes of the 95 % ellipse from the covariance of x and y (its eigenvalues in closed form). */
+function ellipseOf({ xx, xy, yy }: Covariance): NonNullable<SolvedPoint['ellipse']> {
+  const middle = (xx + yy) / 2;
+  const swing = Math.hypot((xx - yy) / 2, xy);
+  return {
+    long: ELLIPSE_95 * Math.sqrt(middle + swing),
+    short: ELLIPSE_95 * Math.sqrt(Math.max(0, middle - swing)),
+    turn: Math.atan2(2 * xy, xx - yy) / 2,
+  };
+}
+
+/** Points nearer to the line through their neighbours than this, mm, are their own mirror image. */
+const ON_THE_LINE_MM = 0.5;
+
+/**
+ * A point that two distances to two other points hold, and nothing else, could as well stand on the other side
+ * of the line through these. No distance can tell; only somebody who has seen the piece.
+ */
+function mirroredPlace(
+  id: string,
+  observations: readonly Observation[],
+  frame: Frame,
+  values: Float64Array,
+  layout: Layout,
+): { x: number; y: number } | null {
+  const touching = observations.filter(({ from, to }) =>
+    [from, to].some((end) => 'point' in end && end.point === id),
+  );
+  const others = new Set(
+    touching.map(({ from, to }) => {
+      const other = 'point' in from && from.point === id ? to : from;
+      return 'point' in other ? other.point : null;
+    }),
+  );
+  if (others.size !== 2 || others.has(null)) return null;
+  // The frame itself rests on the first two points; there the whole sketch would turn over.
+  if (frame.tiedTo === 'firstTwoPoints' && layout.points.slice(0, 2).some((point) => point.id === id)) {
+    return null;
+  }
+  const [a, b] = [...others] as [string, string];
+  const at = (point: string) => ({ x: values[frame.xOf(point)]!, y: values[frame.yOf(point)]! });
+  const [pa, pb, p] = [at(a), at(b), at(id)];
+  const base = Math.hypot(pb.x - pa.x, pb.y - pa.y);
+  if (base < 1e-6) return null;
+  const [nx, ny] = [-(pb.y - pa.y) / base, (pb.x - pa.x) / base];
+  const off = (p.x - pa.x) * nx + (p.y - pa.y) * ny;
+  return Math.abs(off) < ON_THE_LINE_MM ? null : { x: p.x - 2 * off * nx, y: p.y - 2 * off * ny };
+}
+
+function faultOf(layout: Layout, frame: Frame, { loose, converged }: Adjustment): Fault | null {
+  if (layout.points.length < 2) return { code: 'layout.empty' };
+  if (loose.length > 0) {
+    const points = layout.points.filter(({ id }) =>
+      loose.some((way) => Math.hypot(way[frame.xOf(id)]!, way[frame.yOf(id)]!) > 1e-3),
+    );
+    return { code: 'layout.missing', points: points.map(({ label }) => label), ways: loose.length };
+  }
+  return converged ? null : { code: 'layout.notSettled' };
+}

@@ -1,0 +1,139 @@
+import { z } from 'zod';
+
+import { Id, line, name } from './ids';
+
+const version = z.int().nonnegative();
+const removed = z.boolean();
+const positive = z.number().positive().max(100_000);
+
+/**
+ * A measuring instrument and what it promises. Lengths in mm, angles in radians, as `quantity` says.
+ */
+export const Instrument = z.strictObject({
+  id: Id,
+  version,
+  name,
+  kind: z.enum(['caliper', 'micrometer', 'rule', 'tape', 'protractor']),
+  quantity: z.enum(['length', 'angle']),
+  /** The unit on its display; a number typed without a unit is taken in it. */
+  shows: z.enum(['mm', 'in', 'deg']),
+  /** Smallest step of its display. */
+  resolution: positive,
+  /** Largest reading it can give. */
+  reach: positive,
+  /** Permissible error of indication, plus or minus, for readings up to a value; by rising `upTo`. */
+  permissibleErrors: z
+    .array(z.strictObject({ upTo: positive, plusMinus: positive }))
+    .min(1)
+    .max(10),
+  /** Spread (one standard deviation) expected of one hand's repeat readings; used while there is only one. */
+  repeatability: positive,
+  removed,
+});
+export type Instrument = z.infer<typeof Instrument>;
+
+/** How a spare is made. */
+export const Process = z.enum(['printing', 'resin', 'casting', 'machining', 'sheet']);
+export type Process = z.infer<typeof Process>;
+
+/** What it is made of, as far as fits and corrections care. */
+export const MaterialFamily = z.enum(['plastic', 'soft', 'resin', 'metal', 'wood']);
+export type MaterialFamily = z.infer<typeof MaterialFamily>;
+
+/** Kinds of feature that a machine gets wrong in different ways. */
+export const FeatureKind = z.enum(['inside', 'outside', 'spacing', 'height']);
+export type FeatureKind = z.infer<typeof FeatureKind>;
+
+/**
+ * What is added to a size of the model so that it comes out right: offset + scale × size. On a diameter, mm.
+ */
+export const Correction = z.strictObject({
+  family: z.union([MaterialFamily, z.literal('any')]),
+  feature: FeatureKind,
+  offsetMm: z.number().min(-5).max(5),
+  /** Share of the size, as 0.004 for 0.4 %. */
+  scale: z.number().min(-0.2).max(0.2),
+  /** Expanded uncertainty of the correction, about 95 %, mm. */
+  plusMinusMm: z.number().min(0).max(5),
+  /** Where it was learned, for the trail. */
+  learnedFrom: line(120),
+});
+export type Correction = z.infer<typeof Correction>;
+
+/** A machine or a way of making, with its habits. */
+export const Machine = z.strictObject({
+  id: Id,
+  version,
+  name,
+  process: Process,
+  /** How far made sizes scatter about their mean, one standard deviation, mm. */
+  scatterMm: positive,
+  corrections: z.array(Correction).max(60),
+  /** Linear shrinkage of casting or curing, as a share, along x, y and z; null where nothing shrinks. */
+  shrinkage: z
+    .strictObject({
+      x: z.number().min(-0.1).max(0.3),
+      y: z.number().min(-0.1).max(0.3),
+      z: z.number().min(-0.1).max(0.3),
+    })
+    .nullable(),
+  removed,
+});
+export type Machine = z.infer<typeof Machine>;
+
+/** How freely two mating features should go together, in workshop words, from loosest to tightest. */
+export const FitClass = z.enum(['loose', 'turns', 'slides', 'snug', 'pressed']);
+export type FitClass = z.infer<typeof FitClass>;
+
+const clearance = z.number().min(-5).max(20);
+
+/**
+ * Clearances of the fit classes for one process and family of material, mm on the diameter, as they are at a
+ * size of 6 mm. Below zero is interference.
+ */
+export const FitTable = z.strictObject({
+  id: Id,
+  version,
+  process: Process,
+  family: z.union([MaterialFamily, z.literal('any')]),
+  clearances: z.strictObject({
+    loose: clearance,
+    turns: clearance,
+    slides: clearance,
+    snug: clearance,
+    pressed: clearance,
+  }),
+  removed,
+});
+export type FitTable = z.infer<typeof FitTable>;
+
+/** What a workshop has and knows, for all its repairs. */
+export const Workshop = z.strictObject({
+  instruments: z.array(Instrument).max(200),
+  machines: z.array(Machine).max(200),
+  fitTables: z.array(FitTable).max(100),
+});
+export type Workshop = z.infer<typeof Workshop>;
+
+const put = <R extends string, S extends z.ZodType>(row: R, value: S) =>
+  z.strictObject({ changeId: Id, row: z.literal(row), baseVersion: version, value });
+
+/** One change to one row of the workshop: the row as it should be. */
+export const WorkshopChange = z.discriminatedUnion('row', [
+  put('instrument', Instrument),
+  put('machine', Machine),
+  put('fitTable', FitTable),
+]);
+export type WorkshopChange = z.infer<typeof WorkshopChange>;
+export type WorkshopRowKind = WorkshopChange['row'];
+export type WorkshopRowOf<K extends WorkshopRowKind> = Extract<WorkshopChange, { row: K }>['value'];
+
+/** The list of a workshop in which each kind of row stands. */
+export const WORKSHOP_LIST_OF = {
+  instrument: 'instruments',
+  machine: 'machines',
+  fitTable: 'fitTables',
+} as const;
+
+export const DEFAULT_MACHINE_ID = 'bench-printer';
+export const BENCH_CALIPER_ID = 'bench-caliper';

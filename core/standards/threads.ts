@@ -1,0 +1,164 @@
+/** A screw thread as it is measured. Lengths in mm. */
+export interface Thread {
+  name: string;
+  source: string;
+  /** Nominal major diameter. */
+  majorMm: number;
+  pitchMm: number;
+  /** How common it is: 1 for what every shop has, less for finer and rarer ones. */
+  common: number;
+}
+
+/** Coarse metric threads: nominal diameter and pitch, ISO 261:1998 and ISO 262. */
+const COARSE: readonly [number, number][] = [
+  [1.6, 0.35],
+  [2, 0.4],
+  [2.5, 0.45],
+  [3, 0.5],
+  [3.5, 0.6],
+  [4, 0.7],
+  [5, 0.8],
+  [6, 1],
+  [7, 1],
+  [8, 1.25],
+  [10, 1.5],
+  [12, 1.75],
+  [14, 2],
+  [16, 2],
+  [18, 2.5],
+  [20, 2.5],
+  [22, 2.5],
+  [24, 3],
+  [27, 3],
+  [30, 3.5],
+  [33, 3.5],
+  [36, 4],
+  [39, 4],
+  [42, 4.5],
+  [48, 5],
+  [56, 5.5],
+  [64, 6],
+];
+
+/** Fine metric threads of ISO 262 (and M10x1, M12x1, M16x1 of ISO 261, common on tubes and lamps). */
+const FINE: readonly [number, number][] = [
+  [8, 1],
+  [10, 1.25],
+  [10, 1],
+  [12, 1.5],
+  [12, 1.25],
+  [12, 1],
+  [14, 1.5],
+  [16, 1.5],
+  [16, 1],
+  [18, 1.5],
+  [20, 2],
+  [20, 1.5],
+  [22, 1.5],
+  [24, 2],
+  [27, 2],
+  [30, 2],
+  [33, 2],
+  [36, 3],
+  [39, 3],
+];
+
+/** Unified threads, ASME B1.1-2003: name, major diameter in inches, threads per inch, coarse and fine. */
+const UNIFIED: readonly [string, number, number, number][] = [
+  ['No. 2', 0.086, 56, 64],
+  ['No. 4', 0.112, 40, 48],
+  ['No. 5', 0.125, 40, 44],
+  ['No. 6', 0.138, 32, 40],
+  ['No. 8', 0.164, 32, 36],
+  ['No. 10', 0.19, 24, 32],
+  ['No. 12', 0.216, 24, 28],
+  ['1/4', 0.25, 20, 28],
+  ['5/16', 0.3125, 18, 24],
+  ['3/8', 0.375, 16, 24],
+  ['7/16', 0.4375, 14, 20],
+  ['1/2', 0.5, 13, 20],
+  ['9/16', 0.5625, 12, 18],
+  ['5/8', 0.625, 11, 18],
+  ['3/4', 0.75, 10, 16],
+  ['7/8', 0.875, 9, 14],
+  ['1', 1, 8, 12],
+];
+
+/** Pipe threads with parallel sides, ISO 228-1:2000: name, major diameter in mm, threads per inch. */
+const PIPE: readonly [string, number, number][] = [
+  ['1/16', 7.723, 28],
+  ['1/8', 9.728, 28],
+  ['1/4', 13.157, 19],
+  ['3/8', 16.662, 19],
+  ['1/2', 20.955, 14],
+  ['5/8', 22.911, 14],
+  ['3/4', 26.441, 14],
+  ['7/8', 30.201, 14],
+  ['1', 33.249, 11],
+  ['1 1/4', 41.91, 11],
+  ['1 1/2', 47.803, 11],
+  ['2', 59.614, 11],
+];
+
+const INCH_MM = 25.4;
+
+export const THREADS: readonly Thread[] = [
+  ...COARSE.map(([majorMm, pitchMm]) => ({
+    name: `M${majorMm}`,
+    source: 'ISO 262',
+    majorMm,
+    pitchMm,
+    common: 1,
+  })),
+  ...FINE.map(([majorMm, pitchMm]) => ({
+    name: `M${majorMm} × ${pitchMm}`,
+    source: 'ISO 261',
+    majorMm,
+    pitchMm,
+    common: 0.35,
+  })),
+  ...UNIFIED.flatMap(([name, inches, coarse, fine]) => [
+    {
+      name: `${name}-${coarse} UNC`,
+      source: 'ASME B1.1',
+      majorMm: inches * INCH_MM,
+      pitchMm: INCH_MM / coarse,
+      common: 0.5,
+    },
+    {
+      name: `${name}-${fine} UNF`,
+      source: 'ASME B1.1',
+      majorMm: inches * INCH_MM,
+      pitchMm: INCH_MM / fine,
+      common: 0.3,
+    },
+  ]),
+  ...PIPE.map(([name, majorMm, perInch]) => ({
+    name: `G ${name}`,
+    source: 'ISO 228-1',
+    majorMm,
+    pitchMm: INCH_MM / perInch,
+    common: 0.5,
+  })),
+];
+
+/**
+ * What an outside thread of medium class (6g) measures over its crests, mm: upper limit es = −(15 + 11 P) µm,
+ * tolerance 180 P^(2/3) − 3.15 / √P µm (ISO 965-1:2013, clauses 5 and 13). Serves inch and pipe threads as well,
+ * whose limits differ by less than a caliper shows.
+ */
+export function externalMajorMm({ majorMm, pitchMm }: Thread): { from: number; to: number } {
+  const upper = majorMm - (15 + 11 * pitchMm) / 1000;
+  const tolerance = (180 * Math.cbrt(pitchMm ** 2) - 3.15 / Math.sqrt(pitchMm)) / 1000;
+  return { from: upper - tolerance, to: upper };
+}
+
+/**
+ * What an inside thread of medium class (6H) measures between its crests, mm: D1 = D − 1.0825 P (ISO 724), with
+ * a tolerance above it of 230 P^0.7 µm, or 433 P − 190 P^1.22 below 1 mm of pitch (ISO 965-1, clause 13).
+ */
+export function internalMinorMm({ majorMm, pitchMm }: Thread): { from: number; to: number } {
+  const minor = majorMm - 1.082532 * pitchMm;
+  const micrometres = pitchMm >= 1 ? 230 * pitchMm ** 0.7 : 433 * pitchMm - 190 * pitchMm ** 1.22;
+  return { from: minor, to: minor + micrometres / 1000 };
+}

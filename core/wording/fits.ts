@@ -1,0 +1,56 @@
+import { featureOf, type Doubt, type FitChance } from '@core/fit';
+import type { Fit } from '@core/model';
+import { fitClassOf } from '@core/workshop';
+
+const percent = (probability: number) => {
+  const rounded = Math.round(probability * 100);
+  // Nothing made by hand is certain, nor quite hopeless.
+  return `${Math.min(99, Math.max(1, rounded))} %`;
+};
+
+/** "94 %": a chance as it is told, never 0 or 100. */
+export const chanceWords = percent;
+
+/** What is hoped for: "turns freely". */
+export function wishWords(fit: Fit): string {
+  const phrase = fit.iso ? `lies within ${fit.iso.hole}/${fit.iso.shaft}` : WISHES[fit.fitClass];
+  return fit.feature === 'spacing' ? 'goes over both pegs' : phrase;
+}
+
+const WISHES: Record<Fit['fitClass'], string> = {
+  loose: 'is loose',
+  turns: 'turns freely',
+  slides: 'slides without play',
+  snug: 'goes on snugly by hand',
+  pressed: 'has to be pressed on',
+};
+
+const DOUBTS: Record<Doubt, string> = {
+  measuring: 'the size of the counterpart',
+  making: 'how the machine scatters',
+  correction: 'what the machine does to this kind of feature',
+};
+
+/** The largest doubt, and what would raise the chance most. @param tag letter of the counterpart size. */
+export function doubtSentence(chance: FitChance, fit: Fit, tag: string): string {
+  const largest = `The largest doubt is ${DOUBTS[chance.doubts[0]!.doubt]}.`;
+  const { best } = chance;
+  if (!best) return largest;
+  const then = percent(best.probability);
+  switch (best.by) {
+    case 'readings':
+      return `${largest} Two more readings of ${tag} make it ${then}.`;
+    case 'instrument':
+      return `${largest} A micrometer on ${tag} makes it ${then}.`;
+    case 'testPiece':
+      return `${largest} A test piece, made and measured first, makes it ${then}.`;
+    case 'aim':
+      return `${largest} A clearance of ${best.aimMm!.toFixed(2)} mm, in the middle of what ${fitClassOf(fit.fitClass).word.toLowerCase()} means, makes it ${then}.`;
+  }
+}
+
+/** "Bore, working size", after the feature. */
+export function workingSizeName(fit: Fit): string {
+  const { noun } = featureOf(fit.feature);
+  return `${noun.charAt(0).toUpperCase()}${noun.slice(1)}, working size`;
+}

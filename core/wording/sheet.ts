@@ -1,0 +1,74 @@
+import type { EvaluatedFit, EvaluatedRepair, EvaluatedSize } from '@core/fit';
+import type { SheetRow } from '@core/formats';
+import { isKnown } from '@core/measure';
+import type { RepairState } from '@core/model';
+import {
+  showQuantity,
+  showQuantityUncertainty,
+  showSigned,
+  unitAfter,
+  type DisplayUnit,
+} from '@core/quantity';
+import { fitClassOf } from '@core/workshop';
+
+const KINDS = { measured: 'measured', stated: 'stated', derived: 'worked out', chosen: 'chosen' } as const;
+
+/** A plain minus, which programs read as a number. */
+const plain = (text: string) => text.replace(/\u2212/g, '-');
+
+/** The sheet of all sizes of a repair; a size with several fits has a line for each. */
+export function sheetRows(state: RepairState, numbers: EvaluatedRepair, unit: DisplayUnit): SheetRow[] {
+  return [...numbers.sizes.values()].flatMap((entry) => {
+    const fits = [...numbers.fits.values()].filter(({ fit }) => fit.counterpartSizeId === entry.size.id);
+    const base = sizeColumns(entry, state, unit);
+    return fits.length === 0 ? [base] : fits.map((fit) => ({ ...base, ...fitColumns(fit, unit) }));
+  });
+}
+
+function sizeColumns(
+  { size, result, worked }: EvaluatedSize,
+  state: RepairState,
+  unit: DisplayUnit,
+): SheetRow {
+  const show = (value: number) => plain(showQuantity(value, size.quantity, unit));
+  const readings = state.readings.filter((reading) => reading.sizeId === size.id && !reading.removed);
+  return {
+    tag: size.tag,
+    name: size.name,
+    kind: KINDS[size.kind],
+    takenOn: size.of === 'piece' ? 'piece' : 'counterpart',
+    takenWith:
+      size.kind === 'measured'
+        ? size.quantity === 'length'
+          ? size.jaw
+          : 'protractor'
+        : size.kind === 'derived' && size.derivation?.by === 'formula'
+          ? size.derivation.text
+          : size.source,
+    readings: readings
+      .map(({ value, leftOut }) => `${show(value)}${leftOut === null ? '' : ` (left out: ${leftOut})`}`)
+      .join('; '),
+    value: isKnown(result) ? show(result.value) : '',
+    uncertainty:
+      'uncertainty' in result
+        ? showQuantityUncertainty(result.uncertainty.expanded, size.quantity, unit)
+        : '',
+    unit: unitAfter(size.quantity, unit).trim(),
+    fit: '',
+    allowance: '',
+    correction: '',
+    working: worked.ok ? show(worked.trail.working) : '',
+  };
+}
+
+function fitColumns({ fit, worked }: EvaluatedFit, unit: DisplayUnit): Partial<SheetRow> {
+  const name = `${fit.name}: ${fit.iso ? `${fit.iso.hole}/${fit.iso.shaft}` : fitClassOf(fit.fitClass).word}`;
+  if (!worked.ok) return { fit: name, working: '' };
+  const [, allowance, correction] = worked.trail.entries;
+  return {
+    fit: name,
+    allowance: plain(showSigned(allowance!.value, unit)),
+    correction: plain(showSigned(correction!.value, unit)),
+    working: plain(showQuantity(worked.trail.working, 'length', unit)),
+  };
+}

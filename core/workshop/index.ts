@@ -1,0 +1,11 @@
+export { INSTRUMENTS, instrumentIn, permissibleError } from './instruments';
+export { MACHINES, correctionOf, machineIn, type WorkedCorrection } from './machines';
+export {
+  FIT_CLASSES,
+  FIT_TABLES,
+  REFERENCE_MM,
+  fitClassOf,
+  fitTableIn,
+  type FitClassWords,
+} from './fitTables';
+export { DEFAULT_WORKSHOP, lackingRows } from './workshop';

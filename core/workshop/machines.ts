@@ -1,0 +1,143 @@
+import {
+  DEFAULT_MACHINE_ID,
+  type Correction,
+  type FeatureKind,
+  type Machine,
+  type MaterialFamily,
+  type Workshop,
+} from '@core/model';
+
+const row = { version: 1, removed: false } as const;
+
+const offset = (
+  feature: FeatureKind,
+  offsetMm: number,
+  plusMinusMm: number,
+  learnedFrom: string,
+): Correction => ({
+  family: 'any',
+  feature,
+  offsetMm,
+  scale: 0,
+  plusMinusMm,
+  learnedFrom,
+});
+
+const PRINTING = 'a starting value for layer printing, no trials yet';
+const RESIN = 'a starting value for cured resin, no trials yet';
+const CUT = 'sizes are cut as asked';
+
+/** The machines of a new workshop. Their corrections are starting values, until trials teach better ones. */
+export const MACHINES: readonly Machine[] = [
+  {
+    ...row,
+    id: DEFAULT_MACHINE_ID,
+    name: 'Bench printer',
+    process: 'printing',
+    scatterMm: 0.025,
+    corrections: [
+      offset('inside', 0.05, 0.05, PRINTING),
+      offset('outside', -0.03, 0.04, PRINTING),
+      offset('height', 0, 0.05, PRINTING),
+      offset('spacing', 0, 0.03, PRINTING),
+    ],
+    shrinkage: null,
+  },
+  {
+    ...row,
+    id: 'resin-printer',
+    name: 'Resin printer',
+    process: 'resin',
+    scatterMm: 0.02,
+    corrections: [
+      offset('inside', 0.04, 0.04, RESIN),
+      offset('outside', -0.02, 0.04, RESIN),
+      offset('height', 0, 0.04, RESIN),
+      offset('spacing', 0, 0.03, RESIN),
+    ],
+    shrinkage: { x: 0.004, y: 0.004, z: 0.004 },
+  },
+  {
+    ...row,
+    id: 'casting-bench',
+    name: 'Casting bench',
+    process: 'casting',
+    scatterMm: 0.08,
+    corrections: [
+      offset('inside', 0, 0.15, 'a starting value for poured resin, no trials yet'),
+      offset('outside', 0, 0.15, 'a starting value for poured resin, no trials yet'),
+    ],
+    shrinkage: { x: 0.008, y: 0.008, z: 0.008 },
+  },
+  {
+    ...row,
+    id: 'lathe-mill',
+    name: 'Lathe or mill',
+    process: 'machining',
+    scatterMm: 0.008,
+    corrections: [
+      offset('inside', 0, 0.01, CUT),
+      offset('outside', 0, 0.01, CUT),
+      offset('height', 0, 0.02, CUT),
+      offset('spacing', 0, 0.02, CUT),
+    ],
+    shrinkage: null,
+  },
+  {
+    ...row,
+    id: 'saw-and-file',
+    name: 'Saw, drill and file',
+    process: 'sheet',
+    scatterMm: 0.1,
+    corrections: [
+      offset('inside', 0, 0.1, 'drills cut a little large, files a little small'),
+      offset('outside', 0, 0.1, 'filed to the line'),
+    ],
+    shrinkage: null,
+  },
+];
+
+/** The machine of that id, or the bench printer if nobody knows it any more. */
+export function machineIn(workshop: Workshop, id: string): Machine {
+  return workshop.machines.find((machine) => machine.id === id) ?? MACHINES[0]!;
+}
+
+/** What a machine does to one kind of feature, and what is done about it. Lengths in mm on the diameter. */
+export interface WorkedCorrection {
+  /** To be added to the size of the model. */
+  mm: number;
+  /** Expanded uncertainty, about 95 %. */
+  plusMinusMm: number;
+  learnedFrom: string;
+}
+
+/**
+ * The correction of a machine for a feature of some size: offset + scale × size, and what makes up for
+ * shrinkage, size × s / (1 − s). Heights shrink along z, all else along the mean of x and y.
+ */
+export function correctionOf(
+  machine: Machine,
+  family: MaterialFamily,
+  feature: FeatureKind,
+  sizeMm: number,
+): WorkedCorrection {
+  const known = machine.corrections.filter((correction) => correction.feature === feature);
+  const found =
+    known.find((correction) => correction.family === family) ??
+    known.find((correction) => correction.family === 'any');
+  const { shrinkage } = machine;
+  const share = shrinkage ? (feature === 'height' ? shrinkage.z : (shrinkage.x + shrinkage.y) / 2) : 0;
+  const grown = (sizeMm * share) / (1 - share);
+  const own = found ? found.offsetMm + found.scale * sizeMm : 0;
+  const shrinks = share === 0 ? '' : `${(share * 100).toFixed(1)} % shrinkage`;
+  return {
+    mm: own + grown,
+    plusMinusMm: found?.plusMinusMm ?? UNKNOWN_PLUS_MINUS_MM,
+    learnedFrom: [found?.learnedFrom ?? 'nothing is known of this kind of feature', shrinks]
+      .filter(Boolean)
+      .join('; '),
+  };
+}
+
+/** Doubt of a correction that nobody has stated, mm. */
+const UNKNOWN_PLUS_MINUS_MM = 0.1;

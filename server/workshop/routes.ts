@@ -1,0 +1,20 @@
+import { Router, json } from 'express';
+
+import { WorkshopChange } from '@core/model';
+
+import { Refused } from '../refusal';
+import type { WorkshopStore } from './store';
+
+/** The API of the workshop: its instruments, machines and fits. */
+export function workshopRoutes(store: WorkshopStore): Router {
+  const router = Router();
+  router.get('/workshop', async (_request, response) => {
+    response.json(await store.get());
+  });
+  router.post('/workshop/changes', json({ limit: '200kb' }), async (request, response) => {
+    const result = await store.change(WorkshopChange.parse(request.body));
+    if (!result.ok) throw Refused.of(result.fault);
+    response.json(result.value);
+  });
+  return router;
+}

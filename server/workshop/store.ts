@@ -1,0 +1,90 @@
+import type { Knex } from 'knex';
+
+import { ok, type Fault, type Result } from '@core/fault';
+import {
+  applyWorkshopChange,
+  withWorkshopRow,
+  workshopRowBefore,
+  type Workshop,
+  type WorkshopChange,
+  type WorkshopRowKind,
+} from '@core/model';
+import { DEFAULT_WORKSHOP, lackingRows } from '@core/workshop';
+
+import type { Surroundings } from '../repairs/store';
+
+interface StoredRow {
+  kind: WorkshopRowKind;
+  id: string;
+  data: string;
+}
+
+/** The workshop in the database: what the program ships with, with the rows that people changed or added. */
+export class WorkshopStore {
+  #cached: Workshop | null = null;
+
+  constructor(
+    private readonly database: Knex,
+    private readonly surroundings: Pick<Surroundings, 'now'>,
+  ) {}
+
+  async get(): Promise<Workshop> {
+    this.#cached ??= await this.#load(this.database);
+    return this.#cached;
+  }
+
+  /** Applies a change in one transaction. Sent again, it gives the same reply. */
+  async change(change: WorkshopChange): Promise<Result<WorkshopChange, Fault>> {
+    const outcome = await this.database.transaction(async (transaction) => {
+      const already = await transaction<{ change_id: string; reply: string }>('applied_workshop_changes')
+        .select('reply')
+        .where({ change_id: change.changeId })
+        .first();
+      if (already) return { reply: ok(JSON.parse(already.reply) as WorkshopChange), workshop: null };
+      const applied = applyWorkshopChange(await this.#load(transaction), change);
+      if (!applied.ok) return { reply: applied, workshop: null };
+      const value = workshopRowBefore(applied.value, change.row, change.value.id)!;
+      const reply = { ...change, value } as WorkshopChange;
+      await this.#write(transaction, reply);
+      await transaction('applied_workshop_changes').insert({
+        change_id: change.changeId,
+        reply: JSON.stringify(reply),
+        applied_at: this.surroundings.now(),
+      });
+      return { reply: ok(reply), workshop: applied.value };
+    });
+    // Only what is safely in the database may be seen by others.
+    if (outcome.workshop) this.#cached = outcome.workshop;
+    return outcome.reply;
+  }
+
+  /** Adds what a repair file brought along and is not here yet. */
+  async bringIn(brought: Workshop): Promise<void> {
+    await this.database.transaction(async (transaction) => {
+      const lacking = lackingRows(await this.#load(transaction), brought);
+      const rows = [
+        ...lacking.instruments.map((value) => ({ row: 'instrument' as const, value })),
+        ...lacking.machines.map((value) => ({ row: 'machine' as const, value })),
+        ...lacking.fitTables.map((value) => ({ row: 'fitTable' as const, value })),
+      ];
+      for (const row of rows) await this.#write(transaction, row as WorkshopChange);
+    });
+    this.#cached = null;
+  }
+
+  async #write(database: Knex, { row, value }: Pick<WorkshopChange, 'row' | 'value'>): Promise<void> {
+    await database('workshop_rows')
+      .insert({ kind: row, id: value.id, version: value.version, data: JSON.stringify(value) })
+      .onConflict(['kind', 'id'])
+      .merge(['version', 'data']);
+  }
+
+  async #load(database: Knex): Promise<Workshop> {
+    const rows = await database<StoredRow>('workshop_rows').select('kind', 'id', 'data').orderBy('id');
+    return rows.reduce(
+      (workshop, { kind, data }) =>
+        withWorkshopRow(workshop, { row: kind, value: JSON.parse(data) as unknown } as WorkshopChange),
+      DEFAULT_WORKSHOP,
+    );
+  }
+}

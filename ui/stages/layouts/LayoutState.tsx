@@ -1,0 +1,68 @@
+import { Text, View } from 'react-native';
+
+import type { SolvedLayout } from '@core/layout';
+import type { Layout, LayoutEnd } from '@core/model';
+import { sentenceOf } from '@core/wording';
+
+import { useShow } from '../../preferences/useShow';
+import { distanceWords, endWords } from './editLayout';
+
+/** How the layout stands, in a sentence: what is missing, what does not agree, or that all is well. */
+export function LayoutState({
+  layout,
+  solved,
+  waiting,
+}: {
+  layout: Layout;
+  solved: SolvedLayout;
+  waiting: LayoutEnd | null;
+}) {
+  const show = useShow();
+  const { suspect, fault, redundancy, agreement } = solved;
+  const wrong = layout.distances.find(({ id }) => id === suspect?.distanceId);
+  if (waiting) {
+    return (
+      <Sentence
+        tone="text-green"
+        text={`From ${endWords(layout, waiting)}: tap the other end of the distance, or tap it again to change it.`}
+      />
+    );
+  }
+  if (suspect && wrong) {
+    const by = `${show.number(Math.abs(suspect.tooLongMm))} ${show.word}`;
+    return (
+      <Sentence
+        tone="text-rust"
+        alert
+        text={`The distance ${distanceWords(layout, wrong)} does not agree with the others: it seems ${by} too ${suspect.tooLongMm > 0 ? 'long' : 'short'}. Take it again.`}
+      />
+    );
+  }
+  if (fault) return <Sentence tone="text-rust" text={sentenceOf(fault)} />;
+  if (redundancy === 0) {
+    return (
+      <Sentence
+        tone="text-ink"
+        text="All points are placed, but nothing checks the distances. Take one or two more, across."
+      />
+    );
+  }
+  const words =
+    agreement !== null && agreement < 0.05
+      ? 'The distances agree less well than they should; look at the largest differences.'
+      : 'The distances agree.';
+  return (
+    <Sentence
+      tone={agreement !== null && agreement < 0.05 ? 'text-rust' : 'text-moss'}
+      text={`${words} ${redundancy} more than needed.`}
+    />
+  );
+}
+
+function Sentence({ text, tone, alert = false }: { text: string; tone: string; alert?: boolean }) {
+  return (
+    <View className="border-b border-line px-4 py-2.5" role={alert ? 'alert' : 'status'}>
+      <Text className={`font-medium text-[15px] leading-[21px] ${tone}`}>{text}</Text>
+    </View>
+  );
+}
