@@ -44,7 +44,7 @@ afterEach(() => database.destroy());
 const openFile = async (repair: Repair): Promise<Repair> => {
   const reply = await request(app)
     .post('/api/repair-files')
-    .send(JSON.parse(writeRepairFile(repair, surroundings.now())));
+    .send(JSON.parse(writeRepairFile({ repair }, surroundings.now())));
   expect(reply.status).toBe(201);
   return getRepair((reply.body as { id: string }).id);
 };

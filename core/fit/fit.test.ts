@@ -1,21 +1,28 @@
 import fc from 'fast-check';
 
 import {
-  bandsOf,
+  classClearance,
   classClearanceMm,
   evaluateRepair,
-  FIT_CLASSES,
-  MACHINE_SCATTER_MM,
+  settingOf,
+  stackUp,
   usesOf,
+  type FitChance,
 } from '@core/fit';
-import { toleranceFactorMm } from '@core/standards';
+import { FitClass, type Repair } from '@core/model';
+import { limitsOf, toleranceFactorMm } from '@core/standards';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
+import { correctionOf, DEFAULT_WORKSHOP, fitTableIn, MACHINES } from '@core/workshop';
+
+const PRINTING = fitTableIn(DEFAULT_WORKSHOP, 'printing', 'plastic');
+const classes = FitClass.options;
 
 const trailOf = (repair = rackWheel(), id = 'bore') => {
   const worked = evaluateRepair(repair).fits.get(id)!.worked;
   if (!worked.ok) throw new Error('not worked out');
   return worked.trail;
 };
+const chanceOf = (repair: Repair, id = 'bore'): FitChance => evaluateRepair(repair).fits.get(id)!.chance!;
 
 test('the tolerance factor gives IT7 = 16 i = 21 µm at 18 to 30 mm (ISO 286-1, table 1)', () => {
   const middle = Math.sqrt(18 * 30);
@@ -24,10 +31,10 @@ test('the tolerance factor gives IT7 = 16 i = 21 µm at 18 to 30 mm (ISO 286-1, 
 
 describe('allowances', () => {
   test('are the table’s at its reference size, and ordered from loose to pressed at any size', () => {
-    expect(FIT_CLASSES.map((row) => classClearanceMm(row.id, 6))).toEqual([0.4, 0.18, 0.1, 0.03, -0.06]);
+    expect(classes.map((id) => classClearanceMm(PRINTING, id, 6))).toEqual([0.4, 0.18, 0.1, 0.03, -0.06]);
     fc.assert(
       fc.property(fc.double({ min: 0.5, max: 500, noNaN: true }), (diameter) => {
-        const clearances = FIT_CLASSES.map((row) => classClearanceMm(row.id, diameter));
+        const clearances = classes.map((id) => classClearanceMm(PRINTING, id, diameter));
         expect(clearances).toEqual([...clearances].sort((a, b) => b - a));
       }),
     );
@@ -35,20 +42,40 @@ describe('allowances', () => {
 
   test('grow with size as the tolerance factor does, by hand at 38.2 mm', () => {
     // i(38.2) / i(6) = (0.45 · 3.3679 + 0.0382) / (0.45 · 1.8171 + 0.006) = 1.5538 / 0.8237 = 1.886
-    expect(classClearanceMm('turns', 38.2)).toBeCloseTo(0.34, 9);
-    expect(classClearanceMm('loose', 38.2)).toBeCloseTo(0.75, 9);
+    expect(classClearanceMm(PRINTING, 'turns', 38.2)).toBeCloseTo(0.34, 9);
+    expect(classClearanceMm(PRINTING, 'loose', 38.2)).toBeCloseTo(0.75, 9);
+  });
+
+  test('what counts as a class reaches half way to its neighbours, and leaves no gap', () => {
+    expect(classClearance(PRINTING, 'turns', 6)).toMatchObject({ aimMm: 0.18, fromMm: 0.14 });
+    expect(classClearance(PRINTING, 'turns', 6).toMm).toBeCloseTo(0.29, 9);
+    for (const [index, id] of classes.entries()) {
+      const { fromMm, aimMm, toMm } = classClearance(PRINTING, id, 6);
+      expect(fromMm).toBeLessThan(aimMm);
+      expect(toMm).toBeGreaterThan(aimMm);
+      const tighter = classes[index + 1];
+      if (tighter) expect(classClearance(PRINTING, tighter, 6).toMm).toBeCloseTo(fromMm, 9);
+    }
+  });
+
+  test('depend on process and material', () => {
+    const at = (process: Parameters<typeof fitTableIn>[1], family: Parameters<typeof fitTableIn>[2]) =>
+      fitTableIn(DEFAULT_WORKSHOP, process, family).clearances.turns;
+    expect(at('machining', 'metal')).toBe(0.04);
+    expect(at('machining', 'plastic')).toBe(0.1);
+    expect(at('printing', 'soft')).toBe(0.2);
   });
 });
 
 describe('the trail of a working size', () => {
   test('measured, allowance and machine correction add up to it', () => {
     const trail = trailOf();
-    expect(trail.entries.map((entry) => [entry.kind, entry.mm])).toEqual([
+    expect(trail.entries.map((entry) => [entry.kind, entry.value])).toEqual([
       ['measured', 6.02],
       ['allowance', 0.18],
       ['correction', 0.05],
     ]);
-    expect(trail.workingMm).toBe(6.25);
+    expect(trail.working).toBe(6.25);
     expect(trail.tag).toBe('B');
   });
 
@@ -57,15 +84,37 @@ describe('the trail of a working size', () => {
       .measured('A', 'Tube, inside', ['20.00'], { of: 'counterpart', jaw: 'inside' })
       .fit('plug', 'Plug in the tube', 'A', 'slides', 'peg').repair;
     const trail = trailOf(repair, 'plug');
-    expect(trail.entries[1]!.mm).toBeLessThan(0);
-    expect(trail.entries[2]!.mm).toBe(-0.03);
-    expect(trail.workingMm).toBeCloseTo(20 - classClearanceMm('slides', 20) - 0.03, 9);
+    expect(trail.entries[1]!.value).toBeLessThan(0);
+    expect(trail.entries[2]!.value).toBe(-0.03);
+    expect(trail.working).toBeCloseTo(20 - classClearanceMm(PRINTING, 'slides', 20) - 0.03, 9);
   });
 
   test('a clearance typed by hand replaces the class’s own', () => {
     const repair = rackWheel();
     repair.fits[0]!.ownClearanceMm = 0.3;
-    expect(trailOf(repair).workingMm).toBe(6.37);
+    expect(trailOf(repair).working).toBe(6.37);
+  });
+
+  test('spacings take no allowance: the holes have the play', () => {
+    const repair = new RepairDraft('Plate')
+      .measured('A', 'Pegs, centre to centre', ['40.00'], { of: 'counterpart' })
+      .fit('s', 'Spacing', 'A', 'turns', 'spacing').repair;
+    expect(trailOf(repair, 's').working).toBe(40);
+  });
+
+  test('a machined fit by ISO 286 aims at the middle of the spare’s limits', () => {
+    const repair = new RepairDraft('Seat')
+      .measured('A', 'Shaft', ['25.00'], { of: 'counterpart' })
+      .fit('f', 'Bore', 'A', 'turns').repair;
+    repair.head.machineId = 'lathe-mill';
+    repair.fits[0]!.iso = { hole: 'H7', shaft: 'g6' };
+    // H7 at 25 is 0 to +21 µm: the middle is 0.0105, told to a thousandth.
+    expect(trailOf(repair, 'f').working).toBeCloseTo(25.011, 9);
+    expect(trailOf(repair, 'f').decimals).toBe(3);
+    // g6 at 25 is −7 to −20 µm: clearances from 7 to 41 µm.
+    const { wish } = chanceOf(repair, 'f');
+    expect(wish.fromMm).toBeCloseTo(0.007, 9);
+    expect(wish.toMm).toBeCloseTo(0.041, 9);
   });
 
   test('always adds up exactly, in hundredths, whatever is measured', () => {
@@ -75,37 +124,163 @@ describe('the trail of a working size', () => {
         const repair = new RepairDraft('x')
           .measured('A', 'Pin', readings)
           .fit('f', 'Bore', 'A', 'turns').repair;
-        const { entries, workingMm } = trailOf(repair, 'f');
-        const hundredths = entries.reduce((sum, entry) => sum + Math.round(entry.mm * 100), 0);
-        expect(Math.round(workingMm * 100)).toBe(hundredths);
-        expect(workingMm * 100).toBeCloseTo(hundredths, 6);
+        const { entries, working } = trailOf(repair, 'f');
+        const hundredths = entries.reduce((sum, entry) => sum + Math.round(entry.value * 100), 0);
+        expect(Math.round(working * 100)).toBe(hundredths);
+        expect(working * 100).toBeCloseTo(hundredths, 6);
       }),
     );
   });
 
-  test('a size that is still wanted is named instead', () => {
-    const repair = new RepairDraft('x').measured('A', 'Pin', []).fit('f', 'Bore', 'A', 'turns').repair;
-    expect(evaluateRepair(repair).fits.get('f')!.worked).toEqual({ ok: false, tag: 'A', name: 'Pin' });
+  test('a size that is still wanted is named instead, and so is one behind a derived size', () => {
+    const repair = new RepairDraft('x')
+      .measured('A', 'Pin', [])
+      .formula('B', 'Half of it', 'A / 2', { of: 'counterpart' })
+      .fit('f', 'Bore', 'A', 'turns')
+      .fit('g', 'Other', 'B', 'turns').repair;
+    const { fits } = evaluateRepair(repair);
+    expect(fits.get('f')!.worked).toEqual({ ok: false, tag: 'A', name: 'Pin', fault: null });
+    expect(fits.get('g')!.worked).toEqual({ ok: false, tag: 'A', name: 'Pin', fault: null });
   });
 });
 
-test('bands: clearance from worst to best, for both ways round', () => {
-  const trail = trailOf();
-  const origin = trail.entries[0]!;
-  const doubt = origin.kind === 'measured' ? origin.plusMinusMm : NaN;
-  const bands = bandsOf(trail, 'bore');
-  expect(bands.clearanceMm.smallest).toBeCloseTo(0.18 - MACHINE_SCATTER_MM - doubt, 9);
-  expect(bands.clearanceMm.largest).toBeCloseTo(0.18 + MACHINE_SCATTER_MM + doubt, 9);
-  const peg = bandsOf(
-    { ...trail, entries: [origin, { ...trail.entries[1]!, mm: -0.18 }], workingMm: 5.84 },
-    'peg',
-  );
-  expect(peg.clearanceMm.smallest).toBeCloseTo(0.18 - MACHINE_SCATTER_MM - doubt, 9);
+describe('machine corrections', () => {
+  const printer = MACHINES[0]!;
+  test('offset, scale and shrinkage add up', () => {
+    const machine = {
+      ...printer,
+      corrections: [{ ...printer.corrections[0]!, scale: 0.002 }],
+      shrinkage: { x: 0.01, y: 0.03, z: 0.05 },
+    };
+    // 0.05 + 0.002 · 50 + 50 · 0.02 / 0.98, the mean of x and y.
+    const { mm } = correctionOf(machine, 'plastic', 'inside', 50);
+    expect(mm).toBeCloseTo(0.05 + 0.1 + 1.020408, 6);
+    expect(correctionOf(machine, 'plastic', 'height', 50).mm).toBeCloseTo((50 * 0.05) / 0.95, 9);
+  });
+
+  test('of the very material go before those of any', () => {
+    const own = { ...printer.corrections[0]!, family: 'soft' as const, offsetMm: 0.2 };
+    const machine = { ...printer, corrections: [...printer.corrections, own] };
+    expect(correctionOf(machine, 'soft', 'inside', 6).mm).toBe(0.2);
+    expect(correctionOf(machine, 'plastic', 'inside', 6).mm).toBe(0.05);
+  });
 });
 
-test('the places that use a size or a fit are found', () => {
-  const repair = rackWheel();
-  expect(usesOf(repair, 'fit', 'bore').map((use) => use.stepId)).toEqual(['bore']);
-  expect(usesOf(repair, 'size', 'b').map((use) => use.bodyName)).toEqual(['Axle']);
-  expect(usesOf(repair, 'size', 'nobody')).toEqual([]);
+describe('the chance that it goes as wished', () => {
+  test('is that of a normal clearance within the class, by hand', () => {
+    const chance = chanceOf(rackWheel());
+    const { repair } = { repair: rackWheel() };
+    const { machine } = settingOf(repair, DEFAULT_WORKSHOP);
+    // Standard deviations: measuring 0.01323, making 0.025, correction 0.05 / 1.96 = 0.02551.
+    expect(chance.standardMm).toBeCloseTo(Math.hypot(0.01323, machine.scatterMm, 0.02551), 4);
+    // Φ((0.29 − 0.18) / 0.03810) − Φ((0.14 − 0.18) / 0.03810) = Φ(2.887) − Φ(−1.050) = 0.998 − 0.147
+    expect(chance.probability).toBeCloseTo(0.851, 2);
+  });
+
+  test('rises with two more readings that agree with the first', () => {
+    const one = rackWheel();
+    one.readings = one.readings.filter(({ sizeId, id }) => sizeId !== 'b' || id === 'b-1');
+    expect(chanceOf(rackWheel()).probability).toBeGreaterThan(chanceOf(one).probability);
+  });
+
+  test('names the largest doubt, and what would raise it most', () => {
+    const { doubts, best } = chanceOf(rackWheel());
+    expect(doubts[0]!.doubt).toBe('correction');
+    expect(['testPiece', 'aim']).toContain(best!.by);
+    expect(best!.probability).toBeGreaterThan(chanceOf(rackWheel()).probability);
+  });
+
+  test('lies between 0 and 1, and is best for an aim in the middle of what is wished', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 200, max: 9000 }), fc.constantFrom(...classes), (hundredths, id) => {
+        const repair = new RepairDraft('x')
+          .measured('A', 'Pin', [(hundredths / 100).toFixed(2)])
+          .fit('f', 'Bore', 'A', id).repair;
+        const { probability, wish } = chanceOf(repair, 'f');
+        expect(probability).toBeGreaterThan(0);
+        expect(probability).toBeLessThanOrEqual(1);
+        repair.fits[0]!.ownClearanceMm = (wish.fromMm + wish.toMm) / 2;
+        expect(chanceOf(repair, 'f').best?.by).not.toBe('aim');
+      }),
+    );
+  });
+
+  test('bands hold the two sizes, and the gap between their middles is the clearance', () => {
+    const { bands, meanMm } = chanceOf(rackWheel());
+    const middle = (band: { fromMm: number; toMm: number }) => (band.fromMm + band.toMm) / 2;
+    expect(middle(bands.spare) - middle(bands.counterpart)).toBeCloseTo(meanMm, 9);
+    expect(middle(bands.counterpart)).toBeCloseTo(6.02, 9);
+  });
+});
+
+describe('chains of lengths', () => {
+  const link = (mm: number, plusMinusMm: number, sign: 1 | -1 = 1, times = 1) => ({
+    mm,
+    plusMinusMm,
+    sign,
+    times,
+  });
+
+  test('worst case and root sum square, by hand', () => {
+    // 20 ± 0.3 − 4 · (4 ± 0.1): 4, worst ± 0.7, root sum square √(0.09 + 4 · 0.01) = 0.3606.
+    const stack = stackUp([link(20, 0.3), link(4, 0.1, -1, 4)], { fromMm: null, toMm: null });
+    expect(stack.nominalMm).toBeCloseTo(4, 12);
+    expect(stack.worst.toMm).toBeCloseTo(4.7, 12);
+    expect(stack.worst.fromMm).toBeCloseTo(3.3, 12);
+    expect(stack.likely.toMm - 4).toBeCloseTo(0.36056, 4);
+    expect(stack.largest).toBe(0);
+    expect(stack.chance).toBeNull();
+  });
+
+  test('the simulated chance agrees with the closed one, and is the same each time', () => {
+    const links = [link(20, 0.3), link(4, 0.1, -1, 4)];
+    const limits = { fromMm: 4 - 0.36056, toMm: 4 + 0.36056 };
+    const { chance } = stackUp(links, limits);
+    // Two root sum squares of 95 % ranges make a 95 % range.
+    expect(chance).toBeCloseTo(0.95, 2);
+    expect(stackUp(links, limits).chance).toBe(chance);
+    expect(stackUp(links, { fromMm: 4, toMm: null }).chance).toBeCloseTo(0.5, 1);
+  });
+
+  test('of a repair take sizes and working sizes with what is known of them', () => {
+    const repair = rackWheel();
+    repair.chains.push({
+      id: 'c',
+      version: 1,
+      name: 'Wheel and washers',
+      links: [
+        { id: '1', value: { from: 'size', id: 'c' }, times: 1, sign: 1, plusMinusMm: null },
+        { id: '2', value: { from: 'number', mm: 1 }, times: 2, sign: 1, plusMinusMm: 0.1 },
+        { id: '3', value: { from: 'fit', id: 'bore' }, times: 1, sign: 1, plusMinusMm: null },
+      ],
+      fromMm: null,
+      toMm: null,
+      removed: false,
+    });
+    const { stack, links } = evaluateRepair(repair).chains.get('c')!;
+    expect(stack!.nominalMm).toBeCloseTo(8 + 2 + 6.25, 9);
+    expect(links[2]!.plusMinusMm).toBe(0.05);
+    repair.readings = repair.readings.filter(({ sizeId }) => sizeId !== 'c');
+    expect(evaluateRepair(repair).chains.get('c')).toMatchObject({ stack: null, waitsFor: { tag: 'C' } });
+  });
+});
+
+describe('the places that use a number', () => {
+  test('are found in steps, formulas, fits and layouts', () => {
+    const repair = rackWheel();
+    expect(usesOf(repair, { from: 'fit', id: 'bore' }).map(({ words }) => words)).toEqual(['Wheel, step 3']);
+    expect(usesOf(repair, { from: 'size', id: 'b' }).map(({ words }) => words)).toEqual([
+      'fit Bore on the axle',
+      'Axle, step 1',
+    ]);
+    expect(usesOf(repair, { from: 'size', id: 'nobody' })).toEqual([]);
+    const derived = new RepairDraft('x').measured('A', 'a', ['3']).formula('B', 'b', 'sqrt(A * A)').repair;
+    expect(usesOf(derived, { from: 'size', id: 'a' }).map(({ words }) => words)).toEqual(['size B']);
+  });
+});
+
+test('ISO limits are for sizes the standard knows', () => {
+  expect(limitsOf('H7', 501)).toBeNull();
+  expect(limitsOf('H7', 0)).toBeNull();
+  expect(limitsOf('q7', 20)).toBeNull();
 });

@@ -60,7 +60,7 @@ function prepare(text: string): string {
       .replace(/(\d),(?=\d)/g, '$1.')
       .replace(/;/g, ',')
       .replace(/×/g, '*')
-      .replace(/[÷:]/g, '/')
+      .replace(/÷/g, '/')
       .replace(/°|\bdeg(rees?)?\b/g, ' unitDegree ')
       .replace(/["″”]|\b(in|inch|inches)\b/g, ' unitInch ')
       // 1 3/16 is one and three sixteenths.

@@ -12,10 +12,16 @@ import {
 import { compileFormula } from './compile';
 import { parseFormula } from './parseFormula';
 
-/** A whole number over a power of two up to 64 and nothing else: that is an inch fraction, not a sum. */
-const FRACTION = /^-?(\d+ )?\d+ ?\/ ?(2|4|8|16|32|64)$/;
+/** `3/16` or `1 3/16`, over a power of two up to 64. */
+const FRACTION = /^-?(\d+ )?(\d+) ?\/ ?(2|4|8|16|32|64)$/;
 
-const SIGN_OF_A_SUM = /[-+*/×÷:^()]/;
+/** A fraction below one, or beside a whole number, is meant as inches; 38/2 is a diameter being halved. */
+function isInchFraction(cleaned: string): boolean {
+  const [found, whole, numerator, denominator] = FRACTION.exec(cleaned) ?? [];
+  return found !== undefined && (whole !== undefined || Number(numerator) < Number(denominator));
+}
+
+const SIGN_OF_A_SUM = /[-+*/×÷^()]/;
 
 /**
  * Reads a number as it is typed: plain, with a unit, or as a sum (`12.4/2`, `31 - 2*3`, `1 3/16 in + 2 mm`).
@@ -31,7 +37,7 @@ export function readTyped(text: string, quantity: Quantity, unit: LengthUnit = '
         : parseCount(text);
   const cleaned = cleanTyped(text);
   const isSum = SIGN_OF_A_SUM.test(cleaned.replace(/^[-+]/, '')) && /\d/.test(cleaned);
-  if (plain.ok || !isSum || FRACTION.test(cleaned)) return plain;
+  if (plain.ok || !isSum || (quantity === 'length' && isInchFraction(cleaned))) return plain;
   const expression = parseFormula(text);
   if (!expression.ok) return expression.fault.code === 'formula.notRead' ? plain : expression;
   const program = compileFormula(expression.value, () => null, quantity, unit);
@@ -40,6 +46,5 @@ export function readTyped(text: string, quantity: Quantity, unit: LengthUnit = '
   if (!Number.isFinite(value)) {
     return no({ code: `formula.${program.value.tape.failure()}`, text: cleaned });
   }
-  if (quantity === 'count' && !Number.isInteger(tidy(value))) return no({ code: 'count.notACount', text });
-  return ok(tidy(value));
+  return quantity === 'count' ? parseCount(`${tidy(value)}`) : ok(tidy(value));
 }

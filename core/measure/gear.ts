@@ -12,6 +12,8 @@ const PRESSURE_ANGLES = [20, 14.5, 25].map((degrees) => degrees * RAD_PER_DEGREE
 
 /** Largest profile shift that is believed. */
 const SHIFT_LIMIT = 1;
+/** Gears whose sizes differ by less than calipers tell, mm: the usual pressure angle is taken. */
+const TOLD_APART_MM = 0.02;
 
 /** inv α = tan α − α, the involute function. */
 export const involute = (angle: number) => Math.tan(angle) - angle;
@@ -48,14 +50,14 @@ interface GearGuess {
   module: number;
   pressureAngle: number;
   shift: number;
-  /** How badly tip and centre distance agree, mm. */
+  /** How badly tip and centre distance agree, mm, with a little more for an unusual pressure angle. */
   misfit: number;
 }
 
 /**
  * A spur gear from its tooth count, tip diameter, span over k teeth and centre distance to its mate.
  * The span gives the profile shift for every standard module and pressure angle; the one whose tip diameter
- * m (z + 2 + 2x) and centre distance agree best is it. The mate is taken to be cut without shift, and the
+ * m (z + 2 + 2x) and centre distance agree best is it, and 20° where calipers can't tell. The mate is taken to be cut without shift, and the
  * centre distance to be without backlash (ISO 21771, 6.3): a = m (z₁ + z₂)/2 · cos α / cos α_w with
  * inv α_w = inv α + 2 tan α · x / (z₁ + z₂).
  */
@@ -90,7 +92,10 @@ export const gearFromSpans: Construction = {
           tip - module * (teeth + 2 + 2 * shift),
           centres - centreDistance(module, pressureAngle, teeth + mate, shift),
         );
-        if (!best || misfit < best.misfit) best = { module, pressureAngle, shift, misfit };
+        const usual = pressureAngle === PRESSURE_ANGLES[0] ? 0 : TOLD_APART_MM;
+        if (!best || misfit + usual < best.misfit) {
+          best = { module, pressureAngle, shift, misfit: misfit + usual };
+        }
       }
     }
     if (!best || best.misfit > best.module * 0.35) {

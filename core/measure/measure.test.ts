@@ -2,15 +2,20 @@ import fc from 'fast-check';
 
 import {
   combine,
+  doubtfulReadings,
   evaluateSize,
+  largestContribution,
   mean,
+  median,
   readReading,
   sampleStandardDeviation,
   uncertaintyOfMean,
   type Contribution,
 } from '@core/measure';
-import { BENCH_CALIPER, INSTRUMENTS, permissibleErrorMm } from '@core/standards';
 import { RepairDraft } from '@core/testing/repairDraft';
+import { DEFAULT_WORKSHOP, INSTRUMENTS, permissibleError } from '@core/workshop';
+
+const BENCH_CALIPER = INSTRUMENTS[0]!;
 
 describe('statistics of readings', () => {
   test('mean and sample standard deviation of a hand-worked example', () => {
@@ -39,52 +44,74 @@ describe('statistics of readings', () => {
 
 describe('uncertainty after the GUM', () => {
   test('the example of G.4.1: effective degrees of freedom 19, t = 2.09, U = 2.2 %', () => {
-    const part = (standardMm: number, degreesOfFreedom: number): Contribution => ({
+    const part = (standard: number, degreesOfFreedom: number): Contribution => ({
       source: 'repeatability',
-      standardMm,
+      standard,
       degreesOfFreedom,
     });
     const budget = combine([part(0.25, 9), part(0.57, 4), part(0.82, 14)]);
-    expect(budget.standardMm).toBeCloseTo(1.03, 2);
+    expect(budget.standard).toBeCloseTo(1.03, 2);
     expect(budget.degreesOfFreedom).toBeCloseTo(19, 1);
     expect(budget.coverageFactor).toBeCloseTo(2.093, 3);
-    expect(budget.expandedMm).toBeCloseTo(2.15, 2);
+    expect(budget.expanded).toBeCloseTo(2.15, 2);
+  });
+
+  test('the end-gauge of GUM H.1: u = 32 nm, ν = 16, U99 = 93 nm by its factor 2.92', () => {
+    // Table H.1: standard uncertainties through each source in nm, and the degrees of freedom given there.
+    const part = (standard: number, degreesOfFreedom: number): Contribution => ({
+      source: 'instrument',
+      standard,
+      degreesOfFreedom,
+    });
+    const budget = combine([
+      part(25, 18),
+      part(5.8, 24),
+      part(3.9, 5),
+      part(6.7, 8),
+      part(2.9, 50),
+      part(16.6, 2),
+    ]);
+    expect(Math.round(budget.standard)).toBe(32);
+    // H.1.6 truncates 16.7 to 16 before it looks t up; here it stays as it is.
+    expect(Math.floor(budget.degreesOfFreedom)).toBe(16);
+    expect(budget.coverageFactor).toBeCloseTo(2.11, 1);
+    expect(largestContribution(budget)!.standard).toBe(25);
   });
 
   test('three readings of the rim, worked by hand', () => {
-    const { contributions, standardMm, degreesOfFreedom, expandedMm } = uncertaintyOfMean(
+    const { contributions, standard, degreesOfFreedom, expanded } = uncertaintyOfMean(
       [38.2, 38.19, 38.21],
       BENCH_CALIPER,
     );
-    const of = (source: string) => contributions.find((part) => part.source === source)!.standardMm;
+    const of = (source: string) => contributions.find((part) => part.source === source)!.standard;
     expect(of('repeatability')).toBeCloseTo(0.01 / Math.sqrt(3), 9);
     expect(of('instrument')).toBeCloseTo(0.02 / Math.sqrt(3), 9);
     expect(of('resolution')).toBeCloseTo(0.01 / (2 * Math.sqrt(3)), 9);
     // √(0.00577² + 0.01155² + 0.00289²) = 0.01323; ν = 0.01323⁴ / (0.00577⁴ / 2) = 55; t = 2.004.
-    expect(standardMm).toBeCloseTo(0.01323, 5);
+    expect(standard).toBeCloseTo(0.01323, 5);
     expect(degreesOfFreedom).toBeCloseTo(55.1, 1);
-    expect(expandedMm).toBeCloseTo(0.0265, 4);
+    expect(expanded).toBeCloseTo(0.0265, 4);
   });
 
   test('one reading uses the hand’s expected spread and the normal factor', () => {
     const budget = uncertaintyOfMean([6.02], BENCH_CALIPER);
     expect(budget.degreesOfFreedom).toBe(Infinity);
     expect(budget.coverageFactor).toBeCloseTo(1.96, 3);
-    expect(budget.contributions[0]).toMatchObject({ standardMm: BENCH_CALIPER.handRepeatabilityMm });
+    expect(budget.contributions[0]).toMatchObject({ standard: BENCH_CALIPER.repeatability });
   });
 
   test('readings that agree leave the instrument’s own doubt, however many there are', () => {
-    const few = uncertaintyOfMean([6, 6], BENCH_CALIPER).expandedMm;
+    const few = uncertaintyOfMean([6, 6], BENCH_CALIPER).expanded;
     const many = uncertaintyOfMean(
       Array.from({ length: 50 }, () => 6),
       BENCH_CALIPER,
-    ).expandedMm;
+    ).expanded;
     expect(many).toBeCloseTo(few, 9);
-    expect(many).toBeGreaterThan(BENCH_CALIPER.permissibleErrors[0]!.plusMinusMm);
+    expect(many).toBeGreaterThan(BENCH_CALIPER.permissibleErrors[0]!.plusMinus);
   });
 
   test('two readings far apart are trusted little', () => {
-    expect(uncertaintyOfMean([6, 6.1], BENCH_CALIPER).expandedMm).toBeGreaterThan(0.5);
+    expect(uncertaintyOfMean([6, 6.1], BENCH_CALIPER).expanded).toBeGreaterThan(0.5);
   });
 });
 
@@ -93,9 +120,9 @@ describe('evaluating a size', () => {
 
   test('takes the mean to the instrument’s resolution', () => {
     const repair = size(['38.20', '38.19', '38.22']);
-    expect(evaluateSize(repair.sizes[0]!, repair.readings)).toMatchObject({
+    expect(evaluateSize(repair.sizes[0]!, repair.readings, DEFAULT_WORKSHOP)).toMatchObject({
       status: 'measured',
-      mm: 38.2,
+      value: 38.2,
       count: 3,
       instrumentName: 'Bench caliper',
     });
@@ -105,10 +132,96 @@ describe('evaluating a size', () => {
     const repair = size(['38.20', '39.20', '12']);
     repair.readings[1]!.leftOut = 'jaws were tilted';
     repair.readings[2]!.removed = true;
-    expect(evaluateSize(repair.sizes[0]!, repair.readings)).toMatchObject({ mm: 38.2, count: 1 });
+    expect(evaluateSize(repair.sizes[0]!, repair.readings, DEFAULT_WORKSHOP)).toMatchObject({
+      value: 38.2,
+      count: 1,
+    });
     repair.readings[0]!.removed = true;
-    expect(evaluateSize(repair.sizes[0]!, repair.readings).status).toBe('wanted');
+    expect(evaluateSize(repair.sizes[0]!, repair.readings, DEFAULT_WORKSHOP).status).toBe('wanted');
   });
+});
+
+describe('what is taken of several readings', () => {
+  const taking = (taken: 'mean' | 'largest' | 'smallest' | 'median', readings: string[]) => {
+    const { repair } = new RepairDraft('x').measured('A', 'Worn pin', readings, { taken });
+    const result = evaluateSize(repair.sizes[0]!, repair.readings, DEFAULT_WORKSHOP);
+    if (result.status !== 'measured') throw new Error(result.status);
+    return result;
+  };
+  const readings = ['11.90', '12.02', '11.98', '11.70'];
+
+  test('mean, largest, smallest and median of the same four', () => {
+    expect(taking('mean', readings).value).toBeCloseTo(11.9, 9);
+    expect(taking('largest', readings).value).toBe(12.02);
+    expect(taking('smallest', readings).value).toBe(11.7);
+    expect(taking('median', readings).value).toBeCloseTo(11.94, 9);
+    expect(taking('largest', readings).range).toBeCloseTo(0.32, 9);
+  });
+
+  test('one picked out of n is known √n less well in its repeatability than their mean', () => {
+    const spread = (taken: 'mean' | 'largest') =>
+      taking(taken, readings).uncertainty.contributions.find(({ source }) => source === 'repeatability')!
+        .standard;
+    expect(spread('largest') / spread('mean')).toBeCloseTo(2, 9);
+  });
+
+  test('the coarsest of the instruments used sets the uncertainty', () => {
+    const { repair } = new RepairDraft('x').measured('A', 'Pin', ['12.02', '12.00']);
+    repair.readings[1]!.instrumentId = 'steel-rule';
+    expect(evaluateSize(repair.sizes[0]!, repair.readings, DEFAULT_WORKSHOP)).toMatchObject({
+      instrumentName: 'Steel rule',
+      value: 12,
+    });
+  });
+
+  test('a thousand readings are no trouble, and their mean is as well known as the caliper', () => {
+    const many = Array.from({ length: 1000 }, (_, index) => (12 + (index % 5) / 100).toFixed(2));
+    const { value, count, uncertainty } = taking('mean', many);
+    expect([value, count]).toEqual([12.02, 1000]);
+    expect(largestContribution(uncertainty)!.source).toBe('instrument');
+  });
+});
+
+describe('a doubtful reading', () => {
+  test('is one further than 3.5 spreads from the median, and is only pointed out', () => {
+    // Median 10.02, deviations 0.02 0 0.01 0.01 0.48: MAD 0.01, spread 0.0148.
+    expect(doubtfulReadings([10, 10.02, 10.03, 10.01, 10.5], 0.001)).toEqual([4]);
+    expect(doubtfulReadings([10, 10.02, 10.03, 10.01, 10.07], 0.001)).toEqual([]);
+  });
+
+  test('is not made of two equal ones and a third a hair away', () => {
+    expect(doubtfulReadings([10, 10, 10.02], 0.0158)).toEqual([]);
+    expect(doubtfulReadings([10, 10, 10.2], 0.0158)).toEqual([2]);
+  });
+
+  test('needs three to be seen', () => {
+    expect(doubtfulReadings([10, 50], 0.01)).toEqual([]);
+    expect(doubtfulReadings([], 0.01)).toEqual([]);
+  });
+
+  test('moving all readings together changes nothing', () => {
+    const reading = fc.integer({ min: 1000, max: 3000 });
+    fc.assert(
+      fc.property(
+        fc.array(reading, { minLength: 3, maxLength: 12 }),
+        fc.integer({ max: 9999 }),
+        (list, by) => {
+          expect(
+            doubtfulReadings(
+              list.map((value) => value + by),
+              2,
+            ),
+          ).toEqual(doubtfulReadings(list, 2));
+        },
+      ),
+    );
+  });
+});
+
+test('the median of an odd and of an even number of values', () => {
+  expect(median([3, 1, 2])).toBe(2);
+  expect(median([4, 1, 2, 3])).toBe(2.5);
+  expect(() => median([])).toThrow(RangeError);
 });
 
 describe('taking a reading', () => {
@@ -117,7 +230,11 @@ describe('taking a reading', () => {
     ['38,2', 38.2],
     [' 1 3/16 in ', 30.1625],
     ['0.237"', 6.0198],
-  ])('%j', (text, mm) => expect(readReading(text, BENCH_CALIPER)).toEqual({ ok: true, value: mm }));
+    ['12.4/2', 6.2],
+    ['31 - 2*3', 25],
+  ])('%j', (text, mm) =>
+    expect(readReading(text, BENCH_CALIPER)).toMatchObject({ ok: true, value: expect.closeTo(mm, 9) }),
+  );
 
   test.each([
     ['', 'length.empty'],
@@ -132,14 +249,23 @@ describe('taking a reading', () => {
   );
 });
 
+test('a number without a unit is in what the instrument shows, or in what the person set', () => {
+  const inInches = { ...BENCH_CALIPER, shows: 'in' as const };
+  expect(readReading('1', inInches)).toMatchObject({ value: 25.4 });
+  expect(readReading('1', inInches, 'mm')).toMatchObject({ value: 1 });
+  const protractor = INSTRUMENTS.find(({ kind }) => kind === 'protractor')!;
+  expect(readReading('90', protractor)).toMatchObject({ value: expect.closeTo(Math.PI / 2, 12) });
+  expect(readReading('190', protractor)).toMatchObject({ ok: false, fault: { code: 'angle.outOfRange' } });
+});
+
 test('every instrument has errors for its whole reach, growing with length', () => {
-  expect(INSTRUMENTS.length).toBeGreaterThan(0);
   for (const instrument of INSTRUMENTS) {
     const bands = instrument.permissibleErrors;
-    expect(bands.at(-1)!.upToMm).toBe(instrument.reachMm);
-    expect(bands.map((band) => band.plusMinusMm)).toEqual(
-      [...bands.map((band) => band.plusMinusMm)].sort((a, b) => a - b),
-    );
-    expect(permissibleErrorMm(instrument, instrument.reachMm)).toBe(bands.at(-1)!.plusMinusMm);
+    expect(bands.at(-1)!.upTo).toBe(instrument.reach);
+    const errors = bands.map((band) => band.plusMinus);
+    expect(errors).toEqual([...errors].sort((a, b) => a - b));
+    expect(permissibleError(instrument, instrument.reach)).toBe(errors.at(-1));
+    expect(permissibleError(instrument, bands[0]!.upTo)).toBe(errors[0]);
   }
+  expect(permissibleError(BENCH_CALIPER, 100.01)).toBe(0.03);
 });

@@ -40,8 +40,10 @@ export class SizeGraph {
   /** Values by number; NaN where there is none. */
   readonly #values: Float64Array;
   readonly #stale: Uint8Array;
+  readonly #slopesStale: Uint8Array;
   #order: number[] = [];
   #lowestStale = 0;
+  #lowestSlopesStale = 0;
   #scratch = new Float64Array(16);
 
   /** @param sizes those that are not removed; tags and ids are unique. */
@@ -53,6 +55,7 @@ export class SizeGraph {
     });
     this.#values = new Float64Array(sizes.length).fill(Number.NaN);
     this.#stale = new Uint8Array(sizes.length).fill(1);
+    this.#slopesStale = new Uint8Array(sizes.length);
     this.#link();
   }
 
@@ -63,29 +66,57 @@ export class SizeGraph {
     this.#markStale(number);
   }
 
-  /** Works out everything that is out of date. Returns how many sizes were visited. */
+  /**
+   * Works out everything that is out of date: values first, and then how they depend on what was measured.
+   * Returns how many sizes were visited.
+   */
   settle(depth: SettleDepth = 'uncertainty'): number {
+    const visited = this.#settleValues();
+    return depth === 'values' ? visited : this.#settleSensitivities();
+  }
+
+  #settleValues(): number {
     let visited = 0;
     const order = this.#order;
     for (let rank = this.#lowestStale; rank < order.length; rank += 1) {
       const number = order[rank]!;
       if (this.#stale[number] === 0) continue;
       this.#stale[number] = 0;
+      this.#slopesStale[number] = 1;
+      this.#lowestSlopesStale = Math.min(this.#lowestSlopesStale, rank);
       visited += 1;
-      const changed = this.#evaluate(number, depth);
-      if (changed) for (const user of this.#nodes[number]!.usedBy) this.#stale[user] = 1;
+      if (!this.#evaluate(number)) continue;
+      for (const user of this.#nodes[number]!.usedBy) this.#stale[user] = 1;
     }
     this.#lowestStale = order.length;
     return visited;
   }
 
-  /** The value of a size, or NaN; as of the last settling. */
+  /** A size with the same value can still be known less well, so that all that use it are visited. */
+  #settleSensitivities(): number {
+    let visited = 0;
+    const order = this.#order;
+    for (let rank = this.#lowestSlopesStale; rank < order.length; rank += 1) {
+      const number = order[rank]!;
+      if (this.#slopesStale[number] === 0) continue;
+      this.#slopesStale[number] = 0;
+      visited += 1;
+      const node = this.#nodes[number]!;
+      this.#differentiate(node, number);
+      for (const user of node.usedBy) this.#slopesStale[user] = 1;
+    }
+    this.#lowestSlopesStale = order.length;
+    return visited;
+  }
+
+  /** The value of a size, or NaN where there is none; as of the last settling. */
   value(sizeId: string): number {
     return this.#values[this.#number(sizeId)]!;
   }
 
-  /** What is known of a size, with its uncertainty; as of the last settling. */
+  /** What is known of a size, with its uncertainty. Settles what is out of date. */
   result(sizeId: string): SizeResult {
+    this.settle();
     const node = this.#nodes[this.#number(sizeId)]!;
     node.result ??= this.#resultOf(node);
     return node.result;
@@ -188,40 +219,49 @@ export class SizeGraph {
     return circles;
   }
 
-  /** Works out one size; true if what depends on it is out of date now. */
-  #evaluate(number: number, depth: SettleDepth): boolean {
+  /** Works out one value; true if it is another one than before. */
+  #evaluate(number: number): boolean {
     const node = this.#nodes[number]!;
-    node.result = null;
     const before = this.#values[number]!;
+    let value = Number.NaN;
+    node.failure = null;
     if (node.derived && !node.brokenBy) {
       const { derived, needs } = node;
       const scratch = this.#scratch;
       let known = true;
       for (let index = 0; index < needs.length; index += 1) {
-        const value = this.#values[needs[index]!]!;
-        scratch[index] = value;
-        known &&= value === value;
+        const input = this.#values[needs[index]!]!;
+        scratch[index] = input;
+        known &&= input === input;
       }
-      const value = known ? derived.evaluate(scratch) : Number.NaN;
-      const failed = known && !Number.isFinite(value);
-      node.failure = failed ? derived.fault() : null;
-      this.#values[number] = failed ? Number.NaN : value;
-      if (depth === 'values') return before !== value;
-      if (!known || failed) {
-        node.sensitivities = NO_SENSITIVITIES;
-        node.slopes = [];
-        return true;
+      if (known) {
+        value = derived.evaluate(scratch);
+        if (!Number.isFinite(value)) {
+          value = Number.NaN;
+          node.failure = derived.fault();
+        }
       }
-      const slopes = derived.slopes();
-      node.slopes = Array.from(slopes);
-      node.sensitivities = this.#chained(needs, slopes);
-      return true;
+    } else if (node.size.kind !== 'derived') {
+      node.own = evaluateSize(node.size, node.readings, this.#workshop);
+      if (isKnown(node.own)) value = node.own.value;
     }
-    node.own = node.size.kind === 'derived' ? null : evaluateSize(node.size, node.readings, this.#workshop);
-    this.#values[number] = node.own && isKnown(node.own) ? node.own.value : Number.NaN;
+    this.#values[number] = value;
+    return !Object.is(before, value);
+  }
+
+  /** Works out how one size depends on what was measured, at its present value. */
+  #differentiate(node: Node, number: number): void {
+    node.result = null;
+    const value = this.#values[number]!;
+    if (node.derived && value === value) {
+      const slopes = node.derived.slopes();
+      node.slopes = Array.from(slopes);
+      node.sensitivities = this.#chained(node.needs, slopes);
+      return;
+    }
+    node.slopes = [];
     node.sensitivities =
       node.own?.status === 'measured' ? { leaves: [number], perUnit: [1] } : NO_SENSITIVITIES;
-    return true;
   }
 
   #chained(needs: readonly number[], slopes: ArrayLike<number>): Sensitivities {

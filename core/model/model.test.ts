@@ -15,6 +15,7 @@ import {
 } from '@core/model';
 import { freeze } from '@core/revision';
 import { rackWheel } from '@core/testing/repairDraft';
+import { DEFAULT_WORKSHOP } from '@core/workshop';
 
 const NOW = '2026-05-04T10:00:00.000Z';
 
@@ -27,17 +28,17 @@ const putReading = (repair: Repair, mm: number): Change => ({
   changeId: 'c1',
   row: 'reading',
   baseVersion: repair.readings[0]!.version,
-  value: { ...repair.readings[0]!, mm },
+  value: { ...repair.readings[0]!, value: mm },
 });
 
 describe('changes', () => {
   test('put a row, count its version up and leave the others alone', () => {
     const repair = rackWheel();
     const after = applied(repair, putReading(repair, 38.3));
-    expect(after.readings[0]).toMatchObject({ mm: 38.3, version: 2 });
+    expect(after.readings[0]).toMatchObject({ value: 38.3, version: 2 });
     expect(after.readings[1]).toBe(repair.readings[1]);
     expect(after.sizes).toBe(repair.sizes);
-    expect(repair.readings[0]!.mm).toBe(38.2);
+    expect(repair.readings[0]!.value).toBe(38.2);
   });
 
   test('from an old version are refused with the row as it is now', () => {
@@ -46,7 +47,7 @@ describe('changes', () => {
     const second = applyChange(after, { ...putReading(repair, 38.4), baseVersion: 1 });
     expect(second).toMatchObject({
       ok: false,
-      fault: { code: 'row.stale', version: 2, theirs: { mm: 38.3 } },
+      fault: { code: 'row.stale', version: 2, theirs: { value: 38.3 } },
     });
   });
 
@@ -93,7 +94,7 @@ describe('changes', () => {
     ).toMatchObject({
       fault: { code: 'row.refersToNothing', refersTo: 'size' },
     });
-    const revision = freeze(repair, { id: 'rev', note: '', frozenAt: NOW, figures: [] });
+    const revision = freeze(repair, { id: 'rev', note: '', frozenAt: NOW, figures: [], workshop: DEFAULT_WORKSHOP });
     const frozen = applied(repair, { changeId: 'c', row: 'revision', baseVersion: 0, value: revision });
     expect(
       applyChange(frozen, { changeId: 'd', row: 'revision', baseVersion: 1, value: revision }),
@@ -105,7 +106,7 @@ describe('changes', () => {
     ['an empty name', { name: '   ' }],
     ['a name on two lines', { name: 'a\nb' }],
     ['a tag that is no letter', { tag: '1' }],
-    ['a negative given length', { givenMm: -1 }],
+    ['a negative given length', { given: -1 }],
     ['an unknown key', { colour: 'red' }],
   ])('with %s do not pass the border', (_, fields) => {
     const value = { ...rackWheel().sizes[0]!, ...fields };
@@ -124,20 +125,21 @@ describe('the repair file', () => {
     return read.ok ? null : read.fault;
   };
   const edited = (edit: (file: { version: unknown; repair: Record<string, never[]> }) => void) => {
-    const file = JSON.parse(writeRepairFile(rackWheel(), NOW)) as never;
+    const file = JSON.parse(writeRepairFile({ repair: rackWheel() }, NOW)) as never;
     edit(file);
     return JSON.stringify(file);
   };
 
   test('reads back what was written, revisions and all', () => {
     const repair = rackWheel();
-    repair.revisions.push(freeze(repair, { id: 'rev', note: 'first', frozenAt: NOW, figures: [] }));
-    expect(readRepairFile(writeRepairFile(repair, NOW))).toEqual({ ok: true, value: repair });
+    repair.revisions.push(freeze(repair, { id: 'rev', note: 'first', frozenAt: NOW, figures: [], workshop: DEFAULT_WORKSHOP }));
+    const content = { repair, workshop: DEFAULT_WORKSHOP, photoFiles: [] };
+    expect(readRepairFile(writeRepairFile(content, NOW))).toEqual({ ok: true, value: content });
   });
 
   test('is refused with the place of the mistake', () => {
     expect(reasonFor('{"format":')).toEqual({ code: 'file.notJson' });
-    expect(reasonFor(writeRepairFile(rackWheel(), NOW).slice(0, 900))).toEqual({ code: 'file.notJson' });
+    expect(reasonFor(writeRepairFile({ repair: rackWheel() }, NOW).slice(0, 900))).toEqual({ code: 'file.notJson' });
     expect(reasonFor('[]')).toEqual({ code: 'file.notARepairFile' });
     expect(reasonFor('{"format":"other"}')).toEqual({ code: 'file.notARepairFile' });
     expect(reasonFor(edited((file) => (file.version = 7)))).toEqual({
@@ -151,10 +153,10 @@ describe('the repair file', () => {
       keys: ['colour'],
     });
     expect(
-      reasonFor(edited((file) => Object.assign(file.repair.readings![2]!, { mm: 'six' }))),
+      reasonFor(edited((file) => Object.assign(file.repair.readings![2]!, { value: 'six' }))),
     ).toMatchObject({
       code: 'file.invalid',
-      path: 'repair.readings[2].mm',
+      path: 'repair.readings[2].value',
     });
     expect(
       reasonFor(edited((file) => Object.assign(file.repair.readings![0]!, { sizeId: 'zz' }))),
@@ -173,7 +175,7 @@ describe('the repair file', () => {
 
   test('a copy has new ids everywhere and is otherwise the same', () => {
     const repair = rackWheel();
-    repair.revisions.push(freeze(repair, { id: 'rev', note: '', frozenAt: NOW, figures: [] }));
+    repair.revisions.push(freeze(repair, { id: 'rev', note: '', frozenAt: NOW, figures: [], workshop: DEFAULT_WORKSHOP }));
     let count = 0;
     const copy = copyRepair(repair, () => `n${(count += 1)}`);
     expect(Repair.parse(copy)).toEqual(copy);

@@ -5,6 +5,7 @@ import { numberValue } from '@core/model';
 import { progressOf } from '@core/progress';
 import { compare, freeze } from '@core/revision';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
+import { DEFAULT_WORKSHOP } from '@core/workshop';
 
 const NOW = '2026-05-04T10:00:00.000Z';
 const figures = (volumeMm3: number) => [
@@ -21,10 +22,10 @@ const figures = (volumeMm3: number) => [
 
 test('a revision takes the next letter and holds the state as it was', () => {
   const repair = rackWheel();
-  const first = freeze(repair, { id: 'r1', note: 'first try', frozenAt: NOW, figures: [] });
+  const first = freeze(repair, { id: 'r1', note: 'first try', frozenAt: NOW, figures: [], workshop: DEFAULT_WORKSHOP });
   repair.revisions.push(first);
   expect(first.letter).toBe('A');
-  expect(freeze(repair, { id: 'r2', note: '', frozenAt: NOW, figures: [] }).letter).toBe('B');
+  expect(freeze(repair, { id: 'r2', note: '', frozenAt: NOW, figures: [], workshop: DEFAULT_WORKSHOP }).letter).toBe('B');
   expect('revisions' in first.state).toBe(false);
 });
 
@@ -32,11 +33,14 @@ test('what differs between two revisions, by number', () => {
   const before = rackWheel();
   const after = rackWheel();
   after.fits[0]!.fitClass = 'loose';
-  after.readings.filter((row) => row.sizeId === 'c').forEach((row) => (row.mm += 0.5));
+  after.readings.filter((row) => row.sizeId === 'c').forEach((row) => (row.value += 0.5));
   Object.assign(after.bodies[0]!.steps[3]!, { size: numberValue(0.5) });
   after.bodies[0]!.steps.pop();
 
-  const rows = compare({ state: before, figures: figures(7000) }, { state: after, figures: figures(7100) });
+  const rows = compare(
+    { state: before, workshop: DEFAULT_WORKSHOP, figures: figures(7000) },
+    { state: after, workshop: DEFAULT_WORKSHOP, figures: figures(7100) },
+  );
   const row = (label: string) => rows.find((candidate) => candidate.label === label);
   expect(row('C Width')).toMatchObject({ group: 'size', from: 8, to: 8.5, unit: 'mm' });
   expect(row('Bore on the axle, how freely')).toMatchObject({ from: 'Turns', to: 'Loose' });
@@ -51,7 +55,8 @@ test('what differs between two revisions, by number', () => {
 
 test('nothing differs from itself', () => {
   const repair = rackWheel();
-  expect(compare({ state: repair, figures: figures(1) }, { state: repair, figures: figures(1) })).toEqual([]);
+  const side = { state: repair, workshop: DEFAULT_WORKSHOP, figures: figures(1) };
+  expect(compare(side, side)).toEqual([]);
 });
 
 describe('progress', () => {
@@ -60,13 +65,13 @@ describe('progress', () => {
     expect(progressOf(draft.repair)).toMatchObject({ stage: 'sizes', next: 'Say what to measure' });
     draft.measured('A', 'Rim', ['38.2']).measured('B', 'Axle', [], { of: 'counterpart' });
     expect(progressOf(draft.repair)).toMatchObject({ stage: 'sizes', next: '1 of 2 sizes taken' });
-    draft.repair.readings.push({ ...draft.repair.readings[0]!, id: 'b-1', sizeId: 'b', mm: 6 });
+    draft.repair.readings.push({ ...draft.repair.readings[0]!, id: 'b-1', sizeId: 'b', value: 6 });
     expect(progressOf(draft.repair).stage).toBe('fits');
     draft.fit('f', 'Bore', 'B', 'turns');
     expect(progressOf(draft.repair)).toMatchObject({ stage: 'shape', next: 'Start the recipe' });
     const repair = rackWheel();
     expect(progressOf(repair)).toMatchObject({ stage: 'make', next: 'Freeze revision A and make it' });
-    repair.revisions.push(freeze(repair, { id: 'r', note: '', frozenAt: NOW, figures: [] }));
+    repair.revisions.push(freeze(repair, { id: 'r', note: '', frozenAt: NOW, figures: [], workshop: DEFAULT_WORKSHOP }));
     expect(progressOf(repair).next).toBe('Revision A is frozen');
     repair.readings = repair.readings.map((row, index) => (index === 0 ? { ...row, version: 2 } : row));
     expect(progressOf(repair).next).toBe('Changed since revision A');

@@ -125,7 +125,7 @@ describe('faces named by origin', () => {
     expect(moved.faults).toEqual([]);
     expectVolume(moved.check?.volumeMm3, usual.check!.volumeMm3);
     const larger = rackWheel();
-    larger.readings.filter((row) => row.sizeId === 'a').forEach((row) => (row.mm += 5));
+    larger.readings.filter((row) => row.sizeId === 'a').forEach((row) => (row.value += 5));
     expect(build(larger).tags.sort()).toEqual(usual.tags.sort());
   });
 });

@@ -27,13 +27,13 @@ describe('sentences of faults', () => {
   test('end with a full stop and never show a code or a stack', () => {
     const given = new Proxy({} as Record<string, unknown>, {
       get: (_, key) =>
-        key === 'keys'
+        ['keys', 'tags', 'points'].includes(String(key))
           ? ['x']
           : ['length', 'bore', 'depth', 'width', 'radius', 'size'].includes(String(key))
             ? { what: 'bore', tag: null, mm: 1 }
             : key === 'mm'
               ? 1
-              : /mm|bytes|seconds/i.test(String(key))
+              : /mm|bytes|seconds|megapixels|ways/i.test(String(key))
                 ? 2
                 : 'thing',
     });
@@ -51,7 +51,7 @@ test('the recipe of the wheel reads aloud', () => {
   const steps = repair.bodies[0]!.steps;
   const tagOf = (step: Step) =>
     spokenSentence(stepSentence(step, steps), (value) =>
-      value.from === 'number' ? String(value.mm) : value.id.toUpperCase(),
+      value.from === 'number' ? String(value.mm) : 'id' in value ? value.id.toUpperCase() : value.text,
     );
   expect(steps.map(tagOf)).toEqual([
     'Turn a wheel A across, C wide, round the axle line',

@@ -63,8 +63,11 @@ test.each(demos)(
 test('working sizes with their trails', () => {
   const { status, stdout } = cli('sizes', 'demo/repairs/rack-wheel.json');
   expect(status).toBe(0);
-  const { fits } = JSON.parse(stdout) as { fits: { workingMm: number; trail: { mm: number }[] }[] };
-  expect(fits[0]).toMatchObject({ workingMm: 6.25, trail: [{ mm: 6.02 }, { mm: 0.18 }, { mm: 0.05 }] });
+  const { fits } = JSON.parse(stdout) as { fits: { working: number; trail: { value: number }[] }[] };
+  expect(fits[0]).toMatchObject({
+    working: 6.25,
+    trail: [{ value: 6.02 }, { value: 0.18 }, { value: 0.05 }],
+  });
 });
 
 test('bad files and bad calls end with 2 and a sentence', () => {

@@ -1,6 +1,7 @@
 import type { RepairState } from '@core/model';
 import { KernelTrap } from '@core/solid';
 import { rackWheel } from '@core/testing/repairDraft';
+import { DEFAULT_WORKSHOP } from '@core/workshop';
 
 import type { BuildReply, SolidWorker, WorkerWatcher } from './protocol';
 import { mergeShown, type ShownBody } from './useSolid';
@@ -41,14 +42,14 @@ test('a worker that hangs is ended, its step is named, and the next build has a 
     watcher.step('wheel', 'groove');
     return start === 1 ? never() : Promise.resolve(reply());
   });
-  const first = await workbench.build(state, () => ({}));
+  const first = await workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
   expect(failedStep(first)).toEqual({
     stepId: 'groove',
     state: 'failed',
     fault: { code: 'step.timedOut', seconds: 0.2 },
   });
   expect(count).toEqual({ started: 1, ended: 1 });
-  expect(await workbench.build(state, () => ({}))).toEqual(reply());
+  expect(await workbench.build(state, DEFAULT_WORKSHOP, () => ({}))).toEqual(reply());
   expect(count).toEqual({ started: 2, ended: 1 });
 });
 
@@ -60,7 +61,7 @@ test('a slow build whose steps go on is left alone', async () => {
     }
     return reply();
   });
-  expect(await workbench.build(state, () => ({}))).toEqual(reply());
+  expect(await workbench.build(state, DEFAULT_WORKSHOP, () => ({}))).toEqual(reply());
   expect(count.ended).toBe(0);
 });
 
@@ -69,11 +70,11 @@ test('a trapped kernel is replaced', async () => {
     watcher.step('wheel', 'bore');
     return start === 1 ? Promise.reject(new KernelTrap('unreachable')) : Promise.resolve(reply());
   });
-  expect(failedStep(await workbench.build(state, () => ({})))).toMatchObject({
+  expect(failedStep(await workbench.build(state, DEFAULT_WORKSHOP, () => ({})))).toMatchObject({
     stepId: 'bore',
     fault: { code: 'step.kernelFailed' },
   });
-  expect(await workbench.build(state, () => ({}))).toEqual(reply());
+  expect(await workbench.build(state, DEFAULT_WORKSHOP, () => ({}))).toEqual(reply());
   expect(count.started).toBe(2);
 });
 
@@ -82,9 +83,9 @@ test('stopping a build names its step and drops what waits behind it', async () 
     watcher.step('wheel', 'groove');
     return never();
   });
-  const first = workbench.build(state, () => ({}));
+  const first = workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
   await new Promise((resolve) => setTimeout(resolve, 20));
-  const second = workbench.build(state, () => ({}));
+  const second = workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
   expect(workbench.status).toEqual({ kind: 'building', bodyId: 'wheel', stepId: 'groove' });
   workbench.cancel();
   expect(failedStep(await first)).toMatchObject({ stepId: 'groove', fault: { code: 'step.stopped' } });
@@ -93,9 +94,9 @@ test('stopping a build names its step and drops what waits behind it', async () 
 
 test('stopping something else than a build lets the builds behind it go on', async () => {
   const { workbench } = bench(async () => reply());
-  await workbench.build(state, () => ({}));
+  await workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
   const file = workbench.file('wheel', 'stl', '', '2026-05-04T09:00:00Z').catch((error: Error) => error.name);
-  const build = workbench.build(state, () => ({}));
+  const build = workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
   await new Promise((resolve) => setTimeout(resolve, 10));
   workbench.cancel();
   expect(await file).toBe('WorkerLost');
@@ -109,9 +110,9 @@ test('of builds asked for in a row only the first and the newest are done', asyn
     await new Promise((resolve) => setTimeout(resolve, 20));
     return reply();
   });
-  const first = workbench.build(state, () => ({}));
+  const first = workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
   await new Promise((resolve) => setTimeout(resolve, 5));
-  const rest = [1, 2, 3].map(() => workbench.build(state, () => ({})));
+  const rest = [1, 2, 3].map(() => workbench.build(state, DEFAULT_WORKSHOP, () => ({})));
   expect(await first).toEqual(reply());
   expect(await Promise.all(rest)).toEqual([null, null, reply()]);
   expect(builds).toBe(2);
@@ -123,7 +124,7 @@ test('a worker whose memory has grown is replaced, and builds again before it is
     builds += 1;
     return reply(start === 1 ? 100e6 + builds * 0.5e6 : 100e6);
   });
-  while (count.ended === 0 && builds < 300) await workbench.build(state, () => ({}));
+  while (count.ended === 0 && builds < 300) await workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
   // A fresh one stands by, with nothing built on it.
   expect(count).toEqual({ started: 2, ended: 1 });
   const before = builds;
@@ -141,9 +142,9 @@ test('a failure to load is said, and tried again at the next build', async () =>
     const worker = { start, build: async () => reply() } as unknown as SolidWorker;
     return { worker, end: () => {} };
   }, LIMITS);
-  await expect(workbench.build(state, () => ({}))).rejects.toThrow('could not be loaded');
+  await expect(workbench.build(state, DEFAULT_WORKSHOP, () => ({}))).rejects.toThrow('could not be loaded');
   expect(workbench.status).toEqual({ kind: 'failed', sentence: 'could not be loaded' });
-  expect(await workbench.build(state, () => ({}))).toEqual(reply());
+  expect(await workbench.build(state, DEFAULT_WORKSHOP, () => ({}))).toEqual(reply());
 });
 
 describe('what is shown of a body', () => {

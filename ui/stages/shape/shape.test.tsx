@@ -55,7 +55,7 @@ test('a chip’s mark shows its trail', () => {
 test('a number is typed, or taken from a size', () => {
   const body = show(3);
   fireEvent.click(button('ease: 0.40 mm'));
-  fireEvent.change(screen.getByLabelText('Type a number'), { target: { value: '0,6' } });
+  fireEvent.change(screen.getByLabelText(/^Type a number/), { target: { value: '0,6' } });
   fireEvent.click(button('Use this number'));
   expect(mockPut).toHaveBeenCalledTimes(1);
   const [row, value] = mockPut.mock.calls[0] as [string, typeof body];
@@ -72,7 +72,7 @@ test('a number is typed, or taken from a size', () => {
 test('a number that is none is told, and nothing is changed', () => {
   show(3);
   fireEvent.click(button('ease: 0.40 mm'));
-  fireEvent.change(screen.getByLabelText('Type a number'), { target: { value: 'wide' } });
+  fireEvent.change(screen.getByLabelText(/^Type a number/), { target: { value: 'wide' } });
   fireEvent.click(button('Use this number'));
   expect(screen.getByRole('alert').textContent).toContain('“wide” is not a length');
   expect(mockPut).not.toHaveBeenCalled();

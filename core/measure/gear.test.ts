@@ -1,0 +1,101 @@
+import fc from 'fast-check';
+
+import {
+  centreDistance,
+  constructionOf,
+  inverseInvolute,
+  involute,
+  MODULES_MM,
+  spanOverTeeth,
+} from '@core/measure';
+
+const DEGREE = Math.PI / 180;
+const gear = constructionOf('gear-from-spans')!;
+
+test('inv 20° is 0.014904, as the tables have it', () => {
+  expect(involute(20 * DEGREE)).toBeCloseTo(0.014904, 6);
+  expect(involute(14.5 * DEGREE)).toBeCloseTo(0.005545, 6);
+});
+
+test('the inverse gives back the angle', () => {
+  fc.assert(
+    fc.property(fc.double({ min: 0.05, max: 1.2, noNaN: true }), (angle) => {
+      expect(inverseInvolute(involute(angle))).toBeCloseTo(angle, 10);
+    }),
+  );
+});
+
+test('the span over k teeth by tabled values for module 1 at 20°', () => {
+  // Tables of spans for m = 1: z = 10 over 2 is 4.568, z = 20 over 3 is 7.660, z = 30 over 4 is 10.753.
+  expect(spanOverTeeth(1, 20 * DEGREE, 10, 2, 0)).toBeCloseTo(4.568, 3);
+  expect(spanOverTeeth(1, 20 * DEGREE, 20, 3, 0)).toBeCloseTo(7.66, 3);
+  expect(spanOverTeeth(1, 20 * DEGREE, 30, 4, 0)).toBeCloseTo(10.753, 3);
+});
+
+test('one more tooth between the jaws adds one base pitch', () => {
+  const base = Math.PI * 2 * Math.cos(20 * DEGREE);
+  const span = (k: number) => spanOverTeeth(2, 20 * DEGREE, 24, k, 0.3);
+  expect(span(4) - span(3)).toBeCloseTo(base, 12);
+});
+
+test('centres without shift stand half the teeth apart; a shift moves them out by a little less than itself', () => {
+  expect(centreDistance(2, 20 * DEGREE, 40, 0)).toBeCloseTo(40, 9);
+  const shifted = centreDistance(2, 20 * DEGREE, 40, 0.5);
+  expect(shifted).toBeGreaterThan(40.8);
+  expect(shifted).toBeLessThan(41);
+});
+
+const gears = fc.record({
+  module: fc.constantFrom(...MODULES_MM.filter((module) => module >= 0.5)),
+  degrees: fc.constantFrom(20, 14.5, 25),
+  teeth: fc.integer({ min: 12, max: 60 }),
+  mate: fc.integer({ min: 12, max: 60 }),
+  shift: fc.constantFrom(0, 0.2, -0.1, 0.4),
+});
+
+/** What calipers give of a gear, to a hundredth. */
+function sizesOf(module: number, angle: number, teeth: number, mate: number, shift: number) {
+  const k = Math.max(2, Math.round((teeth * angle) / Math.PI + 0.5));
+  const hundredth = (mm: number) => Math.round(mm * 100) / 100;
+  return {
+    teeth,
+    k,
+    mate,
+    tip: hundredth(module * (teeth + 2 + 2 * shift)),
+    span: hundredth(spanOverTeeth(module, angle, teeth, k, shift)),
+    centres: hundredth(centreDistance(module, angle, teeth + mate, shift)),
+  };
+}
+
+test('a gear is found again from what calipers give: one with these sizes, and the very one at 20°', () => {
+  fc.assert(
+    fc.property(gears, ({ module, degrees, teeth, mate, shift }) => {
+      const sizes = sizesOf(module, degrees * DEGREE, teeth, mate, shift);
+      const found = gear.compute(sizes);
+      if (!found.ok) throw new Error(found.fault.code);
+      const again = found.value as { module: number; pressureAngle: number; shift: number };
+      const sizesAgain = sizesOf(again.module, again.pressureAngle, teeth, mate, again.shift);
+      expect(Math.abs(sizesAgain.tip - sizes.tip)).toBeLessThan(0.05);
+      expect(Math.abs(sizesAgain.centres - sizes.centres)).toBeLessThan(0.05);
+      if (degrees !== 20) return;
+      expect(again.module).toBe(module);
+      expect(again.pressureAngle).toBeCloseTo(20 * DEGREE, 9);
+      // A hundredth of a millimetre in the span, over 2 m sin α.
+      expect(Math.abs(again.shift - shift)).toBeLessThan(0.006 / (2 * module * Math.sin(20 * DEGREE)));
+    }),
+  );
+});
+
+test('larger gears of other pressure angles are told apart too', () => {
+  for (const degrees of [14.5, 25]) {
+    const found = gear.compute(sizesOf(2, degrees * DEGREE, 32, 40, 0));
+    expect(found).toMatchObject({ value: { module: 2, pressureAngle: degrees * DEGREE } });
+  }
+});
+
+test('sizes that no standard gear has are refused', () => {
+  expect(gear.compute({ teeth: 20, tip: 44, k: 3, span: 15.32, mate: 20, centres: 90 })).toMatchObject({
+    ok: false,
+    fault: { code: 'construction.notPossible' },
+  });
+});

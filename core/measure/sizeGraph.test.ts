@@ -1,0 +1,257 @@
+import fc from 'fast-check';
+
+import { isKnown, largestContribution, SizeGraph, type SizeResult } from '@core/measure';
+import type { Derivation, Repair } from '@core/model';
+import { RepairDraft } from '@core/testing/repairDraft';
+import { DEFAULT_WORKSHOP } from '@core/workshop';
+
+function graphOf(repair: Repair): SizeGraph {
+  const readings = new Map(
+    repair.sizes.map(({ id }) => [id, repair.readings.filter(({ sizeId }) => sizeId === id)] as const),
+  );
+  return new SizeGraph(repair.sizes, readings, DEFAULT_WORKSHOP);
+}
+function settled(draft: RepairDraft): SizeGraph {
+  const graph = graphOf(draft.repair);
+  graph.settle();
+  return graph;
+}
+function known(result: SizeResult) {
+  if (!isKnown(result) || result.status !== 'derived') throw new Error(result.status);
+  return result;
+}
+const construction = (
+  name: string,
+  inputs: Record<string, string | number>,
+  result = 'result',
+): Derivation => ({
+  by: 'construction',
+  construction: name,
+  result,
+  inputs: Object.fromEntries(
+    Object.entries(inputs).map(([key, value]) => [
+      key,
+      typeof value === 'number'
+        ? { from: 'number' as const, value }
+        : { from: 'size' as const, id: value.toLowerCase() },
+    ]),
+  ),
+});
+
+describe('uncertainty through formulas, by the law of propagation', () => {
+  test('a difference halved: √(u² + u²) / 2', () => {
+    const graph = settled(
+      new RepairDraft('x')
+        .measured('A', 'Outside', ['20.00', '20.02'])
+        .measured('B', 'Inside', ['16.00', '16.02'])
+        .formula('C', 'Wall', '(A - B) / 2'),
+    );
+    const [a, c] = [graph.result('a'), known(graph.result('c'))];
+    if (a.status !== 'measured') throw new Error(a.status);
+    expect(c.value).toBeCloseTo(2, 12);
+    expect(c.uncertainty.standard).toBeCloseTo((a.uncertainty.standard * Math.SQRT2) / 2, 12);
+    // Welch and Satterthwaite of two equal shares: twice the degrees of freedom.
+    expect(c.uncertainty.degreesOfFreedom).toBeCloseTo(2 * a.uncertainty.degreesOfFreedom, 9);
+    expect(c.inputs).toEqual([
+      { sizeId: 'a', perUnit: 0.5 },
+      { sizeId: 'b', perUnit: -0.5 },
+    ]);
+  });
+
+  test('GUM 5.1.6: relative uncertainties of a product add up as squares, with their exponents', () => {
+    const graph = settled(
+      new RepairDraft('x')
+        .measured('A', 'Chord', ['40.00'])
+        .measured('B', 'Height', ['5.00'])
+        .formula('C', 'c² / 8h', 'A^2 / (8 * B)'),
+    );
+    const relative = (id: string) => {
+      const result = graph.result(id);
+      if (result.status !== 'measured' && result.status !== 'derived') throw new Error(result.status);
+      return result.uncertainty.standard / result.value;
+    };
+    expect(graph.value('c')).toBe(40);
+    expect(relative('c')).toBeCloseTo(Math.hypot(2 * relative('a'), relative('b')), 12);
+    expect(largestContribution(known(graph.result('c')).uncertainty)!.sizeId).toBe('b');
+  });
+
+  test('a size that comes in twice is not taken for two', () => {
+    const graph = settled(
+      new RepairDraft('x')
+        .measured('A', 'Pin', ['6.00'])
+        .formula('B', 'Half', 'A / 2')
+        .formula('C', 'Whole again', 'B + A / 2')
+        .formula('D', 'Nothing', 'A - B * 2 + 1 mm'),
+    );
+    const a = graph.result('a');
+    if (a.status !== 'measured') throw new Error(a.status);
+    expect(known(graph.result('c')).uncertainty.standard).toBeCloseTo(a.uncertainty.standard, 12);
+    expect(known(graph.result('d')).uncertainty.standard).toBeCloseTo(0, 12);
+  });
+
+  test('chosen sizes have none', () => {
+    const graph = settled(new RepairDraft('x').chosen('A', 'Wall', 3).formula('B', 'Two', '2 * A'));
+    expect(known(graph.result('b')).uncertainty.expanded).toBe(0);
+  });
+
+  test('constructions propagate as formulas do', () => {
+    const graph = settled(
+      new RepairDraft('x')
+        .measured('A', 'Across', ['40.00'])
+        .measured('B', 'Height', ['5.00'])
+        .formula('C', 'By formula', 'A^2 / (8 * B) + B / 2')
+        .formula('D', 'By construction', '', {
+          derivation: construction('radius-from-chord', { chord: 'A', height: 'B' }),
+        }),
+    );
+    const [c, d] = [known(graph.result('c')), known(graph.result('d'))];
+    expect(d.value).toBe(c.value);
+    expect(d.uncertainty.standard).toBeCloseTo(c.uncertainty.standard, 8);
+  });
+});
+
+describe('what can’t be worked out says why', () => {
+  test('sizes in a circle are named in order, each from its own place', () => {
+    const graph = settled(
+      new RepairDraft('x')
+        .formula('A', 'a', 'B + 1')
+        .formula('B', 'b', '2 * C')
+        .formula('C', 'c', 'A / 3')
+        .formula('D', 'behind it', 'A + 1'),
+    );
+    expect(graph.result('b')).toMatchObject({
+      status: 'impossible',
+      fault: { code: 'formula.cycle', tags: ['B', 'C', 'A'] },
+    });
+    expect(graph.result('a')).toMatchObject({ fault: { tags: ['A', 'B', 'C'] } });
+    expect(graph.result('d').status).toBe('wanted');
+  });
+
+  test('a size that uses itself is a circle of one', () => {
+    const graph = settled(new RepairDraft('x').formula('A', 'a', 'A + 1'));
+    expect(graph.result('a')).toMatchObject({ fault: { code: 'formula.cycle', tags: ['A'] } });
+  });
+
+  test('the first size still to be taken is named through a chain', () => {
+    const graph = settled(
+      new RepairDraft('x').measured('A', 'Pin', []).formula('B', 'b', 'A / 2').formula('C', 'c', 'B + 1'),
+    );
+    expect(graph.result('c')).toEqual({ status: 'wanted', count: 0, waitsFor: { tag: 'A', name: 'Pin' } });
+  });
+
+  test.each([
+    ['A * B / (B - B)', 'formula.divisionByZero'],
+    ['sqrt(B * B - A * A)', 'formula.notReal'],
+    ['A + Z', 'formula.unknownSize'],
+    ['A + 30°', 'formula.mixedUnits'],
+    ['A * B', 'formula.wrongResult'],
+  ])('%s: %s', (text, code) => {
+    const graph = settled(
+      new RepairDraft('x')
+        .chosen('A', 'a', 5)
+        .chosen('B', 'b', 3)
+        .formula('C', 'c', text)
+        .formula('D', 'd', 'C'),
+    );
+    expect(graph.result('c')).toMatchObject({ status: 'impossible', fault: { code } });
+    expect(graph.result('d')).toMatchObject({ status: 'wanted', waitsFor: { tag: 'C' } });
+  });
+
+  test('a triangle that does not close tells the gap', () => {
+    const graph = settled(
+      new RepairDraft('x').formula('A', 'Third hole', '', {
+        derivation: construction('triangle-of-holes', { base: 40, left: 15, right: 20 }, 'up'),
+      }),
+    );
+    expect(graph.result('a')).toMatchObject({ fault: { code: 'triangle.open', gapMm: 5 } });
+  });
+
+  test('a construction whose size was thrown away says which input', () => {
+    const graph = settled(
+      new RepairDraft('x').formula('A', 'Wall', '', {
+        derivation: construction('wall', { outside: 'Q', inside: 16 }),
+      }),
+    );
+    expect(graph.result('a')).toMatchObject({ fault: { code: 'size.gone', what: 'outside' } });
+  });
+
+  test('an angle where a length belongs', () => {
+    const graph = settled(
+      new RepairDraft('x')
+        .formula('A', 'Tilt', 'atan(1)', { quantity: 'angle' })
+        .formula('B', 'Wall', '', { derivation: construction('wall', { outside: 'A', inside: 16 }) }),
+    );
+    expect(graph.result('a')).toMatchObject({ value: expect.closeTo(Math.PI / 4, 12) });
+    expect(graph.result('b')).toMatchObject({ fault: { code: 'size.wrongQuantity', got: 'angle' } });
+  });
+});
+
+describe('settling after a change', () => {
+  /** Sizes that each use up to two earlier ones, over three measured ones. */
+  const drafts = fc
+    .array(fc.tuple(fc.nat(), fc.nat(), fc.constantFrom('A + B', 'A - B / 2', 'hypot(A; B)', 'A / 2')), {
+      minLength: 1,
+      maxLength: 25,
+    })
+    .map((made) => {
+      const draft = new RepairDraft('x');
+      const tags = ['MA', 'MB', 'MC'];
+      for (const tag of tags) draft.measured(tag, tag, ['10.00']);
+      for (const [index, [first, second, shape]] of made.entries()) {
+        const [one, other] = [tags[first % tags.length]!, tags[second % tags.length]!];
+        const tag = `D${index}`;
+        draft.formula(tag, tag, shape.replaceAll('A', 'x').replaceAll('B', other).replaceAll('x', one));
+        tags.push(tag);
+      }
+      return draft.repair;
+    });
+
+  test('gives what a fresh graph gives, values and uncertainties', () => {
+    fc.assert(
+      fc.property(
+        drafts,
+        fc.constantFrom('ma', 'mb', 'mc'),
+        fc.integer({ min: 1, max: 90 }),
+        (repair, id, mm) => {
+          const graph = graphOf(repair);
+          graph.settle();
+          const readings = repair.readings.map((reading) =>
+            reading.sizeId === id ? { ...reading, value: mm, typed: `${mm}` } : reading,
+          );
+          graph.replaceReadings(
+            id,
+            readings.filter(({ sizeId }) => sizeId === id),
+          );
+          graph.settle();
+          const fresh = graphOf({ ...repair, readings });
+          fresh.settle();
+          for (const size of repair.sizes) expect(graph.result(size.id)).toEqual(fresh.result(size.id));
+        },
+      ),
+    );
+  });
+
+  test('visits what depends on the change and nothing else', () => {
+    const { repair } = new RepairDraft('x')
+      .measured('A', 'a', ['1.00'])
+      .measured('B', 'b', ['2.00'])
+      .formula('C', 'c', 'A + 1')
+      .formula('D', 'd', 'C + B')
+      .formula('E', 'e', 'B + 1');
+    const graph = graphOf(repair);
+    expect(graph.settle()).toBe(5);
+    expect(graph.settle()).toBe(0);
+    graph.replaceReadings('a', [{ ...repair.readings[0]!, value: 7 }]);
+    expect(graph.settle()).toBe(3);
+    expect([graph.value('d'), graph.value('e')]).toEqual([10, 3]);
+  });
+
+  test('values alone come first, uncertainties when they are asked for', () => {
+    const { repair } = new RepairDraft('x').measured('A', 'a', ['1.00']).formula('B', 'b', '2 * A');
+    const [fast, whole] = [graphOf(repair), graphOf(repair)];
+    fast.settle('values');
+    whole.settle();
+    expect(fast.value('b')).toBe(2);
+    expect(fast.result('b')).toEqual(whole.result('b'));
+  });
+});
