@@ -11,7 +11,7 @@ export interface Adjustment {
   free: readonly number[];
   /** Their covariances for unit weight, mm²; null while something is missing. */
   cofactor: Matrix | null;
-  /** Taken less adjusted... as computed minus taken for each observation, mm. */
+  /** Adjusted less taken, for each observation, mm. */
   residualsMm: Float64Array;
   /** Sum of squared residuals over their standard uncertainties. */
   squareSum: number;
@@ -61,11 +61,10 @@ export function adjust(observations: readonly Observation[], frame: Frame, start
       values.set(tried);
       current = next;
       damping = Math.max(damping / 10, 1e-12);
-      converged = largest < SETTLED_MM;
     } else {
       damping *= 8;
-      converged = largest < SETTLED_MM;
     }
+    converged = largest < SETTLED_MM;
   }
   const solved = invert(current.normal, free, frame.size);
   return {
@@ -120,9 +119,13 @@ function linearize(
       gradient[r]! += weight * slopes[i]! * residual;
       for (let j = 0; j < at.length; j += 1) {
         const c = row[at[j]!]!;
-        if (c >= 0) cells[r * count + c]! += weight * slopes[i]! * slopes[j]!;
+        // One half only: rounding must not make the two differ.
+        if (c >= 0 && c <= r) cells[r * count + c]! += weight * slopes[i]! * slopes[j]!;
       }
     }
+  }
+  for (let r = 0; r < count; r += 1) {
+    for (let c = 0; c < r; c += 1) cells[c * count + r] = cells[r * count + c]!;
   }
   return { normal: Matrix.from1DArray(count, count, cells), gradient, residuals, squareSum };
 }
