@@ -94,7 +94,13 @@ describe('changes', () => {
     ).toMatchObject({
       fault: { code: 'row.refersToNothing', refersTo: 'size' },
     });
-    const revision = freeze(repair, { id: 'rev', note: '', frozenAt: NOW, figures: [], workshop: DEFAULT_WORKSHOP });
+    const revision = freeze(repair, {
+      id: 'rev',
+      note: '',
+      frozenAt: NOW,
+      figures: [],
+      workshop: DEFAULT_WORKSHOP,
+    });
     const frozen = applied(repair, { changeId: 'c', row: 'revision', baseVersion: 0, value: revision });
     expect(
       applyChange(frozen, { changeId: 'd', row: 'revision', baseVersion: 1, value: revision }),
@@ -132,14 +138,18 @@ describe('the repair file', () => {
 
   test('reads back what was written, revisions and all', () => {
     const repair = rackWheel();
-    repair.revisions.push(freeze(repair, { id: 'rev', note: 'first', frozenAt: NOW, figures: [], workshop: DEFAULT_WORKSHOP }));
+    repair.revisions.push(
+      freeze(repair, { id: 'rev', note: 'first', frozenAt: NOW, figures: [], workshop: DEFAULT_WORKSHOP }),
+    );
     const content = { repair, workshop: DEFAULT_WORKSHOP, photoFiles: [] };
     expect(readRepairFile(writeRepairFile(content, NOW))).toEqual({ ok: true, value: content });
   });
 
   test('is refused with the place of the mistake', () => {
     expect(reasonFor('{"format":')).toEqual({ code: 'file.notJson' });
-    expect(reasonFor(writeRepairFile({ repair: rackWheel() }, NOW).slice(0, 900))).toEqual({ code: 'file.notJson' });
+    expect(reasonFor(writeRepairFile({ repair: rackWheel() }, NOW).slice(0, 900))).toEqual({
+      code: 'file.notJson',
+    });
     expect(reasonFor('[]')).toEqual({ code: 'file.notARepairFile' });
     expect(reasonFor('{"format":"other"}')).toEqual({ code: 'file.notARepairFile' });
     expect(reasonFor(edited((file) => (file.version = 7)))).toEqual({
@@ -175,7 +185,9 @@ describe('the repair file', () => {
 
   test('a copy has new ids everywhere and is otherwise the same', () => {
     const repair = rackWheel();
-    repair.revisions.push(freeze(repair, { id: 'rev', note: '', frozenAt: NOW, figures: [], workshop: DEFAULT_WORKSHOP }));
+    repair.revisions.push(
+      freeze(repair, { id: 'rev', note: '', frozenAt: NOW, figures: [], workshop: DEFAULT_WORKSHOP }),
+    );
     let count = 0;
     const copy = copyRepair(repair, () => `n${(count += 1)}`);
     expect(Repair.parse(copy)).toEqual(copy);

@@ -1,8 +1,25 @@
 import fc from 'fast-check';
 
-import { parseLength, roundTo, showNumber, showSigned, showUncertainty, tidy } from '@core/quantity';
+import {
+  DISPLAY_UNITS,
+  MM_PER,
+  parseAngle,
+  parseCount,
+  parseLength,
+  roundTo,
+  showLength,
+  showNumber,
+  showQuantity,
+  showQuantityUncertainty,
+  showSigned,
+  showUncertainty,
+  tidy,
+  typedUnitOf,
+  unitAfter,
+  type LengthUnit,
+} from '@core/quantity';
 
-const mm = (text: string, unit?: 'mm' | 'in') => {
+const mm = (text: string, unit?: LengthUnit) => {
   const result = parseLength(text, unit);
   if (!result.ok) throw new Error(result.fault.code);
   return result.value;
@@ -77,5 +94,94 @@ describe('showing a length', () => {
     expect(roundTo(6.02333, 0.01)).toBe(6.02);
     expect(roundTo(6.025, 0.01)).toBe(6.03);
     expect(roundTo(38.2, 0.05)).toBe(38.2);
+  });
+});
+
+describe('units there and back', () => {
+  const lengths = fc.double({ min: 0.01, max: 5000, noNaN: true });
+
+  test('every display unit is read back to within half its last place', () => {
+    fc.assert(
+      fc.property(lengths, fc.constantFrom(...DISPLAY_UNITS), (length, unit) => {
+        const typed = typedUnitOf(unit);
+        // A fraction that is only near says so with a mark, which is not typed.
+        const shown = showNumber(length, unit).replace('~', '');
+        fc.pre(shown !== '0');
+        const step =
+          unit === 'fraction' ? MM_PER.in / 64 : MM_PER[typed] * { mm: 0.01, cm: 0.001, in: 0.001 }[typed];
+        expect(Math.abs(mm(shown, typed) - length)).toBeLessThanOrEqual(step / 2 + 1e-9);
+      }),
+    );
+  });
+
+  test('every 64th of an inch is shown in lowest terms and read back as itself', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 64 * 40 }), (parts) => {
+        const shown = showNumber((parts * MM_PER.in) / 64, 'fraction');
+        expect(shown).not.toMatch(/^~/);
+        expect(mm(`${shown} in`)).toBeCloseTo((parts * 25.4) / 64, 9);
+        const [, over, under] = /(\d+)\/(\d+)$/.exec(shown) ?? [];
+        if (over) expect(Number(over) % 2).toBe(1);
+        if (under) expect(Math.log2(Number(under)) % 1).toBe(0);
+      }),
+    );
+  });
+
+  test('angles, in degrees and in degrees and minutes', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 36_000 }), (hundredths) => {
+        const angle = ((hundredths / 100) * Math.PI) / 180;
+        const read = parseAngle(`${showQuantity(angle, 'angle')}°`);
+        expect(read.ok && read.value).toBeCloseTo(angle, 9);
+        const [whole, minutes] = [Math.floor(hundredths / 100), (hundredths % 100) * 0.6];
+        const again = parseAngle(`${whole}° ${minutes}'`);
+        expect(again.ok && again.value).toBeCloseTo(angle, 9);
+      }),
+    );
+  });
+
+  test('mixed entry: a number’s own unit goes before the person’s', () => {
+    for (const unit of ['mm', 'cm', 'in'] as const) {
+      expect(mm('12.7 mm', unit)).toBe(12.7);
+      expect(mm('1/2 in', unit)).toBeCloseTo(12.7, 9);
+      expect(mm('1.27 cm', unit)).toBeCloseTo(12.7, 9);
+    }
+  });
+});
+
+describe('angles and counts', () => {
+  test.each([
+    ['45', 45],
+    ['22,5°', 22.5],
+    ["22° 30'", 22.5],
+    ['30 deg', 30],
+    ['-10', -10],
+  ])('%j is %d degrees', (text, degrees) => {
+    const read = parseAngle(text);
+    expect(read.ok && (read.value * 180) / Math.PI).toBeCloseTo(degrees, 9);
+  });
+
+  test.each(['', '12 mm', 'right', '4 5 6', '1.2.3°'])('%j is no angle', (text) =>
+    expect(parseAngle(text).ok).toBe(false),
+  );
+
+  test.each(['0', '-3', '2.5', '10001', 'six', ''])('%j is no count', (text) =>
+    expect(parseCount(text).ok).toBe(false),
+  );
+
+  test('are shown with their own signs', () => {
+    expect(showQuantity(Math.PI / 8, 'angle') + unitAfter('angle')).toBe('22.50°');
+    expect(showQuantity(24, 'count') + unitAfter('count')).toBe('24');
+    expect(showQuantity(-Math.PI / 2, 'angle')).toBe('\u221290.00');
+    expect(showLength(30.1625, 'fraction')).toBe('1 3/16 in');
+    expect(showNumber(30, 'fraction')).toBe('~1 3/16');
+    expect(showNumber(-3.175, 'fraction')).toBe('\u22121/8');
+    expect(showNumber(25.4, 'fraction')).toBe('1');
+  });
+
+  test('uncertainties are rounded up in each kind', () => {
+    expect(showQuantityUncertainty(0.0001, 'angle')).toBe('0.01');
+    expect(showQuantityUncertainty(0.021, 'length', 'cm')).toBe('0.003');
+    expect(showQuantityUncertainty(0.0254, 'length', 'fraction')).toBe('0.0010');
   });
 });

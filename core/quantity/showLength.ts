@@ -47,8 +47,8 @@ export function showLength(mm: number, unit: DisplayUnit = 'mm', decimals?: numb
 }
 
 /** Always signed, for allowances and corrections: `+0.18`, `−0.05`, `+0.00`. Fractions are too coarse for them. */
-export function showSigned(mm: number, unit: DisplayUnit = 'mm'): string {
-  const shown = showNumber(mm, typedUnitOf(unit), unit === 'mm' ? 2 : 4);
+export function showSigned(mm: number, unit: DisplayUnit = 'mm', decimalsOfMm = 2): string {
+  const shown = showNumber(mm, typedUnitOf(unit), unit === 'mm' ? decimalsOfMm : 4);
   return shown.startsWith(MINUS) ? shown : `+${shown}`;
 }
 

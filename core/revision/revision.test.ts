@@ -22,10 +22,18 @@ const figures = (volumeMm3: number) => [
 
 test('a revision takes the next letter and holds the state as it was', () => {
   const repair = rackWheel();
-  const first = freeze(repair, { id: 'r1', note: 'first try', frozenAt: NOW, figures: [], workshop: DEFAULT_WORKSHOP });
+  const first = freeze(repair, {
+    id: 'r1',
+    note: 'first try',
+    frozenAt: NOW,
+    figures: [],
+    workshop: DEFAULT_WORKSHOP,
+  });
   repair.revisions.push(first);
   expect(first.letter).toBe('A');
-  expect(freeze(repair, { id: 'r2', note: '', frozenAt: NOW, figures: [], workshop: DEFAULT_WORKSHOP }).letter).toBe('B');
+  expect(
+    freeze(repair, { id: 'r2', note: '', frozenAt: NOW, figures: [], workshop: DEFAULT_WORKSHOP }).letter,
+  ).toBe('B');
   expect('revisions' in first.state).toBe(false);
 });
 
@@ -71,7 +79,9 @@ describe('progress', () => {
     expect(progressOf(draft.repair)).toMatchObject({ stage: 'shape', next: 'Start the recipe' });
     const repair = rackWheel();
     expect(progressOf(repair)).toMatchObject({ stage: 'make', next: 'Freeze revision A and make it' });
-    repair.revisions.push(freeze(repair, { id: 'r', note: '', frozenAt: NOW, figures: [], workshop: DEFAULT_WORKSHOP }));
+    repair.revisions.push(
+      freeze(repair, { id: 'r', note: '', frozenAt: NOW, figures: [], workshop: DEFAULT_WORKSHOP }),
+    );
     expect(progressOf(repair).next).toBe('Revision A is frozen');
     repair.readings = repair.readings.map((row, index) => (index === 0 ? { ...row, version: 2 } : row));
     expect(progressOf(repair).next).toBe('Changed since revision A');

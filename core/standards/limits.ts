@@ -112,7 +112,7 @@ export function limitsOf(toleranceClass: string, nominalMm: number): Limits | nu
   const deviation = tabled / 1000;
   const loose = letter <= 'h';
   if (!hole) {
-    if (loose) return { upperMm: -deviation, lowerMm: -deviation - tolerance };
+    if (loose) return { upperMm: 0 - deviation, lowerMm: 0 - deviation - tolerance };
     // k lies at zero outside grades 4 to 7.
     const lower = letter === 'k' && (grade < 4 || grade > 7) ? 0 : deviation;
     return { upperMm: lower + tolerance, lowerMm: lower };

@@ -1,3 +1,4 @@
+import { normalSource } from '@core/fit';
 import type { DatumEdge, Layout, LayoutDistance, LayoutEnd } from '@core/model';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
@@ -7,12 +8,11 @@ export interface Spot {
   y: number;
 }
 
-/** Normal noise of standard deviation 1 from a seed, by the method of Box and Muller; and uniform numbers. */
+/** Normal noise of standard deviation 1, and uniform numbers, from a seed. */
 export function noiseFrom(seed: number) {
   const generator = xoroshiro128plus(seed);
   const uniform = () => uniformFloat64(generator);
-  const normal = () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform());
-  return { uniform, normal };
+  return { uniform, normal: normalSource(uniform) };
 }
 
 /** A layout with known places, for tests: distances are worked out from the places and may be given noise. */

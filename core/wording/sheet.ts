@@ -3,6 +3,7 @@ import type { SheetRow } from '@core/formats';
 import { isKnown } from '@core/measure';
 import type { RepairState } from '@core/model';
 import {
+  showNumber,
   showQuantity,
   showQuantityUncertainty,
   showSigned,
@@ -64,11 +65,12 @@ function sizeColumns(
 function fitColumns({ fit, worked }: EvaluatedFit, unit: DisplayUnit): Partial<SheetRow> {
   const name = `${fit.name}: ${fit.iso ? `${fit.iso.hole}/${fit.iso.shaft}` : fitClassOf(fit.fitClass).word}`;
   if (!worked.ok) return { fit: name, working: '' };
-  const [, allowance, correction] = worked.trail.entries;
+  const { entries, working, decimals } = worked.trail;
+  const [, allowance, correction] = entries;
   return {
     fit: name,
-    allowance: plain(showSigned(allowance!.value, unit)),
-    correction: plain(showSigned(correction!.value, unit)),
-    working: plain(showQuantity(worked.trail.working, 'length', unit)),
+    allowance: plain(showSigned(allowance!.value, unit, decimals)),
+    correction: plain(showSigned(correction!.value, unit, decimals)),
+    working: plain(showNumber(working, unit, unit === 'mm' ? decimals : undefined)),
   };
 }

@@ -22,7 +22,7 @@ export interface Show {
   word: string;
   number(mm: number, decimals?: number): string;
   length(mm: number): string;
-  signed(mm: number): string;
+  signed(mm: number, decimals?: number): string;
   uncertainty(mm: number): string;
   value(value: number, quantity: Quantity): string;
   /** With its unit: `38.20 mm`, `22.50°`, `24`. */
@@ -36,7 +36,7 @@ export function showIn(unit: DisplayUnit): Show {
     word: unitWord(unit),
     number: (mm, decimals) => showNumber(mm, unit, unit === 'mm' ? decimals : undefined),
     length: (mm) => showLength(mm, unit),
-    signed: (mm) => showSigned(mm, unit),
+    signed: (mm, decimals) => showSigned(mm, unit, decimals),
     uncertainty: (mm) => showUncertainty(mm, unit),
     value: (value, quantity) => showQuantity(value, quantity, unit),
     full: (value, quantity) => `${showQuantity(value, quantity, unit)}${unitAfter(quantity, unit)}`,

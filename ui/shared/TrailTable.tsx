@@ -17,7 +17,7 @@ export function TrailTable({ trail, resultName = 'Working size' }: { trail: Trai
           key={index}
           label={entry.label}
           note={noteOf(entry, trail, show)}
-          number={isAdded(entry) ? signed(entry.value, trail, show) : value(entry.value)}
+          number={isAdded(entry) ? show.signed(entry.value, trail.decimals) : value(entry.value)}
           tone={toneOf(entry)}
         />
       ))}
@@ -63,13 +63,6 @@ function noteOf(entry: TrailEntry, trail: Trail, show: Show): string {
     default:
       return entry.why;
   }
-}
-
-/** Allowances are always signed; thousandths are told where the process works in them. */
-function signed(value: number, trail: Trail, show: Show): string {
-  if (show.unit !== 'mm' || trail.decimals === 2) return show.signed(value);
-  const shown = show.number(value, 3);
-  return shown.startsWith('−') ? shown : `+${shown}`;
 }
 
 const isAdded = (entry: TrailEntry) => entry.kind === 'allowance' || entry.kind === 'correction';
