@@ -21,11 +21,12 @@ import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
 import { createApp } from '@server/app';
 import { openDatabase } from '@server/database/open';
 import { searchExpression } from '@server/repairs/list';
+import { PhotoStore } from '@server/photos/store';
 import { RepairStore } from '@server/repairs/store';
+import { WorkshopStore } from '@server/workshop/store';
 
 const log = pino({ level: 'silent' });
 let database: Knex;
-let store: RepairStore;
 let app: ReturnType<typeof createApp>;
 let clock = 0;
 const surroundings = {
@@ -35,8 +36,15 @@ const surroundings = {
 
 async function open(folder: string) {
   database = await openDatabase(folder);
-  store = new RepairStore(database, surroundings);
-  app = createApp({ store, surroundings, webFolder: '/nonexistent', log });
+  app = createApp({
+    store: new RepairStore(database, surroundings),
+    workshop: new WorkshopStore(database, surroundings),
+    photos: new PhotoStore('/nonexistent'),
+    devices: [],
+    surroundings,
+    webFolder: '/nonexistent',
+    log,
+  });
 }
 beforeEach(() => open(':memory:'));
 afterEach(() => database.destroy());
@@ -97,10 +105,10 @@ describe('repairs', () => {
     const file = await request(app).get(`/api/repairs/${wheel.head.id}/file`);
     expect(file.headers['content-disposition']).toContain('rack-wheel.json');
     const read = readRepairFile(file.text);
-    expect(read).toEqual({ ok: true, value: wheel });
+    expect(read).toMatchObject({ ok: true, value: { repair: wheel } });
     const again = await openFile(wheel);
     expect(again.head.id).not.toBe(wheel.head.id);
-    expect(again.readings.map((row) => row.mm)).toEqual(wheel.readings.map((row) => row.mm));
+    expect(again.readings.map((row) => row.value)).toEqual(wheel.readings.map((row) => row.value));
   });
 
   test('are there again after the server is restarted', async () => {
@@ -178,7 +186,7 @@ describe('changes', () => {
             changeId: surroundings.newId(),
             row: 'reading',
             baseVersion: row.version - (stale ? 1 : 0),
-            value: { ...row, mm, removed },
+            value: { ...row, value: mm, removed },
           };
           const reply = await request(app).post(`/api/repairs/${id}/changes`).send(change);
           const expected = applyChange(screen, change);
@@ -252,17 +260,17 @@ describe('bad input gets a sentence and no 5xx', () => {
   test.each([
     ['zero', 0],
     ['negative', -3],
-    ['2000 mm', 2000],
+    ['twenty metres', 20_000],
     ['text', '6.02'],
     ['null', null],
   ])('a reading of %s', async (_, mm) => {
     const wheel = await openFile(rackWheel());
-    const value = { ...wheel.readings[0]!, mm };
+    const value = { ...wheel.readings[0]!, value: mm };
     const reply = await request(app)
       .post(`/api/repairs/${wheel.head.id}/changes`)
       .send({ changeId: 'c', row: 'reading', baseVersion: 1, value });
     expect(reply.status).toBe(400);
-    expect((reply.body as { sentence: string }).sentence).toContain('Value.mm');
+    expect((reply.body as { sentence: string }).sentence).toContain('Value.value');
   });
 
   test('markup in names comes back as it was typed', async () => {

@@ -26,7 +26,7 @@ const SIGN_OF_A_SUM = /[-+*/×÷^()]/;
 /**
  * Reads a number as it is typed: plain, with a unit, or as a sum (`12.4/2`, `31 - 2*3`, `1 3/16 in + 2 mm`).
  * @param unit unit of numbers that have none.
- * @returns mm, radians or the count; any sign and size.
+ * @returns mm (to a picometre), radians or the count; any sign and size.
  */
 export function readTyped(text: string, quantity: Quantity, unit: LengthUnit = 'mm'): Result<number, Fault> {
   const plain =
@@ -37,7 +37,8 @@ export function readTyped(text: string, quantity: Quantity, unit: LengthUnit = '
         : parseCount(text);
   const cleaned = cleanTyped(text);
   const isSum = SIGN_OF_A_SUM.test(cleaned.replace(/^[-+]/, '')) && /\d/.test(cleaned);
-  if (plain.ok || !isSum || (quantity === 'length' && isInchFraction(cleaned))) return plain;
+  if (plain.ok) return quantity === 'length' ? ok(tidy(plain.value)) : plain;
+  if (!isSum || (quantity === 'length' && isInchFraction(cleaned))) return plain;
   const expression = parseFormula(text);
   if (!expression.ok) return expression.fault.code === 'formula.notRead' ? plain : expression;
   const program = compileFormula(expression.value, () => null, quantity, unit);
@@ -46,5 +47,6 @@ export function readTyped(text: string, quantity: Quantity, unit: LengthUnit = '
   if (!Number.isFinite(value)) {
     return no({ code: `formula.${program.value.tape.failure()}`, text: cleaned });
   }
-  return quantity === 'count' ? parseCount(`${tidy(value)}`) : ok(tidy(value));
+  if (quantity === 'count') return parseCount(`${tidy(value)}`);
+  return ok(quantity === 'length' ? tidy(value) : value);
 }

@@ -75,7 +75,7 @@ export const Reading = z.strictObject({
   version,
   sizeId: Id,
   /** mm, radians or a count, as the size's quantity says. */
-  value: z.number().positive().max(100_000),
+  value: z.number().positive().max(10_000),
   /** Exactly what was typed or sent. */
   typed: line(60),
   instrumentId: Id,

@@ -33,9 +33,11 @@ describe('sentences of faults', () => {
             ? { what: 'bore', tag: null, mm: 1 }
             : key === 'mm'
               ? 1
-              : /mm|bytes|seconds|megapixels|ways/i.test(String(key))
-                ? 2
-                : 'thing',
+              : key === 'wanted'
+                ? 'length'
+                : /mm|bytes|seconds|megapixels|ways/i.test(String(key))
+                  ? 2
+                  : 'thing',
     });
     for (const code of FAULT_CODES) {
       const sentence = sentenceOf(Object.assign(Object.create(given as object) as object, { code }) as Fault);

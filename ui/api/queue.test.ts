@@ -62,7 +62,7 @@ const takeReading = (changeId: string, mm: number): Change => ({
   changeId,
   row: 'reading',
   baseVersion: 0,
-  value: { ...rackWheel().readings[0]!, id: `reading-${changeId}`, version: 0, mm },
+  value: { ...rackWheel().readings[0]!, id: `reading-${changeId}`, version: 0, value: mm },
 });
 const chooseFit = (changeId: string, baseVersion: number): Change => ({
   changeId,
@@ -102,7 +102,10 @@ test('a stale change is kept for the person to choose, and is not tried again', 
   };
   expect(await send(chooseFit('late', 1))).toBeInstanceOf(Refused);
   expect(useConflicts.getState().waiting).toMatchObject([
-    { repairId: 'rack-wheel', mine: { changeId: 'late' }, theirs: { fitClass: 'snug', version: 5 } },
+    {
+      queued: { repairId: 'rack-wheel', change: { changeId: 'late' } },
+      theirs: { fitClass: 'snug', version: 5 },
+    },
   ]);
   expect(useNotices.getState().notice).toBeNull();
   client.unmount();

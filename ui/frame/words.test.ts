@@ -2,13 +2,14 @@ import { evaluateRepair } from '@core/fit';
 import { fitValue, numberValue, sizeValue } from '@core/model';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
 
+import { showIn } from '../preferences/useShow';
 import { describeRow } from './describeRow';
 import { labelOf, lengthOf } from './labelOf';
 
 describe('what a number says of itself', () => {
   const numbers = evaluateRepair(rackWheel());
   const label = (value: ReturnType<typeof numberValue>) =>
-    labelOf({ value, mm: lengthOf(value, numbers) }, numbers);
+    labelOf({ value, mm: lengthOf(value, numbers) }, numbers, showIn('mm'));
 
   test('a measured size: its tag, in the tone of measured numbers', () => {
     expect(label(sizeValue('a'))).toEqual({
@@ -29,7 +30,9 @@ describe('what a number says of itself', () => {
     expect(label(sizeValue('gone'))).toMatchObject({ tag: null, number: '?' });
     const wanted = evaluateRepair(new RepairDraft('x').measured('A', 'Rim', []).repair);
     expect(lengthOf(sizeValue('a'), wanted)).toBeNull();
-    expect(labelOf({ value: sizeValue('a'), mm: null }, wanted).spoken).toContain('not known yet');
+    expect(labelOf({ value: sizeValue('a'), mm: null }, wanted, showIn('mm')).spoken).toContain(
+      'not known yet',
+    );
   });
 });
 
@@ -49,7 +52,7 @@ describe('two versions of a row', () => {
   test('recipes are told by their number of steps', () => {
     const body = rackWheel().bodies[0]!;
     expect(describeRow(body, { ...body, steps: body.steps.slice(0, 1) })).toEqual([
-      { what: 'steps', mine: '5 steps', theirs: '1 step' },
+      { what: 'steps', mine: '5', theirs: '1' },
     ]);
   });
   test('a row that is not there on the other side', () => {

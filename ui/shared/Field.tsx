@@ -9,7 +9,7 @@ export const Field = forwardRef<
   TextInputProps & { label: string; wrong?: string | undefined; unit?: string }
 >(function Field({ label, wrong, unit, multiline, ...input }, ref) {
   return (
-    <View className="gap-1">
+    <View className="min-w-0 gap-1">
       <Text className="font-label text-[14px] text-muted">{label}</Text>
       <View
         className={`flex-row items-center rounded border bg-card ${wrong ? 'border-rust' : 'border-rule'}`}
@@ -20,7 +20,7 @@ export const Field = forwardRef<
           aria-invalid={wrong ? true : undefined}
           multiline={multiline}
           placeholderTextColor={colours.muted}
-          className={`flex-1 px-3 font-sans text-[16px] text-ink ${multiline ? 'min-h-[96px] py-2.5' : 'h-11'}`}
+          className={`min-w-0 flex-1 px-3 font-sans text-[16px] text-ink ${multiline ? 'min-h-[96px] py-2.5' : 'h-11'}`}
           {...input}
         />
         {unit ? <Text className="pr-3 font-label text-muted">{unit}</Text> : null}

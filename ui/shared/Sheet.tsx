@@ -1,5 +1,4 @@
 import X from 'lucide-react-native/icons/x';
-import { useEffect } from 'react';
 import { Modal, Pressable, ScrollView, View } from 'react-native';
 
 import { colours } from '../theme/colours';
@@ -18,13 +17,6 @@ export function Sheet({
   children: React.ReactNode;
 }) {
   const wide = useWide();
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key === 'Escape') onClose();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [onClose]);
   return (
     <Modal
       transparent

@@ -28,11 +28,16 @@ export function Switch<T extends string>({
               accessibilityState={{ checked: chosen }}
               aria-checked={chosen}
               onPress={() => onChange(id)}
-              className={`min-h-[44px] flex-1 items-center justify-center px-3 ${index > 0 ? 'border-l border-line' : ''} ${
+              className={`min-h-[44px] shrink-0 grow items-center justify-center px-3 ${index > 0 ? 'border-l border-line' : ''} ${
                 chosen ? 'bg-green' : 'active:bg-green-soft'
               }`}
             >
-              <Text className={`font-number text-[15px] ${chosen ? 'text-card' : 'text-ink'}`}>{word}</Text>
+              <Text
+                numberOfLines={1}
+                className={`font-number text-[15px] ${chosen ? 'text-card' : 'text-ink'}`}
+              >
+                {word}
+              </Text>
             </Pressable>
           );
         })}

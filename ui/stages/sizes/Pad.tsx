@@ -18,16 +18,23 @@ const KEYS = [
   ['7', '8', '9', 'back'],
   ['4', '5', '6', '/'],
   ['1', '2', '3', '-'],
-  ['0', '.', 'in'],
+  ['0', '.'],
 ] as const;
 /** For sums and fractions, above the rest. */
-const MORE_KEYS = ['/2', '+', '*', '(', ')', 'space', 'cm', 'mm'] as const;
-type Key = (typeof KEYS)[number][number] | (typeof MORE_KEYS)[number];
+const SUM_KEYS = ['/2', '+', '*', '(', ')', 'space'] as const;
+type UnitKey = 'in' | 'cm' | 'mm' | '°';
+type Key = (typeof KEYS)[number][number] | (typeof SUM_KEYS)[number] | UnitKey;
+/** Units by what is measured: the one beside the figures, and those above. */
+const UNIT_KEYS: Record<Instrument['quantity'], { main: UnitKey; more: readonly UnitKey[] }> = {
+  length: { main: 'in', more: ['cm', 'mm'] },
+  angle: { main: '°', more: [] },
+};
 
 const SHOWN: Partial<Record<Key, string>> = { '/': '÷', '-': '−', '*': '×', '/2': '÷ 2' };
 const SPOKEN: Partial<Record<Key, string>> = {
   back: 'Rub out',
   in: 'inch',
+  '°': 'degrees',
   '/': 'over, for fractions',
   '/2': 'halve',
   '-': 'minus',
@@ -38,9 +45,8 @@ const SPOKEN: Partial<Record<Key, string>> = {
   '.': 'point',
   space: 'space',
 };
-/** Units take the place of one that is there already, and go when tapped again. */
-const UNIT_KEYS: readonly Key[] = ['in', 'cm', 'mm'];
-const UNIT_AT_END = /\s*(in|cm|mm)\s*$/;
+const isUnit = (key: Key): key is UnitKey => ['in', 'cm', 'mm', '°'].includes(key);
+const UNIT_AT_END = /\s*(in|cm|mm|°)\s*$/;
 
 /**
  * Takes a number or a sum from the thumb, a keyboard, the clipboard or calipers that type. The number being worked
@@ -77,10 +83,11 @@ export function Pad({
   };
   const press = (key: Key) => {
     if (key === 'back') change(text.slice(0, -1));
-    else if (UNIT_KEYS.includes(key)) {
+    // Units take the place of one that is there already, and go when tapped again.
+    else if (isUnit(key)) {
       const there = UNIT_AT_END.exec(text)?.[1];
       const bare = text.replace(UNIT_AT_END, '');
-      change(there === key ? bare : `${bare} ${key}`);
+      change(there === key || bare === '' ? bare : `${bare}${key === '°' ? '' : ' '}${key}`);
     } else change(text + (key === 'space' ? ' ' : key));
     input.current?.focus();
   };
@@ -98,6 +105,7 @@ export function Pad({
   };
   useTypedKeys(() => input.current, { onText: (key) => change(latest.current + key), onEnter: take });
 
+  const units = UNIT_KEYS[instrument.quantity];
   const isSum = /[-+*/()]/.test(text.replace(/^-/, ''));
   const worked = isSum ? readReading(text, instrument, unit) : null;
   const hasUnit = UNIT_AT_END.test(text) || /["″”°]\s*$/.test(text);
@@ -136,7 +144,7 @@ export function Pad({
           className="flex-1"
           contentContainerClassName="gap-1.5"
         >
-          {MORE_KEYS.map((key) => (
+          {[...SUM_KEYS, ...units.more].map((key) => (
             <PadKey key={key} id={key} small onPress={press} />
           ))}
         </ScrollView>
@@ -157,13 +165,16 @@ export function Pad({
             <PadKey key={key} id={key} onPress={press} />
           ))}
           {row[0] === '0' ? (
-            <Pressable
-              accessibilityRole="button"
-              onPress={take}
-              className="h-[46px] flex-[2.1] items-center justify-center rounded bg-green active:opacity-80"
-            >
-              <Text className="font-semibold text-[16px] text-card">{action}</Text>
-            </Pressable>
+            <>
+              <PadKey id={units.main} onPress={press} />
+              <Pressable
+                accessibilityRole="button"
+                onPress={take}
+                className="h-[46px] flex-[2.1] items-center justify-center rounded bg-green active:opacity-80"
+              >
+                <Text className="font-semibold text-[16px] text-card">{action}</Text>
+              </Pressable>
+            </>
           ) : null}
         </View>
       ))}

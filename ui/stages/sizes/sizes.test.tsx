@@ -2,8 +2,8 @@ import { fireEvent, render, screen } from '@testing-library/react';
 
 import { evaluateSize } from '@core/measure';
 import type { Reading } from '@core/model';
-import { BENCH_CALIPER } from '@core/standards';
 import { RepairDraft } from '@core/testing/repairDraft';
+import { DEFAULT_WORKSHOP, INSTRUMENTS } from '@core/workshop';
 
 import { Pad } from './Pad';
 import { Readings } from './Readings';
@@ -14,7 +14,15 @@ const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('butto
 describe('the pad', () => {
   const take = jest.fn();
   const show = (start = '') =>
-    render(<Pad instrument={BENCH_CALIPER} start={start} action="Take reading 1" onTake={take} />);
+    render(
+      <Pad
+        instrument={INSTRUMENTS[0]!}
+        start={start}
+        action="Take reading 1"
+        onTake={take}
+        onInstrument={() => {}}
+      />,
+    );
   const value = () => (screen.getByLabelText('Reading') as HTMLInputElement).value;
   beforeEach(() => take.mockReset());
 
@@ -31,12 +39,38 @@ describe('the pad', () => {
     for (const key of ['1', 'space', '3', 'over, for fractions', '1', '7', 'Rub out', '6', 'inch'])
       press(key);
     expect(value()).toBe('1 3/16 in');
-    expect(screen.queryByText('mm')).toBeNull();
+    // The key; without a unit the number is marked as well.
+    expect(screen.getAllByText('mm')).toHaveLength(1);
+    press('inch');
+    expect(value()).toBe('1 3/16');
+    expect(screen.getAllByText('mm')).toHaveLength(2);
+    press('inch');
     press('Take reading 1');
     expect(take).toHaveBeenCalledWith(30.1625, '1 3/16 in');
     press('inch');
-    expect(value()).toBe('1 3/16');
-    expect(screen.getByText('mm')).toBeTruthy();
+    expect(value()).toBe('');
+  });
+
+  test('works a sum out while it is typed, and keeps it as typed', () => {
+    show();
+    for (const key of ['1', '2', 'point', '4', 'halve']) press(key);
+    expect(screen.getByText('= 6.20 mm')).toBeTruthy();
+    press('Take reading 1');
+    expect(take).toHaveBeenCalledWith(6.2, '12.4/2');
+  });
+
+  test('takes a number that calipers type, and the next one after it', () => {
+    show();
+    const input = screen.getByLabelText('Reading');
+    for (const typed of ['38.21', '38.19']) {
+      fireEvent.change(input, { target: { value: typed } });
+      fireEvent.keyDown(input, { key: 'Enter' });
+    }
+    expect(take.mock.calls).toEqual([
+      [38.21, '38.21'],
+      [38.19, '38.19'],
+    ]);
+    expect(value()).toBe('');
   });
 
   test('says what is wrong until the number is changed', () => {
@@ -53,12 +87,23 @@ describe('the pad', () => {
 });
 
 describe('the readings of a size', () => {
-  const readings = () =>
-    new RepairDraft('x').measured('A', 'Rim', ['38.20', '38.19', '38.24']).repair.readings;
+  const { repair } = new RepairDraft('x').measured('A', 'Rim', ['38.20', '38.19', '38.24']);
+  const size = repair.sizes[0]!;
+  const readings = () => repair.readings.map((reading) => ({ ...reading }));
   const show = (list: Reading[], selected: Reading | null = null) => {
     const put = jest.fn();
     const onSelect = jest.fn();
-    render(<Readings readings={list} selected={selected} onSelect={onSelect} put={put} />);
+    const result = evaluateSize(size, list, DEFAULT_WORKSHOP);
+    render(
+      <Readings
+        size={size}
+        result={result}
+        readings={list}
+        selected={selected}
+        onSelect={onSelect}
+        put={put}
+      />,
+    );
     return { put, onSelect };
   };
 
@@ -66,10 +111,19 @@ describe('the readings of a size', () => {
     const list = readings();
     list[2]!.leftOut = 'jaws were tilted';
     show(list);
-    expect(screen.getByText('mean 38.195 · spread 0.01 mm')).toBeTruthy();
+    expect(screen.getByText('mean 38.195 mm · spread 0.01 mm')).toBeTruthy();
     expect(
       screen.getByRole('button', { name: 'Reading 3, 38.24 mm, left out: jaws were tilted' }),
     ).toBeTruthy();
+  });
+
+  test('one far from the others is pointed out, and still counts', () => {
+    const list = readings();
+    list[2]!.value = 39.2;
+    show(list);
+    expect(screen.getByRole('status').textContent).toContain('39.20 stands far from the others');
+    expect(screen.getByRole('button', { name: 'Reading 3, 39.20 mm, doubtful' })).toBeTruthy();
+    expect(screen.getByText('mean 38.530 mm · spread 1.01 mm')).toBeTruthy();
   });
 
   test('are chosen by a tap, and a chosen one can be deleted, to be undone', () => {
@@ -105,7 +159,13 @@ test('a row of the list says how a size is known', () => {
     .measured('B', 'Axle', [], { of: 'counterpart', jaw: 'inside' })
     .chosen('C', 'Groove', 4);
   for (const size of repair.sizes) {
-    render(<SizeRow size={size} result={evaluateSize(size, repair.readings)} onPress={() => {}} />);
+    render(
+      <SizeRow
+        size={size}
+        result={evaluateSize(size, repair.readings, DEFAULT_WORKSHOP)}
+        onPress={() => {}}
+      />,
+    );
   }
   const texts = screen.getAllByRole('button').map((row) => row.textContent);
   expect(texts[0]).toContain('outside jaws · 3 readings38.20± 0.03');
