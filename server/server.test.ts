@@ -3,8 +3,6 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 import fc from 'fast-check';
-import type { Knex } from 'knex';
-import pino from 'pino';
 import request from 'supertest';
 
 import {
@@ -18,36 +16,19 @@ import {
   type RepairLine,
 } from '@core/model';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
-import { createApp } from '@server/app';
-import { openDatabase } from '@server/database/open';
 import { searchExpression } from '@server/repairs/list';
-import { PhotoStore } from '@server/photos/store';
-import { RepairStore } from '@server/repairs/store';
-import { WorkshopStore } from '@server/workshop/store';
+import { openTestServer, testSurroundings, type TestServer } from '@server/testing/testServer';
 
-const log = pino({ level: 'silent' });
-let database: Knex;
-let app: ReturnType<typeof createApp>;
-let clock = 0;
-const surroundings = {
-  now: () => new Date(Date.UTC(2026, 4, 4) + (clock += 1000)).toISOString(),
-  newId: () => `id-${(clock += 1)}`,
-};
+const surroundings = testSurroundings();
+let server: TestServer;
+let app: TestServer['app'];
 
-async function open(folder: string) {
-  database = await openDatabase(folder);
-  app = createApp({
-    store: new RepairStore(database, surroundings),
-    workshop: new WorkshopStore(database, surroundings),
-    photos: new PhotoStore('/nonexistent'),
-    devices: [],
-    surroundings,
-    webFolder: '/nonexistent',
-    log,
-  });
+async function open(folder?: string) {
+  server = await openTestServer(surroundings, folder);
+  app = server.app;
 }
-beforeEach(() => open(':memory:'));
-afterEach(() => database.destroy());
+beforeEach(() => open());
+afterEach(() => server.close());
 
 const openFile = async (repair: Repair): Promise<Repair> => {
   const reply = await request(app)
@@ -113,7 +94,7 @@ describe('repairs', () => {
 
   test('are there again after the server is restarted', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'even-spare-'));
-    await database.destroy();
+    await server.close();
     await open(folder);
     const wheel = await openFile(rackWheel());
     await request(app)
@@ -121,7 +102,7 @@ describe('repairs', () => {
       .send(putFit(wheel.fits[0]!, { fitClass: 'loose' }))
       .expect(200);
     const before = await getRepair(wheel.head.id);
-    await database.destroy();
+    await server.close();
     await open(folder);
     expect(await getRepair(wheel.head.id)).toEqual(before);
     expect(before.fits[0]).toMatchObject({ fitClass: 'loose', version: wheel.fits[0]!.version + 1 });
