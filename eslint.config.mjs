@@ -96,8 +96,9 @@ export default tseslint.config(
     '^node:',
   ),
   // Where the server is put together, the practice devices are plugged in.
-  border(['server/start.ts'], 'The server does not know the screens.', '^@ui/'),
+  border(['server/{start,testing/*}.ts'], 'The server does not know the screens.', '^@ui/'),
   border(['devices/**/*.ts'], 'Practice devices stand for the outside world: they know nobody here.', '^@'),
+  border(['devices/**/*.test.ts'], 'Devices are tested through the server.', '^@ui/'),
   border(['app/**/*.{ts,tsx}'], 'Routes only name a screen.', '^@(server|core)/'),
   {
     // The one file that may load the geometry kernel; its name is needed where its file is served and translated.

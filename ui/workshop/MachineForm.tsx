@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { FeatureKind, Machine, MaterialFamily, Process, type Correction } from '@core/model';
+import { FeatureKind, MaterialFamily, Process, type Correction, type Machine } from '@core/model';
 import { sentenceOf } from '@core/wording';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
@@ -29,6 +29,9 @@ const typedOf = (correction: Correction | undefined): TypedCorrection => ({
   learnedFrom: correction?.learnedFrom ?? '',
 });
 
+const correctionIn = (machine: Machine, feature: FeatureKind, family: Correction['family']) =>
+  machine.corrections.find((correction) => correction.feature === feature && correction.family === family);
+
 /** A machine: how it makes, how it scatters, and what it does to each kind of feature, by material. */
 export function MachineForm({
   machine,
@@ -43,7 +46,6 @@ export function MachineForm({
   const [process, setProcess] = useState(machine.process);
   const [scatter, setScatter] = useState(shownNumber(machine.scatterMm));
   const [family, setFamily] = useState<Correction['family']>('any');
-  const [corrections, setCorrections] = useState(machine.corrections);
   const [typed, setTyped] = useState<Record<string, TypedCorrection>>({});
   const [shrinks, setShrinks] = useState(machine.shrinkage !== null);
   const [shrinkage, setShrinkage] = useState(
@@ -51,15 +53,15 @@ export function MachineForm({
   );
   const [wrong, setWrong] = useState<string>();
   const keyOf = (feature: FeatureKind) => `${family}/${feature}`;
-  const known = (feature: FeatureKind) =>
-    corrections.find((correction) => correction.feature === feature && correction.family === family);
-  const shownOf = (feature: FeatureKind) => typed[keyOf(feature)] ?? typedOf(known(feature));
+  const known = (feature: FeatureKind) => correctionIn(machine, feature, family);
+  const shownOf = (feature: FeatureKind) =>
+    typed[keyOf(feature)] ?? typedOf(known(feature) ?? correctionIn(machine, feature, 'any'));
   const change = (feature: FeatureKind, part: Partial<TypedCorrection>) =>
     setTyped({ ...typed, [keyOf(feature)]: { ...shownOf(feature), ...part } });
 
   /** Corrections with what was typed, or a sentence about what is wrong. */
   const collect = (): Correction[] | string => {
-    let next = corrections;
+    let next = machine.corrections;
     for (const [key, numbers] of Object.entries(typed)) {
       const [ofFamily, feature] = key.split('/') as [Correction['family'], FeatureKind];
       const offset = readNumber(numbers.offset, 'offset', { min: -5, max: 5 });
