@@ -1,4 +1,5 @@
 export { endsGoTogether, type KnownLength, type LengthFinder, type Unused } from './observations';
+export { coordinateOf, zeroOf } from './zero';
 export {
   solveLayout,
   SUSPECT_BEYOND,

@@ -1,6 +1,12 @@
 import fc from 'fast-check';
 
-import { endsGoTogether, solveLayout, type LengthFinder, type SolvedLayout } from '@core/layout';
+import {
+  coordinateOf,
+  endsGoTogether,
+  solveLayout,
+  type LengthFinder,
+  type SolvedLayout,
+} from '@core/layout';
 import { LayoutDraft, noiseFrom, type Spot } from '@core/testing/layoutDraft';
 
 const DOUBT_MM = 0.02;
@@ -333,6 +339,36 @@ describe('mirrored places', () => {
     const solved = solve(draft);
     expect(solved.points[3]!.mirrored).toBeNull();
     expect(placeOf(solved, '4').y).toBeCloseTo(30, 4);
+  });
+});
+
+describe('where coordinates begin', () => {
+  const holes = [
+    { x: 12, y: 30 },
+    { x: 40, y: 9 },
+  ];
+  const at = (draft: LayoutDraft, point: string, axis: 'x' | 'y') =>
+    coordinateOf({ layout: draft.layout, solved: solve(draft) }, point, axis);
+
+  test('in the middle: between the edges where both are known, else between the outermost points', () => {
+    const draft = new LayoutDraft(holes)
+      .toEdge(1, 'left', 12)
+      .toEdge(2, 'left', 40)
+      .toEdge(1, 'right', 48)
+      .toEdge(1, 'bottom', 30)
+      .toEdge(2, 'bottom', 9);
+    draft.layout.zero = 'middle';
+    // The piece is 60 long; the holes are 30 and 9 up from the edge.
+    expect(at(draft, 'p1', 'x')).toBeCloseTo(12 - 30, 6);
+    expect(at(draft, 'p1', 'y')).toBeCloseTo(30 - 19.5, 6);
+    draft.layout.zero = 'start';
+    expect(at(draft, 'p1', 'x')).toBeCloseTo(12, 6);
+  });
+
+  test('a point that can still move, or is gone, has none', () => {
+    const draft = new LayoutDraft(holes).toEdge(1, 'left', 12);
+    expect(at(draft, 'p2', 'x')).toBeNull();
+    expect(at(draft, 'gone', 'x')).toBeNull();
   });
 });
 

@@ -48,6 +48,8 @@ export const Layout = z.strictObject({
   id: Id,
   version: z.int().nonnegative(),
   name,
+  /** Where the coordinates that steps use begin: where the frame does, or in the middle of the piece. */
+  zero: z.enum(['start', 'middle']),
   points: z.array(LayoutPoint).max(200),
   distances: z.array(LayoutDistance).max(1000),
   removed: z.boolean(),

@@ -89,7 +89,7 @@ describe('progress', () => {
 });
 
 describe('the demo’s repair files', () => {
-  const files = ['rack-wheel', 'easel-foot', 'loom-spool-holder', 'cabin-window-stay'];
+  const files = ['rack-wheel', 'easel-foot', 'loom-spool-holder', 'cabin-window-stay', 'locker-hinge-plate'];
   test.each(files)('%s can be read', (file) => {
     const text = readFileSync(`${__dirname}/../../demo/repairs/${file}.json`, 'utf8');
     expect(readRepairFile(text)).toMatchObject({ ok: true });

@@ -1,5 +1,6 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import { formulaLength, type EvaluatedRepair } from '@core/fit';
+import { coordinateOf } from '@core/layout';
 import { MODEL_LIMIT_MM, type Value } from '@core/model';
 import { roundTo, tidy } from '@core/quantity';
 
@@ -45,10 +46,11 @@ function resolvePoint(
   const found = numbers.layouts.get(value.id);
   const point = found?.solved.points.find(({ id }) => id === value.point);
   if (!found || !point) return no({ code: 'value.layoutGone', what });
-  if (point.loose) {
+  const mm = coordinateOf(found, value.point, value.axis);
+  if (mm === null) {
     return no({ code: 'value.pointNotPlaced', what, point: point.label, layout: found.layout.name });
   }
-  return ok({ what, tag: point.label, mm: roundTo(point[value.axis], 0.01) });
+  return ok({ what, tag: point.label, mm: roundTo(mm, 0.01) });
 }
 
 /** As resolveValue, for a length that must be at least SMALLEST_MM. */

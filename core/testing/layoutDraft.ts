@@ -27,6 +27,7 @@ export class LayoutDraft {
       id: 'layout',
       version: 1,
       name: 'Holes',
+      zero: 'start',
       points: sketch.map(({ x, y }, index) => ({
         id: `p${index + 1}`,
         label: `${index + 1}`,

@@ -1,4 +1,5 @@
 import { formulaLength, type EvaluatedRepair } from '@core/fit';
+import { coordinateOf } from '@core/layout';
 import type { Value } from '@core/model';
 
 import type { LabelText } from '../part/PartLabels';
@@ -59,8 +60,8 @@ export function lengthOf(value: Value, numbers: EvaluatedRepair): number | null 
       return worked.ok ? worked.value : null;
     }
     case 'layout': {
-      const point = numbers.layouts.get(value.id)?.solved.points.find(({ id }) => id === value.point);
-      return point && !point.loose ? point[value.axis] : null;
+      const found = numbers.layouts.get(value.id);
+      return found ? coordinateOf(found, value.point, value.axis) : null;
     }
     default: {
       const found = value.from === 'size' ? numbers.sizes.get(value.id) : numbers.fits.get(value.id);

@@ -1,19 +1,32 @@
 import { useState } from 'react';
 
+import type { SolvedLayout } from '@core/layout';
 import type { Layout } from '@core/model';
 
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
+import { GroupHeading } from '../../shared/Heading';
 import { Sheet } from '../../shared/Sheet';
+import { Switch } from '../../shared/Switch';
+
+/** The frame's own zero, in a word or two. */
+const ZERO_WORDS = {
+  firstTwoPoints: 'Point 1',
+  edges: 'The edges',
+  leftOrRight: 'Edge and point 1',
+  bottomOrTop: 'Edge and point 1',
+} as const;
 
 /** What else can be done with a layout. */
 export function LayoutMenu({
   layout,
+  tiedTo,
   onSave,
   onAdd,
   onClose,
 }: {
   layout: Layout;
+  tiedTo: SolvedLayout['tiedTo'];
   onSave(layout: Layout, undo?: string): void;
   onAdd(): void;
   onClose(): void;
@@ -30,6 +43,16 @@ export function LayoutMenu({
           onSave({ ...layout, name: name.trim() });
           onClose();
         }}
+      />
+      <GroupHeading>Where steps count from</GroupHeading>
+      <Switch
+        label="Where steps count from"
+        options={[
+          { id: 'middle', word: 'The middle' },
+          { id: 'start', word: ZERO_WORDS[tiedTo] },
+        ]}
+        value={layout.zero}
+        onChange={(zero) => onSave({ ...layout, zero })}
       />
       <Button label="Add another layout" onPress={onAdd} />
       <Button

@@ -40,7 +40,7 @@ export function LayoutsScreen() {
   const add = () => {
     const id = newId();
     const name = layouts.length === 0 ? 'Holes' : `Holes ${layouts.length + 1}`;
-    put('layout', { id, version: 0, name, points: [], distances: [], removed: false });
+    put('layout', { id, version: 0, name, zero: 'middle', points: [], distances: [], removed: false });
     setChosen(id);
   };
   const back = () => router.replace(`/repair/${repair.head.id}/sizes`);
@@ -155,6 +155,7 @@ export function LayoutsScreen() {
       {menu ? (
         <LayoutMenu
           layout={layout}
+          tiedTo={solved.tiedTo}
           onSave={save}
           onAdd={() => {
             setMenu(false);

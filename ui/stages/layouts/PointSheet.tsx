@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import type { SolvedLayout } from '@core/layout';
+import { zeroOf, type SolvedLayout } from '@core/layout';
 import { isKnown } from '@core/measure';
 import { newSize, nextLetter, type Layout, type LayoutPoint } from '@core/model';
 
@@ -37,6 +37,7 @@ export function PointSheet({
   const placed = solved.points.find(({ id }) => id === pointId);
   if (!point || !placed) return null;
   const { diameter } = point;
+  const zero = zeroOf(layout, solved);
   const size = diameter?.from === 'size' ? numbers.sizes.get(diameter.id) : undefined;
   const diameterWords =
     diameter === null
@@ -63,13 +64,13 @@ export function PointSheet({
     <Sheet title={`Point ${point.label}`} onClose={onClose}>
       <View>
         <Text className="font-number text-[19px] tabular-nums text-ink">
-          {`${show.number(placed.x)} right, ${show.number(placed.y)} back`}
+          {`${show.number(placed.x - zero.x)} right, ${show.number(placed.y - zero.y)} back`}
         </Text>
         <Text className="font-label text-[14px] text-muted">
           {placed.loose
             ? 'It can still move: take more distances.'
             : placed.standard
-              ? `± ${show.uncertainty(2 * placed.standard.x)} and ± ${show.uncertainty(2 * placed.standard.y)} ${show.word}, from ${FRAME_WORDS[solved.tiedTo]}`
+              ? `± ${show.uncertainty(2 * placed.standard.x)} and ± ${show.uncertainty(2 * placed.standard.y)} ${show.word}, from ${layout.zero === 'middle' ? 'the middle' : FRAME_WORDS[solved.tiedTo]}`
               : ''}
         </Text>
       </View>
@@ -125,6 +126,7 @@ export function PointSheet({
   );
 }
 
+/** What the frame's own zero is, by what it is tied to. */
 const FRAME_WORDS = {
   firstTwoPoints: 'point 1, with point 2 to the right',
   edges: 'the edges',
