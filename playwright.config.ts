@@ -24,6 +24,8 @@ export default defineConfig({
   reporter: [['list'], ...(result ? [['json', { outputFile: result }] as const] : [])],
   use: {
     launchOptions: { executablePath: '/usr/bin/chromium', args: CHROMIUM_FLAGS },
+    // Long enough for a first build of the part on a slow machine, short enough to tell what was waited for.
+    actionTimeout: 60_000,
     trace: 'retain-on-failure',
   },
   projects: [

@@ -11,11 +11,14 @@ async function violations(page: Page): Promise<string[]> {
 }
 
 test('every screen passes the checks of WCAG AA that can be made by machine', async ({ page, workshop }) => {
-  const id = await workshop.open('rack-wheel');
+  const id = await workshop.open('locker-hinge-plate');
   const screens = [
     '',
     'new',
-    ...['brief', 'sizes', 'fits', 'shape', 'make', 'revisions'].map((s) => `repair/${id}/${s}`),
+    'workshop',
+    ...['brief', 'sizes', 'layouts', 'photos', 'sheet', 'fits', 'shape', 'make', 'revisions'].map(
+      (s) => `repair/${id}/${s}`,
+    ),
   ];
   for (const screen of screens) {
     await page.goto(`${workshop.address}/${screen}`);
@@ -27,7 +30,7 @@ test('every screen passes the checks of WCAG AA that can be made by machine', as
 
 test('controls are at least 44 high and wide where a thumb meets them', async ({ page, workshop }) => {
   const id = await workshop.open('rack-wheel');
-  for (const stage of ['sizes', 'fits', 'shape', 'make']) {
+  for (const stage of ['sizes', 'layouts', 'fits', 'shape', 'make']) {
     await page.goto(`${workshop.address}/repair/${id}/${stage}`);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await page.waitForTimeout(600);

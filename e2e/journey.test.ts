@@ -31,7 +31,7 @@ test('from three readings to a checked, exportable spare, and back after a resta
     await addSize(page, 'Rim, outside');
     await page.getByRole('button', { name: 'Add and measure' }).click();
     for (const text of ['38.20', '38.19', '38.2']) await takeReading(page, text);
-    await expect(page.getByText('mean 38.197 · spread 0.01 mm')).toBeVisible();
+    await expect(page.getByText('mean 38.197 mm · spread 0.01 mm')).toBeVisible();
     await page.getByRole('button', { name: 'All sizes' }).click();
 
     await addSize(page, 'Axle it runs on', ['What it must fit']);
@@ -104,7 +104,7 @@ test('from three readings to a checked, exportable spare, and back after a resta
     expect((await contentOf(await save('STEP'))).toString()).toContain('Rack wheel, Spare');
     const file = await save('Save the repair file');
     const read = readRepairFile((await contentOf(file)).toString());
-    expect(read).toMatchObject({ ok: true, value: { head: { name: 'Rack wheel' } } });
+    expect(read).toMatchObject({ ok: true, value: { repair: { head: { name: 'Rack wheel' } } } });
   });
 
   await test.step('two revisions, compared by number', async () => {

@@ -9,7 +9,7 @@ test('a bore wider than the part is told at its step, and the last good part sta
   await page.goto(`${workshop.address}/repair/${id}/shape`);
   await partIsBuilt(page);
   await page.getByRole('button', { name: /^hole: / }).click();
-  await page.getByLabel('Type a number').fill('40');
+  await page.getByLabel(/^Type a number/).fill('40');
   await page.getByRole('button', { name: 'Use this number' }).click();
   const step = page.getByRole('listitem').nth(2);
   await expect(step).toContainText('The bore (40.00 mm) is as wide as the part or wider (38.20 mm)');
@@ -26,7 +26,7 @@ test('a wheel without thickness', async ({ page, workshop }) => {
   await page.goto(`${workshop.address}/repair/${id}/shape`);
   await partIsBuilt(page);
   await page.getByRole('button', { name: /^width: / }).click();
-  await page.getByLabel('Type a number').fill('0');
+  await page.getByLabel(/^Type a number/).fill('0');
   await page.getByRole('button', { name: 'Use this number' }).click();
   await expect(page.getByRole('listitem').first()).toContainText(
     'The width (0.00 mm) must be between 0.05 mm and 1000.00 mm',
@@ -112,7 +112,7 @@ test('a worker that hangs is replaced, and its step is named', async ({ page, wo
   expect(worker).toBeDefined();
   void worker!.evaluate('for (;;);').catch(() => undefined);
   await page.getByRole('button', { name: /^ease: 0.40/ }).click();
-  await page.getByLabel('Type a number').fill('0.5');
+  await page.getByLabel(/^Type a number/).fill('0.5');
   await page.getByRole('button', { name: 'Use this number' }).click();
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'was stopped' })).toHaveCount(1);

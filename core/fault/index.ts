@@ -57,6 +57,7 @@ export type MeasureFault =
   | { code: 'triangle.open'; gapMm: number }
   | { code: 'construction.notPossible'; what: string; why: string }
   | { code: 'layout.missing'; points: string[]; ways: number }
+  | { code: 'layout.open'; points: string[]; gapMm: number }
   | { code: 'layout.empty' }
   | { code: 'layout.notSettled' };
 

@@ -3,6 +3,7 @@ export { coordinateOf, zeroOf } from './zero';
 export {
   solveLayout,
   SUSPECT_BEYOND,
+  suspectsOf,
   type SolvedDistance,
   type SolvedLayout,
   type SolvedPoint,

@@ -199,6 +199,19 @@ describe('a distance that does not agree', () => {
     expect(missed.length > 5 ? missed : []).toEqual([]);
   });
 
+  test('can’t be told from the others with one distance more than needed, and says so', () => {
+    const square = new LayoutDraft(PLATE.slice(0, 4))
+      .between(1, 2)
+      .between(1, 3)
+      .between(1, 4)
+      .between(2, 3, 0.5)
+      .between(2, 4)
+      .between(3, 4);
+    const { suspect } = solve(square);
+    expect([suspect!.distanceId, ...suspect!.rivals].sort()).toEqual(['d1', 'd2', 'd3', 'd4', 'd5', 'd6']);
+    expect(solve(plateOfThirty(12, 1).draft).suspect!.rivals).toEqual([]);
+  });
+
   test('is told with its sign and about its amount', () => {
     for (const gross of [1, -1]) {
       const { draft } = plateOfThirty(12, gross);
@@ -258,7 +271,7 @@ describe('too little, or nothing that fits', () => {
     ['one point', PLATE.slice(0, 1)],
   ])('%s', (_, spots) => expect(solve(new LayoutDraft(spots)).fault).toEqual({ code: 'layout.empty' }));
 
-  test('a triangle that does not close settles as near as it can, and its residuals say so', () => {
+  test('a triangle that does not close settles as near as it can, and says by how much it misses', () => {
     const solved = solve(
       new LayoutDraft([
         { x: 0, y: 0 },
@@ -270,8 +283,11 @@ describe('too little, or nothing that fits', () => {
         .distance({ point: 'p2' }, { point: 'p3' }, 20),
     );
     // 5 mm are missing, shared by three distances in one line.
-    const left = solved.distances.reduce((sum, { residualMm }) => sum + Math.abs(residualMm), 0);
-    expect(left).toBeCloseTo(5, 3);
+    expect(solved.fault).toEqual({
+      code: 'layout.open',
+      points: ['1', '2', '3'],
+      gapMm: expect.closeTo(5, 3),
+    });
   });
 
   test('distances that can’t be used say why', () => {

@@ -44,6 +44,8 @@ export interface Suspect {
   standardised: number;
   /** By how much it seems to read too long, mm; negative for too short. */
   tooLongMm: number;
+  /** Other distances whose being wrong would explain the disagreement about as well; their ids. */
+  rivals: string[];
 }
 
 export interface SolvedLayout {
@@ -69,6 +71,8 @@ export interface SolvedLayout {
  * data snooping (Baarda, A testing procedure for use in geodetic networks, 1968).
  */
 export const SUSPECT_BEYOND = 3.29;
+/** Two explanations whose sums of squares differ by less than this can't be told apart: χ² with one degree, 95 %. */
+const TOLD_APART = 3.84;
 /** Below this share an error hardly shows in its own residual, so that nothing can be said of the distance. */
 const LEAST_REDUNDANCY = 0.02;
 /** √χ² with two degrees of freedom at 95 %. */
@@ -107,9 +111,13 @@ export function solveLayout(layout: Layout, find: LengthFinder): SolvedLayout {
     suspect: findSuspect(distances),
     agreement: redundancy > 0 ? 1 - jstat.chisquare.cdf(adjustment.squareSum, redundancy) : null,
     iterations: adjustment.iterations,
-    fault: faultOf(layout, frame, adjustment),
+    fault: faultOf(layout, frame, observations, adjustment),
   };
 }
+
+/** Ids of all distances that may be the wrong one. */
+export const suspectsOf = ({ suspect }: Pick<SolvedLayout, 'suspect'>): ReadonlySet<string> =>
+  new Set(suspect ? [suspect.distanceId, ...suspect.rivals] : []);
 
 /** Residuals against their own standard deviations: Qvv = 1/w − A Qxx Aᵀ. */
 function checkedDistances(
@@ -152,6 +160,10 @@ function findSuspect(distances: readonly SolvedDistance[]): Suspect | null {
     distanceId: worst.distance.id,
     standardised: worst.standardised,
     tooLongMm: -worst.residualMm / worst.redundancy,
+    // Left out, a distance takes the square of its standardised residual with it.
+    rivals: distances
+      .filter((other) => other !== worst && worst.standardised ** 2 - other.standardised ** 2 < TOLD_APART)
+      .map(({ distance }) => distance.id),
   };
 }
 
@@ -243,8 +255,41 @@ function mirroredPlace(
   return Math.abs(off) < ON_THE_LINE_MM ? null : { x: p.x - 2 * off * nx, y: p.y - 2 * off * ny };
 }
 
-function faultOf(layout: Layout, frame: Frame, { loose, converged }: Adjustment): Fault | null {
+/** Residuals this many standard uncertainties large, where nothing should be left over, mean that it can't be. */
+const FAR_OFF = 5;
+
+/** Distances that no placing can meet, such as a side of a triangle longer than the two others together. */
+function openIn(
+  layout: Layout,
+  observations: readonly Observation[],
+  { residualsMm }: Adjustment,
+): Fault | null {
+  const missed = observations.filter(
+    ({ standardMm }, index) => Math.abs(residualsMm[index]!) > FAR_OFF * standardMm,
+  );
+  if (missed.length === 0) return null;
+  const touched = new Set(
+    missed.flatMap(({ from, to }) => [from, to].flatMap((end) => ('point' in end ? [end.point] : []))),
+  );
+  return {
+    code: 'layout.open',
+    points: layout.points.filter(({ id }) => touched.has(id)).map(({ label }) => label),
+    gapMm: residualsMm.reduce((sum, residual) => sum + Math.abs(residual), 0),
+  };
+}
+
+function faultOf(
+  layout: Layout,
+  frame: Frame,
+  observations: readonly Observation[],
+  adjustment: Adjustment,
+): Fault | null {
   if (layout.points.length < 2) return { code: 'layout.empty' };
+  const { loose, converged, free } = adjustment;
+  // With distances to spare, the one that does not agree is pointed out instead.
+  const open =
+    loose.length > 0 || observations.length <= free.length ? openIn(layout, observations, adjustment) : null;
+  if (open) return open;
   if (loose.length > 0) {
     const points = layout.points.filter(({ id }) =>
       loose.some((way) => Math.hypot(way[frame.xOf(id)]!, way[frame.yOf(id)]!) > 1e-3),

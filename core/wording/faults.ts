@@ -86,6 +86,8 @@ const SENTENCES: Sentences = {
     `The ${what} can’t be worked out: ${why}. Check the numbers that go in.`,
   'layout.missing': ({ points, ways }) =>
     `${points.length === 1 ? `Point ${points[0]}` : `Points ${listed(points)}`} can still move: ${ways} more ${ways === 1 ? 'distance is' : 'distances are'} needed. Take one from ${points.length === 1 ? 'it' : 'each'} to a point that is held already.`,
+  'layout.open': ({ points, gapMm }) =>
+    `The distances between ${listed(points)} can’t meet: they miss each other by ${mm(gapMm)}. Take the longest and the shortest again.`,
   'layout.empty': () => 'A layout needs two points. Tap where they stand.',
   'layout.notSettled': () =>
     'These distances contradict each other too much to place the points. Look for a wrong one, or put the points on the sketch nearer to where they are.',

@@ -39,3 +39,23 @@ export async function partIsBuilt(page: Page): Promise<void> {
     timeout: 60_000,
   });
 }
+
+/** Opens a size from the list of the Sizes stage. */
+export async function openSize(page: Page, tag: string): Promise<void> {
+  await page.getByRole('button', { name: new RegExp(`^Size ${tag},`) }).click();
+}
+
+/** Lays the practice caliper on the bench. */
+export async function layOutPracticeCaliper(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Workshop' }).click();
+  await page.getByRole('radio', { name: 'On the bench' }).click();
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+}
+
+/** The chance of a fit as its card tells it, in percent. */
+export async function chanceOf(page: Page, fit: string): Promise<number> {
+  const words = await page.getByRole('group', { name: `Chance of ${fit}` }).innerText();
+  const found = /(\d+) %/.exec(words);
+  if (!found) throw new Error(`no chance in: ${words}`);
+  return Number(found[1]);
+}

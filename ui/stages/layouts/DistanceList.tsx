@@ -1,6 +1,6 @@
 import { Pressable, Text, View } from 'react-native';
 
-import type { SolvedLayout } from '@core/layout';
+import { suspectsOf, type SolvedLayout } from '@core/layout';
 import type { Layout, LayoutDistance } from '@core/model';
 
 import { useRepairContext } from '../../frame/useRepairContext';
@@ -27,12 +27,13 @@ export function DistanceList({
   const { numbers } = useRepairContext();
   const show = useShow();
   const used = new Map(solved.distances.map((one) => [one.distance.id, one]));
+  const suspects = suspectsOf(solved);
   const unused = new Map(solved.unused.map((one) => [one.distance.id, one.why]));
   return (
     <View role="list" aria-label="Distances">
       {layout.distances.map((distance) => {
         const one = used.get(distance.id);
-        const suspect = solved.suspect?.distanceId === distance.id;
+        const suspect = suspects.has(distance.id);
         const { source } = distance;
         const tag = source.from === 'size' ? (numbers.sizes.get(source.id)?.size.tag ?? '?') : '';
         const words = distanceWords(layout, distance);

@@ -2,7 +2,7 @@ import { useMemo, useRef, useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import Svg, { Circle, Ellipse, G, Line, Rect, Text as SvgText } from 'react-native-svg';
 
-import type { SolvedLayout, SolvedPoint } from '@core/layout';
+import { suspectsOf, type SolvedLayout, type SolvedPoint } from '@core/layout';
 import type { DatumEdge, Layout, LayoutEnd } from '@core/model';
 
 import { colours } from '../../theme/colours';
@@ -186,12 +186,13 @@ function Distances({ layout, solved, view }: { layout: Layout; solved: SolvedLay
     if (end.edge === 'bottom') return view.toPx(from.x, 0);
     return view.toPx(from.x, solved.top ?? 0);
   };
+  const suspects = suspectsOf(solved);
   return (
     <G>
       {layout.distances.map((distance) => {
         const [a, b] = [endAt(distance.from, distance.to), endAt(distance.to, distance.from)];
         if (!a || !b) return null;
-        const suspect = solved.suspect?.distanceId === distance.id;
+        const suspect = suspects.has(distance.id);
         const used = known.has(distance.id);
         return (
           <G key={distance.id}>

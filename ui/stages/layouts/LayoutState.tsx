@@ -29,6 +29,16 @@ export function LayoutState({
     );
   }
   if (suspect && wrong) {
+    if (suspect.rivals.length > 0) {
+      const others = suspect.rivals.length + 1;
+      return (
+        <Sentence
+          tone="text-rust"
+          alert
+          text={`The distances do not agree, and too few of them check each other to tell which is wrong: it is one of ${others}. Take one more, across or to an edge.`}
+        />
+      );
+    }
     const by = `${show.number(Math.abs(suspect.tooLongMm))} ${show.word}`;
     return (
       <Sentence

@@ -38,6 +38,8 @@ export function PointSheet({
   if (!point || !placed) return null;
   const { diameter } = point;
   const zero = zeroOf(layout, solved);
+  const aside = (mm: number, [up, down]: readonly [string, string]) =>
+    `${show.number(Math.abs(mm))} ${mm < 0 ? down : up}`;
   const size = diameter?.from === 'size' ? numbers.sizes.get(diameter.id) : undefined;
   const diameterWords =
     diameter === null
@@ -64,7 +66,7 @@ export function PointSheet({
     <Sheet title={`Point ${point.label}`} onClose={onClose}>
       <View>
         <Text className="font-number text-[19px] tabular-nums text-ink">
-          {`${show.number(placed.x - zero.x)} right, ${show.number(placed.y - zero.y)} back`}
+          {`${aside(placed.x - zero.x, ['right', 'left'])}, ${aside(placed.y - zero.y, ['back', 'front'])}`}
         </Text>
         <Text className="font-label text-[14px] text-muted">
           {placed.loose

@@ -53,11 +53,7 @@ export function ConstructionFigure({
       onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
     >
       <Svg width="100%" height="100%" viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden>
-        <FigureStrokes strokes={figure.strokes} />
-        {Object.entries(figure.inputs).map(([key, mark]) => (
-          <Span key={key} mark={mark} colour={colours.brass.DEFAULT} />
-        ))}
-        {outcome ? <Span mark={outcome} colour={colours.ink} /> : null}
+        <FigureLines figure={figure} outcome={outcome} />
       </Svg>
       {width === 0
         ? null
@@ -114,13 +110,17 @@ function Pill({ text, tone }: { text: string; tone: 'given' | 'missing' | 'resul
   );
 }
 
-/** The lines of a figure; also used small, for choosing among them. */
-export function FigureStrokes({ strokes }: { strokes: Figure['strokes'] }) {
+/** The lines of a figure and what is measured on it; also used small, for choosing among them. */
+export function FigureLines({ figure, outcome }: { figure: Figure; outcome?: FigureMark | undefined }) {
   return (
     <G strokeLinejoin="round">
-      {strokes.map((stroke, index) => (
+      {figure.strokes.map((stroke, index) => (
         <FigureStroke key={index} stroke={stroke} />
       ))}
+      {Object.entries(figure.inputs).map(([key, mark]) => (
+        <Span key={key} mark={mark} colour={colours.brass.DEFAULT} />
+      ))}
+      {outcome ? <Span mark={outcome} colour={colours.ink} /> : null}
     </G>
   );
 }

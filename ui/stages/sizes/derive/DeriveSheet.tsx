@@ -17,7 +17,7 @@ import { Field, Wrong } from '../../../shared/Field';
 import { GroupHeading } from '../../../shared/Heading';
 import { Sheet } from '../../../shared/Sheet';
 import { Switch } from '../../../shared/Switch';
-import { ConstructionFigure, FigureStrokes } from './ConstructionFigure';
+import { ConstructionFigure, FigureLines } from './ConstructionFigure';
 import { FIGURES } from './figures';
 import { SourceSheet } from './SourceSheet';
 
@@ -144,7 +144,7 @@ function ChooseConstruction({
         >
           <View className="rounded-sm bg-bench">
             <Svg width={86} height={46} viewBox="0 0 320 170" aria-hidden>
-              <FigureStrokes strokes={FIGURES[construction.id]!.strokes} />
+              <FigureLines figure={FIGURES[construction.id]!} />
             </Svg>
           </View>
           <View className="min-w-0 flex-1">
