@@ -159,13 +159,13 @@ export function formulaLength(
     unit,
   );
   if (!program.ok) return program;
-  const { tags, tape } = program.value;
+  const { tags, evaluate, failure } = program.value;
   const values: number[] = [];
   for (const tag of tags) {
     const { size, worked } = byTag.get(tag)!;
     if (!worked.ok) return no({ code: 'value.sizeNotTaken', what: text, tag: size.tag, name: size.name });
     values.push(worked.trail.working);
   }
-  const value = tape.evaluate(values);
-  return Number.isFinite(value) ? ok(value) : no({ code: `formula.${tape.failure()}`, text });
+  const value = evaluate(values);
+  return Number.isFinite(value) ? ok(value) : no({ code: `formula.${failure()}`, text });
 }

@@ -2,13 +2,17 @@ import { no, ok, type Fault, type Result } from '@core/fault';
 import { MM_PER, RAD_PER_DEGREE, type LengthUnit, type Quantity } from '@core/quantity';
 
 import { tagsIn, type Expression } from './expression';
-import { Tape, type OpName } from './tape';
+import { Sheet, type OpName, type SheetFailure } from './sheet';
 
-/** A formula ready to be evaluated many times, as a tape over the values of its sizes. */
+/** A formula by itself, ready to be evaluated many times. */
 export interface Program {
   /** Tags of the sizes it needs, in the order in which their values are given. */
   tags: string[];
-  tape: Tape;
+  /** The result, or no finite number: see `failure`. */
+  evaluate(values: ArrayLike<number>): number;
+  /** Partial derivatives by each of the values of the last evaluation. */
+  gradient(): Float64Array;
+  failure(): SheetFailure;
 }
 
 /**
@@ -29,7 +33,7 @@ const DIMENSION_OF: Record<Quantity, Dimension> = {
   count: PLAIN,
 };
 
-/** A place on the tape and what stands there. */
+/** A place on the sheet and what stands there. */
 interface Slot {
   at: number;
   dimension: Dimension;
@@ -55,7 +59,7 @@ class Mismatch extends Error {
 }
 
 /**
- * Checks that the units of a formula agree and lays it out as a tape.
+ * Checks that the units of a formula agree and lays it out by itself.
  *
  * @param quantityOf what kind of size a tag is; null if there is no such size.
  * @param wanted what the formula must give.
@@ -68,16 +72,53 @@ export function compileFormula(
   unit: LengthUnit = 'mm',
 ): Result<Program, Fault> {
   const tags = tagsIn(expression);
-  const tape = new Tape(tags.length);
+  const sheet = new Sheet(tags.length);
+  const laid = layFormula(
+    sheet,
+    expression,
+    { quantityOf, placeOf: (tag) => tags.indexOf(tag) },
+    wanted,
+    unit,
+  );
+  if (!laid.ok) return laid;
+  sheet.seal();
+  return ok({
+    tags,
+    evaluate(values) {
+      for (let index = 0; index < tags.length; index += 1) sheet.values[index] = values[index]!;
+      return sheet.evaluate(laid.value);
+    },
+    gradient() {
+      const slopes = new Float64Array(tags.length);
+      sheet.gradient(laid.value, slopes);
+      return slopes;
+    },
+    failure: () => sheet.failure(laid.value),
+  });
+}
+
+/**
+ * Checks that the units of a formula agree and lays it out on a sheet, as one of many.
+ *
+ * @param sizes what kind of size a tag is (null if there is no such size), and its place in the sheet's row.
+ * @returns its number on the sheet.
+ */
+export function layFormula(
+  sheet: Sheet,
+  expression: Expression,
+  { quantityOf, placeOf }: { quantityOf(tag: string): Quantity | null; placeOf(tag: string): number },
+  wanted: Quantity,
+  unit: LengthUnit,
+): Result<number, Fault> {
   const unitFactor = { length: MM_PER[unit], angle: RAD_PER_DEGREE };
 
   const toDimension = (slot: Slot, target: Dimension): Slot => {
     if (same(slot.dimension, target) || !slot.dimension.loose) return slot;
     if (same(target, DIMENSION_OF.length)) {
-      return { at: tape.scale(slot.at, unitFactor.length), dimension: target };
+      return { at: sheet.scale(slot.at, unitFactor.length), dimension: target };
     }
     if (same(target, DIMENSION_OF.angle)) {
-      return { at: tape.scale(slot.at, unitFactor.angle), dimension: target };
+      return { at: sheet.scale(slot.at, unitFactor.angle), dimension: target };
     }
     return slot;
   };
@@ -100,24 +141,24 @@ export function compileFormula(
 
   const joined = (op: OpName, parts: Slot[]): Slot => {
     const { slots, dimension } = unify(parts);
-    const at = slots.slice(1).reduce((left, right) => tape.binary(op, left, right.at), slots[0]!.at);
+    const at = slots.slice(1).reduce((left, right) => sheet.binary(op, left, right.at), slots[0]!.at);
     return { at, dimension };
   };
 
   const lay = (node: Expression): Slot => {
     switch (node.op) {
       case 'number':
-        return { at: tape.constant(node.value), dimension: LOOSE };
+        return { at: sheet.constant(node.value), dimension: LOOSE };
       case 'quantity':
-        return { at: tape.constant(node.value), dimension: DIMENSION_OF[node.of] };
+        return { at: sheet.constant(node.value), dimension: DIMENSION_OF[node.of] };
       case 'size': {
         const quantity = quantityOf(node.tag);
         if (!quantity) throw new Mismatch({ code: 'formula.unknownSize', tag: node.tag });
-        return { at: tags.indexOf(node.tag), dimension: DIMENSION_OF[quantity] };
+        return { at: placeOf(node.tag), dimension: DIMENSION_OF[quantity] };
       }
       case 'negate': {
         const of = lay(node.of);
-        return { at: tape.scale(of.at, -1), dimension: of.dimension };
+        return { at: sheet.scale(of.at, -1), dimension: of.dimension };
       }
       case 'add':
       case 'subtract':
@@ -131,7 +172,7 @@ export function compileFormula(
           angle: left.dimension.angle + sign * right.dimension.angle,
           loose: left.dimension.loose && right.dimension.loose,
         };
-        return { at: tape.binary(node.op, left.at, right.at), dimension };
+        return { at: sheet.binary(node.op, left.at, right.at), dimension };
       }
       case 'power': {
         const [left, right] = [lay(node.left), lay(node.right)];
@@ -142,7 +183,7 @@ export function compileFormula(
         }
         const scaled = (power: number) => (power === 0 ? 0 : power * exponent);
         return {
-          at: tape.binary('power', left.at, right.at),
+          at: sheet.binary('power', left.at, right.at),
           dimension: {
             length: scaled(left.dimension.length),
             angle: scaled(left.dimension.angle),
@@ -160,7 +201,7 @@ export function compileFormula(
     switch (name) {
       case 'sqrt':
         return {
-          at: tape.unary('sqrt', first.at),
+          at: sheet.unary('sqrt', first.at),
           dimension: {
             length: first.dimension.length / 2,
             angle: first.dimension.angle / 2,
@@ -168,7 +209,7 @@ export function compileFormula(
           },
         };
       case 'abs':
-        return { at: tape.unary('abs', first.at), dimension: first.dimension };
+        return { at: sheet.unary('abs', first.at), dimension: first.dimension };
       case 'sin':
       case 'cos':
       case 'tan': {
@@ -180,7 +221,7 @@ export function compileFormula(
             right: dimensionWord(first.dimension),
           });
         }
-        return { at: tape.unary(name, angle.at), dimension: PLAIN };
+        return { at: sheet.unary(name, angle.at), dimension: PLAIN };
       }
       case 'asin':
       case 'acos':
@@ -192,14 +233,14 @@ export function compileFormula(
             right: dimensionWord(first.dimension),
           });
         }
-        return { at: tape.unary(name, first.at), dimension: DIMENSION_OF.angle };
+        return { at: sheet.unary(name, first.at), dimension: DIMENSION_OF.angle };
       case 'hypot':
       case 'min':
       case 'max':
         return joined(name, parts);
       case 'mean': {
         const sum = joined('add', parts);
-        return { at: tape.scale(sum.at, 1 / parts.length), dimension: sum.dimension };
+        return { at: sheet.scale(sum.at, 1 / parts.length), dimension: sum.dimension };
       }
     }
   };
@@ -207,11 +248,11 @@ export function compileFormula(
   try {
     const result = toDimension(lay(expression), DIMENSION_OF[wanted]);
     if (!same(result.dimension, DIMENSION_OF[wanted])) {
-      return no({ code: 'formula.wrongResult', got: dimensionWord(result.dimension), wanted });
+      throw new Mismatch({ code: 'formula.wrongResult', got: dimensionWord(result.dimension), wanted });
     }
-    tape.finish(result.at);
-    return ok({ tags, tape });
+    return ok(sheet.finish(result.at, tagsIn(expression).map(placeOf)));
   } catch (error) {
+    sheet.abandon();
     if (error instanceof Mismatch) return no(error.fault);
     throw error;
   }

@@ -13,7 +13,7 @@ function program(text: string, wanted: Quantity = 'length') {
 function value(text: string, values: Record<string, number> = {}, wanted: Quantity = 'length'): number {
   const compiled = program(text, wanted);
   if (!compiled.ok) throw new Error(compiled.fault.code);
-  return compiled.value.tape.evaluate(compiled.value.tags.map((tag) => values[tag]!));
+  return compiled.value.evaluate(compiled.value.tags.map((tag) => values[tag]!));
 }
 function faultOf(text: string, wanted: Quantity = 'length'): string | null {
   const expression = parseFormula(text);
@@ -121,13 +121,14 @@ describe('formulas over sizes', () => {
       fc.property(fc.constantFrom(...formulas), positive, positive, (text, a, b) => {
         const compiled = program(text);
         if (!compiled.ok) throw new Error(compiled.fault.code);
-        const { tape, tags } = compiled.value;
+        const formula = compiled.value;
+        const { tags } = formula;
         const at = tags.map((tag) => ({ A: a, B: b, C: 0.7 })[tag]!);
-        tape.evaluate(at);
-        const slopes = Array.from(tape.gradient());
+        formula.evaluate(at);
+        const slopes = Array.from(formula.gradient());
         for (const [index, slope] of slopes.entries()) {
           const step = 1e-6;
-          const moved = (by: number) => tape.evaluate(at.map((v, k) => (k === index ? v + by : v)));
+          const moved = (by: number) => formula.evaluate(at.map((v, k) => (k === index ? v + by : v)));
           const [left, right, middle] = [moved(-step), moved(step), moved(0)];
           // At a kink the two sides differ; there one of them is given.
           if (Math.abs(right - 2 * middle + left) > 1e-8) continue;
@@ -140,10 +141,10 @@ describe('formulas over sizes', () => {
   test('the first thing that went wrong is named', () => {
     const compiled = program('sqrt(A * A - B * B) + A * A / (B - B)');
     if (!compiled.ok) throw new Error('not compiled');
-    const { tape } = compiled.value;
-    expect(Number.isFinite(tape.evaluate([2, 3]))).toBe(false);
-    expect(tape.failure()).toBe('notReal');
-    expect(Number.isFinite(tape.evaluate([3, 2]))).toBe(false);
-    expect(tape.failure()).toBe('divisionByZero');
+    const formula = compiled.value;
+    expect(Number.isFinite(formula.evaluate([2, 3]))).toBe(false);
+    expect(formula.failure()).toBe('notReal');
+    expect(Number.isFinite(formula.evaluate([3, 2]))).toBe(false);
+    expect(formula.failure()).toBe('divisionByZero');
   });
 });

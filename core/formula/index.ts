@@ -1,5 +1,6 @@
 export { FUNCTIONS, tagsIn, type Expression } from './expression';
 export { FORMULA_LIMIT, parseFormula } from './parseFormula';
-export { compileFormula, type Program } from './compile';
-export { Tape, type TapeFailure } from './tape';
+export { compileFormula, layFormula, type Program } from './compile';
+export { listsOf, type Lists } from './lists';
+export { Sheet, type SheetFailure } from './sheet';
 export { readTyped } from './typedNumber';

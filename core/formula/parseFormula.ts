@@ -94,7 +94,7 @@ function checkName(name: string): Result<Expression, Fault> {
   if (name === 'pi') return ok({ op: 'number', value: Math.PI });
   const unit = Object.hasOwn(UNITS, name) ? UNITS[name] : undefined;
   if (unit) return ok({ op: 'quantity', ...unit });
-  if (/^[A-Z]{1,2}$/.test(name)) return ok({ op: 'size', tag: name });
+  if (/^[A-Z]{1,3}$/.test(name)) return ok({ op: 'size', tag: name });
   return no({ code: 'formula.unknownWord', word: name });
 }
 
@@ -114,7 +114,7 @@ function checkCall(node: ParsedOf<'FunctionNode'>, text: string): Result<Express
   if (!isFunctionName(name)) {
     // A size or a number straight before a bracket is a forgotten sign of multiplication.
     return no(
-      /^[A-Z]{1,2}$/.test(name)
+      /^[A-Z]{1,3}$/.test(name)
         ? { code: 'formula.notRead', text }
         : { code: 'formula.unknownWord', word: name || '?' },
     );

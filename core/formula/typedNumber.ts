@@ -43,9 +43,9 @@ export function readTyped(text: string, quantity: Quantity, unit: LengthUnit = '
   if (!expression.ok) return expression.fault.code === 'formula.notRead' ? plain : expression;
   const program = compileFormula(expression.value, () => null, quantity, unit);
   if (!program.ok) return program;
-  const value = program.value.tape.evaluate([]);
+  const value = program.value.evaluate([]);
   if (!Number.isFinite(value)) {
-    return no({ code: `formula.${program.value.tape.failure()}`, text: cleaned });
+    return no({ code: `formula.${program.value.failure()}`, text: cleaned });
   }
   if (quantity === 'count') return parseCount(`${tidy(value)}`);
   return ok(quantity === 'length' ? tidy(value) : value);

@@ -1,20 +1,32 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
-import { compileFormula, parseFormula, type Program } from '@core/formula';
+import { parseFormula, tagsIn, type Expression } from '@core/formula';
 import type { Derivation, Size, Source } from '@core/model';
+import type { LengthUnit } from '@core/quantity';
 
 import { constructionOf } from './constructions';
 import { numericSlopes } from './propagate';
 
-/** A derivation made ready: the sizes it needs, and how to work it out from their values, in that order. */
-export interface Derived {
+/** A formula that was read; its sizes and units are checked when it is laid on a sheet. */
+export interface ReadFormula {
+  by: 'formula';
+  needs: readonly Size[];
+  expression: Expression;
+  text: string;
+  unit: LengthUnit;
+}
+
+/** A construction made ready to be worked out from the values of its sizes, in the order of `needs`. */
+export interface ReadyConstruction {
+  by: 'construction';
   needs: readonly Size[];
   /** The value, or NaN with the reason in `fault`. */
   evaluate(values: ArrayLike<number>): number;
-  /** Slopes of the value by each size, at the values of the last evaluation. */
-  slopes(): ArrayLike<number>;
+  /** Writes the slopes of the value by each size, at the values of the last evaluation, from place `from` on. */
+  slopes(into: Float64Array, from: number): void;
   /** Why the last evaluation gave no number. */
   fault(): Fault;
 }
+export type Derived = ReadFormula | ReadyConstruction;
 
 /** Finds the sizes that a derivation may use: those that are not removed, by tag or by id. */
 export interface SizeFinder {
@@ -22,38 +34,23 @@ export interface SizeFinder {
   byId(id: string): Size | null;
 }
 
-/** Makes a derivation ready, or says what is wrong with it whatever the values are. */
+/** Reads a derivation and finds its sizes, or says what is wrong with it whatever the values are. */
 export function prepareDerivation(
   size: Size,
   derivation: Derivation,
   find: SizeFinder,
 ): Result<Derived, Fault> {
-  return derivation.by === 'formula'
-    ? prepareFormula(size, derivation, find)
-    : prepareConstruction(size, derivation, find);
-}
-
-function prepareFormula(
-  size: Size,
-  { text, unit }: Extract<Derivation, { by: 'formula' }>,
-  find: SizeFinder,
-): Result<Derived, Fault> {
+  if (derivation.by === 'construction') return prepareConstruction(size, derivation, find);
+  const { text, unit } = derivation;
   const expression = parseFormula(text);
   if (!expression.ok) return expression;
-  const compiled = compileFormula(
-    expression.value,
-    (tag) => find.byTag(tag)?.quantity ?? null,
-    size.quantity,
-    unit,
-  );
-  if (!compiled.ok) return compiled;
-  const { tags, tape }: Program = compiled.value;
-  return ok({
-    needs: tags.map((tag) => find.byTag(tag)!),
-    evaluate: (values) => tape.evaluate(values),
-    slopes: () => tape.gradient(),
-    fault: () => ({ code: `formula.${tape.failure()}`, text }),
-  });
+  const needs: Size[] = [];
+  for (const tag of tagsIn(expression.value)) {
+    const found = find.byTag(tag);
+    if (!found) return no({ code: 'formula.unknownSize', tag });
+    needs.push(found);
+  }
+  return ok({ by: 'formula', needs, expression: expression.value, text, unit });
 }
 
 function prepareConstruction(
@@ -100,20 +97,21 @@ function prepareConstruction(
       : no({ code: 'construction.notPossible', what: wanted.what, why: 'the numbers do not go together' });
   };
   return ok({
+    by: 'construction',
     needs,
     evaluate(values) {
       at = Array.from(values).slice(0, needs.length);
       last = compute(at);
       return last.ok ? last.value : Number.NaN;
     },
-    slopes() {
+    slopes(into, from) {
       const slopes = numericSlopes((values) => {
         const computed = compute(values);
         return computed.ok ? computed.value : Number.NaN;
       }, at);
       // A count is exact, and between two whole numbers there is nothing to take a slope of.
       for (const { need, exact } of places) if (need >= 0 && exact) slopes[need] = 0;
-      return slopes;
+      into.set(slopes, from);
     },
     fault: () => (last.ok ? { code: 'formula.notReal', text: construction.name } : last.fault),
   });

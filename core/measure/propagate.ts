@@ -1,55 +1,10 @@
-import { combine, type Contribution, type Uncertainty } from './uncertainty';
+import { combine, type Uncertainty } from './uncertainty';
 
-/**
- * How much a number changes with each measured size it rests on, as two lists side by side in rising order of
- * `leaves`. Sparse, because a size rests on a handful of thousands.
- */
-export interface Sensitivities {
-  /** Numbers of measured sizes. */
-  leaves: readonly number[];
-  perUnit: readonly number[];
-}
-
-export const NO_SENSITIVITIES: Sensitivities = { leaves: [], perUnit: [] };
-
-/** Chain rule: sensitivities of a result whose own slopes by its inputs are given. */
-export function chainSensitivities(
-  inputs: readonly Sensitivities[],
-  slopes: ArrayLike<number>,
-): Sensitivities {
-  let sum = NO_SENSITIVITIES;
-  for (let index = 0; index < inputs.length; index += 1) {
-    const slope = slopes[index]!;
-    if (slope !== 0) sum = addScaled(sum, inputs[index]!, slope);
-  }
-  return sum;
-}
-
-/** Merges two sparse lists: a + slope × b. */
-function addScaled(a: Sensitivities, b: Sensitivities, slope: number): Sensitivities {
-  const leaves: number[] = [];
-  const perUnit: number[] = [];
-  const [aLeaves, bLeaves] = [a.leaves, b.leaves];
-  let [i, j] = [0, 0];
-  while (i < aLeaves.length || j < bLeaves.length) {
-    const left = i < aLeaves.length ? aLeaves[i]! : Infinity;
-    const right = j < bLeaves.length ? bLeaves[j]! : Infinity;
-    if (left < right) {
-      leaves.push(left);
-      perUnit.push(a.perUnit[i]!);
-      i += 1;
-    } else if (right < left) {
-      leaves.push(right);
-      perUnit.push(slope * b.perUnit[j]!);
-      j += 1;
-    } else {
-      leaves.push(left);
-      perUnit.push(a.perUnit[i]! + slope * b.perUnit[j]!);
-      i += 1;
-      j += 1;
-    }
-  }
-  return { leaves, perUnit };
+/** A measured size that a result rests on, and how much the result changes with it. */
+export interface Root {
+  sizeId: string;
+  perUnit: number;
+  uncertainty: Uncertainty;
 }
 
 /**
@@ -58,22 +13,15 @@ function addScaled(a: Sensitivities, b: Sensitivities, slope: number): Sensitivi
  * as uncorrelated with each other, though one caliper's error is the same in all it measures: that overstates
  * differences and understates sums a little.
  */
-export function propagate(
-  { leaves, perUnit }: Sensitivities,
-  leafOf: (leaf: number) => { sizeId: string; uncertainty: Uncertainty } | null,
-): Uncertainty {
-  const contributions: Contribution[] = [];
-  for (const [index, leaf] of leaves.entries()) {
-    const found = leafOf(leaf);
-    if (!found) continue;
-    contributions.push({
+export function propagate(roots: readonly Root[]): Uncertainty {
+  return combine(
+    roots.map(({ sizeId, perUnit, uncertainty }) => ({
       source: 'size',
-      sizeId: found.sizeId,
-      standard: Math.abs(perUnit[index]!) * found.uncertainty.standard,
-      degreesOfFreedom: found.uncertainty.degreesOfFreedom,
-    });
-  }
-  return combine(contributions);
+      sizeId,
+      standard: Math.abs(perUnit) * uncertainty.standard,
+      degreesOfFreedom: uncertainty.degreesOfFreedom,
+    })),
+  );
 }
 
 /** Share of a value by which it is moved to find a slope; the cube root of the machine's precision is best. */

@@ -1,308 +1,357 @@
 import type { Fault } from '@core/fault';
+import { layFormula, listsOf, Sheet, type Lists } from '@core/formula';
 import type { Reading, Size, Workshop } from '@core/model';
 
-import { prepareDerivation, type Derived, type SizeFinder } from './derive';
-import { chainSensitivities, NO_SENSITIVITIES, propagate, type Sensitivities } from './propagate';
+import type { ReadyConstruction } from './derive';
+import { propagate, type Root } from './propagate';
+import { MOST_ROOTS, rootSetsOf, type RootSets } from './rootSets';
+import { linkAndSort, type Linked } from './sizeOrder';
 import { evaluateSize, isKnown, type SizeResult } from './sizeResult';
 
 /** What settling works out: values alone, or how they depend on what was measured as well. */
 export type SettleDepth = 'values' | 'uncertainty';
 
-/** A size in the graph. Its number is its place in the list it came from. */
-interface Node {
-  size: Size;
-  readings: readonly Reading[];
-  /** Result from readings or a given number; null for a derived size. */
-  own: SizeResult | null;
-  derived: Derived | null;
-  /** What is wrong with it whatever the values are. */
-  brokenBy: Fault | null;
-  needs: readonly number[];
-  usedBy: number[];
-  rank: number;
-  sensitivities: Sensitivities;
-  /** Slopes by the sizes it uses directly, of the last settling. */
-  slopes: readonly number[];
-  /** Why the last evaluation gave no number. */
-  failure: Fault | null;
-  result: SizeResult | null;
-}
+const NO_FORMULA = -1;
+/** What is out of date of a size. A value that is out of date takes its slopes with it. */
+const FRESH = 0;
+const SLOPES_STALE = 1;
+const ALL_STALE = 2;
 
 /**
  * All sizes of a repair and how they depend on each other. After a change only what depends on it is worked out
- * again: sizes are kept in an order in which each stands after those it needs, and one pass along that order
- * visits those that are out of date.
+ * again: sizes are numbered in an order in which each stands after those that it needs, and one pass along that
+ * order visits those that are out of date. What is visited often lies side by side in flat arrays.
  */
 export class SizeGraph {
-  readonly #nodes: Node[];
-  readonly #numberOf = new Map<string, number>();
   readonly #workshop: Workshop;
-  /** Values by number; NaN where there is none. */
-  readonly #values: Float64Array;
+  readonly #entries: readonly Linked[];
+  readonly #rankOf: ReadonlyMap<string, number>;
+  readonly #readings: (readonly Reading[])[];
+  /** Formulas, all on one sheet; its first places are the values of sizes by rank, NaN where there is none. */
+  readonly #sheet: Sheet;
+  /** By rank: number on the sheet, or NO_FORMULA. */
+  readonly #formulas: Int32Array;
+  readonly #constructions: readonly (ReadyConstruction | null)[];
+  readonly #needs: Lists;
+  readonly #users: Lists;
+  readonly #sets: RootSets;
+
+  /** By rank: FRESH, SLOPES_STALE or ALL_STALE. */
   readonly #stale: Uint8Array;
-  readonly #slopesStale: Uint8Array;
-  #order: number[] = [];
   #lowestStale = 0;
+  /** Results from readings or a given number; null for derived sizes. */
+  readonly #own: (SizeResult | null)[];
+  /** Why the last evaluation gave no number. */
+  readonly #failures: (Fault | null)[];
+
   #lowestSlopesStale = 0;
-  #scratch = new Float64Array(16);
+  /** By need: slope of a size by one that it uses. */
+  readonly #slopes: Float64Array;
+  /** By root of each size: slope by what was measured. */
+  readonly #perRoot: Float64Array;
+  /** Squared standard uncertainties, by rank. */
+  readonly #variances: Float64Array;
+  /** Results that were asked for, and by rank whether they still hold. */
+  readonly #results: (SizeResult | null)[];
+  readonly #told: Uint8Array;
+  /** By rank: 1 where the slopes by needs are known and stay the same for all values. */
+  readonly #steady: Uint8Array;
 
   /** @param sizes those that are not removed; tags and ids are unique. */
   constructor(sizes: readonly Size[], readings: ReadonlyMap<string, readonly Reading[]>, workshop: Workshop) {
     this.#workshop = workshop;
-    this.#nodes = sizes.map((size, index) => {
-      this.#numberOf.set(size.id, index);
-      return this.#emptyNode(size, readings.get(size.id) ?? []);
-    });
-    this.#values = new Float64Array(sizes.length).fill(Number.NaN);
-    this.#stale = new Uint8Array(sizes.length).fill(1);
-    this.#slopesStale = new Uint8Array(sizes.length);
-    this.#link();
+    const entries = linkAndSort(sizes);
+    const count = entries.length;
+    this.#sheet = new Sheet(count);
+    this.#formulas = layFormulas(entries, this.#sheet);
+    const needs = entries.map((entry) => (entry.derived ? entry.needs : []));
+    this.#entries = entries;
+    this.#rankOf = new Map(entries.map(({ size }, rank) => [size.id, rank]));
+    this.#readings = entries.map(({ size }) => readings.get(size.id) ?? []);
+    this.#sets = rootSetsOf(needs, (rank) => entries[rank]!.size.kind === 'measured');
+    for (const rank of this.#sets.tooMany) {
+      this.#formulas[rank] = NO_FORMULA;
+      entries[rank]!.derived = null;
+      entries[rank]!.brokenBy = { code: 'size.tooManyRoots', limit: MOST_ROOTS };
+    }
+    this.#constructions = entries.map(({ derived }) => (derived?.by === 'construction' ? derived : null));
+    this.#needs = listsOf(needs);
+    this.#users = listsOf(usersOf(needs));
+    this.#sheet.seal().values.fill(Number.NaN, 0, count);
+    this.#stale = new Uint8Array(count).fill(ALL_STALE);
+    this.#own = new Array<null>(count).fill(null);
+    this.#failures = new Array<null>(count).fill(null);
+    this.#slopes = new Float64Array(this.#needs.items.length);
+    this.#perRoot = new Float64Array(this.#sets.roots.items.length);
+    this.#variances = new Float64Array(count);
+    this.#results = new Array<null>(count).fill(null);
+    this.#told = new Uint8Array(count);
+    this.#steady = new Uint8Array(count);
   }
 
   /** Gives a size other readings; `settle` brings everything up to date. */
   replaceReadings(sizeId: string, readings: readonly Reading[]): void {
-    const number = this.#number(sizeId);
-    this.#nodes[number]!.readings = readings;
-    this.#markStale(number);
+    const rank = this.#rank(sizeId);
+    this.#readings[rank] = readings;
+    this.#stale[rank] = ALL_STALE;
+    this.#lowestStale = Math.min(this.#lowestStale, rank);
   }
 
   /**
    * Works out everything that is out of date: values first, and then how they depend on what was measured.
-   * Returns how many sizes were visited.
+   * Returns how many values were worked out.
    */
   settle(depth: SettleDepth = 'uncertainty'): number {
     const visited = this.#settleValues();
-    return depth === 'values' ? visited : this.#settleSensitivities();
-  }
-
-  #settleValues(): number {
-    let visited = 0;
-    const order = this.#order;
-    for (let rank = this.#lowestStale; rank < order.length; rank += 1) {
-      const number = order[rank]!;
-      if (this.#stale[number] === 0) continue;
-      this.#stale[number] = 0;
-      this.#slopesStale[number] = 1;
-      this.#lowestSlopesStale = Math.min(this.#lowestSlopesStale, rank);
-      visited += 1;
-      if (!this.#evaluate(number)) continue;
-      for (const user of this.#nodes[number]!.usedBy) this.#stale[user] = 1;
-    }
-    this.#lowestStale = order.length;
-    return visited;
-  }
-
-  /** A size with the same value can still be known less well, so that all that use it are visited. */
-  #settleSensitivities(): number {
-    let visited = 0;
-    const order = this.#order;
-    for (let rank = this.#lowestSlopesStale; rank < order.length; rank += 1) {
-      const number = order[rank]!;
-      if (this.#slopesStale[number] === 0) continue;
-      this.#slopesStale[number] = 0;
-      visited += 1;
-      const node = this.#nodes[number]!;
-      this.#differentiate(node, number);
-      for (const user of node.usedBy) this.#slopesStale[user] = 1;
-    }
-    this.#lowestSlopesStale = order.length;
+    if (depth === 'uncertainty') this.#settleSlopes();
     return visited;
   }
 
   /** The value of a size, or NaN where there is none; as of the last settling. */
   value(sizeId: string): number {
-    return this.#values[this.#number(sizeId)]!;
+    return this.#sheet.values[this.#rank(sizeId)]!;
   }
 
-  /** What is known of a size, with its uncertainty. Settles what is out of date. */
+  /** Standard uncertainty of a size; zero for what was not measured. As of the last settling with uncertainty. */
+  standard(sizeId: string): number {
+    return Math.sqrt(this.#variances[this.#rank(sizeId)]!);
+  }
+
+  /** What is known of a size, with its budget of uncertainty. Settles what is out of date. */
   result(sizeId: string): SizeResult {
     this.settle();
-    const node = this.#nodes[this.#number(sizeId)]!;
-    node.result ??= this.#resultOf(node);
-    return node.result;
-  }
-
-  #number(sizeId: string): number {
-    const number = this.#numberOf.get(sizeId);
-    if (number === undefined) throw new RangeError(`there is no size ${sizeId} in this graph`);
-    return number;
-  }
-
-  #emptyNode(size: Size, readings: readonly Reading[]): Node {
-    return {
-      size,
-      readings,
-      own: null,
-      derived: null,
-      brokenBy: null,
-      needs: [],
-      usedBy: [],
-      rank: 0,
-      sensitivities: NO_SENSITIVITIES,
-      slopes: [],
-      failure: null,
-      result: null,
-    };
-  }
-
-  #markStale(number: number): void {
-    this.#stale[number] = 1;
-    this.#lowestStale = Math.min(this.#lowestStale, this.#nodes[number]!.rank);
-  }
-
-  /** Prepares derivations, finds circles, and puts the sizes in order. */
-  #link(): void {
-    const byTag = new Map(this.#nodes.map(({ size }) => [size.tag, size]));
-    const find: SizeFinder = {
-      byTag: (tag) => byTag.get(tag) ?? null,
-      byId: (id) => {
-        const number = this.#numberOf.get(id);
-        return number === undefined ? null : this.#nodes[number]!.size;
-      },
-    };
-    for (const [number, node] of this.#nodes.entries()) {
-      if (node.size.kind !== 'derived' || !node.size.derivation) continue;
-      const derived = prepareDerivation(node.size, node.size.derivation, find);
-      if (!derived.ok) {
-        node.brokenBy = derived.fault;
-        continue;
-      }
-      node.derived = derived.value;
-      node.needs = derived.value.needs.map(({ id }) => this.#number(id));
-      for (const need of new Set(node.needs)) this.#nodes[need]!.usedBy.push(number);
-      if (node.needs.length > this.#scratch.length) this.#scratch = new Float64Array(node.needs.length * 2);
+    const rank = this.#rank(sizeId);
+    if (this.#told[rank] === 0) {
+      this.#results[rank] = this.#resultOf(rank);
+      this.#told[rank] = 1;
     }
-    this.#sort();
+    return this.#results[rank]!;
   }
 
-  /** Kahn's algorithm; what is left over stands in a circle, or behind one. */
-  #sort(): void {
-    const open = this.#nodes.map((node) => new Set(node.needs).size);
-    const order: number[] = [];
-    for (const [number, count] of open.entries()) if (count === 0) order.push(number);
-    for (let at = 0; at < order.length; at += 1) {
-      for (const user of this.#nodes[order[at]!]!.usedBy) {
-        open[user]! -= 1;
-        if (open[user] === 0) order.push(user);
-      }
-    }
-    const left = new Set(open.flatMap((count, number) => (count > 0 ? [number] : [])));
-    for (const circle of this.#circlesIn(left)) {
-      const tags = circle.map((number) => this.#nodes[number]!.size.tag);
-      for (const [place, number] of circle.entries()) {
-        const turned = [...tags.slice(place), ...tags.slice(0, place)];
-        this.#nodes[number]!.brokenBy = { code: 'formula.cycle', tags: turned };
-      }
-    }
-    this.#order = [...order, ...left];
-    for (const [rank, number] of this.#order.entries()) this.#nodes[number]!.rank = rank;
+  #rank(sizeId: string): number {
+    const rank = this.#rankOf.get(sizeId);
+    if (rank === undefined) throw new RangeError(`there is no size ${sizeId} in this graph`);
+    return rank;
   }
 
-  /** Circles among sizes that could not be put in order, each size in at most one. */
-  #circlesIn(left: ReadonlySet<number>): number[][] {
-    const circles: number[][] = [];
-    const done = new Set<number>();
-    for (const start of left) {
-      const path: number[] = [];
-      let at: number | undefined = start;
-      while (at !== undefined && !done.has(at)) {
-        const again = path.indexOf(at);
-        if (again >= 0) {
-          circles.push(path.slice(again));
-          break;
-        }
-        path.push(at);
-        at = this.#nodes[at]!.needs.find((need) => left.has(need));
-      }
-      for (const number of path) done.add(number);
+  #settleValues(): number {
+    const stale = this.#stale;
+    const sheet = this.#sheet;
+    const values = sheet.values;
+    const formulas = this.#formulas;
+    const { starts, items } = this.#users;
+    const steady = this.#steady;
+    const told = this.#told;
+    let visited = 0;
+    if (this.#lowestStale < stale.length) {
+      this.#lowestSlopesStale = Math.min(this.#lowestSlopesStale, this.#lowestStale);
     }
-    return circles;
+    for (let rank = this.#lowestStale; rank < stale.length; rank += 1) {
+      if (stale[rank] !== ALL_STALE) continue;
+      stale[rank] = steady[rank] === 1 ? FRESH : SLOPES_STALE;
+      told[rank] = 0;
+      visited += 1;
+      const formula = formulas[rank]!;
+      const before = values[rank]!;
+      let value: number;
+      if (formula === NO_FORMULA) value = this.#otherValue(rank);
+      else {
+        value = sheet.evaluate(formula);
+        // Infinity less itself is no number either.
+        if (value - value !== 0) value = this.#withoutValue(rank, formula);
+        else if (before !== before) this.#failures[rank] = null;
+      }
+      if (value === before || (value !== value && before !== before)) continue;
+      values[rank] = value;
+      for (let at = starts[rank]!; at < starts[rank + 1]!; at += 1) stale[items[at]!] = ALL_STALE;
+    }
+    this.#lowestStale = stale.length;
+    return visited;
   }
 
-  /** Works out one value; true if it is another one than before. */
-  #evaluate(number: number): boolean {
-    const node = this.#nodes[number]!;
-    const before = this.#values[number]!;
-    let value = Number.NaN;
-    node.failure = null;
-    if (node.derived && !node.brokenBy) {
-      const { derived, needs } = node;
-      const scratch = this.#scratch;
-      let known = true;
-      for (let index = 0; index < needs.length; index += 1) {
-        const input = this.#values[needs[index]!]!;
-        scratch[index] = input;
-        known &&= input === input;
-      }
-      if (known) {
-        value = derived.evaluate(scratch);
-        if (!Number.isFinite(value)) {
-          value = Number.NaN;
-          node.failure = derived.fault();
-        }
-      }
-    } else if (node.size.kind !== 'derived') {
-      node.own = evaluateSize(node.size, node.readings, this.#workshop);
-      if (isKnown(node.own)) value = node.own.value;
-    }
-    this.#values[number] = value;
-    return !Object.is(before, value);
+  /** A formula that gave no number: it waits for a size that it needs, or says what is wrong. */
+  #withoutValue(rank: number, formula: number): number {
+    const { derived } = this.#entries[rank]!;
+    this.#failures[rank] =
+      derived?.by === 'formula' && !this.#waits(rank)
+        ? { code: `formula.${this.#sheet.failure(formula)}`, text: derived.text }
+        : null;
+    return Number.NaN;
   }
 
-  /** Works out how one size depends on what was measured, at its present value. */
-  #differentiate(node: Node, number: number): void {
-    node.result = null;
-    const value = this.#values[number]!;
-    if (node.derived && value === value) {
-      const slopes = node.derived.slopes();
-      node.slopes = Array.from(slopes);
-      node.sensitivities = this.#chained(node.needs, slopes);
+  #waits(rank: number): boolean {
+    return this.#needsOf(rank).some((need) => Number.isNaN(this.#sheet.values[need]!));
+  }
+
+  /** The value of a size that no formula gives: from a construction, readings or a given number. */
+  #otherValue(rank: number): number {
+    const construction = this.#constructions[rank];
+    if (!construction) return this.#ownValue(rank);
+    this.#failures[rank] = null;
+    if (this.#waits(rank)) return Number.NaN;
+    const value = construction.evaluate(this.#needsOf(rank).map((need) => this.#sheet.values[need]!));
+    if (Number.isFinite(value)) return value;
+    this.#failures[rank] = construction.fault();
+    return Number.NaN;
+  }
+
+  #ownValue(rank: number): number {
+    const { size } = this.#entries[rank]!;
+    if (size.kind === 'derived') return Number.NaN;
+    const own = evaluateSize(size, this.#readings[rank]!, this.#workshop);
+    this.#own[rank] = own;
+    return isKnown(own) ? own.value : Number.NaN;
+  }
+
+  /**
+   * How each size depends on what was measured, by the chain rule: its slope by a root is the sum of its slopes by
+   * needs times theirs. Where slopes are steady and no doubt has changed, nothing is visited.
+   */
+  #settleSlopes(): void {
+    const stale = this.#stale;
+    const told = this.#told;
+    const formulas = this.#formulas;
+    const constructions = this.#constructions;
+    const { starts, items } = this.#users;
+    for (let rank = this.#lowestSlopesStale; rank < stale.length; rank += 1) {
+      if (stale[rank] === FRESH) continue;
+      stale[rank] = FRESH;
+      told[rank] = 0;
+      if (formulas[rank] !== NO_FORMULA || constructions[rank]) this.#chain(rank);
+      else if (!this.#differentiateOwn(rank)) continue;
+      for (let at = starts[rank]!; at < starts[rank + 1]!; at += 1) stale[items[at]!] = SLOPES_STALE;
+    }
+    this.#lowestSlopesStale = stale.length;
+  }
+
+  /** Slopes of a derived size by its roots, and its variance. */
+  #chain(rank: number): void {
+    const slopes = this.#slopes;
+    const perRoot = this.#perRoot;
+    const variances = this.#variances;
+    const { starts: needStarts, items: needs } = this.#needs;
+    const { starts: rootStarts, items: roots } = this.#sets.roots;
+    const { starts: placeStarts, items: places } = this.#sets.places;
+    const firstNeed = needStarts[rank]!;
+    const lastNeed = needStarts[rank + 1]!;
+    if (this.#steady[rank] === 0) this.#differentiate(rank, firstNeed);
+    const from = rootStarts[rank]!;
+    const to = rootStarts[rank + 1]!;
+    for (let at = from; at < to; at += 1) perRoot[at] = 0;
+    for (let need = firstNeed; need < lastNeed; need += 1) {
+      const slope = slopes[need]!;
+      const last = placeStarts[need + 1]!;
+      let root = rootStarts[needs[need]!]!;
+      for (let at = placeStarts[need]!; at < last; at += 1) {
+        perRoot[from + places[at]!]! += slope * perRoot[root]!;
+        root += 1;
+      }
+    }
+    let variance = 0;
+    for (let at = from; at < to; at += 1) {
+      const slope = perRoot[at]!;
+      variance += slope * slope * variances[roots[at]!]!;
+    }
+    variances[rank] = variance;
+  }
+
+  /** Slopes of a derived size by the sizes that it uses. */
+  #differentiate(rank: number, firstNeed: number): void {
+    const formula = this.#formulas[rank]!;
+    if (formula === NO_FORMULA) {
+      this.#constructions[rank]!.slopes(this.#slopes, firstNeed);
       return;
     }
-    node.slopes = [];
-    node.sensitivities =
-      node.own?.status === 'measured' ? { leaves: [number], perUnit: [1] } : NO_SENSITIVITIES;
+    this.#sheet.gradient(formula, this.#slopes, firstNeed);
+    if (this.#sheet.isLinear(formula)) this.#steady[rank] = 1;
   }
 
-  #chained(needs: readonly number[], slopes: ArrayLike<number>): Sensitivities {
-    const inputs: Sensitivities[] = [];
-    for (const need of needs) inputs.push(this.#nodes[need]!.sensitivities);
-    return chainSensitivities(inputs, slopes);
+  /** The same for a size that stands by itself; true if it is known otherwise than before. */
+  #differentiateOwn(rank: number): boolean {
+    const own = this.#own[rank];
+    const measured = own?.status === 'measured';
+    const variance = measured ? own.uncertainty.standard ** 2 : 0;
+    const changed = variance !== this.#variances[rank];
+    this.#variances[rank] = variance;
+    const { starts } = this.#sets.roots;
+    // Where nothing is measured the variance is zero and was not before, or the other way round.
+    if (starts[rank + 1]! > starts[rank]!) this.#perRoot[starts[rank]!] = measured ? 1 : 0;
+    return changed;
   }
 
-  #resultOf(node: Node): SizeResult {
-    if (node.size.kind !== 'derived') return node.own ?? { status: 'wanted', count: 0, waitsFor: null };
-    const fault = node.brokenBy ?? node.failure;
+  #needsOf(rank: number): number[] {
+    return Array.from(this.#needs.items.subarray(this.#needs.starts[rank], this.#needs.starts[rank + 1]));
+  }
+
+  #resultOf(rank: number): SizeResult {
+    const { size, brokenBy } = this.#entries[rank]!;
+    if (size.kind !== 'derived') return this.#own[rank]!;
+    const fault = brokenBy ?? this.#failures[rank];
     if (fault) return { status: 'impossible', count: 0, fault };
-    const value = this.value(node.size.id);
-    if (!node.derived || Number.isNaN(value)) {
-      return { status: 'wanted', count: 0, waitsFor: this.#firstUnknown(node) };
-    }
+    const value = this.#sheet.values[rank]!;
+    if (Number.isNaN(value)) return { status: 'wanted', count: 0, waitsFor: this.#firstUnknown(rank) };
+    const firstNeed = this.#needs.starts[rank]!;
     return {
       status: 'derived',
       value,
       count: 0,
-      uncertainty: propagate(node.sensitivities, (leaf) => this.#leaf(leaf)),
-      inputs: node.needs.map((need, index) => ({
-        sizeId: this.#nodes[need]!.size.id,
-        perUnit: node.slopes[index] ?? 0,
+      uncertainty: propagate(this.#rootsOf(rank)),
+      inputs: this.#needsOf(rank).map((need, index) => ({
+        sizeId: this.#entries[need]!.size.id,
+        perUnit: this.#slopes[firstNeed + index]!,
       })),
     };
   }
 
-  #leaf(number: number) {
-    const { own, size } = this.#nodes[number]!;
-    return own?.status === 'measured' ? { sizeId: size.id, uncertainty: own.uncertainty } : null;
+  #rootsOf(rank: number): Root[] {
+    const { starts, items } = this.#sets.roots;
+    const roots: Root[] = [];
+    for (let at = starts[rank]!; at < starts[rank + 1]!; at += 1) {
+      const own = this.#own[items[at]!];
+      const sizeId = this.#entries[items[at]!]!.size.id;
+      const perUnit = this.#perRoot[at]!;
+      if (own?.status === 'measured' && perUnit !== 0)
+        roots.push({ sizeId, perUnit, uncertainty: own.uncertainty });
+    }
+    return roots;
   }
 
   /** The size that has to be taken before this one is known: down to the one that was never taken. */
-  #firstUnknown(node: Node): { tag: string; name: string } | null {
-    let at = node;
-    for (let depth = 0; depth <= this.#nodes.length; depth += 1) {
-      const next = at.needs.find((need) => Number.isNaN(this.#values[need]!));
+  #firstUnknown(rank: number): { tag: string; name: string } | null {
+    let at = rank;
+    for (;;) {
+      const next = this.#needsOf(at).find((need) => Number.isNaN(this.#sheet.values[need]!));
       if (next === undefined) break;
-      at = this.#nodes[next]!;
+      at = next;
     }
-    return at === node ? null : { tag: at.size.tag, name: at.size.name };
+    const { tag, name } = this.#entries[at]!.size;
+    return at === rank ? null : { tag, name };
   }
+}
+
+/** Lays all formulas on one sheet, in order; by rank, their numbers. One whose units don't agree is broken. */
+function layFormulas(entries: readonly Linked[], sheet: Sheet): Int32Array {
+  const ranks = new Map(entries.map(({ size }, rank) => [size.tag, rank]));
+  const places = {
+    quantityOf: (tag: string) => entries[ranks.get(tag) ?? -1]?.size.quantity ?? null,
+    placeOf: (tag: string) => ranks.get(tag)!,
+  };
+  return Int32Array.from(entries, (entry) => {
+    const { derived, size } = entry;
+    if (derived?.by !== 'formula') return NO_FORMULA;
+    const laid = layFormula(sheet, derived.expression, places, size.quantity, derived.unit);
+    if (laid.ok) return laid.value;
+    entry.derived = null;
+    entry.brokenBy = laid.fault;
+    return NO_FORMULA;
+  });
+}
+
+/** By rank: the sizes that use it, each once. */
+function usersOf(needs: readonly (readonly number[])[]): number[][] {
+  const users: number[][] = needs.map(() => []);
+  for (const [rank, own] of needs.entries()) {
+    for (const need of new Set(own)) users[need]!.push(rank);
+  }
+  return users;
 }

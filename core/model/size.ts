@@ -46,7 +46,7 @@ export type Derivation = z.infer<typeof Derivation>;
 export const Size = z.strictObject({
   id: Id,
   version,
-  tag: z.string().regex(/^[A-Z]{1,2}$/),
+  tag: z.string().regex(/^[A-Z]{1,3}$/),
   name,
   quantity: z.enum(QUANTITIES),
   kind: SizeKind,

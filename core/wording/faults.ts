@@ -80,6 +80,8 @@ const SENTENCES: Sentences = {
   'size.gone': ({ what }) => `The ${what} has no size yet, or its size was deleted. Choose one.`,
   'size.wrongQuantity': ({ what, got, wanted }) =>
     `The ${what} is ${QUANTITY_WORDS[got] ?? got}, but ${QUANTITY_WORDS[wanted] ?? wanted} is wanted here. Choose another size.`,
+  'size.tooManyRoots': ({ limit }) =>
+    `This rests on more than ${limit} measured sizes. Measure one of those in between instead.`,
   'triangle.open': ({ gapMm }) =>
     `These three lengths do not close: the longest is ${mm(gapMm)} longer than the other two together. Take them again.`,
   'construction.notPossible': ({ what, why }) =>

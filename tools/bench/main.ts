@@ -5,6 +5,8 @@ import { readRepairFile } from '@core/model';
 
 import { apiFigures } from './api';
 import type { Figure } from './figure';
+import { layoutFigures } from './layouts';
+import { sizeFigures } from './sizes';
 import { solidFigures } from './solids';
 
 /** Ratios measured in one run; `--json` for machines. Never part of the tests: times depend on the machine. */
@@ -13,7 +15,12 @@ async function main(): Promise<void> {
     readFileSync(join(__dirname, '..', '..', 'demo', 'repairs', 'rack-wheel.json'), 'utf8'),
   );
   if (!file.ok) throw new Error(file.fault.code);
-  const figures = [...(await solidFigures(file.value.repair)), ...(await apiFigures(file.value.repair))];
+  const figures = [
+    ...sizeFigures(),
+    ...layoutFigures(),
+    ...(await solidFigures(file.value.repair)),
+    ...(await apiFigures(file.value.repair)),
+  ];
   console.log(process.argv.includes('--json') ? JSON.stringify(figures) : tableOf(figures));
   process.exit(0);
 }
