@@ -43,12 +43,14 @@ export function adjust(observations: readonly Observation[], frame: Frame, start
   let [iterations, converged] = [0, count === 0];
   while (!converged && iterations < MOST_ITERATIONS) {
     iterations += 1;
-    const damped = current.normal.clone();
-    for (let index = 0; index < count; index += 1) {
+    const damped = current.normal.slice();
+    for (let diagonal = 0; diagonal < damped.length; diagonal += count + 1) {
       // The floor keeps unknowns that nothing holds where they are.
-      damped.set(index, index, damped.get(index, index) * (1 + damping) + damping);
+      damped[diagonal] = damped[diagonal]! * (1 + damping) + damping;
     }
-    const step = new CholeskyDecomposition(damped).solve(Matrix.columnVector(current.gradient));
+    const step = new CholeskyDecomposition(Matrix.from1DArray(count, count, damped)).solve(
+      Matrix.columnVector(current.gradient),
+    );
     const tried = Float64Array.from(values);
     let largest = 0;
     for (let index = 0; index < count; index += 1) {
@@ -66,7 +68,7 @@ export function adjust(observations: readonly Observation[], frame: Frame, start
     }
     converged = largest < SETTLED_MM;
   }
-  const solved = invert(current.normal, free, frame.size);
+  const solved = invert(Matrix.from1DArray(count, count, current.normal), free, frame.size);
   return {
     values,
     free,
@@ -88,8 +90,8 @@ function freeUnknowns(observations: readonly Observation[], frame: Frame): numbe
 }
 
 interface Linearized {
-  /** JᵀWJ. */
-  normal: Matrix;
+  /** JᵀWJ, row by row. */
+  normal: Float64Array;
   /** JᵀWr. */
   gradient: number[];
   residuals: Float64Array;
@@ -124,10 +126,43 @@ function linearize(
       }
     }
   }
-  for (let r = 0; r < count; r += 1) {
-    for (let c = 0; c < r; c += 1) cells[c * count + r] = cells[r * count + c]!;
+  mirrorLowerHalf(cells, count);
+  return { normal: cells, gradient, residuals, squareSum };
+}
+
+/** Inverse of L Lᵀ from its factor: L⁻¹ row by row, then L⁻ᵀ L⁻¹. Takes two factorisations' worth of work. */
+function inverseOf(factor: Matrix): Matrix {
+  const count = factor.rows;
+  const lower = Float64Array.from(factor.to1DArray());
+  const inverted = new Float64Array(count * count);
+  for (let row = 0; row < count; row += 1) {
+    const pivot = lower[row * count + row]!;
+    for (let column = 0; column < row; column += 1) {
+      let sum = 0;
+      for (let k = column; k < row; k += 1) sum += lower[row * count + k]! * inverted[k * count + column]!;
+      inverted[row * count + column] = -sum / pivot;
+    }
+    inverted[row * count + row] = 1 / pivot;
   }
-  return { normal: Matrix.from1DArray(count, count, cells), gradient, residuals, squareSum };
+  const product = new Float64Array(count * count);
+  for (let k = 0; k < count; k += 1) {
+    for (let row = 0; row <= k; row += 1) {
+      const factorOfRow = inverted[k * count + row]!;
+      for (let column = 0; column <= row; column += 1) {
+        product[row * count + column]! += factorOfRow * inverted[k * count + column]!;
+      }
+    }
+  }
+  mirrorLowerHalf(product, count);
+  return Matrix.from1DArray(count, count, product);
+}
+
+/** Copies the half below the diagonal to the one above it. */
+function mirrorLowerHalf(cells: Float64Array, count: number): void {
+  for (let row = 0; row < count; row += 1) {
+    for (let column = 0; column < row; column += 1)
+      cells[column * count + row] = cells[row * count + column]!;
+  }
 }
 
 /** The covariances, or the directions that are loose. */
@@ -142,7 +177,7 @@ function invert(
   const pivots = decomposition.lowerTriangularMatrix.diagonal().map((value) => value * value);
   const largest = normal.diagonal().reduce((most, value) => Math.max(most, value), 0);
   const sound = decomposition.isPositiveDefinite() && pivots.every((pivot) => pivot > largest * LOOSE_PIVOT);
-  if (sound) return { cofactor: decomposition.solve(Matrix.eye(count)), loose: [] };
+  if (sound) return { cofactor: inverseOf(decomposition.lowerTriangularMatrix), loose: [] };
   const eigen = new EigenvalueDecomposition(normal, { assumeSymmetric: true });
   const most = Math.max(...eigen.realEigenvalues, 0);
   const loose = eigen.realEigenvalues.flatMap((value, column) => {
