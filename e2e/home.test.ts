@@ -54,8 +54,8 @@ test('a repair file opens as a new repair; bad files are told apart', async ({ p
   await expect(page.getByRole('alert')).toContainText('may have been cut short');
   await open(text('{"format":"other"}'));
   await expect(page.getByRole('alert')).toContainText('This is not a repair file');
-  await open(text(' '.repeat(21 * 1024 * 1024)));
-  await expect(page.getByRole('alert')).toContainText('repair files of up to 20 MB');
+  await open(text(' '.repeat(61 * 1024 * 1024)));
+  await expect(page.getByRole('alert')).toContainText('repair files of up to 60 MB');
   await open(demo('rack-wheel'));
   await expect(page.getByRole('heading', { name: 'Rack wheel' })).toBeVisible();
 });

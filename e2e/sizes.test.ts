@@ -71,13 +71,16 @@ test('the pad says what is wrong at the place, and keeps what was typed', async 
   await expect(page.getByRole('button', { name: 'Reading 6, 8.00 mm' })).toBeVisible();
 });
 
-test('names: empty, 300 characters, markup', async ({ page, workshop }) => {
+test('names: empty, twice the same, 300 characters, markup', async ({ page, workshop }) => {
   const id = await workshop.open('rack-wheel');
   await page.goto(`${workshop.address}/repair/${id}/sizes`);
   await page.getByRole('button', { name: 'Add a size' }).click();
   const add = page.getByRole('button', { name: 'Add and measure' });
   await add.click();
   await expect(page.getByRole('alert')).toContainText('The size needs a name');
+  await page.getByLabel('Name', { exact: true }).fill(' width ');
+  await add.click();
+  await expect(page.getByRole('alert')).toContainText('Size C is called “Width” already');
   await page.getByLabel('Name', { exact: true }).fill('n'.repeat(300));
   await add.click();
   await expect(page.getByRole('alert')).toContainText('has 300 characters; there is room for 80');

@@ -220,7 +220,7 @@ describe('bad input gets a sentence and no 5xx', () => {
       () =>
         request(app)
           .post('/api/repair-files')
-          .send({ pad: 'x'.repeat(21 * 1024 * 1024) }),
+          .send({ pad: 'x'.repeat(61 * 1024 * 1024) }),
       413,
     ],
     [

@@ -15,9 +15,9 @@ export type Fault =
   | { code: 'angle.outOfRange'; text: string }
   | { code: 'count.notACount'; text: string }
   | { code: 'name.empty'; what: string }
+  | { code: 'name.taken'; name: string; tag: string }
   | { code: 'name.tooLong'; what: string; length: number; limit: number }
   | { code: 'field.invalid'; path: string; message: string }
-  | { code: 'tag.taken'; tag: string }
   | { code: 'row.missing'; row: string; id: string }
   | { code: 'row.refersToNothing'; row: string; refersTo: string; id: string }
   | { code: 'row.stale'; row: string; id: string; baseVersion: number; version: number; theirs: unknown }

@@ -9,7 +9,7 @@ import { Workshop } from './workshop';
 export const REPAIR_FILE_FORMAT = 'even-spare-repair';
 export const REPAIR_FILE_VERSION = 1;
 /** Longest repair file that is read, bytes. A repair with 10,000 readings takes about 3 MB. */
-export const REPAIR_FILE_LIMIT_BYTES = 20 * 1024 * 1024;
+export const REPAIR_FILE_LIMIT_BYTES = 60 * 1024 * 1024;
 
 /** The repair file, documented in docs/repair-file.md. */
 export const RepairFile = z.strictObject({

@@ -95,10 +95,11 @@ const SENTENCES: Sentences = {
     'These distances contradict each other too much to place the points. Look for a wrong one, or put the points on the sketch nearer to where they are.',
 
   'name.empty': ({ what }) => `${capital(what)} needs a name. Type a word or two.`,
+  'name.taken': ({ name, tag }) =>
+    `Size ${tag} is called “${name}” already. Name them so that they can be told apart, such as by side or place.`,
   'name.tooLong': ({ what, length, limit }) =>
     `The name of ${what} has ${length} characters; there is room for ${limit}. Shorten it, and put the rest in the brief.`,
   'field.invalid': ({ path, message }) => `${capital(path || 'this')}: ${message}.`,
-  'tag.taken': ({ tag }) => `Tag ${tag} is taken by another size. Choose another letter.`,
   'row.missing': ({ row }) =>
     `This ${rowWord(row)} is no longer there. Go back to the list and open it again.`,
   'row.refersToNothing': ({ row, refersTo }) =>

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 
 import { chromium, type Page } from '@playwright/test';
 import pino from 'pino';
+import sharp from 'sharp';
 
 import { startServer } from '@server/start';
 
@@ -72,6 +73,27 @@ async function main(): Promise<void> {
   await phone.getByRole('link', { name: /^Revisions/ }).click();
   await shoot(phone, 'revisions');
 
+  await phone.goto(server.address);
+  await phone.getByRole('link', { name: /^Locker hinge plate/ }).click();
+  await built(phone);
+  await goTo(phone, 'Sizes');
+  await phone.getByRole('button', { name: /^Size N/ }).click();
+  await shoot(phone, 'sizes-worked-out');
+  await phone.getByRole('button', { name: 'All sizes' }).click();
+  await phone.getByRole('button', { name: /^Layouts/ }).click();
+  await shoot(phone, 'layout');
+  await goTo(phone, 'Sizes');
+  await phone.getByRole('button', { name: 'Sheet' }).click();
+  await shoot(phone, 'sheet');
+  await goTo(phone, 'Sizes');
+  await phone.getByRole('button', { name: /^Photos/ }).click();
+  await phone.getByLabel('Photo from a file').setInputFiles(await drawnPlate());
+  await phone.getByRole('button', { name: 'Place a tag here' }).click({ position: { x: 108, y: 92 } });
+  await phone.getByRole('dialog').getByRole('button', { name: /^A/ }).click();
+  await shoot(phone, 'photo');
+  await phone.goto(`${server.address}/workshop`);
+  await shoot(phone, 'workshop');
+
   const wide = await open(WIDE);
   await wide.getByRole('link', { name: /^Rack wheel/ }).click();
   await goTo(wide, 'Shape');
@@ -85,6 +107,19 @@ async function main(): Promise<void> {
   await browser.close();
   await server.stop();
   rmSync(folder, { recursive: true });
+}
+
+/** Stands for a photo of the demo's plate. */
+async function drawnPlate() {
+  const holes = [
+    [330, 280],
+    [870, 280],
+    [330, 620],
+    [870, 620],
+  ].map(([x, y]) => `<circle cx="${x}" cy="${y}" r="45" fill="#b9a88a"/>`);
+  const drawing = `<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="900"><rect width="1200" height="900" fill="#b9a88a"/><rect x="200" y="150" width="800" height="600" rx="70" fill="#6e6a63"/>${holes.join('')}</svg>`;
+  const buffer = await sharp(Buffer.from(drawing)).jpeg().toBuffer();
+  return { name: 'plate.jpg', mimeType: 'image/jpeg', buffer };
 }
 
 main().then(

@@ -61,6 +61,9 @@ function readGiven(text: string, quantity: Quantity, unit: LengthUnit): Result<n
 const kindsOf = (quantity: Quantity) =>
   SizeKind.options.filter((kind) => quantity !== 'count' || kind !== 'measured');
 
+const sameName = (one: string, other: string) =>
+  one.trim().toLocaleLowerCase() === other.trim().toLocaleLowerCase();
+
 /** Adds a size, or changes what one is. */
 export function SizeForm({
   size,
@@ -95,6 +98,15 @@ export function SizeForm({
   });
   const [kind, quantity] = [form.watch('kind'), form.watch('quantity')];
   const save = form.handleSubmit(({ given, name: typedName, ...fields }) => {
+    const namesake = repair.sizes.find(
+      (other) => !other.removed && other.id !== size?.id && sameName(other.name, typedName),
+    );
+    if (namesake) {
+      form.setError('name', {
+        message: sentenceOf({ code: 'name.taken', name: namesake.name, tag: namesake.tag }),
+      });
+      return;
+    }
     const read = readGiven(given, fields.quantity, unit);
     const isGiven = fields.kind === 'stated' || fields.kind === 'chosen';
     const next = newSize({
