@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 
 import { isKnown, largestContribution, SizeGraph, type SizeResult } from '@core/measure';
-import type { Derivation, Repair } from '@core/model';
+import { letterAt, type Derivation, type Repair } from '@core/model';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { DEFAULT_WORKSHOP } from '@core/workshop';
 
@@ -157,6 +157,25 @@ describe('what can’t be worked out says why', () => {
     expect(graph.result('d')).toMatchObject({ status: 'wanted', waitsFor: { tag: 'C' } });
   });
 
+  test('a size that rests on more measured ones than any use has', () => {
+    const draft = new RepairDraft('x');
+    const tagAt = (index: number) => letterAt(index);
+    // Sums of sums: each adds one more measured size to the one before it.
+    let last = '';
+    for (let index = 0; index < 402; index += 1) {
+      const [measured, sum] = [tagAt(2 * index), tagAt(2 * index + 1)];
+      draft.measured(measured, measured, ['1.00']);
+      draft.formula(sum, sum, last ? `${last} + ${measured}` : measured);
+      last = sum;
+    }
+    const graph = settled(draft);
+    expect(known(graph.result(tagAt(2 * 399 + 1).toLowerCase())).uncertainty.contributions).toHaveLength(400);
+    expect(graph.result(tagAt(2 * 400 + 1).toLowerCase())).toMatchObject({
+      fault: { code: 'size.tooManyRoots', limit: 400 },
+    });
+    expect(graph.result(last.toLowerCase())).toMatchObject({ status: 'wanted' });
+  });
+
   test('a triangle that does not close tells the gap', () => {
     const graph = settled(
       new RepairDraft('x').formula('A', 'Third hole', '', {
@@ -244,6 +263,50 @@ describe('settling after a change', () => {
     graph.replaceReadings('a', [{ ...repair.readings[0]!, value: 7 }]);
     expect(graph.settle()).toBe(3);
     expect([graph.value('d'), graph.value('e')]).toEqual([10, 3]);
+  });
+
+  test('a reading that only makes a size surer changes the doubt of what rests on it, not its value', () => {
+    const { repair } = new RepairDraft('x')
+      .measured('A', 'a', ['10.00', '10.10'])
+      .formula('B', 'b', 'A / 2')
+      .formula('C', 'c', 'hypot(B; 3 mm)');
+    const graph = graphOf(repair);
+    const before = known(graph.result('c'));
+    const [one, two] = repair.readings as [(typeof repair.readings)[0], (typeof repair.readings)[0]];
+    const more = [1, 2, 3, 4].map((number) => ({
+      ...(number % 2 === 0 ? one : two),
+      id: `more-${number}`,
+    }));
+    graph.replaceReadings('a', [...repair.readings, ...more]);
+    const after = known(graph.result('c'));
+    expect(after.value).toBe(before.value);
+    expect(after.uncertainty.standard).toBeLessThan(before.uncertainty.standard / 1.5);
+    expect(graph.standard('c')).toBeCloseTo(after.uncertainty.standard, 12);
+  });
+
+  test('a size comes and goes with its readings', () => {
+    const { repair } = new RepairDraft('x').measured('A', 'a', ['10.00']).formula('B', 'b', 'sqrt(A * A)');
+    const graph = graphOf(repair);
+    expect(known(graph.result('b')).value).toBe(10);
+    graph.replaceReadings('a', []);
+    expect(graph.result('b')).toMatchObject({ status: 'wanted', waitsFor: { tag: 'A' } });
+    graph.replaceReadings('a', [{ ...repair.readings[0]!, value: 12 }]);
+    expect(known(graph.result('b'))).toMatchObject({ value: 12 });
+    expect(graph.standard('b')).toBeCloseTo(graph.standard('a'), 12);
+  });
+
+  test('a failure goes when its cause does', () => {
+    const { repair } = new RepairDraft('x')
+      .measured('A', 'a', ['3.00'])
+      .measured('B', 'b', ['5.00'])
+      .formula('C', 'c', 'sqrt(A * A - B * B)')
+      .formula('D', 'd', 'C + 1');
+    const graph = graphOf(repair);
+    expect(graph.result('c')).toMatchObject({ fault: { code: 'formula.notReal' } });
+    expect(graph.result('d')).toMatchObject({ status: 'wanted' });
+    graph.replaceReadings('a', [{ ...repair.readings[0]!, value: 13 }]);
+    expect(known(graph.result('c')).value).toBe(12);
+    expect(known(graph.result('d')).value).toBe(13);
   });
 
   test('values alone come first, uncertainties when they are asked for', () => {

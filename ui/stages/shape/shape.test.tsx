@@ -1,12 +1,10 @@
 import { fireEvent, render, screen } from '@testing-library/react';
-import type { ReactNode } from 'react';
 
-import { evaluateRepair } from '@core/fit';
-import type { Body, Repair } from '@core/model';
+import type { Body } from '@core/model';
 import type { StepOutcome } from '@core/solid';
 import { rackWheel } from '@core/testing/repairDraft';
 
-import { RepairContext } from '../../frame/useRepairContext';
+import { InRepair } from '../../testing/InRepair';
 import { StepSentence } from './StepSentence';
 
 const mockPut = jest.fn();
@@ -14,24 +12,12 @@ jest.mock('../../api/useRepair', () => ({ useChangeRepair: () => ({ put: mockPut
 jest.mock('../../solid/spawnWorker', () => ({ spawnWorker: () => ({ end: () => {} }) }));
 beforeEach(() => mockPut.mockReset());
 
-function InRepair({ repair, children }: { repair: Repair; children: ReactNode }) {
-  const value = {
-    repair,
-    numbers: evaluateRepair(repair),
-    solid: { status: { kind: 'idle' as const }, bodies: [], rebuild: () => {} },
-    openSize: null,
-    setOpenSize: () => {},
-    openTrail: null,
-    setOpenTrail,
-  };
-  return <RepairContext.Provider value={value}>{children}</RepairContext.Provider>;
-}
 const setOpenTrail = jest.fn();
 
 function show(index: number, outcome?: StepOutcome, repair = rackWheel()) {
   const body = repair.bodies[0]!;
   render(
-    <InRepair repair={repair}>
+    <InRepair repair={repair} setOpenTrail={setOpenTrail}>
       <StepSentence body={body} step={body.steps[index]!} index={index} outcome={outcome} />
     </InRepair>,
   );

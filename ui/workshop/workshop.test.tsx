@@ -1,0 +1,156 @@
+import { fireEvent, render, screen, within } from '@testing-library/react';
+
+import type { FitTable, Instrument, Machine } from '@core/model';
+import { DEFAULT_WORKSHOP } from '@core/workshop';
+
+import { FitTableSheet } from './FitTableSheet';
+import { InstrumentForm } from './InstrumentForm';
+import { MachineForm } from './MachineForm';
+import { readNumber, shownNumber } from './numberFields';
+
+const save = jest.fn();
+const close = jest.fn();
+beforeEach(() => {
+  save.mockReset();
+  close.mockReset();
+});
+const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const type = (label: string | RegExp, value: string, place = 0) =>
+  fireEvent.change(screen.getAllByLabelText(label)[place]!, { target: { value } });
+const saved = <T,>() => (save.mock.calls[0] as [string, T])[1];
+
+describe('numbers of the workshop’s forms', () => {
+  test('are read with any unit and held to their limits', () => {
+    expect(readNumber('0,05', 'offset', { min: -5, max: 5 })).toMatchObject({ value: 0.05 });
+    expect(readNumber('0.002 in', 'offset', { min: -5, max: 5 })).toMatchObject({
+      value: expect.closeTo(0.0508, 9),
+    });
+    expect(readNumber('9', 'offset', { min: -5, max: 5 })).toMatchObject({
+      sentence: 'The offset must be between -5 and 5. Change the number.',
+    });
+    expect(readNumber('', 'offset', { min: -5, max: 5 }).ok).toBe(false);
+  });
+
+  test('are shown without binary dust', () => {
+    expect(shownNumber(0.1 + 0.2)).toBe('0.3');
+    expect(shownNumber(0)).toBe('0');
+  });
+});
+
+describe('an instrument', () => {
+  const caliper = DEFAULT_WORKSHOP.instruments[0]!;
+  const protractor = DEFAULT_WORKSHOP.instruments.find(({ kind }) => kind === 'protractor')!;
+  const show = (instrument: Instrument) =>
+    render(<InstrumentForm instrument={instrument} onSave={save} onClose={close} />);
+
+  test('is kept as it was when nothing is changed', () => {
+    show(caliper);
+    press('Keep');
+    expect(saved<Instrument>()).toEqual(caliper);
+    expect(close).toHaveBeenCalled();
+  });
+
+  test('an angle is told in degrees and kept in radians', () => {
+    show(protractor);
+    expect((screen.getByLabelText('It reaches') as HTMLInputElement).value).toBe('180');
+    type('Step of its display', '0.5');
+    press('Keep');
+    expect(saved<Instrument>().resolution).toBeCloseTo(Math.PI / 360, 9);
+    expect(saved<Instrument>().reach).toBeCloseTo(Math.PI, 6);
+  });
+
+  test('ranges are put in order', () => {
+    show(caliper);
+    press('Another range');
+    type('Range 3, up to', '50');
+    type('Plus or minus', '0.01', 2);
+    press('Keep');
+    expect(saved<Instrument>().permissibleErrors).toEqual([
+      { upTo: 50, plusMinus: 0.01 },
+      { upTo: 100, plusMinus: 0.02 },
+      { upTo: 200, plusMinus: 0.03 },
+    ]);
+  });
+
+  test.each([
+    ['Name', ' ', 'needs a name'],
+    ['Step of its display', '0', 'step of the display'],
+    ['It reaches', 'far', '“far”'],
+  ])('%s %j is told', (label, value, sentence) => {
+    show(caliper);
+    type(label, value);
+    press('Keep');
+    expect(screen.getByRole('alert').textContent).toContain(sentence);
+    expect(save).not.toHaveBeenCalled();
+  });
+
+  test('is put away, not deleted', () => {
+    show(caliper);
+    press('Put it away');
+    expect(saved<Instrument>()).toEqual({ ...caliper, removed: true });
+  });
+});
+
+describe('a machine', () => {
+  const printer = DEFAULT_WORKSHOP.machines[0]!;
+  const show = (machine: Machine = printer) =>
+    render(<MachineForm machine={machine} onSave={save} onClose={close} />);
+  const group = (name: string | RegExp) => within(screen.getByRole('group', { name }));
+
+  test('a correction for one material starts from the general one and stands beside it', () => {
+    show();
+    fireEvent.change(screen.getByLabelText('Material of the corrections'), { target: { value: 'soft' } });
+    const holes = group('Insides, such as holes');
+    expect((holes.getByLabelText('Add') as HTMLInputElement).value).toBe('0.05');
+    fireEvent.change(holes.getByLabelText('Add'), { target: { value: '0.2' } });
+    fireEvent.change(holes.getByLabelText('and of the size'), { target: { value: '0.4' } });
+    press('Keep');
+    const { corrections } = saved<Machine>();
+    expect(corrections.filter(({ feature }) => feature === 'inside')).toEqual([
+      printer.corrections.find(({ feature }) => feature === 'inside'),
+      expect.objectContaining({ family: 'soft', offsetMm: 0.2, scale: 0.004 }),
+    ]);
+  });
+
+  test('shrinkage is told in percent along each axis', () => {
+    show();
+    fireEvent.click(screen.getByRole('radio', { name: 'It shrinks' }));
+    type('Left to right', '1.5');
+    type('Front to back', '1.5');
+    type('Height', '2');
+    press('Keep');
+    expect(saved<Machine>().shrinkage).toEqual({ x: 0.015, y: 0.015, z: 0.02 });
+  });
+
+  test('a scatter of nothing is told', () => {
+    show();
+    type(/^Scatter/, '0');
+    press('Keep');
+    expect(screen.getByRole('alert').textContent).toContain('scatter');
+    expect(save).not.toHaveBeenCalled();
+  });
+});
+
+describe('the clearances of the classes', () => {
+  const table = DEFAULT_WORKSHOP.fitTables[0]!;
+  const show = () => render(<FitTableSheet table={table} onSave={save} onClose={close} />);
+
+  test('typed per side are kept on the diameter', () => {
+    show();
+    const turns = () => screen.getByLabelText(/^Turns/) as HTMLInputElement;
+    expect(turns().value).toBe(shownNumber(table.clearances.turns));
+    fireEvent.click(screen.getByRole('radio', { name: 'Per side' }));
+    expect(Number(turns().value)).toBeCloseTo(table.clearances.turns / 2, 9);
+    type(/^Turns/, '0.1');
+    press('Keep');
+    expect(saved<FitTable>().clearances).toEqual({ ...table.clearances, turns: 0.2 });
+  });
+
+  test('must go from loose to tight', () => {
+    show();
+    type(/^Slides/, '0.5');
+    press('Keep');
+    expect(screen.getByRole('alert').textContent).toContain('Slides must be tighter than turns');
+    expect(save).not.toHaveBeenCalled();
+  });
+});
