@@ -37,7 +37,7 @@ test('from three readings to a checked, exportable spare, and back after a resta
     await addSize(page, 'Axle it runs on', ['What it must fit']);
     await page.getByRole('button', { name: 'Add and measure' }).click();
     for (const text of ['6.02', '6.01', '6.03']) await takeReading(page, text);
-    await expect(page.getByText('± 0.03')).toBeVisible();
+    await expect(page.getByText('± 0.03', { exact: true })).toBeVisible();
     await page.getByRole('button', { name: 'All sizes' }).click();
 
     await addSize(page, 'Width');

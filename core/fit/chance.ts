@@ -48,6 +48,8 @@ const NORMAL_95 = 1.959964;
 const WORTHWHILE = 0.01;
 /** How well a test piece, made and measured, tells the machine's correction: one standard deviation, mm. */
 const AFTER_TEST_PIECE_MM = 0.012;
+/** A micrometer for 0 to 25 mm after ISO 3611:2010, and one hand with it, mm. */
+const MICROMETER = { errorMm: 0.004, resolutionMm: 0.001, handMm: 0.002 };
 /** More readings than these tell nothing new. */
 const ENOUGH_READINGS = 8;
 const MORE_READINGS = 2;
@@ -99,7 +101,10 @@ export function chanceOfFit(fit: Fit, trail: Trail, result: SizeResult, setting:
     });
   }
   if (result.status === 'measured') {
-    improvements.push({ by: 'instrument', probability: chanceWith({ measuring: rectangular(0.005) }) });
+    improvements.push({
+      by: 'instrument',
+      probability: chanceWith({ measuring: afterMicrometer(result) }),
+    });
   }
   const middle = (wish.fromMm + wish.toMm) / 2;
   if (!spacing && fit.iso === null) {
@@ -131,6 +136,17 @@ export function chanceOfFit(fit: Fit, trail: Trail, result: SizeResult, setting:
       spare: { fromMm: madeMm - halfMade, toMm: madeMm + halfMade },
     },
   };
+}
+
+/** Standard uncertainty if a micrometer takes it: what several readings scattered, the piece has to answer for. */
+function afterMicrometer({ uncertainty, count }: Extract<SizeResult, { status: 'measured' }>): number {
+  const scatter =
+    count > 1 ? uncertainty.contributions.find(({ source }) => source === 'repeatability') : null;
+  return Math.hypot(
+    scatter?.standard ?? MICROMETER.handMm,
+    rectangular(MICROMETER.errorMm),
+    rectangular(MICROMETER.resolutionMm / 2),
+  );
 }
 
 /** Standard uncertainty with two more readings that scatter as those that are there. */

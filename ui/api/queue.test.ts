@@ -1,7 +1,16 @@
 import { onlineManager } from '@tanstack/react-query';
 
-import { applyChange, type Change, type Repair } from '@core/model';
+import {
+  applyChange,
+  applyWorkshopChange,
+  workshopRowBefore,
+  type Change,
+  type Repair,
+  type Workshop,
+  type WorkshopChange,
+} from '@core/model';
 import { rackWheel } from '@core/testing/repairDraft';
+import { DEFAULT_WORKSHOP } from '@core/workshop';
 
 import { ask, Refused, Unreachable } from './client';
 import { useConflicts } from './conflicts';
@@ -13,6 +22,7 @@ import {
   createQueryClient,
   isQueued,
   repairKey,
+  workshopKey,
   type QueuedChange,
 } from './queryClient';
 import { z } from 'zod';
@@ -34,6 +44,13 @@ beforeEach(() => {
   globalThis.fetch = ((url: string, options?: RequestInit) => {
     if (server.away) return Promise.reject(new TypeError('Failed to fetch'));
     if (url.endsWith('/health')) return reply(200, { ok: true });
+    if (url.endsWith('/workshop/changes')) {
+      const change = JSON.parse(options!.body as string) as WorkshopChange;
+      const result = applyWorkshopChange(DEFAULT_WORKSHOP, change);
+      if (!result.ok) return reply(409, { fault: result.fault, sentence: 'No.' });
+      const value = workshopRowBefore(result.value, change.row, change.value.id);
+      return reply(200, { ...change, value });
+    }
     if (!url.endsWith('/changes')) return reply(200, server.repair);
     const change = JSON.parse(options!.body as string) as Change;
     const result = applyChange(server.repair, change);
@@ -110,6 +127,30 @@ test('a stale change is kept for the person to choose, and is not tried again', 
   expect(useNotices.getState().notice).toBeNull();
   client.unmount();
 });
+
+test('changes of the workshop wait in the same queue', async () => {
+  const { client, queued } = start();
+  const caliper = DEFAULT_WORKSHOP.instruments[0]!;
+  client.setQueryData(workshopKey, DEFAULT_WORKSHOP);
+  server.away = true;
+  const mutation = client
+    .getMutationCache()
+    .build<unknown, Error, QueuedChange, unknown>(client, { mutationKey: CHANGE_KEY, scope: CHANGE_SCOPE });
+  const value = { ...caliper, name: 'Old caliper' };
+  const sent = mutation.execute({
+    repairId: null,
+    change: { changeId: 'w', row: 'instrument', baseVersion: 1, value },
+  });
+  await new Promise((resolve) => setTimeout(resolve, 900));
+  expect(queued()).toBe(1);
+  server.away = false;
+  await sent;
+  expect(client.getQueryData<Workshop>(workshopKey)!.instruments[0]).toMatchObject({
+    name: 'Old caliper',
+    version: 2,
+  });
+  client.unmount();
+}, 20_000);
 
 test('another refusal is said in a sentence', async () => {
   const { client, send } = start();

@@ -39,8 +39,14 @@ export function SizeSheetScreen() {
         <Button label="Save as CSV" onPress={saveCsv} />
         <Button label="Back to the sizes" onPress={() => router.replace(`/repair/${repair.head.id}/sizes`)} />
       </View>
-      <ScrollView>
-        <ScrollView horizontal contentContainerClassName="p-4">
+      {/* Both can be scrolled from a keyboard. */}
+      <ScrollView tabIndex={0} accessibilityLabel="The sheet, up and down">
+        <ScrollView
+          horizontal
+          tabIndex={0}
+          accessibilityLabel="The sheet, to the side"
+          contentContainerClassName="p-4"
+        >
           <View className="print-sheet gap-2">
             <Heading>{`Sizes of ${repair.head.name}`}</Heading>
             <View role="table" aria-label={`Sizes of ${repair.head.name}`}>

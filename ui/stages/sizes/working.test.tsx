@@ -1,0 +1,266 @@
+import { act, fireEvent, render, renderHook, screen, within } from '@testing-library/react';
+import type { ReactNode } from 'react';
+
+import { evaluateRepair } from '@core/fit';
+import type { Derivation, Repair, Size } from '@core/model';
+import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
+
+import { useNotices } from '../../api/notices';
+import { usePreferences } from '../../preferences/usePreferences';
+import { InRepair } from '../../testing/InRepair';
+import { DeriveSheet } from './derive/DeriveSheet';
+import { Doubt } from './Doubt';
+import { LikelySheet, likelyOf } from './LikelySheet';
+import { SizeForm } from './SizeForm';
+import { TakenSheet } from './TakenSheet';
+import { useReadThrough } from './useReadThrough';
+
+const mockPut = jest.fn();
+jest.mock('../../api/useRepair', () => ({ useChangeRepair: () => ({ put: mockPut }) }));
+beforeEach(() => {
+  mockPut.mockReset();
+  usePreferences.setState({ unit: 'mm', readingsEach: 3 });
+});
+
+const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const choose = (name: string | RegExp) => fireEvent.click(screen.getByRole('radio', { name }));
+const type = (label: string | RegExp, value: string) =>
+  fireEvent.change(screen.getByLabelText(label), { target: { value } });
+const inRepair = (node: ReactNode, repair: Repair = rackWheel()) =>
+  render(<InRepair repair={repair}>{node}</InRepair>);
+const sent = () => (mockPut.mock.calls.at(-1) as [string, Size])[1];
+
+describe('working a size out', () => {
+  const repair = () =>
+    new RepairDraft('x')
+      .measured('A', 'Tube, outside', ['20.00', '20.02'])
+      .measured('B', 'Tube, inside', ['16.00', '16.02'])
+      .formula('C', 'Wall', '').repair;
+  const show = (derivation: Derivation | null) => {
+    const state = repair();
+    const size = { ...state.sizes[2]!, derivation };
+    inRepair(<DeriveSheet size={size} onClose={() => {}} />, state);
+  };
+  const formula = (text: string): Derivation => ({ by: 'formula', text, unit: 'mm' });
+
+  test('by a formula, with what it gives while it is typed', () => {
+    show(formula(''));
+    type('Formula over tags', '(A - B) / 2');
+    expect(screen.getByRole('status').textContent).toMatch(/^C = 2\.00 mm ± 0\.0\d$/);
+    press('Keep');
+    expect(sent()).toMatchObject({ kind: 'derived', derivation: formula('(A - B) / 2'), quantity: 'length' });
+  });
+
+  test.each([
+    ['C + 1', 'worked out from itself'],
+    ['A / (B - B)', 'is wanted'],
+    ['A * A / (B - B)', 'divides by zero'],
+    ['A + 10°', 'angle'],
+    ['A + Z', 'Z'],
+    ['A +', 'read'],
+  ])('%s is told while it is typed', (text, sentence) => {
+    show(formula(text));
+    expect(screen.getByRole('alert').textContent).toContain(sentence);
+  });
+
+  test('by a drawing: inputs are tapped on it, and the rest follows', () => {
+    show(null);
+    press('Wall');
+    const figure = screen.getByRole('group', { name: 'Figure: Wall' });
+    // Places are drawn once the figure knows its width, which it never does here.
+    expect(within(figure).queryAllByRole('button')).toHaveLength(0);
+    expect(screen.getByText(/A tube or a cup/)).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Keep' }).getAttribute('aria-disabled')).toBe('true');
+  });
+
+  test('a drawing that gives several numbers asks which is meant, and the size follows its kind', () => {
+    show({
+      by: 'construction',
+      construction: 'taper',
+      inputs: {
+        wide: { from: 'size', id: 'a' },
+        narrow: { from: 'size', id: 'b' },
+        apart: { from: 'number', value: 40 },
+      },
+      result: 'angle',
+    });
+    // 2 atan(4 / 80).
+    expect(screen.getByRole('status').textContent).toContain('C = 5.72°');
+    choose(/taper on 100 mm/i);
+    expect(screen.getByRole('status').textContent).toContain('C = 10.00 mm');
+    press('Keep');
+    expect(sent()).toMatchObject({ quantity: 'length', derivation: { result: 'per100' } });
+  });
+
+  test('a size that is not taken yet is named', () => {
+    const state = repair();
+    state.readings = state.readings.filter(({ sizeId }) => sizeId !== 'b');
+    const size = { ...state.sizes[2]!, derivation: formula('A - B') };
+    inRepair(<DeriveSheet size={size} onClose={() => {}} />, state);
+    expect(screen.getByText('Known as soon as B (Tube, inside) is taken.')).toBeTruthy();
+  });
+
+  test('the doubt is told by its shares, the largest named', () => {
+    const state = repair();
+    state.sizes[2]!.derivation = formula('A - B / 10');
+    const { result, size } = evaluateRepair(state).sizes.get('c')!;
+    if (!('uncertainty' in result)) throw new Error(result.status);
+    inRepair(<Doubt size={size} uncertainty={result.uncertainty} />, state);
+    const doubt = screen.getByRole('group', { name: 'Where the doubt comes from' });
+    expect(doubt.textContent).toMatch(/mostly A Tube, outside/);
+    // Shares of variances: 1 and 1/100.
+    expect(doubt.textContent).toContain('99 %');
+  });
+});
+
+describe('what a size might be', () => {
+  const seat = () =>
+    new RepairDraft('x').measured('A', 'Seat', ['21.98', '21.97', '21.99'], { jaw: 'inside' }).repair;
+
+  test('taking a standard keeps the readings and says where the number is from', () => {
+    const repair = seat();
+    const { size, result } = evaluateRepair(repair).sizes.get('a')!;
+    inRepair(<LikelySheet size={size} result={result} onClose={() => {}} />, repair);
+    press(/^Bearing seat 22/);
+    expect(sent()).toMatchObject({ kind: 'stated', given: 22 });
+    expect(sent().source).toMatch(/^Bearing seat 22 .*ISO 15$/);
+    expect(mockPut.mock.calls[0]![2]).toContain('Its readings are kept.');
+  });
+
+  test('a measured pitch tells threads apart', () => {
+    const repair = new RepairDraft('x')
+      .measured('A', 'Screw, outside', ['7.86'], { of: 'counterpart' })
+      .measured('B', 'Pitch of the screw', ['1.00'], { of: 'counterpart' }).repair;
+    const { size, result } = evaluateRepair(repair).sizes.get('a')!;
+    inRepair(<LikelySheet size={size} result={result} onClose={() => {}} />, repair);
+    expect(screen.getByText('With pitch B, most likely first')).toBeTruthy();
+    expect(screen.getAllByRole('button', { name: /Thread/ })[0]!.textContent).toContain('M8 × 1');
+  });
+
+  test('depths and steps are no standard things, and neither is what no table has', () => {
+    const repair = new RepairDraft('x')
+      .measured('A', 'Depth', ['22.00'], { jaw: 'depth' })
+      .measured('B', 'Odd', ['36.62']).repair;
+    const { sizes } = evaluateRepair(repair);
+    const [depth, odd] = [sizes.get('a')!, sizes.get('b')!];
+    expect(likelyOf(depth.size, depth.result)).toEqual([]);
+    inRepair(<LikelySheet {...odd} onClose={() => {}} />, repair);
+    expect(screen.getByText(/^No standard thing agrees/)).toBeTruthy();
+  });
+});
+
+describe('adding a size', () => {
+  const show = () => inRepair(<SizeForm size={null} onClose={() => {}} />);
+  const submit = async (name: string | RegExp) => {
+    await act(async () => press(name));
+  };
+
+  test('takes the next letter', async () => {
+    show();
+    type('Name', 'Hub, outside');
+    await submit('Add and measure');
+    expect(sent()).toMatchObject({ tag: 'G', name: 'Hub, outside', kind: 'measured', jaw: 'outside' });
+  });
+
+  test('a stated number may have any unit or be a sum, and keeps its source', async () => {
+    show();
+    type('Name', 'Shaft');
+    choose('Stated');
+    type('Number', '1/2 in');
+    type('Where is it stated?', 'manual, page 4');
+    await submit('Add');
+    expect(sent()).toMatchObject({ kind: 'stated', given: 12.7, source: 'manual, page 4' });
+  });
+
+  test('an angle and a count', async () => {
+    show();
+    type('Name', 'Tilt');
+    choose('Chosen');
+    choose('Angle');
+    type('Number', "22° 30'");
+    await submit('Add');
+    expect(sent().given).toBeCloseTo(Math.PI / 8, 9);
+    expect(sent()).toMatchObject({ quantity: 'angle', kind: 'chosen' });
+  });
+
+  test.each([
+    ['', 'needs a name'],
+    ['RIM, outside ', 'Size A is called “Rim, outside” already'],
+    ['n'.repeat(300), '300 characters'],
+  ])('a name %j is told', async (name, sentence) => {
+    show();
+    type('Name', name);
+    await submit('Add and measure');
+    expect(screen.getByRole('alert').textContent).toContain(sentence);
+    expect(mockPut).not.toHaveBeenCalled();
+  });
+
+  test('a number that is none is told at its place', async () => {
+    show();
+    type('Name', 'Shaft');
+    choose('Chosen');
+    type('Number', '0');
+    await submit('Add');
+    expect(screen.getByRole('alert').textContent).toContain('more than zero');
+  });
+});
+
+test('another value than the mean is taken with a reason that can be changed', () => {
+  const size = rackWheel().sizes[0]!;
+  inRepair(<TakenSheet size={size} onClose={() => {}} />);
+  choose(/Largest/);
+  const why = screen.getByLabelText('Why not the mean?') as HTMLInputElement;
+  expect(why.value).not.toBe('');
+  type('Why not the mean?', 'flat on one side');
+  choose(/Smallest/);
+  expect((screen.getByLabelText('Why not the mean?') as HTMLInputElement).value).toBe('flat on one side');
+  press('Take this value');
+  expect(sent()).toMatchObject({ taken: 'smallest', takenWhy: 'flat on one side' });
+});
+
+describe('a read-through', () => {
+  const repair = new RepairDraft('x')
+    .measured('A', 'a', ['1.00', '1.00', '1.00'])
+    .measured('B', 'b', ['1.00'])
+    .measured('C', 'c', [])
+    .chosen('D', 'd', 4).repair;
+  const start = (openSize: string | null, setOpenSize = jest.fn()) => {
+    const wrapper = ({ children }: { children: ReactNode }) => (
+      <InRepair repair={repair} openSize={openSize} setOpenSize={setOpenSize}>
+        {children}
+      </InRepair>
+    );
+    return { setOpenSize, ...renderHook(() => useReadThrough(), { wrapper }) };
+  };
+
+  test('visits what lacks readings, in order, and nothing else', () => {
+    const { result, setOpenSize } = start('b');
+    expect(result.current.waiting).toBe(2);
+    act(() => result.current.begin());
+    expect(setOpenSize).toHaveBeenLastCalledWith('b');
+    expect(result.current).toMatchObject({ on: true, place: 1, total: 2 });
+    act(() => result.current.taken(2));
+    expect(setOpenSize).toHaveBeenCalledTimes(1);
+    act(() => result.current.taken(3));
+    expect(setOpenSize).toHaveBeenLastCalledWith('c');
+  });
+
+  test('ends after the last one and says so', () => {
+    useNotices.setState({ notice: null });
+    const { result, setOpenSize } = start('c');
+    act(() => result.current.begin());
+    act(() => result.current.skip());
+    expect(setOpenSize).toHaveBeenLastCalledWith(null);
+    expect(useNotices.getState().notice!.text).toContain('all sizes were visited');
+    expect(result.current.on).toBe(false);
+  });
+
+  test.each([
+    [1, 1],
+    [3, 2],
+    [5, 3],
+  ])('for %d readings of each, %d sizes want some', (readingsEach, waiting) => {
+    usePreferences.setState({ readingsEach });
+    expect(start(null).result.current.waiting).toBe(waiting);
+  });
+});
