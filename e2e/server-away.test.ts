@@ -47,9 +47,9 @@ test('what waits survives the page being left before the server is back', async 
   await expect
     .poll(async () => {
       const repair = (await (await fetch(`${workshop.address}/api/repairs/${id}`)).json()) as {
-        readings: { mm: number }[];
+        readings: { value: number }[];
       };
-      return repair.readings.some((reading) => reading.mm === 8.05);
+      return repair.readings.some((reading) => reading.value === 8.05);
     })
     .toBe(true);
 });
