@@ -88,6 +88,11 @@ export type StepFault =
   | { code: 'drill.deeperThanBody'; depth: NamedLength; bodyMm: number }
   | { code: 'groove.widerThanRim'; width: NamedLength; rimMm: number }
   | { code: 'groove.deeperThanRadius'; depth: NamedLength; radiusMm: number }
+  | { code: 'outline.slotTooShort'; length: NamedLength; breadthMm: number }
+  | { code: 'raise.nothingToGoThrough' }
+  | { code: 'raise.missesBody' }
+  | { code: 'cone.isNone'; across: NamedLength }
+  | { code: 'ring.tooThick'; thick: NamedLength; acrossMm: number }
   | { code: 'plate.cornerTooRound'; radius: NamedLength; limitMm: number }
   | { code: 'ease.tooLarge'; size: NamedLength; verb: string }
   | { code: 'step.nothingLeft' }

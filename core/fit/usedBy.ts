@@ -1,5 +1,5 @@
 import { parseFormula, tagsIn } from '@core/formula';
-import type { RepairState, Source, Value } from '@core/model';
+import { valuesIn, type RepairState, type Source, type Value } from '@core/model';
 
 /** A place where a size, fit or layout is used. */
 export interface Use {
@@ -56,14 +56,10 @@ export function usesOf(state: RepairState, { from, id }: Used): Use[] {
     ),
     ...current(state.bodies).flatMap((body) =>
       body.steps.flatMap((step, index): Use[] =>
-        Object.values(step).some((value) => isValue(value) && isIt(value))
+        valuesIn(step).some(isIt)
           ? [{ kind: 'step', id: body.id, words: `${body.name}, step ${index + 1}` }]
           : [],
       ),
     ),
   ];
-}
-
-function isValue(value: unknown): value is Value {
-  return typeof value === 'object' && value !== null && 'from' in value;
 }

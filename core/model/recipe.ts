@@ -1,21 +1,8 @@
 import { z } from 'zod';
 
-import { Id, line, MODEL_LIMIT_MM, name } from './ids';
-
-/**
- * A number in a recipe: typed in place, or taken from a size, from the working size of a fit, from a formula or
- * from a point of a layout, so that it follows when a reading changes. Lengths in mm.
- */
-export const Value = z.discriminatedUnion('from', [
-  z.strictObject({ from: z.literal('number'), mm: z.number().min(-MODEL_LIMIT_MM).max(MODEL_LIMIT_MM) }),
-  z.strictObject({ from: z.literal('size'), id: Id }),
-  z.strictObject({ from: z.literal('fit'), id: Id }),
-  /** A sum or a formula over sizes, kept as typed; `unit` is the unit of bare numbers in it. */
-  z.strictObject({ from: z.literal('formula'), text: line(200), unit: z.enum(['mm', 'cm', 'in']) }),
-  /** Where the adjusted layout puts a point, along x or y. */
-  z.strictObject({ from: z.literal('layout'), id: Id, point: Id, axis: z.enum(['x', 'y']) }),
-]);
-export type Value = z.infer<typeof Value>;
+import { Id, line, name } from './ids';
+import { OutlineShape } from './outline';
+import { Value } from './value';
 
 const step = { id: Id, note: line(200).optional() };
 
@@ -51,6 +38,62 @@ export const GrooveStep = z.strictObject({
   depth: Value,
 });
 
+/** What a step does with the solid it makes: joins it, takes it away, or keeps what both have in common. */
+export const Effect = z.enum(['add', 'cut', 'common']);
+export type Effect = z.infer<typeof Effect>;
+
+/**
+ * Where a solid stands: its middle at (x, y) from the axle line; on the top of what is there (cuts go down from it),
+ * or on z = 0 (cuts go up from it).
+ */
+const place = { on: z.enum(['top', 'bottom']), x: Value, y: Value };
+
+/** Radians, a turn about the upright axis through its middle. */
+const turn = z.number().min(-7).max(7);
+
+/** An outline raised straight up to a height, or right through what is there. */
+export const RaiseStep = z.strictObject({
+  ...step,
+  ...place,
+  kind: z.literal('raise'),
+  effect: Effect,
+  outline: OutlineShape,
+  turn,
+  height: z.union([z.literal('through'), Value]),
+});
+
+/** Cone or stump of one: `lower` and `upper` diameters, `height` apart; either may be zero. */
+export const ConeStep = z.strictObject({
+  ...step,
+  ...place,
+  kind: z.literal('cone'),
+  effect: Effect,
+  lower: Value,
+  upper: Value,
+  height: Value,
+});
+
+/** Ball whose middle is `up` above what it is placed on. */
+export const BallStep = z.strictObject({
+  ...step,
+  ...place,
+  kind: z.literal('ball'),
+  effect: Effect,
+  diameter: Value,
+  up: Value,
+});
+
+/** Ring of round section: `across` the middle of the section, `thick`; the middle of the section `up` above its place. */
+export const RingStep = z.strictObject({
+  ...step,
+  ...place,
+  kind: z.literal('ring'),
+  effect: Effect,
+  across: Value,
+  thick: Value,
+  up: Value,
+});
+
 /** Round hole along z at (x, y): right through, or `depth` down from the top. */
 export const DrillStep = z.strictObject({
   ...step,
@@ -65,8 +108,10 @@ export const DrillStep = z.strictObject({
 export const EdgeRule = z.discriminatedUnion('edges', [
   /** Where the wall of a hole meets the outside. */
   z.strictObject({ edges: z.literal('mouths'), of: Id }),
-  /** The outer edges of a turned step or a peg, or the top and bottom edges of a plate. */
+  /** The outer edges at the top and bottom of a step's own solid; of a cut, its mouths and the rim of its floor. */
   z.strictObject({ edges: z.literal('rims'), of: Id }),
+  /** The upright edges of a plate or a raised outline, where its sides meet. */
+  z.strictObject({ edges: z.literal('upright'), of: Id }),
 ]);
 export type EdgeRule = z.infer<typeof EdgeRule>;
 
@@ -82,6 +127,10 @@ export const Step = z.discriminatedUnion('kind', [
   PegStep,
   GrooveStep,
   DrillStep,
+  RaiseStep,
+  ConeStep,
+  BallStep,
+  RingStep,
   EaseStep,
   RoundStep,
 ]);
@@ -102,7 +151,3 @@ export const Body = z.strictObject({
   removed: z.boolean(),
 });
 export type Body = z.infer<typeof Body>;
-
-export const numberValue = (mm: number): Value => ({ from: 'number', mm });
-export const sizeValue = (id: Id): Value => ({ from: 'size', id });
-export const fitValue = (id: Id): Value => ({ from: 'fit', id });

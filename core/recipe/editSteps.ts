@@ -15,6 +15,14 @@ export function withoutStep(steps: readonly Step[], id: string): Step[] {
   return steps.filter((step) => step.id !== id);
 }
 
+/** A number of a step, by its field; `outline.length` for one inside another. */
+export function fieldOf(step: Step, field: string): Value | 'through' | undefined {
+  const found = field
+    .split('.')
+    .reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], step);
+  return found as Value | 'through' | undefined;
+}
+
 /** With one number, or the depth of a hole, set. */
 export function withField(
   steps: readonly Step[],
@@ -22,5 +30,14 @@ export function withField(
   field: string,
   value: Value | 'through',
 ): Step[] {
-  return steps.map((step) => (step.id === id ? ({ ...step, [field]: value } as Step) : step));
+  const set = (at: object, [key, ...rest]: string[]): object => ({
+    ...at,
+    [key!]: rest.length === 0 ? value : set((at as Record<string, object>)[key!]!, rest),
+  });
+  return steps.map((step) => (step.id === id ? (set(step, field.split('.')) as Step) : step));
+}
+
+/** With whatever a choice in its sentence changes. */
+export function withPatch(steps: readonly Step[], id: string, patch: Record<string, unknown>): Step[] {
+  return steps.map((step) => (step.id === id ? ({ ...step, ...patch } as Step) : step));
 }

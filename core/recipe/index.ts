@@ -1,2 +1,2 @@
 export { newStep, type StepContext } from './newStep';
-export { withField, withoutStep, withStepMoved } from './editSteps';
+export { fieldOf, withField, withoutStep, withPatch, withStepMoved } from './editSteps';

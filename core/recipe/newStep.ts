@@ -3,6 +3,7 @@ import {
   fitValue,
   numberValue,
   sizeValue,
+  valuesIn,
   type Body,
   type RepairState,
   type Step,
@@ -56,12 +57,55 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
         width: guess.named(/groove.*(width|wide)/i, 3),
         depth: guess.named(/groove.*(depth|deep)/i, 2),
       };
+    case 'raise':
+      return {
+        id,
+        kind,
+        effect: steps.length === 0 ? 'add' : 'cut',
+        outline: { shape: 'circle', diameter: guess.size('across', 10) },
+        turn: 0,
+        height: numberValue(5),
+        on: steps.length === 0 ? 'bottom' : 'top',
+        ...middle,
+      };
+    case 'cone':
+      return {
+        id,
+        kind,
+        effect: 'add',
+        lower: guess.size('across', 10),
+        upper: numberValue(5),
+        height: guess.size('width', 5),
+        on: 'top',
+        ...middle,
+      };
+    case 'ball':
+      return {
+        id,
+        kind,
+        effect: 'add',
+        diameter: guess.size('across', 10),
+        up: numberValue(0),
+        on: 'top',
+        ...middle,
+      };
+    case 'ring':
+      return {
+        id,
+        kind,
+        effect: 'add',
+        across: guess.size('across', 20),
+        thick: numberValue(3),
+        up: numberValue(0),
+        on: 'top',
+        ...middle,
+      };
     case 'drill':
       return { id, kind, diameter: guess.fit(5), depth: 'through', ...middle };
     case 'ease':
     case 'round': {
       const hole = lastOf('drill');
-      const outer = lastOf('turn', 'plate', 'peg');
+      const outer = lastOf('turn', 'plate', 'peg', 'raise', 'cone');
       const dressed = (step: Step) => step.kind === 'ease' || step.kind === 'round';
       const holeIsDressed = steps.some((step) => dressed(step) && 'where' in step && step.where.of === hole);
       const where =
@@ -83,8 +127,8 @@ class Guess {
     const { state, body } = context;
     const values = state.bodies
       .filter((other) => !other.removed && other.role === body.role)
-      .flatMap((other) => other.steps.flatMap((step) => Object.values(step) as unknown[]));
-    this.#used = new Set(values.filter(isReference).map((value) => value.id));
+      .flatMap((other) => other.steps.flatMap(valuesIn));
+    this.#used = new Set(values.flatMap((value) => ('id' in value ? [value.id] : [])));
     this.#of = body.role === 'spare' ? 'piece' : 'counterpart';
   }
 
@@ -121,7 +165,3 @@ class Guess {
 }
 
 const anyClue = (name: string) => Object.values(CLUES).some((clue) => clue.test(name));
-
-function isReference(value: unknown): value is { id: string } {
-  return typeof value === 'object' && value !== null && 'from' in value && 'id' in value;
-}

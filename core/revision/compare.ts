@@ -1,6 +1,7 @@
 import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
-import type { Fit, FrozenFigures, RepairState, Step, Value, Workshop } from '@core/model';
+import type { Fit, FrozenFigures, RepairState, Step, Workshop } from '@core/model';
 import { RAD_PER_DEGREE, tidy, type Quantity } from '@core/quantity';
+import { fieldOf } from '@core/recipe';
 import { stepSentence } from '@core/wording';
 import { fitClassOf } from '@core/workshop';
 
@@ -144,7 +145,7 @@ function compareStep(bodyName: string, old: StepSide, now: StepSide): Difference
 
 /** The number of a chip, if it was typed there; sizes and fits have rows of their own, by their tag. */
 function typedNumber({ step, numbers }: StepSide, field: string): number | string | null {
-  const value = (step as unknown as Record<string, Value | 'through' | undefined>)[field];
+  const value = step && fieldOf(step, field);
   if (value === undefined) return null;
   if (value === 'through') return 'right through';
   switch (value.from) {

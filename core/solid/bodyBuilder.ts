@@ -1,6 +1,6 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
-import type { Body, Step } from '@core/model';
+import type { Body, Step, StepKind } from '@core/model';
 
 import type { Annotation, CentreLine } from './annotation';
 import {
@@ -12,7 +12,7 @@ import {
   type SolidCheck,
 } from './check';
 import { guarded, KernelRefusal, type Kernel } from './kernel';
-import type { StepNumbers } from './stepKind';
+import type { StepNumbers, StepType } from './stepKind';
 import { stepTypeOf } from './steps';
 import type { TaggedSolid } from './tagged';
 
@@ -159,7 +159,7 @@ export class BodyBuilder {
     const solid = this.#attempt(() => type.build(step as never, lengths.value, input));
     if (!solid.ok) return solid;
     const check = guarded(this.kernel, () => checkSolid(this.kernel, solid.value.shape));
-    const fault = findFault(check, before?.check ?? null, type.effect);
+    const fault = findFault(check, before?.check ?? null, effectOf(step, type.effect));
     if (fault) {
       solid.value.dispose();
       return no(fault);
@@ -172,7 +172,11 @@ export class BodyBuilder {
       areaMm2: null,
       sealed: null,
       box,
-      numbers: { kind: step.kind, lengths: lengths.value },
+      numbers: {
+        kind: step.kind,
+        cuts: effectOf(step, type.effect) === 'cuts',
+        lengths: lengths.value,
+      },
     });
     return ok({ reused: false });
   }
@@ -194,11 +198,17 @@ export class BodyBuilder {
 /** Relative change of volume below which a step is taken to have done nothing. */
 const NO_CHANGE = 1e-9;
 
+/** What a step may do to the volume; of those that can do either, what this one says. */
+function effectOf(step: Step, kind: StepType<StepKind>['effect']): StepType<StepKind>['effect'] {
+  if (kind !== 'any' || !('effect' in step)) return kind;
+  return step.effect === 'add' ? 'adds' : 'cuts';
+}
+
 /** Holds what a step gave against what such a step can do. */
 function findFault(
   check: SolidCheck,
   before: SolidCheck | null,
-  effect: 'starts' | 'adds' | 'cuts' | 'dresses',
+  effect: StepType<StepKind>['effect'],
 ): StepFault | null {
   if (check.pieces === 0 || !(check.volumeMm3 > 0)) return { code: 'step.nothingLeft' };
   if (!check.valid) return { code: 'step.notValid', reason: 'the solid crosses itself' };

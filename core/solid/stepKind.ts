@@ -21,6 +21,8 @@ export interface StepInput {
 /** A step's numbers, all resolved, with its kind. */
 export interface StepNumbers {
   kind: StepKind;
+  /** It took something away. */
+  cuts: boolean;
   lengths: Readonly<Record<string, NamedLength>>;
 }
 
@@ -31,7 +33,7 @@ export interface StepNumbers {
 export interface StepType<K extends StepKind> {
   kind: K;
   /** Bound on how the volume may change, checked after building. */
-  effect: 'starts' | 'adds' | 'cuts' | 'dresses';
+  effect: 'adds' | 'cuts' | 'dresses' | 'any';
   resolve(step: StepOf<K>, numbers: EvaluatedRepair): Result<Record<string, NamedLength>, StepFault>;
   build(
     step: StepOf<K>,

@@ -152,6 +152,15 @@ const SENTENCES: Sentences = {
     `The ${named(width)} is as wide as the rim or wider (${mm(rimMm)}). Make the groove narrower or the wheel wider.`,
   'groove.deeperThanRadius': ({ depth, radiusMm }) =>
     `The ${named(depth)} reaches the middle of the wheel (${mm(radiusMm)}). Make it less deep.`,
+  'outline.slotTooShort': ({ length, breadthMm }) =>
+    `The ${named(length)} is not more than the breadth of the slot (${mm(breadthMm)}). Make it longer, or take a circle.`,
+  'raise.nothingToGoThrough': () =>
+    'There is nothing yet to go right through. Give it a height, or put a step before it.',
+  'raise.missesBody': () => 'It lies wholly outside the part. Check its place to the right and to the back.',
+  'cone.isNone': ({ across }) =>
+    `Both ends are ${mm(across.mm)} across, which makes no cone. Raise a circle instead, or change one end.`,
+  'ring.tooThick': ({ thick, acrossMm }) =>
+    `The ${named(thick)} fills the whole ring (${mm(acrossMm)} across). Make it thinner.`,
   'plate.cornerTooRound': ({ radius, limitMm }) =>
     `The ${named(radius)} must be from zero to less than half the narrow side (${mm(limitMm)}). Make it smaller.`,
   'ease.tooLarge': ({ size, verb }) =>

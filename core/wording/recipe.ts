@@ -1,9 +1,27 @@
-import type { EdgeRule, Step, StepKind, Value } from '@core/model';
+import {
+  numberValue,
+  type EdgeRule,
+  type OutlineShape,
+  type OutlineShapeName,
+  type Step,
+  type StepKind,
+  type StepOf,
+  type Value,
+} from '@core/model';
+import { RAD_PER_DEGREE } from '@core/quantity';
+
+/** Other words, and what of the step they stand for. */
+export interface Option {
+  word: string;
+  patch: Record<string, unknown>;
+}
 
 /** A piece of a recipe sentence: the verb, plain words, or a number that can be tapped. */
 export type SentencePart =
   | { kind: 'verb'; text: string }
   | { kind: 'words'; text: string }
+  /** Words that can be tapped for others; taking one changes the step by `patch`. */
+  | { kind: 'choice'; what: string; text: string; strong: boolean; options: Option[] }
   | { kind: 'chip'; field: string; what: string; value: Value };
 
 const verb = (text: string): SentencePart => ({ kind: 'verb', text });
@@ -15,24 +33,239 @@ const chip = (field: string, what: string, value: Value): SentencePart => ({
   value,
 });
 
-/** Where edges are, in words; `steps` are the steps before, for naming the one meant. */
+/** The words of the option that holds now, with the others to choose from. */
+function choice(
+  what: string,
+  now: (option: Option) => boolean,
+  options: readonly Option[],
+  strong = false,
+): SentencePart {
+  const text = (options.find(now) ?? options[0]!).word;
+  return { kind: 'choice', what, text, strong, options: [...options] };
+}
+
+/** Where edges are, in words; `steps` are those of the recipe, for naming the one meant. */
 function edgeWords(rule: EdgeRule, steps: readonly Step[]): string {
-  const of = steps.find((step) => step.id === rule.of);
-  if (rule.edges === 'mouths') return 'both mouths of the hole';
-  return of?.kind === 'plate' ? 'the top and bottom edges of the plate' : 'the outer edges';
+  const place = steps.findIndex((step) => step.id === rule.of);
+  const of = place < 0 ? '' : ` of step ${place + 1}`;
+  if (rule.edges === 'mouths') return `both mouths of the hole${onlyOne(steps, isHole) ? '' : of}`;
+  if (rule.edges === 'upright') return `the upright edges${of}`;
+  const which = steps[place]?.kind === 'plate' ? 'the top and bottom edges of the plate' : 'the outer edges';
+  return `${which}${onlyOne(steps, hasRims) || steps[place]?.kind === 'plate' ? '' : of}`;
+}
+
+const isHole = (step: Step) => step.kind === 'drill';
+const hasRims = (step: Step) =>
+  ['turn', 'plate', 'peg'].includes(step.kind) ||
+  ('effect' in step && step.kind !== 'ball' && step.kind !== 'ring');
+const hasUprights = (step: Step) =>
+  step.kind === 'plate' || (step.kind === 'raise' && ['rectangle', 'polygon'].includes(step.outline.shape));
+const onlyOne = (steps: readonly Step[], wanted: (step: Step) => boolean) => steps.filter(wanted).length < 2;
+
+/** The edges that a step may take, by rule, of all steps before it. */
+function edgeChoice(step: StepOf<'ease' | 'round'>, steps: readonly Step[]): SentencePart {
+  const rule = step.where;
+  const own = steps.findIndex(({ id }) => id === step.id);
+  const options = steps
+    .slice(0, own < 0 ? steps.length : own)
+    .flatMap((earlier): EdgeRule[] => [
+      ...(isHole(earlier) ? [{ edges: 'mouths' as const, of: earlier.id }] : []),
+      ...(hasRims(earlier) ? [{ edges: 'rims' as const, of: earlier.id }] : []),
+      ...(hasUprights(earlier) ? [{ edges: 'upright' as const, of: earlier.id }] : []),
+    ]);
+  const same = (other: EdgeRule) => other.edges === rule.edges && other.of === rule.of;
+  const all = options.some(same) ? options : [rule, ...options];
+  return choice(
+    'which edges',
+    ({ patch }) => same(patch.where as EdgeRule),
+    all.map((where) => ({ word: edgeWords(where, steps), patch: { where } })),
+  );
 }
 
 const isZero = (value: Value) => value.from === 'number' && value.mm === 0;
 
+const ON_AXLE: Option = { word: 'on the axle line', patch: { x: numberValue(0), y: numberValue(0) } };
+const ASIDE: Option = { word: 'aside of the axle line', patch: { x: numberValue(10), y: numberValue(0) } };
+
 function placeWords(step: { x: Value; y: Value }): SentencePart[] {
-  if (isZero(step.x) && isZero(step.y)) return [words(', on the axle line')];
+  const onAxle = isZero(step.x) && isZero(step.y);
+  const where = choice('where it is', (option) => (option === ON_AXLE) === onAxle, [ON_AXLE, ASIDE]);
+  if (onAxle) return [words(', '), where];
   return [
     words(', '),
     chip('x', 'place to the right', step.x),
     words(' right and '),
     chip('y', 'place to the back', step.y),
-    words(' back of the axle line'),
+    words(' back, '),
+    where,
   ];
+}
+
+type Placed = StepOf<'raise' | 'cone' | 'ball' | 'ring'>;
+
+/** What the step does, as its verb. @param add the verb for adding. */
+const effectVerb = (step: Placed, add: string): SentencePart =>
+  choice(
+    'what it does',
+    ({ patch }) => patch.effect === step.effect,
+    [
+      { word: add, patch: { effect: 'add' } },
+      { word: 'Cut out', patch: { effect: 'cut' } },
+      { word: 'Keep only', patch: { effect: 'common' } },
+    ],
+    true,
+  );
+
+function levelChoice(step: Placed): SentencePart {
+  const [top, bottom] =
+    step.effect === 'add'
+      ? ['on the top', 'from the ground up']
+      : ['down from the top', 'up from the bottom'];
+  return choice('what it stands on', ({ patch }) => patch.on === step.on, [
+    { word: top!, patch: { on: 'top' } },
+    { word: bottom!, patch: { on: 'bottom' } },
+  ]);
+}
+
+const OUTLINE_NAMES: Record<OutlineShapeName, string> = {
+  circle: 'a circle',
+  ellipse: 'an ellipse',
+  rectangle: 'a rectangle',
+  slot: 'a slot',
+  polygon: 'a polygon',
+};
+
+/** The same measures in another shape, as far as it has them. */
+function outlineAs(shape: OutlineShapeName, now: OutlineShape): OutlineShape {
+  const main = now.shape === 'circle' ? now.diameter : now.shape === 'polygon' ? now.across : now.length;
+  const breadth = 'breadth' in now ? now.breadth : main;
+  switch (shape) {
+    case 'circle':
+      return { shape, diameter: main };
+    case 'ellipse':
+      return { shape, length: main, breadth };
+    case 'rectangle':
+      return { shape, length: main, breadth, cornerRadius: numberValue(0) };
+    case 'slot':
+      return { shape, length: main, breadth: 'breadth' in now ? now.breadth : numberValue(5) };
+    case 'polygon':
+      return { shape, sides: 6, by: 'flats', across: main };
+  }
+}
+
+const POLYGON_SIDES = [3, 4, 5, 6, 8, 12];
+
+function outlineParts(outline: OutlineShape): SentencePart[] {
+  const names = Object.entries(OUTLINE_NAMES) as [OutlineShapeName, string][];
+  const shape = choice(
+    'the outline',
+    ({ patch }) => (patch.outline as OutlineShape).shape === outline.shape,
+    names.map(([name, word]) => ({
+      word,
+      patch: { outline: name === outline.shape ? outline : outlineAs(name, outline) },
+    })),
+  );
+  const number = (key: string, what: string, value: Value) => chip(`outline.${key}`, what, value);
+  switch (outline.shape) {
+    case 'circle':
+      return [shape, words(' '), number('diameter', 'across', outline.diameter), words(' across')];
+    case 'ellipse':
+    case 'slot':
+      return [
+        shape,
+        words(' '),
+        number('length', 'length', outline.length),
+        words(' long, '),
+        number('breadth', 'breadth', outline.breadth),
+        words(' broad'),
+      ];
+    case 'rectangle':
+      return [
+        shape,
+        words(' '),
+        number('length', 'length', outline.length),
+        words(' long, '),
+        number('breadth', 'breadth', outline.breadth),
+        words(' broad, corners rounded '),
+        number('cornerRadius', 'corner radius', outline.cornerRadius),
+      ];
+    case 'polygon':
+      return [
+        shape,
+        words(' of '),
+        choice(
+          'the number of sides',
+          ({ patch }) => (patch.outline as { sides: number }).sides === outline.sides,
+          [...new Set([...POLYGON_SIDES, outline.sides])].map((sides) => ({
+            word: `${sides} sides`,
+            patch: { outline: { ...outline, sides } },
+          })),
+        ),
+        words(', '),
+        number('across', 'across', outline.across),
+        words(' '),
+        choice(
+          'over what it is measured',
+          ({ patch }) => (patch.outline as { by: string }).by === outline.by,
+          [
+            { word: 'over flats', patch: { outline: { ...outline, by: 'flats' } } },
+            { word: 'over corners', patch: { outline: { ...outline, by: 'corners' } } },
+          ],
+        ),
+      ];
+  }
+}
+
+const TURNS = [0, 15, 30, 45, 60, 90];
+
+/** How far an outline is turned; a circle looks the same. */
+function turnParts(step: StepOf<'raise'>): SentencePart[] {
+  if (step.outline.shape === 'circle') return [];
+  const degrees = Math.round((step.turn / RAD_PER_DEGREE) * 100) / 100;
+  return [
+    words(', '),
+    choice(
+      'how far it is turned',
+      ({ patch }) => Math.abs((patch.turn as number) - step.turn) < 1e-6,
+      [...new Set([...TURNS, degrees])].map((turn) => ({
+        word: turn === 0 ? 'square on' : `turned ${turn}°`,
+        patch: { turn: turn * RAD_PER_DEGREE },
+      })),
+    ),
+  ];
+}
+
+function heightParts(step: StepOf<'raise'>): SentencePart[] {
+  const through = step.height === 'through';
+  const deep = step.effect === 'add' ? 'high' : 'deep';
+  const measured: Option = {
+    word: deep,
+    patch: { height: step.height === 'through' ? numberValue(5) : step.height },
+  };
+  const right: Option = { word: 'right through', patch: { height: 'through' } };
+  // Only what is taken away can go right through.
+  if (step.effect === 'add' && step.height !== 'through') {
+    return [words(', '), chip('height', 'height', step.height), words(` ${deep}, `), levelChoice(step)];
+  }
+  const way = choice('how far it goes', (option) => (option === right) === through, [right, measured]);
+  return step.height === 'through'
+    ? [words(', '), way]
+    : [words(', '), chip('height', 'height', step.height), words(' '), way, words(', '), levelChoice(step)];
+}
+
+function depthParts({ depth }: StepOf<'drill'>): SentencePart[] {
+  const through: Option = { word: 'right through', patch: { depth: 'through' } };
+  const blind: Option = {
+    word: 'deep from the top',
+    patch: { depth: depth === 'through' ? numberValue(5) : depth },
+  };
+  const way = choice('how deep', (option) => (option === through) === (depth === 'through'), [
+    through,
+    blind,
+  ]);
+  return depth === 'through'
+    ? [words(' '), way]
+    : [words(' '), chip('depth', 'depth', depth), words(' '), way];
 }
 
 /** A step as a sentence that reads aloud. */
@@ -83,15 +316,69 @@ export function stepSentence(step: Step, steps: readonly Step[]): SentencePart[]
         verb('Drill'),
         words(' a hole '),
         chip('diameter', 'hole', step.diameter),
-        ...(step.depth === 'through'
-          ? [words(' right through')]
-          : [words(' '), chip('depth', 'depth', step.depth), words(' deep from the top')]),
+        ...depthParts(step),
+        ...placeWords(step),
+      ];
+    case 'raise':
+      return [
+        effectVerb(step, 'Raise'),
+        words(' '),
+        ...outlineParts(step.outline),
+        ...turnParts(step),
+        ...heightParts(step),
+        ...placeWords(step),
+      ];
+    case 'cone':
+      return [
+        effectVerb(step, 'Set'),
+        words(' a cone '),
+        chip('lower', 'lower diameter', step.lower),
+        words(' across below, '),
+        chip('upper', 'upper diameter', step.upper),
+        words(' above, '),
+        chip('height', 'height', step.height),
+        words(' high, '),
+        levelChoice(step),
+        ...placeWords(step),
+      ];
+    case 'ball':
+      return [
+        effectVerb(step, 'Set'),
+        words(' a ball '),
+        chip('diameter', 'across', step.diameter),
+        words(' across, its middle '),
+        chip('up', 'height of its middle', step.up),
+        words(step.on === 'top' ? ' above the top' : ' above the ground'),
+        ...placeWords(step),
+      ];
+    case 'ring':
+      return [
+        effectVerb(step, 'Set'),
+        words(' a ring '),
+        chip('across', 'across', step.across),
+        words(' across its middle, '),
+        chip('thick', 'thickness', step.thick),
+        words(' thick, '),
+        chip('up', 'height of its middle', step.up),
+        words(step.on === 'top' ? ' above the top' : ' above the ground'),
         ...placeWords(step),
       ];
     case 'ease':
-      return [verb('Ease'), words(` ${edgeWords(step.where, steps)} by `), chip('size', 'ease', step.size)];
+      return [
+        verb('Ease'),
+        words(' '),
+        edgeChoice(step, steps),
+        words(' by '),
+        chip('size', 'ease', step.size),
+      ];
     case 'round':
-      return [verb('Round'), words(` ${edgeWords(step.where, steps)} by `), chip('size', 'round', step.size)];
+      return [
+        verb('Round'),
+        words(' '),
+        edgeChoice(step, steps),
+        words(' by '),
+        chip('size', 'round', step.size),
+      ];
   }
 }
 
@@ -101,6 +388,10 @@ export const STEP_VERBS: Record<StepKind, { verb: string; what: string }> = {
   plate: { verb: 'Lay', what: 'a plate with rounded corners' },
   peg: { verb: 'Raise', what: 'a peg on the top' },
   groove: { verb: 'Cut', what: 'a groove round the rim' },
+  raise: { verb: 'Raise or cut', what: 'an outline: circle, slot, rectangle, polygon' },
+  cone: { verb: 'Set a cone', what: 'or cut one out, as for a countersunk head' },
+  ball: { verb: 'Set a ball', what: 'or cut one out' },
+  ring: { verb: 'Set a ring', what: 'of round section, or cut its groove' },
   drill: { verb: 'Drill', what: 'a hole, right through or part of the way' },
   ease: { verb: 'Ease', what: 'edges with a flat at 45°' },
   round: { verb: 'Round', what: 'edges' },

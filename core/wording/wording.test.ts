@@ -29,7 +29,7 @@ describe('sentences of faults', () => {
       get: (_, key) =>
         ['keys', 'tags', 'points'].includes(String(key))
           ? ['x']
-          : ['length', 'bore', 'depth', 'width', 'radius', 'size'].includes(String(key))
+          : ['length', 'bore', 'depth', 'width', 'radius', 'size', 'across', 'thick'].includes(String(key))
             ? { what: 'bore', tag: null, mm: 1 }
             : key === 'mm'
               ? 1

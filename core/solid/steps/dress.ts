@@ -63,11 +63,23 @@ export function edgesOfRule(
     return edgesWhere(scope, solid, (tag, other) => tag === wall && stepOfTag(other) !== rule.of);
   }
   const caps = [faceTag(rule.of, 'top'), faceTag(rule.of, 'bottom')];
-  const isOuter = (tag: FaceTag) => stepOfTag(tag) === rule.of && !caps.includes(tag);
-  return edgesWhere(scope, solid, (tag, other) => isOuter(tag) && caps.includes(other));
+  const isSide = (tag: FaceTag) => stepOfTag(tag) === rule.of && !caps.includes(tag);
+  if (rule.edges === 'upright') return edgesWhere(scope, solid, (tag, other) => isSide(tag) && isSide(other));
+  // A cut has lost the cap that lay outside: there its sides meet whatever was there before.
+  return edgesWhere(
+    scope,
+    solid,
+    (tag, other) => isSide(tag) && (caps.includes(other) || (of.cuts && stepOfTag(other) !== rule.of)),
+  );
 }
+
+const RULE_WORDS: Record<EdgeRule['edges'], string> = {
+  mouths: 'the mouths of a hole',
+  rims: 'the outer edges',
+  upright: 'the upright edges',
+};
 
 function describeRule(rule: EdgeRule, earlier: ReadonlyMap<string, StepNumbers>): string {
   const gone = earlier.has(rule.of) ? '' : ' of a step that is no longer before this one';
-  return (rule.edges === 'mouths' ? 'the mouths of a hole' : 'the outer edges') + gone;
+  return RULE_WORDS[rule.edges] + gone;
 }

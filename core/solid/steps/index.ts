@@ -6,9 +6,23 @@ import { ease, round } from './dress';
 import { groove } from './groove';
 import { peg } from './peg';
 import { plate } from './plate';
+import { raise } from './raise';
+import { ball, cone, ring } from './rounds';
 import { turn } from './turn';
 
-const STEP_TYPES: { [K in StepKind]: StepType<K> } = { turn, plate, peg, groove, drill, ease, round };
+const STEP_TYPES: { [K in StepKind]: StepType<K> } = {
+  turn,
+  plate,
+  peg,
+  raise,
+  cone,
+  ball,
+  ring,
+  groove,
+  drill,
+  ease,
+  round,
+};
 
 /** What is known about the kind of a step. */
 export function stepTypeOf<K extends StepKind>(kind: K): StepType<K> {

@@ -1,15 +1,19 @@
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import { useState } from 'react';
-import { Text, View } from 'react-native';
+import { Pressable, Text, View } from 'react-native';
 
 import type { Body, Step } from '@core/model';
+import { withPatch } from '@core/recipe';
 import type { StepOutcome } from '@core/solid';
 import { sentenceOf, stepSentence, type SentencePart } from '@core/wording';
 
+import { useChangeRepair } from '../../api/useRepair';
 import { trailTargetOf } from '../../frame/labelOf';
 import { useRepairContext } from '../../frame/useRepairContext';
 import { IconButton } from '../../shared/Button';
+import { ChoiceRow } from '../../shared/ChoiceRow';
 import { Wrong } from '../../shared/Field';
+import { Sheet } from '../../shared/Sheet';
 import { colours } from '../../theme/colours';
 import { NumberChip } from './NumberChip';
 import { StepMenu } from './StepMenu';
@@ -27,8 +31,10 @@ export function StepSentence({
   index: number;
   outcome: StepOutcome | undefined;
 }) {
-  const { setOpenTrail } = useRepairContext();
+  const { repair, setOpenTrail } = useRepairContext();
+  const { put } = useChangeRepair(repair);
   const [editing, setEditing] = useState<{ field: string; what: string } | null>(null);
+  const [choosing, setChoosing] = useState<Choice | null>(null);
   const [menu, setMenu] = useState(false);
   const parts = joinWords(stepSentence(step, body.steps));
   const failed = outcome?.state === 'failed';
@@ -41,32 +47,34 @@ export function StepSentence({
       <View className="flex-1">
         <View className="flex-row flex-wrap items-center">
           {parts.flatMap((part, place) =>
-            part.kind === 'chip'
-              ? [
-                  <NumberChip
-                    key={place}
-                    value={part.value}
-                    what={part.what}
-                    onPress={() => setEditing({ field: part.field, what: part.what })}
-                    onTrail={() => {
-                      const target = trailTargetOf(part.value);
-                      if (target) setOpenTrail(target);
-                    }}
-                  />,
-                ]
-              : // Word by word, so that a sentence wraps between words round its chips.
-                part.text
-                  .trim()
-                  .split(' ')
-                  .filter(Boolean)
-                  .map((word, at) => (
-                    <Text
-                      key={`${place}-${at}`}
-                      className={`text-[17px] leading-[44px] text-ink ${part.kind === 'verb' ? 'font-semibold' : 'font-sans'}`}
-                    >
-                      {`${word} `}
-                    </Text>
-                  )),
+            part.kind === 'choice'
+              ? [<ChoiceWords key={place} part={part} onPress={() => setChoosing(part)} />]
+              : part.kind === 'chip'
+                ? [
+                    <NumberChip
+                      key={place}
+                      value={part.value}
+                      what={part.what}
+                      onPress={() => setEditing({ field: part.field, what: part.what })}
+                      onTrail={() => {
+                        const target = trailTargetOf(part.value);
+                        if (target) setOpenTrail(target);
+                      }}
+                    />,
+                  ]
+                : // Word by word, so that a sentence wraps between words round its chips.
+                  part.text
+                    .trim()
+                    .split(' ')
+                    .filter(Boolean)
+                    .map((word, at) => (
+                      <Text
+                        key={`${place}-${at}`}
+                        className={`text-[17px] leading-[44px] text-ink ${part.kind === 'verb' ? 'font-semibold' : 'font-sans'}`}
+                      >
+                        {`${word} `}
+                      </Text>
+                    )),
           )}
         </View>
         {failed ? <Wrong text={sentenceOf(outcome.fault)} /> : null}
@@ -78,8 +86,49 @@ export function StepSentence({
         <Ellipsis size={20} color={colours.muted} />
       </IconButton>
       {editing ? <ValueSheet body={body} step={step} {...editing} onClose={() => setEditing(null)} /> : null}
+      {choosing ? (
+        <Sheet title={`Change ${choosing.what}`} onClose={() => setChoosing(null)}>
+          <View className="gap-1.5">
+            {choosing.options.map(({ word, patch }) => (
+              <ChoiceRow
+                key={word}
+                title={word}
+                chosen={word === choosing.text}
+                onPress={() => {
+                  put(
+                    'body',
+                    { ...body, steps: withPatch(body.steps, step.id, patch) },
+                    `Step ${index + 1} is changed.`,
+                  );
+                  setChoosing(null);
+                }}
+              />
+            ))}
+          </View>
+        </Sheet>
+      ) : null}
       {menu ? <StepMenu body={body} step={step} index={index} onClose={() => setMenu(false)} /> : null}
     </View>
+  );
+}
+
+type Choice = Extract<SentencePart, { kind: 'choice' }>;
+
+/** Words of a sentence that can be tapped for others. */
+function ChoiceWords({ part, onPress }: { part: Choice; onPress(): void }) {
+  return (
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={`${part.what}: ${part.text}`}
+      onPress={onPress}
+      className="mr-1 min-h-[44px] justify-center"
+    >
+      <Text
+        className={`border-b border-dotted border-green text-[17px] text-green ${part.strong ? 'font-semibold' : 'font-sans'}`}
+      >
+        {part.text}
+      </Text>
+    </Pressable>
   );
 }
 

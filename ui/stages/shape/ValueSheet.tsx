@@ -11,7 +11,7 @@ import {
   type Value,
 } from '@core/model';
 import { parseLength, tidy, typedUnitOf } from '@core/quantity';
-import { withField } from '@core/recipe';
+import { fieldOf, withField } from '@core/recipe';
 import { sentenceOf } from '@core/wording';
 
 import { useChangeRepair } from '../../api/useRepair';
@@ -42,7 +42,8 @@ export function ValueSheet({
   const { put } = useChangeRepair(repair);
   const show = useShow();
   const unit = typedUnitOf(show.unit);
-  const now = (step as unknown as Record<string, Value>)[field];
+  const found = fieldOf(step, field);
+  const now = found === 'through' ? undefined : found;
   const [text, setText] = useState(
     now?.from === 'number' ? show.number(now.mm).replace('−', '-') : now?.from === 'formula' ? now.text : '',
   );

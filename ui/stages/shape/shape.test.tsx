@@ -28,7 +28,7 @@ const button = (name: string | RegExp) => screen.getByRole('button', { name });
 test('a step reads as a sentence, with the working size in its chip', () => {
   show(2);
   expect(screen.getByRole('listitem').textContent).toBe(
-    '3Drill a hole B 6.25right through, on the axle line ',
+    '3Drill a hole B 6.25right through, on the axle line',
   );
 });
 
@@ -87,8 +87,8 @@ test('the menu moves a step, takes it out, and changes which edges it works on',
   fireEvent.click(button('More for step 4'));
   fireEvent.click(button('Take out step 4'));
   expect(order()).toBe('disc groove bore rims');
-  fireEvent.click(button('More for step 4'));
-  fireEvent.click(screen.getByRole('radio', { name: 'Outer edges, step 1' }));
+  fireEvent.click(button('which edges: both mouths of the hole'));
+  fireEvent.click(button('the outer edges'));
   const [, changed] = mockPut.mock.calls.at(-1) as [string, Body];
   expect(changed.steps[3]).toMatchObject({ where: { edges: 'rims', of: 'disc' } });
 });

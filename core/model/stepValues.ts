@@ -1,0 +1,14 @@
+import type { Step } from './recipe';
+import type { Value } from './value';
+
+/** All numbers of a step, those inside its outline too. */
+export function valuesIn(step: Step): Value[] {
+  const found: Value[] = [];
+  const look = (data: unknown): void => {
+    if (typeof data !== 'object' || data === null) return;
+    if ('from' in data) found.push(data as Value);
+    else Object.values(data).forEach(look);
+  };
+  look(step);
+  return found;
+}

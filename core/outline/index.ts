@@ -1,0 +1,2 @@
+export { boxOfLoop, placedLoop, type Curve, type Loop, type Point } from './curves';
+export { cornerRadiusOf, loopOf, type KnownOutline } from './shapes';

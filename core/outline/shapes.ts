@@ -1,0 +1,108 @@
+import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import type { OutlineShapeName } from '@core/model';
+
+import type { Curve, Loop, Point } from './curves';
+
+/** An outline with its numbers known, mm. */
+export interface KnownOutline {
+  shape: OutlineShapeName;
+  lengths: Readonly<Record<string, NamedLength>>;
+  /** Of a polygon. */
+  sides?: number;
+  by?: 'flats' | 'corners';
+}
+
+/** Corners below this are square, mm: the arc would be shorter than the kernel can keep apart. */
+const SQUARE_BELOW_MM = 0.01;
+
+/** The loop of a plain outline about the origin, or what is wrong with its numbers. */
+export function loopOf(outline: KnownOutline): Result<Loop, StepFault> {
+  const { lengths } = outline;
+  const mm = (key: string) => lengths[key]!.mm;
+  switch (outline.shape) {
+    case 'circle':
+      return ok([{ kind: 'circle', middle: [0, 0], radius: mm('diameter') / 2, role: 'wall' }]);
+    case 'ellipse':
+      return ok(ellipse(mm('length') / 2, mm('breadth') / 2));
+    case 'rectangle': {
+      const limitMm = Math.min(mm('length'), mm('breadth')) / 2;
+      const radius = lengths.cornerRadius!;
+      return radius.mm < 0 || radius.mm >= limitMm
+        ? no({ code: 'plate.cornerTooRound', radius, limitMm })
+        : ok(rectangle(mm('length') / 2, mm('breadth') / 2, radius.mm));
+    }
+    case 'slot': {
+      const [length, breadth] = [lengths.length!, lengths.breadth!];
+      return length.mm <= breadth.mm
+        ? no({ code: 'outline.slotTooShort', length, breadthMm: breadth.mm })
+        : ok(slot(length.mm / 2, breadth.mm / 2));
+    }
+    case 'polygon':
+      return ok(polygon(outline.sides!, cornerRadiusOf(outline.sides!, outline.by!, mm('across'))));
+  }
+}
+
+/** Radius of the circle through the corners of a regular polygon, from what was measured over it. */
+export function cornerRadiusOf(sides: number, by: 'flats' | 'corners', across: number): number {
+  if (by === 'corners') return across / 2;
+  const half = Math.PI / sides;
+  // Odd ones have no opposite flats: a flat to the corner opposite.
+  return sides % 2 === 0 ? across / (2 * Math.cos(half)) : across / (1 + Math.cos(half));
+}
+
+/** A circle where both axes are alike: a kernel's ellipse needs one that is longer. */
+function ellipse(alongX: number, alongY: number): Loop {
+  return Math.abs(alongX - alongY) < 1e-9
+    ? [{ kind: 'circle', middle: [0, 0], radius: alongX, role: 'wall' }]
+    : [{ kind: 'ellipse', middle: [0, 0], alongX, alongY, role: 'wall' }];
+}
+
+const SIDES = ['right', 'back', 'left', 'front'] as const;
+
+/** Half lengths and the corners' radius. Sides right, back, left, front; corner0 between right and back, and so on. */
+function rectangle(x: number, y: number, r: number): Loop {
+  const rounded = r >= SQUARE_BELOW_MM;
+  const inset = rounded ? r : 0;
+  const corners: readonly Point[] = [
+    [x - inset, y - inset],
+    [inset - x, y - inset],
+    [inset - x, inset - y],
+    [x - inset, inset - y],
+  ];
+  const outward = (side: number): Point => [Math.cos((side * Math.PI) / 2), Math.sin((side * Math.PI) / 2)];
+  const from = ([cx, cy]: Point, [wx, wy]: Point): Point => [cx + inset * wx, cy + inset * wy];
+  return SIDES.flatMap((role, side): Curve[] => {
+    const [start, end] = [corners[(side + 3) % 4]!, corners[side]!];
+    const [way, next] = [outward(side), outward(side + 1)];
+    const line: Curve = { kind: 'line', from: from(start, way), to: from(end, way), role };
+    if (!rounded) return [line];
+    const via = from(end, [(way[0] + next[0]) * Math.SQRT1_2, (way[1] + next[1]) * Math.SQRT1_2]);
+    return [line, { kind: 'arc', from: line.to, via, to: from(end, next), role: `corner${side}` }];
+  });
+}
+
+/** Half lengths over all. */
+function slot(x: number, r: number): Loop {
+  const straight = x - r;
+  return [
+    { kind: 'arc', from: [straight, -r], via: [x, 0], to: [straight, r], role: 'right' },
+    { kind: 'line', from: [straight, r], to: [-straight, r], role: 'back' },
+    { kind: 'arc', from: [-straight, r], via: [-x, 0], to: [-straight, -r], role: 'left' },
+    { kind: 'line', from: [-straight, -r], to: [straight, -r], role: 'front' },
+  ];
+}
+
+/** With a flat to the front, as a nut lies on a bench. */
+function polygon(sides: number, radius: number): Loop {
+  const first = -Math.PI / 2 - Math.PI / sides;
+  const corner = (index: number): Point => {
+    const angle = first + (2 * Math.PI * index) / sides;
+    return [radius * Math.cos(angle), radius * Math.sin(angle)];
+  };
+  return Array.from({ length: sides }, (_, index): Curve => ({
+    kind: 'line',
+    from: corner(index),
+    to: corner((index + 1) % sides),
+    role: `flat${index}`,
+  }));
+}
