@@ -34,6 +34,7 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
   const guess = new Guess(context);
   const { steps } = context.body;
   const lastOf = (...kinds: StepKind[]) => steps.filter((step) => kinds.includes(step.kind)).at(-1)?.id;
+  const on = steps.length === 0 ? ('bottom' as const) : ('top' as const);
   const middle = { x: numberValue(0), y: numberValue(0) };
   switch (kind) {
     case 'turn':
@@ -65,7 +66,7 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
         outline: { shape: 'circle', diameter: guess.size('across', 10) },
         turn: 0,
         height: numberValue(5),
-        on: steps.length === 0 ? 'bottom' : 'top',
+        on,
         ...middle,
       };
     case 'cone':
@@ -76,7 +77,7 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
         lower: guess.size('across', 10),
         upper: numberValue(5),
         height: guess.size('width', 5),
-        on: 'top',
+        on,
         ...middle,
       };
     case 'ball':
@@ -86,7 +87,7 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
         effect: 'add',
         diameter: guess.size('across', 10),
         up: numberValue(0),
-        on: 'top',
+        on,
         ...middle,
       };
     case 'ring':
@@ -97,7 +98,7 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
         across: guess.size('across', 20),
         thick: numberValue(3),
         up: numberValue(0),
-        on: 'top',
+        on,
         ...middle,
       };
     case 'drill':

@@ -2,7 +2,7 @@ import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
 import type { Fit, FrozenFigures, RepairState, Step, Workshop } from '@core/model';
 import { RAD_PER_DEGREE, tidy, type Quantity } from '@core/quantity';
 import { fieldOf } from '@core/recipe';
-import { stepSentence } from '@core/wording';
+import { stepSentence, type SentencePart } from '@core/wording';
 import { fitClassOf } from '@core/workshop';
 
 /** One side of a comparison: a frozen revision, or the repair as it stands with what was last built. */
@@ -115,32 +115,35 @@ interface StepSide {
   numbers: EvaluatedRepair;
 }
 
-/** A step that came or went is one row; of one that stayed, each typed number that changed. */
+/** A step that came or went is one row; of one that stayed, each typed number and each choice that changed. */
 function compareStep(bodyName: string, old: StepSide, now: StepSide): Difference[] {
-  const chipsOf = ({ step, steps }: StepSide) =>
-    step ? stepSentence(step, steps).filter((part) => part.kind === 'chip') : [];
-  const titleOf = ({ step, steps }: StepSide) =>
-    step
-      ? stepSentence(step, steps)
-          .filter((part) => part.kind !== 'chip')
-          .slice(0, 2)
-          .map((part) => part.text.trim())
-          .join(' ')
-      : '';
-  const label = `${bodyName}: ${titleOf(now) || titleOf(old)}`;
-  if (!old.step || !now.step) {
-    return [
-      { group: 'recipe', label, from: old.step ? 'there' : null, to: now.step ? 'there' : null, unit: '' },
-    ];
-  }
-  const fields = new Map([...chipsOf(old), ...chipsOf(now)].map((part) => [part.field, part.what]));
-  return [...fields].map(([field, what]) => ({
-    group: 'recipe',
-    label: `${label}, ${what}`,
-    from: typedNumber(old, field),
-    to: typedNumber(now, field),
-    unit: 'mm',
-  }));
+  const partsOf = ({ step, steps }: StepSide) => (step ? stepSentence(step, steps) : []);
+  const [oldParts, nowParts] = [partsOf(old), partsOf(now)];
+  const label = `${bodyName}: ${titleOf(nowParts) || titleOf(oldParts)}`;
+  const row = (what: string, from: Difference['from'], to: Difference['to'], unit: Difference['unit']) =>
+    ({ group: 'recipe', label: what ? `${label}, ${what}` : label, from, to, unit }) as const;
+  if (!old.step || !now.step) return [row('', old.step ? 'there' : null, now.step ? 'there' : null, '')];
+  const all = [...oldParts, ...nowParts];
+  const fields = new Map(all.flatMap((part) => (part.kind === 'chip' ? [[part.field, part.what]] : [])));
+  const choices = new Set(all.flatMap((part) => (part.kind === 'choice' ? [part.what] : [])));
+  const chosen = (parts: readonly SentencePart[], what: string) =>
+    parts.find((part) => part.kind === 'choice' && part.what === what) as { text: string } | undefined;
+  return [
+    ...[...choices].map((what) =>
+      row(what, chosen(oldParts, what)?.text ?? null, chosen(nowParts, what)?.text ?? null, ''),
+    ),
+    ...[...fields].map(([field, what]) => row(what, typedNumber(old, field), typedNumber(now, field), 'mm')),
+  ];
+}
+
+/** What a step does, up to its first number. */
+function titleOf(parts: readonly SentencePart[]): string {
+  const first = parts.findIndex(({ kind }) => kind === 'chip');
+  return parts
+    .slice(0, first < 0 ? parts.length : first)
+    .map((part) => (part.kind === 'chip' ? '' : part.text))
+    .join('')
+    .trim();
 }
 
 /** The number of a chip, if it was typed there; sizes and fits have rows of their own, by their tag. */

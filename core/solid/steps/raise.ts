@@ -117,29 +117,51 @@ function outlineAnnotations(
 ): Annotation[] {
   const [x0, y0, x1, y1] = boxOfLoop(loop);
   const [x, y] = [lengths.x!.mm, lengths.y!.mm];
-  const out: Annotation['spans'][number]['out'] = [0, 0, 1];
-  const along = { from: [x0, y, z], to: [x1, y, z], out } as const;
-  const across = { from: [x, y0, z], to: [x, y1, z], out } as const;
+  const up = [0, 0, 1] as const;
+  const along = [
+    { from: [x0, y, z], to: [x1, y, z], out: up },
+    { from: [x0, y0, z], to: [x1, y0, z], out: [0, -1, 0] },
+  ] as const;
+  const across = [
+    { from: [x, y0, z], to: [x, y1, z], out: up },
+    { from: [x1, y0, z], to: [x1, y1, z], out: [1, 0, 0] },
+  ] as const;
+  const s = Math.SQRT1_2;
+  // Inside a part there is no room for spans: what is cut is pointed at, on its long and on its broad side.
+  const leaders =
+    step.effect === 'add'
+      ? null
+      : {
+          along: [
+            { at: [x1, y, z], out: [s, 0, s] },
+            { at: [x0, y, z], out: [-s, 0, s] },
+          ] as const,
+          across: [
+            { at: [x, y1, z], out: [0, s, s] },
+            { at: [x, y0, z], out: [0, -s, s] },
+          ] as const,
+        };
   // Turned outlines have no side along the axes to measure; their numbers stand in the sentence.
   if (step.turn !== 0 && step.outline.shape !== 'circle') return [];
-  const spansOf: Record<string, Annotation['spans']> = {
-    diameter: [along, across],
-    length: [along],
-    breadth: [across],
-    across: [across],
+  const sidesOf: Record<string, ('along' | 'across')[]> = {
+    diameter: ['along', 'across'],
+    length: ['along'],
+    breadth: ['across'],
+    across: ['across'],
   };
+  const spansOf = { along, across };
   return Object.entries(step.outline).flatMap(([key, value]): Annotation[] => {
-    const spans = spansOf[key];
-    if (!spans || typeof value !== 'object') return [];
+    const sides = sidesOf[key];
+    if (!sides || typeof value !== 'object') return [];
     return [
       {
         stepId: step.id,
         field: `outline.${key}`,
         value: value as Value,
         mm: lengths[key]!.mm,
-        form: 'span',
-        spans,
-        points: [],
+        form: leaders ? 'leader' : 'span',
+        spans: leaders ? [] : sides.flatMap((side) => [...spansOf[side]]),
+        points: leaders ? sides.flatMap((side) => [...leaders[side]]) : [],
       },
     ];
   });

@@ -9,8 +9,20 @@ import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../frame/useRepairContext';
 import { Sheet } from '../../shared/Sheet';
 
-const FIRST: StepKind[] = ['turn', 'plate'];
-const ALL: StepKind[] = ['drill', 'groove', 'peg', 'ease', 'round', 'turn', 'plate'];
+const FIRST: StepKind[] = ['turn', 'plate', 'raise', 'cone', 'ball', 'ring'];
+const ALL: StepKind[] = [
+  'drill',
+  'raise',
+  'groove',
+  'peg',
+  'ease',
+  'round',
+  'cone',
+  'ball',
+  'ring',
+  'turn',
+  'plate',
+];
 
 /** Chooses the verb of a new step; its numbers come from sizes that no step uses yet. */
 export function AddStepSheet({ body, onClose }: { body: Body; onClose(): void }) {
