@@ -48,7 +48,14 @@ export function StepSentence({
         <View className="flex-row flex-wrap items-center">
           {parts.flatMap((part, place) =>
             part.kind === 'choice'
-              ? [<ChoiceWords key={place} part={part} onPress={() => setChoosing(part)} />]
+              ? [
+                  <ChoiceWords
+                    key={place}
+                    part={part}
+                    closeUp={/^[,.]/.test(wordsOf(parts[place + 1]))}
+                    onPress={() => setChoosing(part)}
+                  />,
+                ]
               : part.kind === 'chip'
                 ? [
                     <NumberChip
@@ -112,16 +119,27 @@ export function StepSentence({
   );
 }
 
+const wordsOf = (part: SentencePart | undefined) => (part?.kind === 'words' ? part.text : '');
+
 type Choice = Extract<SentencePart, { kind: 'choice' }>;
 
 /** Words of a sentence that can be tapped for others. */
-function ChoiceWords({ part, onPress }: { part: Choice; onPress(): void }) {
+function ChoiceWords({
+  part,
+  closeUp,
+  onPress,
+}: {
+  part: Choice;
+  /** What follows stands close to it: a comma. */
+  closeUp: boolean;
+  onPress(): void;
+}) {
   return (
     <Pressable
       accessibilityRole="button"
       accessibilityLabel={`${part.what}: ${part.text}`}
       onPress={onPress}
-      className="mr-1 min-h-[44px] justify-center"
+      className={`min-h-[44px] justify-center ${closeUp ? '' : 'mr-1'}`}
     >
       <Text
         className={`border-b border-dotted border-green text-[17px] text-green ${part.strong ? 'font-semibold' : 'font-sans'}`}
