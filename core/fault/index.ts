@@ -91,6 +91,9 @@ export type StepFault =
   | { code: 'outline.slotTooShort'; length: NamedLength; breadthMm: number }
   | { code: 'raise.nothingToGoThrough' }
   | { code: 'raise.missesBody' }
+  | { code: 'repeat.notPossible' }
+  | { code: 'hollow.wallTooThick'; wall: NamedLength; limitMm: number }
+  | { code: 'hollow.nothingToOpen'; open: 'top' | 'bottom' | 'both' }
   | { code: 'cone.isNone'; across: NamedLength }
   | { code: 'ring.tooThick'; thick: NamedLength; acrossMm: number }
   | { code: 'plate.cornerTooRound'; radius: NamedLength; limitMm: number }

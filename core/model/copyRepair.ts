@@ -25,8 +25,8 @@ const ID_KEYS = new Set(['id', 'sizeId', 'counterpartSizeId', 'bodyId', 'rimOf',
 /** Holds rows of the workshop, which are not the repair's to rename. */
 const NOT_OURS = 'workshop';
 
-/** Sizes have an `of` too, which is a word there; an edge rule's is the id of a step. */
-const isEdgeRule = (data: object) => 'edges' in data;
+/** Sizes have an `of` too, which is a word there; that of an edge rule or a repeat is the id of a step. */
+const namesStep = (data: object) => 'edges' in data || 'pattern' in data;
 
 function renameIn<T>(data: T, rename: (id: string) => string): T {
   if (Array.isArray(data)) return data.map((item: unknown) => renameIn(item, rename)) as T;
@@ -34,7 +34,7 @@ function renameIn<T>(data: T, rename: (id: string) => string): T {
   return Object.fromEntries(
     Object.entries(data).map(([key, value]: [string, unknown]) => {
       if (key === NOT_OURS) return [key, value];
-      const isId = ID_KEYS.has(key) || (key === 'of' && isEdgeRule(data));
+      const isId = ID_KEYS.has(key) || (key === 'of' && namesStep(data));
       return [key, typeof value === 'string' && isId ? rename(value) : renameIn(value, rename)];
     }),
   ) as T;

@@ -94,6 +94,37 @@ export const RingStep = z.strictObject({
   up: Value,
 });
 
+/** How often something is made, the first time included. */
+const count = z.int().min(2).max(200);
+
+/** What an earlier step made, again: evenly round the axle line, in a row, or at the points of a layout. */
+export const RepeatStep = z.strictObject({
+  ...step,
+  kind: z.literal('repeat'),
+  of: Id,
+  pattern: z.discriminatedUnion('by', [
+    z.strictObject({ by: z.literal('round'), count }),
+    z.strictObject({ by: z.literal('row'), count, dx: Value, dy: Value }),
+    z.strictObject({ by: z.literal('layout'), id: Id }),
+  ]),
+});
+
+/** All that is there, mirrored across the upright plane through the axle line: beside itself, or instead. */
+export const MirrorStep = z.strictObject({
+  ...step,
+  kind: z.literal('mirror'),
+  across: z.enum(['sides', 'frontBack']),
+  keep: z.enum(['both', 'other']),
+});
+
+/** What is there, hollowed to an even wall and open at its level faces at the top, the bottom, or both. */
+export const HollowStep = z.strictObject({
+  ...step,
+  kind: z.literal('hollow'),
+  wall: Value,
+  open: z.enum(['top', 'bottom', 'both']),
+});
+
 /** Round hole along z at (x, y): right through, or `depth` down from the top. */
 export const DrillStep = z.strictObject({
   ...step,
@@ -131,6 +162,9 @@ export const Step = z.discriminatedUnion('kind', [
   ConeStep,
   BallStep,
   RingStep,
+  RepeatStep,
+  MirrorStep,
+  HollowStep,
   EaseStep,
   RoundStep,
 ]);

@@ -103,6 +103,17 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
       };
     case 'drill':
       return { id, kind, diameter: guess.fit(5), depth: 'through', ...middle };
+    case 'repeat':
+      return {
+        id,
+        kind,
+        of: lastOf('drill', 'raise', 'peg', 'cone', 'ball', 'ring') ?? steps.at(-1)?.id ?? id,
+        pattern: { by: 'row', count: 2, dx: numberValue(10), dy: numberValue(0) },
+      };
+    case 'hollow':
+      return { id, kind, wall: guess.named(/wall/i, 2), open: 'top' };
+    case 'mirror':
+      return { id, kind, across: 'sides', keep: 'both' };
     case 'ease':
     case 'round': {
       const hole = lastOf('drill');

@@ -13,7 +13,7 @@ import {
 } from './check';
 import { guarded, KernelRefusal, type Kernel } from './kernel';
 import type { StepNumbers, StepType } from './stepKind';
-import { stepTypeOf } from './steps';
+import { buildStep, stepTypeOf } from './steps';
 import type { TaggedSolid } from './tagged';
 
 /** How a step ended: built, failed with its fault, or waiting behind one that failed. */
@@ -144,7 +144,9 @@ export class BodyBuilder {
     const type = stepTypeOf(step.kind);
     const lengths = type.resolve(step as never, numbers);
     if (!lengths.ok) return lengths;
-    const key = JSON.stringify([{ ...step, note: undefined }, lengths.value]);
+    // A repeat is made of what another step made.
+    const of = step.kind === 'repeat' ? (earlier.get(step.of) ?? null) : null;
+    const key = JSON.stringify([{ ...step, note: undefined }, lengths.value, of]);
     if (this.#chain[index]?.key === key) return ok({ reused: true });
 
     this.#cutChain(index);
@@ -155,11 +157,13 @@ export class BodyBuilder {
       before: before?.solid ?? null,
       box: before?.box ?? null,
       earlier,
+      toolOf: (of: StepNumbers) =>
+        stepTypeOf(of.kind).tool?.(of.step as never, of.lengths, { ...input, box: of.boxBefore }) ?? null,
     };
-    const solid = this.#attempt(() => type.build(step as never, lengths.value, input));
+    const solid = this.#attempt(() => buildStep(step, lengths.value, input));
     if (!solid.ok) return solid;
     const check = guarded(this.kernel, () => checkSolid(this.kernel, solid.value.shape));
-    const fault = findFault(check, before?.check ?? null, effectOf(step, type.effect));
+    const fault = findFault(check, before?.check ?? null, effectOf(step, type.effect, earlier));
     if (fault) {
       solid.value.dispose();
       return no(fault);
@@ -174,7 +178,9 @@ export class BodyBuilder {
       box,
       numbers: {
         kind: step.kind,
-        cuts: effectOf(step, type.effect) === 'cuts',
+        step,
+        boxBefore: before?.box ?? null,
+        cuts: effectOf(step, type.effect, earlier) === 'cuts',
         lengths: lengths.value,
       },
     });
@@ -199,9 +205,14 @@ export class BodyBuilder {
 const NO_CHANGE = 1e-9;
 
 /** What a step may do to the volume; of those that can do either, what this one says. */
-function effectOf(step: Step, kind: StepType<StepKind>['effect']): StepType<StepKind>['effect'] {
-  if (kind !== 'any' || !('effect' in step)) return kind;
-  return step.effect === 'add' ? 'adds' : 'cuts';
+function effectOf(
+  step: Step,
+  kind: StepType<StepKind>['effect'],
+  earlier: ReadonlyMap<string, StepNumbers>,
+): StepType<StepKind>['effect'] {
+  if (kind !== 'any') return kind;
+  if (step.kind === 'repeat') return earlier.get(step.of)?.cuts ? 'cuts' : 'adds';
+  return 'effect' in step && step.effect !== 'add' ? 'cuts' : 'adds';
 }
 
 /** Holds what a step gave against what such a step can do. */

@@ -1,6 +1,6 @@
 import type { NamedLength, Result, StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
-import type { StepKind, StepOf } from '@core/model';
+import type { Step, StepKind, StepOf } from '@core/model';
 
 import type { Annotation, CentreLine } from './annotation';
 import type { Box } from './check';
@@ -16,11 +16,16 @@ export interface StepInput {
   box: Box | null;
   /** Numbers of the steps before this one, by step id. */
   earlier: ReadonlyMap<string, StepNumbers>;
+  /** What an earlier step added or took away, made once more; null for one that worked on what was there. */
+  toolOf(of: StepNumbers): Result<TaggedSolid, StepFault> | null;
 }
 
 /** A step's numbers, all resolved, with its kind. */
 export interface StepNumbers {
   kind: StepKind;
+  step: Step;
+  /** Box of what was there before it. */
+  boxBefore: Box | null;
   /** It took something away. */
   cuts: boolean;
   lengths: Readonly<Record<string, NamedLength>>;
@@ -35,7 +40,13 @@ export interface StepType<K extends StepKind> {
   /** Bound on how the volume may change, checked after building. */
   effect: 'adds' | 'cuts' | 'dresses' | 'any';
   resolve(step: StepOf<K>, numbers: EvaluatedRepair): Result<Record<string, NamedLength>, StepFault>;
-  build(
+  /** The solid that the step adds or takes away. Steps that work on what is there have `build` instead. */
+  tool?(
+    step: StepOf<K>,
+    lengths: Record<string, NamedLength>,
+    input: StepInput,
+  ): Result<TaggedSolid, StepFault>;
+  build?(
     step: StepOf<K>,
     lengths: Record<string, NamedLength>,
     input: StepInput,

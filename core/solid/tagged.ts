@@ -41,6 +41,15 @@ export class TaggedSolid {
     return new Map(this.faces.map(({ face, tag }) => [hashOf(this.kernel, face), tag]));
   }
 
+  /** Itself, with its faces named otherwise. To be used in place of the one it was asked of. */
+  retagged(retag: (tag: FaceTag) => FaceTag): TaggedSolid {
+    return new TaggedSolid(
+      this.kernel,
+      this.shape,
+      this.faces.map(({ face, tag }) => ({ face, tag: retag(tag) })),
+    );
+  }
+
   dispose(): void {
     for (const { face } of this.faces) face.delete();
     this.shape.delete();

@@ -31,6 +31,12 @@ const QUANTITY_WORDS: Record<string, string> = {
 };
 
 /** `1, 2 and 3`. */
+const OPEN_PLACES: Record<string, string> = {
+  top: 'at the top',
+  bottom: 'at the bottom',
+  both: 'at either end',
+};
+
 const listed = (items: readonly string[]) =>
   items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`;
 
@@ -157,6 +163,12 @@ const SENTENCES: Sentences = {
   'raise.nothingToGoThrough': () =>
     'There is nothing yet to go right through. Give it a height, or put a step before it.',
   'raise.missesBody': () => 'It lies wholly outside the part. Check its place to the right and to the back.',
+  'repeat.notPossible': () =>
+    'A step that works on edges or on the whole can’t be repeated. Choose one that adds or cuts something.',
+  'hollow.wallTooThick': ({ wall, limitMm }) =>
+    `The ${named(wall)} leaves nothing inside: it must be less than ${mm(limitMm)} here. Make it thinner.`,
+  'hollow.nothingToOpen': ({ open }) =>
+    `There is no level face ${OPEN_PLACES[open]} to open. Choose another side, or hollow it earlier.`,
   'cone.isNone': ({ across }) =>
     `Both ends are ${mm(across.mm)} across, which makes no cone. Raise a circle instead, or change one end.`,
   'ring.tooThick': ({ thick, acrossMm }) =>

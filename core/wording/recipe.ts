@@ -54,7 +54,7 @@ function edgeWords(rule: EdgeRule, steps: readonly Step[]): string {
   return `${which}${onlyOne(steps, hasRims) || steps[place]?.kind === 'plate' ? '' : of}`;
 }
 
-const isHole = (step: Step) => step.kind === 'drill';
+const isHole = (step: Step) => step.kind === 'drill' || step.kind === 'repeat';
 const hasRims = (step: Step) =>
   ['turn', 'plate', 'peg'].includes(step.kind) ||
   ('effect' in step && step.kind !== 'ball' && step.kind !== 'ring');
@@ -65,14 +65,11 @@ const onlyOne = (steps: readonly Step[], wanted: (step: Step) => boolean) => ste
 /** The edges that a step may take, by rule, of all steps before it. */
 function edgeChoice(step: StepOf<'ease' | 'round'>, steps: readonly Step[]): SentencePart {
   const rule = step.where;
-  const own = steps.findIndex(({ id }) => id === step.id);
-  const options = steps
-    .slice(0, own < 0 ? steps.length : own)
-    .flatMap((earlier): EdgeRule[] => [
-      ...(isHole(earlier) ? [{ edges: 'mouths' as const, of: earlier.id }] : []),
-      ...(hasRims(earlier) ? [{ edges: 'rims' as const, of: earlier.id }] : []),
-      ...(hasUprights(earlier) ? [{ edges: 'upright' as const, of: earlier.id }] : []),
-    ]);
+  const options = stepsBefore(step, steps).flatMap((earlier): EdgeRule[] => [
+    ...(isHole(earlier) ? [{ edges: 'mouths' as const, of: earlier.id }] : []),
+    ...(hasRims(earlier) ? [{ edges: 'rims' as const, of: earlier.id }] : []),
+    ...(hasUprights(earlier) ? [{ edges: 'upright' as const, of: earlier.id }] : []),
+  ]);
   const same = (other: EdgeRule) => other.edges === rule.edges && other.of === rule.of;
   const all = options.some(same) ? options : [rule, ...options];
   return choice(
@@ -268,8 +265,76 @@ function depthParts({ depth }: StepOf<'drill'>): SentencePart[] {
     : [words(' '), chip('depth', 'depth', depth), words(' '), way];
 }
 
-/** A step as a sentence that reads aloud. */
-export function stepSentence(step: Step, steps: readonly Step[]): SentencePart[] {
+const REPEATABLE: readonly StepKind[] = [
+  'turn',
+  'plate',
+  'peg',
+  'groove',
+  'drill',
+  'raise',
+  'cone',
+  'ball',
+  'ring',
+];
+
+/** Steps of the recipe before one of it; all of them for one that is not there. */
+function stepsBefore({ id }: Step, steps: readonly Step[]): readonly Step[] {
+  const own = steps.findIndex((step) => step.id === id);
+  return steps.slice(0, own < 0 ? steps.length : own);
+}
+
+const COUNTS = [2, 3, 4, 5, 6, 8, 10, 12, 16, 20, 24];
+
+function patternParts({ pattern }: StepOf<'repeat'>, layouts: readonly NamedLayout[]): SentencePart[] {
+  const count = pattern.by === 'layout' ? 4 : pattern.count;
+  const row = { by: 'row', count, dx: numberValue(10), dy: numberValue(0) };
+  const ways: Option[] = [
+    { word: 'in a row', patch: { pattern: pattern.by === 'row' ? pattern : row } },
+    { word: 'round the axle line', patch: { pattern: { by: 'round', count } } },
+    ...layouts.map(({ id, name }) => ({
+      word: `at the points of ${name}`,
+      patch: { pattern: { by: 'layout', id } },
+    })),
+  ];
+  const isNow = ({ patch }: Option) => {
+    const other = patch.pattern as typeof pattern;
+    return other.by === pattern.by && (other.by !== 'layout' || other.id === (pattern as { id?: string }).id);
+  };
+  const lost = { word: 'at the points of a lost layout', patch: { pattern } };
+  const way = choice('how it is laid out', isNow, ways.some(isNow) ? ways : [...ways, lost]);
+  if (pattern.by === 'layout') return [way];
+  const times = choice(
+    'how often',
+    ({ patch }) => (patch.pattern as { count: number }).count === count,
+    [...new Set([...COUNTS, count])]
+      .sort((a, b) => a - b)
+      .map((often) => ({ word: `${often} times in all`, patch: { pattern: { ...pattern, count: often } } })),
+  );
+  if (pattern.by === 'round') return [times, words(', evenly '), way];
+  return [
+    times,
+    words(' '),
+    way,
+    words(', each '),
+    chip('pattern.dx', 'way to the right', pattern.dx),
+    words(' right and '),
+    chip('pattern.dy', 'way to the back', pattern.dy),
+    words(' back of the last'),
+  ];
+}
+
+/** A layout by its name, for steps that may stand at its points. */
+export interface NamedLayout {
+  id: string;
+  name: string;
+}
+
+/** A step as a sentence that reads aloud. `layouts` are those it may be laid out by. */
+export function stepSentence(
+  step: Step,
+  steps: readonly Step[],
+  layouts: readonly NamedLayout[] = [],
+): SentencePart[] {
   switch (step.kind) {
     case 'turn':
       return [
@@ -363,6 +428,52 @@ export function stepSentence(step: Step, steps: readonly Step[]): SentencePart[]
         words(step.on === 'top' ? ' above the top' : ' above the ground'),
         ...placeWords(step),
       ];
+    case 'repeat':
+      return [
+        verb('Repeat'),
+        words(' '),
+        choice(
+          'which step',
+          ({ patch }) => patch.of === step.of,
+          stepsBefore(step, steps)
+            .filter(({ kind }) => REPEATABLE.includes(kind))
+            .map((earlier) => ({
+              word: `step ${steps.indexOf(earlier) + 1}`,
+              patch: { of: earlier.id },
+            })),
+        ),
+        words(' '),
+        ...patternParts(step, layouts),
+      ];
+    case 'mirror':
+      return [
+        choice(
+          'what is kept',
+          ({ patch }) => patch.keep === step.keep,
+          [
+            { word: 'Mirror', patch: { keep: 'both' } },
+            { word: 'Turn into its mirror image', patch: { keep: 'other' } },
+          ],
+          true,
+        ),
+        words(' all that is there, '),
+        choice('which way', ({ patch }) => patch.across === step.across, [
+          { word: 'left to right', patch: { across: 'sides' } },
+          { word: 'front to back', patch: { across: 'frontBack' } },
+        ]),
+      ];
+    case 'hollow':
+      return [
+        verb('Hollow'),
+        words(' it to a wall of '),
+        chip('wall', 'wall', step.wall),
+        words(', open '),
+        choice('where it is open', ({ patch }) => patch.open === step.open, [
+          { word: 'at the top', patch: { open: 'top' } },
+          { word: 'at the bottom', patch: { open: 'bottom' } },
+          { word: 'at both ends', patch: { open: 'both' } },
+        ]),
+      ];
     case 'ease':
       return [
         verb('Ease'),
@@ -392,6 +503,9 @@ export const STEP_VERBS: Record<StepKind, { verb: string; what: string }> = {
   cone: { verb: 'Set a cone', what: 'or cut one out, as for a countersunk head' },
   ball: { verb: 'Set a ball', what: 'or cut one out' },
   ring: { verb: 'Set a ring', what: 'of round section, or cut its groove' },
+  repeat: { verb: 'Repeat', what: 'a step in a row, round the axle line, or at the points of a layout' },
+  mirror: { verb: 'Mirror', what: 'all that is there' },
+  hollow: { verb: 'Hollow', what: 'it to an even wall' },
   drill: { verb: 'Drill', what: 'a hole, right through or part of the way' },
   ease: { verb: 'Ease', what: 'edges with a flat at 45°' },
   round: { verb: 'Round', what: 'edges' },

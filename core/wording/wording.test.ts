@@ -29,15 +29,19 @@ describe('sentences of faults', () => {
       get: (_, key) =>
         ['keys', 'tags', 'points'].includes(String(key))
           ? ['x']
-          : ['length', 'bore', 'depth', 'width', 'radius', 'size', 'across', 'thick'].includes(String(key))
+          : ['length', 'bore', 'depth', 'width', 'radius', 'size', 'across', 'thick', 'wall'].includes(
+                String(key),
+              )
             ? { what: 'bore', tag: null, mm: 1 }
             : key === 'mm'
               ? 1
-              : key === 'wanted'
-                ? 'length'
-                : /mm|bytes|seconds|megapixels|ways/i.test(String(key))
-                  ? 2
-                  : 'thing',
+              : key === 'open'
+                ? 'top'
+                : key === 'wanted'
+                  ? 'length'
+                  : /mm|bytes|seconds|megapixels|ways/i.test(String(key))
+                    ? 2
+                    : 'thing',
     });
     for (const code of FAULT_CODES) {
       const sentence = sentenceOf(Object.assign(Object.create(given as object) as object, { code }) as Fault);

@@ -5,10 +5,7 @@ import { cylinder } from '../operations';
 import { resolveAll, resolveLength, resolvePosition } from '../resolve';
 import type { StepType } from '../stepKind';
 import { faceTag } from '../tagged';
-import { cutFrom } from './joinTo';
-
-/** How far a drill reaches past a face it comes out of, mm. */
-const OVERRUN_MM = 1;
+import { OVERRUN_MM } from './place';
 
 /** Round hole down from the top. Faces: wall, and floor of a blind hole. */
 export const drill: StepType<'drill'> = {
@@ -24,8 +21,8 @@ export const drill: StepType<'drill'> = {
       ? resolveAll(always)
       : resolveAll({ ...always, depth: resolveLength(step.depth, 'depth', numbers) });
   },
-  build(step, lengths, { kernel, before, box }) {
-    if (!before || !box) return no({ code: 'step.firstMustAdd', verb: 'Drill' });
+  tool(step, lengths, { kernel, box }) {
+    if (!box) return no({ code: 'step.firstMustAdd', verb: 'Drill' });
     const fits = checkAgainst(box, lengths);
     if (!fits.ok) return fits;
     const { diameter, x, y, depth } = lengths;
@@ -36,7 +33,7 @@ export const drill: StepType<'drill'> = {
       { x: x!.mm, y: y!.mm, z: bottom, radius: diameter!.mm / 2, height: top - bottom },
       (role) => faceTag(step.id, role === 'bottom' ? 'floor' : role),
     );
-    return ok(cutFrom(before, tool));
+    return ok(tool);
   },
   annotate(step, lengths, { box }) {
     const [x, y] = [lengths.x!.mm, lengths.y!.mm];

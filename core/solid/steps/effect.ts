@@ -1,9 +1,15 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
-import type { Effect } from '@core/model';
+import type { Effect, Step } from '@core/model';
 
 import { boolean } from '../operations';
 import type { TaggedSolid } from '../tagged';
 import { cutFrom, joinTo } from './joinTo';
+
+/** What a step does with the solid it makes. */
+export function effectOfStep(step: Step): Effect {
+  if ('effect' in step) return step.effect;
+  return step.kind === 'drill' || step.kind === 'groove' ? 'cut' : 'add';
+}
 
 /** Does with a fresh solid what the step says. Takes over `tool`. @param verb for the sentence when nothing is there. */
 export function applied(

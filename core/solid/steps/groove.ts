@@ -4,7 +4,6 @@ import { boolean, cylinder } from '../operations';
 import { resolveAll, resolveLength } from '../resolve';
 import type { StepType } from '../stepKind';
 import { faceTag } from '../tagged';
-import { cutFrom } from './joinTo';
 
 /** Groove round the rim of a turned step, in the middle of its width. Faces: upper, lower, floor. */
 export const groove: StepType<'groove'> = {
@@ -15,8 +14,8 @@ export const groove: StepType<'groove'> = {
       width: resolveLength(step.width, 'groove', numbers),
       depth: resolveLength(step.depth, 'groove depth', numbers),
     }),
-  build(step, { width, depth }, { kernel, before, earlier }) {
-    if (!before) return no({ code: 'step.firstMustAdd', verb: 'Cut' });
+  tool(step, { width, depth }, { kernel, box, earlier }) {
+    if (!box) return no({ code: 'step.firstMustAdd', verb: 'Cut' });
     const rim = earlier.get(step.rimOf);
     if (rim?.kind !== 'turn') return no({ code: 'step.pickLost', lookingFor: 'the rim it was cut in' });
     const radius = rim.lengths.diameter!.mm / 2;
@@ -35,7 +34,7 @@ export const groove: StepType<'groove'> = {
     const ring = boolean('cut', disc, core);
     disc.dispose();
     core.dispose();
-    return ok(cutFrom(before, ring));
+    return ok(ring);
   },
   annotate(step, { width, depth }, { earlier }) {
     const rim = earlier.get(step.rimOf);

@@ -4,7 +4,6 @@ import { cylinder } from '../operations';
 import { resolveAll, resolveLength, resolvePosition } from '../resolve';
 import type { StepType } from '../stepKind';
 import { faceTag } from '../tagged';
-import { joinTo } from './joinTo';
 
 /** Peg on top of what is there. Faces: wall, top (its bottom merges with what it stands on). */
 export const peg: StepType<'peg'> = {
@@ -17,14 +16,14 @@ export const peg: StepType<'peg'> = {
       x: resolvePosition(step.x, 'place to the right', numbers),
       y: resolvePosition(step.y, 'place to the back', numbers),
     }),
-  build(step, { diameter, height, x, y }, { kernel, before, box }) {
-    if (!before || !box) return no({ code: 'step.firstMustAdd', verb: 'Raise' });
+  tool(step, { diameter, height, x, y }, { kernel, box }) {
+    if (!box) return no({ code: 'step.firstMustAdd', verb: 'Raise' });
     const added = cylinder(
       kernel,
       { x: x!.mm, y: y!.mm, z: box[5], radius: diameter!.mm / 2, height: height!.mm },
       (role) => faceTag(step.id, role),
     );
-    return ok(joinTo(before, added));
+    return ok(added);
   },
   annotate(step, { diameter, height, x, y }, { box }) {
     const radius = diameter!.mm / 2;

@@ -5,7 +5,6 @@ import { raisedLoop } from '../outlineFace';
 import { resolveAll, resolveLength, resolvePosition } from '../resolve';
 import type { StepType } from '../stepKind';
 import { faceTag } from '../tagged';
-import { joinTo } from './joinTo';
 
 /** Plate on z = 0 about the axle line. Faces: top, bottom, right, back, left, front, and corner0 to corner3. */
 export const plate: StepType<'plate'> = {
@@ -18,14 +17,14 @@ export const plate: StepType<'plate'> = {
       thickness: resolveLength(step.thickness, 'thickness', numbers),
       cornerRadius: resolvePosition(step.cornerRadius, 'corner radius', numbers),
     }),
-  build(step, { length, breadth, thickness, cornerRadius }, { kernel, before }) {
+  tool(step, { length, breadth, thickness, cornerRadius }, { kernel }) {
     const lengths = { length: length!, breadth: breadth!, cornerRadius: cornerRadius! };
     const loop = loopOf({ shape: 'rectangle', lengths });
     if (!loop.ok) return loop;
     const raised = raisedLoop(kernel, loop.value, { z: 0, height: thickness!.mm }, (role) =>
       faceTag(step.id, role),
     );
-    return ok(joinTo(before, raised));
+    return ok(raised);
   },
   annotate(step, { length, breadth, thickness }) {
     const [x, y, z] = [length!.mm / 2, breadth!.mm / 2, thickness!.mm];

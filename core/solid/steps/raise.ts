@@ -8,7 +8,6 @@ import { raisedLoop } from '../outlineFace';
 import { resolveAll, resolveLength, resolvePosition } from '../resolve';
 import type { StepType } from '../stepKind';
 import { faceTag } from '../tagged';
-import { applied } from './effect';
 import { levelOf, placeNumbers, reach } from './place';
 
 /** What the numbers of outlines are called in sentences. */
@@ -32,7 +31,7 @@ export const raise: StepType<'raise'> = {
         : { ...always, height: resolveLength(step.height, 'height', numbers) },
     );
   },
-  build(step, lengths, { kernel, before, box }) {
+  tool(step, lengths, { kernel, box }) {
     const loop = placed(step, lengths);
     if (!loop.ok) return loop;
     const fits = checkPlace(step, lengths, loop.value, box);
@@ -41,7 +40,7 @@ export const raise: StepType<'raise'> = {
     const tool = raisedLoop(kernel, loop.value, { z: from, height: to - from }, (role) =>
       faceTag(step.id, role),
     );
-    return applied(step.effect, before, tool, 'Raise');
+    return ok(tool);
   },
   annotate(step, lengths, { box }) {
     const loop = placed(step, lengths);

@@ -1,4 +1,4 @@
-import { no, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { StepKind, StepOf, Value } from '@core/model';
 import type { Curve, Loop, Point } from '@core/outline';
 
@@ -8,7 +8,6 @@ import { turnedLoop } from '../outlineFace';
 import { resolveAll, resolveLength, resolvePosition } from '../resolve';
 import type { StepInput, StepType } from '../stepKind';
 import { faceTag, type TaggedSolid } from '../tagged';
-import { applied } from './effect';
 import { levelOf, placeNumbers } from './place';
 
 type RoundKind = Extract<StepKind, 'cone' | 'ball' | 'ring'>;
@@ -17,17 +16,16 @@ type Lengths = Record<string, NamedLength>;
 /** A line between two corners of a profile. */
 const line = (from: Point, to: Point, role: string): Curve => ({ kind: 'line', from, to, role });
 
-/** Turns a profile about the upright axis of its place and does with it what the step says. */
+/** A profile turned about the upright axis of its place. */
 function turnedSolid(
   step: StepOf<RoundKind>,
   lengths: Lengths,
   profile: Loop,
-  { kernel, before }: StepInput,
+  { kernel }: StepInput,
 ): Result<TaggedSolid, StepFault> {
-  const tool = turnedLoop(kernel, profile, [lengths.x!.mm, lengths.y!.mm], (role) => faceTag(step.id, role));
-  return applied(step.effect, before, tool, VERBS[step.kind]);
+  const at = [lengths.x!.mm, lengths.y!.mm] as const;
+  return ok(turnedLoop(kernel, profile, at, (role) => faceTag(step.id, role)));
 }
-const VERBS: Record<RoundKind, string> = { cone: 'Cone', ball: 'Ball', ring: 'Ring' };
 
 /** Diameters smaller than this are a point, mm. */
 const POINT_BELOW_MM = 1e-6;
@@ -43,7 +41,7 @@ export const cone: StepType<'cone'> = {
       height: resolveLength(step.height, 'height', numbers),
       ...placeNumbers(step, numbers),
     }),
-  build(step, lengths, input) {
+  tool(step, lengths, input) {
     const [lower, upper] = [lengths.lower!.mm / 2, lengths.upper!.mm / 2];
     for (const end of [lengths.lower!, lengths.upper!]) {
       if (end.mm < 0) return no({ code: 'value.outOfRange', length: end, minMm: 0, maxMm: 1000 });
@@ -97,7 +95,7 @@ export const ball: StepType<'ball'> = {
       up: resolvePosition(step.up, 'height of its middle', numbers),
       ...placeNumbers(step, numbers),
     }),
-  build(step, lengths, input) {
+  tool(step, lengths, input) {
     const radius = lengths.diameter!.mm / 2;
     const middle = levelOf(step, input.box) + lengths.up!.mm;
     return turnedSolid(
@@ -139,7 +137,7 @@ export const ring: StepType<'ring'> = {
       up: resolvePosition(step.up, 'height of its middle', numbers),
       ...placeNumbers(step, numbers),
     }),
-  build(step, lengths, input) {
+  tool(step, lengths, input) {
     const [across, thick] = [lengths.across!, lengths.thick!];
     if (thick.mm >= across.mm) return no({ code: 'ring.tooThick', thick, acrossMm: across.mm });
     const middle = levelOf(step, input.box) + lengths.up!.mm;

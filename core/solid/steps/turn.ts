@@ -4,7 +4,6 @@ import { cylinder } from '../operations';
 import { resolveAll, resolveLength } from '../resolve';
 import type { StepType } from '../stepKind';
 import { faceTag } from '../tagged';
-import { joinTo } from './joinTo';
 
 /** Disc about the axle line, standing on z = 0. Faces: rim, top, bottom. */
 export const turn: StepType<'turn'> = {
@@ -15,11 +14,11 @@ export const turn: StepType<'turn'> = {
       diameter: resolveLength(step.diameter, 'diameter', numbers),
       width: resolveLength(step.width, 'width', numbers),
     }),
-  build(step, { diameter, width }, { kernel, before }) {
+  tool(step, { diameter, width }, { kernel }) {
     const disc = cylinder(kernel, { x: 0, y: 0, z: 0, radius: diameter!.mm / 2, height: width!.mm }, (role) =>
       faceTag(step.id, role === 'wall' ? 'rim' : role),
     );
-    return ok(joinTo(before, disc));
+    return ok(disc);
   },
   annotate(step, { diameter, width }) {
     const radius = diameter!.mm / 2;

@@ -31,12 +31,13 @@ export function StepSentence({
   index: number;
   outcome: StepOutcome | undefined;
 }) {
-  const { repair, setOpenTrail } = useRepairContext();
+  const { repair, numbers, setOpenTrail } = useRepairContext();
+  const layouts = [...numbers.layouts.values()].map(({ layout }) => layout);
   const { put } = useChangeRepair(repair);
   const [editing, setEditing] = useState<{ field: string; what: string } | null>(null);
   const [choosing, setChoosing] = useState<Choice | null>(null);
   const [menu, setMenu] = useState(false);
-  const parts = joinWords(stepSentence(step, body.steps));
+  const parts = joinWords(stepSentence(step, body.steps, layouts));
   const failed = outcome?.state === 'failed';
   return (
     <View

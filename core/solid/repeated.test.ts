@@ -1,0 +1,212 @@
+import { evaluateRepair } from '@core/fit';
+import { numberValue, type Layout, type Step } from '@core/model';
+import { BodyBuilder, type Kernel } from '@core/solid';
+import { testKernel } from '@core/testing/kernel';
+import { LayoutDraft } from '@core/testing/layoutDraft';
+import { RepairDraft } from '@core/testing/repairDraft';
+
+let kernel: Kernel;
+beforeAll(async () => {
+  kernel = await testKernel();
+});
+
+function build(steps: Step[], layouts: Layout[] = []) {
+  const { repair } = new RepairDraft('Test piece').body('body', 'Body', steps);
+  repair.layouts = layouts;
+  const builder = new BodyBuilder(kernel);
+  const built = builder.build(repair.bodies[0]!, evaluateRepair(repair));
+  const faults = built.steps.flatMap((step) => (step.state === 'failed' ? [step.fault] : []));
+  const result = { ...built, faults, volume: built.check?.volumeMm3 ?? 0 };
+  builder.dispose();
+  return result;
+}
+const expectVolume = (actual: number, exact: number) =>
+  expect(Math.abs(actual / exact - 1)).toBeLessThan(1e-6);
+
+const draft = new RepairDraft('steps');
+const plate = draft.step('plate', { length: 60, breadth: 40, thickness: 4, cornerRadius: 0 }, 'plate');
+const hole = (x: number, y: number) => draft.step('drill', { diameter: 5, depth: 'through', x, y }, 'hole');
+const PLATE = 60 * 40 * 4;
+const HOLE = Math.PI * 6.25 * 4;
+type Pattern = Extract<Step, { kind: 'repeat' }>['pattern'];
+const repeat = (pattern: Pattern, of = 'hole'): Step => ({ id: 'again', kind: 'repeat', of, pattern });
+const row = (count: number, dx: number, dy: number): Pattern => ({
+  by: 'row',
+  count,
+  dx: numberValue(dx),
+  dy: numberValue(dy),
+});
+
+describe('a step repeated', () => {
+  test('round the axle line', () => {
+    const built = build([plate, hole(15, 0), repeat({ by: 'round', count: 6 })]);
+    expect(built.faults).toEqual([]);
+    expectVolume(built.volume, PLATE - 6 * HOLE);
+    expect(built.centreLines.filter(({ radius }) => radius === 2.5)).toHaveLength(6);
+  });
+
+  test('in a row', () => {
+    expectVolume(build([plate, hole(-20, 0), repeat(row(5, 10, 0))]).volume, PLATE - 5 * HOLE);
+  });
+
+  test('at the points of a layout, once at each, where it stands already too', () => {
+    const { layout } = new LayoutDraft([
+      { x: 0, y: 0 },
+      { x: 40, y: 0 },
+      { x: 40, y: 20 },
+      { x: 0, y: 20 },
+    ])
+      .between(1, 2)
+      .between(1, 3)
+      .between(2, 3)
+      .between(1, 4)
+      .between(2, 4);
+    layout.zero = 'middle';
+    // The hole itself is at point 1.
+    const built = build([plate, hole(-20, -10), repeat({ by: 'layout', id: 'layout' })], [layout]);
+    expect(built.faults).toEqual([]);
+    expectVolume(built.volume, PLATE - 4 * HOLE);
+  });
+
+  test('pegs are added as often', () => {
+    const peg = draft.step('peg', { diameter: 6, height: 5, x: 15, y: 0 }, 'peg');
+    expectVolume(
+      build([plate, peg, repeat({ by: 'round', count: 4 }, 'peg')]).volume,
+      PLATE + 4 * Math.PI * 9 * 5,
+    );
+  });
+
+  test('copies go as deep as the first one, from where it began', () => {
+    const blind = draft.step('drill', { diameter: 5, depth: 2, x: -20, y: 0 }, 'hole');
+    const peg = draft.step('peg', { diameter: 6, height: 5, x: 0, y: 12 }, 'peg');
+    // A peg raised meanwhile does not lift the copies.
+    expectVolume(
+      build([plate, blind, peg, repeat(row(3, 20, 0))]).volume,
+      PLATE + Math.PI * 45 - 3 * (HOLE / 2),
+    );
+  });
+
+  test('its edges are caught by rule, all copies at once', () => {
+    const ease: Step = {
+      id: 'ease',
+      kind: 'ease',
+      size: numberValue(0.5),
+      where: { edges: 'mouths', of: 'again' },
+    };
+    const built = build([plate, hole(-20, 0), repeat(row(3, 20, 0)), ease]);
+    expect(built.faults).toEqual([]);
+    const chamfer = Math.PI * 0.25 * (2.5 + 0.5 / 3);
+    expectVolume(built.volume, PLATE - 3 * HOLE - 2 * 2 * chamfer);
+  });
+
+  test('follows when the step that it repeats is changed', () => {
+    const { repair } = new RepairDraft('x').body('body', 'Body', [
+      plate,
+      hole(15, 0),
+      repeat({ by: 'round', count: 3 }),
+    ]);
+    const builder = new BodyBuilder(kernel);
+    builder.build(repair.bodies[0]!, evaluateRepair(repair));
+    const body = { ...repair.bodies[0]!, steps: [plate, hole(12, 0), repeat({ by: 'round', count: 3 })] };
+    const built = builder.build(body, evaluateRepair(repair));
+    expect(built.rebuiltSteps).toBe(2);
+    expectVolume(built.check!.volumeMm3, PLATE - 3 * HOLE);
+    builder.dispose();
+  });
+
+  test.each([
+    ['a step that is gone', [plate, repeat({ by: 'round', count: 3 })], 'step.pickLost'],
+    ['a layout that is gone', [plate, hole(9, 0), repeat({ by: 'layout', id: 'gone' })], 'value.layoutGone'],
+    ['a copy on itself', [plate, hole(0, 0), repeat({ by: 'round', count: 3 })], 'step.changesNothing'],
+    [
+      'a step on edges',
+      [
+        plate,
+        { id: 'ease', kind: 'ease', size: numberValue(0.5), where: { edges: 'rims', of: 'plate' } } as Step,
+        repeat(row(2, 5, 0), 'ease'),
+      ],
+      'repeat.notPossible',
+    ],
+  ])('%s is told', (_, steps, code) => expect(build(steps).faults).toMatchObject([{ code }]));
+});
+
+describe('a mirror', () => {
+  const bracket = draft.step('plate', { length: 40, breadth: 20, thickness: 3, cornerRadius: 0 }, 'plate');
+  const peg = draft.step('peg', { diameter: 6, height: 5, x: 12, y: 0 }, 'peg');
+  const mirror = (keep: 'both' | 'other'): Step => ({ id: 'mirror', kind: 'mirror', across: 'sides', keep });
+
+  test('both: what stands on one side stands on the other too', () => {
+    const built = build([bracket, peg, mirror('both')]);
+    expect(built.faults).toEqual([]);
+    expectVolume(built.volume, 40 * 20 * 3 + 2 * Math.PI * 45);
+    expect(built.check!.pieces).toBe(1);
+  });
+
+  test('instead: the same volume the other way round', () => {
+    const built = build([
+      bracket,
+      draft.step('peg', { diameter: 6, height: 5, x: 18, y: 0 }, 'peg'),
+      mirror('other'),
+    ]);
+    expectVolume(built.volume, 40 * 20 * 3 + Math.PI * 45);
+    expect(built.box!.map((mm) => Number(mm.toFixed(6)))).toEqual([-21, -10, 0, 20, 10, 8]);
+  });
+});
+
+describe('hollowed', () => {
+  const block = draft.step('plate', { length: 40, breadth: 30, thickness: 20, cornerRadius: 0 }, 'plate');
+  const BLOCK = 40 * 30 * 20;
+  const hollow = (wall: number, open: 'top' | 'bottom' | 'both'): Step => ({
+    id: 'hollow',
+    kind: 'hollow',
+    wall: numberValue(wall),
+    open,
+  });
+
+  test.each([
+    ['top', BLOCK - 36 * 26 * 18],
+    ['bottom', BLOCK - 36 * 26 * 18],
+    ['both', BLOCK - 36 * 26 * 20],
+  ] as const)('a block, open at the %s', (open, exact) => {
+    const built = build([block, hollow(2, open)]);
+    expect(built.faults).toEqual([]);
+    expectVolume(built.volume, exact);
+    expect(built.check).toMatchObject({ pieces: 1, valid: true, closed: true });
+  });
+
+  test('a cap: a disc with a rounded top, hollowed from below', () => {
+    const disc = draft.step('turn', { diameter: 30, width: 12 }, 'disc');
+    expectVolume(build([disc, hollow(1.5, 'bottom')]).volume, Math.PI * (225 * 12 - 13.5 ** 2 * 10.5));
+  });
+
+  test('what is drilled afterwards goes through the wall', () => {
+    const built = build([
+      block,
+      hollow(2, 'top'),
+      draft.step('drill', { diameter: 5, depth: 'through', x: 0, y: 0 }, 'hole'),
+    ]);
+    expectVolume(built.volume, BLOCK - 36 * 26 * 18 - 2 * Math.PI * 6.25);
+  });
+
+  test.each([
+    ['a wall thicker than half the body', [block, hollow(15, 'top')], 'hollow.wallTooThick'],
+    [
+      'no level face at the top',
+      [
+        {
+          id: 'ball',
+          kind: 'ball',
+          effect: 'add',
+          on: 'bottom',
+          x: numberValue(0),
+          y: numberValue(0),
+          diameter: numberValue(20),
+          up: numberValue(0),
+        } as Step,
+        hollow(2, 'top'),
+      ],
+      'hollow.nothingToOpen',
+    ],
+    ['nothing', [hollow(2, 'top')], 'step.firstMustAdd'],
+  ])('%s is told', (_, steps, code) => expect(build(steps).faults).toMatchObject([{ code }]));
+});
