@@ -92,6 +92,7 @@ export type StepFault =
   | { code: 'raise.nothingToGoThrough' }
   | { code: 'raise.missesBody' }
   | { code: 'repeat.notPossible' }
+  | { code: 'stations.notRising'; place: number; at: NamedLength }
   | { code: 'hollow.wallTooThick'; wall: NamedLength; limitMm: number }
   | { code: 'hollow.nothingToOpen'; open: 'top' | 'bottom' | 'both' }
   | { code: 'cone.isNone'; across: NamedLength }

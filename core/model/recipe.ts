@@ -94,6 +94,22 @@ export const RingStep = z.strictObject({
   up: Value,
 });
 
+/**
+ * A shape turned about the upright axis of its place, read along it as calipers take it: heights above the place, and
+ * the diameter at each; straight or smooth between.
+ */
+export const StationsStep = z.strictObject({
+  ...step,
+  ...place,
+  kind: z.literal('stations'),
+  effect: Effect,
+  rows: z
+    .array(z.strictObject({ at: Value, diameter: Value }))
+    .min(2)
+    .max(60),
+  between: z.enum(['straight', 'smooth']),
+});
+
 /** How often something is made, the first time included. */
 const count = z.int().min(2).max(200);
 
@@ -162,6 +178,7 @@ export const Step = z.discriminatedUnion('kind', [
   ConeStep,
   BallStep,
   RingStep,
+  StationsStep,
   RepeatStep,
   MirrorStep,
   HollowStep,

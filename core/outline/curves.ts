@@ -6,6 +6,8 @@ export type Curve =
   | { kind: 'line'; from: Point; to: Point; role: string }
   /** Through `via`, anywhere between the ends. */
   | { kind: 'arc'; from: Point; via: Point; to: Point; role: string }
+  /** Smooth through all of its points, in order. */
+  | { kind: 'spline'; points: readonly Point[]; role: string }
   | { kind: 'circle'; middle: Point; radius: number; role: string }
   /** Half axes along x and y. */
   | { kind: 'ellipse'; middle: Point; alongX: number; alongY: number; role: string };
@@ -23,6 +25,8 @@ export function placedLoop(loop: Loop, turn: number, [dx, dy]: Point): Curve[] {
         return { ...curve, from: at(curve.from), to: at(curve.to) };
       case 'arc':
         return { ...curve, from: at(curve.from), via: at(curve.via), to: at(curve.to) };
+      case 'spline':
+        return { ...curve, points: curve.points.map(at) };
       case 'circle':
       case 'ellipse':
         return { ...curve, middle: at(curve.middle) };
@@ -35,6 +39,7 @@ export function boxOfLoop(loop: Loop): [number, number, number, number] {
   const points = loop.flatMap((curve): Point[] => {
     if (curve.kind === 'line') return [curve.from, curve.to];
     if (curve.kind === 'arc') return [curve.from, curve.via, curve.to];
+    if (curve.kind === 'spline') return [...curve.points];
     const [x, y] = curve.middle;
     const [rx, ry] = curve.kind === 'circle' ? [curve.radius, curve.radius] : [curve.alongX, curve.alongY];
     return [

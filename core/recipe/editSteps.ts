@@ -30,10 +30,12 @@ export function withField(
   field: string,
   value: Value | 'through',
 ): Step[] {
-  const set = (at: object, [key, ...rest]: string[]): object => ({
-    ...at,
-    [key!]: rest.length === 0 ? value : set((at as Record<string, object>)[key!]!, rest),
-  });
+  const set = (at: object, [key, ...rest]: string[]): object => {
+    const inside = rest.length === 0 ? value : set((at as Record<string, object>)[key!]!, rest);
+    return Array.isArray(at)
+      ? at.map((item: unknown, index) => (index === Number(key) ? inside : item))
+      : { ...at, [key!]: inside };
+  };
   return steps.map((step) => (step.id === id ? (set(step, field.split('.')) as Step) : step));
 }
 

@@ -112,6 +112,20 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
       };
     case 'hollow':
       return { id, kind, wall: guess.named(/wall/i, 2), open: 'top' };
+    case 'stations':
+      return {
+        id,
+        kind,
+        effect: 'add',
+        rows: [
+          { at: numberValue(0), diameter: guess.size('across', 20) },
+          { at: numberValue(20), diameter: guess.size('across', 24) },
+          { at: numberValue(40), diameter: guess.size('across', 16) },
+        ],
+        between: 'smooth',
+        on,
+        ...middle,
+      };
     case 'mirror':
       return { id, kind, across: 'sides', keep: 'both' };
     case 'ease':

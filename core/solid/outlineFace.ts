@@ -47,6 +47,15 @@ function edgeOf(kernel: Kernel, scope: Scope, curve: Curve, plane: Plane) {
         );
         return new kernel.BRepBuilderAPI_MakeEdge(scope.keep(arc.Value()));
       }
+      case 'spline': {
+        const points = scope.keep(new kernel.NCollection_Array1_gp_Pnt(1, curve.points.length));
+        for (const [index, at] of curve.points.entries()) points.SetValue(index + 1, point(at));
+        const held = scope.keep(new kernel.NCollection_HArray1_gp_Pnt(points));
+        const interpolated = scope.keep(new kernel.GeomAPI_Interpolate(held, false, 1e-7));
+        interpolated.Perform();
+        if (!interpolated.IsDone()) throw new KernelRefusal('the smooth line failed');
+        return new kernel.BRepBuilderAPI_MakeEdge(scope.keep(interpolated.Curve()));
+      }
       case 'circle':
       case 'ellipse': {
         const [x, y] = curve.middle;

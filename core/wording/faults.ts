@@ -169,6 +169,8 @@ const SENTENCES: Sentences = {
     `The ${named(wall)} leaves nothing inside: it must be less than ${mm(limitMm)} here. Make it thinner.`,
   'hollow.nothingToOpen': ({ open }) =>
     `There is no level face ${OPEN_PLACES[open]} to open. Choose another side, or hollow it earlier.`,
+  'stations.notRising': ({ place, at }) =>
+    `Station ${place} (${mm(at.mm)}) does not stand above the one before it. Put the stations in order, from the bottom up.`,
   'cone.isNone': ({ across }) =>
     `Both ends are ${mm(across.mm)} across, which makes no cone. Raise a circle instead, or change one end.`,
   'ring.tooThick': ({ thick, acrossMm }) =>

@@ -98,7 +98,7 @@ function placeWords(step: { x: Value; y: Value }): SentencePart[] {
   ];
 }
 
-type Placed = StepOf<'raise' | 'cone' | 'ball' | 'ring'>;
+type Placed = StepOf<'raise' | 'cone' | 'ball' | 'ring' | 'stations'>;
 
 /** What the step does, as its verb. @param add the verb for adding. */
 const effectVerb = (step: Placed, add: string): SentencePart =>
@@ -265,6 +265,21 @@ function depthParts({ depth }: StepOf<'drill'>): SentencePart[] {
     : [words(' '), chip('depth', 'depth', depth), words(' '), way];
 }
 
+/** How many stations there are: one more goes above the last, one fewer takes the last away. */
+function stationCount({ rows }: StepOf<'stations'>): SentencePart {
+  const last = rows.at(-1)!;
+  const above = last.at.from === 'number' ? numberValue(last.at.mm + 10) : last.at;
+  const fewer: Option = { word: `${rows.length - 1} stations`, patch: { rows: rows.slice(0, -1) } };
+  return choice('how many stations', ({ patch }) => patch.rows === rows, [
+    ...(rows.length > 2 ? [fewer] : []),
+    { word: `${rows.length} stations`, patch: { rows } },
+    {
+      word: `${rows.length + 1} stations`,
+      patch: { rows: [...rows, { at: above, diameter: last.diameter }] },
+    },
+  ]);
+}
+
 const REPEATABLE: readonly StepKind[] = [
   'turn',
   'plate',
@@ -275,6 +290,7 @@ const REPEATABLE: readonly StepKind[] = [
   'cone',
   'ball',
   'ring',
+  'stations',
 ];
 
 /** Steps of the recipe before one of it; all of them for one that is not there. */
@@ -428,6 +444,27 @@ export function stepSentence(
         words(step.on === 'top' ? ' above the top' : ' above the ground'),
         ...placeWords(step),
       ];
+    case 'stations':
+      return [
+        effectVerb(step, 'Turn'),
+        words(' a shape through '),
+        stationCount(step),
+        words(':'),
+        ...step.rows.flatMap((row, index) => [
+          words(index === 0 ? ' ' : ', '),
+          chip(`rows.${index}.diameter`, `diameter of station ${index + 1}`, row.diameter),
+          words(' across at '),
+          chip(`rows.${index}.at`, `height of station ${index + 1}`, row.at),
+        ]),
+        words(', '),
+        choice('what is between them', ({ patch }) => patch.between === step.between, [
+          { word: 'straight between', patch: { between: 'straight' } },
+          { word: 'smooth between', patch: { between: 'smooth' } },
+        ]),
+        words(', '),
+        levelChoice(step),
+        ...placeWords(step),
+      ];
     case 'repeat':
       return [
         verb('Repeat'),
@@ -505,6 +542,7 @@ export const STEP_VERBS: Record<StepKind, { verb: string; what: string }> = {
   ring: { verb: 'Set a ring', what: 'of round section, or cut its groove' },
   repeat: { verb: 'Repeat', what: 'a step in a row, round the axle line, or at the points of a layout' },
   mirror: { verb: 'Mirror', what: 'all that is there' },
+  stations: { verb: 'Turn through stations', what: 'a handle, a grip or a plug as calipers take it' },
   hollow: { verb: 'Hollow', what: 'it to an even wall' },
   drill: { verb: 'Drill', what: 'a hole, right through or part of the way' },
   ease: { verb: 'Ease', what: 'edges with a flat at 45°' },

@@ -29,7 +29,7 @@ describe('sentences of faults', () => {
       get: (_, key) =>
         ['keys', 'tags', 'points'].includes(String(key))
           ? ['x']
-          : ['length', 'bore', 'depth', 'width', 'radius', 'size', 'across', 'thick', 'wall'].includes(
+          : ['length', 'bore', 'depth', 'width', 'radius', 'size', 'across', 'thick', 'wall', 'at'].includes(
                 String(key),
               )
             ? { what: 'bore', tag: null, mm: 1 }

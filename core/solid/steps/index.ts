@@ -13,6 +13,7 @@ import { applied, effectOfStep } from './effect';
 import { raise } from './raise';
 import { mirror, repeat } from './repeat';
 import { ball, cone, ring } from './rounds';
+import { stations } from './stations';
 import { turn } from './turn';
 
 const STEP_TYPES: { [K in StepKind]: StepType<K> } = {
@@ -25,6 +26,7 @@ const STEP_TYPES: { [K in StepKind]: StepType<K> } = {
   ring,
   groove,
   drill,
+  stations,
   repeat,
   mirror,
   hollow,

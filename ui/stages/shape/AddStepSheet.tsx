@@ -9,7 +9,7 @@ import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../frame/useRepairContext';
 import { Sheet } from '../../shared/Sheet';
 
-const FIRST: StepKind[] = ['turn', 'plate', 'raise', 'cone', 'ball', 'ring'];
+const FIRST: StepKind[] = ['turn', 'plate', 'raise', 'stations', 'cone', 'ball', 'ring'];
 const ALL: StepKind[] = [
   'drill',
   'raise',
@@ -20,6 +20,7 @@ const ALL: StepKind[] = [
   'hollow',
   'ease',
   'round',
+  'stations',
   'cone',
   'ball',
   'ring',

@@ -1,0 +1,104 @@
+import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import type { StepOf } from '@core/model';
+import type { Curve, Loop, Point } from '@core/outline';
+
+import type { Annotation } from '../annotation';
+import type { Box } from '../check';
+import { turnedLoop } from '../outlineFace';
+import { resolveAll, resolveLength, resolvePosition } from '../resolve';
+import type { StepType } from '../stepKind';
+import { faceTag } from '../tagged';
+import { levelOf, placeNumbers } from './place';
+
+/** Diameters smaller than this are a point, mm. */
+const POINT_BELOW_MM = 1e-6;
+
+type Lengths = Record<string, NamedLength>;
+const atOf = (lengths: Lengths, index: number) => lengths[`at${index}`]!;
+const diameterOf = (lengths: Lengths, index: number) => lengths[`diameter${index}`]!;
+
+/**
+ * A shape turned through stations. Faces: wall (smooth) or wall0, wall1 and so on (straight), bottom, top. The first
+ * and the last station may be points.
+ */
+export const stations: StepType<'stations'> = {
+  kind: 'stations',
+  effect: 'any',
+  resolve(step, numbers) {
+    const lengths: Record<string, Result<NamedLength, StepFault>> = placeNumbers(step, numbers);
+    for (const [index, { at, diameter }] of step.rows.entries()) {
+      const isEnd = index === 0 || index === step.rows.length - 1;
+      lengths[`at${index}`] = resolvePosition(at, `height of station ${index + 1}`, numbers);
+      // An end may be a point.
+      lengths[`diameter${index}`] = (isEnd ? resolvePosition : resolveLength)(
+        diameter,
+        `diameter of station ${index + 1}`,
+        numbers,
+      );
+    }
+    return resolveAll(lengths);
+  },
+  tool(step, lengths, { kernel, box }) {
+    const profile = profileOf(step, lengths, box);
+    if (!profile.ok) return profile;
+    const at = [lengths.x!.mm, lengths.y!.mm] as const;
+    return ok(turnedLoop(kernel, profile.value, at, (role) => faceTag(step.id, role)));
+  },
+  annotate(step, lengths, { box }) {
+    const [x, y] = [lengths.x!.mm, lengths.y!.mm];
+    const level = levelOf(step, box);
+    const heights = step.rows.map((_, index) => level + atOf(lengths, index).mm);
+    return {
+      annotations: step.rows.map(({ diameter }, index): Annotation => {
+        const { mm } = diameterOf(lengths, index);
+        const z = heights[index]!;
+        return {
+          stepId: step.id,
+          field: `rows.${index}.diameter`,
+          value: diameter,
+          mm,
+          form: 'span',
+          spans: [
+            { from: [x - mm / 2, y, z], to: [x + mm / 2, y, z], out: [0, -1, 0] },
+            { from: [x, y - mm / 2, z], to: [x, y + mm / 2, z], out: [1, 0, 0] },
+          ],
+          points: [],
+        };
+      }),
+      centreLines: [
+        {
+          from: [x, y, heights[0]!],
+          to: [x, y, heights.at(-1)!],
+          radius: Math.max(...step.rows.map((_, index) => diameterOf(lengths, index).mm)) / 2,
+        },
+      ],
+    };
+  },
+};
+
+/** Half of the shape, beside its axis. */
+function profileOf(step: StepOf<'stations'>, lengths: Lengths, box: Box | null): Result<Loop, StepFault> {
+  const level = levelOf(step, box);
+  const points: Point[] = [];
+  for (const index of step.rows.keys()) {
+    const [at, diameter] = [atOf(lengths, index), diameterOf(lengths, index)];
+    if (diameter.mm < 0) return no({ code: 'value.outOfRange', length: diameter, minMm: 0, maxMm: 1000 });
+    if (index > 0 && at.mm <= atOf(lengths, index - 1).mm) {
+      return no({ code: 'stations.notRising', place: index + 1, at });
+    }
+    points.push([diameter.mm / 2, level + at.mm]);
+  }
+  const [first, last] = [points[0]!, points.at(-1)!];
+  const axis = ([, z]: Point): Point => [0, z];
+  const line = (from: Point, to: Point, role: string): Curve => ({ kind: 'line', from, to, role });
+  const walls: Curve[] =
+    step.between === 'smooth' && points.length > 2
+      ? [{ kind: 'spline', points, role: 'wall' }]
+      : points.slice(1).map((point, index) => line(points[index]!, point, `wall${index}`));
+  return ok([
+    ...(first[0] > POINT_BELOW_MM ? [line(axis(first), first, 'bottom')] : []),
+    ...walls,
+    ...(last[0] > POINT_BELOW_MM ? [line(last, axis(last), 'top')] : []),
+    line(axis(last), axis(first), 'axis'),
+  ]);
+}
