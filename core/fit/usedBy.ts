@@ -1,5 +1,5 @@
 import { parseFormula, tagsIn } from '@core/formula';
-import { valuesIn, type RepairState, type Source, type Value } from '@core/model';
+import { valuesIn, type RepairState, type Source, type Step, type Value } from '@core/model';
 
 /** A place where a size, fit or layout is used. */
 export interface Use {
@@ -26,6 +26,8 @@ export function usesOf(state: RepairState, { from, id }: Used): Use[] {
     value.from === 'formula'
       ? inFormula(value.text)
       : value.from === from && 'id' in value && value.id === id;
+  const isLaidOutBy = (step: Step) =>
+    from === 'layout' && step.kind === 'repeat' && step.pattern.by === 'layout' && step.pattern.id === id;
   const isSource = (source: Source | null) => from === 'size' && source?.from === 'size' && source.id === id;
   const current = <T extends { removed: boolean }>(rows: readonly T[]) => rows.filter((row) => !row.removed);
   return [
@@ -56,7 +58,7 @@ export function usesOf(state: RepairState, { from, id }: Used): Use[] {
     ),
     ...current(state.bodies).flatMap((body) =>
       body.steps.flatMap((step, index): Use[] =>
-        valuesIn(step).some(isIt)
+        valuesIn(step).some(isIt) || isLaidOutBy(step)
           ? [{ kind: 'step', id: body.id, words: `${body.name}, step ${index + 1}` }]
           : [],
       ),

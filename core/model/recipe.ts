@@ -4,7 +4,8 @@ import { Id, line, name } from './ids';
 import { OutlineShape } from './outline';
 import { Value } from './value';
 
-const step = { id: Id, note: line(200).optional() };
+/** `off`: kept in the recipe, and left out when it is built. */
+const step = { id: Id, note: line(200).optional(), off: z.literal(true).optional() };
 
 /** Disc or cylinder turned about the axle line (z), standing on z = 0. */
 export const TurnStep = z.strictObject({ ...step, kind: z.literal('turn'), diameter: Value, width: Value });

@@ -11,6 +11,20 @@ export function withStepMoved(steps: readonly Step[], id: string, by: -1 | 1): S
   return moved;
 }
 
+/** With a step switched off, or on again. */
+export function withStepSwitched(steps: readonly Step[], id: string): Step[] {
+  return steps.map((step) => {
+    if (step.id !== id) return step;
+    const { off, ...rest } = step;
+    return off ? (rest as Step) : { ...step, off: true };
+  });
+}
+
+/** With a copy of a step right after it. */
+export function withStepCopied(steps: readonly Step[], id: string, newId: string): Step[] {
+  return steps.flatMap((step) => (step.id === id ? [step, { ...step, id: newId }] : [step]));
+}
+
 export function withoutStep(steps: readonly Step[], id: string): Step[] {
   return steps.filter((step) => step.id !== id);
 }

@@ -1,2 +1,10 @@
 export { newStep, type StepContext } from './newStep';
-export { fieldOf, withField, withoutStep, withPatch, withStepMoved } from './editSteps';
+export {
+  fieldOf,
+  withField,
+  withoutStep,
+  withPatch,
+  withStepCopied,
+  withStepMoved,
+  withStepSwitched,
+} from './editSteps';

@@ -1,8 +1,17 @@
 import { evaluateRepair } from '@core/fit';
 import { numberValue, Step, type Repair, type StepKind } from '@core/model';
-import { newStep, withField, withoutStep, withStepMoved } from '@core/recipe';
+import {
+  fieldOf,
+  newStep,
+  withField,
+  withoutStep,
+  withPatch,
+  withStepCopied,
+  withStepMoved,
+  withStepSwitched,
+} from '@core/recipe';
 import { RepairDraft } from '@core/testing/repairDraft';
-import { STEP_VERBS } from '@core/wording';
+import { STEP_VERBS, stepSentence } from '@core/wording';
 
 function measured(): RepairDraft {
   return new RepairDraft('Wheel')
@@ -89,5 +98,81 @@ describe('editing a recipe', () => {
     expect(changed[1]).toMatchObject({ width: numberValue(9), diameter: numberValue(5) });
     expect(changed[0]).toBe(steps[0]);
     expect(steps[1]).toMatchObject({ width: numberValue(5) });
+  });
+});
+
+describe('steps with something inside', () => {
+  const draft = new RepairDraft('x');
+  const raise = Step.parse({
+    id: 'raise',
+    kind: 'raise',
+    effect: 'cut',
+    outline: { shape: 'slot', length: numberValue(20), breadth: numberValue(5) },
+    turn: 0,
+    height: 'through',
+    on: 'top',
+    x: numberValue(0),
+    y: numberValue(0),
+  });
+  const grip = Step.parse({
+    id: 'grip',
+    kind: 'stations',
+    effect: 'add',
+    rows: [0, 10, 20].map((at) => ({ at: numberValue(at), diameter: numberValue(8) })),
+    between: 'smooth',
+    on: 'bottom',
+    x: numberValue(0),
+    y: numberValue(0),
+  });
+  const steps = [raise, grip, draft.step('turn', { diameter: 5, width: 5 }, 'disc')];
+
+  test('a number inside an outline or a row is read and set by its path', () => {
+    expect(fieldOf(raise, 'outline.breadth')).toEqual(numberValue(5));
+    expect(fieldOf(grip, 'rows.1.at')).toEqual(numberValue(10));
+    expect(fieldOf(raise, 'height')).toBe('through');
+    const wider = withField(steps, 'raise', 'outline.breadth', numberValue(6));
+    expect(fieldOf(wider[0]!, 'outline.breadth')).toEqual(numberValue(6));
+    expect(fieldOf(raise, 'outline.breadth')).toEqual(numberValue(5));
+    const higher = withField(steps, 'grip', 'rows.1.at', numberValue(12));
+    expect(Step.parse(higher[1])).toEqual(higher[1]);
+    expect(fieldOf(higher[1]!, 'rows.1.at')).toEqual(numberValue(12));
+    expect(fieldOf(higher[1]!, 'rows.2.at')).toEqual(numberValue(20));
+  });
+
+  test('every choice of every sentence gives a step that the file takes, and its own words', () => {
+    const layouts = [{ id: 'holes', name: 'Holes' }];
+    const all: Step[] = [
+      ...steps,
+      draft.step('drill', { diameter: 5, depth: 'through', x: 0, y: 0 }, 'hole'),
+      { id: 'ease', kind: 'ease', size: numberValue(1), where: { edges: 'rims', of: 'disc' } },
+      { id: 'again', kind: 'repeat', of: 'hole', pattern: { by: 'round', count: 7 } },
+      { id: 'mirror', kind: 'mirror', across: 'sides', keep: 'both' },
+      { id: 'hollow', kind: 'hollow', wall: numberValue(2), open: 'top' },
+    ];
+    let tried = 0;
+    for (const step of all) {
+      for (const part of stepSentence(step, all, layouts)) {
+        if (part.kind !== 'choice') continue;
+        expect(part.options.map(({ word }) => word)).toContain(part.text);
+        for (const { word, patch } of part.options) {
+          const [changed] = withPatch([step], step.id, patch);
+          expect(Step.safeParse(changed).error).toBeUndefined();
+          const others = all.map((other) => (other.id === step.id ? changed! : other));
+          const again = stepSentence(changed!, others, layouts);
+          expect(again.some((other) => other.kind === 'choice' && other.text === word)).toBe(true);
+          tried += 1;
+        }
+      }
+    }
+    expect(tried).toBeGreaterThan(60);
+  });
+
+  test('a step is switched off and on, and copied right after itself', () => {
+    const off = withStepSwitched(steps, 'grip');
+    expect(off.map((step) => step.off)).toEqual([undefined, true, undefined]);
+    expect(withStepSwitched(off, 'grip')).toEqual(steps);
+    const copied = withStepCopied(steps, 'raise', 'copy');
+    expect(copied.map(({ id }) => id)).toEqual(['raise', 'copy', 'grip', 'disc']);
+    expect({ ...copied[1], id: 'raise' }).toEqual(raise);
   });
 });

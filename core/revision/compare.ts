@@ -128,7 +128,9 @@ function compareStep(bodyName: string, old: StepSide, now: StepSide): Difference
   const choices = new Set(all.flatMap((part) => (part.kind === 'choice' ? [part.what] : [])));
   const chosen = (parts: readonly SentencePart[], what: string) =>
     parts.find((part) => part.kind === 'choice' && part.what === what) as { text: string } | undefined;
+  const switched = (step: Step) => (step.off ? 'yes' : 'no');
   return [
+    row('switched off', switched(old.step), switched(now.step), ''),
     ...[...choices].map((what) =>
       row(what, chosen(oldParts, what)?.text ?? null, chosen(nowParts, what)?.text ?? null, ''),
     ),

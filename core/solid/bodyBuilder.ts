@@ -20,7 +20,9 @@ import type { TaggedSolid } from './tagged';
 export type StepOutcome =
   | { stepId: string; state: 'built' }
   | { stepId: string; state: 'failed'; fault: StepFault }
-  | { stepId: string; state: 'waiting' };
+  | { stepId: string; state: 'waiting' }
+  /** Switched off by the person; the others are built as if it were not there. */
+  | { stepId: string; state: 'off' };
 
 /** What a rebuild gave. `solid` is what the steps up to the first failure made; null if there is nothing. */
 export interface Built {
@@ -63,7 +65,8 @@ export class BodyBuilder {
    * @throws KernelTrap when the kernel can no longer be used.
    */
   build(body: Body, numbers: EvaluatedRepair, onStep: (stepId: string) => void = () => {}): Built {
-    const { failure, rebuilt } = this.#buildChain(body.steps, numbers, onStep);
+    const steps = body.steps.filter(({ off }) => !off);
+    const { failure, rebuilt } = this.#buildChain(steps, numbers, onStep);
     const fault = this.#cutUnsealed() ?? failure;
     const last = this.#chain.at(-1);
     return {
@@ -71,12 +74,15 @@ export class BodyBuilder {
       check: last?.check ?? null,
       areaMm2: last ? (last.areaMm2 ??= surfaceArea(this.kernel, last.solid.shape)) : 0,
       box: last?.box ?? null,
-      steps: body.steps.map(({ id: stepId }, index): StepOutcome => {
+      steps: body.steps.map((step): StepOutcome => {
+        const stepId = step.id;
+        const index = steps.indexOf(step);
+        if (index < 0) return { stepId, state: 'off' };
         if (index < this.#chain.length) return { stepId, state: 'built' };
         if (index === this.#chain.length && fault) return { stepId, state: 'failed', fault };
         return { stepId, state: 'waiting' };
       }),
-      ...this.#draw(body.steps),
+      ...this.#draw(steps),
       rebuiltSteps: rebuilt,
     };
   }

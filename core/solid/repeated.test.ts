@@ -210,3 +210,19 @@ describe('hollowed', () => {
     ['nothing', [hollow(2, 'top')], 'step.firstMustAdd'],
   ])('%s is told', (_, steps, code) => expect(build(steps).faults).toMatchObject([{ code }]));
 });
+
+describe('a step that is switched off', () => {
+  const peg = draft.step('peg', { diameter: 6, height: 5, x: 0, y: 12 }, 'peg');
+
+  test('is left out, and the others are built as if it were not there', () => {
+    const built = build([plate, { ...peg, off: true }, hole(0, 0)]);
+    expectVolume(built.volume, PLATE - HOLE);
+    expect(built.steps.map(({ state }) => state)).toEqual(['built', 'off', 'built']);
+  });
+
+  test('even if it would fail; and what rests on it says so', () => {
+    const { steps, faults } = build([plate, { ...hole(9, 0), off: true }, repeat({ by: 'round', count: 3 })]);
+    expect(faults).toMatchObject([{ code: 'step.pickLost' }]);
+    expect(steps.map(({ state }) => state)).toEqual(['built', 'off', 'failed']);
+  });
+});

@@ -1,8 +1,9 @@
 import { View } from 'react-native';
 
 import type { Body, Step } from '@core/model';
-import { withoutStep, withStepMoved } from '@core/recipe';
+import { withoutStep, withStepCopied, withStepMoved, withStepSwitched } from '@core/recipe';
 
+import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../frame/useRepairContext';
 import { Button } from '../../shared/Button';
@@ -40,6 +41,23 @@ export function StepMenu({
           label="Later"
           disabled={index === body.steps.length - 1}
           onPress={() => set(withStepMoved(body.steps, step.id, 1), 'The step comes later.')}
+        />
+      </View>
+      <View className="flex-row gap-3">
+        <Button
+          className="flex-1"
+          label={step.off ? 'Switch it on' : 'Switch it off'}
+          onPress={() =>
+            set(
+              withStepSwitched(body.steps, step.id),
+              `Step ${index + 1} is switched ${step.off ? 'on' : 'off'}.`,
+            )
+          }
+        />
+        <Button
+          className="flex-1"
+          label="Copy it"
+          onPress={() => set(withStepCopied(body.steps, step.id, newId()), `Step ${index + 1} is copied.`)}
         />
       </View>
       <Button

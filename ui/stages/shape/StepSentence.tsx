@@ -46,7 +46,7 @@ export function StepSentence({
     >
       <Text className="w-7 pt-3 font-number text-[14px] text-muted">{index + 1}</Text>
       <View className="flex-1">
-        <View className="flex-row flex-wrap items-center">
+        <View className={`flex-row flex-wrap items-center ${step.off ? 'opacity-60' : ''}`}>
           {parts.flatMap((part, place) =>
             part.kind === 'choice'
               ? [
@@ -86,6 +86,11 @@ export function StepSentence({
           )}
         </View>
         {failed ? <Wrong text={sentenceOf(outcome.fault)} /> : null}
+        {step.off ? (
+          <Text className="font-label text-[13.5px] text-muted">
+            Switched off: built as if it were not here.
+          </Text>
+        ) : null}
         {outcome?.state === 'waiting' ? (
           <Text className="font-label text-[13.5px] text-muted">Waits for the step before it.</Text>
         ) : null}
