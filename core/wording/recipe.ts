@@ -219,14 +219,16 @@ const TURNS = [0, 15, 30, 45, 60, 90];
 function turnParts(step: StepOf<'raise'>): SentencePart[] {
   if (step.outline.shape === 'circle') return [];
   const degrees = Math.round((step.turn / RAD_PER_DEGREE) * 100) / 100;
+  const turns = [...TURNS.filter((usual) => usual !== degrees), degrees].sort((a, b) => a - b);
   return [
     words(', '),
     choice(
       'how far it is turned',
-      ({ patch }) => Math.abs((patch.turn as number) - step.turn) < 1e-6,
-      [...new Set([...TURNS, degrees])].map((turn) => ({
+      ({ patch }) => patch.turn === step.turn,
+      turns.map((turn) => ({
         word: turn === 0 ? 'square on' : `turned ${turn}°`,
-        patch: { turn: turn * RAD_PER_DEGREE },
+        // The angle that holds stays as it is, whatever it is rounded to in words.
+        patch: { turn: turn === degrees ? step.turn : turn * RAD_PER_DEGREE },
       })),
     ),
   ];

@@ -1,0 +1,117 @@
+import { fireEvent, render, screen } from '@testing-library/react';
+
+import { numberValue, Step, type Body, type Repair } from '@core/model';
+import { RepairDraft } from '@core/testing/repairDraft';
+
+import { InRepair } from '../../testing/InRepair';
+import { AddStepSheet } from './AddStepSheet';
+import { StepSentence } from './StepSentence';
+
+const mockPut = jest.fn();
+jest.mock('../../api/useRepair', () => ({ useChangeRepair: () => ({ put: mockPut }) }));
+jest.mock('../../solid/spawnWorker', () => ({ spawnWorker: () => ({ end: () => {} }) }));
+beforeEach(() => mockPut.mockReset());
+
+const slot = Step.parse({
+  id: 'slot',
+  kind: 'raise',
+  effect: 'cut',
+  outline: { shape: 'slot', length: numberValue(20), breadth: numberValue(5) },
+  turn: 0,
+  height: 'through',
+  on: 'top',
+  x: numberValue(0),
+  y: numberValue(0),
+});
+function repairWith(...steps: Step[]): Repair {
+  const draft = new RepairDraft('x').measured('A', 'Plate, length', ['40']);
+  return draft.body('body', 'Plate', [
+    draft.step('plate', { length: 40, breadth: 20, thickness: 3, cornerRadius: 0 }, 'plate'),
+    ...steps,
+  ]).repair;
+}
+function show(repair: Repair, index = 1) {
+  const body = repair.bodies[0]!;
+  render(
+    <InRepair repair={repair}>
+      <StepSentence body={body} step={body.steps[index]!} index={index} outcome={undefined} />
+    </InRepair>,
+  );
+}
+const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const sent = () => (mockPut.mock.calls.at(-1) as [string, Body])[1].steps;
+
+describe('words of a sentence that can be changed', () => {
+  test('open their other words, with the one that holds marked', () => {
+    show(repairWith(slot));
+    press('the outline: a slot');
+    expect(screen.getByRole('heading', { name: 'Change the outline' })).toBeTruthy();
+    press('an ellipse');
+    expect(sent()[1]).toMatchObject({
+      outline: { shape: 'ellipse', length: numberValue(20), breadth: numberValue(5) },
+    });
+    expect(sent()[0]!.id).toBe('plate');
+  });
+
+  test('a number inside an outline is changed there', () => {
+    show(repairWith(slot));
+    press('length: 20.00 mm');
+    press('A, Plate, length, 40.00 mm');
+    expect(sent()[1]).toMatchObject({
+      outline: { length: { from: 'size', id: 'a' }, breadth: numberValue(5) },
+    });
+  });
+
+  test('a step moves off the axle line and back by its words', () => {
+    show(repairWith(slot));
+    press('where it is: on the axle line');
+    press('aside of the axle line');
+    expect(sent()[1]).toMatchObject({ x: numberValue(10) });
+  });
+});
+
+describe('the menu of a step', () => {
+  test('switches it off, on, and copies it', () => {
+    show(repairWith(slot));
+    press('More for step 2');
+    press('Switch it off');
+    expect(sent()[1]).toEqual({ ...slot, off: true });
+    press('More for step 2');
+    press('Copy it');
+    expect(sent().map(({ kind }) => kind)).toEqual(['plate', 'raise', 'raise']);
+    expect(sent()[2]!.id).not.toBe('slot');
+  });
+
+  test('one that is off says so', () => {
+    show(repairWith({ ...slot, off: true }));
+    expect(screen.getByText(/^Switched off/)).toBeTruthy();
+    press('More for step 2');
+    press('Switch it on');
+    expect(sent()[1]).toEqual(slot);
+  });
+});
+
+test('every kind of step that is offered can be added and passes the schema', () => {
+  const repair = repairWith(slot);
+  const body = repair.bodies[0]!;
+  const open = () =>
+    render(
+      <InRepair repair={repair}>
+        <AddStepSheet body={body} onClose={() => {}} />
+      </InRepair>,
+    );
+  const { unmount } = open();
+  const names = screen
+    .getAllByRole('button')
+    .map((button) => button.getAttribute('aria-label')!)
+    .filter((name) => name !== 'Close');
+  unmount();
+  expect(names.length).toBeGreaterThan(10);
+  for (const name of names) {
+    const opened = open();
+    press(name);
+    const added = sent().at(-1)!;
+    expect(Step.safeParse(added).error).toBeUndefined();
+    opened.unmount();
+  }
+});
