@@ -1,0 +1,192 @@
+import type { Step } from '@core/model';
+
+import { edgeChoice, stepsBefore } from './edges';
+import { outlineParts, heightParts, turnParts } from './outlines';
+import { chip, choice, verb, words, type SentencePart } from './parts';
+import { patternParts, REPEATABLE, stationCount, type NamedLayout } from './patterns';
+import { depthParts, effectVerb, levelChoice, placeWords } from './places';
+
+/** A step as a sentence that reads aloud. `layouts` are those it may be laid out by. */
+export function stepSentence(
+  step: Step,
+  steps: readonly Step[],
+  layouts: readonly NamedLayout[] = [],
+): SentencePart[] {
+  switch (step.kind) {
+    case 'turn':
+      return [
+        verb('Turn'),
+        words(' a wheel '),
+        chip('diameter', 'across', step.diameter),
+        words(' across, '),
+        chip('width', 'width', step.width),
+        words(' wide, round the axle line'),
+      ];
+    case 'plate':
+      return [
+        verb('Lay'),
+        words(' a plate '),
+        chip('length', 'length', step.length),
+        words(' long, '),
+        chip('breadth', 'breadth', step.breadth),
+        words(' broad, '),
+        chip('thickness', 'thickness', step.thickness),
+        words(' thick, corners rounded '),
+        chip('cornerRadius', 'corner radius', step.cornerRadius),
+      ];
+    case 'peg':
+      return [
+        verb('Raise'),
+        words(' a peg '),
+        chip('diameter', 'across', step.diameter),
+        words(' across, '),
+        chip('height', 'height', step.height),
+        words(' high on the top'),
+        ...placeWords(step),
+      ];
+    case 'groove':
+      return [
+        verb('Cut'),
+        words(' a groove '),
+        chip('width', 'groove width', step.width),
+        words(' wide, '),
+        chip('depth', 'groove depth', step.depth),
+        words(' deep, middle of the rim'),
+      ];
+    case 'drill':
+      return [
+        verb('Drill'),
+        words(' a hole '),
+        chip('diameter', 'hole', step.diameter),
+        ...depthParts(step),
+        ...placeWords(step),
+      ];
+    case 'raise':
+      return [
+        effectVerb(step, 'Raise'),
+        words(' '),
+        ...outlineParts(step.outline),
+        ...turnParts(step),
+        ...heightParts(step),
+        ...placeWords(step),
+      ];
+    case 'cone':
+      return [
+        effectVerb(step, 'Set'),
+        words(' a cone '),
+        chip('lower', 'lower diameter', step.lower),
+        words(' across below, '),
+        chip('upper', 'upper diameter', step.upper),
+        words(' above, '),
+        chip('height', 'height', step.height),
+        words(' high, '),
+        levelChoice(step),
+        ...placeWords(step),
+      ];
+    case 'ball':
+      return [
+        effectVerb(step, 'Set'),
+        words(' a ball '),
+        chip('diameter', 'across', step.diameter),
+        words(' across, its middle '),
+        chip('up', 'height of its middle', step.up),
+        words(step.on === 'top' ? ' above the top' : ' above the ground'),
+        ...placeWords(step),
+      ];
+    case 'ring':
+      return [
+        effectVerb(step, 'Set'),
+        words(' a ring '),
+        chip('across', 'across', step.across),
+        words(' across its middle, '),
+        chip('thick', 'thickness', step.thick),
+        words(' thick, '),
+        chip('up', 'height of its middle', step.up),
+        words(step.on === 'top' ? ' above the top' : ' above the ground'),
+        ...placeWords(step),
+      ];
+    case 'stations':
+      return [
+        effectVerb(step, 'Turn'),
+        words(' a shape through '),
+        stationCount(step),
+        words(':'),
+        ...step.rows.flatMap((row, index) => [
+          words(index === 0 ? ' ' : ', '),
+          chip(`rows.${index}.diameter`, `diameter of station ${index + 1}`, row.diameter),
+          words(' across at '),
+          chip(`rows.${index}.at`, `height of station ${index + 1}`, row.at),
+        ]),
+        words(', '),
+        choice('what is between them', ({ patch }) => patch.between === step.between, [
+          { word: 'straight between', patch: { between: 'straight' } },
+          { word: 'smooth between', patch: { between: 'smooth' } },
+        ]),
+        words(', '),
+        levelChoice(step),
+        ...placeWords(step),
+      ];
+    case 'repeat':
+      return [
+        verb('Repeat'),
+        words(' '),
+        choice(
+          'which step',
+          ({ patch }) => patch.of === step.of,
+          stepsBefore(step, steps)
+            .filter(({ kind }) => REPEATABLE.includes(kind))
+            .map((earlier) => ({
+              word: `step ${steps.indexOf(earlier) + 1}`,
+              patch: { of: earlier.id },
+            })),
+        ),
+        words(' '),
+        ...patternParts(step, layouts),
+      ];
+    case 'mirror':
+      return [
+        choice(
+          'what is kept',
+          ({ patch }) => patch.keep === step.keep,
+          [
+            { word: 'Mirror', patch: { keep: 'both' } },
+            { word: 'Turn into its mirror image', patch: { keep: 'other' } },
+          ],
+          true,
+        ),
+        words(' all that is there, '),
+        choice('which way', ({ patch }) => patch.across === step.across, [
+          { word: 'left to right', patch: { across: 'sides' } },
+          { word: 'front to back', patch: { across: 'frontBack' } },
+        ]),
+      ];
+    case 'hollow':
+      return [
+        verb('Hollow'),
+        words(' it to a wall of '),
+        chip('wall', 'wall', step.wall),
+        words(', open '),
+        choice('where it is open', ({ patch }) => patch.open === step.open, [
+          { word: 'at the top', patch: { open: 'top' } },
+          { word: 'at the bottom', patch: { open: 'bottom' } },
+          { word: 'at both ends', patch: { open: 'both' } },
+        ]),
+      ];
+    case 'ease':
+      return [
+        verb('Ease'),
+        words(' '),
+        edgeChoice(step, steps),
+        words(' by '),
+        chip('size', 'ease', step.size),
+      ];
+    case 'round':
+      return [
+        verb('Round'),
+        words(' '),
+        edgeChoice(step, steps),
+        words(' by '),
+        chip('size', 'round', step.size),
+      ];
+  }
+}
