@@ -30,7 +30,7 @@ export interface StandardThing {
   pitchMm?: number;
 }
 
-/** A standard thing with the probability that this is it, among all that agree. */
+/** A standard thing with the probability that this is it, among all that agree and none of them. */
 export interface LikelyThing extends StandardThing {
   probability: number;
 }
@@ -218,6 +218,8 @@ function ringGrooves(): StandardThing[] {
 
 /** Further than this many standard uncertainties outside its limits, a thing is not what was measured. */
 const BEYOND = 3;
+/** Weight of its being no standard thing at all: such sizes lie evenly, one for every millimetre. */
+const NO_STANDARD = 1;
 /** Agreement of a measured pitch with a thread's, one standard deviation as a share of the pitch. */
 const PITCH_SPREAD = 0.03;
 
@@ -247,7 +249,7 @@ export function likelyStandards(
     }
     return weight > 0 ? [{ thing, weight }] : [];
   });
-  const total = weighed.reduce((sum, { weight }) => sum + weight, 0);
+  const total = weighed.reduce((sum, { weight }) => sum + weight, NO_STANDARD);
   return weighed
     .sort((a, b) => b.weight - a.weight)
     .slice(0, most)
