@@ -164,7 +164,11 @@ export class BodyBuilder {
       box: before?.box ?? null,
       earlier,
       toolOf: (of: StepNumbers) =>
-        stepTypeOf(of.kind).tool?.(of.step as never, of.lengths, { ...input, box: of.boxBefore }) ?? null,
+        // What is kept in common with one solid is not kept in common with several.
+        'effect' in of.step && of.step.effect === 'common'
+          ? null
+          : (stepTypeOf(of.kind).tool?.(of.step as never, of.lengths, { ...input, box: of.boxBefore }) ??
+            null),
     };
     const solid = this.#attempt(() => buildStep(step, lengths.value, input));
     if (!solid.ok) return solid;

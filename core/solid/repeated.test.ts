@@ -127,6 +127,25 @@ describe('a step repeated', () => {
       ],
       'repeat.notPossible',
     ],
+    [
+      'a step that keeps what is common',
+      [
+        plate,
+        {
+          id: 'kept',
+          kind: 'raise',
+          effect: 'common',
+          outline: { shape: 'circle', diameter: numberValue(30) },
+          turn: 0,
+          height: 'through',
+          on: 'top',
+          x: numberValue(0),
+          y: numberValue(0),
+        } as Step,
+        repeat(row(2, 5, 0), 'kept'),
+      ],
+      'repeat.notPossible',
+    ],
   ])('%s is told', (_, steps, code) => expect(build(steps).faults).toMatchObject([{ code }]));
 });
 

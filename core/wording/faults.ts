@@ -164,7 +164,7 @@ const SENTENCES: Sentences = {
     'There is nothing yet to go right through. Give it a height, or put a step before it.',
   'raise.missesBody': () => 'It lies wholly outside the part. Check its place to the right and to the back.',
   'repeat.notPossible': () =>
-    'A step that works on edges or on the whole can’t be repeated. Choose one that adds or cuts something.',
+    'A step that works on edges or on all that is there can’t be repeated. Choose one that adds or cuts something.',
   'hollow.wallTooThick': ({ wall, limitMm }) =>
     `The ${named(wall)} leaves nothing inside: it must be less than ${mm(limitMm)} here. Make it thinner.`,
   'hollow.nothingToOpen': ({ open }) =>
