@@ -86,9 +86,41 @@ export type StepFault =
   | { code: 'drill.widerThanBody'; bore: NamedLength; bodyMm: number }
   | { code: 'drill.missesBody'; bore: NamedLength }
   | { code: 'drill.deeperThanBody'; depth: NamedLength; bodyMm: number }
+  | { code: 'drill.headTooNarrow'; head: NamedLength; holeMm: number }
+  | { code: 'drill.headTooDeep'; headMm: number; roomMm: number }
+  | { code: 'pick.notFlat' }
   | { code: 'groove.widerThanRim'; width: NamedLength; rimMm: number }
   | { code: 'groove.deeperThanRadius'; depth: NamedLength; radiusMm: number }
   | { code: 'outline.slotTooShort'; length: NamedLength; breadthMm: number }
+  | { code: 'outline.noRing'; inner: NamedLength; outerMm: number }
+  | { code: 'outline.pointsMeet'; place: number }
+  | { code: 'outline.crosses' }
+  | { code: 'outline.arcNeedsEnds' }
+  | { code: 'gear.noRoot'; teeth: number }
+  | { code: 'gear.pointed'; teeth: number }
+  | { code: 'gear.noGap'; teeth: number }
+  | { code: 'wedge.flat' }
+  | { code: 'spin.crossesAxis'; away: NamedLength; overMm: number }
+  | { code: 'run.tooFewPoints' }
+  | { code: 'run.bendTooTight'; bend: NamedLength; halfMm: number }
+  | { code: 'run.legTooShort'; bend: NamedLength }
+  | { code: 'thread.unknown'; size: string }
+  | { code: 'thread.tooShort'; length: NamedLength; pitchMm: number }
+  | { code: 'thread.playTooLarge'; play: NamedLength; depthMm: number }
+  | { code: 'thread.tooLong'; length: NamedLength; limitMm: number }
+  | { code: 'text.empty' }
+  | { code: 'text.noFont' }
+  | { code: 'text.notInFont'; letters: string }
+  | { code: 'tongue.bumpTooLong'; bump: NamedLength; lengthMm: number }
+  | { code: 'body.gone' }
+  | { code: 'body.notBuilt'; name: string }
+  | { code: 'body.itself' }
+  | { code: 'body.circle'; names: string[] }
+  | { code: 'body.noWayIn'; name: string }
+  | { code: 'faces.none' }
+  | { code: 'taper.nothing' }
+  | { code: 'split.missesBody'; at: NamedLength }
+  | { code: 'split.pegsDoNotFit'; diameter: NamedLength }
   | { code: 'raise.nothingToGoThrough' }
   | { code: 'raise.missesBody' }
   | { code: 'repeat.notPossible' }

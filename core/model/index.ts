@@ -1,4 +1,5 @@
 export { Id, NAME_LIMIT, MODEL_LIMIT_MM, name as Name } from './ids';
+export { EdgePick, FacePick, Ground, MeasuredFrom, Side, type Place } from './place';
 export { Body, BodyRole, EdgeRule, Effect, Step, type StepKind, type StepOf } from './recipe';
 export { valuesIn } from './stepValues';
 export { OutlineShape, type OutlineShapeName } from './outline';

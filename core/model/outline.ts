@@ -16,6 +16,50 @@ export const OutlineShape = z.discriminatedUnion('shape', [
     by: z.enum(['flats', 'corners']),
     across: Value,
   }),
+  /** Part of a ring, its middle line along x: inner and outer diameters, and the whole angle, radians. */
+  z.strictObject({
+    shape: z.literal('sector'),
+    inner: Value,
+    outer: Value,
+    angle: z.number().min(0.02).max(6.2),
+  }),
+  /** As a band stretched round circles. */
+  z.strictObject({
+    shape: z.literal('hull'),
+    circles: z
+      .array(z.strictObject({ x: Value, y: Value, diameter: Value }))
+      .min(2)
+      .max(24),
+  }),
+  /** From point to point and back to the first. `via`: an arc goes through it. */
+  z.strictObject({
+    shape: z.literal('points'),
+    points: z
+      .array(z.strictObject({ x: Value, y: Value, via: z.literal(true).optional() }))
+      .min(3)
+      .max(200),
+    between: z.enum(['straight', 'smooth']),
+  }),
+  /** Involute teeth, outside or inside a ring (then what is cut out of it). Angle in radians, shift in modules. */
+  z.strictObject({
+    shape: z.literal('gear'),
+    teeth: z.int().min(5).max(300),
+    module: Value,
+    pressure: z.number().min(0.2).max(0.6),
+    shift: z.number().min(-1).max(1.5),
+    /** How much thinner each tooth is, along the pitch circle. */
+    backlash: Value,
+    side: z.enum(['outside', 'inside']),
+  }),
+  /** Straight rack: its pitch line through its middle, teeth to the back. `body` is what is left below the teeth. */
+  z.strictObject({
+    shape: z.literal('rack'),
+    teeth: z.int().min(1).max(300),
+    module: Value,
+    pressure: z.number().min(0.2).max(0.6),
+    backlash: Value,
+    body: Value,
+  }),
 ]);
 export type OutlineShape = z.infer<typeof OutlineShape>;
 export type OutlineShapeName = OutlineShape['shape'];

@@ -2,6 +2,7 @@ import { z } from 'zod';
 
 import { Id, line, name } from './ids';
 import { OutlineShape } from './outline';
+import { EdgePick, FacePick, place, placeOnTop, Side } from './place';
 import { Value } from './value';
 
 /** `off`: kept in the recipe, and left out when it is built. */
@@ -20,14 +21,13 @@ export const PlateStep = z.strictObject({
   cornerRadius: Value,
 });
 
-/** Peg raised from the top of what is there, standing at (x, y) from the axle line. */
+/** Peg raised from what is there. */
 export const PegStep = z.strictObject({
   ...step,
+  ...placeOnTop,
   kind: z.literal('peg'),
   diameter: Value,
   height: Value,
-  x: Value,
-  y: Value,
 });
 
 /** Groove cut round the rim of a turned step, in the middle of its width. */
@@ -43,12 +43,6 @@ export const GrooveStep = z.strictObject({
 export const Effect = z.enum(['add', 'cut', 'common']);
 export type Effect = z.infer<typeof Effect>;
 
-/**
- * Where a solid stands: its middle at (x, y) from the axle line; on the top of what is there (cuts go down from it),
- * or on z = 0 (cuts go up from it).
- */
-const place = { on: z.enum(['top', 'bottom']), x: Value, y: Value };
-
 /** Radians, a turn about the upright axis through its middle. */
 const turn = z.number().min(-7).max(7);
 
@@ -61,6 +55,172 @@ export const RaiseStep = z.strictObject({
   outline: OutlineShape,
   turn,
   height: z.union([z.literal('through'), Value]),
+  /** Half of the height to each side of its place. */
+  bothWays: z.literal(true).optional(),
+  /** Radians by which its sides lean in, away from its place; outward if negative. */
+  taper: z.number().min(-1).max(1).optional(),
+});
+
+/** A block whose top slopes along x, from `low` high on the left to `high` on the right; either may be zero. */
+export const WedgeStep = z.strictObject({
+  ...step,
+  ...place,
+  kind: z.literal('wedge'),
+  effect: Effect,
+  length: Value,
+  breadth: Value,
+  low: Value,
+  high: Value,
+  turn,
+});
+
+/** An outline turned by `angle`, radians, about the upright axis of its place; its middle `away` from it and `up` above. */
+export const SpinStep = z.strictObject({
+  ...step,
+  ...place,
+  kind: z.literal('spin'),
+  effect: Effect,
+  outline: OutlineShape,
+  away: Value,
+  up: Value,
+  angle: z.number().min(0.02).max(6.284),
+  /** Radians, where it begins; 0 is to the right. */
+  turn,
+});
+
+/** From outline to outline, straight or smooth: heights above its place, each moved aside and turned as it says. */
+export const BlendStep = z.strictObject({
+  ...step,
+  ...place,
+  kind: z.literal('blend'),
+  effect: Effect,
+  sections: z
+    .array(z.strictObject({ outline: OutlineShape, at: Value, x: Value, y: Value, turn }))
+    .min(2)
+    .max(20),
+  between: z.enum(['straight', 'smooth']),
+});
+
+/**
+ * An outline run along a path of points (right, back and up from its place): straight with rounded bends, or smooth.
+ * `ending` is what its section has become at the end of an open path.
+ */
+export const RunStep = z.strictObject({
+  ...step,
+  ...place,
+  kind: z.literal('run'),
+  effect: Effect,
+  outline: OutlineShape,
+  ending: OutlineShape.optional(),
+  path: z
+    .array(z.strictObject({ x: Value, y: Value, up: Value }))
+    .min(2)
+    .max(60),
+  bend: Value,
+  along: z.enum(['straight', 'smooth']),
+  closed: z.boolean(),
+});
+
+/**
+ * A screw thread: outside ones are added as a threaded rod, inside ones cut as a threaded hole. `play` is taken off
+ * all round (outside) or added (inside). A drawn one is a plain cylinder of the size to thread by hand.
+ */
+export const ThreadStep = z.strictObject({
+  ...step,
+  ...place,
+  kind: z.literal('thread'),
+  side: z.enum(['outside', 'inside']),
+  /** Name of the thread in the tables: M8, G 1/4. */
+  size: line(40),
+  length: z.union([z.literal('through'), Value]),
+  play: Value,
+  made: z.enum(['modelled', 'drawn']),
+});
+
+/** Raised or sunk letters, `height` their capital height and `depth` how far they stand out or go in. */
+export const TextStep = z.strictObject({
+  ...step,
+  ...place,
+  kind: z.literal('text'),
+  effect: Effect,
+  text: line(40),
+  height: Value,
+  depth: Value,
+  turn,
+});
+
+/**
+ * A springy tongue standing up from its place, bending along x, with a bump at its end that snaps in. Cut, it is the
+ * room for one: `play` wider all round.
+ */
+export const TongueStep = z.strictObject({
+  ...step,
+  ...place,
+  kind: z.literal('tongue'),
+  effect: Effect,
+  length: Value,
+  breadth: Value,
+  thickness: Value,
+  /** How far the bump stands out; it snaps behind an edge that deep. */
+  bump: Value,
+  play: Value,
+  turn,
+});
+
+/** Another body added to this one, taken out of it, or kept in common with it. */
+export const BodyStep = z.strictObject({
+  ...step,
+  kind: z.literal('body'),
+  of: Id,
+  effect: Effect,
+  /** How much larger it is taken, all round. */
+  grow: Value,
+  /** From which side it can be put in: the way is cleared. */
+  wayIn: z.union([z.literal('none'), Side]),
+});
+
+/** Faces of a step, or all faces, moved out by a length (in, if negative). */
+export const FacesStep = z.strictObject({
+  ...step,
+  kind: z.literal('faces'),
+  of: z.union([z.literal('all'), Id]),
+  by: Value,
+});
+
+/** Sides of a step leaned in by an angle, radians, held at its bottom or its top. */
+export const TaperStep = z.strictObject({
+  ...step,
+  kind: z.literal('taper'),
+  of: Id,
+  angle: z.number().min(-1).max(1),
+  held: z.enum(['bottom', 'top']),
+});
+
+/** All that is there, moved, turned about an axis through the origin, and scaled about it. */
+export const MoveStep = z.strictObject({
+  ...step,
+  kind: z.literal('move'),
+  dx: Value,
+  dy: Value,
+  dz: Value,
+  axis: z.enum(['x', 'y', 'z']),
+  turn,
+  /** 1 leaves it as it is. */
+  scale: z.number().min(0.01).max(100),
+});
+
+/** Cut in two by a plane square to an axis; of both halves kept, the upper one is moved off by `gap`. */
+export const SplitStep = z.strictObject({
+  ...step,
+  kind: z.literal('split'),
+  axis: z.enum(['x', 'y', 'z']),
+  at: Value,
+  keep: z.enum(['low', 'high', 'both']),
+  gap: Value,
+  /** Pegs on the lower half and sockets in the upper, to find each other by. */
+  pegs: z
+    .strictObject({ diameter: Value, length: Value, apart: Value, play: Value })
+    .optional(),
 });
 
 /** Cone or stump of one: `lower` and `upper` diameters, `height` apart; either may be zero. */
@@ -121,7 +281,18 @@ export const RepeatStep = z.strictObject({
   of: Id,
   pattern: z.discriminatedUnion('by', [
     z.strictObject({ by: z.literal('round'), count }),
-    z.strictObject({ by: z.literal('row'), count, dx: Value, dy: Value }),
+    z.strictObject({ by: z.literal('row'), count, dx: Value, dy: Value, dz: Value.optional() }),
+    /** Rows and columns, the first time at the left and the front. */
+    z.strictObject({ by: z.literal('grid'), count, rows: count, dx: Value, dy: Value }),
+    /** Evenly along a line from point to point, counted from where the step stands. */
+    z.strictObject({
+      by: z.literal('path'),
+      count,
+      points: z
+        .array(z.strictObject({ x: Value, y: Value }))
+        .min(1)
+        .max(60),
+    }),
     z.strictObject({ by: z.literal('layout'), id: Id }),
   ]),
 });
@@ -134,22 +305,42 @@ export const MirrorStep = z.strictObject({
   keep: z.enum(['both', 'other']),
 });
 
-/** What is there, hollowed to an even wall and open at its level faces at the top, the bottom, or both. */
+/** What is there, hollowed to an even wall and open at its level faces, at faces that were picked, or nowhere. */
 export const HollowStep = z.strictObject({
   ...step,
   kind: z.literal('hollow'),
   wall: Value,
-  open: z.enum(['top', 'bottom', 'both']),
+  open: z.union([z.enum(['top', 'bottom', 'both', 'closed']), z.array(FacePick).min(1).max(20)]),
 });
 
-/** Round hole along z at (x, y): right through, or `depth` down from the top. */
+/** What a hole widens to, for what goes in it. */
+export const HoleHead = z.discriminatedUnion('kind', [
+  /** A round recess at its mouth, for a screw head or a bearing: what is left below it is the lip. */
+  z.strictObject({ kind: z.literal('seat'), diameter: Value, depth: Value }),
+  /** A cone at its mouth; `angle` is the whole of it, radians. */
+  z.strictObject({ kind: z.literal('sink'), diameter: Value, angle: z.number().min(0.5).max(2.6) }),
+  /** A pocket that holds a nut or a bolt head by its flats, at its mouth or at its far end. */
+  z.strictObject({
+    kind: z.literal('nut'),
+    sides: z.union([z.literal(4), z.literal(6)]),
+    across: Value,
+    depth: Value,
+    at: z.enum(['mouth', 'far']),
+    turn,
+  }),
+]);
+export type HoleHead = z.infer<typeof HoleHead>;
+
+/** Round hole square to its place: right through, or `depth` down from it, with a flat or a pointed end. */
 export const DrillStep = z.strictObject({
   ...step,
+  ...placeOnTop,
   kind: z.literal('drill'),
   diameter: Value,
   depth: z.union([z.literal('through'), Value]),
-  x: Value,
-  y: Value,
+  head: HoleHead.optional(),
+  /** Radians, the whole angle of the point of a blind hole; `depth` is then measured to its shoulder. */
+  point: z.number().min(0.5).max(3).optional(),
 });
 
 /** Which edges a round or an ease takes: chosen by rule, so that the choice survives changes of size. */
@@ -160,11 +351,27 @@ export const EdgeRule = z.discriminatedUnion('edges', [
   z.strictObject({ edges: z.literal('rims'), of: Id }),
   /** The upright edges of a plate or a raised outline, where its sides meet. */
   z.strictObject({ edges: z.literal('upright'), of: Id }),
+  /** Every edge of a step's own faces. */
+  z.strictObject({ edges: z.literal('all'), of: Id }),
+  /** Where the faces of two steps meet. */
+  z.strictObject({ edges: z.literal('between'), of: Id, and: Id }),
+  /** Every corner that is hollow, where two faces meet at less than a half turn of material outside. */
+  z.strictObject({ edges: z.literal('insides') }),
+  /** All round a face that was picked. */
+  z.strictObject({ edges: z.literal('face'), face: FacePick }),
+  /** Those that were picked one by one. */
+  z.strictObject({ edges: z.literal('picked'), picks: z.array(EdgePick).min(1).max(60) }),
 ]);
 export type EdgeRule = z.infer<typeof EdgeRule>;
 
-/** Flat 45° ease (chamfer), `size` measured along each face. */
-export const EaseStep = z.strictObject({ ...step, kind: z.literal('ease'), size: Value, where: EdgeRule });
+/** Flat ease (chamfer), `size` measured along each face; with `other` along the second one, or at an angle to the first. */
+export const EaseStep = z.strictObject({
+  ...step,
+  kind: z.literal('ease'),
+  size: Value,
+  other: z.union([z.strictObject({ length: Value }), z.strictObject({ angle: z.number().min(0.05).max(1.5) })]).optional(),
+  where: EdgeRule,
+});
 
 /** Round (fillet) of radius `size`. */
 export const RoundStep = z.strictObject({ ...step, kind: z.literal('round'), size: Value, where: EdgeRule });
@@ -176,6 +383,18 @@ export const Step = z.discriminatedUnion('kind', [
   GrooveStep,
   DrillStep,
   RaiseStep,
+  WedgeStep,
+  SpinStep,
+  BlendStep,
+  RunStep,
+  ThreadStep,
+  TextStep,
+  TongueStep,
+  BodyStep,
+  FacesStep,
+  TaperStep,
+  MoveStep,
+  SplitStep,
   ConeStep,
   BallStep,
   RingStep,

@@ -6,8 +6,8 @@ export type Curve =
   | { kind: 'line'; from: Point; to: Point; role: string }
   /** Through `via`, anywhere between the ends. */
   | { kind: 'arc'; from: Point; via: Point; to: Point; role: string }
-  /** Smooth through all of its points, in order. */
-  | { kind: 'spline'; points: readonly Point[]; role: string }
+  /** Smooth through all of its points, in order; a closed one comes back to its first. */
+  | { kind: 'spline'; points: readonly Point[]; role: string; closed?: boolean }
   | { kind: 'circle'; middle: Point; radius: number; role: string }
   /** Half axes along x and y. */
   | { kind: 'ellipse'; middle: Point; alongX: number; alongY: number; role: string };

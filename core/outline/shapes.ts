@@ -2,6 +2,10 @@ import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fau
 import type { OutlineShapeName } from '@core/model';
 
 import type { Curve, Loop, Point } from './curves';
+import { gearLoop, rackLoop } from './gear';
+import { hullLoop } from './hull';
+import { pointsLoop } from './points';
+import { sectorLoop } from './sector';
 
 /** An outline with its numbers known, mm. */
 export interface KnownOutline {
@@ -10,6 +14,18 @@ export interface KnownOutline {
   /** Of a polygon. */
   sides?: number;
   by?: 'flats' | 'corners';
+  /** Of a part of a ring, radians. */
+  angle?: number;
+  /** Of a band round circles: one for each. */
+  circles?: readonly unknown[];
+  /** Of points. */
+  points?: readonly { via?: true | undefined }[];
+  between?: 'straight' | 'smooth';
+  /** Of teeth. */
+  teeth?: number;
+  pressure?: number;
+  shift?: number;
+  side?: 'outside' | 'inside';
 }
 
 /** Corners below this are square, mm: the arc would be shorter than the kernel can keep apart. */
@@ -39,6 +55,40 @@ export function loopOf(outline: KnownOutline): Result<Loop, StepFault> {
     }
     case 'polygon':
       return ok(polygon(outline.sides!, cornerRadiusOf(outline.sides!, outline.by!, mm('across'))));
+    case 'sector':
+      return sectorLoop(lengths.inner!, lengths.outer!, outline.angle!);
+    case 'hull':
+      return hullLoop(
+        outline.circles!.map((_, index) => ({
+          middle: [mm(`circles.${index}.x`), mm(`circles.${index}.y`)],
+          radius: mm(`circles.${index}.diameter`) / 2,
+        })),
+      );
+    case 'points':
+      return pointsLoop(
+        outline.points!.map(({ via }, index) => ({
+          at: [mm(`points.${index}.x`), mm(`points.${index}.y`)],
+          via: via ?? false,
+        })),
+        outline.between!,
+      );
+    case 'gear':
+      return gearLoop({
+        teeth: outline.teeth!,
+        module: mm('module'),
+        pressure: outline.pressure!,
+        shift: outline.shift!,
+        backlash: mm('backlash'),
+        side: outline.side!,
+      });
+    case 'rack':
+      return rackLoop({
+        teeth: outline.teeth!,
+        module: mm('module'),
+        pressure: outline.pressure!,
+        backlash: mm('backlash'),
+        body: mm('body'),
+      });
   }
 }
 

@@ -29,31 +29,56 @@ export function withoutStep(steps: readonly Step[], id: string): Step[] {
   return steps.filter((step) => step.id !== id);
 }
 
-/** A number of a step, by its field; `outline.length` for one inside another. */
-export function fieldOf(step: Step, field: string): Value | 'through' | undefined {
-  const found = field
+/** Whatever stands at a path of a step: `outline.length`, `rows.2`. */
+export function dataAt(step: Step, path: string): unknown {
+  return path
     .split('.')
     .reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], step);
-  return found as Value | 'through' | undefined;
+}
+
+/** A number of a step, by its field; `outline.length` for one inside another. */
+export const fieldOf = (step: Step, field: string): Value | 'through' | undefined =>
+  dataAt(step, field) as Value | 'through' | undefined;
+
+/** Data with what stands at a path replaced; undefined takes it away. */
+function setAt(at: unknown, [key, ...rest]: readonly string[], value: unknown): unknown {
+  const inside = rest.length === 0 ? value : setAt((at as Record<string, unknown>)[key!], rest, value);
+  if (Array.isArray(at)) return at.map((item: unknown, index) => (index === Number(key) ? inside : item));
+  const { [key!]: _, ...others } = at as Record<string, unknown>;
+  return inside === undefined ? others : { ...(at as object), [key!]: inside };
 }
 
 /** With one number, or the depth of a hole, set. */
-export function withField(
+export const withField = (
   steps: readonly Step[],
   id: string,
   field: string,
   value: Value | 'through',
-): Step[] {
-  const set = (at: object, [key, ...rest]: string[]): object => {
-    const inside = rest.length === 0 ? value : set((at as Record<string, object>)[key!]!, rest);
-    return Array.isArray(at)
-      ? at.map((item: unknown, index) => (index === Number(key) ? inside : item))
-      : { ...at, [key!]: inside };
-  };
-  return steps.map((step) => (step.id === id ? (set(step, field.split('.')) as Step) : step));
+): Step[] => withPatch(steps, id, { [field]: value });
+
+/** With whatever a choice in its sentence changes, by the path of each thing. */
+export function withPatch(steps: readonly Step[], id: string, patch: Record<string, unknown>): Step[] {
+  return steps.map((step) =>
+    step.id === id
+      ? Object.entries(patch).reduce<Step>(
+          (changed, [path, value]) => setAt(changed, path.split('.'), value) as Step,
+          step,
+        )
+      : step,
+  );
 }
 
-/** With whatever a choice in its sentence changes. */
-export function withPatch(steps: readonly Step[], id: string, patch: Record<string, unknown>): Step[] {
-  return steps.map((step) => (step.id === id ? ({ ...step, ...patch } as Step) : step));
+/** With steps put in after one of them, or first of all. */
+export function withStepAfter(steps: readonly Step[], after: string | null, added: Step): Step[] {
+  const at = after === null ? 0 : steps.findIndex(({ id }) => id === after) + 1;
+  return after !== null && at === 0 ? [...steps, added] : [...steps.slice(0, at), added, ...steps.slice(at)];
+}
+
+/** With a step taken out and put where another stood. */
+export function withStepTo(steps: readonly Step[], id: string, to: number): Step[] {
+  const step = steps.find((one) => one.id === id);
+  if (!step) return [...steps];
+  const others = steps.filter((one) => one !== step);
+  const at = Math.max(0, Math.min(to, others.length));
+  return [...others.slice(0, at), step, ...others.slice(at)];
 }

@@ -1,6 +1,9 @@
 export { newStep, type StepContext } from './newStep';
 export {
+  dataAt,
   fieldOf,
+  withStepAfter,
+  withStepTo,
   withField,
   withoutStep,
   withPatch,

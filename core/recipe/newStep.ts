@@ -126,6 +126,129 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
         on,
         ...middle,
       };
+    case 'wedge':
+      return {
+        id,
+        kind,
+        effect: 'add',
+        length: guess.size('length', 20),
+        breadth: guess.size('width', 10),
+        low: numberValue(0),
+        high: numberValue(5),
+        turn: 0,
+        on,
+        ...middle,
+      };
+    case 'spin':
+      return {
+        id,
+        kind,
+        effect: 'add',
+        outline: { shape: 'rectangle', length: numberValue(4), breadth: numberValue(6), cornerRadius: numberValue(0) },
+        away: guess.size('across', 15),
+        up: numberValue(3),
+        angle: Math.PI,
+        turn: 0,
+        on,
+        ...middle,
+      };
+    case 'blend': {
+      const section = (diameter: number, at: number) => ({
+        outline: { shape: 'circle' as const, diameter: guess.size('across', diameter) },
+        at: numberValue(at),
+        x: numberValue(0),
+        y: numberValue(0),
+        turn: 0,
+      });
+      return {
+        id,
+        kind,
+        effect: 'add',
+        sections: [section(20, 0), section(12, 20)],
+        between: 'straight',
+        on,
+        ...middle,
+      };
+    }
+    case 'run': {
+      const point = (x: number, y: number, up: number) => ({
+        x: numberValue(x),
+        y: numberValue(y),
+        up: numberValue(up),
+      });
+      return {
+        id,
+        kind,
+        effect: 'add',
+        outline: { shape: 'circle', diameter: guess.size('across', 5) },
+        path: [point(0, 0, 0), point(0, 0, 20), point(40, 0, 20), point(40, 0, 0)],
+        bend: numberValue(6),
+        along: 'straight',
+        closed: false,
+        on,
+        ...middle,
+      };
+    }
+    case 'thread':
+      return {
+        id,
+        kind,
+        side: steps.length === 0 ? 'outside' : 'inside',
+        size: 'M8',
+        length: steps.length === 0 ? guess.size('length', 12) : 'through',
+        play: numberValue(0.1),
+        made: 'modelled',
+        on,
+        ...middle,
+      };
+    case 'text':
+      return {
+        id,
+        kind,
+        effect: 'add',
+        text: 'A',
+        height: numberValue(5),
+        depth: numberValue(0.6),
+        turn: 0,
+        on,
+        ...middle,
+      };
+    case 'tongue':
+      return {
+        id,
+        kind,
+        effect: 'add',
+        length: numberValue(15),
+        breadth: numberValue(6),
+        thickness: numberValue(1.5),
+        bump: numberValue(0.8),
+        play: numberValue(0.2),
+        turn: 0,
+        on,
+        ...middle,
+      };
+    case 'body': {
+      const others = context.state.bodies.filter((other) => !other.removed && other.id !== context.body.id);
+      const of = others.find(({ role }) => role === 'counterpart') ?? others[0];
+      return { id, kind, of: of?.id ?? id, effect: 'cut', grow: numberValue(0.2), wayIn: 'top' };
+    }
+    case 'faces':
+      return { id, kind, of: 'all', by: numberValue(-0.1) };
+    case 'taper':
+      return { id, kind, of: lastOf('raise', 'plate') ?? steps.at(-1)?.id ?? id, angle: Math.PI / 60, held: 'bottom' };
+    case 'move':
+      return {
+        id,
+        kind,
+        dx: numberValue(10),
+        dy: numberValue(0),
+        dz: numberValue(0),
+        axis: 'z',
+        turn: 0,
+        scale: 1,
+      };
+    case 'split':
+      return { id, kind, axis: 'z', at: numberValue(1), keep: 'low', gap: numberValue(10) };
     case 'mirror':
       return { id, kind, across: 'sides', keep: 'both' };
     case 'ease':
@@ -133,7 +256,7 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
       const hole = lastOf('drill');
       const outer = lastOf('turn', 'plate', 'peg', 'raise', 'cone');
       const dressed = (step: Step) => step.kind === 'ease' || step.kind === 'round';
-      const holeIsDressed = steps.some((step) => dressed(step) && 'where' in step && step.where.of === hole);
+      const holeIsDressed = steps.some((step) => dressed(step) && 'where' in step && 'of' in step.where && step.where.of === hole);
       const where =
         hole && !holeIsDressed
           ? ({ edges: 'mouths', of: hole } as const)

@@ -12,8 +12,9 @@ import {
   type SolidCheck,
 } from './check';
 import { guarded, KernelRefusal, type Kernel } from './kernel';
-import type { StepNumbers, StepType } from './stepKind';
-import { buildStep, stepTypeOf } from './steps';
+import { drawnInWorld, hasPlace, plainStand, standOf } from './stand';
+import type { StepInput, StepNumbers, StepType, Surroundings } from './stepKind';
+import { buildStep, effectOfStep, placedTool, stepTypeOf } from './steps';
 import type { TaggedSolid } from './tagged';
 
 /** How a step ended: built, failed with its fault, or waiting behind one that failed. */
@@ -57,6 +58,7 @@ interface Link {
  */
 export class BodyBuilder {
   #chain: Link[] = [];
+  #changes = 0;
 
   constructor(private readonly kernel: Kernel) {}
 
@@ -64,9 +66,14 @@ export class BodyBuilder {
    * @param onStep called before each step that has to be built, so that a watcher can name the one that hangs.
    * @throws KernelTrap when the kernel can no longer be used.
    */
-  build(body: Body, numbers: EvaluatedRepair, onStep: (stepId: string) => void = () => {}): Built {
+  build(
+    body: Body,
+    numbers: EvaluatedRepair,
+    onStep: (stepId: string) => void = () => {},
+    surroundings: Surroundings = ALONE,
+  ): Built {
     const steps = body.steps.filter(({ off }) => !off);
-    const { failure, rebuilt } = this.#buildChain(steps, numbers, onStep);
+    const { failure, rebuilt } = this.#buildChain(body.steps, { numbers, onStep, surroundings });
     const fault = this.#cutUnsealed() ?? failure;
     const last = this.#chain.at(-1);
     return {
@@ -87,20 +94,26 @@ export class BodyBuilder {
     };
   }
 
+  /** Changes whenever the solid does. */
+  get key(): string {
+    return String(this.#changes);
+  }
+
   dispose(): void {
     this.#cutChain(0);
   }
 
   /** Makes the chain current as far as it goes; afterwards it holds the steps before the first failure. */
   #buildChain(
-    steps: readonly Step[],
-    numbers: EvaluatedRepair,
-    onStep: (stepId: string) => void,
+    all: readonly Step[],
+    work: Work,
   ): { failure: StepFault | null; rebuilt: number } {
     const earlier = new Map<string, StepNumbers>();
     let rebuilt = 0;
+    const steps = all.filter(({ off }) => !off);
     for (const [index, step] of steps.entries()) {
-      const link = this.#linkFor(index, step, numbers, earlier, onStep);
+      const place = all.indexOf(step) + 1;
+      const link = this.#linkFor(index, { step, place }, earlier, work);
       if (!link.ok) {
         this.#cutChain(index);
         return { failure: link.fault, rebuilt };
@@ -129,9 +142,10 @@ export class BodyBuilder {
     const earlier = new Map<string, StepNumbers>();
     const drawn = this.#chain.map((link, index) => {
       const step = steps[index]!;
-      const place = { box: this.#chain[index - 1]?.box ?? null, earlier };
+      const { stand, lengths } = link.numbers;
+      const drawn = stepTypeOf(step.kind).annotate(step as never, lengths, { stand, earlier });
       earlier.set(step.id, link.numbers);
-      return stepTypeOf(step.kind).annotate(step as never, link.numbers.lengths, place);
+      return drawnInWorld(drawn, stand);
     });
     return {
       annotations: drawn.flatMap(({ annotations }) => annotations),
@@ -142,33 +156,39 @@ export class BodyBuilder {
   /** Makes sure that link `index` of the chain is current. */
   #linkFor(
     index: number,
-    step: Step,
-    numbers: EvaluatedRepair,
+    { step, place }: { step: Step; place: number },
     earlier: ReadonlyMap<string, StepNumbers>,
-    onStep: (stepId: string) => void,
+    { numbers, onStep, surroundings }: Work,
   ): Result<{ reused: boolean }, StepFault> {
     const type = stepTypeOf(step.kind);
     const lengths = type.resolve(step as never, numbers);
     if (!lengths.ok) return lengths;
     // A repeat is made of what another step made.
     const of = step.kind === 'repeat' ? (earlier.get(step.of) ?? null) : null;
-    const key = JSON.stringify([{ ...step, note: undefined }, lengths.value, of]);
+    const other = step.kind === 'body' ? surroundings.bodyOf(step.of) : null;
+    if (other && !other.ok) return other;
+    const font = step.kind === 'text' && surroundings.font !== null;
+    const key = JSON.stringify([{ ...step, note: undefined }, lengths.value, of, other?.value.key, font]);
     if (this.#chain[index]?.key === key) return ok({ reused: true });
 
     this.#cutChain(index);
     onStep(step.id);
     const before = this.#chain[index - 1] ?? null;
-    const input = {
+    const there = { before: before?.solid ?? null, box: before?.box ?? null, earlier };
+    const stand = hasPlace(step)
+      ? this.#attempt(() => standOf(step, lengths.value, there))
+      : ok(plainStand(there.box));
+    if (!stand.ok) return stand;
+    const input: StepInput = {
       kernel: this.kernel,
-      before: before?.solid ?? null,
-      box: before?.box ?? null,
-      earlier,
-      toolOf: (of: StepNumbers) =>
+      ...there,
+      ...surroundings,
+      stand: stand.value,
+      toolOf: (of) =>
         // What is kept in common with one solid is not kept in common with several.
         'effect' in of.step && of.step.effect === 'common'
           ? null
-          : (stepTypeOf(of.kind).tool?.(of.step as never, of.lengths, { ...input, box: of.boxBefore }) ??
-            null),
+          : placedTool(of.step, of.lengths, { ...input, stand: of.stand }),
     };
     const solid = this.#attempt(() => buildStep(step, lengths.value, input));
     if (!solid.ok) return solid;
@@ -179,6 +199,7 @@ export class BodyBuilder {
       return no(fault);
     }
     const box = boundingBox(this.kernel, solid.value.shape);
+    this.#changes += 1;
     this.#chain.push({
       key,
       solid: solid.value,
@@ -189,7 +210,8 @@ export class BodyBuilder {
       numbers: {
         kind: step.kind,
         step,
-        boxBefore: before?.box ?? null,
+        place,
+        stand: input.stand,
         cuts: effectOf(step, type.effect, earlier) === 'cuts',
         lengths: lengths.value,
       },
@@ -197,7 +219,7 @@ export class BodyBuilder {
     return ok({ reused: false });
   }
 
-  #attempt(work: () => Result<TaggedSolid, StepFault>): Result<TaggedSolid, StepFault> {
+  #attempt<T>(work: () => Result<T, StepFault>): Result<T, StepFault> {
     try {
       return guarded(this.kernel, work);
     } catch (error) {
@@ -207,9 +229,20 @@ export class BodyBuilder {
   }
 
   #cutChain(length: number): void {
+    if (length < this.#chain.length) this.#changes += 1;
     for (const link of this.#chain.splice(length)) link.solid.dispose();
   }
 }
+
+/** What a build works from. */
+interface Work {
+  numbers: EvaluatedRepair;
+  onStep(stepId: string): void;
+  surroundings: Surroundings;
+}
+
+/** A body by itself. */
+const ALONE: Surroundings = { font: null, bodyOf: () => no({ code: 'body.gone' }) };
 
 /** Relative change of volume below which a step is taken to have done nothing. */
 const NO_CHANGE = 1e-9;
@@ -222,7 +255,7 @@ function effectOf(
 ): StepType<StepKind>['effect'] {
   if (kind !== 'any') return kind;
   if (step.kind === 'repeat') return earlier.get(step.of)?.cuts ? 'cuts' : 'adds';
-  return 'effect' in step && step.effect !== 'add' ? 'cuts' : 'adds';
+  return effectOfStep(step) === 'add' ? 'adds' : 'cuts';
 }
 
 /** Holds what a step gave against what such a step can do. */

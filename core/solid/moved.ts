@@ -1,5 +1,9 @@
+import type { Vec3 } from './annotation';
 import { KernelRefusal, type Kernel } from './kernel';
+import { isWorld, transformationOf } from './frame';
+import { boundingBox } from './check';
 import { scoped, type Scope } from './scope';
+import type { Stand } from './stand';
 import { carryTags, type FaceTag, type TaggedSolid } from './tagged';
 
 type Transformation = InstanceType<Kernel['gp_Trsf']>;
@@ -23,26 +27,35 @@ function transformed(
 }
 
 /** Turned about the upright axis through the origin, radians, and then moved, mm. */
-export function turnedAndMoved(
+export const turnedAndMoved = (
   solid: TaggedSolid,
   turn: number,
-  [dx, dy]: readonly [number, number],
+  by: Vec3,
   retag: (tag: FaceTag) => FaceTag,
+): TaggedSolid => placedAnew(solid, { scale: 1, axis: 'z', turn, by }, retag);
+
+/** Scaled about the origin, turned about an axis through it, radians, and then moved, mm. */
+export function placedAnew(
+  solid: TaggedSolid,
+  { scale, axis, turn, by }: { scale: number; axis: 'x' | 'y' | 'z'; turn: number; by: Vec3 },
+  retag: (tag: FaceTag) => FaceTag = (tag) => tag,
 ): TaggedSolid {
   return transformed(
     solid,
     (scope, transformation) => {
       const { kernel } = solid;
+      const origin = scope.keep(new kernel.gp_Pnt(0, 0, 0));
+      if (scale !== 1) transformation.SetScale(origin, scale);
       if (turn !== 0) {
-        const origin = scope.keep(new kernel.gp_Pnt(0, 0, 0));
-        const up = scope.keep(new kernel.gp_Dir(0, 0, 1));
-        transformation.SetRotation(scope.keep(new kernel.gp_Ax1(origin, up)), turn);
+        const way = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] } as const;
+        const rotation = scope.keep(new kernel.gp_Trsf());
+        const direction = scope.keep(new kernel.gp_Dir(way[axis][0], way[axis][1], way[axis][2]));
+        rotation.SetRotation(scope.keep(new kernel.gp_Ax1(origin, direction)), turn);
+        transformation.PreMultiply(rotation);
       }
-      if (dx !== 0 || dy !== 0) {
-        const move = scope.keep(new kernel.gp_Trsf());
-        move.SetTranslation(scope.keep(new kernel.gp_Vec(dx, dy, 0)));
-        transformation.PreMultiply(move);
-      }
+      const move = scope.keep(new kernel.gp_Trsf());
+      move.SetTranslation(scope.keep(new kernel.gp_Vec(...by)));
+      transformation.PreMultiply(move);
     },
     retag,
   );
@@ -60,4 +73,29 @@ export function mirrored(solid: TaggedSolid, across: 'sides' | 'frontBack'): Tag
     },
     (tag) => tag,
   );
+}
+
+/**
+ * Brings a solid from a stand's axes to its place in space; one that is held by its own edge is moved there first.
+ * Takes over `made`.
+ */
+export function broughtTo(stand: Stand, made: TaggedSolid): TaggedSolid {
+  const { frame, flush, at } = stand;
+  if (isWorld(frame) && flush[0] === 0 && flush[1] === 0) return made;
+  const box = boundingBox(made.kernel, made.shape);
+  const by = [0, 1].map((axis) => {
+    if (flush[axis] === 0) return 0;
+    return at[axis]! - (flush[axis]! < 0 ? box[axis]! : box[axis + 3]!);
+  }) as [number, number];
+  const brought = transformed(
+    made,
+    (scope, transformation) => {
+      const { kernel } = made;
+      transformation.SetTranslation(scope.keep(new kernel.gp_Vec(by[0], by[1], 0)));
+      if (!isWorld(frame)) transformation.PreMultiply(transformationOf(kernel, scope, frame));
+    },
+    (tag) => tag,
+  );
+  made.dispose();
+  return brought;
 }

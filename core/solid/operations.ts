@@ -45,8 +45,37 @@ export function boolean(
   });
 }
 
+/**
+ * As boolean, with many tools at once: one pass of the kernel, however many there are. Tools may touch or overlap each
+ * other. Inputs stay whole.
+ */
+export function booleanWithAll(
+  kind: 'cut' | 'fuse',
+  body: TaggedSolid,
+  tools: readonly TaggedSolid[],
+  merge = false,
+): TaggedSolid {
+  const { kernel } = body;
+  return scoped((scope) => {
+    const operation = scope.keep(
+      kind === 'cut' ? new kernel.BRepAlgoAPI_Cut() : new kernel.BRepAlgoAPI_Fuse(),
+    );
+    const listOf = (solids: readonly TaggedSolid[]) => {
+      const list = scope.keep(new kernel.NCollection_List_TopoDS_Shape());
+      for (const { shape } of solids) list.Append(shape);
+      return list;
+    };
+    operation.SetArguments(listOf([body]));
+    operation.SetTools(listOf(tools));
+    operation.Build(scope.keep(new kernel.Message_ProgressRange()));
+    if (!operation.IsDone() || operation.HasErrors()) throw new KernelRefusal(`${kind} failed`);
+    if (merge) operation.SimplifyResult(true, true, 1e-4);
+    return carryTags([body, ...tools], unwrapped(kernel, operation.Shape()), operation);
+  });
+}
+
 /** Booleans and rounds hand back a compound even for one solid; the solid alone is what later steps want. */
-function unwrapped(kernel: Kernel, shape: Shape): Shape {
+export function unwrapped(kernel: Kernel, shape: Shape): Shape {
   return scoped((scope) => {
     const solids = partsOf(kernel, scope, shape, 'TopAbs_SOLID');
     if (solids.length !== 1) return shape;
@@ -55,13 +84,18 @@ function unwrapped(kernel: Kernel, shape: Shape): Shape {
   });
 }
 
-/** Rounds (radius) or eases (length on both faces) edges, mm. New faces are tagged by `tag`. */
+/**
+ * Rounds (radius) or eases (length on both faces) edges, mm. New faces are tagged by `tag`.
+ *
+ * @param uneven of an ease: its length on the other face; `mm` is along the first face of each edge.
+ */
 export function dressEdges(
   kind: 'round' | 'ease',
   body: TaggedSolid,
   edges: readonly Shape[],
   mm: number,
   tag: FaceTag,
+  uneven?: { otherMm: number; firstFaceOf: (edge: Shape) => Shape },
 ): TaggedSolid {
   const kernel = body.kernel;
   return scoped((scope) => {
@@ -69,7 +103,15 @@ export function dressEdges(
       kind === 'ease'
         ? scope.keep(new kernel.BRepFilletAPI_MakeChamfer(body.shape))
         : scope.keep(new kernel.BRepFilletAPI_MakeFillet(body.shape, 'ChFi3d_Rational'));
-    for (const edge of edges) maker.Add(mm, scope.keep(kernel.TopoDS.Edge(edge)));
+    for (const edge of edges) {
+      const one = scope.keep(kernel.TopoDS.Edge(edge));
+      if (uneven && maker instanceof kernel.BRepFilletAPI_MakeChamfer) {
+        const face = scope.keep(kernel.TopoDS.Face(uneven.firstFaceOf(edge)));
+        maker.Add(mm, uneven.otherMm, one, face);
+      } else {
+        maker.Add(mm, one);
+      }
+    }
     maker.Build(scope.keep(new kernel.Message_ProgressRange()));
     if (!maker.IsDone()) throw new KernelRefusal(`${kind} failed`);
     // Every face without a parent face is one that was dressed on; the kernel lists none by mistake as modified.

@@ -1,5 +1,7 @@
 import type { Curve, Loop, Point } from '@core/outline';
 
+import type { Vec3 } from './annotation';
+import { toWorld, type Frame } from './frame';
 import { KernelRefusal, type Kernel, type Shape } from './kernel';
 import { scoped, type Scope } from './scope';
 import { tagFresh, type FaceTag, type TaggedSolid } from './tagged';
@@ -14,28 +16,33 @@ export interface Plane {
 /** The level plane at a height. */
 export const levelPlane = (z: number): Plane => ({ at: ([x, y]) => [x, y, z] });
 
+/** The plane of a frame's x and y. */
+export const framePlane = (frame: Frame): Plane => ({ at: ([x, y]) => toWorld(frame, [x, y, 0]) });
+
 /** The upright plane through an upright axis: x of the outline is the distance from it, y the height. */
 export const axisPlane = (ax: number, ay: number): Plane => ({ at: ([r, z]) => [ax + r, ay, z] });
 
 interface Outlined {
   face: Shape;
+  wire: InstanceType<Kernel['TopoDS_Wire']>;
   /** The edges as the face holds them, with their roles. */
   roles: ShapeMap<string>;
 }
 
 /** A flat face within a loop. The wire copies edges unless their ends are shared, so each is named as it holds it. */
-function outlineFace(kernel: Kernel, scope: Scope, loop: Loop, plane: Plane): Outlined {
+export function outlineFace(kernel: Kernel, scope: Scope, loop: Loop, plane: Plane): Outlined {
   const wire = scope.keep(new kernel.BRepBuilderAPI_MakeWire());
   const roles = new ShapeMap<string>(kernel);
   for (const curve of loop) {
     wire.Add(edgeOf(kernel, scope, curve, plane));
     roles.set(scope.keep(wire.Edge()), curve.role);
   }
-  const face = scope.keep(new kernel.BRepBuilderAPI_MakeFace(scope.keep(wire.Wire()), true));
-  return { face: scope.keep(face.Face()), roles };
+  const closed = scope.keep(wire.Wire());
+  const face = scope.keep(new kernel.BRepBuilderAPI_MakeFace(closed, true));
+  return { face: scope.keep(face.Face()), wire: closed, roles };
 }
 
-function edgeOf(kernel: Kernel, scope: Scope, curve: Curve, plane: Plane) {
+export function edgeOf(kernel: Kernel, scope: Scope, curve: Curve, plane: Plane) {
   const point = (at: Point) => scope.keep(new kernel.gp_Pnt(...plane.at(at)));
   const maker = () => {
     switch (curve.kind) {
@@ -51,7 +58,7 @@ function edgeOf(kernel: Kernel, scope: Scope, curve: Curve, plane: Plane) {
         const points = scope.keep(new kernel.NCollection_Array1_gp_Pnt(1, curve.points.length));
         for (const [index, at] of curve.points.entries()) points.SetValue(index + 1, point(at));
         const held = scope.keep(new kernel.NCollection_HArray1_gp_Pnt(points));
-        const interpolated = scope.keep(new kernel.GeomAPI_Interpolate(held, false, 1e-7));
+        const interpolated = scope.keep(new kernel.GeomAPI_Interpolate(held, curve.closed ?? false, 1e-7));
         interpolated.Perform();
         if (!interpolated.IsDone()) throw new KernelRefusal('the smooth line failed');
         return new kernel.BRepBuilderAPI_MakeEdge(scope.keep(interpolated.Curve()));
@@ -93,16 +100,26 @@ function direction(kernel: Kernel, scope: Scope, plane: Plane, way: Point | 'nor
 }
 
 /** A loop raised straight up from height `z`. `nameFace` gets 'bottom', 'top' and the roles of the curves. */
-export function raisedLoop(
+export const raisedLoop = (
   kernel: Kernel,
   loop: Loop,
   { z, height }: { z: number; height: number },
   nameFace: (role: string) => FaceTag,
+): TaggedSolid => prismOf(kernel, loop, levelPlane(z), [0, 0, height], nameFace);
+
+/** A loop of any plane drawn out along a way. Names as raisedLoop: 'bottom' is where it begins. */
+export function prismOf(
+  kernel: Kernel,
+  loop: Loop,
+  plane: Plane,
+  way: Vec3,
+  nameFace: (role: string) => FaceTag,
 ): TaggedSolid {
   return scoped((scope) => {
-    const { face, roles } = outlineFace(kernel, scope, loop, levelPlane(z));
-    const way = scope.keep(new kernel.gp_Vec(0, 0, height));
-    const prism = scope.keep(new kernel.BRepPrimAPI_MakePrism(face, way, false, true));
+    const { face, roles } = outlineFace(kernel, scope, loop, plane);
+    const prism = scope.keep(
+      new kernel.BRepPrimAPI_MakePrism(face, scope.keep(new kernel.gp_Vec(...way)), false, true),
+    );
     const names = new ShapeMap<FaceTag>(kernel);
     names.set(scope.keep(prism.FirstShape()), nameFace('bottom'));
     names.set(scope.keep(prism.LastShape()), nameFace('top'));
@@ -116,28 +133,38 @@ export function raisedLoop(
 /**
  * A loop turned all the way round the upright axis through (ax, ay); x of the loop is the distance from the axis and
  * is nowhere below zero. Curves that lie on the axis make no face.
+ *
+ * @param part of the way round: from where and by how much, radians. Its ends are named 'start' and 'end'.
  */
 export function turnedLoop(
   kernel: Kernel,
   loop: Loop,
   [ax, ay]: Point,
   nameFace: (role: string) => FaceTag,
+  part?: { from: number; by: number },
 ): TaggedSolid {
   return scoped((scope) => {
-    const { face, roles } = outlineFace(kernel, scope, loop, axisPlane(ax, ay));
+    const plane: Plane = part
+      ? { at: ([r, z]) => [ax + r * Math.cos(part.from), ay + r * Math.sin(part.from), z] }
+      : axisPlane(ax, ay);
+    const { face, roles } = outlineFace(kernel, scope, loop, plane);
     const origin = scope.keep(new kernel.gp_Pnt(ax, ay, 0));
     const axis = scope.keep(new kernel.gp_Ax1(origin, scope.keep(new kernel.gp_Dir(0, 0, 1))));
     // A copy, or faces square to the axis lose their history (kernel-notes).
-    const revolved = scope.keep(new kernel.BRepPrimAPI_MakeRevol(face, axis, 2 * Math.PI, true));
+    const revolved = scope.keep(new kernel.BRepPrimAPI_MakeRevol(face, axis, part?.by ?? 2 * Math.PI, true));
     const names = new ShapeMap<FaceTag>(kernel);
     for (const [edge, role] of roles.entries()) {
       for (const made of listed(scope, revolved.Generated(edge))) names.set(made, nameFace(role));
+    }
+    if (part) {
+      names.set(scope.keep(revolved.FirstShape()), nameFace('start'));
+      names.set(scope.keep(revolved.LastShape()), nameFace('end'));
     }
     return named(kernel, revolved.Shape(), names);
   });
 }
 
-function named(kernel: Kernel, shape: Shape, names: ShapeMap<FaceTag>): TaggedSolid {
+export function named(kernel: Kernel, shape: Shape, names: ShapeMap<FaceTag>): TaggedSolid {
   return tagFresh(kernel, shape, (face) => {
     const tag = names.get(face);
     if (tag === undefined) throw new KernelRefusal('a face of the outline has no origin');

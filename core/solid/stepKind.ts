@@ -1,19 +1,39 @@
 import type { NamedLength, Result, StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
 import type { Step, StepKind, StepOf } from '@core/model';
+import type { Font } from '@core/text';
 
 import type { Annotation, CentreLine } from './annotation';
 import type { Box } from './check';
 import type { Kernel } from './kernel';
+import type { Stand } from './stand';
 import type { TaggedSolid } from './tagged';
 
+/** Another body of the repair, as it was just built. */
+export interface OtherBody {
+  /** Belongs to the other body: a step that uses it works on a copy. */
+  solid: TaggedSolid;
+  name: string;
+  /** Changes whenever its solid does. */
+  key: string;
+}
+
+/** What a body is built among. */
+export interface Surroundings {
+  /** For letters; null where none has been loaded. */
+  font: Font | null;
+  bodyOf(id: string): Result<OtherBody, StepFault>;
+}
+
 /** What a step finds when its turn comes. */
-export interface StepInput {
+export interface StepInput extends Surroundings {
   kernel: Kernel;
   /** The solid so far; null for the first step. The step must leave it whole: it is kept in the cache. */
   before: TaggedSolid | null;
   /** Box of the solid so far, mm. */
   box: Box | null;
+  /** Where the step stands. A tool is made along its frame and is brought to its place by whoever asked for it. */
+  stand: Stand;
   /** Numbers of the steps before this one, by step id. */
   earlier: ReadonlyMap<string, StepNumbers>;
   /** What an earlier step added or took away, made once more; null for one that worked on what was there. */
@@ -24,8 +44,10 @@ export interface StepInput {
 export interface StepNumbers {
   kind: StepKind;
   step: Step;
-  /** Box of what was there before it. */
-  boxBefore: Box | null;
+  /** Its place in the recipe, from 1. */
+  place: number;
+  /** Where it stands. */
+  stand: Stand;
   /** It took something away. */
   cuts: boolean;
   lengths: Readonly<Record<string, NamedLength>>;
@@ -60,7 +82,7 @@ export interface StepType<K extends StepKind> {
 
 /** What an annotation may know of the solid it stands on. */
 export interface AnnotationPlace {
-  /** Box of the solid before the step; null for the first. */
-  box: Box | null;
+  /** Where the step stands; what it draws is in its frame. Its box is that of the solid before the step. */
+  stand: Stand;
   earlier: ReadonlyMap<string, StepNumbers>;
 }

@@ -32,6 +32,11 @@ export class TaggedSolid {
     return map;
   }
 
+  /** Its faces of a tag: several where something was cut in two. They belong to it. */
+  facesTagged(tag: FaceTag): Shape[] {
+    return this.faces.filter((face) => face.tag === tag).map(({ face }) => face);
+  }
+
   tagList(): FaceTag[] {
     return this.faces.map(({ tag }) => tag);
   }
@@ -48,6 +53,21 @@ export class TaggedSolid {
       this.shape,
       this.faces.map(({ face, tag }) => ({ face, tag: retag(tag) })),
     );
+  }
+
+  /** Another hold on the same solid, to be disposed of by itself. */
+  copied(): TaggedSolid {
+    const { kernel } = this;
+    return scoped((scope) => {
+      const tags = this.tagMap();
+      // The kernel shares what is behind a handle; no location, so that faces stay the same ones.
+      const shape = this.shape.Located(scope.keep(this.shape.Location()), false);
+      const faces = partsOf(kernel, scope, shape, 'TopAbs_FACE').map((face) => ({
+        face: scope.release(face),
+        tag: tags.get(face)!,
+      }));
+      return new TaggedSolid(kernel, shape, faces);
+    });
   }
 
   dispose(): void {

@@ -9,6 +9,7 @@ export {
   type Limits,
   type SuggestedPair,
 } from './limits';
+export { ridgeOf, threadArea, threadForm, type Ridge, type ThreadForm } from './threadForm';
 export { THREADS, externalMajorMm, internalMinorMm, type Thread } from './threads';
 export { BEARINGS, CLEARANCE_HOLES, HEX_FLATS, NUT_HEIGHTS_MM, type Bearing } from './hardware';
 export { STANDARD_THINGS, likelyStandards, type LikelyThing, type StandardThing } from './likely';

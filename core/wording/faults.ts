@@ -154,12 +154,63 @@ const SENTENCES: Sentences = {
   'drill.missesBody': ({ bore }) => `The ${named(bore)} misses the part. Move it nearer to the middle.`,
   'drill.deeperThanBody': ({ depth, bodyMm }) =>
     `The ${named(depth)} reaches the bottom of the part (${mm(bodyMm)}). Make it less deep, or drill right through.`,
+  'drill.headTooNarrow': ({ head, holeMm }) =>
+    `The ${named(head)} is not wider than its hole (${mm(holeMm)}). Make it wider, or take it away.`,
+  'drill.headTooDeep': ({ headMm, roomMm }) =>
+    `The head goes ${mm(headMm)} deep, and there are ${mm(roomMm)} for it. Make it less deep, or the hole deeper.`,
+  'pick.notFlat': () => 'Something can stand only on a flat face, and this one is not flat. Choose another face.',
   'groove.widerThanRim': ({ width, rimMm }) =>
     `The ${named(width)} is as wide as the rim or wider (${mm(rimMm)}). Make the groove narrower or the wheel wider.`,
   'groove.deeperThanRadius': ({ depth, radiusMm }) =>
     `The ${named(depth)} reaches the middle of the wheel (${mm(radiusMm)}). Make it less deep.`,
   'outline.slotTooShort': ({ length, breadthMm }) =>
     `The ${named(length)} is not more than the breadth of the slot (${mm(breadthMm)}). Make it longer, or take a circle.`,
+  'outline.noRing': ({ inner, outerMm }) =>
+    `The ${named(inner)} is not less than the outer one (${mm(outerMm)}). Make it smaller.`,
+  'outline.pointsMeet': ({ place }) =>
+    `Point ${place} is where the next one is. Move one of them, or take it out.`,
+  'outline.crosses': () => 'This outline crosses itself. Put its points in order, going round it once.',
+  'outline.arcNeedsEnds': () =>
+    'An arc needs a plain point on both of its sides. Let only every other point be one that an arc goes through.',
+  'gear.noRoot': ({ teeth }) =>
+    `With ${teeth} teeth and this shift nothing is left under the teeth. Take more teeth or more shift.`,
+  'gear.pointed': ({ teeth }) =>
+    `With ${teeth} teeth and these numbers the teeth come to a point before their tip. Take less shift or less backlash.`,
+  'gear.noGap': ({ teeth }) =>
+    `With ${teeth} teeth and these numbers there is no gap between the teeth. Take less shift.`,
+  'wedge.flat': () => 'Both ends are nearly zero high, which leaves nothing. Make one of them higher.',
+  'spin.crossesAxis': ({ away, overMm }) =>
+    `The outline reaches ${mm(overMm)} past the axis it turns about. Make the ${named(away)} larger, or the outline smaller.`,
+  'run.tooFewPoints': () => 'A closed path needs three points. Add one, or let it stay open.',
+  'run.bendTooTight': ({ bend, halfMm }) =>
+    `The ${named(bend)} must be more than the outline reaches from its path (${mm(halfMm)}). Make it larger, or 0 for sharp corners.`,
+  'run.legTooShort': ({ bend }) =>
+    `The legs of this path are too short for the ${named(bend)}. Make the bend smaller, or move the points apart.`,
+  'thread.unknown': ({ size }) => `${quoted(size)} is not in the tables of threads. Choose one that is.`,
+  'thread.tooShort': ({ length, pitchMm }) =>
+    `The ${named(length)} is shorter than one turn of the thread (${mm(pitchMm)}). Make it longer.`,
+  'thread.playTooLarge': ({ play, depthMm }) =>
+    `The ${named(play)} is more than the thread can give and still hold (${mm(depthMm)}). Make it smaller.`,
+  'thread.tooLong': ({ length, limitMm }) =>
+    `The ${named(length)} has more turns than are modelled (up to ${mm(limitMm)} of this one). Make it shorter, or let it be drawn only.`,
+  'text.empty': () => 'There are no letters yet. Type some.',
+  'text.noFont': () => 'The letters’ font has not arrived yet. Load the page again.',
+  'text.notInFont': ({ letters }) => `The font has no ${quoted(letters)}. Use other letters.`,
+  'tongue.bumpTooLong': ({ bump, lengthMm }) =>
+    `The ${named(bump)} does not fit on a tongue of ${mm(lengthMm)}. Make the bump smaller, or the tongue longer.`,
+  'body.gone': () => 'The body that this step uses is no longer there. Choose another, or bring it back.',
+  'body.notBuilt': ({ name }) => `${name} is not built yet. Mend its recipe first.`,
+  'body.itself': () => 'A body can’t be made with itself. Choose another.',
+  'body.circle': ({ names }) =>
+    `These bodies go round in a circle: ${[...names, names[0]].join(' needs ')}. Take one of them out of the other.`,
+  'body.noWayIn': ({ name }) =>
+    `No way in can be cleared for ${name} from that side: a round face of it bulges past its own edge. Choose another side, or cut the way by hand.`,
+  'faces.none': () => 'None of these faces is left. Choose other faces, or put this step earlier.',
+  'taper.nothing': () => 'None of these sides can lean: they are gone, or not upright. Choose another step.',
+  'split.missesBody': ({ at }) =>
+    `A cut at ${mm(at.mm)} misses the part. Choose a place within it.`,
+  'split.pegsDoNotFit': ({ diameter }) =>
+    `Pegs with a ${named(diameter)} find no room on the cut. Make them thinner, shorter or closer together.`,
   'raise.nothingToGoThrough': () =>
     'There is nothing yet to go right through. Give it a height, or put a step before it.',
   'raise.missesBody': () => 'It lies wholly outside the part. Check its place to the right and to the back.',

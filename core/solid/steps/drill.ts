@@ -1,83 +1,193 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import type { StepOf } from '@core/model';
+import { cornerRadiusOf, loopOf, placedLoop, type Curve, type Point } from '@core/outline';
 
-import type { Box } from '../check';
-import { cylinder } from '../operations';
-import { resolveAll, resolveLength, resolvePosition } from '../resolve';
+import type { Annotation } from '../annotation';
+import type { Kernel } from '../kernel';
+import { boolean, cylinder } from '../operations';
+import { raisedLoop, turnedLoop } from '../outlineFace';
+import { resolveAll, resolveLength } from '../resolve';
+import { OVERRUN_MM, placeNumbers, type Stand } from '../stand';
 import type { StepType } from '../stepKind';
-import { faceTag } from '../tagged';
-import { OVERRUN_MM } from './place';
+import { faceTag, type TaggedSolid } from '../tagged';
 
-/** Round hole down from the top. Faces: wall, and floor of a blind hole. */
+type Lengths = Record<string, NamedLength>;
+
+/**
+ * Round hole down from its place. Faces: wall, floor of a blind hole, point; of its head: head, seat (the lip), sink,
+ * flat0 and on, and pocket (the floor of a nut's).
+ */
 export const drill: StepType<'drill'> = {
   kind: 'drill',
   effect: 'cuts',
   resolve(step, numbers) {
-    const always = {
+    const { depth, head } = step;
+    const wanted: Record<string, Result<NamedLength, StepFault>> = {
       diameter: resolveLength(step.diameter, 'bore', numbers),
-      x: resolvePosition(step.x, 'place to the right', numbers),
-      y: resolvePosition(step.y, 'place to the back', numbers),
+      ...placeNumbers(step, numbers),
+      ...(depth === 'through' ? {} : { depth: resolveLength(depth, 'depth', numbers) }),
+      ...(head && head.kind !== 'nut' ? { headAcross: resolveLength(head.diameter, 'head', numbers) } : {}),
+      ...(head?.kind === 'nut' ? { headAcross: resolveLength(head.across, 'nut pocket', numbers) } : {}),
+      ...(head && head.kind !== 'sink' ? { headDepth: resolveLength(head.depth, 'depth of the head', numbers) } : {}),
     };
-    return step.depth === 'through'
-      ? resolveAll(always)
-      : resolveAll({ ...always, depth: resolveLength(step.depth, 'depth', numbers) });
+    return resolveAll(wanted);
   },
-  tool(step, lengths, { kernel, box }) {
-    if (!box) return no({ code: 'step.firstMustAdd', verb: 'Drill' });
-    const fits = checkAgainst(box, lengths);
+  tool(step, lengths, { kernel, before, stand }) {
+    if (!before) return no({ code: 'step.firstMustAdd', verb: 'Drill' });
+    const fits = checkAgainst(step, stand, lengths);
     if (!fits.ok) return fits;
-    const { diameter, x, y, depth } = lengths;
-    const top = box[5] + OVERRUN_MM;
-    const bottom = depth ? box[5] - depth.mm : box[2] - OVERRUN_MM;
-    const tool = cylinder(
-      kernel,
-      { x: x!.mm, y: y!.mm, z: bottom, radius: diameter!.mm / 2, height: top - bottom },
-      (role) => faceTag(step.id, role === 'bottom' ? 'floor' : role),
-    );
-    return ok(tool);
+    return ok(holeTool(kernel, step, lengths, stand));
   },
-  annotate(step, lengths, { box }) {
-    const [x, y] = [lengths.x!.mm, lengths.y!.mm];
+  annotate(step, lengths, { stand }) {
+    const { at, level, up, box } = stand;
     const radius = lengths.diameter!.mm / 2;
-    const top = box?.[5] ?? 0;
-    const bottom = lengths.depth ? top - lengths.depth.mm : (box?.[2] ?? 0);
-    const slant = Math.SQRT1_2;
+    const far = up ? (box?.[5] ?? 0) : (box?.[2] ?? 0);
+    const depth = lengths.depth ? level + (up ? 1 : -1) * lengths.depth.mm : far;
+    const leader = (field: string, value: Annotation['value'], mm: number, turn: number): Annotation => {
+      const [x, y] = [Math.cos(turn), Math.sin(turn)];
+      const slant = Math.SQRT1_2;
+      const point = ([px, py]: Point, out: Annotation['points'][number]['out']) => ({
+        at: [at[0] + (px * mm) / 2, at[1] + (py * mm) / 2, level] as const,
+        out,
+      });
+      return {
+        stepId: step.id,
+        field,
+        value,
+        mm,
+        form: 'leader',
+        spans: [],
+        points: [
+          point([x, y], [x, y, 0]),
+          point([1, 0], [slant, 0, slant]),
+          point([0, 1], [0, slant, slant]),
+        ],
+      };
+    };
+    const { head } = step;
     return {
       annotations: [
-        {
-          stepId: step.id,
-          field: 'diameter',
-          value: step.diameter,
-          mm: lengths.diameter!.mm,
-          form: 'leader',
-          spans: [],
-          points: [
-            { at: [x + radius * slant, y + radius * slant, top], out: [slant, slant, 0] },
-            { at: [x + radius, y, top], out: [slant, 0, slant] },
-            { at: [x, y + radius, top], out: [0, slant, slant] },
-          ],
-        },
+        leader('diameter', step.diameter, lengths.diameter!.mm, Math.PI / 4),
+        ...(head
+          ? [
+              leader(
+                head.kind === 'nut' ? 'head.across' : 'head.diameter',
+                head.kind === 'nut' ? head.across : head.diameter,
+                lengths.headAcross!.mm,
+                (-3 * Math.PI) / 4,
+              ),
+            ]
+          : []),
       ],
-      centreLines: [{ from: [x, y, bottom], to: [x, y, top], radius }],
+      centreLines: [{ from: [...at, Math.min(level, depth)], to: [...at, Math.max(level, depth)], radius }],
     };
   },
 };
 
-/** Says no to holes that would leave nothing of the body, miss it, or come out of its bottom by mistake. */
-function checkAgainst(
-  box: Box,
-  { diameter, x, y, depth }: Record<string, NamedLength>,
-): Result<null, StepFault> {
+/** The material that a hole takes away. Heights are counted from its place into the part. */
+function holeTool(kernel: Kernel, step: StepOf<'drill'>, lengths: Lengths, stand: Stand): TaggedSolid {
+  const { at, level, past, up } = stand;
+  const radius = lengths.diameter!.mm / 2;
+  const into = (depth: number) => level + (up ? depth : -depth);
+  const thick = thicknessOf(stand);
+  const depth = lengths.depth?.mm ?? thick + OVERRUN_MM;
+  const { head } = step;
+  const roundHead = head && head.kind !== 'nut';
+  const point = lengths.depth && step.point ? radius / Math.tan(step.point / 2) : 0;
+  const tag = (role: string) => faceTag(step.id, role);
+  if (!roundHead && point === 0) {
+    const [a, b] = [into(-past), into(depth)];
+    const hole = cylinder(
+      kernel,
+      { x: at[0], y: at[1], z: Math.min(a, b), radius, height: Math.abs(b - a) },
+      (role) => tag(role === 'wall' ? role : (role === 'bottom') !== up ? 'floor' : 'mouth'),
+    );
+    return head ? withPocket(kernel, hole, step, lengths, stand, depth) : hole;
+  }
+  // Half of the section, from the mouth in; a line by what it makes.
+  const points: { at: Point; role: string }[] = [];
+  const to = (r: number, deep: number, role: string) => points.push({ at: [r, into(deep)], role });
+  if (roundHead) {
+    const wide = lengths.headAcross!.mm / 2;
+    const sink = head.kind === 'sink' ? (wide - radius) / Math.tan(head.angle / 2) : 0;
+    to(0, -past, 'axis');
+    to(wide, -past, 'mouth');
+    if (head.kind === 'seat') {
+      to(wide, lengths.headDepth!.mm, 'head');
+      to(radius, lengths.headDepth!.mm, 'seat');
+    } else {
+      if (past > 0) to(wide, 0, 'head');
+      to(radius, sink, 'sink');
+    }
+  } else {
+    to(0, -past, 'axis');
+    to(radius, -past, 'mouth');
+  }
+  to(radius, depth, 'wall');
+  to(0, depth + point, point > 0 ? 'point' : 'floor');
+  const loop = points.map((end, index): Curve => {
+    const next = points[(index + 1) % points.length]!;
+    return { kind: 'line', from: end.at, to: next.at, role: next.role };
+  });
+  const hole = turnedLoop(kernel, loop, at, tag);
+  return head?.kind === 'nut' ? withPocket(kernel, hole, step, lengths, stand, depth) : hole;
+}
+
+/** Joins the pocket of a nut to its hole. */
+function withPocket(
+  kernel: Kernel,
+  hole: TaggedSolid,
+  step: StepOf<'drill'>,
+  lengths: Lengths,
+  { at, level, past, up }: Stand,
+  depth: number,
+): TaggedSolid {
+  const head = step.head as Extract<StepOf<'drill'>['head'], { kind: 'nut' }>;
+  const loop = loopOf({ shape: 'polygon', lengths: { across: lengths.headAcross! }, sides: head.sides, by: 'flats' });
+  if (!loop.ok) throw new Error('a regular polygon has no faults');
+  // Right through, the far end is where the part ends; a blind hole has its nut at its end.
+  const end = step.depth === 'through' ? depth - OVERRUN_MM : depth;
+  const [from, to] =
+    head.at === 'mouth' ? [-past, lengths.headDepth!.mm] : [end - lengths.headDepth!.mm, depth];
+  const [a, b] = [level + (up ? from : -from), level + (up ? to : -to)];
+  const pocket = raisedLoop(
+    kernel,
+    placedLoop(loop.value, head.turn, at),
+    { z: Math.min(a, b), height: Math.abs(b - a) },
+    (role) => faceTag(step.id, role === 'top' || role === 'bottom' ? 'pocket' : role),
+  );
+  const both = boolean('fuse', hole, pocket);
+  hole.dispose();
+  pocket.dispose();
+  return both;
+}
+
+const thicknessOf = ({ level, up, box }: Stand) => (up ? (box?.[5] ?? 0) - level : level - (box?.[2] ?? 0));
+
+/** Says no to holes that would leave nothing of the body, miss it, or come out of its far side by mistake. */
+function checkAgainst(step: StepOf<'drill'>, stand: Stand, lengths: Lengths): Result<null, StepFault> {
+  const { diameter, depth, headAcross, headDepth } = lengths;
   const radius = diameter!.mm / 2;
-  const [xMin, yMin, zMin, xMax, yMax, zMax] = box;
+  const [x, y] = stand.at;
+  const [xMin, yMin, , xMax, yMax] = stand.box!;
   const narrowest = Math.min(xMax - xMin, yMax - yMin);
   if (diameter!.mm >= narrowest) {
     return no({ code: 'drill.widerThanBody', bore: diameter!, bodyMm: narrowest });
   }
-  const apart =
-    x!.mm - radius >= xMax || x!.mm + radius <= xMin || y!.mm - radius >= yMax || y!.mm + radius <= yMin;
-  if (apart) return no({ code: 'drill.missesBody', bore: diameter! });
-  if (depth && depth.mm >= zMax - zMin) {
-    return no({ code: 'drill.deeperThanBody', depth, bodyMm: zMax - zMin });
+  if (x - radius >= xMax || x + radius <= xMin || y - radius >= yMax || y + radius <= yMin) {
+    return no({ code: 'drill.missesBody', bore: diameter! });
   }
+  const bodyMm = thicknessOf(stand);
+  if (depth && depth.mm >= bodyMm) return no({ code: 'drill.deeperThanBody', depth, bodyMm });
+  const { head } = step;
+  if (!head) return ok(null);
+  const corners = head.kind === 'nut' ? 2 * cornerRadiusOf(head.sides, 'flats', headAcross!.mm) : headAcross!.mm;
+  if (corners <= diameter!.mm) {
+    return no({ code: 'drill.headTooNarrow', head: headAcross!, holeMm: diameter!.mm });
+  }
+  const deep =
+    head.kind === 'sink' ? (headAcross!.mm / 2 - radius) / Math.tan(head.angle / 2) : headDepth!.mm;
+  const roomMm = Math.min(depth?.mm ?? Infinity, bodyMm);
+  if (deep >= roomMm) return no({ code: 'drill.headTooDeep', headMm: deep, roomMm });
   return ok(null);
 }

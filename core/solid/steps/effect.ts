@@ -8,6 +8,7 @@ import { cutFrom, joinTo } from './joinTo';
 /** What a step does with the solid it makes. */
 export function effectOfStep(step: Step): Effect {
   if ('effect' in step) return step.effect;
+  if (step.kind === 'thread') return step.side === 'inside' ? 'cut' : 'add';
   return step.kind === 'drill' || step.kind === 'groove' ? 'cut' : 'add';
 }
 

@@ -1,9 +1,14 @@
-import { no, ok } from '@core/fault';
+import { no, ok, type Result, type StepFault } from '@core/fault';
+import type { StepOf } from '@core/model';
 
+import type { Box } from '../check';
+import { grown } from '../grown';
 import { KernelRefusal, type Shape } from '../kernel';
+import { boolean } from '../operations';
+import { faceOfPick } from '../picks';
 import { resolveAll, resolveLength } from '../resolve';
 import { scoped, type Scope } from '../scope';
-import type { StepType } from '../stepKind';
+import type { StepInput, StepType } from '../stepKind';
 import { carryTags, faceTag, type TaggedSolid } from '../tagged';
 import { partsOf } from '../topology';
 
@@ -15,17 +20,25 @@ export const hollow: StepType<'hollow'> = {
   kind: 'hollow',
   effect: 'cuts',
   resolve: (step, numbers) => resolveAll({ wall: resolveLength(step.wall, 'wall', numbers) }),
-  build(step, { wall }, { kernel, before, box }) {
+  build(step, { wall }, { kernel, before, box, earlier }) {
     if (!before || !box) return no({ code: 'step.firstMustAdd', verb: 'Hollow' });
     // A wall half as thick as the body leaves nothing inside; the kernel would not say so (kernel-notes).
-    const limitMm =
-      Math.min(box[3] - box[0], box[4] - box[1], step.open === 'both' ? Infinity : 2 * (box[5] - box[2])) / 2;
+    const size = [0, 1, 2].map((axis) => box[axis + 3]! - box[axis]!);
+    const limitMm = Math.min(size[0]!, size[1]!, step.open === 'both' ? Infinity : 2 * size[2]!) / 2;
     if (wall!.mm >= limitMm) return no({ code: 'hollow.wallTooThick', wall: wall!, limitMm });
+    const wanted = step.open;
+    if (wanted === 'closed') {
+      // Nothing open: what lies further in than the wall is taken out.
+      const inner = grown(before, -wall!.mm);
+      const rest = boolean('cut', before, inner);
+      inner.dispose();
+      return ok(rest);
+    }
     return scoped((scope) => {
-      const open = openFaces(scope, before, step.open, [box[2], box[5]]);
-      if (open.length === 0) return no({ code: 'hollow.nothingToOpen', open: step.open });
+      const open = facesToOpen(scope, before, wanted, box, earlier);
+      if (!open.ok) return open;
       const closing = scope.keep(new kernel.NCollection_List_TopoDS_Shape());
-      for (const face of open) closing.Append(face);
+      for (const face of open.value) closing.Append(face);
       const maker = scope.keep(new kernel.BRepOffsetAPI_MakeThickSolid());
       maker.MakeThickSolidByJoin(
         before.shape,
@@ -46,6 +59,26 @@ export const hollow: StepType<'hollow'> = {
   },
   annotate: () => ({ annotations: [], centreLines: [] }),
 };
+
+function facesToOpen(
+  scope: Scope,
+  before: TaggedSolid,
+  open: Exclude<StepOf<'hollow'>['open'], 'closed'>,
+  box: Box,
+  earlier: StepInput['earlier'],
+): Result<Shape[], StepFault> {
+  if (typeof open === 'string') {
+    const found = openFaces(scope, before, open, [box[2], box[5]]);
+    return found.length > 0 ? ok(found) : no({ code: 'hollow.nothingToOpen', open });
+  }
+  const faces: Shape[] = [];
+  for (const pick of open) {
+    const face = faceOfPick(scope, before, pick, earlier);
+    if (!face.ok) return face;
+    faces.push(face.value);
+  }
+  return ok(faces);
+}
 
 /** Level faces at the very top or bottom of a body. */
 function openFaces(

@@ -1,26 +1,53 @@
-import type { NamedLength, Result, StepFault } from '@core/fault';
+import { ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { Step, StepKind } from '@core/model';
 
+import { broughtTo } from '../moved';
 import type { StepInput, StepType } from '../stepKind';
 import type { TaggedSolid } from '../tagged';
+import { blend } from './blend';
+import { body } from './body';
 import { drill } from './drill';
 import { ease, round } from './dress';
+import { faces } from './faces';
 import { groove } from './groove';
 import { hollow } from './hollow';
+import { move } from './move';
 import { peg } from './peg';
 import { plate } from './plate';
 import { applied, effectOfStep } from './effect';
 import { raise } from './raise';
 import { mirror, repeat } from './repeat';
 import { ball, cone, ring } from './rounds';
+import { run } from './run';
+import { spin } from './spin';
+import { split } from './split';
 import { stations } from './stations';
+import { taper } from './taper';
+import { text } from './text';
+import { thread } from './thread';
+import { tongue } from './tongue';
 import { turn } from './turn';
+import { wedge } from './wedge';
+
+export { effectOfStep } from './effect';
 
 const STEP_TYPES: { [K in StepKind]: StepType<K> } = {
   turn,
   plate,
   peg,
   raise,
+  wedge,
+  spin,
+  blend,
+  run,
+  thread,
+  text,
+  tongue,
+  body,
+  faces,
+  taper,
+  move,
+  split,
   cone,
   ball,
   ring,
@@ -42,15 +69,26 @@ export function stepTypeOf<K extends StepKind>(kind: K): StepType<K> {
 /** What a step is called when there is nothing yet for it to work on. */
 const VERBS: Partial<Record<StepKind, string>> = { drill: 'Drill', groove: 'Cut', peg: 'Raise' };
 
+/** What a step makes, at its place; null for one that works on what is there. */
+export function placedTool(
+  step: Step,
+  lengths: Record<string, NamedLength>,
+  input: StepInput,
+): Result<TaggedSolid, StepFault> | null {
+  const type = stepTypeOf(step.kind);
+  if (!type.tool) return null;
+  const made = type.tool(step as never, lengths, input);
+  return made.ok ? ok(broughtTo(input.stand, made.value)) : made;
+}
+
 /** The solid after a step. */
 export function buildStep(
   step: Step,
   lengths: Record<string, NamedLength>,
   input: StepInput,
 ): Result<TaggedSolid, StepFault> {
-  const type = stepTypeOf(step.kind);
-  if (!type.tool) return type.build!(step as never, lengths, input);
-  const tool = type.tool(step as never, lengths, input);
+  const tool = placedTool(step, lengths, input);
+  if (!tool) return stepTypeOf(step.kind).build!(step as never, lengths, input);
   return tool.ok
     ? applied(effectOfStep(step), input.before, tool.value, VERBS[step.kind] ?? 'Cut out')
     : tool;

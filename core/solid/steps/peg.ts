@@ -1,7 +1,8 @@
 import { no, ok } from '@core/fault';
 
 import { cylinder } from '../operations';
-import { resolveAll, resolveLength, resolvePosition } from '../resolve';
+import { resolveAll, resolveLength } from '../resolve';
+import { placeNumbers } from '../stand';
 import type { StepType } from '../stepKind';
 import { faceTag } from '../tagged';
 
@@ -13,21 +14,21 @@ export const peg: StepType<'peg'> = {
     resolveAll({
       diameter: resolveLength(step.diameter, 'diameter', numbers),
       height: resolveLength(step.height, 'height', numbers),
-      x: resolvePosition(step.x, 'place to the right', numbers),
-      y: resolvePosition(step.y, 'place to the back', numbers),
+      ...placeNumbers(step, numbers),
     }),
-  tool(step, { diameter, height, x, y }, { kernel, box }) {
-    if (!box) return no({ code: 'step.firstMustAdd', verb: 'Raise' });
+  tool(step, { diameter, height }, { kernel, before, stand }) {
+    if (!before) return no({ code: 'step.firstMustAdd', verb: 'Raise' });
     const added = cylinder(
       kernel,
-      { x: x!.mm, y: y!.mm, z: box[5], radius: diameter!.mm / 2, height: height!.mm },
+      { x: stand.at[0], y: stand.at[1], z: stand.level, radius: diameter!.mm / 2, height: height!.mm },
       (role) => faceTag(step.id, role),
     );
     return ok(added);
   },
-  annotate(step, { diameter, height, x, y }, { box }) {
+  annotate(step, { diameter, height }, { stand: { at, level } }) {
+    const [x, y] = at;
     const radius = diameter!.mm / 2;
-    const [low, high] = [box?.[5] ?? 0, (box?.[5] ?? 0) + height!.mm];
+    const [low, high] = [level, level + height!.mm];
     return {
       annotations: [
         {
@@ -38,18 +39,18 @@ export const peg: StepType<'peg'> = {
           form: 'span',
           spans: [
             {
-              from: [x!.mm - radius, y!.mm, high],
-              to: [x!.mm + radius, y!.mm, high],
+              from: [x - radius, y, high],
+              to: [x + radius, y, high],
               out: [0, 0, 1],
             },
             {
-              from: [x!.mm, y!.mm - radius, high],
-              to: [x!.mm, y!.mm + radius, high],
+              from: [x, y - radius, high],
+              to: [x, y + radius, high],
               out: [0, 0, 1],
             },
             {
-              from: [x!.mm - radius, y!.mm, high],
-              to: [x!.mm + radius, y!.mm, high],
+              from: [x - radius, y, high],
+              to: [x + radius, y, high],
               out: [0, -1, 0],
             },
           ],
@@ -62,13 +63,13 @@ export const peg: StepType<'peg'> = {
           mm: height!.mm,
           form: 'span',
           spans: [
-            { from: [x!.mm + radius, y!.mm, low], to: [x!.mm + radius, y!.mm, high], out: [1, 0, 0] },
-            { from: [x!.mm, y!.mm + radius, low], to: [x!.mm, y!.mm + radius, high], out: [0, 1, 0] },
+            { from: [x + radius, y, low], to: [x + radius, y, high], out: [1, 0, 0] },
+            { from: [x, y + radius, low], to: [x, y + radius, high], out: [0, 1, 0] },
           ],
           points: [],
         },
       ],
-      centreLines: [{ from: [x!.mm, y!.mm, low], to: [x!.mm, y!.mm, high], radius }],
+      centreLines: [{ from: [x, y, low], to: [x, y, high], radius }],
     };
   },
 };

@@ -1,46 +1,19 @@
-import type { EvaluatedRepair } from '@core/fit';
-import type { Effect, Value } from '@core/model';
+import type { Effect } from '@core/model';
 
-import type { Box } from '../check';
-import { resolvePosition } from '../resolve';
-
-/** How far a cut reaches past a face it comes out of, mm: faces that coincide would leave a skin. */
-export const OVERRUN_MM = 1;
-
-export interface Place {
-  on: 'top' | 'bottom';
-  x: Value;
-  y: Value;
-}
-
-/** The place's numbers, to be resolved with the step's own. */
-export const placeNumbers = ({ x, y }: Place, numbers: EvaluatedRepair) => ({
-  x: resolvePosition(x, 'place to the right', numbers),
-  y: resolvePosition(y, 'place to the back', numbers),
-});
-
-/** Height that a place is at: the top of what is there, or zero. */
-export const levelOf = ({ on }: Pick<Place, 'on'>, box: Box | null): number =>
-  on === 'top' ? (box?.[5] ?? 0) : 0;
+import { OVERRUN_MM, type Stand } from '../stand';
 
 /**
- * From where to where an upright solid of a height reaches. Added ones stand up from their place; cuts and what is
- * kept in common go into what is there, down from the top or up from the bottom, and come out a little past the face
- * that they begin at.
+ * From where to where a solid of a height reaches, along its stand. Added ones rise from their place; cuts and what is
+ * kept in common go into what is there, and come out past the outermost face that they begin at.
  *
  * @param height mm, or null for right through.
  */
 export function reach(
-  { on }: Pick<Place, 'on'>,
+  { level, up, past, box }: Stand,
   effect: Effect,
   height: number | null,
-  box: Box | null,
 ): { from: number; to: number } {
-  const [low, high] = [box?.[2] ?? 0, box?.[5] ?? 0];
-  if (height === null) return { from: low - OVERRUN_MM, to: high + OVERRUN_MM };
-  const level = levelOf({ on }, box);
+  if (height === null) return { from: (box?.[2] ?? 0) - OVERRUN_MM, to: (box?.[5] ?? 0) + OVERRUN_MM };
   if (effect === 'add') return { from: level, to: level + height };
-  return on === 'top'
-    ? { from: level - height, to: level + OVERRUN_MM }
-    : { from: level - OVERRUN_MM, to: level + height };
+  return up ? { from: level - past, to: level + height } : { from: level - height, to: level + past };
 }

@@ -1,23 +1,16 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import type { EvaluatedRepair } from '@core/fit';
-import type { OutlineShape, StepOf, Value } from '@core/model';
-import { boxOfLoop, loopOf, placedLoop, type KnownOutline, type Loop } from '@core/outline';
+import type { StepOf, Value } from '@core/model';
+import { boxOfLoop, placedLoop, type Loop } from '@core/outline';
 
 import type { Annotation } from '../annotation';
+import { drafted } from '../drafted';
 import { raisedLoop } from '../outlineFace';
-import { resolveAll, resolveLength, resolvePosition } from '../resolve';
+import { resolveAll, resolveLength } from '../resolve';
 import type { StepType } from '../stepKind';
 import { faceTag } from '../tagged';
-import { levelOf, placeNumbers, reach } from './place';
-
-/** What the numbers of outlines are called in sentences. */
-export const OUTLINE_WORDS: Record<string, string> = {
-  diameter: 'diameter',
-  length: 'length',
-  breadth: 'breadth',
-  cornerRadius: 'corner radius',
-  across: 'measure across',
-};
+import { placeNumbers, type Stand } from '../stand';
+import { knownLoop, outlineNumbers } from './outlineNumbers';
+import { reach } from './place';
 
 /** An outline raised straight up. Faces: top, bottom, and those of the outline (wall; right, corner0; flat0, and so on). */
 export const raise: StepType<'raise'> = {
@@ -31,29 +24,38 @@ export const raise: StepType<'raise'> = {
         : { ...always, height: resolveLength(step.height, 'height', numbers) },
     );
   },
-  tool(step, lengths, { kernel, box }) {
-    const loop = placed(step, lengths);
+  tool(step, lengths, { kernel, stand }) {
+    const loop = placed(step, lengths, stand);
     if (!loop.ok) return loop;
-    const fits = checkPlace(step, lengths, loop.value, box);
+    const fits = checkPlace(step, lengths, loop.value, stand);
     if (!fits.ok) return fits;
-    const { from, to } = reach(step, step.effect, lengths.height?.mm ?? null, box);
+    const { from, to } = heights(step, lengths, stand);
     const tool = raisedLoop(kernel, loop.value, { z: from, height: to - from }, (role) =>
       faceTag(step.id, role),
     );
-    return ok(tool);
+    if (!step.taper) return ok(tool);
+    const goesUp = step.effect === 'add' || stand.up;
+    const leaned = drafted(tool, (tag) => tag !== faceTag(step.id, 'top') && tag !== faceTag(step.id, 'bottom'), {
+      way: [0, 0, goesUp ? 1 : -1],
+      angle: step.taper,
+      heldAt: [0, 0, stand.level],
+    });
+    tool.dispose();
+    return leaned ? ok(leaned) : no({ code: 'taper.nothing' });
   },
-  annotate(step, lengths, { box }) {
-    const loop = placed(step, lengths);
+  annotate(step, lengths, { stand }) {
+    const loop = placed(step, lengths, stand);
     if (!loop.ok) return { annotations: [], centreLines: [] };
     const through = step.height === 'through';
-    const { from, to } = reach(step, step.effect, lengths.height?.mm ?? null, box);
-    const level = levelOf(step, box);
+    const { from, to } = heights(step, lengths, stand);
+    const { level, up, at } = stand;
     // A cut begins at its face, not at the overrun past it.
-    const [low, high] = step.effect === 'add' ? [from, to] : step.on === 'top' ? [from, level] : [level, to];
-    const visible = step.effect === 'add' || step.on === 'top' ? high : low;
+    const [low, high] =
+      step.effect === 'add' || step.bothWays ? [from, to] : up ? [level, to] : [from, level];
+    const visible = step.effect === 'add' || !up ? high : low;
     return {
       annotations: [
-        ...outlineAnnotations(step, lengths, loop.value, visible),
+        ...outlineAnnotations(step, lengths, loop.value, at, visible),
         ...(through || step.height === 'through'
           ? []
           : [heightAnnotation(step.id, step.height, lengths.height!.mm, loop.value, [low, high])]),
@@ -62,8 +64,8 @@ export const raise: StepType<'raise'> = {
         step.outline.shape === 'circle'
           ? [
               {
-                from: [lengths.x!.mm, lengths.y!.mm, low],
-                to: [lengths.x!.mm, lengths.y!.mm, high],
+                from: [...at, low],
+                to: [...at, high],
                 radius: lengths.diameter!.mm / 2,
               },
             ]
@@ -74,20 +76,20 @@ export const raise: StepType<'raise'> = {
 
 type Numbers = Record<string, Result<NamedLength, StepFault>>;
 
-function outlineNumbers(outline: OutlineShape, numbers: EvaluatedRepair): Numbers {
-  const resolved: Numbers = {};
-  for (const [key, value] of Object.entries(outline)) {
-    if (typeof value !== 'object') continue;
-    const resolve = key === 'cornerRadius' ? resolvePosition : resolveLength;
-    resolved[key] = resolve(value, OUTLINE_WORDS[key] ?? key, numbers);
-  }
-  return resolved;
+function heights(step: StepOf<'raise'>, lengths: Record<string, NamedLength>, stand: Stand) {
+  const { height } = lengths;
+  if (!height || !step.bothWays) return reach(stand, step.effect, height?.mm ?? null);
+  return { from: stand.level - height.mm / 2, to: stand.level + height.mm / 2 };
 }
 
-function placed(step: StepOf<'raise'>, lengths: Record<string, NamedLength>): Result<Loop, StepFault> {
-  const known: KnownOutline = { ...step.outline, lengths } as KnownOutline;
-  const loop = loopOf(known);
-  return loop.ok ? ok(placedLoop(loop.value, step.turn, [lengths.x!.mm, lengths.y!.mm])) : loop;
+
+function placed(
+  step: StepOf<'raise'>,
+  lengths: Record<string, NamedLength>,
+  { at }: Stand,
+): Result<Loop, StepFault> {
+  const loop = knownLoop(step.outline, lengths);
+  return loop.ok ? ok(placedLoop(loop.value, step.turn, at)) : loop;
 }
 
 /** A cut that misses the body, or takes all of it away, is told before the kernel is asked. */
@@ -95,7 +97,7 @@ function checkPlace(
   step: StepOf<'raise'>,
   lengths: Record<string, NamedLength>,
   loop: Loop,
-  box: Parameters<typeof reach>[3],
+  { box, level, up }: Stand,
 ): Result<null, StepFault> {
   if (!box) {
     return step.height === 'through' ? no({ code: 'raise.nothingToGoThrough' }) : ok(null);
@@ -105,6 +107,11 @@ function checkPlace(
   if (x1 <= box[0] || x0 >= box[3] || y1 <= box[1] || y0 >= box[4]) {
     return no({ code: 'raise.missesBody' });
   }
+  const bodyMm = up ? box[5] - level : level - box[2];
+  const { height } = lengths;
+  if (step.effect === 'cut' && height && !step.bothWays && height.mm >= bodyMm) {
+    return no({ code: 'drill.deeperThanBody', depth: { ...height, what: 'depth' }, bodyMm });
+  }
   return ok(null);
 }
 
@@ -112,10 +119,10 @@ function outlineAnnotations(
   step: StepOf<'raise'>,
   lengths: Record<string, NamedLength>,
   loop: Loop,
+  [x, y]: Stand['at'],
   z: number,
 ): Annotation[] {
   const [x0, y0, x1, y1] = boxOfLoop(loop);
-  const [x, y] = [lengths.x!.mm, lengths.y!.mm];
   const up = [0, 0, 1] as const;
   const along = [
     { from: [x0, y, z], to: [x1, y, z], out: up },

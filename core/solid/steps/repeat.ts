@@ -1,19 +1,20 @@
-import { no, ok, type NamedLength } from '@core/fault';
+import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import { coordinateOf } from '@core/layout';
 import type { StepOf } from '@core/model';
 import type { Point } from '@core/outline';
 
-import { boolean } from '../operations';
+import type { Vec3 } from '../annotation';
+import { toWorld } from '../frame';
+import { boolean, booleanWithAll } from '../operations';
 import { mirrored, turnedAndMoved } from '../moved';
 import { resolveAll, resolvePosition } from '../resolve';
 import type { StepNumbers, StepType } from '../stepKind';
-import { faceTag, type TaggedSolid } from '../tagged';
-import { cutFrom, joinTo } from './joinTo';
+import { faceTag } from '../tagged';
 
 /** Where one copy goes: turned about the axle line, then moved. */
 interface Copy {
   turn: number;
-  by: Point;
+  by: Vec3;
 }
 
 /** Points nearer than this to where the step stands already get no copy, mm. */
@@ -25,11 +26,21 @@ export const repeat: StepType<'repeat'> = {
   effect: 'any',
   resolve(step, numbers) {
     const { pattern } = step;
-    if (pattern.by === 'row') {
-      return resolveAll({
+    if (pattern.by === 'row' || pattern.by === 'grid') {
+      const wanted: Record<string, Result<NamedLength, StepFault>> = {
         dx: resolvePosition(pattern.dx, 'way to the right', numbers),
         dy: resolvePosition(pattern.dy, 'way to the back', numbers),
-      });
+      };
+      if ('dz' in pattern && pattern.dz) wanted.dz = resolvePosition(pattern.dz, 'way up', numbers);
+      return resolveAll(wanted);
+    }
+    if (pattern.by === 'path') {
+      const wanted: Record<string, Result<NamedLength, StepFault>> = {};
+      for (const [index, { x, y }] of pattern.points.entries()) {
+        wanted[`points.${index}.x`] = resolvePosition(x, `point ${index + 1} to the right`, numbers);
+        wanted[`points.${index}.y`] = resolvePosition(y, `point ${index + 1} to the back`, numbers);
+      }
+      return resolveAll(wanted);
     }
     if (pattern.by === 'round') return ok({});
     const found = numbers.layouts.get(pattern.id);
@@ -58,25 +69,27 @@ export const repeat: StepType<'repeat'> = {
       tool.dispose();
       return no({ code: 'step.firstMustAdd', verb: 'Repeat' });
     }
-    const copies = copiesOf(step, lengths, of);
-    let solid: TaggedSolid | null = null;
-    for (const { turn, by } of copies) {
-      const copy = turnedAndMoved(tool, turn, by, (tag) =>
-        faceTag(step.id, tag.slice(tag.lastIndexOf(':') + 1)),
-      );
-      const next: TaggedSolid = of.cuts ? cutFrom(solid ?? before, copy) : joinTo(solid ?? before, copy);
-      solid?.dispose();
-      solid = next;
+    const places = copiesOf(step, lengths, of);
+    if (places.length === 0) {
+      tool.dispose();
+      return no({ code: 'step.changesNothing' });
     }
+    const copies = places.map(({ turn, by }) =>
+      turnedAndMoved(tool, turn, by, (tag) => faceTag(step.id, tag.slice(tag.lastIndexOf(':') + 1))),
+    );
     tool.dispose();
-    return solid ? ok(solid) : no({ code: 'step.changesNothing' });
+    try {
+      return ok(booleanWithAll(of.cuts ? 'cut' : 'fuse', before, copies, !of.cuts));
+    } finally {
+      for (const copy of copies) copy.dispose();
+    }
   },
   annotate(step, lengths, { earlier }) {
     const of = earlier.get(step.of);
     if (!of) return { annotations: [], centreLines: [] };
-    const [x, y] = [of.lengths.x?.mm ?? 0, of.lengths.y?.mm ?? 0];
+    const [x, y] = standsAt(of);
     const radius = (of.lengths.diameter?.mm ?? of.lengths.across?.mm ?? 0) / 2;
-    const [low, high] = [of.boxBefore?.[2] ?? 0, of.boxBefore?.[5] ?? 0];
+    const [low, high] = [of.stand.box?.[2] ?? 0, of.stand.box?.[5] ?? 0];
     return {
       annotations: [],
       centreLines:
@@ -93,6 +106,9 @@ export const repeat: StepType<'repeat'> = {
   },
 };
 
+/** Where what is repeated stands, to the right and to the back. */
+const standsAt = ({ stand: { frame, at, level } }: StepNumbers) => toWorld(frame, [...at, level]);
+
 function copiesOf(
   { pattern }: StepOf<'repeat'>,
   lengths: Record<string, NamedLength>,
@@ -102,21 +118,53 @@ function copiesOf(
     case 'round':
       return Array.from({ length: pattern.count - 1 }, (_, index) => ({
         turn: (2 * Math.PI * (index + 1)) / pattern.count,
-        by: [0, 0],
+        by: [0, 0, 0],
       }));
     case 'row':
       return Array.from({ length: pattern.count - 1 }, (_, index) => ({
         turn: 0,
-        by: [(index + 1) * lengths.dx!.mm, (index + 1) * lengths.dy!.mm],
+        by: [(index + 1) * lengths.dx!.mm, (index + 1) * lengths.dy!.mm, (index + 1) * (lengths.dz?.mm ?? 0)],
       }));
+    case 'grid':
+      return Array.from({ length: pattern.rows }, (_, row) =>
+        Array.from({ length: pattern.count }, (__, column): Copy => ({
+          turn: 0,
+          by: [column * lengths.dx!.mm, row * lengths.dy!.mm, 0],
+        })),
+      )
+        .flat()
+        .slice(1);
+    case 'path':
+      return alongPath(
+        pattern.points.map((_, index) => [lengths[`points.${index}.x`]!.mm, lengths[`points.${index}.y`]!.mm]),
+        pattern.count,
+      ).map(([x, y]) => ({ turn: 0, by: [x, y, 0] }));
     case 'layout': {
-      const [x, y] = [of.lengths.x?.mm ?? 0, of.lengths.y?.mm ?? 0];
+      const [x, y] = standsAt(of);
       const labels = Object.keys(lengths).flatMap((key) => (key.startsWith('x') ? [key.slice(1)] : []));
       return labels
-        .map((label): Copy => ({ turn: 0, by: [lengths[`x${label}`]!.mm - x, lengths[`y${label}`]!.mm - y] }))
+        .map((label): Copy => ({ turn: 0, by: [lengths[`x${label}`]!.mm - x, lengths[`y${label}`]!.mm - y, 0] }))
         .filter(({ by }) => Math.hypot(by[0], by[1]) > SAME_PLACE_MM);
     }
   }
+}
+
+/** Places evenly along a line from the origin through points, the first one left out. */
+function alongPath(points: readonly Point[], count: number): Point[] {
+  const corners: Point[] = [[0, 0], ...points];
+  const lengths = corners.slice(1).map(([x, y], index) => Math.hypot(x - corners[index]![0], y - corners[index]![1]));
+  const whole = lengths.reduce((sum, length) => sum + length, 0);
+  return Array.from({ length: count - 1 }, (_, index): Point => {
+    let left = (whole * (index + 1)) / (count - 1);
+    let leg = 0;
+    while (leg < lengths.length - 1 && left > lengths[leg]!) {
+      left -= lengths[leg]!;
+      leg += 1;
+    }
+    const [[ax, ay], [bx, by]] = [corners[leg]!, corners[leg + 1]!];
+    const share = lengths[leg] === 0 ? 0 : left / lengths[leg]!;
+    return [ax + share * (bx - ax), ay + share * (by - ay)];
+  });
 }
 
 /** What is there, mirrored: beside itself, or instead. Faces keep their names. */

@@ -3,12 +3,11 @@ import type { StepKind, StepOf, Value } from '@core/model';
 import type { Curve, Loop, Point } from '@core/outline';
 
 import type { Annotation, CentreLine } from '../annotation';
-import type { Box } from '../check';
 import { turnedLoop } from '../outlineFace';
 import { resolveAll, resolveLength, resolvePosition } from '../resolve';
 import type { StepInput, StepType } from '../stepKind';
 import { faceTag, type TaggedSolid } from '../tagged';
-import { levelOf, placeNumbers } from './place';
+import { placeNumbers, type Stand } from '../stand';
 
 type RoundKind = Extract<StepKind, 'cone' | 'ball' | 'ring'>;
 type Lengths = Record<string, NamedLength>;
@@ -19,11 +18,9 @@ const line = (from: Point, to: Point, role: string): Curve => ({ kind: 'line', f
 /** A profile turned about the upright axis of its place. */
 function turnedSolid(
   step: StepOf<RoundKind>,
-  lengths: Lengths,
   profile: Loop,
-  { kernel }: StepInput,
+  { kernel, stand: { at } }: StepInput,
 ): Result<TaggedSolid, StepFault> {
-  const at = [lengths.x!.mm, lengths.y!.mm] as const;
   return ok(turnedLoop(kernel, profile, at, (role) => faceTag(step.id, role)));
 }
 
@@ -47,17 +44,17 @@ export const cone: StepType<'cone'> = {
       if (end.mm < 0) return no({ code: 'value.outOfRange', length: end, minMm: 0, maxMm: 1000 });
     }
     if (Math.abs(lower - upper) < POINT_BELOW_MM) return no({ code: 'cone.isNone', across: lengths.lower! });
-    const { low, high } = coneHeights(step, lengths.height!.mm, input.box);
+    const { low, high } = coneHeights(step, lengths.height!.mm, input.stand);
     const profile: Curve[] = [];
     if (lower > POINT_BELOW_MM) profile.push(line([0, low], [lower, low], 'bottom'));
     profile.push(line([lower, low], [upper, high], 'wall'));
     if (upper > POINT_BELOW_MM) profile.push(line([upper, high], [0, high], 'top'));
     profile.push(line([0, high], [0, low], 'axis'));
-    return turnedSolid(step, lengths, profile, input);
+    return turnedSolid(step, profile, input);
   },
-  annotate(step, lengths, { box }) {
-    const { low, high } = coneHeights(step, lengths.height!.mm, box);
-    const [x, y] = [lengths.x!.mm, lengths.y!.mm];
+  annotate(step, lengths, { stand }) {
+    const { low, high } = coneHeights(step, lengths.height!.mm, stand);
+    const [x, y] = stand.at;
     const widest = Math.max(lengths.lower!.mm, lengths.upper!.mm) / 2;
     return {
       annotations: [
@@ -79,10 +76,8 @@ export const cone: StepType<'cone'> = {
 };
 
 /** A cut cone begins at its face exactly: past it, it would widen on. */
-function coneHeights(step: StepOf<'cone'>, height: number, box: Box | null) {
-  const level = levelOf(step, box);
-  const up = step.effect === 'add' || step.on === 'bottom';
-  return up ? { low: level, high: level + height } : { low: level - height, high: level };
+function coneHeights(step: StepOf<'cone'>, height: number, { level, up }: Stand) {
+  return up || step.effect === 'add' ? { low: level, high: level + height } : { low: level - height, high: level };
 }
 
 /** Ball. Its face: wall. */
@@ -97,10 +92,9 @@ export const ball: StepType<'ball'> = {
     }),
   tool(step, lengths, input) {
     const radius = lengths.diameter!.mm / 2;
-    const middle = levelOf(step, input.box) + lengths.up!.mm;
+    const middle = input.stand.level + lengths.up!.mm;
     return turnedSolid(
       step,
-      lengths,
       [
         {
           kind: 'arc',
@@ -114,9 +108,9 @@ export const ball: StepType<'ball'> = {
       input,
     );
   },
-  annotate(step, lengths, { box }) {
-    const middle = levelOf(step, box) + lengths.up!.mm;
-    const [x, y] = [lengths.x!.mm, lengths.y!.mm];
+  annotate(step, lengths, { stand }) {
+    const middle = stand.level + lengths.up!.mm;
+    const [x, y] = stand.at;
     return {
       annotations: [
         acrossAnnotation(step.id, 'diameter', step.diameter, lengths.diameter!.mm, [x, y, middle]),
@@ -140,17 +134,16 @@ export const ring: StepType<'ring'> = {
   tool(step, lengths, input) {
     const [across, thick] = [lengths.across!, lengths.thick!];
     if (thick.mm >= across.mm) return no({ code: 'ring.tooThick', thick, acrossMm: across.mm });
-    const middle = levelOf(step, input.box) + lengths.up!.mm;
+    const middle = input.stand.level + lengths.up!.mm;
     return turnedSolid(
       step,
-      lengths,
       [{ kind: 'circle', middle: [across.mm / 2, middle], radius: thick.mm / 2, role: 'wall' }],
       input,
     );
   },
-  annotate(step, lengths, { box }) {
-    const middle = levelOf(step, box) + lengths.up!.mm;
-    const [x, y] = [lengths.x!.mm, lengths.y!.mm];
+  annotate(step, lengths, { stand }) {
+    const middle = stand.level + lengths.up!.mm;
+    const [x, y] = stand.at;
     return {
       annotations: [acrossAnnotation(step.id, 'across', step.across, lengths.across!.mm, [x, y, middle])],
       centreLines: middleCross([x, y, middle], lengths.across!.mm / 2),

@@ -3,12 +3,11 @@ import type { StepOf } from '@core/model';
 import type { Curve, Loop, Point } from '@core/outline';
 
 import type { Annotation } from '../annotation';
-import type { Box } from '../check';
 import { turnedLoop } from '../outlineFace';
 import { resolveAll, resolveLength, resolvePosition } from '../resolve';
 import type { StepType } from '../stepKind';
 import { faceTag } from '../tagged';
-import { levelOf, placeNumbers } from './place';
+import { placeNumbers, type Stand } from '../stand';
 
 /** Diameters smaller than this are a point, mm. */
 const POINT_BELOW_MM = 1e-6;
@@ -38,15 +37,14 @@ export const stations: StepType<'stations'> = {
     }
     return resolveAll(lengths);
   },
-  tool(step, lengths, { kernel, box }) {
-    const profile = profileOf(step, lengths, box);
+  tool(step, lengths, { kernel, stand }) {
+    const profile = profileOf(step, lengths, stand);
     if (!profile.ok) return profile;
-    const at = [lengths.x!.mm, lengths.y!.mm] as const;
-    return ok(turnedLoop(kernel, profile.value, at, (role) => faceTag(step.id, role)));
+    return ok(turnedLoop(kernel, profile.value, stand.at, (role) => faceTag(step.id, role)));
   },
-  annotate(step, lengths, { box }) {
-    const [x, y] = [lengths.x!.mm, lengths.y!.mm];
-    const level = levelOf(step, box);
+  annotate(step, lengths, { stand }) {
+    const [x, y] = stand.at;
+    const { level } = stand;
     const heights = step.rows.map((_, index) => level + atOf(lengths, index).mm);
     return {
       annotations: step.rows.map(({ diameter }, index): Annotation => {
@@ -77,8 +75,7 @@ export const stations: StepType<'stations'> = {
 };
 
 /** Half of the shape, beside its axis. */
-function profileOf(step: StepOf<'stations'>, lengths: Lengths, box: Box | null): Result<Loop, StepFault> {
-  const level = levelOf(step, box);
+function profileOf(step: StepOf<'stations'>, lengths: Lengths, { level }: Stand): Result<Loop, StepFault> {
   const points: Point[] = [];
   for (const index of step.rows.keys()) {
     const [at, diameter] = [atOf(lengths, index), diameterOf(lengths, index)];

@@ -1,39 +1,73 @@
 import type { EdgeRule, Step, StepOf } from '@core/model';
 
-import { choice, type SentencePart } from './parts';
+import { angle, chip, choice, words, type Option, type SentencePart } from './parts';
 
 /** Where edges are, in words; `steps` are those of the recipe, for naming the one meant. */
 function edgeWords(rule: EdgeRule, steps: readonly Step[]): string {
-  const place = steps.findIndex((step) => step.id === rule.of);
-  const of = place < 0 ? '' : ` of step ${place + 1}`;
-  if (rule.edges === 'mouths') return `both mouths of the hole${onlyOne(steps, isHole) ? '' : of}`;
-  if (rule.edges === 'upright') return `the upright edges${of}`;
-  const which = steps[place]?.kind === 'plate' ? 'the top and bottom edges of the plate' : 'the outer edges';
-  return `${which}${onlyOne(steps, hasRims) || steps[place]?.kind === 'plate' ? '' : of}`;
+  const stepWord = (id: string) => {
+    const place = steps.findIndex((step) => step.id === id);
+    return place < 0 ? 'a lost step' : `step ${place + 1}`;
+  };
+  switch (rule.edges) {
+    case 'insides':
+      return 'every hollow corner';
+    case 'face':
+      return 'the edges round the face that was picked';
+    case 'picked':
+      return rule.picks.length === 1 ? 'the edge that was picked' : `the ${rule.picks.length} edges that were picked`;
+    case 'between':
+      return `the edges where ${stepWord(rule.of)} meets ${stepWord(rule.and)}`;
+    case 'all':
+      return `all edges of ${stepWord(rule.of)}`;
+    case 'mouths':
+      return `both mouths of the hole${onlyOne(steps, isHole) ? '' : ` of ${stepWord(rule.of)}`}`;
+    case 'upright':
+      return `the upright edges of ${stepWord(rule.of)}`;
+    case 'rims': {
+      const isPlate = steps.find(({ id }) => id === rule.of)?.kind === 'plate';
+      if (isPlate) return 'the top and bottom edges of the plate';
+      return `the outer edges${onlyOne(steps, hasRims) ? '' : ` of ${stepWord(rule.of)}`}`;
+    }
+  }
 }
 
 const isHole = (step: Step) => step.kind === 'drill' || step.kind === 'repeat';
+const SHEER = ['ball', 'ring', 'body'];
 const hasRims = (step: Step) =>
-  ['turn', 'plate', 'peg'].includes(step.kind) ||
-  ('effect' in step && step.kind !== 'ball' && step.kind !== 'ring');
+  ['turn', 'plate', 'peg'].includes(step.kind) || ('effect' in step && !SHEER.includes(step.kind));
 const hasUprights = (step: Step) =>
-  step.kind === 'plate' || (step.kind === 'raise' && ['rectangle', 'polygon'].includes(step.outline.shape));
+  step.kind === 'plate' ||
+  (step.kind === 'raise' && !['circle', 'ellipse'].includes(step.outline.shape)) ||
+  step.kind === 'wedge';
+const makesFaces = (step: Step) => !['ease', 'round', 'hollow', 'move', 'mirror', 'taper', 'faces'].includes(step.kind);
 const onlyOne = (steps: readonly Step[], wanted: (step: Step) => boolean) => steps.filter(wanted).length < 2;
 
-/** The edges that a step may take, by rule, of all steps before it. */
+/** The edges that a step may take: by rule, of all steps before it, or picked. */
 export function edgeChoice(step: StepOf<'ease' | 'round'>, steps: readonly Step[]): SentencePart {
   const rule = step.where;
-  const options = stepsBefore(step, steps).flatMap((earlier): EdgeRule[] => [
+  const before = stepsBefore(step, steps);
+  const rules = before.flatMap((earlier, index): EdgeRule[] => [
     ...(isHole(earlier) ? [{ edges: 'mouths' as const, of: earlier.id }] : []),
     ...(hasRims(earlier) ? [{ edges: 'rims' as const, of: earlier.id }] : []),
     ...(hasUprights(earlier) ? [{ edges: 'upright' as const, of: earlier.id }] : []),
+    ...(makesFaces(earlier) ? [{ edges: 'all' as const, of: earlier.id }] : []),
+    ...before
+      .slice(0, index)
+      .filter((other) => makesFaces(other) && makesFaces(earlier))
+      .map((other) => ({ edges: 'between' as const, of: other.id, and: earlier.id })),
   ]);
-  const same = (other: EdgeRule) => other.edges === rule.edges && other.of === rule.of;
-  const all = options.some(same) ? options : [rule, ...options];
+  const insides: EdgeRule = { edges: 'insides' };
+  const same = (other: unknown) => JSON.stringify(other) === JSON.stringify(rule);
+  const offered = [...rules, ...(before.length > 0 ? [insides] : [])];
+  const all = offered.some(same) ? offered : [rule, ...offered];
+  const picks: Option[] = [
+    { word: 'Pick edges on the part', patch: {}, pick: { field: 'where', picks: 'edges' } },
+    { word: 'Pick a face, for the edges round it', patch: {}, pick: { field: 'where', picks: 'rim' } },
+  ];
   return choice(
     'which edges',
-    ({ patch }) => same(patch.where as EdgeRule),
-    all.map((where) => ({ word: edgeWords(where, steps), patch: { where } })),
+    ({ patch }) => same(patch.where),
+    [...all.map((where): Option => ({ word: edgeWords(where, steps), patch: { where } })), ...picks],
   );
 }
 
@@ -41,4 +75,23 @@ export function edgeChoice(step: StepOf<'ease' | 'round'>, steps: readonly Step[
 export function stepsBefore({ id }: Step, steps: readonly Step[]): readonly Step[] {
   const own = steps.findIndex((step) => step.id === id);
   return steps.slice(0, own < 0 ? steps.length : own);
+}
+
+/** An ease that is not the same on both faces. */
+export function unevenParts({ size, other }: StepOf<'ease'>): SentencePart[] {
+  const even: Option = { word: 'on both faces', patch: { other: undefined } };
+  const lengths: Option = {
+    word: 'on one face, and on the other',
+    patch: { other: other && 'length' in other ? other : { length: size } },
+  };
+  const slanted: Option = {
+    word: 'on one face, leaning',
+    patch: { other: other && 'angle' in other ? other : { angle: Math.PI / 6 } },
+  };
+  const now = !other ? even : 'length' in other ? lengths : slanted;
+  const way = choice('how it lies', (option) => option === now, [even, lengths, slanted]);
+  if (!other) return [words(' '), way];
+  return 'length' in other
+    ? [words(' '), way, words(' '), chip('other.length', 'other length', other.length)]
+    : [words(' '), way, words(' '), angle('other.angle', 'angle of the ease', other.angle)];
 }

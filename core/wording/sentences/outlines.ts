@@ -1,7 +1,6 @@
 import { numberValue, type OutlineShape, type OutlineShapeName, type StepOf, type Value } from '@core/model';
-import { RAD_PER_DEGREE } from '@core/quantity';
 
-import { chip, choice, words, type Option, type SentencePart } from './parts';
+import { angle, chip, choice, plainNumber, setting, words, type Option, type SentencePart } from './parts';
 import { levelChoice } from './places';
 
 const OUTLINE_NAMES: Record<OutlineShapeName, string> = {
@@ -10,12 +9,40 @@ const OUTLINE_NAMES: Record<OutlineShapeName, string> = {
   rectangle: 'a rectangle',
   slot: 'a slot',
   polygon: 'a polygon',
+  sector: 'a part of a ring',
+  hull: 'a band round circles',
+  points: 'an outline of points',
+  gear: 'a toothed gear',
+  rack: 'a toothed rack',
 };
 
+/** The main measure of an outline, to carry over into another. */
+function mainOf(now: OutlineShape): Value {
+  switch (now.shape) {
+    case 'circle':
+      return now.diameter;
+    case 'polygon':
+      return now.across;
+    case 'sector':
+      return now.outer;
+    case 'hull':
+      return now.circles[0]!.diameter;
+    case 'gear':
+    case 'rack':
+    case 'points':
+      return numberValue(20);
+    default:
+      return now.length;
+  }
+}
+
+const DEGREE = Math.PI / 180;
+
 /** The same measures in another shape, as far as it has them. */
-function outlineAs(shape: OutlineShapeName, now: OutlineShape): OutlineShape {
-  const main = now.shape === 'circle' ? now.diameter : now.shape === 'polygon' ? now.across : now.length;
+export function outlineAs(shape: OutlineShapeName, now: OutlineShape): OutlineShape {
+  const main = mainOf(now);
   const breadth = 'breadth' in now ? now.breadth : main;
+  const teeth = { pressure: 20 * DEGREE, module: numberValue(1), backlash: numberValue(0.1) };
   switch (shape) {
     case 'circle':
       return { shape, diameter: main };
@@ -27,35 +54,43 @@ function outlineAs(shape: OutlineShapeName, now: OutlineShape): OutlineShape {
       return { shape, length: main, breadth: 'breadth' in now ? now.breadth : numberValue(5) };
     case 'polygon':
       return { shape, sides: 6, by: 'flats', across: main };
+    case 'sector':
+      return { shape, inner: numberValue(10), outer: main, angle: 90 * DEGREE };
+    case 'hull': {
+      const circle = (x: number) => ({ x: numberValue(x), y: numberValue(0), diameter: numberValue(10) });
+      return { shape, circles: [circle(0), circle(20)] };
+    }
+    case 'points': {
+      const point = (x: number, y: number) => ({ x: numberValue(x), y: numberValue(y) });
+      return { shape, points: [point(-10, -5), point(10, -5), point(10, 5), point(-10, 5)], between: 'straight' };
+    }
+    case 'gear':
+      return { shape, teeth: 20, shift: 0, side: 'outside', ...teeth };
+    case 'rack':
+      return { shape, teeth: 8, body: numberValue(5), ...teeth };
   }
 }
 
 const POLYGON_SIDES = [3, 4, 5, 6, 8, 12];
 
-export function outlineParts(outline: OutlineShape): SentencePart[] {
+/** An outline in words. @param path where it stands in its step. */
+export function outlineParts(outline: OutlineShape, path = 'outline'): SentencePart[] {
   const names = Object.entries(OUTLINE_NAMES) as [OutlineShapeName, string][];
   const shape = choice(
     'the outline',
-    ({ patch }) => (patch.outline as OutlineShape).shape === outline.shape,
+    ({ patch }) => (patch[path] as OutlineShape).shape === outline.shape,
     names.map(([name, word]) => ({
       word,
-      patch: { outline: name === outline.shape ? outline : outlineAs(name, outline) },
+      patch: { [path]: name === outline.shape ? outline : outlineAs(name, outline) },
     })),
   );
-  const number = (key: string, what: string, value: Value) => chip(`outline.${key}`, what, value);
+  const number = (key: string, what: string, value: Value) => chip(`${path}.${key}`, what, value);
+  const at = (key: string) => `${path}.${key}`;
   switch (outline.shape) {
     case 'circle':
       return [shape, words(' '), number('diameter', 'across', outline.diameter), words(' across')];
     case 'ellipse':
     case 'slot':
-      return [
-        shape,
-        words(' '),
-        number('length', 'length', outline.length),
-        words(' long, '),
-        number('breadth', 'breadth', outline.breadth),
-        words(' broad'),
-      ];
     case 'rectangle':
       return [
         shape,
@@ -63,55 +98,117 @@ export function outlineParts(outline: OutlineShape): SentencePart[] {
         number('length', 'length', outline.length),
         words(' long, '),
         number('breadth', 'breadth', outline.breadth),
-        words(' broad, corners rounded '),
-        number('cornerRadius', 'corner radius', outline.cornerRadius),
+        words(' broad'),
+        ...(outline.shape === 'rectangle'
+          ? [words(', corners rounded '), number('cornerRadius', 'corner radius', outline.cornerRadius)]
+          : []),
       ];
     case 'polygon':
       return [
         shape,
         words(' of '),
-        choice(
+        setting(
+          at('sides'),
           'the number of sides',
-          ({ patch }) => (patch.outline as { sides: number }).sides === outline.sides,
-          [...new Set([...POLYGON_SIDES, outline.sides])].map((sides) => ({
-            word: `${sides} sides`,
-            patch: { outline: { ...outline, sides } },
-          })),
+          outline.sides,
+          [...new Set([...POLYGON_SIDES, outline.sides])].map((sides) => [sides, `${sides} sides`] as const),
         ),
         words(', '),
         number('across', 'across', outline.across),
         words(' '),
-        choice(
-          'over what it is measured',
-          ({ patch }) => (patch.outline as { by: string }).by === outline.by,
-          [
-            { word: 'over flats', patch: { outline: { ...outline, by: 'flats' } } },
-            { word: 'over corners', patch: { outline: { ...outline, by: 'corners' } } },
+        setting(at('by'), 'over what it is measured', outline.by, [
+          ['flats', 'over flats'],
+          ['corners', 'over corners'],
+        ]),
+      ];
+    case 'sector':
+      return [
+        shape,
+        words(' of '),
+        angle(at('angle'), 'angle', outline.angle),
+        words(', '),
+        number('inner', 'inner diameter', outline.inner),
+        words(' across inside, '),
+        number('outer', 'outer diameter', outline.outer),
+        words(' outside'),
+      ];
+    case 'hull':
+      return [
+        shape,
+        words(': '),
+        {
+          kind: 'rows',
+          field: at('circles'),
+          what: 'circle',
+          text: `${outline.circles.length} circles`,
+          columns: [
+            { key: 'x', word: 'to the right' },
+            { key: 'y', word: 'to the back' },
+            { key: 'diameter', word: 'across' },
           ],
-        ),
+          least: 2,
+        },
+      ];
+    case 'points':
+      return [
+        shape,
+        words(': '),
+        {
+          kind: 'rows',
+          field: at('points'),
+          what: 'point',
+          text: `${outline.points.length} points`,
+          columns: [
+            { key: 'x', word: 'to the right' },
+            { key: 'y', word: 'to the back' },
+          ],
+          least: 3,
+        },
+        words(', '),
+        setting(at('between'), 'what is between them', outline.between, [
+          ['straight', 'straight between'],
+          ['smooth', 'smooth all round'],
+        ]),
+      ];
+    case 'gear':
+      return [
+        shape,
+        words(' with '),
+        plainNumber(at('teeth'), 'number of teeth', outline.teeth, 'count', `${outline.teeth} teeth`),
+        words(' '),
+        setting(at('side'), 'where the teeth stand', outline.side, [
+          ['outside', 'outside'],
+          ['inside', 'inside a ring'],
+        ]),
+        words(', module '),
+        number('module', 'module', outline.module),
+        words(', pressure angle '),
+        angle(at('pressure'), 'pressure angle', outline.pressure),
+        words(', shifted '),
+        plainNumber(at('shift'), 'profile shift', outline.shift, 'factor'),
+        words(' modules, backlash '),
+        number('backlash', 'backlash', outline.backlash),
+      ];
+    case 'rack':
+      return [
+        shape,
+        words(' with '),
+        plainNumber(at('teeth'), 'number of teeth', outline.teeth, 'count', `${outline.teeth} teeth`),
+        words(', module '),
+        number('module', 'module', outline.module),
+        words(', pressure angle '),
+        angle(at('pressure'), 'pressure angle', outline.pressure),
+        words(', '),
+        number('body', 'height below the teeth', outline.body),
+        words(' below the teeth, backlash '),
+        number('backlash', 'backlash', outline.backlash),
       ];
   }
 }
 
-const TURNS = [0, 15, 30, 45, 60, 90];
-
-/** How far an outline is turned; a circle looks the same. */
-export function turnParts(step: StepOf<'raise'>): SentencePart[] {
-  if (step.outline.shape === 'circle') return [];
-  const degrees = Math.round((step.turn / RAD_PER_DEGREE) * 100) / 100;
-  const turns = [...TURNS.filter((usual) => usual !== degrees), degrees].sort((a, b) => a - b);
-  return [
-    words(', '),
-    choice(
-      'how far it is turned',
-      ({ patch }) => patch.turn === step.turn,
-      turns.map((turn) => ({
-        word: turn === 0 ? 'square on' : `turned ${turn}°`,
-        // The angle that holds stays as it is, whatever it is rounded to in words.
-        patch: { turn: turn === degrees ? step.turn : turn * RAD_PER_DEGREE },
-      })),
-    ),
-  ];
+/** How far something is turned in its place. */
+export function turnParts(turn: number, path = 'turn'): SentencePart[] {
+  return [words(', turned '), angle(path, 'turn', turn)];
 }
 
 export function heightParts(step: StepOf<'raise'>): SentencePart[] {
@@ -119,15 +216,31 @@ export function heightParts(step: StepOf<'raise'>): SentencePart[] {
   const deep = step.effect === 'add' ? 'high' : 'deep';
   const measured: Option = {
     word: deep,
-    patch: { height: step.height === 'through' ? numberValue(5) : step.height },
+    patch: { height: step.height === 'through' ? numberValue(5) : step.height, bothWays: undefined },
   };
-  const right: Option = { word: 'right through', patch: { height: 'through' } };
+  const right: Option = { word: 'right through', patch: { height: 'through', bothWays: undefined } };
+  const both: Option = {
+    word: `${deep}, half to each side`,
+    patch: { height: step.height === 'through' ? numberValue(5) : step.height, bothWays: true },
+  };
+  const now = through ? right : step.bothWays ? both : measured;
   // Only what is taken away can go right through.
-  if (step.effect === 'add' && step.height !== 'through') {
-    return [words(', '), chip('height', 'height', step.height), words(` ${deep}, `), levelChoice(step)];
-  }
-  const way = choice('how far it goes', (option) => (option === right) === through, [right, measured]);
+  const ways = step.effect === 'add' && !through ? [measured, both] : [right, measured, both];
+  const way = choice('how far it goes', (option) => option === now, ways);
   return step.height === 'through'
     ? [words(', '), way]
     : [words(', '), chip('height', 'height', step.height), words(' '), way, words(', '), levelChoice(step)];
+}
+
+/** Sides that lean, if they do. */
+export function taperParts(step: StepOf<'raise'>): SentencePart[] {
+  const upright: Option = { word: 'sides upright', patch: { taper: undefined } };
+  const lean: Option = { word: 'sides leaning in by', patch: { taper: step.taper ?? 3 * DEGREE } };
+  const way = choice('how its sides stand', (option) => (option === lean) === (step.taper !== undefined), [
+    upright,
+    lean,
+  ]);
+  return step.taper === undefined
+    ? [words(', '), way]
+    : [words(', '), way, words(' '), angle('taper', 'lean of the sides', step.taper)];
 }

@@ -1,18 +1,39 @@
 import type { Value } from '@core/model';
 
-/** Other words, and what of the step they stand for. */
+/** Other words, and what of the step they stand for, by the path of each thing they set: `outline`, `sections.1.turn`. */
 export interface Option {
   word: string;
   patch: Record<string, unknown>;
+  /** Something is to be picked on the part; the patch is made of what is picked. */
+  pick?: PickWanted;
 }
 
-/** A piece of a recipe sentence: the verb, plain words, or a number that can be tapped. */
+/** What is picked and where it goes: a face to stand on, the edges round a face, edges one by one, or faces. */
+export interface PickWanted {
+  field: string;
+  picks: 'ground' | 'rim' | 'edges' | 'faces';
+}
+
+/** What a plain number is, so that it is typed and read back in its own unit. */
+export type PlainKind = 'angle' | 'count' | 'factor' | 'words';
+
+/** A column of a list of rows: the key in each row, and what it is called. */
+export interface Column {
+  key: string;
+  word: string;
+}
+
+/** A piece of a recipe sentence: the verb, plain words, or something that can be tapped. */
 export type SentencePart =
   | { kind: 'verb'; text: string }
   | { kind: 'words'; text: string }
   /** Words that can be tapped for others; taking one changes the step by `patch`. */
   | { kind: 'choice'; what: string; text: string; strong: boolean; options: Option[] }
-  | { kind: 'chip'; field: string; what: string; value: Value };
+  | { kind: 'chip'; field: string; what: string; value: Value }
+  /** A number that is no length, or words: an angle in radians, a count, a factor. */
+  | { kind: 'plain'; field: string; what: string; text: string; input: PlainKind; value: number | string }
+  /** A list of rows of lengths, of which there are at least `least`. */
+  | { kind: 'rows'; field: string; what: string; text: string; columns: Column[]; least: number };
 
 export const verb = (text: string): SentencePart => ({ kind: 'verb', text });
 export const words = (text: string): SentencePart => ({ kind: 'words', text });
@@ -23,6 +44,29 @@ export const chip = (field: string, what: string, value: Value): SentencePart =>
   value,
 });
 
+/** Radians as degrees, for reading. */
+export const degrees = (radians: number): string => {
+  const shown = Math.round(((radians * 180) / Math.PI) * 100) / 100;
+  return `${String(shown).replace('-', '−')}°`;
+};
+
+export const angle = (field: string, what: string, radians: number): SentencePart => ({
+  kind: 'plain',
+  field,
+  what,
+  text: degrees(radians),
+  input: 'angle',
+  value: radians,
+});
+
+export const plainNumber = (
+  field: string,
+  what: string,
+  value: number | string,
+  input: Exclude<PlainKind, 'angle'>,
+  text = String(value).replace('-', '−'),
+): SentencePart => ({ kind: 'plain', field, what, text, input, value });
+
 /** The words of the option that holds now, with the others to choose from. */
 export function choice(
   what: string,
@@ -32,6 +76,20 @@ export function choice(
 ): SentencePart {
   const text = (options.find(now) ?? options[0]!).word;
   return { kind: 'choice', what, text, strong, options: [...options] };
+}
+
+/** A choice of one setting among named ones. */
+export function setting<T>(
+  field: string,
+  what: string,
+  value: T,
+  options: readonly (readonly [T, string])[],
+): SentencePart {
+  return choice(
+    what,
+    ({ patch }) => patch[field] === value,
+    options.map(([of, word]) => ({ word, patch: { [field]: of } })),
+  );
 }
 
 /** A sentence with its numbers filled in, for a screen reader and for plain text. */

@@ -1,21 +1,19 @@
 import { numberValue, type StepKind, type StepOf } from '@core/model';
 
-import { chip, choice, words, type Option, type SentencePart } from './parts';
+import { chip, choice, plainNumber, words, type Option, type SentencePart } from './parts';
 
-/** How many stations there are: one more goes above the last, one fewer takes the last away. */
-export function stationCount({ rows }: StepOf<'stations'>): SentencePart {
-  const last = rows.at(-1)!;
-  const above = last.at.from === 'number' ? numberValue(last.at.mm + 10) : last.at;
-  const fewer: Option = { word: `${rows.length - 1} stations`, patch: { rows: rows.slice(0, -1) } };
-  return choice('how many stations', ({ patch }) => patch.rows === rows, [
-    ...(rows.length > 2 ? [fewer] : []),
-    { word: `${rows.length} stations`, patch: { rows } },
-    {
-      word: `${rows.length + 1} stations`,
-      patch: { rows: [...rows, { at: above, diameter: last.diameter }] },
-    },
-  ]);
-}
+/** The stations of a turned shape, as a list of rows. */
+export const stationRows = ({ rows }: StepOf<'stations'>): SentencePart => ({
+  kind: 'rows',
+  field: 'rows',
+  what: 'station',
+  text: `${rows.length} stations`,
+  columns: [
+    { key: 'at', word: 'height' },
+    { key: 'diameter', word: 'across' },
+  ],
+  least: 2,
+});
 
 export const REPEATABLE: readonly StepKind[] = [
   'turn',
@@ -28,16 +26,28 @@ export const REPEATABLE: readonly StepKind[] = [
   'ball',
   'ring',
   'stations',
+  'wedge',
+  'spin',
+  'blend',
+  'run',
+  'thread',
+  'text',
+  'tongue',
+  'body',
 ];
-
-const COUNTS = [2, 3, 4, 5, 6, 8, 10, 12, 16, 20, 24];
 
 export function patternParts({ pattern }: StepOf<'repeat'>, layouts: readonly NamedLayout[]): SentencePart[] {
   const count = pattern.by === 'layout' ? 4 : pattern.count;
-  const row = { by: 'row', count, dx: numberValue(10), dy: numberValue(0) };
+  const steps = { dx: numberValue(10), dy: numberValue(pattern.by === 'grid' ? 10 : 0) };
+  const as = (by: string, fresh: object) => ({ pattern: pattern.by === by ? pattern : { by, count, ...fresh } });
   const ways: Option[] = [
-    { word: 'in a row', patch: { pattern: pattern.by === 'row' ? pattern : row } },
-    { word: 'round the axle line', patch: { pattern: { by: 'round', count } } },
+    { word: 'in a row', patch: as('row', steps) },
+    { word: 'in rows and columns', patch: as('grid', { rows: 2, dx: steps.dx, dy: numberValue(10) }) },
+    { word: 'round the axle line', patch: as('round', {}) },
+    {
+      word: 'along a line of points',
+      patch: as('path', { points: [{ x: numberValue(30), y: numberValue(0) }] }),
+    },
     ...layouts.map(({ id, name }) => ({
       word: `at the points of ${name}`,
       patch: { pattern: { by: 'layout', id } },
@@ -50,23 +60,51 @@ export function patternParts({ pattern }: StepOf<'repeat'>, layouts: readonly Na
   const lost = { word: 'at the points of a lost layout', patch: { pattern } };
   const way = choice('how it is laid out', isNow, ways.some(isNow) ? ways : [...ways, lost]);
   if (pattern.by === 'layout') return [way];
-  const times = choice(
-    'how often',
-    ({ patch }) => (patch.pattern as { count: number }).count === count,
-    [...new Set([...COUNTS, count])]
-      .sort((a, b) => a - b)
-      .map((often) => ({ word: `${often} times in all`, patch: { pattern: { ...pattern, count: often } } })),
-  );
+  const times = plainNumber('pattern.count', 'how often', count, 'count', `${count} times in all`);
   if (pattern.by === 'round') return [times, words(', evenly '), way];
+  if (pattern.by === 'path') {
+    return [
+      times,
+      words(', evenly '),
+      way,
+      words(': '),
+      {
+        kind: 'rows',
+        field: 'pattern.points',
+        what: 'point',
+        text: pattern.points.length === 1 ? '1 point' : `${pattern.points.length} points`,
+        columns: [
+          { key: 'x', word: 'to the right' },
+          { key: 'y', word: 'to the back' },
+        ],
+        least: 1,
+      },
+    ];
+  }
+  if (pattern.by === 'grid') {
+    return [
+      plainNumber('pattern.count', 'how many to the right', count, 'count', `${count} to the right`),
+      words(', '),
+      chip('pattern.dx', 'way to the right', pattern.dx),
+      words(' apart, and '),
+      plainNumber('pattern.rows', 'how many to the back', pattern.rows, 'count', `${pattern.rows} to the back`),
+      words(', '),
+      chip('pattern.dy', 'way to the back', pattern.dy),
+      words(' apart, '),
+      way,
+    ];
+  }
   return [
     times,
     words(' '),
     way,
     words(', each '),
     chip('pattern.dx', 'way to the right', pattern.dx),
-    words(' right and '),
+    words(' right, '),
     chip('pattern.dy', 'way to the back', pattern.dy),
-    words(' back of the last'),
+    words(' back and '),
+    chip('pattern.dz', 'way up', pattern.dz ?? numberValue(0)),
+    words(' up of the last'),
   ];
 }
 

@@ -1,30 +1,105 @@
-import { numberValue, type StepOf, type Value } from '@core/model';
+import { numberValue, type Ground, type MeasuredFrom, type Place, type StepOf, type Value } from '@core/model';
 
-import { chip, choice, words, type Option, type SentencePart } from './parts';
+import { angle, chip, choice, words, type Option, type SentencePart } from './parts';
 
 const isZero = (value: Value) => value.from === 'number' && value.mm === 0;
 
-const ON_AXLE: Option = { word: 'on the axle line', patch: { x: numberValue(0), y: numberValue(0) } };
-const ASIDE: Option = { word: 'aside of the axle line', patch: { x: numberValue(10), y: numberValue(0) } };
+/** Which ways a place's two numbers run, by what it stands on. */
+type Ways = 'level' | 'frontBack' | 'sides' | 'face';
 
-export function placeWords(step: { x: Value; y: Value }): SentencePart[] {
-  const onAxle = isZero(step.x) && isZero(step.y);
-  const where = choice('where it is', (option) => (option === ON_AXLE) === onAxle, [ON_AXLE, ASIDE]);
-  if (onAxle) return [words(', '), where];
+const waysOf = (on: Ground | undefined): Ways =>
+  on === 'front' || on === 'back'
+    ? 'frontBack'
+    : on === 'left' || on === 'right'
+      ? 'sides'
+      : typeof on === 'object'
+        ? 'face'
+        : 'level';
+
+interface WayWords {
+  /** Towards larger numbers. */
+  on: string;
+  low: string;
+  high: string;
+}
+const RIGHT: WayWords = { on: 'right', low: 'left', high: 'right' };
+const BACK: WayWords = { on: 'back', low: 'front', high: 'back' };
+const UP: WayWords = { on: 'up', low: 'lower', high: 'upper' };
+const WAYS: Record<Ways, [WayWords, WayWords]> = {
+  level: [RIGHT, BACK],
+  frontBack: [RIGHT, UP],
+  sides: [BACK, UP],
+  // On a face that leans anywhere, along and up it.
+  face: [
+    { on: 'along', low: 'near', high: 'far' },
+    { on: 'up', low: 'lower', high: 'upper' },
+  ],
+};
+
+/** Where a step stands on its ground, along both ways. */
+export function placeWords(step: Place): SentencePart[] {
+  const standard: MeasuredFrom = typeof step.on === 'object' ? 'middle' : 'axle';
+  const from = { x: step.xFrom ?? standard, y: step.yFrom ?? standard };
+  const [along, across] = WAYS[waysOf(step.on)];
+  const line = typeof step.on === 'object' || from.x === 'middle' ? 'in the middle' : 'on the axle line';
+  const isPlain = isZero(step.x) && isZero(step.y) && from.x === from.y && ['axle', 'middle'].includes(from.x);
+  const there: Option = {
+    word: line,
+    patch: { x: numberValue(0), y: numberValue(0), xFrom: undefined, yFrom: undefined },
+  };
+  const aside: Option = {
+    word: 'placed by two numbers',
+    patch: { x: isPlain ? numberValue(10) : step.x, y: step.y },
+  };
+  const where = choice('where it is', (option) => (option === there) === isPlain, [there, aside]);
+  const parts = isPlain
+    ? [words(', '), where]
+    : [
+        words(', '),
+        chip('x', `place ${along.on}`, step.x),
+        words(' '),
+        fromChoice('xFrom', from.x, along, typeof step.on === 'object'),
+        words(' and '),
+        chip('y', `place ${across.on}`, step.y),
+        words(' '),
+        fromChoice('yFrom', from.y, across, typeof step.on === 'object'),
+        words(', '),
+        where,
+      ];
+  return [...parts, ...finerWords(step)];
+}
+
+function fromChoice(field: 'xFrom' | 'yFrom', now: MeasuredFrom, { on, low, high }: WayWords, onFace: boolean) {
+  const options: [MeasuredFrom, string][] = [
+    ['axle', `${on} of the axle line`],
+    ['middle', `${on} of the middle`],
+    ['low', `in from the ${low} edge`],
+    ['high', `in from the ${high} edge`],
+    ['lowFlush', `between its edge and the ${low} edge`],
+    ['highFlush', `between its edge and the ${high} edge`],
+  ];
+  const standard: MeasuredFrom = onFace ? 'middle' : 'axle';
+  return choice(
+    'what it is measured from',
+    ({ patch }) => (patch[field] ?? standard) === now,
+    options.map(([from, word]) => ({ word, patch: { [field]: from === standard ? undefined : from } })),
+  );
+}
+
+/** A lift and a tilt, if there are any. */
+function finerWords(step: Place): SentencePart[] {
   return [
-    words(', '),
-    chip('x', 'place to the right', step.x),
-    words(' right and '),
-    chip('y', 'place to the back', step.y),
-    words(' back, '),
-    where,
+    ...(step.lift ? [words(', lifted '), chip('lift', 'lift', step.lift)] : []),
+    ...(step.tilt === undefined ? [] : [words(', tilted '), angle('tilt', 'tilt', step.tilt)]),
   ];
 }
 
-export type Placed = StepOf<'raise' | 'cone' | 'ball' | 'ring' | 'stations'>;
+export type Placed = StepOf<
+  'raise' | 'cone' | 'ball' | 'ring' | 'stations' | 'wedge' | 'spin' | 'blend' | 'run' | 'text' | 'tongue'
+>;
 
 /** What the step does, as its verb. @param add the verb for adding. */
-export const effectVerb = (step: Placed, add: string): SentencePart =>
+export const effectVerb = (step: { effect: string }, add: string): SentencePart =>
   choice(
     'what it does',
     ({ patch }) => patch.effect === step.effect,
@@ -36,28 +111,119 @@ export const effectVerb = (step: Placed, add: string): SentencePart =>
     true,
   );
 
-export function levelChoice(step: Placed): SentencePart {
-  const [top, bottom] =
-    step.effect === 'add'
-      ? ['on the top', 'from the ground up']
-      : ['down from the top', 'up from the bottom'];
-  return choice('what it stands on', ({ patch }) => patch.on === step.on, [
-    { word: top!, patch: { on: 'top' } },
-    { word: bottom!, patch: { on: 'bottom' } },
+const GROUND_WORDS: Record<Exclude<Ground, object>, { added: string; cut: string }> = {
+  top: { added: 'on the top', cut: 'down from the top' },
+  bottom: { added: 'from the ground up', cut: 'up from the bottom' },
+  front: { added: 'on the front', cut: 'in from the front' },
+  back: { added: 'on the back', cut: 'in from the back' },
+  left: { added: 'on the left', cut: 'in from the left' },
+  right: { added: 'on the right', cut: 'in from the right' },
+};
+
+/** What a step stands on: a side of the part, or a face that was picked. */
+export function groundChoice(step: Place, cuts: boolean): SentencePart {
+  const on = step.on ?? 'top';
+  const sides = Object.entries(GROUND_WORDS).map(([side, { added, cut }]): Option => ({
+    word: cuts ? cut : added,
+    patch: { on: side },
+  }));
+  const face = cuts ? 'in from the face that was picked' : 'on the face that was picked';
+  return choice('what it stands on', ({ patch }) => patch.on === on, [
+    ...sides,
+    ...(typeof on === 'object' ? [{ word: face, patch: { on } }] : []),
+    { word: 'Pick a flat face on the part', patch: {}, pick: { field: 'on', picks: 'ground' } },
   ]);
 }
 
-export function depthParts({ depth }: StepOf<'drill'>): SentencePart[] {
-  const through: Option = { word: 'right through', patch: { depth: 'through' } };
-  const blind: Option = {
-    word: 'deep from the top',
-    patch: { depth: depth === 'through' ? numberValue(5) : depth },
+export const levelChoice = (step: Placed | StepOf<'thread'>): SentencePart =>
+  groundChoice(step, 'effect' in step ? step.effect !== 'add' : step.side === 'inside');
+
+export function depthParts({ depth, point }: StepOf<'drill'>): SentencePart[] {
+  const through: Option = { word: 'right through', patch: { depth: 'through', point: undefined } };
+  const deep = depth === 'through' ? numberValue(5) : depth;
+  const blind: Option = { word: 'deep, with a flat end', patch: { depth: deep, point: undefined } };
+  const pointed: Option = {
+    word: 'deep, with a drill’s point',
+    patch: { depth: deep, point: (118 * Math.PI) / 180 },
   };
-  const way = choice('how deep', (option) => (option === through) === (depth === 'through'), [
-    through,
-    blind,
-  ]);
+  const now = depth === 'through' ? through : point === undefined ? blind : pointed;
+  const way = choice('how deep', (option) => option === now, [through, blind, pointed]);
   return depth === 'through'
     ? [words(' '), way]
     : [words(' '), chip('depth', 'depth', depth), words(' '), way];
+}
+
+/** What a hole widens to, for a screw head, a bearing or a nut. */
+export function headParts({ head }: StepOf<'drill'>): SentencePart[] {
+  const seat: Option = {
+    word: 'a round seat',
+    patch: { head: { kind: 'seat', diameter: numberValue(8), depth: numberValue(3) } },
+  };
+  const sink: Option = {
+    word: 'a countersink',
+    patch: { head: { kind: 'sink', diameter: numberValue(8), angle: Math.PI / 2 } },
+  };
+  const nut: Option = {
+    word: 'a pocket for a nut',
+    patch: {
+      head: { kind: 'nut', sides: 6, across: numberValue(7), depth: numberValue(3), at: 'far', turn: 0 },
+    },
+  };
+  const none: Option = { word: 'no head', patch: { head: undefined } };
+  const kept: Option[] = [none, seat, sink, nut].map((option) => {
+    const kind = (option.patch.head as { kind?: string } | undefined)?.kind;
+    return kind === head?.kind ? { ...option, patch: { head } } : option;
+  });
+  const way = choice('the head of the hole', ({ patch }) => patch.head === head, kept);
+  if (!head) return [words(', '), way];
+  switch (head.kind) {
+    case 'seat':
+      return [
+        words(', with '),
+        way,
+        words(' '),
+        chip('head.diameter', 'width of the seat', head.diameter),
+        words(' across and '),
+        chip('head.depth', 'depth of the seat', head.depth),
+        words(' deep'),
+      ];
+    case 'sink':
+      return [
+        words(', with '),
+        way,
+        words(' '),
+        chip('head.diameter', 'width of the countersink', head.diameter),
+        words(' across, of '),
+        angle('head.angle', 'angle of the countersink', head.angle),
+      ];
+    case 'nut':
+      return [
+        words(', with '),
+        way,
+        words(' '),
+        chip('head.across', 'nut over its flats', head.across),
+        words(' over '),
+        choice(
+          'its flats',
+          ({ patch }) => patch['head.sides'] === head.sides,
+          [
+            { word: 'six flats', patch: { 'head.sides': 6 } },
+            { word: 'four flats', patch: { 'head.sides': 4 } },
+          ],
+        ),
+        words(', '),
+        chip('head.depth', 'depth of the pocket', head.depth),
+        words(' deep '),
+        choice(
+          'where the nut is',
+          ({ patch }) => patch['head.at'] === head.at,
+          [
+            { word: 'at the far end', patch: { 'head.at': 'far' } },
+            { word: 'at the mouth', patch: { 'head.at': 'mouth' } },
+          ],
+        ),
+        words(', turned '),
+        angle('head.turn', 'turn of the nut', head.turn),
+      ];
+  }
 }

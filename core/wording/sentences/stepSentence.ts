@@ -1,16 +1,26 @@
 import type { Step } from '@core/model';
 
-import { edgeChoice, stepsBefore } from './edges';
-import { outlineParts, heightParts, turnParts } from './outlines';
-import { chip, choice, verb, words, type SentencePart } from './parts';
-import { patternParts, REPEATABLE, stationCount, type NamedLayout } from './patterns';
-import { depthParts, effectVerb, levelChoice, placeWords } from './places';
+import { edgeChoice, stepsBefore, unevenParts } from './edges';
+import { formSentence } from './forms';
+import { outlineParts, heightParts, taperParts, turnParts } from './outlines';
+import { chip, choice, setting, verb, words, type SentencePart } from './parts';
+import { patternParts, REPEATABLE, stationRows, type NamedLayout } from './patterns';
+import { depthParts, effectVerb, groundChoice, headParts, levelChoice, placeWords } from './places';
+import { workSentence, type NamedBody } from './works';
 
-/** A step as a sentence that reads aloud. `layouts` are those it may be laid out by. */
+/** What a sentence may name besides other steps. */
+export interface SentenceNames {
+  /** Layouts that a step may be laid out by. */
+  layouts?: readonly NamedLayout[];
+  /** Other bodies that a step may use. */
+  bodies?: readonly NamedBody[];
+}
+
+/** A step as a sentence that reads aloud. */
 export function stepSentence(
   step: Step,
   steps: readonly Step[],
-  layouts: readonly NamedLayout[] = [],
+  { layouts = [], bodies = [] }: SentenceNames = {},
 ): SentencePart[] {
   switch (step.kind) {
     case 'turn':
@@ -41,7 +51,8 @@ export function stepSentence(
         chip('diameter', 'across', step.diameter),
         words(' across, '),
         chip('height', 'height', step.height),
-        words(' high on the top'),
+        words(' high '),
+        groundChoice(step, false),
         ...placeWords(step),
       ];
     case 'groove':
@@ -59,6 +70,9 @@ export function stepSentence(
         words(' a hole '),
         chip('diameter', 'hole', step.diameter),
         ...depthParts(step),
+        ...headParts(step),
+        words(', '),
+        groundChoice(step, true),
         ...placeWords(step),
       ];
     case 'raise':
@@ -66,8 +80,9 @@ export function stepSentence(
         effectVerb(step, 'Raise'),
         words(' '),
         ...outlineParts(step.outline),
-        ...turnParts(step),
+        ...(step.outline.shape === 'circle' ? [] : turnParts(step.turn)),
         ...heightParts(step),
+        ...taperParts(step),
         ...placeWords(step),
       ];
     case 'cone':
@@ -90,7 +105,8 @@ export function stepSentence(
         chip('diameter', 'across', step.diameter),
         words(' across, its middle '),
         chip('up', 'height of its middle', step.up),
-        words(step.on === 'top' ? ' above the top' : ' above the ground'),
+        words(' above its place, '),
+        levelChoice(step),
         ...placeWords(step),
       ];
     case 'ring':
@@ -102,14 +118,15 @@ export function stepSentence(
         chip('thick', 'thickness', step.thick),
         words(' thick, '),
         chip('up', 'height of its middle', step.up),
-        words(step.on === 'top' ? ' above the top' : ' above the ground'),
+        words(' above its place, '),
+        levelChoice(step),
         ...placeWords(step),
       ];
     case 'stations':
       return [
         effectVerb(step, 'Turn'),
         words(' a shape through '),
-        stationCount(step),
+        stationRows(step),
         words(':'),
         ...step.rows.flatMap((row, index) => [
           words(index === 0 ? ' ' : ', '),
@@ -170,6 +187,11 @@ export function stepSentence(
           { word: 'at the top', patch: { open: 'top' } },
           { word: 'at the bottom', patch: { open: 'bottom' } },
           { word: 'at both ends', patch: { open: 'both' } },
+          { word: 'nowhere', patch: { open: 'closed' } },
+          ...(typeof step.open === 'object'
+            ? [{ word: 'at the faces that were picked', patch: { open: step.open } }]
+            : []),
+          { word: 'Pick faces on the part', patch: {}, pick: { field: 'open', picks: 'faces' } },
         ]),
       ];
     case 'ease':
@@ -179,6 +201,7 @@ export function stepSentence(
         edgeChoice(step, steps),
         words(' by '),
         chip('size', 'ease', step.size),
+        ...unevenParts(step),
       ];
     case 'round':
       return [
@@ -188,5 +211,15 @@ export function stepSentence(
         words(' by '),
         chip('size', 'round', step.size),
       ];
+    case 'wedge':
+    case 'spin':
+    case 'blend':
+    case 'run':
+    case 'thread':
+    case 'text':
+    case 'tongue':
+      return formSentence(step);
+    default:
+      return workSentence(step, steps, bodies);
   }
 }

@@ -1,0 +1,62 @@
+import { z } from 'zod';
+
+import { line } from './ids';
+import { Value } from './value';
+
+const coordinate = z.number().min(-10_000).max(10_000);
+
+/** A point of the part as it was when something was picked, mm. It only breaks ties. */
+const Near = z.tuple([coordinate, coordinate, coordinate]);
+
+/** A face by its origin: the tag it was given by the step that made it. */
+export const FacePick = z.strictObject({ tag: line(120), near: Near });
+export type FacePick = z.infer<typeof FacePick>;
+
+/** An edge by the origins of the two faces that meet there. */
+export const EdgePick = z.strictObject({ tags: z.tuple([line(120), line(120)]), near: Near });
+export type EdgePick = z.infer<typeof EdgePick>;
+
+/** The sides of what is there, as one stands before it: its outermost level on each. `bottom` is z = 0. */
+export const Side = z.enum(['top', 'bottom', 'front', 'back', 'left', 'right']);
+export type Side = z.infer<typeof Side>;
+
+/** What something stands on: a side of what is there, or a flat face that was picked. */
+export const Ground = z.union([Side, z.strictObject({ face: FacePick })]);
+export type Ground = z.infer<typeof Ground>;
+
+/**
+ * What a place is measured from, along one way. `low` is the left, front or lower edge, `high` the other; flush ones
+ * hold the thing's own edge off by the number, the others its middle.
+ */
+export const MeasuredFrom = z.enum(['axle', 'middle', 'low', 'high', 'lowFlush', 'highFlush']);
+export type MeasuredFrom = z.infer<typeof MeasuredFrom>;
+
+/** Finer points of a place. Without them it is measured from the axle line, or on a face from its middle. */
+export const finerPlace = {
+  xFrom: MeasuredFrom.optional(),
+  yFrom: MeasuredFrom.optional(),
+  /** Above what it stands on; below it if negative. */
+  lift: Value.optional(),
+  /** Radians, a tilt about the way to the right of its place. */
+  tilt: z.number().min(-1.6).max(1.6).optional(),
+};
+
+/**
+ * Where a solid stands: its middle at (x, y) on its ground; to the right and to the back on level ones, to the right
+ * and up on the front and the back, to the back and up on the left and the right. Cuts go into the part from there.
+ */
+export const place = { on: Ground, x: Value, y: Value, ...finerPlace };
+
+/** The same for steps that stand on the top unless they say otherwise. */
+export const placeOnTop = { on: Ground.optional(), x: Value, y: Value, ...finerPlace };
+
+/** A place as a step has it. */
+export interface Place {
+  on?: Ground | undefined;
+  x: Value;
+  y: Value;
+  xFrom?: MeasuredFrom | undefined;
+  yFrom?: MeasuredFrom | undefined;
+  lift?: Value | undefined;
+  tilt?: number | undefined;
+}

@@ -1,0 +1,153 @@
+import { no, ok, type Result, type StepFault } from '@core/fault';
+import type { EdgeRule } from '@core/model';
+
+import type { Vec3 } from './annotation';
+import { cross, dot } from './frame';
+import type { Kernel, Shape } from './kernel';
+import { edgesOfPicks, faceOfPick } from './picks';
+import { scoped, type Scope } from './scope';
+import type { StepNumbers } from './stepKind';
+import { edgesWhere, faceTag, stepOfTag, type FaceTag, type TaggedSolid } from './tagged';
+import { facesByEdge, partsOf } from './topology';
+
+type Earlier = ReadonlyMap<string, StepNumbers>;
+
+/** Edges that a rule catches on a solid, or what it was looking for. The caller's scope owns them. */
+export function edgesOfRule(
+  scope: Scope,
+  solid: TaggedSolid,
+  rule: EdgeRule,
+  earlier: Earlier,
+): Result<Shape[], StepFault> {
+  if (rule.edges === 'picked') return edgesOfPicks(scope, solid, rule.picks, earlier);
+  const edges = caught(scope, solid, rule, earlier);
+  if (!edges.ok) return edges;
+  return edges.value.length > 0
+    ? edges
+    : no({ code: 'step.pickLost', lookingFor: describeRule(rule, earlier) });
+}
+
+function caught(
+  scope: Scope,
+  solid: TaggedSolid,
+  rule: Exclude<EdgeRule, { edges: 'picked' }>,
+  earlier: Earlier,
+): Result<Shape[], StepFault> {
+  const where = (wanted: (tag: FaceTag, other: FaceTag) => boolean) => ok(edgesWhere(scope, solid, wanted));
+  switch (rule.edges) {
+    case 'face':
+      return rimOf(scope, solid, rule.face, earlier);
+    case 'insides':
+      return ok(hollowEdges(scope, solid));
+    case 'all':
+      return where((tag) => stepOfTag(tag) === rule.of);
+    case 'between':
+      return where((tag, other) => stepOfTag(tag) === rule.of && stepOfTag(other) === rule.and);
+    case 'mouths': {
+      if (!earlier.has(rule.of)) return ok([]);
+      const wall = faceTag(rule.of, 'wall');
+      return where((tag, other) => tag === wall && stepOfTag(other) !== rule.of);
+    }
+    case 'rims':
+    case 'upright': {
+      const of = earlier.get(rule.of);
+      if (!of) return ok([]);
+      const caps = [faceTag(rule.of, 'top'), faceTag(rule.of, 'bottom')];
+      const isSide = (tag: FaceTag) => stepOfTag(tag) === rule.of && !caps.includes(tag);
+      if (rule.edges === 'upright') return where((tag, other) => isSide(tag) && isSide(other));
+      // A cut has lost the cap that lay outside: there its sides meet whatever was there before.
+      return where(
+        (tag, other) => isSide(tag) && (caps.includes(other) || (of.cuts && stepOfTag(other) !== rule.of)),
+      );
+    }
+  }
+}
+
+function rimOf(
+  scope: Scope,
+  solid: TaggedSolid,
+  pick: Extract<EdgeRule, { edges: 'face' }>['face'],
+  earlier: Earlier,
+): Result<Shape[], StepFault> {
+  const face = faceOfPick(scope, solid, pick, earlier);
+  if (!face.ok) return face;
+  const edges = [...facesByEdge(solid.kernel, scope, solid.shape).entries()].flatMap(([edge, faces]) => {
+    const isSeam = faces.length === 2 && faces[0]!.IsSame(faces[1]!);
+    return !isSeam && faces.some((one) => one.IsSame(face.value)) ? [edge] : [];
+  });
+  return ok(edges);
+}
+
+/** Edges at which the material makes a hollow corner, so that a fingertip or a load finds it. */
+function hollowEdges(scope: Scope, { kernel, shape }: TaggedSolid): Shape[] {
+  return [...facesByEdge(kernel, scope, shape).entries()].flatMap(([edge, faces]) => {
+    const [first, second] = faces;
+    if (!first || !second || first.IsSame(second)) return [];
+    return isHollow(kernel, edge, first, second) ? [edge] : [];
+  });
+}
+
+/** Corners flatter than this, as the sine of their turn, are none: faces that run into each other smoothly. */
+const FLAT_SINE = 1e-3;
+
+/**
+ * Going along the edge with the first face on the left, the way into that face is n₁ × t. Where the second face looks
+ * that way too, the two enclose empty space: a hollow corner.
+ */
+export function isHollow(kernel: Kernel, edge: Shape, first: Shape, second: Shape): boolean {
+  return scoped((scope) => {
+    const own = partsOf(kernel, scope, first, 'TopAbs_EDGE').find((one) => one.IsSame(edge));
+    if (!own) return false;
+    const typed = scope.keep(kernel.TopoDS.Edge(own));
+    const curve = scope.keep(new kernel.BRepAdaptor_Curve(typed));
+    const middle = (curve.FirstParameter() + curve.LastParameter()) / 2;
+    const tangent = scope.keep(curve.EvalDN(middle, 1));
+    const sign = own.Orientation() === 'TopAbs_REVERSED' ? -1 : 1;
+    const t: Vec3 = [sign * tangent.X(), sign * tangent.Y(), sign * tangent.Z()];
+    const length = Math.hypot(...t);
+    const normals = [first, second].map((face) => normalAt(kernel, scope, face, typed, middle));
+    const [n1, n2] = normals;
+    if (!n1 || !n2 || length === 0) return false;
+    return dot(cross(n1, t), n2) / length > FLAT_SINE;
+  });
+}
+
+/** The outward normal of a face at a parameter of one of its edges; a unit vector. */
+function normalAt(
+  kernel: Kernel,
+  scope: Scope,
+  face: Shape,
+  edge: Parameters<Kernel['TopoDS']['Edge']>[0],
+  at: number,
+): Vec3 | null {
+  const typed = scope.keep(kernel.TopoDS.Face(face));
+  const flat = scope.keep(new kernel.BRepAdaptor_Curve2d(scope.keep(kernel.TopoDS.Edge(edge)), typed));
+  const uv = scope.keep(flat.Value(at));
+  const surface = scope.keep(new kernel.BRepAdaptor_Surface(typed, false));
+  const [du, dv] = [
+    scope.keep(surface.EvalDN(uv.X(), uv.Y(), 1, 0)),
+    scope.keep(surface.EvalDN(uv.X(), uv.Y(), 0, 1)),
+  ];
+  const normal = scope.keep(du.Crossed(dv));
+  const size = normal.Magnitude();
+  if (size < 1e-12) return null;
+  const out = (face.Orientation() === 'TopAbs_REVERSED' ? -1 : 1) / size;
+  return [out * normal.X(), out * normal.Y(), out * normal.Z()];
+}
+
+const RULE_WORDS: Record<EdgeRule['edges'], string> = {
+  mouths: 'the mouths of a hole',
+  rims: 'the outer edges',
+  upright: 'the upright edges',
+  all: 'the edges',
+  between: 'the edges where two steps meet',
+  insides: 'hollow corners',
+  face: 'the edges round a face',
+  picked: 'edges that were picked',
+};
+
+function describeRule(rule: EdgeRule, earlier: Earlier): string {
+  const named = [...('of' in rule ? [rule.of] : []), ...('and' in rule ? [rule.and] : [])];
+  const gone = named.every((id) => earlier.has(id)) ? '' : ' of a step that is no longer before this one';
+  return RULE_WORDS[rule.edges] + gone;
+}

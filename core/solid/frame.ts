@@ -1,0 +1,97 @@
+import type { Vec3 } from './annotation';
+import type { Box } from './check';
+import type { Kernel } from './kernel';
+import type { Scope } from './scope';
+
+/** A right-handed set of axes in space: where it is, mm, and its three ways, unit vectors. */
+export interface Frame {
+  origin: Vec3;
+  x: Vec3;
+  y: Vec3;
+  z: Vec3;
+}
+
+/** The axes of the part itself: to the right, to the back, up. */
+export const WORLD: Frame = { origin: [0, 0, 0], x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
+
+export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+export const cross = (a: Vec3, b: Vec3): Vec3 => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+];
+export const minus = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+/** a + s · b */
+export const along = (a: Vec3, b: Vec3, s: number): Vec3 => [a[0] + s * b[0], a[1] + s * b[1], a[2] + s * b[2]];
+export const unit = (a: Vec3): Vec3 => {
+  const length = Math.hypot(...a) || 1;
+  return [a[0] / length, a[1] / length, a[2] / length];
+};
+
+/** A way given along a frame's axes, in space. */
+export const wayToWorld = ({ x, y, z }: Frame, [a, b, c]: Vec3): Vec3 =>
+  along(along(along([0, 0, 0], x, a), y, b), z, c);
+/** A point given along a frame's axes, in space. */
+export const toWorld = (frame: Frame, point: Vec3): Vec3 => along(wayToWorld(frame, point), frame.origin, 1);
+/** A point in space, along a frame's axes. */
+export function toLocal({ origin, x, y, z }: Frame, point: Vec3): Vec3 {
+  const from = minus(point, origin);
+  return [dot(from, x), dot(from, y), dot(from, z)];
+}
+
+/** The axes of a face that looks out along `normal`: x level and to the viewer's right, y up or to the back. */
+export function frameFacing(origin: Vec3, normal: Vec3): Frame {
+  const z = unit(normal);
+  const x: Vec3 = Math.abs(z[2]) > 0.9999 ? [1, 0, 0] : unit(cross([0, 0, 1], z));
+  return { origin, x, y: cross(z, x), z };
+}
+
+/** Turned about its own x way, radians, and standing elsewhere. */
+export function tilted({ x, y, z }: Frame, origin: Vec3, tilt: number): Frame {
+  const [cos, sin] = [Math.cos(tilt), Math.sin(tilt)];
+  return {
+    origin,
+    x,
+    y: along(along([0, 0, 0], y, cos), z, sin),
+    z: along(along([0, 0, 0], z, cos), y, -sin),
+  };
+}
+
+export const isWorld = (frame: Frame): boolean => frame === WORLD;
+
+/** A box along a frame's axes that holds a box along the part's; exact where the axes are the same ones. */
+export function boxIn(frame: Frame, box: Box): Box {
+  const corners = [box[0], box[3]].flatMap((x) =>
+    [box[1], box[4]].flatMap((y) => [box[2], box[5]].map((z) => toLocal(frame, [x, y, z]))),
+  );
+  const of = (axis: 0 | 1 | 2) => corners.map((corner) => corner[axis]);
+  return [
+    Math.min(...of(0)),
+    Math.min(...of(1)),
+    Math.min(...of(2)),
+    Math.max(...of(0)),
+    Math.max(...of(1)),
+    Math.max(...of(2)),
+  ];
+}
+
+/** The kernel's transformation that brings what stands in a frame's axes to its place in space. */
+export function transformationOf(kernel: Kernel, scope: Scope, frame: Frame) {
+  const axes = scope.keep(
+    new kernel.gp_Ax3(
+      scope.keep(new kernel.gp_Pnt(...frame.origin)),
+      scope.keep(new kernel.gp_Dir(...frame.z)),
+      scope.keep(new kernel.gp_Dir(...frame.x)),
+    ),
+  );
+  const world = scope.keep(
+    new kernel.gp_Ax3(
+      scope.keep(new kernel.gp_Pnt(0, 0, 0)),
+      scope.keep(new kernel.gp_Dir(0, 0, 1)),
+      scope.keep(new kernel.gp_Dir(1, 0, 0)),
+    ),
+  );
+  const transformation = scope.keep(new kernel.gp_Trsf());
+  transformation.SetDisplacement(world, axes);
+  return transformation;
+}

@@ -1,0 +1,91 @@
+import { no, ok, type Result, type StepFault } from '@core/fault';
+import type { EvaluatedRepair } from '@core/fit';
+import type { Body } from '@core/model';
+import type { Font } from '@core/text';
+
+import { BodyBuilder, type Built } from './bodyBuilder';
+import type { Kernel } from './kernel';
+import type { OtherBody } from './stepKind';
+
+/**
+ * Builds all bodies of a repair, those that others use first, and builds again only what changed. `dispose` frees
+ * everything it holds.
+ */
+export class RepairBuilder {
+  #builders = new Map<string, BodyBuilder>();
+
+  constructor(
+    private readonly kernel: Kernel,
+    private readonly font: Font | null = null,
+  ) {}
+
+  /**
+   * @param onStep called before each step that has to be built.
+   * @returns what each body gave, in the order of `bodies`; those that were removed are left out and let go.
+   */
+  build(
+    bodies: readonly Body[],
+    numbers: EvaluatedRepair,
+    onStep: (bodyId: string, stepId: string) => void = () => {},
+  ): Map<string, Built> {
+    const wanted = bodies.filter((body) => !body.removed);
+    this.#clearAllBut(new Set(wanted.map(({ id }) => id)));
+    const done = new Map<string, Built>();
+    const underWay: string[] = [];
+    const build = (body: Body): Built => {
+      const before = done.get(body.id);
+      if (before) return before;
+      underWay.push(body.id);
+      const builder = this.#builderOf(body.id);
+      // Bodies that it uses are built first: the kernel's solids of a build last until the next one of the same body.
+      for (const other of usedBy(body)) {
+        const used = wanted.find(({ id }) => id === other);
+        if (used && !underWay.includes(used.id)) build(used);
+      }
+      const bodyOf = (id: string): Result<OtherBody, StepFault> => {
+        if (id === body.id) return no({ code: 'body.itself' });
+        const other = wanted.find((candidate) => candidate.id === id);
+        if (!other) return no({ code: 'body.gone' });
+        const circle = underWay.indexOf(id);
+        if (circle >= 0) {
+          const names = underWay.slice(circle).map((one) => wanted.find(({ id: own }) => own === one)!.name);
+          return no({ code: 'body.circle', names });
+        }
+        const built = done.get(id);
+        const failed = built?.steps.some(({ state }) => state === 'failed');
+        if (!built?.solid || failed) return no({ code: 'body.notBuilt', name: other.name });
+        return ok({ solid: built.solid, name: other.name, key: this.#builderOf(id).key });
+      };
+      const built = builder.build(body, numbers, (stepId) => onStep(body.id, stepId), {
+        font: this.font,
+        bodyOf,
+      });
+      underWay.pop();
+      done.set(body.id, built);
+      return built;
+    };
+    for (const body of wanted) build(body);
+    return new Map(wanted.map(({ id }) => [id, done.get(id)!]));
+  }
+
+  dispose(): void {
+    this.#clearAllBut(new Set());
+  }
+
+  #builderOf(id: string): BodyBuilder {
+    const found = this.#builders.get(id) ?? new BodyBuilder(this.kernel);
+    this.#builders.set(id, found);
+    return found;
+  }
+
+  #clearAllBut(kept: ReadonlySet<string>): void {
+    for (const [id, builder] of this.#builders) {
+      if (kept.has(id)) continue;
+      builder.dispose();
+      this.#builders.delete(id);
+    }
+  }
+}
+
+const usedBy = (body: Body): string[] =>
+  body.steps.flatMap((step) => (step.kind === 'body' && !step.off ? [step.of] : []));

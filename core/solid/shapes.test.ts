@@ -1,0 +1,464 @@
+import { readFileSync } from 'node:fs';
+
+import { evaluateRepair } from '@core/fit';
+import type { Body, Repair, Step } from '@core/model';
+import { gearRadii, halfToothAngle } from '@core/outline';
+import { meshOf, openEdgeCount, RepairBuilder, SCREEN_QUALITY, weld, type Kernel } from '@core/solid';
+import { ridgeOf, threadArea, threadForm, THREADS } from '@core/standards';
+import { testKernel } from '@core/testing/kernel';
+import { block, buildPiece, outlineOf, plain, raised, stepOf } from '@core/testing/pieces';
+import { RepairDraft } from '@core/testing/repairDraft';
+import { letterFaces, readFont } from '@core/text';
+
+let kernel: Kernel;
+beforeAll(async () => {
+  kernel = await testKernel();
+});
+const build = (...steps: Step[]) => buildPiece(kernel, steps);
+const rounded = (box: readonly number[] | null) => box?.map((mm) => Number(mm.toFixed(4)));
+/** A closed solid of one piece with a volume, within a share of it. */
+function expectSolid(built: ReturnType<typeof build>, volume: number, within = 1e-6, pieces = 1) {
+  expect(built.faults).toEqual([]);
+  expect(built.check).toMatchObject({ pieces, valid: true, closed: true });
+  expect(Math.abs(built.volume / volume - 1)).toBeLessThan(within);
+}
+const standing = { effect: 'add', on: 'bottom', x: 0, y: 0 } as const;
+const rectangle = (length: number, breadth: number) => outlineOf('rectangle', { length, breadth, cornerRadius: 0 });
+const circle = (diameter: number) => outlineOf('circle', { diameter });
+const BLOCK = 40 * 20 * 10;
+
+describe('more outlines, against closed formulas', () => {
+  test('part of a ring, and a piece of pie', () => {
+    const sector = (inner: number) => ({ ...outlineOf('sector', { inner, outer: 40 }), angle: 1.2 }) as never;
+    expectSolid(build(raised(sector(20), 5)), 5 * 0.6 * (400 - 100));
+    expectSolid(build(raised(sector(0), 5)), 5 * 0.6 * 400);
+  });
+
+  test('a band round two circles, and round three', () => {
+    const circles = (...rows: [number, number, number][]) =>
+      ({ shape: 'hull', circles: rows.map(([x, y, diameter]) => plain({ x, y, diameter })) }) as never;
+    // Two equal circles: a slot.
+    expectSolid(build(raised(circles([0, 0, 8], [20, 0, 8]), 3)), 3 * (20 * 8 + Math.PI * 16));
+    // Radii 5 and 3, 20 apart: two trapezia and two sectors that make up the rest of each circle.
+    const lean = Math.asin(2 / 20);
+    const straight = Math.sqrt(400 - 4);
+    const area = straight * (5 + 3) + (Math.PI + 2 * lean) * 12.5 + (Math.PI - 2 * lean) * 4.5;
+    expectSolid(build(raised(circles([0, 0, 10], [20, 0, 6]), 3)), 3 * area);
+    // Equal circles at the corners of a triangle: triangle, three strips and one whole circle.
+    expectSolid(
+      build(raised(circles([0, 0, 4], [30, 0, 4], [0, 40, 4], [10, 10, 4]), 2)),
+      2 * (600 + 120 * 2 + Math.PI * 4),
+    );
+  });
+
+  test('from point to point, with an arc, and clockwise as well', () => {
+    const points = (rows: [number, number, true?][], between = 'straight') =>
+      ({
+        shape: 'points',
+        between,
+        points: rows.map(([x, y, via]) => ({ ...plain({ x, y }), ...(via ? { via } : {}) })),
+      }) as never;
+    // A half disc of radius 5 on a rectangle of 10 by 4.
+    const dome: [number, number, true?][] = [[-5, 0], [5, 0], [5, 4], [0, 9, true], [-5, 4]];
+    expectSolid(build(raised(points(dome), 2)), 2 * (40 + 12.5 * Math.PI));
+    expectSolid(build(raised(points([...dome].reverse()), 2)), 2 * (40 + 12.5 * Math.PI));
+    // Smooth through 24 points of a circle is that circle to a thousandth.
+    const ring = Array.from({ length: 24 }, (_, index): [number, number] => [
+      10 * Math.cos((index * Math.PI) / 12),
+      10 * Math.sin((index * Math.PI) / 12),
+    ]);
+    expectSolid(build(raised(points(ring, 'smooth'), 2)), 2 * 100 * Math.PI, 1e-3);
+    expect(build(raised(points([[0, 0], [10, 10], [10, 0], [0, 10]]), 2)).faults).toEqual([
+      { code: 'outline.crosses' },
+    ]);
+  });
+
+  test('a gear of 24 teeth, against its area integrated from the involute', () => {
+    const gear = { teeth: 24, pressure: (20 * Math.PI) / 180, shift: 0.1, side: 'outside' as const };
+    const outline = { shape: 'gear', ...gear, ...plain({ module: 1, backlash: 0.05 }) } as never;
+    const built = build(raised(outline, 6));
+    const known = { ...gear, module: 1, backlash: 0.05 };
+    const { root, base, tip } = gearRadii(known);
+    // A disc to the root, and above it 2 z ψ(r) r dr, by Simpson's rule; below the base circle ψ does not change.
+    const steps = 2000;
+    const width = (r: number) => 2 * 24 * halfToothAngle(known, Math.max(r, base)) * r;
+    let area = Math.PI * root * root;
+    for (let i = 0; i < steps; i += 1) {
+      const [a, b] = [root + ((tip - root) * i) / steps, root + ((tip - root) * (i + 1)) / steps];
+      area += ((b - a) / 6) * (width(a) + 4 * width((a + b) / 2) + width(b));
+    }
+    expectSolid(built, 6 * area, 2e-4);
+    expect(built.box![3] - built.box![0]).toBeCloseTo(24 + 2 + 0.2, 3);
+  });
+
+  test('a rack: its teeth are half of its pitch line', () => {
+    const outline = {
+      shape: 'rack',
+      teeth: 5,
+      pressure: (20 * Math.PI) / 180,
+      ...plain({ module: 2, backlash: 0, body: 6 }),
+    } as never;
+    const slope = Math.tan((20 * Math.PI) / 180);
+    const pitch = 2 * Math.PI;
+    // Trapezia from 2.5 below the pitch line, where a tooth is broadest, to 2 above it.
+    const tooth = ((pitch / 2 + 2 * 2.5 * slope + (pitch / 2 - 2 * 2 * slope)) / 2) * 4.5;
+    expectSolid(build(raised(outline, 4)), 4 * (5 * pitch * 6 + 5 * tooth));
+  });
+});
+
+describe('solids from outlines, against closed formulas', () => {
+  test('a wedge, and one that ends in an edge', () => {
+    const wedge = (low: number, high: number) =>
+      build(stepOf('wedge', { ...standing, length: 20, breadth: 10, low, high, turn: 0.3 }));
+    expectSolid(wedge(2, 6), 20 * 10 * 4);
+    expectSolid(wedge(0, 6), 20 * 10 * 3);
+    expect(wedge(0, 6).roles).toEqual(['back', 'bottom', 'front', 'right', 'slope']);
+    expect(wedge(0, 0).faults).toEqual([{ code: 'wedge.flat' }]);
+  });
+
+  test('an outline turned by an angle, by Pappus', () => {
+    const spin = (angle: number) =>
+      build({
+        ...stepOf('spin', { ...standing, outline: rectangle(4, 6), away: 10, up: 3, turn: 0.5 }),
+        angle,
+      } as Step);
+    expectSolid(spin(Math.PI / 2), 24 * 10 * (Math.PI / 2));
+    expectSolid(spin(2 * Math.PI), 24 * 10 * 2 * Math.PI);
+    const crossing = { ...stepOf('spin', { ...standing, outline: rectangle(30, 6), away: 10, up: 3, turn: 0 }), angle: 1 };
+    expect(build(crossing as Step).faults).toMatchObject([{ code: 'spin.crossesAxis', overMm: 5 }]);
+  });
+
+  test('raised with leaning sides: a stump of a pyramid and of a cone', () => {
+    const taper = Math.atan(0.1);
+    const area = (side: number) => side * side;
+    expectSolid(
+      build({ ...raised(rectangle(20, 20), 10), taper } as Step),
+      (10 / 3) * (area(20) + area(18) + Math.sqrt(area(20) * area(18))),
+    );
+    expectSolid(build({ ...raised(circle(20), 10), taper } as Step), ((10 * Math.PI) / 3) * (100 + 81 + 90));
+  });
+
+  test('raised both ways', () => {
+    const built = build(block(40, 20, 10), { ...raised(circle(8), 6, { on: 'top' }), bothWays: true } as Step);
+    expectSolid(built, BLOCK + Math.PI * 16 * 3);
+    expect(built.box![5]).toBeCloseTo(13, 6);
+  });
+
+  test('from a square to a smaller one, straight: a stump of a pyramid', () => {
+    const section = (side: number, at: number) => ({ outline: rectangle(side, side), ...plain({ at, x: 0, y: 0 }), turn: 0 });
+    const built = build({
+      ...stepOf('blend', { ...standing }),
+      sections: [section(20, 0), section(10, 12)],
+      between: 'straight',
+    } as unknown as Step);
+    expectSolid(built, (12 / 3) * (400 + 100 + 200));
+    const mixed = build({
+      ...stepOf('blend', { ...standing }),
+      sections: [
+        { outline: circle(20), ...plain({ at: 0, x: 0, y: 0 }), turn: 0 },
+        { outline: rectangle(14, 10), ...plain({ at: 10, x: 0, y: 0 }), turn: 0 },
+        { outline: circle(8), ...plain({ at: 20, x: 3, y: 0 }), turn: 0 },
+      ],
+      between: 'smooth',
+    } as unknown as Step);
+    expect(mixed.faults).toEqual([]);
+    expect(mixed.check).toMatchObject({ pieces: 1, valid: true, closed: true });
+  });
+
+  test('run along a path with a rounded bend, by Pappus', () => {
+    const path = (...rows: [number, number, number][]) => rows.map(([x, y, up]) => plain({ x, y, up }));
+    const run = (more: object) =>
+      build({ ...stepOf('run', { ...standing, outline: circle(4), bend: 5 }), along: 'straight', closed: false, ...more } as Step);
+    const legs = 20 - 5 + 30 - 5 + (Math.PI / 2) * 5;
+    expectSolid(run({ path: path([0, 0, 0], [20, 0, 0], [20, 0, 30]) }), Math.PI * 4 * legs);
+    // A closed one: a rounded square of 20 by 20.
+    const round = 4 * 10 + 2 * Math.PI * 5;
+    expectSolid(
+      run({ path: path([0, 0, 0], [20, 0, 0], [20, 20, 0], [0, 20, 0]), closed: true }),
+      Math.PI * 4 * round,
+    );
+    expect(run({ path: path([0, 0, 0], [20, 0, 0], [20, 0, 30]), ...plain({ bend: 1 }) }).faults).toMatchObject([
+      { code: 'run.bendTooTight' },
+    ]);
+    expect(run({ path: path([0, 0, 0], [3, 0, 0], [3, 0, 30]) }).faults).toMatchObject([{ code: 'run.legTooShort' }]);
+    // Straight from one circle to another: a stump of a cone.
+    expectSolid(
+      run({ path: path([0, 0, 0], [0, 0, 12]), ending: circle(10) }),
+      ((Math.PI * 12) / 3) * (4 + 25 + 10),
+      1e-4,
+    );
+  });
+});
+
+describe('threads', () => {
+  const m8 = THREADS.find(({ name }) => name === 'M8')!;
+
+  test('a modelled M8 of 12 mm, against its section integrated along it', () => {
+    const built = build(
+      stepOf('thread', { ...standing, side: 'outside', size: 'M8', length: 12, play: 0.05, made: 'modelled' }),
+    );
+    const form = threadForm(m8);
+    const ridge = ridgeOf(form, 'outside', 0.05)!;
+    // Every level section is the same, turned; the lead at the top cuts it at a radius that falls by a millimetre a millimetre.
+    const steps = 4000;
+    let volume = 0;
+    for (let i = 0; i < steps; i += 1) {
+      const z = (12 * (i + 0.5)) / steps;
+      volume += threadArea(form, ridge, ridge.coreRadius + (12 - z)) * (12 / steps);
+    }
+    expectSolid(built, volume, 2e-4);
+    expect(built.box![3]).toBeCloseTo(ridge.crestRadius, 2);
+  }, 60_000);
+
+  test('a threaded hole takes out what its rod would be', () => {
+    const hole = stepOf('thread', {
+      on: 'top',
+      x: 0,
+      y: 0,
+      side: 'inside',
+      size: 'M8',
+      length: 'through',
+      play: 0.1,
+      made: 'modelled',
+    });
+    const built = build(block(20, 20, 5), hole);
+    const form = threadForm(m8);
+    expectSolid(built, 2000 - 5 * threadArea(form, ridgeOf(form, 'inside', 0.1)!), 2e-4);
+  }, 60_000);
+
+  test('drawn only: the hole to tap, and what can’t be', () => {
+    const thread = (more: object) =>
+      build(
+        block(20, 20, 5),
+        stepOf('thread', { on: 'top', x: 0, y: 0, side: 'inside', size: 'M8', length: 'through', play: 0, made: 'drawn', ...more }),
+      );
+    // ISO 724: D1 = D − 1.0825 P.
+    expectSolid(thread({}), 2000 - (Math.PI * 5 * (8 - 1.082532 * 1.25) ** 2) / 4, 1e-5);
+    expect(thread({ size: 'M99' }).faults).toEqual([{ code: 'thread.unknown', size: 'M99' }]);
+    expect(thread({ ...plain({ play: 0.5 }) }).faults).toMatchObject([{ code: 'thread.playTooLarge' }]);
+  });
+});
+
+describe('what works on all that is there', () => {
+  const base = () => block(40, 20, 10);
+
+  test('moved, turned and scaled', () => {
+    const built = build(base(), {
+      ...stepOf('move', { dx: 5, dy: 0, dz: 2, axis: 'z', turn: Math.PI / 2 }),
+      scale: 2,
+    } as Step);
+    expectSolid(built, 8 * BLOCK);
+    expect(rounded(built.box)).toEqual([-15, -40, 2, 25, 40, 22]);
+  });
+
+  test('split, one half kept, or both moved apart with pegs', () => {
+    const split = (more: object) => build(base(), stepOf('split', { axis: 'x', at: 5, keep: 'low', gap: 8, ...more }));
+    expectSolid(split({}), 25 * 200);
+    expectSolid(split({ keep: 'high' }), 15 * 200);
+    expectSolid(split({ keep: 'both' }), BLOCK, 1e-6, 2);
+    const pegs = plain({ diameter: 4, length: 3, apart: 10, play: 0.1 });
+    const socket = Math.PI * 2.1 ** 2 * 3.1;
+    expectSolid(split({ keep: 'both', pegs }), BLOCK + 2 * Math.PI * 4 * 3 - 2 * socket, 1e-6, 2);
+    expect(split({ keep: 'both', pegs: plain({ diameter: 4, length: 3, apart: 19, play: 0.1 }) }).faults).toMatchObject([
+      { code: 'split.pegsDoNotFit' },
+    ]);
+    expect(split({ ...plain({ at: 25 }) }).faults).toMatchObject([{ code: 'split.missesBody' }]);
+  });
+
+  test('all faces moved out, or in', () => {
+    const faces = (by: number) => build(base(), stepOf('faces', { of: 'all', by }));
+    expectSolid(faces(0.5), 41 * 21 * 11);
+    expectSolid(faces(-0.5), 39 * 19 * 9);
+  });
+
+  test('the faces of one hole moved: it gets wider or narrower', () => {
+    const bore = stepOf('drill', { diameter: 6, depth: 'through', x: 0, y: 0 });
+    const faces = (by: number) => build(base(), bore, stepOf('faces', { of: bore.id, by }));
+    expectSolid(faces(-0.2), BLOCK - Math.PI * 10 * 3.2 ** 2);
+    expectSolid(faces(0.2), BLOCK - Math.PI * 10 * 2.8 ** 2);
+  });
+
+  test('sides of a step leaned in', () => {
+    const stump = raised(rectangle(10, 10), 5, { on: 'top' });
+    const lean = { ...stepOf('taper', { held: 'bottom' }), of: stump.id, angle: Math.atan(0.2) } as Step;
+    expectSolid(build(base(), stump, lean), BLOCK + (5 / 3) * (100 + 64 + 80));
+  });
+
+  test('hollowed with nothing open, and open at a picked face', () => {
+    expectSolid(build(base(), stepOf('hollow', { wall: 2, open: 'closed' })), BLOCK - 36 * 16 * 6);
+    const b = base();
+    const open = [{ tag: `${b.id}:front`, near: [0, -10, 5] }];
+    expectSolid(build(b, stepOf('hollow', { wall: 2, open })), BLOCK - 36 * 18 * 6);
+  });
+});
+
+describe('patterns', () => {
+  const hole = () => stepOf('drill', { diameter: 2, depth: 'through', x: -15, y: -5 });
+  const one = Math.PI * 10;
+
+  test('a grid, a path and a row that climbs', () => {
+    const h = hole();
+    const repeat = (pattern: object) => ({ ...stepOf('repeat', {}), of: h.id, pattern }) as unknown as Step;
+    expectSolid(
+      build(block(40, 20, 10), h, repeat({ by: 'grid', count: 5, rows: 3, ...plain({ dx: 5, dy: 5 }) })),
+      BLOCK - 15 * one,
+    );
+    const path = build(
+      block(40, 20, 10),
+      h,
+      repeat({ by: 'path', count: 7, points: [plain({ x: 20, y: 0 }), plain({ x: 20, y: 10 })] }),
+    );
+    expectSolid(path, BLOCK - 7 * one);
+    // Thirty millimetres of path in six steps of five: the last stands at its end.
+    expect(rounded(path.centreLines.at(-1)!.from.slice(0, 2))).toEqual([5, 5]);
+    const post = raised(circle(2), 2, { on: 'top', x: -15, y: -5 });
+    const climbing = { ...stepOf('repeat', {}), of: post.id, pattern: { by: 'row', count: 3, ...plain({ dx: 10, dy: 0, dz: 0.5 }) } };
+    expect(build(block(40, 20, 10), post, climbing as unknown as Step).box![5]).toBeCloseTo(13, 6);
+  });
+});
+
+describe('edges by more rules', () => {
+  const size = { ...plain({ size: 1 }) };
+  const ease = (where: object, more: object = {}) => ({ id: 'ease', kind: 'ease', ...size, where, ...more }) as unknown as Step;
+
+  test('all edges of a step; where two steps meet; hollow corners; round a face; one edge', () => {
+    const base = block(40, 20, 10);
+    const tower = raised(rectangle(10, 10), 6, { on: 'top' });
+    const joint = 0.5 * 40 + 4 * (1 / 3);
+    const whole = BLOCK + 600;
+    expectSolid(build(base, tower, ease({ edges: 'between', of: tower.id, and: base.id })), whole + joint);
+    expectSolid(build(base, tower, ease({ edges: 'insides' })), whole + joint);
+    const face = { tag: `${tower.id}:top`, near: [0, 0, 16] };
+    const rim = 0.5 * 40 - 4 * (1 / 3);
+    expectSolid(build(base, tower, ease({ edges: 'face', face })), whole - rim);
+    const pick = { tags: [`${base.id}:front`, `${base.id}:top`], near: [0, -10, 10] };
+    expectSolid(build(base, ease({ edges: 'picked', picks: [pick] })), BLOCK - 0.5 * 40);
+    const lost = { tags: [`${base.id}:front`, `${base.id}:back`], near: [0, 0, 0] };
+    expect(build(base, ease({ edges: 'picked', picks: [lost] })).faults).toEqual([
+      {
+        code: 'step.pickLost',
+        lookingFor: 'the edge where the front side of step 1 meets the back side of step 1',
+      },
+    ]);
+  });
+
+  test('a pick survives other sizes and a step put before it', () => {
+    const pickOf = (base: Step) => ({ tags: [`${base.id}:front`, `${base.id}:top`], near: [0, -10, 10] });
+    const small = block(40, 20, 10);
+    const large = { ...block(60, 30, 4), id: small.id } as Step;
+    const eased = ease({ edges: 'picked', picks: [pickOf(small)] });
+    expectSolid(build(large, eased), 60 * 30 * 4 - 0.5 * 60);
+    const bore = stepOf('drill', { diameter: 4, depth: 'through', x: 0, y: 0 });
+    expectSolid(build(small, bore, eased), BLOCK - Math.PI * 40 - 0.5 * 40);
+  });
+
+  test('eased by two lengths, and by a length and an angle', () => {
+    const base = block(40, 20, 10);
+    const where = { edges: 'upright', of: base.id };
+    expectSolid(build(base, ease(where, { other: plain({ length: 3 }) })), BLOCK - 4 * 0.5 * 3 * 10);
+    expectSolid(build(base, ease(where, { other: { angle: Math.atan(2) } })), BLOCK - 4 * 0.5 * 2 * 10);
+  });
+});
+
+describe('tongues that snap', () => {
+  const tongue = (more: object) =>
+    stepOf('tongue', { ...standing, length: 15, breadth: 6, thickness: 1.5, bump: 0.8, play: 0.2, turn: 0.4, ...more });
+  test('the tongue, and the room for one', () => {
+    // A bar, and a wedge twice as long as it stands out.
+    expectSolid(build(tongue({})), 6 * (1.5 * 15 + 0.8 * 0.8));
+    const room = build(block(40, 20, 20), tongue({ effect: 'cut' }));
+    const slot = 1.9 * 15.2;
+    const window = 0.8 * (2 * 0.8 + 0.4);
+    expectSolid(room, 40 * 20 * 20 - 6.4 * (slot + window));
+    expect(build(tongue({ bump: plain({ bump: 8 }).bump })).faults).toMatchObject([{ code: 'tongue.bumpTooLong' }]);
+  });
+});
+
+describe('bodies made with each other', () => {
+  const builtFrom = (bodies: { id: string; steps: Step[] }[]) => {
+    const draft = new RepairDraft('Two');
+    for (const { id, steps } of bodies) draft.body(id, id, steps);
+    const repair: Repair = draft.repair;
+    const builder = new RepairBuilder(kernel, null);
+    const rebuild = (of: readonly Body[] = repair.bodies) => builder.build(of, evaluateRepair(repair));
+    return { repair, builder, rebuild };
+  };
+  const use = (of: string, more: object) => ({ ...stepOf('body', { effect: 'cut', grow: 0, wayIn: 'none' }), of, ...more }) as Step;
+
+  test('room for a bolt that goes in from the top, grown by its play', () => {
+    const bolt = [raised(circle(6), 8), raised(circle(10), 3, { on: 'top' })];
+    const { builder, rebuild } = builtFrom([
+      { id: 'case', steps: [block(40, 20, 14), use('bolt', { ...plain({ grow: 0.25 }), wayIn: 'top' })] },
+      { id: 'bolt', steps: bolt },
+    ]);
+    const built = rebuild().get('case')!;
+    expect(built.steps.every(({ state }) => state === 'built')).toBe(true);
+    // Grown by a quarter: the shank 6.5 across down to the ground, the head 10.5 from 7.75 up to 11.25, and the way out above it.
+    expect(built.check!.volumeMm3).toBeCloseTo(
+      40 * 20 * 14 - Math.PI * (3.25 ** 2 * 7.75 + 5.25 ** 2 * (14 - 7.75)),
+      2,
+    );
+    builder.dispose();
+  });
+
+  test('joined, kept in common, and built again when the other changes', () => {
+    const { builder, rebuild, repair } = builtFrom([
+      { id: 'a', steps: [block(40, 20, 10), use('b', { effect: 'common' })] },
+      { id: 'b', steps: [block(20, 40, 30)] },
+    ]);
+    expect(rebuild().get('a')!.check!.volumeMm3).toBeCloseTo(20 * 20 * 10, 6);
+    const again = rebuild();
+    expect(again.get('a')!.rebuiltSteps).toBe(0);
+    const wider = repair.bodies.map((body) => (body.id === 'b' ? { ...body, steps: [block(30, 40, 30)] } : body));
+    expect(rebuild(wider).get('a')!.check!.volumeMm3).toBeCloseTo(30 * 20 * 10, 6);
+    builder.dispose();
+  });
+
+  test('circles, and bodies that are gone or broken, are told', () => {
+    const { builder, rebuild } = builtFrom([
+      { id: 'a', steps: [block(4, 4, 4), use('b', {})] },
+      { id: 'b', steps: [block(2, 2, 9), use('a', {})] },
+      { id: 'c', steps: [block(4, 4, 4), use('nobody', {})] },
+      { id: 'd', steps: [block(4, 4, 4), use('c', {})] },
+      { id: 'e', steps: [block(4, 4, 4), use('e', {})] },
+    ]);
+    const faults = [...rebuild().values()].map(({ steps }) => steps.flatMap((step) => (step.state === 'failed' ? [step.fault.code] : [])));
+    expect(faults).toEqual([['body.notBuilt'], ['body.circle'], ['body.gone'], ['body.notBuilt'], ['body.itself']]);
+    builder.dispose();
+  });
+});
+
+describe('letters', () => {
+  const font = readFont(
+    new Uint8Array(readFileSync('node_modules/@expo-google-fonts/barlow/600SemiBold/Barlow_600SemiBold.ttf')).buffer,
+  );
+
+  test('capitals are as high as asked, in the middle, with their holes', () => {
+    const faces = letterFaces(font, 'REV B', 5);
+    expect(faces).toHaveLength(4);
+    expect(faces.flatMap(({ holes }) => holes)).toHaveLength(3);
+    const ys = faces.flatMap(({ outer }) => outer.flatMap((curve) => (curve.kind === 'line' ? [curve.from[1]] : [])));
+    expect(Math.max(...ys)).toBeCloseTo(2.5, 1);
+    expect(Math.min(...ys)).toBeCloseTo(-2.5, 1);
+  });
+
+  test('raised letters are closed solids and carry through to the mesh', () => {
+    const draft = new RepairDraft('Lettered').body('b', 'b', [
+      block(40, 20, 4),
+      stepOf('text', { effect: 'add', on: 'top', x: 0, y: 0, text: 'B 8', height: 6, depth: 0.6, turn: 0 }),
+    ]);
+    const builder = new RepairBuilder(kernel, font);
+    const built = builder.build(draft.repair.bodies, evaluateRepair(draft.repair)).get('b')!;
+    expect(built.steps.map(({ state }) => state)).toEqual(['built', 'built']);
+    expect(built.box![5]).toBeCloseTo(4.6, 6);
+    expect(built.check!.volumeMm3).toBeGreaterThan(3200 + 0.6 * 10);
+    expect(openEdgeCount(weld(meshOf(built.solid!, SCREEN_QUALITY)))).toBe(0);
+    builder.dispose();
+  });
+
+  test('without letters, without a font, and with letters that it has not', () => {
+    const text = (what: string) => build(block(40, 20, 4), stepOf('text', { effect: 'add', on: 'top', x: 0, y: 0, text: what, height: 6, depth: 0.6, turn: 0 }));
+    expect(text(' ').faults).toEqual([{ code: 'text.empty' }]);
+    expect(text('A').faults).toEqual([{ code: 'text.noFont' }]);
+  });
+});

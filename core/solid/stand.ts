@@ -1,0 +1,184 @@
+import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import type { EvaluatedRepair } from '@core/fit';
+import type { MeasuredFrom, Place, Side, Step } from '@core/model';
+
+import type { Annotation, CentreLine, Vec3 } from './annotation';
+import type { Box } from './check';
+import {
+  boxIn,
+  frameFacing,
+  isWorld,
+  tilted,
+  toLocal,
+  toWorld,
+  wayToWorld,
+  WORLD,
+  type Frame,
+} from './frame';
+import { faceOfPick, frameOnFace } from './picks';
+import { resolvePosition } from './resolve';
+import { scoped } from './scope';
+import type { StepNumbers } from './stepKind';
+import type { TaggedSolid } from './tagged';
+
+/** How far a cut reaches past a face it comes out of, mm: faces that coincide would leave a skin. */
+export const OVERRUN_MM = 1;
+
+/** Where a step's solid stands, all in one frame: it is made there along the axes and then brought to its place. */
+export interface Stand {
+  frame: Frame;
+  /** The middle of the solid. */
+  at: readonly [number, number];
+  /** Height of what it stands on. */
+  level: number;
+  /** Cuts go up from it: it stands on the ground, under the part. */
+  up: boolean;
+  /** How far past its level a cut reaches: nowhere within the part, out of it at its outermost faces. */
+  past: number;
+  /** The solid's own low (-1) or high (1) edge is held at `at`, not its middle. */
+  flush: readonly [number, number];
+  /** Box of what is there, along the frame. */
+  box: Box | null;
+}
+
+/** Whether a step stands at a place. */
+export const hasPlace = (step: Step): step is Step & Place => 'x' in step && 'y' in step;
+
+/** The place's numbers, to be resolved with the step's own. */
+export const placeNumbers = (
+  place: Place,
+  numbers: EvaluatedRepair,
+): Record<'x' | 'y', Result<NamedLength, StepFault>> & Record<string, Result<NamedLength, StepFault>> => ({
+  x: resolvePosition(place.x, 'place along', numbers),
+  y: resolvePosition(place.y, 'place across', numbers),
+  ...(place.lift ? { lift: resolvePosition(place.lift, 'lift', numbers) } : {}),
+});
+
+const NORMALS: Record<Side, Vec3> = {
+  top: [0, 0, 1],
+  bottom: [0, 0, 1],
+  front: [0, -1, 0],
+  back: [0, 1, 0],
+  left: [-1, 0, 0],
+  right: [1, 0, 0],
+};
+
+/** Where a step without a place stands. */
+export const plainStand = (box: Box | null): Stand => ({
+  frame: WORLD,
+  at: [0, 0],
+  level: box?.[5] ?? 0,
+  up: false,
+  past: OVERRUN_MM,
+  flush: [0, 0],
+  box,
+});
+
+/** Works out where a step stands on what is there. */
+export function standOf(
+  place: Place,
+  lengths: Record<string, NamedLength>,
+  { before, box, earlier }: {
+    before: TaggedSolid | null;
+    box: Box | null;
+    earlier: ReadonlyMap<string, StepNumbers>;
+  },
+): Result<Stand, StepFault> {
+  const on = place.on ?? 'top';
+  const [x, y] = [lengths.x!.mm, lengths.y!.mm];
+  const lift = lengths.lift?.mm ?? 0;
+  let stand: Omit<Stand, 'past'>;
+  if (typeof on === 'string') {
+    const frame = on === 'top' || on === 'bottom' ? WORLD : frameFacing([0, 0, 0], NORMALS[on]);
+    const inFrame = box && (isWorld(frame) ? box : boxIn(frame, box));
+    const measured = positionIn(frame, place, [x, y], inFrame, [0, 0]);
+    const level = on === 'bottom' ? 0 : (inFrame?.[5] ?? 0);
+    stand = { frame, ...measured, level: level + lift, up: on === 'bottom', box: inFrame };
+  } else {
+    if (!before || !box) return no({ code: 'step.pickLost', lookingFor: 'a face of an earlier step' });
+    const found = scoped((scope) => {
+      const face = faceOfPick(scope, before, on.face, earlier);
+      return face.ok ? ok(frameOnFace(before.kernel, face.value)) : face;
+    });
+    if (!found.ok) return found;
+    if (!found.value) return no({ code: 'pick.notFlat' });
+    const { frame, half } = found.value;
+    const edges: Box = [-half[0], -half[1], 0, half[0], half[1], 0];
+    const axle = toLocal(frame, [0, 0, 0]);
+    const measured = positionIn(frame, { xFrom: 'middle', yFrom: 'middle', ...place }, [x, y], edges, axle);
+    stand = { frame, ...measured, level: lift, up: false, box: boxIn(frame, box) };
+  }
+  if (!place.tilt) return ok({ ...stand, past: pastOf(stand) });
+  const frame = tilted(
+    stand.frame,
+    toWorld(stand.frame, [stand.at[0], stand.at[1], stand.level]),
+    place.tilt,
+  );
+  const there = { ...stand, frame, at: [0, 0] as const, level: 0, box: box && boxIn(frame, box) };
+  // A slanted cut comes from the outside.
+  const outside = there.up ? -(there.box?.[2] ?? 0) : (there.box?.[5] ?? 0);
+  return ok({ ...there, past: Math.max(outside, 0) + OVERRUN_MM });
+}
+
+function pastOf({ level, up, box }: Omit<Stand, 'past'>): number {
+  const isOutermost = up ? level <= (box?.[2] ?? 0) + 1e-6 : level >= (box?.[5] ?? 0) - 1e-6;
+  return isOutermost ? OVERRUN_MM : 0;
+}
+
+/**
+ * A position in a frame. Numbers run to the right, to the back and up of the part, whichever way the frame's own axes
+ * run on this side of it.
+ */
+function positionIn(
+  frame: Frame,
+  { xFrom, yFrom }: Pick<Place, 'xFrom' | 'yFrom'>,
+  [x, y]: readonly [number, number],
+  edges: Box | null,
+  axle: readonly number[],
+): Pick<Stand, 'at' | 'flush'> {
+  const along = (axis: 0 | 1, from: MeasuredFrom = 'axle', value: number) => {
+    const way = axis === 0 ? frame.x : frame.y;
+    // The largest of its parts tells which way of the part it runs along.
+    const main = way.reduce((best, part) => (Math.abs(part) > Math.abs(best) ? part : best), 0);
+    const sign = main < 0 ? -1 : 1;
+    const [low, high] = [edges?.[axis] ?? 0, edges?.[axis + 3] ?? 0];
+    const [first, last] = sign > 0 ? [low, high] : [high, low];
+    switch (from) {
+      case 'axle':
+        return { at: axle[axis]! + sign * value, flush: 0 };
+      case 'middle':
+        return { at: (low + high) / 2 + sign * value, flush: 0 };
+      case 'low':
+      case 'lowFlush':
+        return { at: first + sign * value, flush: from === 'low' ? 0 : -sign };
+      case 'high':
+      case 'highFlush':
+        return { at: last - sign * value, flush: from === 'high' ? 0 : sign };
+    }
+  };
+  const [a, b] = [along(0, xFrom, x), along(1, yFrom, y)];
+  return { at: [a.at, b.at], flush: [a.flush, b.flush] };
+}
+
+/** What is drawn of a step, brought from its frame to its place. */
+export function drawnInWorld<T extends { annotations: Annotation[]; centreLines: CentreLine[] }>(
+  drawn: T,
+  { frame }: Stand,
+): Pick<T, 'annotations' | 'centreLines'> {
+  if (isWorld(frame)) return drawn;
+  const point = (at: Vec3) => toWorld(frame, at);
+  const way = (out: Vec3) => wayToWorld(frame, out);
+  return {
+    annotations: drawn.annotations.map((one) => ({
+      ...one,
+      spans: one.spans.map(({ from, to, out }) => ({ from: point(from), to: point(to), out: way(out) })),
+      points: one.points.map(({ at, out }) => ({ at: point(at), out: way(out) })),
+    })),
+    centreLines: drawn.centreLines.map(({ from, to, radius }) => ({
+      from: point(from),
+      to: point(to),
+      radius,
+    })),
+  };
+}
+

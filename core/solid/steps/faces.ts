@@ -1,0 +1,35 @@
+import { no, ok, type Result, type StepFault } from '@core/fault';
+
+import { KernelRefusal } from '../kernel';
+import { booleanWithAll } from '../operations';
+import { facePlate } from '../facePlate';
+import { grown } from '../grown';
+import { resolveAll, resolvePosition } from '../resolve';
+import type { StepType } from '../stepKind';
+import { stepOfTag, type TaggedSolid } from '../tagged';
+
+/** Faces moved out or in. They keep their names. */
+export const faces: StepType<'faces'> = {
+  kind: 'faces',
+  effect: 'dresses',
+  resolve: (step, numbers) => resolveAll({ by: resolvePosition(step.by, 'way', numbers) }),
+  build(step, { by }, { before }): Result<TaggedSolid, StepFault> {
+    if (!before) return no({ code: 'step.firstMustAdd', verb: 'Move' });
+    if (Math.abs(by!.mm) < 1e-6) return no({ code: 'step.changesNothing' });
+    if (step.of === 'all') return ok(grown(before, by!.mm));
+    const wanted = [...before.tagMap().entries()].filter(([, tag]) => stepOfTag(tag) === step.of);
+    if (wanted.length === 0) return no({ code: 'faces.none' });
+    // Each face becomes a plate as thick as the way it goes, which is then added or taken away.
+    const plates: TaggedSolid[] = [];
+    try {
+      for (const [face, tag] of wanted) plates.push(facePlate(before.kernel, face, tag, by!.mm));
+      return ok(booleanWithAll(by!.mm > 0 ? 'fuse' : 'cut', before, plates, by!.mm > 0));
+    } catch (error) {
+      if (error instanceof KernelRefusal) return no({ code: 'step.kernelFailed', message: error.message });
+      throw error;
+    } finally {
+      for (const plate of plates) plate.dispose();
+    }
+  },
+  annotate: () => ({ annotations: [], centreLines: [] }),
+};

@@ -1,0 +1,55 @@
+import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { boxOfLoop } from '@core/outline';
+
+import type { Vec3 } from '../annotation';
+import { resolveAll, resolvePosition } from '../resolve';
+import { placeNumbers } from '../stand';
+import type { StepType } from '../stepKind';
+import { bentPath, swept, type PathPiece } from '../swept';
+import { faceTag } from '../tagged';
+import { knownLoop, outlineNumbers } from './outlineNumbers';
+
+/** An outline run along a path. Faces: those of the outline, start and end, and side where a bend is sharp. */
+export const run: StepType<'run'> = {
+  kind: 'run',
+  effect: 'any',
+  resolve(step, numbers) {
+    const lengths: Record<string, Result<NamedLength, StepFault>> = {
+      ...placeNumbers(step, numbers),
+      ...outlineNumbers(step.outline, numbers, 'outline.'),
+      ...(step.ending ? outlineNumbers(step.ending, numbers, 'ending.') : {}),
+      bend: resolvePosition(step.bend, 'bend', numbers),
+    };
+    for (const [index, { x, y, up }] of step.path.entries()) {
+      lengths[`path.${index}.x`] = resolvePosition(x, `point ${index + 1} to the right`, numbers);
+      lengths[`path.${index}.y`] = resolvePosition(y, `point ${index + 1} to the back`, numbers);
+      lengths[`path.${index}.up`] = resolvePosition(up, `point ${index + 1} up`, numbers);
+    }
+    return resolveAll(lengths);
+  },
+  tool(step, lengths, { kernel, stand }) {
+    const loop = knownLoop(step.outline, lengths, 'outline.');
+    if (!loop.ok) return loop;
+    const ending = step.ending && !step.closed ? knownLoop(step.ending, lengths, 'ending.') : ok(null);
+    if (!ending.ok) return ending;
+    const points = step.path.map((_, index): Vec3 => [
+      stand.at[0] + lengths[`path.${index}.x`]!.mm,
+      stand.at[1] + lengths[`path.${index}.y`]!.mm,
+      stand.level + lengths[`path.${index}.up`]!.mm,
+    ]);
+    if (step.closed && points.length < 3) return no({ code: 'run.tooFewPoints' });
+    const bend = lengths.bend!;
+    const half = Math.max(...boxOfLoop(loop.value).map(Math.abs));
+    // A bend tighter than the outline is wide would run through itself, and the kernel would not say so.
+    const needsBend = step.along === 'straight' && points.length > 2 && bend.mm > 0;
+    if (bend.mm < 0 || (needsBend && bend.mm <= half)) return no({ code: 'run.bendTooTight', bend, halfMm: half });
+    const path: PathPiece[] | null =
+      step.along === 'smooth' && points.length > 2
+        ? [{ kind: 'smooth', points, closed: step.closed }]
+        : bentPath(points, bend.mm, step.closed);
+    if (!path) return no({ code: 'run.legTooShort', bend });
+    const sharp = step.along === 'straight' && bend.mm === 0 && points.length > 2;
+    return ok(swept(kernel, loop.value, path, ending.value, sharp, (role) => faceTag(step.id, role)));
+  },
+  annotate: () => ({ annotations: [], centreLines: [] }),
+};

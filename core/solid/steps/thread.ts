@@ -1,0 +1,95 @@
+import { no, ok } from '@core/fault';
+import type { StepOf } from '@core/model';
+import { ridgeOf, THREADS, threadForm } from '@core/standards';
+
+import { cylinder } from '../operations';
+import { resolveAll, resolveLength, resolvePosition } from '../resolve';
+import { OVERRUN_MM, placeNumbers, type Stand } from '../stand';
+import type { StepType } from '../stepKind';
+import { faceTag } from '../tagged';
+import { threadedRod } from '../threaded';
+
+/** More turns than this take too long to model on a phone. */
+const MOST_TURNS = 40;
+
+/** A screw thread. Faces: thread, root, lead, bottom, top; of a drawn one: wall, bottom, top. */
+export const thread: StepType<'thread'> = {
+  kind: 'thread',
+  effect: 'any',
+  resolve(step, numbers) {
+    const always = {
+      play: resolvePosition(step.play, 'play', numbers),
+      ...placeNumbers(step, numbers),
+    };
+    return step.length === 'through'
+      ? resolveAll(always)
+      : resolveAll({ ...always, length: resolveLength(step.length, 'length', numbers) });
+  },
+  tool(step, lengths, { kernel, before, stand }) {
+    const { side } = step;
+    const named = THREADS.find(({ name }) => name === step.size);
+    if (!named) return no({ code: 'thread.unknown', size: step.size });
+    if (side === 'inside' && !before) return no({ code: 'step.firstMustAdd', verb: 'Thread' });
+    if (step.length === 'through' && side === 'outside') return no({ code: 'raise.nothingToGoThrough' });
+    const form = threadForm(named);
+    const ridge = ridgeOf(form, side, lengths.play!.mm);
+    if (!ridge || lengths.play!.mm < 0) {
+      return no({ code: 'thread.playTooLarge', play: lengths.play!, depthMm: form.heightMm / 5 });
+    }
+    const { from, to } = heightsOf(step, lengths.length?.mm ?? null, stand);
+    const length = lengths.length ?? { what: 'length', tag: null, mm: to - from };
+    if (length.mm < form.pitchMm) {
+      return no({ code: 'thread.tooShort', length, pitchMm: form.pitchMm });
+    }
+    const [x, y] = stand.at;
+    if (step.made === 'drawn') {
+      // To be cut by hand: the rod over its crests, the hole between them.
+      const radius = side === 'outside' ? ridge.crestRadius : ridge.coreRadius;
+      return ok(
+        cylinder(kernel, { x, y, z: from, radius, height: to - from }, (role) => faceTag(step.id, role)),
+      );
+    }
+    const limitMm = MOST_TURNS * form.pitchMm;
+    if (to - from > limitMm) return no({ code: 'thread.tooLong', length, limitMm });
+    return ok(
+      threadedRod(
+        kernel,
+        ridge,
+        form.pitchMm,
+        { x, y, z: from, length: to - from, lead: side === 'outside' ? 'top' : null },
+        (role) => faceTag(step.id, role),
+      ),
+    );
+  },
+  annotate(step, lengths, { stand }) {
+    const { from, to } = heightsOf(step, lengths.length?.mm ?? null, stand);
+    const radius = (THREADS.find(({ name }) => name === step.size)?.majorMm ?? 0) / 2;
+    const [x, y] = stand.at;
+    return {
+      annotations:
+        step.length === 'through' || step.side === 'inside'
+          ? []
+          : [
+              {
+                stepId: step.id,
+                field: 'length',
+                value: step.length,
+                mm: lengths.length!.mm,
+                form: 'span',
+                spans: [
+                  { from: [x + radius, y, from], to: [x + radius, y, to], out: [1, 0, 0] },
+                  { from: [x, y + radius, from], to: [x, y + radius, to], out: [0, 1, 0] },
+                ],
+                points: [],
+              },
+            ],
+      centreLines: [{ from: [x, y, from], to: [x, y, to], radius }],
+    };
+  },
+};
+
+function heightsOf({ side }: StepOf<'thread'>, length: number | null, { level, up, past, box }: Stand) {
+  if (side === 'outside') return { from: level, to: level + (length ?? 0) };
+  if (length === null) return { from: (box?.[2] ?? 0) - OVERRUN_MM, to: (box?.[5] ?? 0) + OVERRUN_MM };
+  return up ? { from: level - past, to: level + length } : { from: level - length, to: level + past };
+}

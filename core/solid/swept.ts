@@ -1,0 +1,169 @@
+import type { Loop } from '@core/outline';
+
+import type { Vec3 } from './annotation';
+import { along, cross, dot, minus, unit, type Frame } from './frame';
+import { KernelRefusal, type Kernel } from './kernel';
+import { framePlane, outlineFace } from './outlineFace';
+import { scoped, type Scope } from './scope';
+import { tagFresh, type FaceTag, type TaggedSolid } from './tagged';
+import { listed, ShapeMap } from './topology';
+
+/** A piece of a path in space, mm. */
+export type PathPiece =
+  | { kind: 'line'; from: Vec3; to: Vec3 }
+  | { kind: 'arc'; from: Vec3; via: Vec3; to: Vec3 }
+  | { kind: 'smooth'; points: readonly Vec3[]; closed: boolean };
+
+/**
+ * A path from point to point whose bends are rounded. Null where the legs are too short for the bends; a bend of zero
+ * leaves corners sharp. A closed path begins in the middle of its first leg.
+ */
+export function bentPath(points: readonly Vec3[], bend: number, closed: boolean): PathPiece[] | null {
+  const count = points.length;
+  const corner = (index: number) => {
+    const [before, at, after] = [
+      points[(index + count - 1) % count]!,
+      points[index]!,
+      points[(index + 1) % count]!,
+    ];
+    const [back, on] = [minus(before, at), minus(after, at)];
+    const [u, v] = [unit(back), unit(on)];
+    const half = Math.acos(Math.max(-1, Math.min(1, dot(u, v)))) / 2;
+    const isStraight = half > Math.PI / 2 - 1e-6;
+    const trim = bend === 0 || isStraight ? 0 : bend / Math.tan(half);
+    const middle = unit(along(u, v, 1));
+    return {
+      at,
+      trim,
+      from: along(at, u, trim),
+      to: along(at, v, trim),
+      via: along(at, middle, bend / Math.sin(half) - bend),
+    };
+  };
+  const inner = Array.from({ length: count }, (_, index) => index).filter(
+    (index) => closed || (index > 0 && index < count - 1),
+  );
+  const corners = new Map(inner.map((index) => [index, corner(index)]));
+  const legs = closed ? count : count - 1;
+  const pieces: PathPiece[] = [];
+  for (let leg = 0; leg < legs; leg += 1) {
+    const [a, b] = [leg, (leg + 1) % count];
+    const [from, to] = [corners.get(a)?.to ?? points[a]!, corners.get(b)?.from ?? points[b]!];
+    const room = Math.hypot(...minus(points[b]!, points[a]!));
+    if (room < 1e-6 || (corners.get(a)?.trim ?? 0) + (corners.get(b)?.trim ?? 0) > room + 1e-9) return null;
+    const isLeft = Math.hypot(...minus(to, from)) > 1e-7;
+    if (isLeft) pieces.push({ kind: 'line', from, to });
+    const turn = corners.get(b);
+    if (turn && turn.trim > 0) pieces.push({ kind: 'arc', from: turn.from, via: turn.via, to: turn.to });
+  }
+  return pieces;
+}
+
+
+/** Axes square to a way: x level where that can be. */
+export function frameAcross(at: Vec3, way: Vec3): Frame {
+  const z = unit(way);
+  const x = Math.abs(z[2]) > 0.9999 ? ([1, 0, 0] as const) : unit(cross([0, 0, 1], z));
+  return { origin: at, x, y: cross(z, x), z };
+}
+
+/**
+ * An outline run along a path. It stands square to the path's beginning; `ending`, if any, square to its end.
+ * `nameFace` gets the roles of the outline, 'start', 'end', and 'side' for what has no parent.
+ */
+export function swept(
+  kernel: Kernel,
+  loop: Loop,
+  path: readonly PathPiece[],
+  ending: Loop | null,
+  sharp: boolean,
+  nameFace: (role: string) => FaceTag,
+): TaggedSolid {
+  return scoped((scope) => {
+    const spine = scope.keep(new kernel.BRepBuilderAPI_MakeWire());
+    for (const piece of path) spine.Add(pathEdge(kernel, scope, piece));
+    const wire = scope.keep(spine.Wire());
+    const start = startOf(kernel, scope, path);
+    const { face, wire: profile, roles } = outlineFace(kernel, scope, loop, framePlane(start));
+    const names = new ShapeMap<FaceTag>(kernel);
+    if (!ending && !sharp) {
+      const pipe = scope.keep(new kernel.BRepOffsetAPI_MakePipe(wire, face));
+      if (!pipe.IsDone()) throw new KernelRefusal('the run failed');
+      for (const [edge, role] of roles.entries()) {
+        for (const made of listed(scope, pipe.Generated(edge))) names.set(made, nameFace(role));
+      }
+      names.set(scope.keep(pipe.FirstShape()), nameFace('start'));
+      names.set(scope.keep(pipe.LastShape()), nameFace('end'));
+      return tagFresh(kernel, pipe.Shape(), (one) => names.get(one) ?? nameFace('side'));
+    }
+    const pipe = scope.keep(new kernel.BRepOffsetAPI_MakePipeShell(wire));
+    // A corner that is left sharp is mitred; 'Transformed' gives wrong volumes (kernel-notes).
+    pipe.SetTransitionMode('BRepBuilderAPI_RightCorner');
+    pipe.Add(profile, false, false);
+    if (ending) {
+      const last = endOf(kernel, scope, path, start);
+      pipe.Add(outlineFace(kernel, scope, ending, framePlane(last)).wire, false, false);
+    }
+    pipe.Build(scope.keep(new kernel.Message_ProgressRange()));
+    if (!pipe.IsDone() || !pipe.MakeSolid()) throw new KernelRefusal('the run failed');
+    names.set(scope.keep(pipe.FirstShape()), nameFace('start'));
+    names.set(scope.keep(pipe.LastShape()), nameFace('end'));
+    return tagFresh(kernel, pipe.Shape(), (one) => names.get(one) ?? nameFace('side'));
+  });
+}
+
+function pathEdge(kernel: Kernel, scope: Scope, piece: PathPiece) {
+  const point = (at: Vec3) => scope.keep(new kernel.gp_Pnt(...at));
+  if (piece.kind === 'line') {
+    const maker = scope.keep(new kernel.BRepBuilderAPI_MakeEdge(point(piece.from), point(piece.to)));
+    return scope.keep(maker.Edge());
+  }
+  if (piece.kind === 'arc') {
+    const arc = scope.keep(new kernel.GC_MakeArcOfCircle(point(piece.from), point(piece.via), point(piece.to)));
+    return scope.keep(scope.keep(new kernel.BRepBuilderAPI_MakeEdge(scope.keep(arc.Value()))).Edge());
+  }
+  return scope.keep(scope.keep(new kernel.BRepBuilderAPI_MakeEdge(smoothCurve(kernel, scope, piece))).Edge());
+}
+
+function smoothCurve(kernel: Kernel, scope: Scope, { points, closed }: Extract<PathPiece, { kind: 'smooth' }>) {
+  const array = scope.keep(new kernel.NCollection_Array1_gp_Pnt(1, points.length));
+  for (const [index, at] of points.entries()) array.SetValue(index + 1, scope.keep(new kernel.gp_Pnt(...at)));
+  const held = scope.keep(new kernel.NCollection_HArray1_gp_Pnt(array));
+  const maker = scope.keep(new kernel.GeomAPI_Interpolate(held, closed, 1e-7));
+  maker.Perform();
+  if (!maker.IsDone()) throw new KernelRefusal('the smooth path failed');
+  return scope.keep(maker.Curve());
+}
+
+/** Axes square to the beginning of a path, by the curve's own tangent. */
+function startOf(kernel: Kernel, scope: Scope, path: readonly PathPiece[]): Frame {
+  const { at, way } = tangentOf(kernel, scope, path[0]!, 'first');
+  return frameAcross(at, way);
+}
+
+/** Axes square to the end, turned as little as can be from those at the beginning. */
+function endOf(kernel: Kernel, scope: Scope, path: readonly PathPiece[], start: Frame): Frame {
+  const { at, way } = tangentOf(kernel, scope, path.at(-1)!, 'last');
+  const axis = cross(start.z, way);
+  const sine = Math.hypot(...axis);
+  if (sine < 1e-9) return { ...start, origin: at };
+  // Rodrigues' rotation by the angle between the two ways.
+  const k = unit(axis);
+  const [cos, sin] = [dot(start.z, way), sine];
+  const turned = (v: Vec3): Vec3 => {
+    const kv = cross(k, v);
+    return along(along(along([0, 0, 0], v, cos), kv, sin), k, dot(k, v) * (1 - cos));
+  };
+  return { origin: at, x: turned(start.x), y: turned(start.y), z: way };
+}
+
+function tangentOf(kernel: Kernel, scope: Scope, piece: PathPiece, end: 'first' | 'last') {
+  const edge = scope.keep(new kernel.BRepAdaptor_Curve(pathEdge(kernel, scope, piece)));
+  const at = end === 'first' ? edge.FirstParameter() : edge.LastParameter();
+  const point = scope.keep(edge.Value(at));
+  const way = scope.keep(edge.EvalDN(at, 1));
+  return {
+    at: [point.X(), point.Y(), point.Z()] as Vec3,
+    way: unit([way.X(), way.Y(), way.Z()]),
+  };
+}

@@ -1,0 +1,1 @@
+export { letterFaces, missingLetters, readFont, type Font, type LetterFace } from './letters';

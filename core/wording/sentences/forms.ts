@@ -1,0 +1,203 @@
+import { numberValue, type StepOf } from '@core/model';
+import { THREADS } from '@core/standards';
+
+import { outlineAs, outlineParts, turnParts } from './outlines';
+import { angle, chip, choice, plainNumber, setting, verb, words, type Option, type SentencePart } from './parts';
+import { effectVerb, levelChoice, placeWords } from './places';
+
+type Form = StepOf<'wedge' | 'spin' | 'blend' | 'run' | 'thread' | 'text' | 'tongue'>;
+
+/** Sentences of the steps that make a form of their own, other than the plain ones. */
+export function formSentence(step: Form): SentencePart[] {
+  switch (step.kind) {
+    case 'wedge':
+      return [
+        effectVerb(step, 'Set'),
+        words(' a wedge '),
+        chip('length', 'length', step.length),
+        words(' long, '),
+        chip('breadth', 'breadth', step.breadth),
+        words(' broad, '),
+        chip('low', 'height on the left', step.low),
+        words(' high on the left and '),
+        chip('high', 'height on the right', step.high),
+        words(' on the right'),
+        ...turnParts(step.turn),
+        ...standing(step),
+      ];
+    case 'spin':
+      return [
+        effectVerb(step, 'Turn'),
+        words(' '),
+        ...outlineParts(step.outline),
+        words(', its middle '),
+        chip('away', 'distance from the axis', step.away),
+        words(' from an upright axis and '),
+        chip('up', 'height of its middle', step.up),
+        words(' up, by '),
+        angle('angle', 'how far round', step.angle),
+        words(' from '),
+        angle('turn', 'where it begins', step.turn),
+        ...standing(step),
+      ];
+    case 'blend':
+      return [
+        effectVerb(step, 'Blend'),
+        words(' from '),
+        ...step.sections.flatMap(({ outline, at, x, y, turn }, index) => {
+          const path = `sections.${index}`;
+          const isAside = ![x, y].every((value) => value.from === 'number' && value.mm === 0);
+          return [
+            words(index === 0 ? '' : index === step.sections.length - 1 ? ' to ' : ' by '),
+            ...outlineParts(outline, `${path}.outline`),
+            words(' at '),
+            chip(`${path}.at`, `height of outline ${index + 1}`, at),
+            ...(isAside
+              ? [
+                  words(', '),
+                  chip(`${path}.x`, 'place to the right', x),
+                  words(' right and '),
+                  chip(`${path}.y`, 'place to the back', y),
+                  words(' back'),
+                ]
+              : []),
+            ...(outline.shape === 'circle' ? [] : turnParts(turn, `${path}.turn`)),
+          ];
+        }),
+        words('; '),
+        sectionCount(step),
+        words(', '),
+        setting('between', 'what is between them', step.between, [
+          ['straight', 'straight between'],
+          ['smooth', 'smooth between'],
+        ]),
+        ...standing(step),
+      ];
+    case 'run':
+      return [
+        effectVerb(step, 'Run'),
+        words(' '),
+        ...outlineParts(step.outline),
+        words(' along a path of '),
+        {
+          kind: 'rows',
+          field: 'path',
+          what: 'point',
+          text: `${step.path.length} points`,
+          columns: [
+            { key: 'x', word: 'to the right' },
+            { key: 'y', word: 'to the back' },
+            { key: 'up', word: 'up' },
+          ],
+          least: 2,
+        },
+        words(', '),
+        setting('along', 'how it runs', step.along, [
+          ['straight', 'straight, bends rounded'],
+          ['smooth', 'smooth through them'],
+        ]),
+        ...(step.along === 'straight' ? [words(' '), chip('bend', 'bend', step.bend)] : []),
+        words(', '),
+        setting('closed', 'whether it comes back', step.closed, [
+          [false, 'open at its ends'],
+          [true, 'back to its beginning'],
+        ]),
+        ...endingParts(step),
+        ...standing(step),
+      ];
+    case 'thread':
+      return threadSentence(step);
+    case 'text':
+      return [
+        effectVerb(step, 'Letter'),
+        words(' it with '),
+        plainNumber('text', 'letters', step.text, 'words', `“${step.text}”`),
+        words(', capitals '),
+        chip('height', 'height of the letters', step.height),
+        words(' high, '),
+        chip('depth', 'depth of the letters', step.depth),
+        words(step.effect === 'add' ? ' raised' : ' deep'),
+        ...turnParts(step.turn),
+        ...standing(step),
+      ];
+    case 'tongue':
+      return [
+        effectVerb(step, 'Set'),
+        words(step.effect === 'add' ? ' a springy tongue ' : ' the room for a tongue '),
+        chip('length', 'length', step.length),
+        words(' long, '),
+        chip('breadth', 'breadth', step.breadth),
+        words(' broad, '),
+        chip('thickness', 'thickness', step.thickness),
+        words(' thick, its bump '),
+        chip('bump', 'bump', step.bump),
+        words(' out'),
+        ...(step.effect === 'add' ? [] : [words(', play '), chip('play', 'play', step.play)]),
+        ...turnParts(step.turn),
+        ...standing(step),
+      ];
+  }
+}
+
+const standing = (step: Exclude<Form, StepOf<'thread'>>): SentencePart[] => [
+  words(', '),
+  levelChoice(step),
+  ...placeWords(step),
+];
+
+function threadSentence(step: StepOf<'thread'>): SentencePart[] {
+  const isInside = step.side === 'inside';
+  const measured = step.length === 'through' ? numberValue(10) : step.length;
+  const known = THREADS.some(({ name }) => name === step.size);
+  const sizes = known ? THREADS.map(({ name }) => name) : [step.size, ...THREADS.map(({ name }) => name)];
+  const through: Option = { word: 'right through', patch: { length: 'through' } };
+  const deep: Option = { word: isInside ? 'deep' : 'long', patch: { length: measured } };
+  return [
+    verb('Thread'),
+    words(' '),
+    setting('side', 'where the thread is', step.side, [
+      ['outside', 'a rod'],
+      ['inside', 'a hole'],
+    ]),
+    words(' '),
+    setting('size', 'the thread', step.size, sizes.map((name) => [name, name] as const)),
+    ...(step.length === 'through' ? [] : [words(', '), chip('length', 'length', step.length)]),
+    words(' '),
+    choice(
+      'how far it goes',
+      (option) => (option === through) === (step.length === 'through'),
+      isInside ? [through, deep] : [deep],
+    ),
+    words(', play '),
+    chip('play', 'play', step.play),
+    words(', '),
+    setting('made', 'how it is made', step.made, [
+      ['modelled', 'its turns modelled'],
+      ['drawn', 'plain, to be cut by hand'],
+    ]),
+    words(', '),
+    levelChoice(step),
+    ...placeWords(step),
+  ];
+}
+
+/** How many outlines a blend has: one more goes above the last, one fewer takes the last away. */
+function sectionCount({ sections }: StepOf<'blend'>): SentencePart {
+  const last = sections.at(-1)!;
+  const above = last.at.from === 'number' ? numberValue(last.at.mm + 10) : last.at;
+  const fewer: Option = { word: `${sections.length - 1} outlines`, patch: { sections: sections.slice(0, -1) } };
+  return choice('how many outlines', ({ patch }) => patch.sections === sections, [
+    ...(sections.length > 2 ? [fewer] : []),
+    { word: `${sections.length} outlines`, patch: { sections } },
+    { word: `${sections.length + 1} outlines`, patch: { sections: [...sections, { ...last, at: above }] } },
+  ]);
+}
+
+/** What the outline of a run has become at its end. */
+function endingParts({ outline, ending, closed }: StepOf<'run'>): SentencePart[] {
+  if (closed) return [];
+  const same: Option = { word: 'the same all along', patch: { ending: undefined } };
+  const other: Option = { word: 'ending as', patch: { ending: ending ?? outlineAs(outline.shape, outline) } };
+  const way = choice('what it ends as', (option) => (option === other) === (ending !== undefined), [same, other]);
+  return [words(', '), way, ...(ending ? [words(' '), ...outlineParts(ending, 'ending')] : [])];
+}

@@ -1,0 +1,145 @@
+import { numberValue, type Step, type StepOf } from '@core/model';
+
+import { stepsBefore } from './edges';
+import { angle, chip, choice, plainNumber, setting, verb, words, type Option, type SentencePart } from './parts';
+import { effectVerb } from './places';
+
+type Work = StepOf<'body' | 'faces' | 'taper' | 'move' | 'split'>;
+
+/** Another body by its name. */
+export interface NamedBody {
+  id: string;
+  name: string;
+}
+
+/** Sentences of the steps that work on what is there. */
+export function workSentence(step: Work, steps: readonly Step[], bodies: readonly NamedBody[]): SentencePart[] {
+  switch (step.kind) {
+    case 'body': {
+      const known = bodies.some(({ id }) => id === step.of);
+      const named = known ? bodies : [{ id: step.of, name: 'a lost body' }, ...bodies];
+      const which = setting('of', 'which body', step.of, named.map(({ id, name }) => [id, name] as const));
+      if (step.effect === 'add') return [effectVerb(step, 'Join'), words(' '), which];
+      return [
+        effectVerb(step, 'Join'),
+        words(step.effect === 'cut' ? ' the room for ' : ' what it shares with '),
+        which,
+        words(', '),
+        chip('grow', 'play', step.grow),
+        words(' larger all round, '),
+        setting('wayIn', 'the way in', step.wayIn, [
+          ['none', 'no way in cleared'],
+          ['top', 'to be put in from the top'],
+          ['bottom', 'to be put in from below'],
+          ['front', 'to be put in from the front'],
+          ['back', 'to be put in from the back'],
+          ['left', 'to be put in from the left'],
+          ['right', 'to be put in from the right'],
+        ]),
+      ];
+    }
+    case 'faces':
+      return [
+        verb('Move'),
+        words(' '),
+        setting('of', 'which faces', step.of, [
+          ['all', 'all faces'],
+          ...stepsBefore(step, steps).map(
+            (earlier) => [earlier.id, `the faces of step ${steps.indexOf(earlier) + 1}`] as const,
+          ),
+        ]),
+        words(' out by '),
+        chip('by', 'way', step.by),
+      ];
+    case 'taper':
+      return [
+        verb('Lean'),
+        words(' the sides of '),
+        setting(
+          'of',
+          'which step',
+          step.of,
+          stepsBefore(step, steps).map((earlier) => [earlier.id, `step ${steps.indexOf(earlier) + 1}`] as const),
+        ),
+        words(' in by '),
+        angle('angle', 'lean', step.angle),
+        words(', '),
+        setting('held', 'where they are held', step.held, [
+          ['bottom', 'held at the bottom'],
+          ['top', 'held at the top'],
+        ]),
+      ];
+    case 'move':
+      return [
+        verb('Move'),
+        words(' all that is there '),
+        chip('dx', 'way to the right', step.dx),
+        words(' right, '),
+        chip('dy', 'way to the back', step.dy),
+        words(' back, '),
+        chip('dz', 'way up', step.dz),
+        words(' up, turned '),
+        angle('turn', 'turn', step.turn),
+        words(' about the '),
+        setting('axis', 'the axis', step.axis, [
+          ['z', 'upright axis'],
+          ['x', 'axis to the right'],
+          ['y', 'axis to the back'],
+        ]),
+        words(', scaled '),
+        plainNumber('scale', 'scale', step.scale, 'factor'),
+        words(' times'),
+      ];
+    case 'split':
+      return splitSentence(step);
+  }
+}
+
+function splitSentence(step: StepOf<'split'>): SentencePart[] {
+  const { pegs } = step;
+  const without: Option = { word: 'without pegs', patch: { pegs: undefined } };
+  const fresh = {
+    diameter: numberValue(3),
+    length: numberValue(3),
+    apart: numberValue(10),
+    play: numberValue(0.1),
+  };
+  const withPegs: Option = { word: 'with two pegs', patch: { pegs: pegs ?? fresh } };
+  return [
+    verb('Split'),
+    words(' it '),
+    setting('axis', 'which way', step.axis, [
+      ['z', 'level, at a height of'],
+      ['x', 'from left to right, at'],
+      ['y', 'from front to back, at'],
+    ]),
+    words(' '),
+    chip('at', 'place of the cut', step.at),
+    words(', and keep '),
+    setting('keep', 'what is kept', step.keep, [
+      ['low', step.axis === 'z' ? 'what is below' : step.axis === 'x' ? 'the left half' : 'the front half'],
+      ['high', step.axis === 'z' ? 'what is above' : step.axis === 'x' ? 'the right half' : 'the back half'],
+      ['both', 'both halves'],
+    ]),
+    ...(step.keep === 'both'
+      ? [
+          words(', moved apart by '),
+          chip('gap', 'gap', step.gap),
+          words(', '),
+          choice('the pegs', (option) => (option === withPegs) === (pegs !== undefined), [without, withPegs]),
+          ...(pegs
+            ? [
+                words(' '),
+                chip('pegs.diameter', 'peg', pegs.diameter),
+                words(' across, '),
+                chip('pegs.length', 'length of the pegs', pegs.length),
+                words(' long, '),
+                chip('pegs.apart', 'distance between the pegs', pegs.apart),
+                words(' from each other, play '),
+                chip('pegs.play', 'play', pegs.play),
+              ]
+            : []),
+        ]
+      : []),
+  ];
+}
