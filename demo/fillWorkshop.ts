@@ -1,6 +1,8 @@
 import { evaluateRepair } from '@core/fit';
 import { CreatedReply, Repair, RepairList } from '@core/model';
-import { BodyBuilder, drawPicture, startKernel } from '@core/solid';
+import { drawPicture, RepairBuilder, startKernel } from '@core/solid';
+
+import { lettersFont } from '../tools/lettersFont';
 
 /**
  * Fills an empty workshop with repair files, through the API that a person uses, and draws a picture of each
@@ -30,8 +32,8 @@ export async function fillWorkshop(
     say(`${index + 1} of ${files.length}: ${repair.head.name}`);
     const spare = repair.bodies.find((body) => body.role === 'spare' && !body.removed);
     if (!spare) continue;
-    const builder = new BodyBuilder(kernel);
-    const { solid } = builder.build(spare, evaluateRepair(repair));
+    const builder = new RepairBuilder(kernel, lettersFont());
+    const solid = builder.build(repair.bodies, evaluateRepair(repair)).get(spare.id)?.solid;
     if (solid) await api(`/repairs/${id}/picture`, 'PUT', JSON.stringify(drawPicture(solid, 'demo')));
     builder.dispose();
   }

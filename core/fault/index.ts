@@ -131,6 +131,8 @@ export type StepFault =
   | { code: 'ring.tooThick'; thick: NamedLength; acrossMm: number }
   | { code: 'plate.cornerTooRound'; radius: NamedLength; limitMm: number }
   | { code: 'ease.tooLarge'; size: NamedLength; verb: string }
+  | { code: 'plain.notRead'; text: string; input: 'angle' | 'count' | 'factor' }
+  | { code: 'plain.outOfRange'; input: 'angle' | 'count' | 'factor'; least: number; most: number }
   | { code: 'step.nothingLeft' }
   | { code: 'step.changesNothing' }
   | { code: 'step.notValid'; reason: string }

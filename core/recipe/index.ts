@@ -11,3 +11,4 @@ export {
   withStepMoved,
   withStepSwitched,
 } from './editSteps';
+export { readPlain } from './readPlain';

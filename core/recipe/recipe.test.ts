@@ -151,14 +151,14 @@ describe('steps with something inside', () => {
     ];
     let tried = 0;
     for (const step of all) {
-      for (const part of stepSentence(step, all, layouts)) {
+      for (const part of stepSentence(step, all, { layouts })) {
         if (part.kind !== 'choice') continue;
         expect(part.options.map(({ word }) => word)).toContain(part.text);
         for (const { word, patch } of part.options) {
           const [changed] = withPatch([step], step.id, patch);
           expect(Step.safeParse(changed).error).toBeUndefined();
           const others = all.map((other) => (other.id === step.id ? changed! : other));
-          const again = stepSentence(changed!, others, layouts);
+          const again = stepSentence(changed!, others, { layouts });
           expect(again.some((other) => other.kind === 'choice' && other.text === word)).toBe(true);
           tried += 1;
         }

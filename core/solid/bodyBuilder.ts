@@ -12,6 +12,7 @@ import {
   type SolidCheck,
 } from './check';
 import { guarded, KernelRefusal, type Kernel } from './kernel';
+import { edgesOf, SCREEN_QUALITY } from './mesh';
 import { drawnInWorld, hasPlace, plainStand, standOf } from './stand';
 import type { StepInput, StepNumbers, StepType, Surroundings } from './stepKind';
 import { buildStep, effectOfStep, placedTool, stepTypeOf } from './steps';
@@ -37,6 +38,8 @@ export interface Built {
   centreLines: CentreLine[];
   /** Steps that were built anew; the rest came from the cache. */
   rebuiltSteps: number;
+  /** Edges of what the failing step would have added or taken away, as segments; null where it made nothing. */
+  failedTool: Float32Array | null;
 }
 
 /** A step that was built, with all that its solid needs to be used again. */
@@ -59,6 +62,7 @@ interface Link {
 export class BodyBuilder {
   #chain: Link[] = [];
   #changes = 0;
+  #failedTool: Float32Array | null = null;
 
   constructor(private readonly kernel: Kernel) {}
 
@@ -91,6 +95,7 @@ export class BodyBuilder {
       }),
       ...this.#draw(steps),
       rebuiltSteps: rebuilt,
+      failedTool: fault ? this.#failedTool : null,
     };
   }
 
@@ -172,6 +177,7 @@ export class BodyBuilder {
     if (this.#chain[index]?.key === key) return ok({ reused: true });
 
     this.#cutChain(index);
+    this.#failedTool = null;
     onStep(step.id);
     const before = this.#chain[index - 1] ?? null;
     const there = { before: before?.solid ?? null, box: before?.box ?? null, earlier };
@@ -191,11 +197,15 @@ export class BodyBuilder {
           : placedTool(of.step, of.lengths, { ...input, stand: of.stand }),
     };
     const solid = this.#attempt(() => buildStep(step, lengths.value, input));
-    if (!solid.ok) return solid;
+    if (!solid.ok) {
+      this.#failedTool = this.#outlineOfTool(step, lengths.value, input);
+      return solid;
+    }
     const check = guarded(this.kernel, () => checkSolid(this.kernel, solid.value.shape));
     const fault = findFault(check, before?.check ?? null, effectOf(step, type.effect, earlier));
     if (fault) {
       solid.value.dispose();
+      this.#failedTool = this.#outlineOfTool(step, lengths.value, input);
       return no(fault);
     }
     const box = boundingBox(this.kernel, solid.value.shape);
@@ -217,6 +227,28 @@ export class BodyBuilder {
       },
     });
     return ok({ reused: false });
+  }
+
+  /** For the picture of a step that failed: where its tool would have been. */
+  #outlineOfTool(step: Step, lengths: StepNumbers['lengths'], input: StepInput): Float32Array | null {
+    const tool = this.#attempt(
+      () => placedTool(step, { ...lengths }, input) ?? no({ code: 'step.nothingLeft' }),
+    );
+    if (!tool.ok) return null;
+    const edges = edgesOf(this.kernel, tool.value.shape, SCREEN_QUALITY);
+    tool.value.dispose();
+    return edges;
+  }
+
+  /**
+   * The solid after a number of steps (those that are switched off not counted), and the numbers of the steps before;
+   * null if it was not built that far.
+   */
+  after(count: number): { solid: TaggedSolid; box: Box; earlier: ReadonlyMap<string, StepNumbers> } | null {
+    const link = this.#chain[count - 1];
+    if (!link) return null;
+    const earlier = this.#chain.slice(0, count).map(({ numbers }) => [numbers.step.id, numbers] as const);
+    return { solid: link.solid, box: link.box, earlier: new Map(earlier) };
   }
 
   #attempt<T>(work: () => Result<T, StepFault>): Result<T, StepFault> {

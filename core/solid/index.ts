@@ -1,6 +1,9 @@
 export { KernelRefusal, KernelTrap, startKernel, type Kernel, type Shape } from './kernel';
 export { BodyBuilder, type Built, type StepOutcome } from './bodyBuilder';
 export { RepairBuilder } from './repairBuilder';
+export { clearance, measure, type Measured, type Picked, type Thing } from './measure';
+export { tagWords } from './picks';
+export { countEdges, edgesToShow } from './edgePreview';
 export type { Surroundings } from './stepKind';
 export { checkSolid, boundingBox, everyEdgeHasTwoFaces, type Box, type SolidCheck } from './check';
 export { FILE_QUALITY, SCREEN_QUALITY, meshOf, type MeshQuality, type SolidMesh } from './mesh';

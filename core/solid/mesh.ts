@@ -24,6 +24,8 @@ export interface SolidMesh {
   faces: { start: number; count: number; tag: FaceTag }[];
   /** Segments along the edges, six numbers each; seams of round faces are left out. */
   edges: Float32Array;
+  /** Runs of `edges`, counted in segments, that belong to one edge, by the tags on both of its sides. */
+  edgeRuns: { start: number; count: number; tags: [FaceTag, FaceTag] }[];
 }
 
 export function meshOf(solid: TaggedSolid, quality: MeshQuality): SolidMesh {
@@ -55,14 +57,19 @@ export function meshShape(
       normals: floats(data.getNormalsPtr(), data.getNormalsSize()),
       indices: integers(data.getTrianglesPtr(), data.getTrianglesSize()),
       faces,
-      edges: edgeSegments(kernel, shape, quality),
+      ...edgeSegments(kernel, shape, quality, tagOf),
     };
     kernel.BRepTools.Clean(shape, true);
     return mesh;
   });
 }
 
-function edgeSegments(kernel: Kernel, shape: Shape, quality: MeshQuality): Float32Array {
+function edgeSegments(
+  kernel: Kernel,
+  shape: Shape,
+  quality: MeshQuality,
+  tagOf: (faceHash: number) => FaceTag,
+): Pick<SolidMesh, 'edges' | 'edgeRuns'> {
   return scoped((scope) => {
     const data = scope.keep(kernel.ReplicadEdgeMeshExtractor.extract(shape, quality.gapMm, quality.turn));
     const lines = new Float32Array(kernel.wasmMemory.buffer, data.getLinesPtr(), data.getLinesSize()).slice();
@@ -71,21 +78,34 @@ function edgeSegments(kernel: Kernel, shape: Shape, quality: MeshQuality): Float
       data.getEdgeGroupsPtr(),
       data.getEdgeGroupsSize(),
     ).slice();
-    const seams = new Set<number>();
+    const sides = new Map<number, [FaceTag, FaceTag] | null>();
     for (const [edge, faces] of facesByEdge(kernel, scope, shape).entries()) {
-      if (faces.length === 2 && faces[0]!.IsSame(faces[1]!)) seams.add(hashOf(kernel, edge));
+      const [first, second] = faces;
+      const isSeam = first && second && first.IsSame(second);
+      const tags = [first, second ?? first].map((face) => (face ? tagOf(hashOf(kernel, face)) : ''));
+      sides.set(hashOf(kernel, edge), isSeam ? null : (tags as [FaceTag, FaceTag]));
     }
     const kept: Float32Array[] = [];
+    const edgeRuns: SolidMesh['edgeRuns'] = [];
+    let segmentsSoFar = 0;
     for (let at = 0; at < groups.length; at += 3) {
-      if (seams.has(groups[at + 2]!)) continue;
-      kept.push(lines.subarray(3 * groups[at]!, 3 * (groups[at]! + groups[at + 1]!)));
+      const tags = sides.get(groups[at + 2]!);
+      if (tags === null) continue;
+      const run = lines.subarray(3 * groups[at]!, 3 * (groups[at]! + groups[at + 1]!));
+      kept.push(run);
+      edgeRuns.push({ start: segmentsSoFar, count: run.length / 6, tags: tags ?? ['', ''] });
+      segmentsSoFar += run.length / 6;
     }
-    const segments = new Float32Array(kept.reduce((sum, run) => sum + run.length, 0));
+    const edges = new Float32Array(6 * segmentsSoFar);
     let at = 0;
     for (const run of kept) {
-      segments.set(run, at);
+      edges.set(run, at);
       at += run.length;
     }
-    return segments;
+    return { edges, edgeRuns };
   });
 }
+
+/** The edges of a shape alone, as in a mesh. */
+export const edgesOf = (kernel: Kernel, shape: Shape, quality: MeshQuality): Float32Array =>
+  edgeSegments(kernel, shape, quality, () => '').edges;

@@ -25,13 +25,16 @@ const ROLE_WORDS: Record<string, string> = {
   side: 'a side',
 };
 
-/** What a tagged face is called in sentences: `the top of step 2`. */
-export function tagWords(tag: FaceTag, earlier: ReadonlyMap<string, StepNumbers>): string {
+/** What a tagged face is called in sentences: `the top of step 2`. @param placeOf a step's place in its recipe. */
+export function tagWords(tag: FaceTag, placeOf: (stepId: string) => number | undefined): string {
   const role = tag.slice(tag.lastIndexOf(':') + 1).replace(/\d+$/, '');
-  const step = earlier.get(stepOfTag(tag));
-  const of = step ? `step ${step.place}` : 'a step that is no longer before this one';
+  const place = placeOf(stepOfTag(tag));
+  const of = place === undefined ? 'a step that is no longer before this one' : `step ${place}`;
   return `${ROLE_WORDS[role] ?? 'a face'} of ${of}`;
 }
+
+const wordsOf = (tag: FaceTag, earlier: ReadonlyMap<string, StepNumbers>) =>
+  tagWords(tag, (id) => earlier.get(id)?.place);
 
 /** The face that a pick means: of several with its tag, the one nearest to where it was picked. */
 export function faceOfPick(
@@ -41,7 +44,7 @@ export function faceOfPick(
   earlier: ReadonlyMap<string, StepNumbers>,
 ): Result<Shape, StepFault> {
   const found = solid.facesTagged(pick.tag);
-  if (found.length === 0) return no({ code: 'step.pickLost', lookingFor: tagWords(pick.tag, earlier) });
+  if (found.length === 0) return no({ code: 'step.pickLost', lookingFor: wordsOf(pick.tag, earlier) });
   return ok(nearest(solid.kernel, scope, found, pick.near));
 }
 
@@ -57,7 +60,7 @@ export function edgesOfPicks(
     const [a, b] = tags;
     const found = edgesWhere(scope, solid, (tag, other) => tag === a && other === b);
     if (found.length === 0) {
-      const lookingFor = `the edge where ${tagWords(a, earlier)} meets ${tagWords(b, earlier)}`;
+      const lookingFor = `the edge where ${wordsOf(a, earlier)} meets ${wordsOf(b, earlier)}`;
       return no({ code: 'step.pickLost', lookingFor });
     }
     edges.push(nearest(solid.kernel, scope, found, near));

@@ -68,6 +68,11 @@ export class RepairBuilder {
     return new Map(wanted.map(({ id }) => [id, done.get(id)!]));
   }
 
+  /** The builder of a body, for what it holds of each step; undefined before the body is built. */
+  of(bodyId: string): BodyBuilder | undefined {
+    return this.#builders.get(bodyId);
+  }
+
   dispose(): void {
     this.#clearAllBut(new Set());
   }

@@ -230,6 +230,12 @@ const SENTENCES: Sentences = {
     `The ${named(radius)} must be from zero to less than half the narrow side (${mm(limitMm)}). Make it smaller.`,
   'ease.tooLarge': ({ size, verb }) =>
     `There is no room to ${verb.toLowerCase()} these edges by ${mm(size.mm)}. Make it smaller, or choose other edges.`,
+  'plain.notRead': ({ text, input }) =>
+    `${quoted(text)} is not ${input === 'angle' ? 'an angle in degrees' : input === 'count' ? 'a whole number' : 'a number'}. Type one, such as ${input === 'factor' ? '1.5' : '12'}.`,
+  'plain.outOfRange': ({ input, least, most }) => {
+    const unit = input === 'angle' ? '°' : '';
+    return `This must be between ${least}${unit} and ${most}${unit}. Change the number.`;
+  },
   'step.nothingLeft': () => 'This step leaves nothing of the part. Make it smaller, or move it.',
   'step.changesNothing': () =>
     'This step changes nothing: it misses the part, or is all inside it. Move it or change its size.',

@@ -5,9 +5,11 @@ import { evaluateRepair } from '@core/fit';
 import { figuresOf, findingsOf } from '@core/inspect';
 import { SPARE_FORMATS, spareFile } from '@core/make';
 import type { RepairFileContent } from '@core/model';
-import { BodyBuilder, startKernel } from '@core/solid';
+import { RepairBuilder, startKernel } from '@core/solid';
 import { materialOf } from '@core/standards';
 import { findingSentence, sentenceOf } from '@core/wording';
+
+import { lettersFont } from '../lettersFont';
 
 /**
  * Builds every body of a repair and prints one JSON line for each; writes the files of each spare that can be
@@ -24,9 +26,9 @@ export async function build(
   const numbers = evaluateRepair(repair, workshop);
   const material = materialOf(repair.head.materialId);
   let allWell = true;
-  for (const body of repair.bodies.filter((candidate) => !candidate.removed)) {
-    const builder = new BodyBuilder(kernel);
-    const built = builder.build(body, numbers);
+  const builder = new RepairBuilder(kernel, lettersFont());
+  for (const [bodyId, built] of builder.build(repair.bodies, numbers)) {
+    const body = repair.bodies.find(({ id }) => id === bodyId)!;
     const figures = figuresOf(built, material);
     const findings = findingsOf(figures, built.steps).map((finding) => ({
       ...finding,
@@ -56,7 +58,7 @@ export async function build(
         }
       }
     }
-    builder.dispose();
   }
+  builder.dispose();
   return allWell;
 }

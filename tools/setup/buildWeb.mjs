@@ -50,13 +50,19 @@ export async function buildWeb() {
   writeFileSync(stamp, sources);
 }
 
-/** The geometry kernel is handed out as it is, under a name that has its version. */
+/** The geometry kernel, and the font of letters on parts, are handed out as they are, under names that have their versions. */
 function copyKernel() {
   const kernelPackage = join(root, 'node_modules', 'replicad-opencascadejs');
   const { version } = JSON.parse(readFileSync(join(kernelPackage, 'package.json'), 'utf8'));
   const folder = join(root, 'public', 'kernel');
   mkdirSync(folder, { recursive: true });
   copyFileSync(join(kernelPackage, 'dist', 'replicad_single.wasm'), join(folder, `kernel-${version}.wasm`));
+  const fontPackage = join(root, 'node_modules', '@expo-google-fonts', 'barlow');
+  const font = JSON.parse(readFileSync(join(fontPackage, 'package.json'), 'utf8')).version;
+  copyFileSync(
+    join(fontPackage, '600SemiBold', 'Barlow_600SemiBold.ttf'),
+    join(folder, `letters-${font}.ttf`),
+  );
 }
 
 function hashOf(paths) {

@@ -13,6 +13,7 @@ import {
 
 import { ask } from './client';
 import { newId } from './newId';
+import { useBodyHistory } from './bodyHistory';
 import { useNotices } from './notices';
 import { CHANGE_KEY, CHANGE_SCOPE, repairKey, type QueuedChange } from './queryClient';
 
@@ -67,6 +68,10 @@ export function useChangeRepair(repair: Repair) {
       const before = latest(client, repair);
       const baseVersion = rowBefore(before, row, value.id)?.version ?? 0;
       const change = { changeId: newId(), row, baseVersion, value } as unknown as Change;
+      if (row === 'body') {
+        const old = before.bodies.find(({ id }) => id === value.id);
+        if (old) useBodyHistory.getState().record(old);
+      }
       send(change);
       const inverse = undo === undefined ? null : inverseOf(before, change, newId());
       if (undo !== undefined && inverse) {

@@ -8,6 +8,11 @@ import { PartView } from '../part/PartView';
 import type { SceneBody } from '../part/partScene';
 import { STANCE_ORDER, STANCES, type Stance } from '../part/stances';
 import { CutSlider } from '../part/CutSlider';
+import { MeasureBar } from '../part/MeasureBar';
+import { usePartTool } from '../part/partTool';
+import { PickBar } from '../part/PickBar';
+import { StageBar } from '../part/StageBar';
+import { usePartWork } from '../part/usePartWork';
 import { useCutOpen } from '../part/useCutOpen';
 import { BuildSign } from './BuildSign';
 import { useShow } from '../preferences/useShow';
@@ -25,28 +30,40 @@ export function PartPane({ stage }: { stage: string }) {
   const spares = solid.bodies.filter((body) => roleOf(repair, body.bodyId) === 'spare');
   const cut = useCutOpen(spares, lastStance);
   const { opened } = cut;
+  const work = usePartWork(repair, solid.bodies);
+  const { stage: stageShown, stageMesh } = work;
+  const { setMeasuring, setStage, end } = usePartTool();
 
   const bodies = useMemo(
     () =>
       solid.bodies.flatMap((body): SceneBody[] => {
+        if (stageShown) {
+          // The making of one body: it alone, as it was then.
+          if (body.bodyId !== stageShown.bodyId || !stageMesh) return [];
+          const plain = { opened: null, centreLines: [], failedTool: null };
+          return [{ id: body.bodyId, ghost: false, mesh: stageMesh, ...plain }];
+        }
         const ghost = roleOf(repair, body.bodyId) === 'counterpart';
         if (!body.mesh || (ghost && !showGhost)) return [];
         const cutOpen: OpenedSolid | null = opened.get(body.bodyId) ?? null;
-        return [{ id: body.bodyId, ghost, mesh: body.mesh, opened: cutOpen, centreLines: body.centreLines }];
+        const { mesh, centreLines, failedTool } = body;
+        return [{ id: body.bodyId, ghost, mesh, opened: cutOpen, centreLines, failedTool }];
       }),
     // Roles change only with the repair's bodies.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [solid.bodies, repair.bodies, opened, showGhost],
+    [solid.bodies, repair.bodies, opened, showGhost, stageShown, stageMesh],
   );
   const annotations = useMemo(
     () => {
+      // While something is picked or measured, sizes would only be in the way.
+      if (stageShown || work.measuring) return [];
       if (!openSize || stage !== 'sizes') return spares.flatMap((body) => body.annotations);
       // The size that is being taken, wherever it is: on the spare or on what it must fit.
       const all = solid.bodies.flatMap((body) => body.annotations);
       return all.filter((one) => one.value.from === 'size' && one.value.id === openSize);
     },
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [solid.bodies, openSize, stage],
+    [solid.bodies, openSize, stage, stageShown, work.measuring],
   );
 
   const show = useShow();
@@ -81,11 +98,15 @@ export function PartPane({ stage }: { stage: string }) {
   }, []);
   useEffect(() => {
     // A phone shows the whole of a small picture best from a corner once, then where it was left.
-    if (!controls) cut.close();
+    if (!controls) {
+      cut.close();
+      end();
+    }
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [controls]);
 
   const hasGhost = solid.bodies.some((body) => roleOf(repair, body.bodyId) === 'counterpart' && body.mesh);
+  const making = repair.bodies.find(({ id }) => id === (stageShown?.bodyId ?? spares[0]?.bodyId));
   const outOfDate = solid.bodies.some((body) => body.outOfDate && body.mesh);
   return (
     <View className="flex-1 bg-bench">
@@ -97,9 +118,25 @@ export function PartPane({ stage }: { stage: string }) {
         onLongPressLabel={onLongPressLabel}
         stance={stance}
         onStance={onStance}
+        marks={work.marks}
+        pickable={work.pickable}
+        onPick={work.onPick}
         description={describe(repair.head.name, spares.length, annotations.length)}
       />
-      <BuildSign empty={bodies.length === 0} outOfDate={outOfDate} />
+      {work.job ? (
+        <PickBar
+          job={work.job}
+          body={making}
+          mesh={work.meshOf(work.job.bodyId)}
+          onDone={work.take}
+        />
+      ) : work.measuring ? (
+        <MeasureBar repair={repair} />
+      ) : stageShown && making ? (
+        <StageBar body={making} />
+      ) : (
+        <BuildSign empty={bodies.length === 0} outOfDate={outOfDate} />
+      )}
       {cut.plane ? <CutSlider cut={cut} /> : null}
       {controls && bodies.length > 0 ? (
         <View className="absolute inset-x-0 bottom-0">
@@ -124,6 +161,14 @@ export function PartPane({ stage }: { stage: string }) {
                 <Toggle label="Counterpart" on={showGhost} onPress={() => setShowGhost(!showGhost)} />
               ) : null}
               <Toggle label="Cut open" on={cut.plane !== null} onPress={cut.toggle} />
+              <Toggle label="Measure" on={work.measuring} onPress={() => setMeasuring(!work.measuring)} />
+              {making && making.steps.length > 1 && stage === 'shape' ? (
+                <Toggle
+                  label="Making"
+                  on={stageShown !== null}
+                  onPress={() => setStage(stageShown ? null : { bodyId: making.id, steps: 1 })}
+                />
+              ) : null}
             </View>
           </ScrollView>
         </View>

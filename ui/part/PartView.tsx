@@ -1,10 +1,10 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { View, type LayoutChangeEvent } from 'react-native';
 
-import type { Annotation } from '@core/solid';
+import type { Annotation, Picked } from '@core/solid';
 
 import { PartLabels, type LabelText } from './PartLabels';
-import { PartScene, type SceneBody } from './partScene';
+import { PartScene, type SceneBody, type SceneMarks } from './partScene';
 import { placeLabels, type PlacedLabel } from './placeLabels';
 import type { Stance } from './stances';
 
@@ -16,9 +16,17 @@ export interface PartViewProps {
   onLongPressLabel(annotation: Annotation): void;
   stance: Stance | null;
   onStance(stance: Stance | null): void;
+  marks: SceneMarks;
+  /** What a tap takes hold of; nothing if it is empty. */
+  pickable: readonly ('face' | 'edge')[];
+  onPick(picked: { bodyId: string; picked: Picked }): void;
   /** Says in words what is in the picture. */
   description: string;
 }
+
+/** A touch that is shorter and stays nearer than this is a tap. */
+const TAP_MS = 600;
+const TAP_PX = 8;
 
 /** The part, drawn, with its sizes on it. Turns and zooms by touch, mouse and keys. */
 export function PartView(props: PartViewProps) {
@@ -67,6 +75,7 @@ export function PartView(props: PartViewProps) {
     if (size.width > 0) scene.current?.resize(size.width, size.height, Math.min(window.devicePixelRatio, 3));
   }, [size]);
   useEffect(() => scene.current?.setBodies(props.bodies), [props.bodies]);
+  useEffect(() => scene.current?.setMarks(props.marks), [props.marks]);
   useEffect(() => place(), [place, props.annotations]);
   useEffect(() => {
     if (props.stance) scene.current?.setStance(props.stance);
@@ -74,6 +83,22 @@ export function PartView(props: PartViewProps) {
 
   const onLayout = ({ nativeEvent: { layout } }: LayoutChangeEvent) => {
     setSize({ width: Math.round(layout.width), height: Math.round(layout.height) });
+  };
+  const down = useRef<{ x: number; y: number; at: number } | null>(null);
+  const placeOf = (event: React.PointerEvent) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    return { x: event.clientX - box.left, y: event.clientY - box.top, at: event.timeStamp };
+  };
+  const onPointerDown = (event: React.PointerEvent) => {
+    down.current = placeOf(event);
+  };
+  const onPointerUp = (event: React.PointerEvent) => {
+    const [from, to] = [down.current, placeOf(event)];
+    if (!from || props.pickable.length === 0 || to.at - from.at > TAP_MS) return;
+    // Further than a finger rolls, it was a turn of the part.
+    if (Math.hypot(to.x - from.x, to.y - from.y) > TAP_PX) return;
+    const found = scene.current?.pick(to, props.pickable);
+    if (found) props.onPick(found);
   };
   const onKeyDown = (event: React.KeyboardEvent) => {
     const act = keyActions[event.key];
@@ -106,6 +131,8 @@ export function PartView(props: PartViewProps) {
         }
         tabIndex={0}
         onKeyDown={onKeyDown}
+        onPointerDown={onPointerDown}
+        onPointerUp={onPointerUp}
         style={{ width: '100%', height: '100%', display: 'block', touchAction: 'none' }}
       />
       {labels}

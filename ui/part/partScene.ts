@@ -7,8 +7,10 @@ import {
   Group,
   Mesh,
   OrthographicCamera,
+  Raycaster,
   Scene,
   ShaderMaterial,
+  Vector2,
   Vector3,
   WebGLRenderer,
   type Material,
@@ -18,11 +20,19 @@ import { LineMaterial } from 'three/examples/jsm/lines/LineMaterial.js';
 import { LineSegments2 } from 'three/examples/jsm/lines/LineSegments2.js';
 import { LineSegmentsGeometry } from 'three/examples/jsm/lines/LineSegmentsGeometry.js';
 
-import { CUT_TAG, type CentreLine, type OpenedSolid, type SolidMesh, type Vec3 } from '@core/solid';
+import {
+  CUT_TAG,
+  type CentreLine,
+  type OpenedSolid,
+  type Picked,
+  type SolidMesh,
+  type Vec3,
+} from '@core/solid';
 
 import { colours } from '../theme/colours';
 import { centreMarks } from './chainLine';
 import { faceMaterial, ghostMaterial, inkMaterial, silhouetteMaterial } from './materials';
+import { edgeAt } from './pickOnMesh';
 import type { Point } from './placeLabels';
 import { STANCES, type Stance } from './stances';
 
@@ -33,6 +43,14 @@ export interface SceneBody {
   mesh: SolidMesh;
   opened: OpenedSolid | null;
   centreLines: CentreLine[];
+  /** Edges of a tool that failed, as segments. */
+  failedTool: Float32Array | null;
+}
+
+/** Marks on the part: edges (segments) and points, mm. */
+export interface SceneMarks {
+  segments: Float32Array[];
+  points: Vec3[];
 }
 
 /** Room for sizes round the part: a share of the view, within limits in px. */
@@ -48,6 +66,8 @@ export class PartScene {
   readonly #light = new DirectionalLight(0xffffff, Math.PI * 0.3);
   readonly #controls: OrbitControls;
   readonly #bodies = new Group();
+  readonly #marks = new Group();
+  #shown: readonly SceneBody[] = [];
   #box = new Box3();
   #size = { width: 1, height: 1 };
   #frame = 0;
@@ -60,7 +80,7 @@ export class PartScene {
     this.#camera.up.set(0, 0, 1);
     this.#camera.near = -10_000;
     this.#camera.far = 10_000;
-    this.#scene.add(this.#bodies, new AmbientLight(0xffffff, Math.PI * 0.72), this.#light);
+    this.#scene.add(this.#bodies, this.#marks, new AmbientLight(0xffffff, Math.PI * 0.72), this.#light);
     this.#controls = new OrbitControls(this.#camera, canvas);
     this.#controls.enableDamping = false;
     this.#controls.zoomToCursor = true;
@@ -84,12 +104,68 @@ export class PartScene {
   /** Replaces what is drawn. Keeps the view unless the part was not there before or has changed its size a lot. */
   setBodies(bodies: readonly SceneBody[]): void {
     const before = this.#box.clone();
+    this.#shown = bodies;
     this.#clear();
     this.#box = boxOf(bodies);
     const unit = this.#box.isEmpty() ? 1 : this.#box.getSize(new Vector3()).length();
     for (const body of bodies) this.#bodies.add(drawBody(body, unit));
     if (this.#stance !== null || before.isEmpty() || changedALot(before, this.#box)) this.fit();
     else this.invalidate();
+  }
+
+  /** Draws marks over the part, in place of those before. */
+  setMarks({ segments, points }: SceneMarks): void {
+    disposeOf(this.#marks);
+    const unit = this.#box.isEmpty() ? 1 : this.#box.getSize(new Vector3()).length();
+    const crosses = points.map((at) => crossAt(at, unit * 0.02));
+    for (const run of [...segments, ...crosses]) {
+      const drawn = lines(run, inkMaterial(colours.green.DEFAULT, 4, 'over'));
+      drawn.renderOrder = 3;
+      this.#marks.add(drawn);
+    }
+    this.invalidate();
+  }
+
+  /** What a tap at a point of the view means, px from its upper left corner; edges before the faces that they bound. */
+  pick(at: Point, kinds: readonly ('face' | 'edge')[]): { bodyId: string; picked: Picked } | null {
+    const solid = this.#shown.filter(({ ghost }) => !ghost);
+    const bodies = solid.length > 0 ? [...solid, ...this.#shown.filter(({ ghost }) => ghost)] : this.#shown;
+    if (kinds.includes('edge')) {
+      for (const { id, mesh } of bodies) {
+        const found = edgeAt(mesh, at, (point) => this.#projectDeep(point));
+        if (found && (!kinds.includes('face') || found.px < 8)) {
+          return { bodyId: id, picked: { kind: 'edge', tags: found.tags, near: found.near } };
+        }
+      }
+    }
+    return kinds.includes('face') ? this.#faceAt(at, bodies) : null;
+  }
+
+  #faceAt(at: Point, bodies: readonly SceneBody[]): { bodyId: string; picked: Picked } | null {
+    const ray = new Raycaster();
+    const { width, height } = this.#size;
+    ray.setFromCamera(new Vector2((2 * at.x) / width - 1, 1 - (2 * at.y) / height), this.#camera);
+    for (const body of bodies) {
+      const drawn = this.#bodies.children.find(({ name }) => name === body.id)?.children[0] as Mesh | undefined;
+      // Only what the camera looks at from outside, nearest first.
+      const hit = drawn ? ray.intersectObject(drawn, false)[0] : undefined;
+      if (hit?.faceIndex === undefined || hit.faceIndex === null) continue;
+      const mesh = body.opened?.mesh ?? body.mesh;
+      const index = 3 * hit.faceIndex;
+      const face = mesh.faces.find(({ start, count }) => index >= start && index < start + count);
+      if (!face || face.tag === CUT_TAG) continue;
+      return {
+        bodyId: body.id,
+        picked: { kind: 'face', tag: face.tag, near: [hit.point.x, hit.point.y, hit.point.z] },
+      };
+    }
+    return null;
+  }
+
+  #projectDeep(point: Vec3): Point & { depth: number } {
+    const seen = new Vector3(...point).project(this.#camera);
+    const { width, height } = this.#size;
+    return { x: ((seen.x + 1) / 2) * width, y: ((1 - seen.y) / 2) * height, depth: seen.z };
   }
 
   setStance(stance: Stance): void {
@@ -200,6 +276,7 @@ export class PartScene {
   dispose(): void {
     cancelAnimationFrame(this.#frame);
     this.#clear();
+    disposeOf(this.#marks);
     this.#controls.dispose();
     this.#renderer.dispose();
   }
@@ -212,18 +289,29 @@ export class PartScene {
   }
 
   #clear(): void {
-    this.#bodies.traverse((object) => {
-      const drawn = object as Partial<Mesh>;
-      drawn.geometry?.dispose();
-      for (const material of [drawn.material ?? []].flat()) material.dispose();
-    });
-    this.#bodies.clear();
+    disposeOf(this.#bodies);
   }
+}
+
+/** Empties a group and frees what its objects hold on the graphics card. */
+function disposeOf(group: Group): void {
+  group.traverse((object) => {
+    const drawn = object as Partial<Mesh>;
+    drawn.geometry?.dispose();
+    for (const material of [drawn.material ?? []].flat()) material.dispose();
+  });
+  group.clear();
+}
+
+/** Three short lines through a point. */
+function crossAt([x, y, z]: Vec3, r: number): Float32Array {
+  return new Float32Array([x - r, y, z, x + r, y, z, x, y - r, z, x, y + r, z, x, y, z - r, x, y, z + r]);
 }
 
 /** Everything that is drawn of one body. `unit` is the size of the whole part, mm. */
 function drawBody(body: SceneBody, unit: number): Group {
   const group = new Group();
+  group.name = body.id;
   const mesh = body.opened?.mesh ?? body.mesh;
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(mesh.positions, 3));
@@ -240,6 +328,11 @@ function drawBody(body: SceneBody, unit: number): Group {
   // A part that is cut open shows its inside already.
   if (!body.ghost && !body.opened) group.add(lines(mesh.edges, inkMaterial(ink, 0.9, 'hidden')));
   if (body.opened) group.add(lines(body.opened.hatching, inkMaterial(colours.green.DEFAULT, 0.8)));
+  if (body.failedTool) {
+    const tool = lines(body.failedTool, inkMaterial(colours.rust.DEFAULT, 2, 'over'));
+    tool.renderOrder = 2;
+    group.add(tool);
+  }
   if (!body.ghost) {
     const marks = body.centreLines.flatMap((line) => centreMarks(line, unit * 0.06)).flat(2);
     const centre = lines(new Float32Array(marks), inkMaterial(colours.slate.line, 1, 'over'));

@@ -4,32 +4,38 @@ import { no, type Fault, type Result } from '@core/fault';
 import { evaluateRepair } from '@core/fit';
 import { figuresOf, findingsOf } from '@core/inspect';
 import { spareFile, type SpareFile, type SpareFormat } from '@core/make';
-import type { Body, Picture, RepairState } from '@core/model';
+import type { Body, EdgeRule, Picture, RepairState } from '@core/model';
 import {
-  BodyBuilder,
+  clearance,
+  countEdges,
   cutOpen,
   drawPicture,
+  edgesToShow,
+  measure,
   meshOf,
+  RepairBuilder,
   SCREEN_QUALITY,
   type Built,
   type CutPlane,
   type Kernel,
+  type Measured,
   type OpenedSolid,
   type SolidMesh,
 } from '@core/solid';
 import { materialOf } from '@core/standards';
+import type { Font } from '@core/text';
 
-import type { BuildReply, BuildRequest, BuiltBody } from './protocol';
+import type { BuildReply, BuildRequest, BuiltBody, Clearance, PickedOn } from './protocol';
 
 interface OnBench {
   body: Body;
-  builder: BodyBuilder;
   built: Built;
   build: number;
 }
 
 /** What the worker does, without the worker: the bodies of one repair on a kernel, kept between builds. */
 export class BodyBench {
+  readonly #builder: RepairBuilder;
   #bodies = new Map<string, OnBench>();
   #state: RepairState | null = null;
   #builds = 0;
@@ -37,21 +43,25 @@ export class BodyBench {
   constructor(
     private readonly kernel: Kernel,
     private readonly onStep: (bodyId: string, stepId: string) => void,
-  ) {}
+    font: Font | null = null,
+  ) {
+    this.#builder = new RepairBuilder(kernel, font);
+  }
 
   build({ state, workshop, known }: BuildRequest): BuildReply {
     this.#state = state;
     const wanted = state.bodies.filter((body) => !body.removed);
-    this.#clearAllBut(new Set(wanted.map((body) => body.id)));
     const numbers = evaluateRepair(state, workshop);
     const material = materialOf(state.head.materialId);
+    const allBuilt = this.#builder.build(state.bodies, numbers, this.onStep);
+    const before = this.#bodies;
+    this.#bodies = new Map();
     const bodies = wanted.map((body): BuiltBody => {
-      const before = this.#bodies.get(body.id);
-      const builder = before?.builder ?? new BodyBuilder(this.kernel);
-      const built = builder.build(body, numbers, (stepId) => this.onStep(body.id, stepId));
-      const same = before && built.rebuiltSteps === 0 && before.built.solid === built.solid;
-      const build = same ? before.build : (this.#builds += 1);
-      this.#bodies.set(body.id, { body, builder, built, build });
+      const built = allBuilt.get(body.id)!;
+      const old = before.get(body.id);
+      const same = old && built.rebuiltSteps === 0 && old.built.solid === built.solid;
+      const build = same ? old.build : (this.#builds += 1);
+      this.#bodies.set(body.id, { body, built, build });
       const figures = figuresOf(built, material);
       return {
         bodyId: body.id,
@@ -62,6 +72,7 @@ export class BodyBench {
         centreLines: built.centreLines,
         figures,
         findings: findingsOf(figures, built.steps),
+        failedTool: built.failedTool,
       };
     });
     const reply = { bodies, memoryBytes: this.kernel.wasmMemory.buffer.byteLength };
@@ -91,12 +102,40 @@ export class BodyBench {
     return drawPicture(onBench.built.solid, `${check!.volumeMm3.toFixed(3)}-${areaMm2.toFixed(3)}`);
   }
 
-  #clearAllBut(kept: Set<string>): void {
-    for (const [id, { builder }] of this.#bodies) {
-      if (kept.has(id)) continue;
-      builder.dispose();
-      this.#bodies.delete(id);
-    }
+  stage(bodyId: string, steps: number): SolidMesh | null {
+    const after = this.#builder.of(bodyId)?.after(steps);
+    if (!after) return null;
+    const mesh = meshOf(after.solid, SCREEN_QUALITY);
+    return transfer(mesh, buffersOf(mesh));
+  }
+
+  countEdges(bodyId: string, steps: number, rules: readonly EdgeRule[]): number[] {
+    const after = this.#builder.of(bodyId)?.after(steps);
+    return rules.map((rule) => (after ? countEdges(after.solid, rule, after.earlier) : 0));
+  }
+
+  showEdges(bodyId: string, steps: number, rule: EdgeRule): Float32Array {
+    const after = this.#builder.of(bodyId)?.after(steps);
+    return after ? edgesToShow(after.solid, rule, after.earlier) : new Float32Array();
+  }
+
+  measure(first: PickedOn, second: PickedOn | null): Measured | null {
+    const [a, b] = [first, second].map((one) => one && this.#bodies.get(one.bodyId)?.built.solid);
+    if (!a || (second && !b)) return null;
+    return measure(
+      { solid: a, picked: first.picked },
+      second && b ? { solid: b, picked: second.picked } : null,
+    );
+  }
+
+  clearances(bodyId: string): Clearance[] {
+    const own = this.#bodies.get(bodyId)?.built.solid;
+    if (!own) return [];
+    return [...this.#bodies.values()].flatMap(({ body, built }) => {
+      if (body.id === bodyId || !built.solid) return [];
+      const room = clearance(own, built.solid);
+      return room ? [{ one: bodyId, other: body.id, ...room }] : [];
+    });
   }
 }
 

@@ -1,4 +1,6 @@
-import { kernelFile } from './kernelFile';
+import { readFont, type Font } from '@core/text';
+
+import { fontFile, kernelFile } from './kernelFile';
 
 /**
  * Fetches the geometry kernel, telling how far it is.
@@ -28,4 +30,11 @@ export async function fetchKernel(onShare: (share: number) => void): Promise<Arr
     at += part.length;
   }
   return bytes.buffer;
+}
+
+/** Fetches the font that letters on parts are made from. @throws Error when it cannot be had. */
+export async function fetchFont(): Promise<Font> {
+  const response = await fetch(fontFile);
+  if (!response.ok) throw new Error('the font did not arrive');
+  return readFont(await response.arrayBuffer());
 }

@@ -1,7 +1,17 @@
 import type { BodyFigures, Finding } from '@core/inspect';
 import type { SpareFile, SpareFormat } from '@core/make';
-import type { Picture, RepairState, Workshop } from '@core/model';
-import type { Annotation, CentreLine, CutPlane, OpenedSolid, SolidMesh, StepOutcome } from '@core/solid';
+import type { EdgeRule, Picture, RepairState, Workshop } from '@core/model';
+import type {
+  Annotation,
+  CentreLine,
+  CutPlane,
+  Measured,
+  OpenedSolid,
+  Picked,
+  SolidMesh,
+  StepOutcome,
+  Vec3,
+} from '@core/solid';
 import type { Fault, Result } from '@core/fault';
 
 /** What the screen and the worker say to each other. Plain data only; meshes are transferred, not copied. */
@@ -17,6 +27,24 @@ export interface BuiltBody {
   centreLines: CentreLine[];
   figures: BodyFigures | null;
   findings: Finding[];
+  /** Edges of what a failing step would have added or taken away, as segments. */
+  failedTool: Float32Array | null;
+}
+
+/** Something picked on a body of the bench. */
+export interface PickedOn {
+  bodyId: string;
+  picked: Picked;
+}
+
+/** The room between two bodies. */
+export interface Clearance {
+  one: string;
+  other: string;
+  mm: number;
+  from: Vec3;
+  to: Vec3;
+  overlapMm3: number;
 }
 
 export interface BuildRequest {
@@ -47,4 +75,13 @@ export interface SolidWorker {
   cutOpen(bodyId: string, plane: CutPlane, hatchStepMm: number): Promise<OpenedSolid | null>;
   file(bodyId: string, format: SpareFormat, label: string, when: string): Promise<Result<SpareFile, Fault>>;
   picture(bodyId: string): Promise<Picture | null>;
+  /** A body as it was after a number of its steps (those switched off not counted). */
+  stage(bodyId: string, steps: number): Promise<SolidMesh | null>;
+  /** How many edges each rule catches after a number of steps. */
+  countEdges(bodyId: string, steps: number, rules: EdgeRule[]): Promise<number[]>;
+  /** The edges that a rule catches, as segments. */
+  showEdges(bodyId: string, steps: number, rule: EdgeRule): Promise<Float32Array>;
+  measure(first: PickedOn, second: PickedOn | null): Promise<Measured | null>;
+  /** The room between a body and each of the others. */
+  clearances(bodyId: string): Promise<Clearance[]>;
 }

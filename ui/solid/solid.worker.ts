@@ -5,7 +5,7 @@ import { expose } from 'comlink';
 import { KernelTrap, startKernel } from '@core/solid';
 
 import { BodyBench } from './bodyBench';
-import { fetchKernel } from './fetchKernel';
+import { fetchFont, fetchKernel } from './fetchKernel';
 import type { SolidWorker, WorkerWatcher } from './protocol';
 
 let bench: BodyBench | null = null;
@@ -30,13 +30,20 @@ const worker: SolidWorker = {
       told = now;
       watcher.loading(share);
     });
+    // Letters are rare: a font that does not come keeps nobody from working.
+    const font = await fetchFont().catch(() => null);
     const kernel = await startKernel({ wasmBinary });
-    bench = new BodyBench(kernel, (bodyId, stepId) => watcher.step(bodyId, stepId));
+    bench = new BodyBench(kernel, (bodyId, stepId) => watcher.step(bodyId, stepId), font);
   },
   build: async (request) => run((ready) => ready.build(request)),
   cutOpen: async (bodyId, plane, step) => run((ready) => ready.cutOpen(bodyId, plane, step)),
   file: async (bodyId, format, label, when) => run((ready) => ready.file(bodyId, format, label, when)),
   picture: async (bodyId) => run((ready) => ready.picture(bodyId)),
+  stage: async (bodyId, steps) => run((ready) => ready.stage(bodyId, steps)),
+  countEdges: async (bodyId, steps, rules) => run((ready) => ready.countEdges(bodyId, steps, rules)),
+  showEdges: async (bodyId, steps, rule) => run((ready) => ready.showEdges(bodyId, steps, rule)),
+  measure: async (first, second) => run((ready) => ready.measure(first, second)),
+  clearances: async (bodyId) => run((ready) => ready.clearances(bodyId)),
 };
 
 expose(worker);

@@ -19,6 +19,11 @@ export function spawnWorker(): WorkerHandle {
       cutOpen: (...given) => remote.cutOpen(...given),
       file: (...given) => remote.file(...given),
       picture: (bodyId) => remote.picture(bodyId),
+      stage: (...given) => remote.stage(...given),
+      countEdges: (...given) => remote.countEdges(...given),
+      showEdges: (...given) => remote.showEdges(...given),
+      measure: (...given) => remote.measure(...given),
+      clearances: (bodyId) => remote.clearances(bodyId),
     },
     end: () => thread.terminate(),
   };

@@ -28,6 +28,11 @@ function bench(build: (start: number, watcher: WorkerWatcher) => Promise<BuildRe
       cutOpen: async () => null,
       file: never,
       picture: async () => null,
+      stage: async () => null,
+      countEdges: async () => [],
+      showEdges: never,
+      measure: async () => null,
+      clearances: async () => [],
     };
     return { worker, end: () => (count.ended += 1) };
   }, LIMITS);
@@ -157,6 +162,7 @@ describe('what is shown of a body', () => {
     centreLines: [],
     figures: null,
     findings: [],
+    failedTool: null,
   };
   const step = { stepId: 's', state: 'built' } as const;
   const failed = { stepId: 's', state: 'failed', fault: { code: 'step.nothingLeft' } } as const;

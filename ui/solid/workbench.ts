@@ -1,9 +1,16 @@
 import type { Fault, Result, StepFault } from '@core/fault';
 import type { SpareFile, SpareFormat } from '@core/make';
-import type { Picture, RepairState, Workshop } from '@core/model';
-import { MemoryWatch, type CutPlane, type OpenedSolid } from '@core/solid';
+import type { EdgeRule, Picture, RepairState, Workshop } from '@core/model';
+import { MemoryWatch, type CutPlane, type Measured, type OpenedSolid, type SolidMesh } from '@core/solid';
 
-import type { BuildReply, BuildRequest, BuiltBody, SolidWorker } from './protocol';
+import type {
+  BuildReply,
+  BuildRequest,
+  BuiltBody,
+  Clearance,
+  PickedOn,
+  SolidWorker,
+} from './protocol';
 import type { WorkerHandle } from './spawnWorker';
 
 /** What the workbench is doing, for the view to say. */
@@ -104,6 +111,26 @@ export class Workbench {
 
   file(bodyId: string, format: SpareFormat, label: string, when: string): Promise<Result<SpareFile, Fault>> {
     return this.#inTurn(() => this.#onLastState((worker) => worker.file(bodyId, format, label, when)));
+  }
+
+  stage(bodyId: string, steps: number): Promise<SolidMesh | null> {
+    return this.#inTurn(() => this.#onLastState((worker) => worker.stage(bodyId, steps)));
+  }
+
+  countEdges(bodyId: string, steps: number, rules: EdgeRule[]): Promise<number[]> {
+    return this.#inTurn(() => this.#onLastState((worker) => worker.countEdges(bodyId, steps, rules), true));
+  }
+
+  showEdges(bodyId: string, steps: number, rule: EdgeRule): Promise<Float32Array> {
+    return this.#inTurn(() => this.#onLastState((worker) => worker.showEdges(bodyId, steps, rule), true));
+  }
+
+  measure(first: PickedOn, second: PickedOn | null): Promise<Measured | null> {
+    return this.#inTurn(() => this.#onLastState((worker) => worker.measure(first, second), true));
+  }
+
+  clearances(bodyId: string): Promise<Clearance[]> {
+    return this.#inTurn(() => this.#onLastState((worker) => worker.clearances(bodyId)));
   }
 
   picture(bodyId: string): Promise<Picture | null> {
@@ -231,6 +258,7 @@ function lostReply(state: RepairState, lost: WorkerLost, limits: BenchLimits): B
       annotations: [],
       centreLines: [],
       figures: null,
+      failedTool: null,
       findings: at?.bodyId === body.id ? [{ code: 'body.stepFailed', stepId: at.stepId, fault }] : [],
     })),
   };

@@ -74,7 +74,7 @@ const say = (id: string, of: readonly Step[] = steps) =>
     stepSentence(
       of.find((step) => step.id === id)!,
       of,
-      [{ id: 'l', name: 'Screw holes' }],
+      { layouts: [{ id: 'l', name: 'Screw holes' }] },
     ),
     (value) =>
       value.from === 'number' ? String(value.mm) : 'id' in value ? value.id.toUpperCase() : value.text,

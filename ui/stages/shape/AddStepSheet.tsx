@@ -1,59 +1,89 @@
-import { Pressable, Text } from 'react-native';
+import { useState } from 'react';
+import { Pressable, Text, View } from 'react-native';
 
-import { newStep } from '@core/recipe';
+import { newStep, withStepAfter } from '@core/recipe';
 import type { Body, StepKind } from '@core/model';
 import { STEP_VERBS } from '@core/wording';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../frame/useRepairContext';
+import { Button } from '../../shared/Button';
+import { GroupHeading } from '../../shared/Heading';
 import { Sheet } from '../../shared/Sheet';
+import { StarterSheet } from './StarterSheet';
 
-const FIRST: StepKind[] = ['turn', 'plate', 'raise', 'stations', 'cone', 'ball', 'ring'];
-const ALL: StepKind[] = [
-  'drill',
-  'raise',
-  'groove',
-  'peg',
-  'repeat',
-  'mirror',
-  'hollow',
-  'ease',
-  'round',
-  'stations',
-  'cone',
-  'ball',
-  'ring',
-  'turn',
-  'plate',
+/** What a body can begin with. */
+const FIRST: StepKind[] = ['turn', 'plate', 'raise', 'stations', 'blend', 'run', 'wedge', 'cone', 'ball', 'ring', 'spin', 'thread'];
+
+/** Verbs by what one is about to do. */
+const GROUPS: { name: string; kinds: StepKind[] }[] = [
+  { name: 'Holes and hardware', kinds: ['drill', 'thread', 'groove', 'body'] },
+  { name: 'Add or take away', kinds: ['raise', 'peg', 'wedge', 'cone', 'ball', 'ring', 'spin', 'stations', 'blend', 'run', 'tongue', 'text', 'turn', 'plate'] },
+  { name: 'Again', kinds: ['repeat', 'mirror'] },
+  { name: 'Edges and faces', kinds: ['ease', 'round', 'hollow', 'taper', 'faces'] },
+  { name: 'All of it', kinds: ['move', 'split'] },
 ];
 
 /** Chooses the verb of a new step; its numbers come from sizes that no step uses yet. */
-export function AddStepSheet({ body, onClose }: { body: Body; onClose(): void }) {
+export function AddStepSheet({
+  body,
+  after,
+  onClose,
+}: {
+  body: Body;
+  /** The step that it comes after; the last one if left out. */
+  after?: string;
+  onClose(): void;
+}) {
   const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
-  const hasRim = body.steps.some((step) => step.kind === 'turn');
-  const kinds = body.steps.length === 0 ? FIRST : ALL.filter((kind) => kind !== 'groove' || hasRim);
+  const [starters, setStarters] = useState(false);
+  const place = after === undefined ? body.steps.length : body.steps.findIndex(({ id }) => id === after) + 1;
+  const before = body.steps.slice(0, place);
+  const hasRim = before.some((step) => step.kind === 'turn');
+  const isPossible = (kind: StepKind) =>
+    (kind !== 'groove' || hasRim) &&
+    (kind !== 'body' || repair.bodies.some(({ id, removed }) => !removed && id !== body.id));
   const add = (kind: StepKind) => {
-    const step = newStep(kind, { body, state: repair, numbers }, newId());
-    put('body', { ...body, steps: [...body.steps, step] }, `Step ${body.steps.length + 1} added.`);
+    const step = newStep(kind, { body: { ...body, steps: before }, state: repair, numbers }, newId());
+    const steps = withStepAfter(body.steps, before.at(-1)?.id ?? null, step);
+    put('body', { ...body, steps }, `Step ${place + 1} added.`);
     onClose();
   };
+  if (starters) return <StarterSheet body={body} onClose={onClose} />;
+  const rows = (kinds: readonly StepKind[]) =>
+    kinds.filter(isPossible).map((kind) => (
+      <Pressable
+        key={kind}
+        accessibilityRole="button"
+        accessibilityLabel={`${STEP_VERBS[kind].verb} ${STEP_VERBS[kind].what}`}
+        onPress={() => add(kind)}
+        className="min-h-[48px] flex-row items-center rounded border border-line bg-card px-4 py-2 active:bg-green-soft"
+      >
+        <Text className="flex-1 font-sans text-[16.5px] text-ink">
+          <Text className="font-semibold">{STEP_VERBS[kind].verb}</Text>
+          {` ${STEP_VERBS[kind].what}`}
+        </Text>
+      </Pressable>
+    ));
+  if (before.length === 0) {
+    return (
+      <Sheet title="Begin with" onClose={onClose}>
+        {body.steps.length === 0 ? (
+          <Button tone="primary" label="A starter: a whole recipe to change" onPress={() => setStarters(true)} />
+        ) : null}
+        <View className="gap-1.5">{rows(FIRST)}</View>
+      </Sheet>
+    );
+  }
   return (
-    <Sheet title={body.steps.length === 0 ? 'Begin with' : 'Add a step'} onClose={onClose}>
-      {kinds.map((kind) => (
-        <Pressable
-          key={kind}
-          accessibilityRole="button"
-          accessibilityLabel={`${STEP_VERBS[kind].verb} ${STEP_VERBS[kind].what}`}
-          onPress={() => add(kind)}
-          className="min-h-[48px] flex-row items-center rounded border border-line bg-card px-4 py-2 active:bg-green-soft"
-        >
-          <Text className="flex-1 font-sans text-[16.5px] text-ink">
-            <Text className="font-semibold">{STEP_VERBS[kind].verb}</Text>
-            {` ${STEP_VERBS[kind].what}`}
-          </Text>
-        </Pressable>
+    <Sheet title={after === undefined ? 'Add a step' : `Add a step after step ${place}`} onClose={onClose}>
+      {GROUPS.map(({ name, kinds }) => (
+        <View key={name} className="gap-1.5">
+          <GroupHeading>{name}</GroupHeading>
+          {rows(kinds)}
+        </View>
       ))}
     </Sheet>
   );

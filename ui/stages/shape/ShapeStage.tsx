@@ -12,7 +12,8 @@ import { Switch } from '../../shared/Switch';
 import { AddStepSheet } from './AddStepSheet';
 import { BodyMenu } from './BodyMenu';
 import { FindingsBar } from './FindingsBar';
-import { StepSentence } from './StepSentence';
+import { HistoryButtons } from './HistoryButtons';
+import { StepList } from './StepList';
 
 const NO_STEPS: Body['steps'] = [];
 
@@ -59,6 +60,7 @@ export function ShapeStage() {
             onChange={setChosen}
           />
         </View>
+        <HistoryButtons body={body} />
         <Button label="Bodies" onPress={() => setSheet('body')} />
       </View>
       <ScrollView
@@ -75,15 +77,7 @@ export function ShapeStage() {
             />
           </View>
         ) : (
-          body.steps.map((step, index) => (
-            <StepSentence
-              key={step.id}
-              body={body}
-              step={step}
-              index={index}
-              outcome={outcomes.find(({ stepId }) => stepId === step.id)}
-            />
-          ))
+          <StepList body={body} outcomes={outcomes} />
         )}
       </ScrollView>
       <FindingsBar

@@ -1,13 +1,16 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 
 import type { Body, Step } from '@core/model';
-import { withoutStep, withStepCopied, withStepMoved, withStepSwitched } from '@core/recipe';
+import { withoutStep, withPatch, withStepCopied, withStepMoved, withStepSwitched } from '@core/recipe';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../frame/useRepairContext';
 import { Button } from '../../shared/Button';
+import { Field } from '../../shared/Field';
 import { Sheet } from '../../shared/Sheet';
+import { AddStepSheet } from './AddStepSheet';
 
 /** What can be done with a step: its order, and taking it out. */
 export function StepMenu({
@@ -23,10 +26,18 @@ export function StepMenu({
 }) {
   const { repair } = useRepairContext();
   const { put } = useChangeRepair(repair);
+  const [adding, setAdding] = useState(false);
+  const [note, setNote] = useState(step.note ?? '');
   const set = (steps: Step[], said: string) => {
     put('body', { ...body, steps }, said);
     onClose();
   };
+  const keepNote = () =>
+    set(
+      withPatch(body.steps, step.id, { note: note.trim() === '' ? undefined : note.trim() }),
+      `Step ${index + 1} has ${note.trim() === '' ? 'no note any more' : 'a note'}.`,
+    );
+  if (adding) return <AddStepSheet body={body} after={step.id} onClose={onClose} />;
   return (
     <Sheet title={`Step ${index + 1}`} onClose={onClose}>
       <View className="flex-row gap-3">
@@ -60,6 +71,15 @@ export function StepMenu({
           onPress={() => set(withStepCopied(body.steps, step.id, newId()), `Step ${index + 1} is copied.`)}
         />
       </View>
+      <Button label="Put a step after it" onPress={() => setAdding(true)} />
+      <Field
+        label="A note of your own"
+        value={note}
+        onChangeText={setNote}
+        onSubmitEditing={keepNote}
+        placeholder="What it is for"
+      />
+      <Button label="Keep the note" disabled={note.trim() === (step.note ?? '')} onPress={keepNote} />
       <Button
         tone="danger"
         label={`Take out step ${index + 1}`}

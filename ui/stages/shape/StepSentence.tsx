@@ -5,17 +5,19 @@ import { Pressable, Text, View } from 'react-native';
 import type { Body, Step } from '@core/model';
 import { withPatch } from '@core/recipe';
 import type { StepOutcome } from '@core/solid';
-import { sentenceOf, stepSentence, type SentencePart } from '@core/wording';
+import { sentenceOf, stepSentence, type PickWanted, type SentencePart } from '@core/wording';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { trailTargetOf } from '../../frame/labelOf';
 import { useRepairContext } from '../../frame/useRepairContext';
-import { IconButton } from '../../shared/Button';
-import { ChoiceRow } from '../../shared/ChoiceRow';
+import { usePartTool } from '../../part/partTool';
+import { Button, IconButton } from '../../shared/Button';
 import { Wrong } from '../../shared/Field';
-import { Sheet } from '../../shared/Sheet';
 import { colours } from '../../theme/colours';
+import { ChoiceSheet } from './ChoiceSheet';
 import { NumberChip } from './NumberChip';
+import { PlainSheet } from './PlainSheet';
+import { RowsSheet } from './RowsSheet';
 import { StepMenu } from './StepMenu';
 import { ValueSheet } from './ValueSheet';
 
@@ -33,18 +35,33 @@ export function StepSentence({
 }) {
   const { repair, numbers, setOpenTrail } = useRepairContext();
   const layouts = [...numbers.layouts.values()].map(({ layout }) => layout);
+  const bodies = repair.bodies.filter(({ id, removed }) => !removed && id !== body.id);
   const { put } = useChangeRepair(repair);
   const [editing, setEditing] = useState<{ field: string; what: string } | null>(null);
   const [choosing, setChoosing] = useState<Choice | null>(null);
+  const [typing, setTyping] = useState<Plain | null>(null);
+  const [listing, setListing] = useState<Rows | null>(null);
+  const { beginPick } = usePartTool();
+  const set = (patch: Record<string, unknown>) =>
+    put(
+      'body',
+      { ...body, steps: withPatch(body.steps, step.id, patch) },
+      `Step ${index + 1} is changed.`,
+    );
+  const pick = (want: PickWanted, what: string) => {
+    setChoosing(null);
+    const before = body.steps.slice(0, index).filter(({ off }) => !off).length;
+    beginPick({ bodyId: body.id, stepId: step.id, steps: before, want, what });
+  };
   const [menu, setMenu] = useState(false);
-  const parts = joinWords(stepSentence(step, body.steps, layouts));
+  const parts = joinWords(stepSentence(step, body.steps, { layouts, bodies }));
   const failed = outcome?.state === 'failed';
+  const pickAgain = pickOf(parts);
   return (
     <View
       role="listitem"
-      className={`flex-row items-start border-b border-line py-1.5 pl-4 pr-1 ${failed ? 'bg-rust-soft' : ''}`}
+      className={`flex-row items-start border-b border-line py-1.5 pr-1 ${failed ? 'bg-rust-soft' : ''}`}
     >
-      <Text className="w-7 pt-3 font-number text-[14px] text-muted">{index + 1}</Text>
       <View className="flex-1">
         <View className={`flex-row flex-wrap items-center ${step.off ? 'opacity-60' : ''}`}>
           {parts.flatMap((part, place) =>
@@ -57,7 +74,16 @@ export function StepSentence({
                     onPress={() => setChoosing(part)}
                   />,
                 ]
-              : part.kind === 'chip'
+              : part.kind === 'plain' || part.kind === 'rows'
+                ? [
+                    <PlainChip
+                      key={place}
+                      text={part.text}
+                      what={part.what}
+                      onPress={() => (part.kind === 'plain' ? setTyping(part) : setListing(part))}
+                    />,
+                  ]
+                : part.kind === 'chip'
                 ? [
                     <NumberChip
                       key={place}
@@ -86,6 +112,12 @@ export function StepSentence({
           )}
         </View>
         {failed ? <Wrong text={sentenceOf(outcome.fault)} /> : null}
+        {failed && outcome.fault.code === 'step.pickLost' && pickAgain ? (
+          <View className="flex-row pb-1">
+            <Button label="Pick again" onPress={() => pick(pickAgain.want, pickAgain.what)} />
+          </View>
+        ) : null}
+        {step.note ? <Text className="font-label text-[13.5px] text-muted">{step.note}</Text> : null}
         {step.off ? (
           <Text className="font-label text-[13.5px] text-muted">
             Switched off: built as if it were not here.
@@ -100,34 +132,57 @@ export function StepSentence({
       </IconButton>
       {editing ? <ValueSheet body={body} step={step} {...editing} onClose={() => setEditing(null)} /> : null}
       {choosing ? (
-        <Sheet title={`Change ${choosing.what}`} onClose={() => setChoosing(null)}>
-          <View className="gap-1.5">
-            {choosing.options.map(({ word, patch }) => (
-              <ChoiceRow
-                key={word}
-                title={word}
-                chosen={word === choosing.text}
-                onPress={() => {
-                  put(
-                    'body',
-                    { ...body, steps: withPatch(body.steps, step.id, patch) },
-                    `Step ${index + 1} is changed.`,
-                  );
-                  setChoosing(null);
-                }}
-              />
-            ))}
-          </View>
-        </Sheet>
+        <ChoiceSheet
+          body={body}
+          step={step}
+          choice={choosing}
+          onTake={(patch) => {
+            set(patch);
+            setChoosing(null);
+          }}
+          onPick={(want) => pick(want, choosing.what)}
+          onClose={() => setChoosing(null)}
+        />
+      ) : null}
+      {typing ? <PlainSheet part={typing} onTake={set} onClose={() => setTyping(null)} /> : null}
+      {listing ? (
+        <RowsSheet body={body} step={step} part={listing} onChange={set} onClose={() => setListing(null)} />
       ) : null}
       {menu ? <StepMenu body={body} step={step} index={index} onClose={() => setMenu(false)} /> : null}
     </View>
   );
 }
 
+/** What can be picked anew, of a step whose pick is lost. */
+function pickOf(parts: readonly SentencePart[]): { want: PickWanted; what: string } | null {
+  for (const part of parts) {
+    const option = part.kind === 'choice' ? part.options.find((one) => one.pick) : undefined;
+    if (part.kind === 'choice' && option?.pick) return { want: option.pick, what: part.what };
+  }
+  return null;
+}
+
 const wordsOf = (part: SentencePart | undefined) => (part?.kind === 'words' ? part.text : '');
 
 type Choice = Extract<SentencePart, { kind: 'choice' }>;
+type Plain = Extract<SentencePart, { kind: 'plain' }>;
+type Rows = Extract<SentencePart, { kind: 'rows' }>;
+
+/** A number that is no length, words, or a list: tapped, it opens its own sheet. */
+function PlainChip({ text, what, onPress }: { text: string; what: string; onPress(): void }) {
+  return (
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={`${what}: ${text}`}
+      onPress={onPress}
+      className="mr-1.5 min-h-[44px] justify-center"
+    >
+      <View className="rounded-sm border-b-2 border-rule bg-card px-2 py-0.5">
+        <Text className="font-number text-[16.5px] tabular-nums text-ink">{text}</Text>
+      </View>
+    </Pressable>
+  );
+}
 
 /** Words of a sentence that can be tapped for others. */
 function ChoiceWords({

@@ -1,0 +1,45 @@
+import type { EdgeRule } from '@core/model';
+
+import { edgesOfRule } from './edgeRules';
+import { scoped } from './scope';
+import type { StepNumbers } from './stepKind';
+import type { TaggedSolid } from './tagged';
+
+/** Points on a curved edge. */
+const CURVE_POINTS = 24;
+
+/** How many edges a rule catches; 0 where it finds none. */
+export function countEdges(
+  solid: TaggedSolid,
+  rule: EdgeRule,
+  earlier: ReadonlyMap<string, StepNumbers>,
+): number {
+  return scoped((scope) => {
+    const found = edgesOfRule(scope, solid, rule, earlier);
+    return found.ok ? found.value.length : 0;
+  });
+}
+
+/** The edges that a rule catches, as segments: six numbers each, mm. */
+export function edgesToShow(
+  solid: TaggedSolid,
+  rule: EdgeRule,
+  earlier: ReadonlyMap<string, StepNumbers>,
+): Float32Array {
+  const { kernel } = solid;
+  return scoped((scope) => {
+    const found = edgesOfRule(scope, solid, rule, earlier);
+    if (!found.ok) return new Float32Array();
+    const segments = found.value.flatMap((edge) => {
+      const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(edge))));
+      const pieces = curve.GetType() === 'GeomAbs_Line' ? 1 : CURVE_POINTS;
+      const [first, last] = [curve.FirstParameter(), curve.LastParameter()];
+      const points = Array.from({ length: pieces + 1 }, (_, index) => {
+        const point = scope.keep(curve.Value(first + ((last - first) * index) / pieces));
+        return [point.X(), point.Y(), point.Z()];
+      });
+      return points.slice(1).flatMap((point, index) => [...points[index]!, ...point]);
+    });
+    return new Float32Array(segments);
+  });
+}

@@ -1,0 +1,78 @@
+import { evaluateRepair } from '@core/fit';
+import type { Step } from '@core/model';
+import { clearance, measure, RepairBuilder, type Kernel, type Picked, type TaggedSolid } from '@core/solid';
+import { testKernel } from '@core/testing/kernel';
+import { block, outlineOf, raised, stepOf } from '@core/testing/pieces';
+import { RepairDraft } from '@core/testing/repairDraft';
+
+let kernel: Kernel;
+beforeAll(async () => {
+  kernel = await testKernel();
+});
+
+function withSolids(bodies: Record<string, Step[]>, work: (solids: Record<string, TaggedSolid>) => void): void {
+  const draft = new RepairDraft('Measured');
+  for (const [id, steps] of Object.entries(bodies)) draft.body(id, id, steps);
+  const builder = new RepairBuilder(kernel);
+  const built = builder.build(draft.repair.bodies, evaluateRepair(draft.repair));
+  work(Object.fromEntries([...built].map(([id, { solid }]) => [id, solid!])));
+  builder.dispose();
+}
+const base = block(40, 20, 10);
+const bore = stepOf('drill', { diameter: 6, depth: 'through', x: 5, y: 0 });
+const face = (tag: string, near: Picked['near'] = [0, 0, 0]): Picked => ({ kind: 'face', tag, near });
+const edge = (a: string, b: string, near: Picked['near'] = [0, 0, 0]): Picked => ({ kind: 'edge', tags: [a, b], near });
+
+test('one face: its area, its diameter, and the wall under the point', () => {
+  withSolids({ a: [base, bore] }, ({ a }) => {
+    const front = measure({ solid: a!, picked: face(`${base.id}:front`, [-10, -10, 5]) }, null)!;
+    expect(front.things).toEqual([{ kind: 'plane', areaMm2: expect.closeTo(400, 6) as number }]);
+    expect(front.wallMm).toBeCloseTo(20, 6);
+    // In front of the bore the wall ends at it.
+    const before = measure({ solid: a!, picked: face(`${base.id}:front`, [5, -10, 5]) }, null)!;
+    expect(before.wallMm).toBeCloseTo(7, 6);
+    const wall = measure({ solid: a!, picked: face(`${bore.id}:wall`, [2, 0, 5]) }, null)!;
+    expect(wall.things[0]).toMatchObject({ kind: 'cylinder', diameterMm: 6 });
+    expect(wall.wallMm).toBeCloseTo(22, 6);
+  });
+});
+
+test('edges: a line, a circle', () => {
+  withSolids({ a: [base, bore] }, ({ a }) => {
+    const line = measure({ solid: a!, picked: edge(`${base.id}:front`, `${base.id}:top`) }, null)!;
+    expect(line.things).toEqual([{ kind: 'line', lengthMm: expect.closeTo(40, 6) as number }]);
+    const circle = measure({ solid: a!, picked: edge(`${bore.id}:wall`, `${base.id}:top`) }, null)!;
+    expect(circle.things[0]).toMatchObject({ kind: 'circle', diameterMm: 6 });
+    expect(measure({ solid: a!, picked: edge('no:front', 'no:top') }, null)).toBeNull();
+  });
+});
+
+test('between two things: the shortest way, and the angle', () => {
+  withSolids({ a: [base, bore] }, ({ a }) => {
+    const between = (first: Picked, second: Picked) =>
+      measure({ solid: a!, picked: first }, { solid: a!, picked: second })!;
+    const sides = between(face(`${base.id}:left`), face(`${base.id}:right`));
+    expect(sides.distance!.mm).toBeCloseTo(40, 6);
+    expect(sides.angle).toBeCloseTo(0, 6);
+    const corner = between(face(`${base.id}:left`), face(`${base.id}:top`));
+    expect(corner.angle).toBeCloseTo(Math.PI / 2, 6);
+    const toBore = between(face(`${base.id}:right`), face(`${bore.id}:wall`));
+    expect(toBore.distance!.mm).toBeCloseTo(12, 6);
+    // The axis of the bore lies in the plane of the side.
+    expect(toBore.angle).toBeCloseTo(0, 6);
+    const slanted = between(edge(`${base.id}:front`, `${base.id}:top`), face(`${base.id}:right`));
+    expect(slanted.angle).toBeCloseTo(Math.PI / 2, 6);
+  });
+});
+
+test('clearance between bodies, with its ends; and how much they overlap', () => {
+  const pin = (diameter: number) => [raised(outlineOf('circle', { diameter }), 20, { x: 5 })];
+  withSolids({ a: [base, bore], loose: pin(5.5), tight: pin(6.5) }, ({ a, loose, tight }) => {
+    const room = clearance(a!, loose!)!;
+    expect(room.mm).toBeCloseTo(0.25, 6);
+    expect(room.overlapMm3).toBe(0);
+    const [dx, dy] = [room.from[0] - room.to[0], room.from[1] - room.to[1]];
+    expect(Math.hypot(dx, dy)).toBeCloseTo(0.25, 6);
+    expect(clearance(a!, tight!)!.overlapMm3).toBeCloseTo(Math.PI * (3.25 ** 2 - 9) * 10, 3);
+  });
+});

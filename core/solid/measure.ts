@@ -1,0 +1,211 @@
+import type { Vec3 } from './annotation';
+import { along, dot, minus, unit } from './frame';
+import type { Kernel, Shape } from './kernel';
+import { planeOf } from './picks';
+import { scoped, type Scope } from './scope';
+import { edgesWhere, type FaceTag, type TaggedSolid } from './tagged';
+import { partsOf } from './topology';
+
+/** Something on a solid that was tapped: a face by its tag, or an edge by the tags on both of its sides; and where. */
+export type Picked =
+  | { kind: 'face'; tag: FaceTag; near: Vec3 }
+  | { kind: 'edge'; tags: readonly [FaceTag, FaceTag]; near: Vec3 };
+
+/** What was measured. Lengths in mm, areas in mm², angles in radians. */
+export interface Measured {
+  /** Of the first thing, and of the second if there is one. */
+  things: Thing[];
+  /** The shortest way between two things, and where it begins and ends. */
+  distance: { mm: number; from: Vec3; to: Vec3 } | null;
+  /** Between two flat faces, straight edges or axes. */
+  angle: number | null;
+  /** Thickness of the material under the point that was tapped, for one face alone. */
+  wallMm: number | null;
+}
+
+export type Thing =
+  | { kind: 'plane'; areaMm2: number }
+  | { kind: 'cylinder'; diameterMm: number; areaMm2: number }
+  | { kind: 'surface'; areaMm2: number }
+  | { kind: 'line'; lengthMm: number }
+  | { kind: 'circle'; diameterMm: number; lengthMm: number }
+  | { kind: 'curve'; lengthMm: number };
+
+/** A thing and the way it has, for angles. */
+interface Found {
+  shape: Shape;
+  thing: Thing;
+  /** A flat face's normal; a line's or an axis' way. */
+  way: { of: 'normal' | 'line'; at: Vec3 } | null;
+}
+
+/** Measures one thing, or between two; of the same solid or of two. Null if one of them is no longer there. */
+export function measure(
+  first: { solid: TaggedSolid; picked: Picked },
+  second: { solid: TaggedSolid; picked: Picked } | null,
+): Measured | null {
+  const { kernel } = first.solid;
+  return scoped((scope) => {
+    const a = found(scope, first.solid, first.picked);
+    const b = second && found(scope, second.solid, second.picked);
+    if (!a || (second && !b)) return null;
+    if (!b) {
+      const wallMm = first.picked.kind === 'face' ? wallAt(first.solid, a.shape, first.picked.near) : null;
+      return { things: [a.thing], distance: null, angle: null, wallMm };
+    }
+    return {
+      things: [a.thing, b.thing],
+      distance: closest(kernel, scope, a.shape, b.shape),
+      angle: angleBetween(a.way, b.way),
+      wallMm: null,
+    };
+  });
+}
+
+/** The smallest room between two solids, with its ends; and the volume they have in common, if they overlap. */
+export function clearance(
+  one: TaggedSolid,
+  other: TaggedSolid,
+): { mm: number; from: Vec3; to: Vec3; overlapMm3: number } | null {
+  const { kernel } = one;
+  return scoped((scope) => {
+    const distance = closest(kernel, scope, one.shape, other.shape);
+    if (!distance) return null;
+    if (distance.mm > 1e-7) return { ...distance, overlapMm3: 0 };
+    const common = scope.keep(new kernel.BRepAlgoAPI_Common(one.shape, other.shape));
+    const shared = scope.keep(common.Shape());
+    const volume = scope.keep(new kernel.GProp_GProps());
+    kernel.BRepGProp.VolumeProperties(shared, volume, false, false, false);
+    return { ...distance, overlapMm3: Math.max(0, volume.Mass()) };
+  });
+}
+
+function found(scope: Scope, solid: TaggedSolid, picked: Picked): Found | null {
+  const { kernel } = solid;
+  const candidates =
+    picked.kind === 'face'
+      ? solid.facesTagged(picked.tag)
+      : edgesWhere(scope, solid, (tag, other) => tag === picked.tags[0] && other === picked.tags[1]);
+  if (candidates.length === 0) return null;
+  const vertex = pointShape(kernel, scope, picked.near);
+  const nearest = candidates
+    .map((shape) => ({ shape, mm: closest(kernel, scope, vertex, shape)?.mm ?? Infinity }))
+    .reduce((best, next) => (next.mm < best.mm ? next : best)).shape;
+  return picked.kind === 'face' ? faceFound(kernel, scope, nearest) : edgeFound(kernel, scope, nearest);
+}
+
+function faceFound(kernel: Kernel, scope: Scope, shape: Shape): Found {
+  const properties = scope.keep(new kernel.GProp_GProps());
+  kernel.BRepGProp.SurfaceProperties(shape, properties, false, false);
+  const areaMm2 = properties.Mass();
+  const plane = planeOf(kernel, shape);
+  if (plane) return { shape, thing: { kind: 'plane', areaMm2 }, way: { of: 'normal', at: plane.normal } };
+  const surface = scope.keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(shape)), true));
+  if (surface.GetType() !== 'GeomAbs_Cylinder') return { shape, thing: { kind: 'surface', areaMm2 }, way: null };
+  const cylinder = scope.keep(surface.Cylinder());
+  const axis = scope.keep(scope.keep(cylinder.Axis()).Direction());
+  return {
+    shape,
+    thing: { kind: 'cylinder', diameterMm: 2 * cylinder.Radius(), areaMm2 },
+    way: { of: 'line', at: [axis.X(), axis.Y(), axis.Z()] },
+  };
+}
+
+function edgeFound(kernel: Kernel, scope: Scope, shape: Shape): Found {
+  const properties = scope.keep(new kernel.GProp_GProps());
+  kernel.BRepGProp.LinearProperties(shape, properties, false, false);
+  const lengthMm = properties.Mass();
+  const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(shape))));
+  const kind = curve.GetType();
+  if (kind === 'GeomAbs_Line') {
+    const way = scope.keep(curve.EvalDN(curve.FirstParameter(), 1));
+    const at = unit([way.X(), way.Y(), way.Z()]);
+    return { shape, thing: { kind: 'line', lengthMm }, way: { of: 'line', at } };
+  }
+  if (kind === 'GeomAbs_Circle') {
+    const circle = scope.keep(curve.Circle());
+    const axis = scope.keep(scope.keep(circle.Axis()).Direction());
+    return {
+      shape,
+      thing: { kind: 'circle', diameterMm: 2 * circle.Radius(), lengthMm },
+      way: { of: 'line', at: [axis.X(), axis.Y(), axis.Z()] },
+    };
+  }
+  return { shape, thing: { kind: 'curve', lengthMm }, way: null };
+}
+
+/** Between 0 and a quarter turn, as a protractor reads it: a face counts by its plane, not by its normal. */
+function angleBetween(a: Found['way'], b: Found['way']): number | null {
+  if (!a || !b) return null;
+  const cosine = Math.min(1, Math.abs(dot(a.at, b.at)));
+  const between = Math.acos(cosine);
+  return a.of === b.of ? between : Math.PI / 2 - between;
+}
+
+function pointShape(kernel: Kernel, scope: Scope, at: Vec3): Shape {
+  const point = scope.keep(new kernel.gp_Pnt(...at));
+  return scope.keep(scope.keep(new kernel.BRepBuilderAPI_MakeVertex(point)).Vertex());
+}
+
+function closest(
+  kernel: Kernel,
+  scope: Scope,
+  one: Shape,
+  other: Shape,
+): { mm: number; from: Vec3; to: Vec3 } | null {
+  const finder = scope.keep(new kernel.BRepExtrema_DistShapeShape());
+  finder.LoadS1(one);
+  finder.LoadS2(other);
+  finder.Perform(scope.keep(new kernel.Message_ProgressRange()));
+  if (!finder.IsDone() || finder.NbSolution() === 0) return null;
+  const [from, to] = [scope.keep(finder.PointOnShape1(1)), scope.keep(finder.PointOnShape2(1))];
+  return {
+    mm: finder.Value(),
+    from: [from.X(), from.Y(), from.Z()],
+    to: [to.X(), to.Y(), to.Z()],
+  };
+}
+
+/** Further than any part reaches, mm. */
+const FAR_MM = 3000;
+
+/** How much material there is under a point of a face, square to it. Null where it can't be told. */
+function wallAt(solid: TaggedSolid, face: Shape, near: Vec3): number | null {
+  const { kernel } = solid;
+  return scoped((scope) => {
+    const foot = closest(kernel, scope, pointShape(kernel, scope, near), face)?.to;
+    const normal = foot && outwardAt(kernel, scope, face, foot);
+    if (!foot || !normal) return null;
+    const end = along(foot, normal, -FAR_MM);
+    const points = [foot, end].map((at) => scope.keep(new kernel.gp_Pnt(...at)));
+    const ray = scope.keep(
+      scope.keep(new kernel.BRepBuilderAPI_MakeEdge(points[0]!, points[1]!)).Edge(),
+    );
+    const inside = scope.keep(new kernel.BRepAlgoAPI_Common(ray, solid.shape));
+    // Of the pieces of the ray that lie in material, the one that begins at the face.
+    const walls = partsOf(kernel, scope, scope.keep(inside.Shape()), 'TopAbs_EDGE').flatMap((piece) => {
+      const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(piece))));
+      const ends = [curve.FirstParameter(), curve.LastParameter()].map((at) => {
+        const point = scope.keep(curve.Value(at));
+        return Math.hypot(...minus([point.X(), point.Y(), point.Z()], foot));
+      });
+      return Math.min(...ends) < 1e-4 ? [Math.max(...ends)] : [];
+    });
+    return walls[0] ?? null;
+  });
+}
+
+/** The way out of the solid at a point of a face: flat faces by their plane, cylinders from their axis. */
+function outwardAt(kernel: Kernel, scope: Scope, face: Shape, at: Vec3): Vec3 | null {
+  const plane = planeOf(kernel, face);
+  if (plane) return plane.normal;
+  const surface = scope.keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(face)), true));
+  if (surface.GetType() !== 'GeomAbs_Cylinder') return null;
+  const axes = scope.keep(scope.keep(surface.Cylinder()).Position());
+  const [location, direction] = [scope.keep(axes.Location()), scope.keep(axes.Direction())];
+  const way: Vec3 = [direction.X(), direction.Y(), direction.Z()];
+  const from = minus(at, [location.X(), location.Y(), location.Z()]);
+  const outward = unit(minus(from, along([0, 0, 0], way, dot(from, way))));
+  const isHole = (face.Orientation() === 'TopAbs_REVERSED') === axes.Direct();
+  return isHole ? along([0, 0, 0], outward, -1) : outward;
+}

@@ -1,0 +1,92 @@
+import { create } from 'zustand';
+
+import type { Picked } from '@core/solid';
+import type { PickWanted } from '@core/wording';
+
+import type { PickedOn } from '../solid/protocol';
+
+/** Something is being picked for a step, on its body as it was before the step. */
+export interface PickJob {
+  bodyId: string;
+  stepId: string;
+  /** Steps before it that are built. */
+  steps: number;
+  want: PickWanted;
+  /** What is picked for, in words. */
+  what: string;
+}
+
+interface PartTool {
+  job: PickJob | null;
+  /** What has been picked so far, for a step or to be measured. */
+  picked: PickedOn[];
+  measuring: boolean;
+  /** The part is shown as it was after a number of its built steps. */
+  stage: { bodyId: string; steps: number } | null;
+  /** Segments to be shown on the part, mm: edges that a rule catches. */
+  shown: Float32Array | null;
+  beginPick(job: PickJob): void;
+  setPicked(picked: PickedOn[]): void;
+  setMeasuring(on: boolean): void;
+  setStage(stage: PartTool['stage']): void;
+  show(segments: Float32Array | null): void;
+  end(): void;
+}
+
+const NOTHING = { job: null, picked: [], measuring: false, stage: null, shown: null };
+
+/** What is being done with the part besides looking at it. One for the app: there is one part view. */
+export const usePartTool = create<PartTool>((set) => ({
+  ...NOTHING,
+  beginPick: (job) => set({ ...NOTHING, job, stage: { bodyId: job.bodyId, steps: job.steps } }),
+  setPicked: (picked) => set({ picked }),
+  setMeasuring: (measuring) => set({ ...NOTHING, measuring }),
+  setStage: (stage) => set({ ...NOTHING, stage }),
+  show: (shown) => set({ shown }),
+  end: () => set(NOTHING),
+}));
+
+/** Kinds of things that a tap may take. */
+export function pickableFor({ picks }: PickWanted): ('face' | 'edge')[] {
+  return picks === 'edges' ? ['edge'] : ['face'];
+}
+
+/** How a pick changes its step, by the path of what it sets. */
+export function patchOfPicks({ want }: PickJob, picked: readonly PickedOn[]): Record<string, unknown> | null {
+  const faces = picked.flatMap(({ picked: one }) =>
+    one.kind === 'face' ? [{ tag: one.tag, near: rounded(one.near) }] : [],
+  );
+  const edges = picked.flatMap(({ picked: one }) =>
+    one.kind === 'edge' ? [{ tags: one.tags, near: rounded(one.near) }] : [],
+  );
+  switch (want.picks) {
+    case 'ground':
+      // A place that was measured from elsewhere begins anew in the middle of the face.
+      return faces[0]
+        ? {
+            on: { face: faces[0] },
+            x: { from: 'number', mm: 0 },
+            y: { from: 'number', mm: 0 },
+            xFrom: undefined,
+            yFrom: undefined,
+          }
+        : null;
+    case 'rim':
+      return faces[0] ? { [want.field]: { edges: 'face', face: faces[0] } } : null;
+    case 'faces':
+      return faces.length > 0 ? { [want.field]: faces } : null;
+    case 'edges':
+      return edges.length > 0 ? { [want.field]: { edges: 'picked', picks: edges } } : null;
+  }
+}
+
+/** To a thousandth of a millimetre: where it was tapped only breaks ties. */
+const rounded = (near: Picked['near']): [number, number, number] =>
+  near.map((mm) => Math.round(mm * 1000) / 1000) as [number, number, number];
+
+export const samePick = (a: PickedOn, b: PickedOn): boolean =>
+  a.bodyId === b.bodyId &&
+  a.picked.kind === b.picked.kind &&
+  (a.picked.kind === 'face' && b.picked.kind === 'face'
+    ? a.picked.tag === b.picked.tag
+    : a.picked.kind === 'edge' && b.picked.kind === 'edge' && a.picked.tags.join() === b.picked.tags.join());

@@ -1,0 +1,82 @@
+import type { Picked, SolidMesh, Vec3 } from '@core/solid';
+
+/** A point of the view, px. */
+interface Point {
+  x: number;
+  y: number;
+}
+
+/** A finger is not exact: edges within this of it are meant, px. */
+const REACH_PX = 16;
+
+/**
+ * The edge that a tap means: the one nearest to it on the screen, and of those at the same place the one in front.
+ *
+ * @param project a point of the model to the view; `depth` grows away from the viewer.
+ */
+export function edgeAt(
+  mesh: SolidMesh,
+  tap: Point,
+  project: (point: Vec3) => Point & { depth: number },
+): (Extract<Picked, { kind: 'edge' }> & { px: number; depth: number }) | null {
+  let best: (Extract<Picked, { kind: 'edge' }> & { px: number; depth: number }) | null = null;
+  for (const run of mesh.edgeRuns) {
+    for (let segment = run.start; segment < run.start + run.count; segment += 1) {
+      const at = 6 * segment;
+      const from: Vec3 = [mesh.edges[at]!, mesh.edges[at + 1]!, mesh.edges[at + 2]!];
+      const to: Vec3 = [mesh.edges[at + 3]!, mesh.edges[at + 4]!, mesh.edges[at + 5]!];
+      const [a, b] = [project(from), project(to)];
+      const [dx, dy] = [b.x - a.x, b.y - a.y];
+      const square = dx * dx + dy * dy;
+      const share = square === 0 ? 0 : Math.max(0, Math.min(1, ((tap.x - a.x) * dx + (tap.y - a.y) * dy) / square));
+      const px = Math.hypot(tap.x - a.x - share * dx, tap.y - a.y - share * dy);
+      if (px > REACH_PX) continue;
+      const depth = a.depth + share * (b.depth - a.depth);
+      // Half a millimetre on the glass decides; less than that, what is in front.
+      const isNearer = !best || px < best.px - 3 || (px < best.px + 3 && depth < best.depth);
+      if (!isNearer) continue;
+      const near = from.map((mm, axis) => mm + share * (to[axis]! - mm)) as unknown as Vec3;
+      best = { kind: 'edge', tags: run.tags, near, px, depth };
+    }
+  }
+  return best;
+}
+
+/** The segments of the edges that lie between two tags. */
+export function segmentsOf(mesh: SolidMesh, tags: readonly [string, string]): Float32Array {
+  const runs = mesh.edgeRuns.filter(
+    (run) =>
+      (run.tags[0] === tags[0] && run.tags[1] === tags[1]) || (run.tags[0] === tags[1] && run.tags[1] === tags[0]),
+  );
+  return joined(runs.map(({ start, count }) => mesh.edges.subarray(6 * start, 6 * (start + count))));
+}
+
+/** The segments round the faces of a tag. */
+export function rimOfTag(mesh: SolidMesh, tag: string): Float32Array {
+  const runs = mesh.edgeRuns.filter(({ tags }) => tags.includes(tag));
+  return joined(runs.map(({ start, count }) => mesh.edges.subarray(6 * start, 6 * (start + count))));
+}
+
+function joined(runs: readonly Float32Array[]): Float32Array {
+  const all = new Float32Array(runs.reduce((sum, run) => sum + run.length, 0));
+  let at = 0;
+  for (const run of runs) {
+    all.set(run, at);
+    at += run.length;
+  }
+  return all;
+}
+
+/** Every face or edge of a mesh once, for those who step through them with keys: its middle stands for where it is. */
+export function pickables(mesh: SolidMesh, kind: 'face' | 'edge'): Picked[] {
+  if (kind === 'edge') {
+    return mesh.edgeRuns.map(({ start, count, tags }): Picked => {
+      const at = 6 * (start + Math.floor(count / 2));
+      return { kind, tags, near: [mesh.edges[at]!, mesh.edges[at + 1]!, mesh.edges[at + 2]!] };
+    });
+  }
+  return mesh.faces.map(({ start, tag }): Picked => {
+    const corner = 3 * mesh.indices[start]!;
+    return { kind, tag, near: [mesh.positions[corner]!, mesh.positions[corner + 1]!, mesh.positions[corner + 2]!] };
+  });
+}

@@ -1,0 +1,86 @@
+import { useCallback, useEffect, useMemo, useState } from 'react';
+
+import type { Repair } from '@core/model';
+import { withPatch } from '@core/recipe';
+import type { SolidMesh } from '@core/solid';
+
+import { useChangeRepair } from '../api/useRepair';
+import type { PickedOn } from '../solid/protocol';
+import { workbench, type ShownBody } from '../solid/useSolid';
+import type { SceneMarks } from './partScene';
+import { patchOfPicks, pickableFor, samePick, usePartTool } from './partTool';
+import { rimOfTag, segmentsOf } from './pickOnMesh';
+
+/** What is picked, measured or stepped through on the part, for the view and the bar over it. */
+export function usePartWork(repair: Repair, shown: readonly ShownBody[]) {
+  const tool = usePartTool();
+  const { job, picked, measuring, stage, shown: segments, setPicked, end } = tool;
+  const { put } = useChangeRepair(repair);
+  const stageMesh = useStageMesh(stage, shown);
+
+  const meshOf = useCallback(
+    (bodyId: string): SolidMesh | null =>
+      stage?.bodyId === bodyId ? stageMesh : (shown.find((body) => body.bodyId === bodyId)?.mesh ?? null),
+    [shown, stage, stageMesh],
+  );
+  const marks = useMemo((): SceneMarks => {
+    const picks = picked.flatMap(({ bodyId, picked: one }) => {
+      const mesh = meshOf(bodyId);
+      if (!mesh) return [];
+      return [one.kind === 'face' ? rimOfTag(mesh, one.tag) : segmentsOf(mesh, one.tags)];
+    });
+    return { segments: segments ? [...picks, segments] : picks, points: [] };
+  }, [picked, segments, meshOf]);
+  const pickable = useMemo(
+    () => (job ? pickableFor(job.want) : measuring ? (['edge', 'face'] as const) : []),
+    [job, measuring],
+  );
+  const onPick = useCallback(
+    (found: PickedOn) => {
+      if (measuring) {
+        setPicked(picked.length === 1 ? [...picked, found] : [found]);
+        return;
+      }
+      if (!job || found.bodyId !== job.bodyId) return;
+      const isThere = picked.some((one) => samePick(one, found));
+      const many = job.want.picks === 'edges' || job.want.picks === 'faces';
+      // A second tap on the same thing lets go of it.
+      if (!many) setPicked([found]);
+      else setPicked(isThere ? picked.filter((one) => !samePick(one, found)) : [...picked, found]);
+    },
+    [job, measuring, picked, setPicked],
+  );
+  const take = () => {
+    const body = repair.bodies.find(({ id }) => id === job?.bodyId);
+    const patch = job && patchOfPicks(job, picked);
+    if (job && body && patch) {
+      const place = body.steps.findIndex(({ id }) => id === job.stepId) + 1;
+      put('body', { ...body, steps: withPatch(body.steps, job.stepId, patch) }, `Step ${place} is changed.`);
+    }
+    end();
+  };
+  return { job, measuring, stage, stageMesh, marks, pickable, onPick, take, meshOf };
+}
+
+/** The part as it was after a number of steps; null until it has come. */
+function useStageMesh(stage: { bodyId: string; steps: number } | null, shown: readonly ShownBody[]) {
+  const [mesh, setMesh] = useState<SolidMesh | null>(null);
+  const build = shown.find(({ bodyId }) => bodyId === stage?.bodyId)?.build;
+  useEffect(() => {
+    if (!stage) {
+      setMesh(null);
+      return;
+    }
+    let current = true;
+    void workbench
+      .stage(stage.bodyId, stage.steps)
+      .then((found) => {
+        if (current) setMesh(found);
+      })
+      .catch(() => undefined);
+    return () => {
+      current = false;
+    };
+  }, [stage, build]);
+  return mesh;
+}

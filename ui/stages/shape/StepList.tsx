@@ -1,0 +1,61 @@
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+
+import type { Body } from '@core/model';
+import { withStepTo } from '@core/recipe';
+import type { StepOutcome } from '@core/solid';
+
+import { useChangeRepair } from '../../api/useRepair';
+import { useRepairContext } from '../../frame/useRepairContext';
+import { SortableStep } from './SortableStep';
+import { StepSentence } from './StepSentence';
+
+/** A touch that moves less than this is a tap, px. */
+const DRAG_FROM_PX = 4;
+
+/** The steps of a recipe, to be read, tapped and dragged into another order. */
+export function StepList({ body, outcomes }: { body: Body; outcomes: readonly StepOutcome[] }) {
+  const { repair } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: DRAG_FROM_PX } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const placeOf = (id: unknown) => body.steps.findIndex((step) => step.id === id);
+  return (
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      accessibility={{
+        screenReaderInstructions: {
+          draggable: 'To move a step, press space, move it with the arrow keys, and press space again.',
+        },
+        announcements: {
+          onDragStart: ({ active }) => `Step ${placeOf(active.id) + 1} is taken up.`,
+          onDragOver: ({ over }) => (over ? `It is over place ${placeOf(over.id) + 1}.` : undefined),
+          onDragEnd: ({ over }) => (over ? `It is put at place ${placeOf(over.id) + 1}.` : 'It is put back.'),
+          onDragCancel: () => 'It is put back.',
+        },
+      }}
+      onDragEnd={({ active, over }) => {
+        const [from, to] = [placeOf(active.id), placeOf(over?.id)];
+        if (from < 0 || to < 0 || from === to) return;
+        const steps = withStepTo(body.steps, String(active.id), to);
+        put('body', { ...body, steps }, `Step ${from + 1} is now step ${to + 1}.`);
+      }}
+    >
+      <SortableContext items={body.steps.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+        {body.steps.map((step, index) => (
+          <SortableStep key={step.id} id={step.id} index={index}>
+            <StepSentence
+              body={body}
+              step={step}
+              index={index}
+              outcome={outcomes.find(({ stepId }) => stepId === step.id)}
+            />
+          </SortableStep>
+        ))}
+      </SortableContext>
+    </DndContext>
+  );
+}
