@@ -218,9 +218,7 @@ export const SplitStep = z.strictObject({
   keep: z.enum(['low', 'high', 'both']),
   gap: Value,
   /** Pegs on the lower half and sockets in the upper, to find each other by. */
-  pegs: z
-    .strictObject({ diameter: Value, length: Value, apart: Value, play: Value })
-    .optional(),
+  pegs: z.strictObject({ diameter: Value, length: Value, apart: Value, play: Value }).optional(),
 });
 
 /** Cone or stump of one: `lower` and `upper` diameters, `height` apart; either may be zero. */
@@ -369,7 +367,9 @@ export const EaseStep = z.strictObject({
   ...step,
   kind: z.literal('ease'),
   size: Value,
-  other: z.union([z.strictObject({ length: Value }), z.strictObject({ angle: z.number().min(0.05).max(1.5) })]).optional(),
+  other: z
+    .union([z.strictObject({ length: Value }), z.strictObject({ angle: z.number().min(0.05).max(1.5) })])
+    .optional(),
   where: EdgeRule,
 });
 

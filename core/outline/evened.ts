@@ -21,7 +21,10 @@ function startOf(curve: Curve): Point {
   return curve.kind === 'spline' ? curve.points[0]! : curve.middle;
 }
 
-function arcsOf({ middle: [x, y], radius, role }: Extract<Curve, { kind: 'circle' }>, turns: readonly number[]): Loop {
+function arcsOf(
+  { middle: [x, y], radius, role }: Extract<Curve, { kind: 'circle' }>,
+  turns: readonly number[],
+): Loop {
   const at = (turn: number): Point => [x + radius * Math.cos(turn), y + radius * Math.sin(turn)];
   return turns.map((turn, index): Curve => {
     const next = turns[(index + 1) % turns.length]!;

@@ -66,7 +66,8 @@ export function gearLoop(gear: GearTeeth): Result<Loop, StepFault> {
   const loop: Curve[] = [];
   for (let tooth = 0; tooth < gear.teeth; tooth += 1) {
     const middle = tooth * pitchTurn;
-    const flank = (sign: 1 | -1) => radii.map((radius) => at(radius, middle + sign * halfToothAngle(gear, radius)));
+    const flank = (sign: 1 | -1) =>
+      radii.map((radius) => at(radius, middle + sign * halfToothAngle(gear, radius)));
     const rising = flank(-1);
     const falling = flank(1).reverse();
     const half = halfToothAngle(gear, begin);
@@ -77,7 +78,8 @@ export function gearLoop(gear: GearTeeth): Result<Loop, StepFault> {
       { kind: 'arc', from: rising.at(-1)!, via: at(tip, middle), to: falling[0]!, role: `tip${tooth}` },
       { kind: 'spline', points: falling, role: `back${tooth}` },
     );
-    if (root < base - 1e-9) loop.push({ kind: 'line', from: falling.at(-1)!, to: nextFoot, role: `heel${tooth}` });
+    if (root < base - 1e-9)
+      loop.push({ kind: 'line', from: falling.at(-1)!, to: nextFoot, role: `heel${tooth}` });
     const gap = (pitchTurn - 2 * half) / 2;
     const end = at(root, middle + pitchTurn - half);
     loop.push({

@@ -24,7 +24,9 @@ const CLOSE_MM = 1e-9;
  * is largest at both. With n · (cⱼ − cᵢ) = rᵢ − rⱼ there is one such line for each ordered pair.
  */
 export function hullLoop(circles: readonly Circle[]): Result<Loop, StepFault> {
-  const tangents = circles.flatMap((_, from) => circles.flatMap((__, to) => tangentOf(circles, from, to) ?? []));
+  const tangents = circles.flatMap((_, from) =>
+    circles.flatMap((__, to) => tangentOf(circles, from, to) ?? []),
+  );
   if (tangents.length === 0) {
     const largest = circles.reduce((best, circle) => (circle.radius > best.radius ? circle : best));
     return ok([{ kind: 'circle', ...largest, role: 'round0' }]);

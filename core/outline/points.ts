@@ -40,7 +40,11 @@ export function pointsLoop(
     const role = `side${(index + Math.max(start, 0)) % turned.length}`;
     if (next.via) {
       const to = turned[(index + 2) % turned.length]!.at;
-      curves.push(isStraight(from, next.at, to) ? { kind: 'line', from, to, role } : { kind: 'arc', from, via: next.at, to, role });
+      curves.push(
+        isStraight(from, next.at, to)
+          ? { kind: 'line', from, to, role }
+          : { kind: 'arc', from, via: next.at, to, role },
+      );
       index += 1;
     } else {
       curves.push({ kind: 'line', from, to: next.at, role });
@@ -84,7 +88,11 @@ function piecesOf(curve: Curve): Point[] {
 }
 
 /** The circle through three points that are not on a line. */
-export function circleThrough([ax, ay]: Point, [bx, by]: Point, [cx, cy]: Point): { middle: Point; radius: number } {
+export function circleThrough(
+  [ax, ay]: Point,
+  [bx, by]: Point,
+  [cx, cy]: Point,
+): { middle: Point; radius: number } {
   const d = 2 * (ax * (by - cy) + bx * (cy - ay) + cx * (ay - by));
   const [a, b, c] = [ax * ax + ay * ay, bx * bx + by * by, cx * cx + cy * cy];
   const x = (a * (by - cy) + b * (cy - ay) + c * (ay - by)) / d;
@@ -99,14 +107,12 @@ function smoothed(points: readonly Point[]): Point[] {
     Array.from({ length: PIECES }, (__, piece): Point => {
       const t = piece / PIECES;
       return [0, 1].map((axis) => {
-        const [p, q, r, s] = [at(index - 1), at(index), at(index + 1), at(index + 2)].map((point) => point[axis]!) as [
-          number,
-          number,
-          number,
-          number,
-        ];
+        const [p, q, r, s] = [at(index - 1), at(index), at(index + 1), at(index + 2)].map(
+          (point) => point[axis]!,
+        ) as [number, number, number, number];
         return (
-          0.5 * (2 * q + (r - p) * t + (2 * p - 5 * q + 4 * r - s) * t * t + (3 * q - p - 3 * r + s) * t * t * t)
+          0.5 *
+          (2 * q + (r - p) * t + (2 * p - 5 * q + 4 * r - s) * t * t + (3 * q - p - 3 * r + s) * t * t * t)
         );
       }) as unknown as Point;
     }),
@@ -115,7 +121,8 @@ function smoothed(points: readonly Point[]): Point[] {
 
 /** Whether two sides of a closed polygon that are no neighbours meet. */
 function crosses(points: readonly Point[]): boolean {
-  const side = (a: Point, b: Point, c: Point) => (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
+  const side = (a: Point, b: Point, c: Point) =>
+    (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
   const count = points.length;
   for (let i = 0; i < count; i += 1) {
     for (let j = i + 2; j < count; j += 1) {

@@ -144,7 +144,12 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
         id,
         kind,
         effect: 'add',
-        outline: { shape: 'rectangle', length: numberValue(4), breadth: numberValue(6), cornerRadius: numberValue(0) },
+        outline: {
+          shape: 'rectangle',
+          length: numberValue(4),
+          breadth: numberValue(6),
+          cornerRadius: numberValue(0),
+        },
         away: guess.size('across', 15),
         up: numberValue(3),
         angle: Math.PI,
@@ -235,7 +240,13 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
     case 'faces':
       return { id, kind, of: 'all', by: numberValue(-0.1) };
     case 'taper':
-      return { id, kind, of: lastOf('raise', 'plate') ?? steps.at(-1)?.id ?? id, angle: Math.PI / 60, held: 'bottom' };
+      return {
+        id,
+        kind,
+        of: lastOf('raise', 'plate') ?? steps.at(-1)?.id ?? id,
+        angle: Math.PI / 60,
+        held: 'bottom',
+      };
     case 'move':
       return {
         id,
@@ -256,7 +267,9 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
       const hole = lastOf('drill');
       const outer = lastOf('turn', 'plate', 'peg', 'raise', 'cone');
       const dressed = (step: Step) => step.kind === 'ease' || step.kind === 'round';
-      const holeIsDressed = steps.some((step) => dressed(step) && 'where' in step && 'of' in step.where && step.where.of === hole);
+      const holeIsDressed = steps.some(
+        (step) => dressed(step) && 'where' in step && 'of' in step.where && step.where.of === hole,
+      );
       const where =
         hole && !holeIsDressed
           ? ({ edges: 'mouths', of: hole } as const)

@@ -109,10 +109,7 @@ export class BodyBuilder {
   }
 
   /** Makes the chain current as far as it goes; afterwards it holds the steps before the first failure. */
-  #buildChain(
-    all: readonly Step[],
-    work: Work,
-  ): { failure: StepFault | null; rebuilt: number } {
+  #buildChain(all: readonly Step[], work: Work): { failure: StepFault | null; rebuilt: number } {
     const earlier = new Map<string, StepNumbers>();
     let rebuilt = 0;
     const steps = all.filter(({ off }) => !off);

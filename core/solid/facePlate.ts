@@ -67,6 +67,9 @@ function cylinderPlate(kernel: Kernel, face: Shape, tag: FaceTag, mm: number): T
     }));
     const by = Math.abs(turns[1]! - turns[0]!);
     const part = by > 2 * Math.PI - 1e-6 ? undefined : { from: Math.min(...turns), by };
-    return broughtTo({ ...plainStand(null), frame }, turnedLoop(kernel, loop, [0, 0], () => tag, part));
+    return broughtTo(
+      { ...plainStand(null), frame },
+      turnedLoop(kernel, loop, [0, 0], () => tag, part),
+    );
   });
 }

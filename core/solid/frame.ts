@@ -22,7 +22,11 @@ export const cross = (a: Vec3, b: Vec3): Vec3 => [
 ];
 export const minus = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 /** a + s · b */
-export const along = (a: Vec3, b: Vec3, s: number): Vec3 => [a[0] + s * b[0], a[1] + s * b[1], a[2] + s * b[2]];
+export const along = (a: Vec3, b: Vec3, s: number): Vec3 => [
+  a[0] + s * b[0],
+  a[1] + s * b[1],
+  a[2] + s * b[2],
+];
 export const unit = (a: Vec3): Vec3 => {
   const length = Math.hypot(...a) || 1;
   return [a[0] / length, a[1] / length, a[2] / length];

@@ -30,6 +30,10 @@ export function grown(solid: TaggedSolid, mm: number): TaggedSolid {
         names.set(next, tag);
       }
     }
-    return tagFresh(kernel, unwrapped(kernel, maker.Shape()), (face) => names.get(face) ?? solid.tagList()[0]!);
+    return tagFresh(
+      kernel,
+      unwrapped(kernel, maker.Shape()),
+      (face) => names.get(face) ?? solid.tagList()[0]!,
+    );
   });
 }

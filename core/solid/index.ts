@@ -7,7 +7,7 @@ export { countEdges, edgesToShow } from './edgePreview';
 export type { Surroundings } from './stepKind';
 export { checkSolid, boundingBox, everyEdgeHasTwoFaces, type Box, type SolidCheck } from './check';
 export { FILE_QUALITY, SCREEN_QUALITY, meshOf, type MeshQuality, type SolidMesh } from './mesh';
-export { drawPicture } from './picture';
+export { drawPicture, onPicture } from './picture';
 export { readStep, writeStep, type NamedShape } from './stepFile';
 export { meshVolume, openEdgeCount, weld, type WeldedMesh } from './weld';
 export { CUT_TAG, cutOpen, type Axis, type CutPlane, type OpenedSolid } from './section';

@@ -10,7 +10,10 @@ beforeAll(async () => {
   kernel = await testKernel();
 });
 
-function withSolids(bodies: Record<string, Step[]>, work: (solids: Record<string, TaggedSolid>) => void): void {
+function withSolids(
+  bodies: Record<string, Step[]>,
+  work: (solids: Record<string, TaggedSolid>) => void,
+): void {
   const draft = new RepairDraft('Measured');
   for (const [id, steps] of Object.entries(bodies)) draft.body(id, id, steps);
   const builder = new RepairBuilder(kernel);
@@ -21,7 +24,11 @@ function withSolids(bodies: Record<string, Step[]>, work: (solids: Record<string
 const base = block(40, 20, 10);
 const bore = stepOf('drill', { diameter: 6, depth: 'through', x: 5, y: 0 });
 const face = (tag: string, near: Picked['near'] = [0, 0, 0]): Picked => ({ kind: 'face', tag, near });
-const edge = (a: string, b: string, near: Picked['near'] = [0, 0, 0]): Picked => ({ kind: 'edge', tags: [a, b], near });
+const edge = (a: string, b: string, near: Picked['near'] = [0, 0, 0]): Picked => ({
+  kind: 'edge',
+  tags: [a, b],
+  near,
+});
 
 test('one face: its area, its diameter, and the wall under the point', () => {
   withSolids({ a: [base, bore] }, ({ a }) => {

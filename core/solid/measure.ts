@@ -101,7 +101,8 @@ function faceFound(kernel: Kernel, scope: Scope, shape: Shape): Found {
   const plane = planeOf(kernel, shape);
   if (plane) return { shape, thing: { kind: 'plane', areaMm2 }, way: { of: 'normal', at: plane.normal } };
   const surface = scope.keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(shape)), true));
-  if (surface.GetType() !== 'GeomAbs_Cylinder') return { shape, thing: { kind: 'surface', areaMm2 }, way: null };
+  if (surface.GetType() !== 'GeomAbs_Cylinder')
+    return { shape, thing: { kind: 'surface', areaMm2 }, way: null };
   const cylinder = scope.keep(surface.Cylinder());
   const axis = scope.keep(scope.keep(cylinder.Axis()).Direction());
   return {
@@ -178,9 +179,7 @@ function wallAt(solid: TaggedSolid, face: Shape, near: Vec3): number | null {
     if (!foot || !normal) return null;
     const end = along(foot, normal, -FAR_MM);
     const points = [foot, end].map((at) => scope.keep(new kernel.gp_Pnt(...at)));
-    const ray = scope.keep(
-      scope.keep(new kernel.BRepBuilderAPI_MakeEdge(points[0]!, points[1]!)).Edge(),
-    );
+    const ray = scope.keep(scope.keep(new kernel.BRepBuilderAPI_MakeEdge(points[0]!, points[1]!)).Edge());
     const inside = scope.keep(new kernel.BRepAlgoAPI_Common(ray, solid.shape));
     // Of the pieces of the ray that lie in material, the one that begins at the face.
     const walls = partsOf(kernel, scope, scope.keep(inside.Shape()), 'TopAbs_EDGE').flatMap((piece) => {

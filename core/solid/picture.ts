@@ -2,6 +2,7 @@ import { Clipper, FillRule } from 'clipper2-ts';
 
 import type { Picture } from '@core/model';
 
+import type { Vec3 } from './annotation';
 import type { Shape } from './kernel';
 import { meshOf, type SolidMesh } from './mesh';
 import { scoped, type Scope } from './scope';
@@ -27,6 +28,9 @@ const flat = (x: number, y: number, z: number): [number, number] => [
   round(x * RIGHT[0] + y * RIGHT[1] + z * RIGHT[2]),
   round(x * UP[0] + y * UP[1] + z * UP[2]),
 ];
+/** Where a point of the model is on a picture, mm. */
+export const onPicture = ([x, y, z]: Vec3): [number, number] => flat(x, y, z);
+
 const round = (value: number) => Math.round(value * 100) / 100;
 
 /** The union of all triangles that face the viewer, as seen: its loops. */

@@ -29,7 +29,8 @@ describe('a place on a side of the part', () => {
 
   test('numbers run to the right, the back and up, whichever side is looked at', () => {
     // The peg hangs over the edge it is nearest to, so the box tells where it stands.
-    const over = (on: string, x: number, y: number) => rounded(build(block(40, 20, 10), peg({ on, x, y })).box);
+    const over = (on: string, x: number, y: number) =>
+      rounded(build(block(40, 20, 10), peg({ on, x, y })).box);
     expect(over('back', 19, 5)![3]).toBe(21);
     expect(over('front', 19, 5)![3]).toBe(21);
     expect(over('left', 9, 5)![4]).toBe(11);
@@ -100,7 +101,10 @@ describe('a lifted and a tilted place', () => {
 
 describe('a place on a picked face', () => {
   const base = block(40, 20, 10);
-  const tower = raised(outlineOf('rectangle', { length: 10, breadth: 10, cornerRadius: 0 }), 8, { on: 'top', x: 10 });
+  const tower = raised(outlineOf('rectangle', { length: 10, breadth: 10, cornerRadius: 0 }), 8, {
+    on: 'top',
+    x: 10,
+  });
   const on = (tag: string, near = [0, 0, 0]) => ({ face: { tag, near } });
 
   test('stands in the middle of it, and follows it', () => {
@@ -113,7 +117,14 @@ describe('a place on a picked face', () => {
   });
 
   test('a cut into a recessed face takes nothing above it', () => {
-    const hole = stepOf('drill', { diameter: 4, depth: 3, y: 0, xFrom: 'low', x: 6, on: on(`${base.id}:top`) });
+    const hole = stepOf('drill', {
+      diameter: 4,
+      depth: 3,
+      y: 0,
+      xFrom: 'low',
+      x: 6,
+      on: on(`${base.id}:top`),
+    });
     const built = build(base, tower, hole);
     expect(built.faults).toEqual([]);
     expect(built.volume).toBeCloseTo(8800 - Math.PI * 4 * 3, 4);
@@ -135,12 +146,16 @@ describe('a place on a picked face', () => {
     expect(gone.faults).toEqual([
       { code: 'step.pickLost', lookingFor: 'the right side of a step that is no longer before this one' },
     ]);
-    const covered = raised(outlineOf('rectangle', { length: 60, breadth: 30, cornerRadius: 0 }), 3, { on: 'top' });
+    const covered = raised(outlineOf('rectangle', { length: 60, breadth: 30, cornerRadius: 0 }), 3, {
+      on: 'top',
+    });
     expect(build(base, covered, peg({ on: on(`${base.id}:top`) })).faults).toEqual([
       { code: 'step.pickLost', lookingFor: 'the top of step 1' },
     ]);
     const round = peg({});
-    expect(build(base, round, peg({ on: on(`${round.id}:wall`) })).faults).toMatchObject([{ code: 'pick.notFlat' }]);
+    expect(build(base, round, peg({ on: on(`${round.id}:wall`) })).faults).toMatchObject([
+      { code: 'pick.notFlat' },
+    ]);
   });
 });
 
@@ -177,10 +192,11 @@ describe('holes with heads, against closed formulas', () => {
   });
 
   test('heads that can’t be are told', () => {
-    const seat = (diameter: number, depth: number) => ({ head: { kind: 'seat', ...plain({ diameter, depth }) } });
+    const seat = (diameter: number, depth: number) => ({
+      head: { kind: 'seat', ...plain({ diameter, depth }) },
+    });
     expect(hole(seat(4, 3)).faults).toMatchObject([{ code: 'drill.headTooNarrow' }]);
     expect(hole(seat(8, 10)).faults).toMatchObject([{ code: 'drill.headTooDeep' }]);
     expect(hole({ ...seat(8, 5), depth: 4 }).faults).toMatchObject([{ code: 'drill.headTooDeep' }]);
   });
 });
-

@@ -23,7 +23,8 @@ function expectSolid(built: ReturnType<typeof build>, volume: number, within = 1
   expect(Math.abs(built.volume / volume - 1)).toBeLessThan(within);
 }
 const standing = { effect: 'add', on: 'bottom', x: 0, y: 0 } as const;
-const rectangle = (length: number, breadth: number) => outlineOf('rectangle', { length, breadth, cornerRadius: 0 });
+const rectangle = (length: number, breadth: number) =>
+  outlineOf('rectangle', { length, breadth, cornerRadius: 0 });
 const circle = (diameter: number) => outlineOf('circle', { diameter });
 const BLOCK = 40 * 20 * 10;
 
@@ -59,7 +60,13 @@ describe('more outlines, against closed formulas', () => {
         points: rows.map(([x, y, via]) => ({ ...plain({ x, y }), ...(via ? { via } : {}) })),
       }) as never;
     // A half disc of radius 5 on a rectangle of 10 by 4.
-    const dome: [number, number, true?][] = [[-5, 0], [5, 0], [5, 4], [0, 9, true], [-5, 4]];
+    const dome: [number, number, true?][] = [
+      [-5, 0],
+      [5, 0],
+      [5, 4],
+      [0, 9, true],
+      [-5, 4],
+    ];
     expectSolid(build(raised(points(dome), 2)), 2 * (40 + 12.5 * Math.PI));
     expectSolid(build(raised(points([...dome].reverse()), 2)), 2 * (40 + 12.5 * Math.PI));
     // Smooth through 24 points of a circle is that circle to a thousandth.
@@ -68,9 +75,19 @@ describe('more outlines, against closed formulas', () => {
       10 * Math.sin((index * Math.PI) / 12),
     ]);
     expectSolid(build(raised(points(ring, 'smooth'), 2)), 2 * 100 * Math.PI, 1e-3);
-    expect(build(raised(points([[0, 0], [10, 10], [10, 0], [0, 10]]), 2)).faults).toEqual([
-      { code: 'outline.crosses' },
-    ]);
+    expect(
+      build(
+        raised(
+          points([
+            [0, 0],
+            [10, 10],
+            [10, 0],
+            [0, 10],
+          ]),
+          2,
+        ),
+      ).faults,
+    ).toEqual([{ code: 'outline.crosses' }]);
   });
 
   test('a gear of 24 teeth, against its area integrated from the involute', () => {
@@ -124,7 +141,10 @@ describe('solids from outlines, against closed formulas', () => {
       } as Step);
     expectSolid(spin(Math.PI / 2), 24 * 10 * (Math.PI / 2));
     expectSolid(spin(2 * Math.PI), 24 * 10 * 2 * Math.PI);
-    const crossing = { ...stepOf('spin', { ...standing, outline: rectangle(30, 6), away: 10, up: 3, turn: 0 }), angle: 1 };
+    const crossing = {
+      ...stepOf('spin', { ...standing, outline: rectangle(30, 6), away: 10, up: 3, turn: 0 }),
+      angle: 1,
+    };
     expect(build(crossing as Step).faults).toMatchObject([{ code: 'spin.crossesAxis', overMm: 5 }]);
   });
 
@@ -139,13 +159,20 @@ describe('solids from outlines, against closed formulas', () => {
   });
 
   test('raised both ways', () => {
-    const built = build(block(40, 20, 10), { ...raised(circle(8), 6, { on: 'top' }), bothWays: true } as Step);
+    const built = build(block(40, 20, 10), {
+      ...raised(circle(8), 6, { on: 'top' }),
+      bothWays: true,
+    } as Step);
     expectSolid(built, BLOCK + Math.PI * 16 * 3);
     expect(built.box![5]).toBeCloseTo(13, 6);
   });
 
   test('from a square to a smaller one, straight: a stump of a pyramid', () => {
-    const section = (side: number, at: number) => ({ outline: rectangle(side, side), ...plain({ at, x: 0, y: 0 }), turn: 0 });
+    const section = (side: number, at: number) => ({
+      outline: rectangle(side, side),
+      ...plain({ at, x: 0, y: 0 }),
+      turn: 0,
+    });
     const built = build({
       ...stepOf('blend', { ...standing }),
       sections: [section(20, 0), section(10, 12)],
@@ -168,7 +195,12 @@ describe('solids from outlines, against closed formulas', () => {
   test('run along a path with a rounded bend, by Pappus', () => {
     const path = (...rows: [number, number, number][]) => rows.map(([x, y, up]) => plain({ x, y, up }));
     const run = (more: object) =>
-      build({ ...stepOf('run', { ...standing, outline: circle(4), bend: 5 }), along: 'straight', closed: false, ...more } as Step);
+      build({
+        ...stepOf('run', { ...standing, outline: circle(4), bend: 5 }),
+        along: 'straight',
+        closed: false,
+        ...more,
+      } as Step);
     const legs = 20 - 5 + 30 - 5 + (Math.PI / 2) * 5;
     expectSolid(run({ path: path([0, 0, 0], [20, 0, 0], [20, 0, 30]) }), Math.PI * 4 * legs);
     // A closed one: a rounded square of 20 by 20.
@@ -177,10 +209,12 @@ describe('solids from outlines, against closed formulas', () => {
       run({ path: path([0, 0, 0], [20, 0, 0], [20, 20, 0], [0, 20, 0]), closed: true }),
       Math.PI * 4 * round,
     );
-    expect(run({ path: path([0, 0, 0], [20, 0, 0], [20, 0, 30]), ...plain({ bend: 1 }) }).faults).toMatchObject([
-      { code: 'run.bendTooTight' },
+    expect(
+      run({ path: path([0, 0, 0], [20, 0, 0], [20, 0, 30]), ...plain({ bend: 1 }) }).faults,
+    ).toMatchObject([{ code: 'run.bendTooTight' }]);
+    expect(run({ path: path([0, 0, 0], [3, 0, 0], [3, 0, 30]) }).faults).toMatchObject([
+      { code: 'run.legTooShort' },
     ]);
-    expect(run({ path: path([0, 0, 0], [3, 0, 0], [3, 0, 30]) }).faults).toMatchObject([{ code: 'run.legTooShort' }]);
     // Straight from one circle to another: a stump of a cone.
     expectSolid(
       run({ path: path([0, 0, 0], [0, 0, 12]), ending: circle(10) }),
@@ -195,7 +229,14 @@ describe('threads', () => {
 
   test('a modelled M8 of 12 mm, against its section integrated along it', () => {
     const built = build(
-      stepOf('thread', { ...standing, side: 'outside', size: 'M8', length: 12, play: 0.05, made: 'modelled' }),
+      stepOf('thread', {
+        ...standing,
+        side: 'outside',
+        size: 'M8',
+        length: 12,
+        play: 0.05,
+        made: 'modelled',
+      }),
     );
     const form = threadForm(m8);
     const ridge = ridgeOf(form, 'outside', 0.05)!;
@@ -230,7 +271,17 @@ describe('threads', () => {
     const thread = (more: object) =>
       build(
         block(20, 20, 5),
-        stepOf('thread', { on: 'top', x: 0, y: 0, side: 'inside', size: 'M8', length: 'through', play: 0, made: 'drawn', ...more }),
+        stepOf('thread', {
+          on: 'top',
+          x: 0,
+          y: 0,
+          side: 'inside',
+          size: 'M8',
+          length: 'through',
+          play: 0,
+          made: 'drawn',
+          ...more,
+        }),
       );
     // ISO 724: D1 = D − 1.0825 P.
     expectSolid(thread({}), 2000 - (Math.PI * 5 * (8 - 1.082532 * 1.25) ** 2) / 4, 1e-5);
@@ -252,16 +303,17 @@ describe('what works on all that is there', () => {
   });
 
   test('split, one half kept, or both moved apart with pegs', () => {
-    const split = (more: object) => build(base(), stepOf('split', { axis: 'x', at: 5, keep: 'low', gap: 8, ...more }));
+    const split = (more: object) =>
+      build(base(), stepOf('split', { axis: 'x', at: 5, keep: 'low', gap: 8, ...more }));
     expectSolid(split({}), 25 * 200);
     expectSolid(split({ keep: 'high' }), 15 * 200);
     expectSolid(split({ keep: 'both' }), BLOCK, 1e-6, 2);
     const pegs = plain({ diameter: 4, length: 3, apart: 10, play: 0.1 });
     const socket = Math.PI * 2.1 ** 2 * 3.1;
     expectSolid(split({ keep: 'both', pegs }), BLOCK + 2 * Math.PI * 4 * 3 - 2 * socket, 1e-6, 2);
-    expect(split({ keep: 'both', pegs: plain({ diameter: 4, length: 3, apart: 19, play: 0.1 }) }).faults).toMatchObject([
-      { code: 'split.pegsDoNotFit' },
-    ]);
+    expect(
+      split({ keep: 'both', pegs: plain({ diameter: 4, length: 3, apart: 19, play: 0.1 }) }).faults,
+    ).toMatchObject([{ code: 'split.pegsDoNotFit' }]);
     expect(split({ ...plain({ at: 25 }) }).faults).toMatchObject([{ code: 'split.missesBody' }]);
   });
 
@@ -312,14 +364,19 @@ describe('patterns', () => {
     // Thirty millimetres of path in six steps of five: the last stands at its end.
     expect(rounded(path.centreLines.at(-1)!.from.slice(0, 2))).toEqual([5, 5]);
     const post = raised(circle(2), 2, { on: 'top', x: -15, y: -5 });
-    const climbing = { ...stepOf('repeat', {}), of: post.id, pattern: { by: 'row', count: 3, ...plain({ dx: 10, dy: 0, dz: 0.5 }) } };
+    const climbing = {
+      ...stepOf('repeat', {}),
+      of: post.id,
+      pattern: { by: 'row', count: 3, ...plain({ dx: 10, dy: 0, dz: 0.5 }) },
+    };
     expect(build(block(40, 20, 10), post, climbing as unknown as Step).box![5]).toBeCloseTo(13, 6);
   });
 });
 
 describe('edges by more rules', () => {
   const size = { ...plain({ size: 1 }) };
-  const ease = (where: object, more: object = {}) => ({ id: 'ease', kind: 'ease', ...size, where, ...more }) as unknown as Step;
+  const ease = (where: object, more: object = {}) =>
+    ({ id: 'ease', kind: 'ease', ...size, where, ...more }) as unknown as Step;
 
   test('all edges of a step; where two steps meet; hollow corners; round a face; one edge', () => {
     const base = block(40, 20, 10);
@@ -362,7 +419,16 @@ describe('edges by more rules', () => {
 
 describe('tongues that snap', () => {
   const tongue = (more: object) =>
-    stepOf('tongue', { ...standing, length: 15, breadth: 6, thickness: 1.5, bump: 0.8, play: 0.2, turn: 0.4, ...more });
+    stepOf('tongue', {
+      ...standing,
+      length: 15,
+      breadth: 6,
+      thickness: 1.5,
+      bump: 0.8,
+      play: 0.2,
+      turn: 0.4,
+      ...more,
+    });
   test('the tongue, and the room for one', () => {
     // A bar, and a wedge twice as long as it stands out.
     expectSolid(build(tongue({})), 6 * (1.5 * 15 + 0.8 * 0.8));
@@ -370,7 +436,9 @@ describe('tongues that snap', () => {
     const slot = 1.9 * 15.2;
     const window = 0.8 * (2 * 0.8 + 0.4);
     expectSolid(room, 40 * 20 * 20 - 6.4 * (slot + window));
-    expect(build(tongue({ bump: plain({ bump: 8 }).bump })).faults).toMatchObject([{ code: 'tongue.bumpTooLong' }]);
+    expect(build(tongue({ bump: plain({ bump: 8 }).bump })).faults).toMatchObject([
+      { code: 'tongue.bumpTooLong' },
+    ]);
   });
 });
 
@@ -383,7 +451,8 @@ describe('bodies made with each other', () => {
     const rebuild = (of: readonly Body[] = repair.bodies) => builder.build(of, evaluateRepair(repair));
     return { repair, builder, rebuild };
   };
-  const use = (of: string, more: object) => ({ ...stepOf('body', { effect: 'cut', grow: 0, wayIn: 'none' }), of, ...more }) as Step;
+  const use = (of: string, more: object) =>
+    ({ ...stepOf('body', { effect: 'cut', grow: 0, wayIn: 'none' }), of, ...more }) as Step;
 
   test('room for a bolt that goes in from the top, grown by its play', () => {
     const bolt = [raised(circle(6), 8), raised(circle(10), 3, { on: 'top' })];
@@ -409,7 +478,9 @@ describe('bodies made with each other', () => {
     expect(rebuild().get('a')!.check!.volumeMm3).toBeCloseTo(20 * 20 * 10, 6);
     const again = rebuild();
     expect(again.get('a')!.rebuiltSteps).toBe(0);
-    const wider = repair.bodies.map((body) => (body.id === 'b' ? { ...body, steps: [block(30, 40, 30)] } : body));
+    const wider = repair.bodies.map((body) =>
+      body.id === 'b' ? { ...body, steps: [block(30, 40, 30)] } : body,
+    );
     expect(rebuild(wider).get('a')!.check!.volumeMm3).toBeCloseTo(30 * 20 * 10, 6);
     builder.dispose();
   });
@@ -422,22 +493,33 @@ describe('bodies made with each other', () => {
       { id: 'd', steps: [block(4, 4, 4), use('c', {})] },
       { id: 'e', steps: [block(4, 4, 4), use('e', {})] },
     ]);
-    const faults = [...rebuild().values()].map(({ steps }) => steps.flatMap((step) => (step.state === 'failed' ? [step.fault.code] : [])));
-    expect(faults).toEqual([['body.notBuilt'], ['body.circle'], ['body.gone'], ['body.notBuilt'], ['body.itself']]);
+    const faults = [...rebuild().values()].map(({ steps }) =>
+      steps.flatMap((step) => (step.state === 'failed' ? [step.fault.code] : [])),
+    );
+    expect(faults).toEqual([
+      ['body.notBuilt'],
+      ['body.circle'],
+      ['body.gone'],
+      ['body.notBuilt'],
+      ['body.itself'],
+    ]);
     builder.dispose();
   });
 });
 
 describe('letters', () => {
   const font = readFont(
-    new Uint8Array(readFileSync('node_modules/@expo-google-fonts/barlow/600SemiBold/Barlow_600SemiBold.ttf')).buffer,
+    new Uint8Array(readFileSync('node_modules/@expo-google-fonts/barlow/600SemiBold/Barlow_600SemiBold.ttf'))
+      .buffer,
   );
 
   test('capitals are as high as asked, in the middle, with their holes', () => {
     const faces = letterFaces(font, 'REV B', 5);
     expect(faces).toHaveLength(4);
     expect(faces.flatMap(({ holes }) => holes)).toHaveLength(3);
-    const ys = faces.flatMap(({ outer }) => outer.flatMap((curve) => (curve.kind === 'line' ? [curve.from[1]] : [])));
+    const ys = faces.flatMap(({ outer }) =>
+      outer.flatMap((curve) => (curve.kind === 'line' ? [curve.from[1]] : [])),
+    );
     expect(Math.max(...ys)).toBeCloseTo(2.5, 1);
     expect(Math.min(...ys)).toBeCloseTo(-2.5, 1);
   });
@@ -457,7 +539,11 @@ describe('letters', () => {
   });
 
   test('without letters, without a font, and with letters that it has not', () => {
-    const text = (what: string) => build(block(40, 20, 4), stepOf('text', { effect: 'add', on: 'top', x: 0, y: 0, text: what, height: 6, depth: 0.6, turn: 0 }));
+    const text = (what: string) =>
+      build(
+        block(40, 20, 4),
+        stepOf('text', { effect: 'add', on: 'top', x: 0, y: 0, text: what, height: 6, depth: 0.6, turn: 0 }),
+      );
     expect(text(' ').faults).toEqual([{ code: 'text.empty' }]);
     expect(text('A').faults).toEqual([{ code: 'text.noFont' }]);
   });

@@ -78,7 +78,11 @@ export const plainStand = (box: Box | null): Stand => ({
 export function standOf(
   place: Place,
   lengths: Record<string, NamedLength>,
-  { before, box, earlier }: {
+  {
+    before,
+    box,
+    earlier,
+  }: {
     before: TaggedSolid | null;
     box: Box | null;
     earlier: ReadonlyMap<string, StepNumbers>;
@@ -181,4 +185,3 @@ export function drawnInWorld<T extends { annotations: Annotation[]; centreLines:
     })),
   };
 }
-

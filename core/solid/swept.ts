@@ -59,7 +59,6 @@ export function bentPath(points: readonly Vec3[], bend: number, closed: boolean)
   return pieces;
 }
 
-
 /** Axes square to a way: x level where that can be. */
 export function frameAcross(at: Vec3, way: Vec3): Frame {
   const z = unit(way);
@@ -119,13 +118,19 @@ function pathEdge(kernel: Kernel, scope: Scope, piece: PathPiece) {
     return scope.keep(maker.Edge());
   }
   if (piece.kind === 'arc') {
-    const arc = scope.keep(new kernel.GC_MakeArcOfCircle(point(piece.from), point(piece.via), point(piece.to)));
+    const arc = scope.keep(
+      new kernel.GC_MakeArcOfCircle(point(piece.from), point(piece.via), point(piece.to)),
+    );
     return scope.keep(scope.keep(new kernel.BRepBuilderAPI_MakeEdge(scope.keep(arc.Value()))).Edge());
   }
   return scope.keep(scope.keep(new kernel.BRepBuilderAPI_MakeEdge(smoothCurve(kernel, scope, piece))).Edge());
 }
 
-function smoothCurve(kernel: Kernel, scope: Scope, { points, closed }: Extract<PathPiece, { kind: 'smooth' }>) {
+function smoothCurve(
+  kernel: Kernel,
+  scope: Scope,
+  { points, closed }: Extract<PathPiece, { kind: 'smooth' }>,
+) {
   const array = scope.keep(new kernel.NCollection_Array1_gp_Pnt(1, points.length));
   for (const [index, at] of points.entries()) array.SetValue(index + 1, scope.keep(new kernel.gp_Pnt(...at)));
   const held = scope.keep(new kernel.NCollection_HArray1_gp_Pnt(array));

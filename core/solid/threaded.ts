@@ -103,7 +103,13 @@ function sweptRidge(
 function trimmingBody(
   kernel: Kernel,
   { coreRadius, crestRadius }: Ridge,
-  { x, y, z, length, lead }: { x: number; y: number; z: number; length: number; lead: 'top' | 'bottom' | null },
+  {
+    x,
+    y,
+    z,
+    length,
+    lead,
+  }: { x: number; y: number; z: number; length: number; lead: 'top' | 'bottom' | null },
   nameFace: (role: 'bottom' | 'top' | 'lead' | 'thread') => FaceTag,
 ): TaggedSolid {
   const outside = crestRadius + 1;

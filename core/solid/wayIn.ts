@@ -69,11 +69,7 @@ function normalsOf(kernel: Kernel, scope: Scope, face: Shape): Vec3[] {
       const normal = scope.keep(du.Crossed(dv));
       const length = normal.Magnitude();
       if (length < 1e-12) continue;
-      normals.push([
-        (out * normal.X()) / length,
-        (out * normal.Y()) / length,
-        (out * normal.Z()) / length,
-      ]);
+      normals.push([(out * normal.X()) / length, (out * normal.Y()) / length, (out * normal.Z()) / length]);
     }
   }
   return normals;

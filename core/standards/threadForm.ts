@@ -64,8 +64,11 @@ export function ridgeOf(form: ThreadForm, side: 'outside' | 'inside', playMm: nu
   const thinnestAt = radius + (form.crestMm / 2 + (sign * playMm) / cos - THINNEST * form.pitchMm) / tan;
   const crestRadius = Math.min(radius + sign * playMm, thinnestAt);
   const coreHalf = halfAt(coreRadius);
-  const holds = crestRadius - coreRadius >= LOWEST * form.heightMm && coreHalf < (0.5 - THINNEST) * form.pitchMm;
-  return holds && coreRadius > 0 ? { coreRadius, crestRadius, coreHalf, crestHalf: halfAt(crestRadius) } : null;
+  const holds =
+    crestRadius - coreRadius >= LOWEST * form.heightMm && coreHalf < (0.5 - THINNEST) * form.pitchMm;
+  return holds && coreRadius > 0
+    ? { coreRadius, crestRadius, coreHalf, crestHalf: halfAt(crestRadius) }
+    : null;
 }
 
 /**

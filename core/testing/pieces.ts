@@ -1,5 +1,12 @@
 import { evaluateRepair } from '@core/fit';
-import { numberValue, type Body, type OutlineShape, type Repair, type Step, type StepKind } from '@core/model';
+import {
+  numberValue,
+  type Body,
+  type OutlineShape,
+  type Repair,
+  type Step,
+  type StepKind,
+} from '@core/model';
 import { BodyBuilder, type Built, type Kernel } from '@core/solid';
 
 import { RepairDraft } from './repairDraft';
@@ -45,8 +52,11 @@ export const plain = (fields: Record<string, unknown>): Record<string, unknown> 
 let made = 0;
 
 /** A step of a kind with an id of its own; lengths stand for themselves, angles are radians. */
-export const stepOf = (kind: StepKind, fields: Record<string, unknown>, id = `${kind}-${(made += 1)}`): Step =>
-  ({ id, kind, ...plain(fields) }) as unknown as Step;
+export const stepOf = (
+  kind: StepKind,
+  fields: Record<string, unknown>,
+  id = `${kind}-${(made += 1)}`,
+): Step => ({ id, kind, ...plain(fields) }) as unknown as Step;
 
 export const outlineOf = (shape: OutlineShape['shape'], fields: Record<string, unknown>): OutlineShape =>
   ({ shape, ...plain(fields) }) as unknown as OutlineShape;
@@ -56,8 +66,7 @@ export const raised = (
   outline: OutlineShape,
   height: number | 'through',
   more: Record<string, unknown> = {},
-): Step =>
-  stepOf('raise', { effect: 'add', turn: 0, on: 'bottom', x: 0, y: 0, outline, height, ...more });
+): Step => stepOf('raise', { effect: 'add', turn: 0, on: 'bottom', x: 0, y: 0, outline, height, ...more });
 
 /** A block about the axle line, standing on z = 0. */
 export const block = (length: number, breadth: number, height: number): Step =>

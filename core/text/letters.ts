@@ -18,7 +18,9 @@ const SHORTEST_MM = 1e-3;
 
 /** Letters of a text that a font has no shape for. */
 export function missingLetters(font: Font, text: string): string {
-  return [...new Set(text)].filter((letter) => letter !== ' ' && font.charToGlyphIndex(letter) === 0).join('');
+  return [...new Set(text)]
+    .filter((letter) => letter !== ' ' && font.charToGlyphIndex(letter) === 0)
+    .join('');
 }
 
 /** Capital height of a font as a share of its em. */
@@ -46,9 +48,7 @@ export function letterFaces(font: Font, text: string, heightMm: number): LetterF
   const depths = loops.map((_, index) => depthOf(index));
   return loops.flatMap((loop, index): LetterFace[] => {
     if (depths[index]! % 2 === 1) return [];
-    const holes = loops.filter(
-      (other, at) => depths[at] === depths[index]! + 1 && isWithin(other[0]!, loop),
-    );
+    const holes = loops.filter((other, at) => depths[at] === depths[index]! + 1 && isWithin(other[0]!, loop));
     return [
       {
         outer: polygon(loop, index),

@@ -158,7 +158,8 @@ const SENTENCES: Sentences = {
     `The ${named(head)} is not wider than its hole (${mm(holeMm)}). Make it wider, or take it away.`,
   'drill.headTooDeep': ({ headMm, roomMm }) =>
     `The head goes ${mm(headMm)} deep, and there are ${mm(roomMm)} for it. Make it less deep, or the hole deeper.`,
-  'pick.notFlat': () => 'Something can stand only on a flat face, and this one is not flat. Choose another face.',
+  'pick.notFlat': () =>
+    'Something can stand only on a flat face, and this one is not flat. Choose another face.',
   'groove.widerThanRim': ({ width, rimMm }) =>
     `The ${named(width)} is as wide as the rim or wider (${mm(rimMm)}). Make the groove narrower or the wheel wider.`,
   'groove.deeperThanRadius': ({ depth, radiusMm }) =>
@@ -207,8 +208,7 @@ const SENTENCES: Sentences = {
     `No way in can be cleared for ${name} from that side: a round face of it bulges past its own edge. Choose another side, or cut the way by hand.`,
   'faces.none': () => 'None of these faces is left. Choose other faces, or put this step earlier.',
   'taper.nothing': () => 'None of these sides can lean: they are gone, or not upright. Choose another step.',
-  'split.missesBody': ({ at }) =>
-    `A cut at ${mm(at.mm)} misses the part. Choose a place within it.`,
+  'split.missesBody': ({ at }) => `A cut at ${mm(at.mm)} misses the part. Choose a place within it.`,
   'split.pegsDoNotFit': ({ diameter }) =>
     `Pegs with a ${named(diameter)} find no room on the cut. Make them thinner, shorter or closer together.`,
   'raise.nothingToGoThrough': () =>

@@ -124,12 +124,7 @@ export function PartPane({ stage }: { stage: string }) {
         description={describe(repair.head.name, spares.length, annotations.length)}
       />
       {work.job ? (
-        <PickBar
-          job={work.job}
-          body={making}
-          mesh={work.meshOf(work.job.bodyId)}
-          onDone={work.take}
-        />
+        <PickBar job={work.job} body={making} mesh={work.meshOf(work.job.bodyId)} onDone={work.take} />
       ) : work.measuring ? (
         <MeasureBar repair={repair} />
       ) : stageShown && making ? (

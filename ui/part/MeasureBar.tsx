@@ -87,7 +87,8 @@ function measuredWords({ things, distance, angle, wallMm }: Measured, show: Show
     const wall = wallMm === null ? '' : `; wall under it ${show.length(wallMm)}`;
     return `${capital(thingWords(things[0]!, show))}${wall}.`;
   }
-  const between = distance.mm < 1e-6 ? 'They touch or cross' : `${show.length(distance.mm)} apart at the nearest`;
+  const between =
+    distance.mm < 1e-6 ? 'They touch or cross' : `${show.length(distance.mm)} apart at the nearest`;
   return `${between}${angle === null ? '' : `, at ${degrees(angle)}`}. ${capital(things.map((thing) => thingWords(thing, show)).join('; '))}.`;
 }
 

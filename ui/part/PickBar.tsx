@@ -64,7 +64,9 @@ export function PickBar({
       </Text>
       <View className="flex-row gap-2">
         <Button label={kind === 'edge' ? 'Next edge' : 'Next face'} onPress={step} />
-        {many && picked.length > 0 && at >= 0 ? <Button label="And another" onPress={() => setAt(-1)} /> : null}
+        {many && picked.length > 0 && at >= 0 ? (
+          <Button label="And another" onPress={() => setAt(-1)} />
+        ) : null}
         <View className="flex-1" />
         <Button label="Cancel" onPress={end} />
         <Button tone="primary" label="Take it" disabled={picked.length === 0} onPress={onDone} />

@@ -146,7 +146,8 @@ export class PartScene {
     const { width, height } = this.#size;
     ray.setFromCamera(new Vector2((2 * at.x) / width - 1, 1 - (2 * at.y) / height), this.#camera);
     for (const body of bodies) {
-      const drawn = this.#bodies.children.find(({ name }) => name === body.id)?.children[0] as Mesh | undefined;
+      const drawn = this.#bodies.children.find(({ name }) => name === body.id)?.children[0] as
+        Mesh | undefined;
       // Only what the camera looks at from outside, nearest first.
       const hit = drawn ? ray.intersectObject(drawn, false)[0] : undefined;
       if (hit?.faceIndex === undefined || hit.faceIndex === null) continue;

@@ -28,7 +28,8 @@ export function edgeAt(
       const [a, b] = [project(from), project(to)];
       const [dx, dy] = [b.x - a.x, b.y - a.y];
       const square = dx * dx + dy * dy;
-      const share = square === 0 ? 0 : Math.max(0, Math.min(1, ((tap.x - a.x) * dx + (tap.y - a.y) * dy) / square));
+      const share =
+        square === 0 ? 0 : Math.max(0, Math.min(1, ((tap.x - a.x) * dx + (tap.y - a.y) * dy) / square));
       const px = Math.hypot(tap.x - a.x - share * dx, tap.y - a.y - share * dy);
       if (px > REACH_PX) continue;
       const depth = a.depth + share * (b.depth - a.depth);
@@ -46,7 +47,8 @@ export function edgeAt(
 export function segmentsOf(mesh: SolidMesh, tags: readonly [string, string]): Float32Array {
   const runs = mesh.edgeRuns.filter(
     (run) =>
-      (run.tags[0] === tags[0] && run.tags[1] === tags[1]) || (run.tags[0] === tags[1] && run.tags[1] === tags[0]),
+      (run.tags[0] === tags[0] && run.tags[1] === tags[1]) ||
+      (run.tags[0] === tags[1] && run.tags[1] === tags[0]),
   );
   return joined(runs.map(({ start, count }) => mesh.edges.subarray(6 * start, 6 * (start + count))));
 }
@@ -77,6 +79,10 @@ export function pickables(mesh: SolidMesh, kind: 'face' | 'edge'): Picked[] {
   }
   return mesh.faces.map(({ start, tag }): Picked => {
     const corner = 3 * mesh.indices[start]!;
-    return { kind, tag, near: [mesh.positions[corner]!, mesh.positions[corner + 1]!, mesh.positions[corner + 2]!] };
+    return {
+      kind,
+      tag,
+      near: [mesh.positions[corner]!, mesh.positions[corner + 1]!, mesh.positions[corner + 2]!],
+    };
   });
 }

@@ -23,6 +23,7 @@ import {
   type SolidMesh,
 } from '@core/solid';
 import { materialOf } from '@core/standards';
+import { starterFigure, STARTERS, type StarterFigure } from '@core/starters';
 import type { Font } from '@core/text';
 
 import type { BuildReply, BuildRequest, BuiltBody, Clearance, PickedOn } from './protocol';
@@ -126,6 +127,11 @@ export class BodyBench {
       { solid: a, picked: first.picked },
       second && b ? { solid: b, picked: second.picked } : null,
     );
+  }
+
+  starterFigure(id: string): StarterFigure | null {
+    const starter = STARTERS.find((one) => one.id === id);
+    return starter ? starterFigure(this.kernel, starter) : null;
   }
 
   clearances(bodyId: string): Clearance[] {

@@ -13,6 +13,7 @@ import type {
   Vec3,
 } from '@core/solid';
 import type { Fault, Result } from '@core/fault';
+import type { StarterFigure } from '@core/starters';
 
 /** What the screen and the worker say to each other. Plain data only; meshes are transferred, not copied. */
 
@@ -82,6 +83,8 @@ export interface SolidWorker {
   /** The edges that a rule catches, as segments. */
   showEdges(bodyId: string, steps: number, rule: EdgeRule): Promise<Float32Array>;
   measure(first: PickedOn, second: PickedOn | null): Promise<Measured | null>;
+  /** A starter as it is drawn; null if there is none of that name. */
+  starterFigure(id: string): Promise<StarterFigure | null>;
   /** The room between a body and each of the others. */
   clearances(bodyId: string): Promise<Clearance[]>;
 }

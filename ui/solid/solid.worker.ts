@@ -43,6 +43,7 @@ const worker: SolidWorker = {
   countEdges: async (bodyId, steps, rules) => run((ready) => ready.countEdges(bodyId, steps, rules)),
   showEdges: async (bodyId, steps, rule) => run((ready) => ready.showEdges(bodyId, steps, rule)),
   measure: async (first, second) => run((ready) => ready.measure(first, second)),
+  starterFigure: async (id) => run((ready) => ready.starterFigure(id)),
   clearances: async (bodyId) => run((ready) => ready.clearances(bodyId)),
 };
 

@@ -23,6 +23,7 @@ export function spawnWorker(): WorkerHandle {
       countEdges: (...given) => remote.countEdges(...given),
       showEdges: (...given) => remote.showEdges(...given),
       measure: (...given) => remote.measure(...given),
+      starterFigure: (id) => remote.starterFigure(id),
       clearances: (bodyId) => remote.clearances(bodyId),
     },
     end: () => thread.terminate(),

@@ -32,6 +32,7 @@ function bench(build: (start: number, watcher: WorkerWatcher) => Promise<BuildRe
       countEdges: async () => [],
       showEdges: never,
       measure: async () => null,
+      starterFigure: async () => null,
       clearances: async () => [],
     };
     return { worker, end: () => (count.ended += 1) };

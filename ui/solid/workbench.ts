@@ -3,14 +3,9 @@ import type { SpareFile, SpareFormat } from '@core/make';
 import type { EdgeRule, Picture, RepairState, Workshop } from '@core/model';
 import { MemoryWatch, type CutPlane, type Measured, type OpenedSolid, type SolidMesh } from '@core/solid';
 
-import type {
-  BuildReply,
-  BuildRequest,
-  BuiltBody,
-  Clearance,
-  PickedOn,
-  SolidWorker,
-} from './protocol';
+import type { StarterFigure } from '@core/starters';
+
+import type { BuildReply, BuildRequest, BuiltBody, Clearance, PickedOn, SolidWorker } from './protocol';
 import type { WorkerHandle } from './spawnWorker';
 
 /** What the workbench is doing, for the view to say. */
@@ -127,6 +122,10 @@ export class Workbench {
 
   measure(first: PickedOn, second: PickedOn | null): Promise<Measured | null> {
     return this.#inTurn(() => this.#onLastState((worker) => worker.measure(first, second), true));
+  }
+
+  starterFigure(id: string): Promise<StarterFigure | null> {
+    return this.#inTurn(() => this.#run((worker) => worker.starterFigure(id), true));
   }
 
   clearances(bodyId: string): Promise<Clearance[]> {

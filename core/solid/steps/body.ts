@@ -31,8 +31,8 @@ export const body: StepType<'body'> = {
     const larger = Math.abs(grow!.mm) > 1e-9 ? grown(solid, grow!.mm) : solid.copied();
     if (step.wayIn === 'none') return ok(larger.retagged(retag));
     const own = boundingBox(kernel, larger.shape);
-    const whole = [0, 1, 2].map((axis) =>
-      Math.max(own[axis + 3]!, box?.[axis + 3] ?? 0) - Math.min(own[axis]!, box?.[axis] ?? 0),
+    const whole = [0, 1, 2].map(
+      (axis) => Math.max(own[axis + 3]!, box?.[axis + 3] ?? 0) - Math.min(own[axis]!, box?.[axis] ?? 0),
     );
     const out = withWayOut(larger, WAYS[step.wayIn], Math.max(...whole) + 1);
     larger.dispose();

@@ -28,7 +28,9 @@ export const drill: StepType<'drill'> = {
       ...(depth === 'through' ? {} : { depth: resolveLength(depth, 'depth', numbers) }),
       ...(head && head.kind !== 'nut' ? { headAcross: resolveLength(head.diameter, 'head', numbers) } : {}),
       ...(head?.kind === 'nut' ? { headAcross: resolveLength(head.across, 'nut pocket', numbers) } : {}),
-      ...(head && head.kind !== 'sink' ? { headDepth: resolveLength(head.depth, 'depth of the head', numbers) } : {}),
+      ...(head && head.kind !== 'sink'
+        ? { headDepth: resolveLength(head.depth, 'depth of the head', numbers) }
+        : {}),
     };
     return resolveAll(wanted);
   },
@@ -143,7 +145,12 @@ function withPocket(
   depth: number,
 ): TaggedSolid {
   const head = step.head as Extract<StepOf<'drill'>['head'], { kind: 'nut' }>;
-  const loop = loopOf({ shape: 'polygon', lengths: { across: lengths.headAcross! }, sides: head.sides, by: 'flats' });
+  const loop = loopOf({
+    shape: 'polygon',
+    lengths: { across: lengths.headAcross! },
+    sides: head.sides,
+    by: 'flats',
+  });
   if (!loop.ok) throw new Error('a regular polygon has no faults');
   // Right through, the far end is where the part ends; a blind hole has its nut at its end.
   const end = step.depth === 'through' ? depth - OVERRUN_MM : depth;
@@ -181,7 +188,8 @@ function checkAgainst(step: StepOf<'drill'>, stand: Stand, lengths: Lengths): Re
   if (depth && depth.mm >= bodyMm) return no({ code: 'drill.deeperThanBody', depth, bodyMm });
   const { head } = step;
   if (!head) return ok(null);
-  const corners = head.kind === 'nut' ? 2 * cornerRadiusOf(head.sides, 'flats', headAcross!.mm) : headAcross!.mm;
+  const corners =
+    head.kind === 'nut' ? 2 * cornerRadiusOf(head.sides, 'flats', headAcross!.mm) : headAcross!.mm;
   if (corners <= diameter!.mm) {
     return no({ code: 'drill.headTooNarrow', head: headAcross!, holeMm: diameter!.mm });
   }

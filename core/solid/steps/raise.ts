@@ -35,11 +35,15 @@ export const raise: StepType<'raise'> = {
     );
     if (!step.taper) return ok(tool);
     const goesUp = step.effect === 'add' || stand.up;
-    const leaned = drafted(tool, (tag) => tag !== faceTag(step.id, 'top') && tag !== faceTag(step.id, 'bottom'), {
-      way: [0, 0, goesUp ? 1 : -1],
-      angle: step.taper,
-      heldAt: [0, 0, stand.level],
-    });
+    const leaned = drafted(
+      tool,
+      (tag) => tag !== faceTag(step.id, 'top') && tag !== faceTag(step.id, 'bottom'),
+      {
+        way: [0, 0, goesUp ? 1 : -1],
+        angle: step.taper,
+        heldAt: [0, 0, stand.level],
+      },
+    );
     tool.dispose();
     return leaned ? ok(leaned) : no({ code: 'taper.nothing' });
   },
@@ -81,7 +85,6 @@ function heights(step: StepOf<'raise'>, lengths: Record<string, NamedLength>, st
   if (!height || !step.bothWays) return reach(stand, step.effect, height?.mm ?? null);
   return { from: stand.level - height.mm / 2, to: stand.level + height.mm / 2 };
 }
-
 
 function placed(
   step: StepOf<'raise'>,

@@ -136,14 +136,20 @@ function copiesOf(
         .slice(1);
     case 'path':
       return alongPath(
-        pattern.points.map((_, index) => [lengths[`points.${index}.x`]!.mm, lengths[`points.${index}.y`]!.mm]),
+        pattern.points.map((_, index) => [
+          lengths[`points.${index}.x`]!.mm,
+          lengths[`points.${index}.y`]!.mm,
+        ]),
         pattern.count,
       ).map(([x, y]) => ({ turn: 0, by: [x, y, 0] }));
     case 'layout': {
       const [x, y] = standsAt(of);
       const labels = Object.keys(lengths).flatMap((key) => (key.startsWith('x') ? [key.slice(1)] : []));
       return labels
-        .map((label): Copy => ({ turn: 0, by: [lengths[`x${label}`]!.mm - x, lengths[`y${label}`]!.mm - y, 0] }))
+        .map((label): Copy => ({
+          turn: 0,
+          by: [lengths[`x${label}`]!.mm - x, lengths[`y${label}`]!.mm - y, 0],
+        }))
         .filter(({ by }) => Math.hypot(by[0], by[1]) > SAME_PLACE_MM);
     }
   }
@@ -152,7 +158,9 @@ function copiesOf(
 /** Places evenly along a line from the origin through points, the first one left out. */
 function alongPath(points: readonly Point[], count: number): Point[] {
   const corners: Point[] = [[0, 0], ...points];
-  const lengths = corners.slice(1).map(([x, y], index) => Math.hypot(x - corners[index]![0], y - corners[index]![1]));
+  const lengths = corners
+    .slice(1)
+    .map(([x, y], index) => Math.hypot(x - corners[index]![0], y - corners[index]![1]));
   const whole = lengths.reduce((sum, length) => sum + length, 0);
   return Array.from({ length: count - 1 }, (_, index): Point => {
     let left = (whole * (index + 1)) / (count - 1);

@@ -77,7 +77,9 @@ export const cone: StepType<'cone'> = {
 
 /** A cut cone begins at its face exactly: past it, it would widen on. */
 function coneHeights(step: StepOf<'cone'>, height: number, { level, up }: Stand) {
-  return up || step.effect === 'add' ? { low: level, high: level + height } : { low: level - height, high: level };
+  return up || step.effect === 'add'
+    ? { low: level, high: level + height }
+    : { low: level - height, high: level };
 }
 
 /** Ball. Its face: wall. */

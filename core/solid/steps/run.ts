@@ -42,7 +42,8 @@ export const run: StepType<'run'> = {
     const half = Math.max(...boxOfLoop(loop.value).map(Math.abs));
     // A bend tighter than the outline is wide would run through itself, and the kernel would not say so.
     const needsBend = step.along === 'straight' && points.length > 2 && bend.mm > 0;
-    if (bend.mm < 0 || (needsBend && bend.mm <= half)) return no({ code: 'run.bendTooTight', bend, halfMm: half });
+    if (bend.mm < 0 || (needsBend && bend.mm <= half))
+      return no({ code: 'run.bendTooTight', bend, halfMm: half });
     const path: PathPiece[] | null =
       step.along === 'smooth' && points.length > 2
         ? [{ kind: 'smooth', points, closed: step.closed }]

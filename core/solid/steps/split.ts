@@ -142,7 +142,8 @@ function withPegs(
 
 /** Each peg stands out and each socket goes in: one wall for each of them is left. */
 function hasRoom(pegged: TaggedSolid, socketed: TaggedSolid, count: number): boolean {
-  const of = (solid: TaggedSolid, role: string) => solid.tagList().filter((tag) => tag.endsWith(`:${role}`)).length;
+  const of = (solid: TaggedSolid, role: string) =>
+    solid.tagList().filter((tag) => tag.endsWith(`:${role}`)).length;
   // A wall and an end for each.
   return of(pegged, 'peg') === 2 * count && of(socketed, 'socket') === 2 * count;
 }

@@ -87,11 +87,9 @@ export const tongue: StepType<'tongue'> = {
   },
   annotate(step, lengths, { stand }) {
     const at = pointIn(step.turn, stand);
-    const [length, breadth, thickness] = ['length', 'breadth', 'thickness'].map((key) => lengths[key]!.mm) as [
-      number,
-      number,
-      number,
-    ];
+    const [length, breadth, thickness] = ['length', 'breadth', 'thickness'].map(
+      (key) => lengths[key]!.mm,
+    ) as [number, number, number];
     const half = breadth / 2;
     const span = (field: 'length' | 'breadth' | 'thickness', from: Vec3, to: Vec3, out: Vec3) => ({
       stepId: step.id,

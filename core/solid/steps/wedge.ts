@@ -54,12 +54,7 @@ export const wedge: StepType<'wedge'> = {
   annotate: (step, lengths, { stand }) => {
     const at = pointIn(step.turn, stand);
     const [x, y] = [lengths.length!.mm / 2, lengths.breadth!.mm / 2];
-    const span = (
-      field: 'length' | 'breadth' | 'low' | 'high',
-      from: Vec3,
-      to: Vec3,
-      out: Vec3,
-    ) => ({
+    const span = (field: 'length' | 'breadth' | 'low' | 'high', from: Vec3, to: Vec3, out: Vec3) => ({
       stepId: step.id,
       field,
       value: step[field],

@@ -14,7 +14,9 @@ function edgeWords(rule: EdgeRule, steps: readonly Step[]): string {
     case 'face':
       return 'the edges round the face that was picked';
     case 'picked':
-      return rule.picks.length === 1 ? 'the edge that was picked' : `the ${rule.picks.length} edges that were picked`;
+      return rule.picks.length === 1
+        ? 'the edge that was picked'
+        : `the ${rule.picks.length} edges that were picked`;
     case 'between':
       return `the edges where ${stepWord(rule.of)} meets ${stepWord(rule.and)}`;
     case 'all':
@@ -39,7 +41,8 @@ const hasUprights = (step: Step) =>
   step.kind === 'plate' ||
   (step.kind === 'raise' && !['circle', 'ellipse'].includes(step.outline.shape)) ||
   step.kind === 'wedge';
-const makesFaces = (step: Step) => !['ease', 'round', 'hollow', 'move', 'mirror', 'taper', 'faces'].includes(step.kind);
+const makesFaces = (step: Step) =>
+  !['ease', 'round', 'hollow', 'move', 'mirror', 'taper', 'faces'].includes(step.kind);
 const onlyOne = (steps: readonly Step[], wanted: (step: Step) => boolean) => steps.filter(wanted).length < 2;
 
 /** The edges that a step may take: by rule, of all steps before it, or picked. */
@@ -64,11 +67,10 @@ export function edgeChoice(step: StepOf<'ease' | 'round'>, steps: readonly Step[
     { word: 'Pick edges on the part', patch: {}, pick: { field: 'where', picks: 'edges' } },
     { word: 'Pick a face, for the edges round it', patch: {}, pick: { field: 'where', picks: 'rim' } },
   ];
-  return choice(
-    'which edges',
-    ({ patch }) => same(patch.where),
-    [...all.map((where): Option => ({ word: edgeWords(where, steps), patch: { where } })), ...picks],
-  );
+  return choice('which edges', ({ patch }) => same(patch.where), [
+    ...all.map((where): Option => ({ word: edgeWords(where, steps), patch: { where } })),
+    ...picks,
+  ]);
 }
 
 /** Steps of the recipe before one of it; all of them for one that is not there. */

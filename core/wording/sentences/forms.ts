@@ -2,7 +2,17 @@ import { numberValue, type StepOf } from '@core/model';
 import { THREADS } from '@core/standards';
 
 import { outlineAs, outlineParts, turnParts } from './outlines';
-import { angle, chip, choice, plainNumber, setting, verb, words, type Option, type SentencePart } from './parts';
+import {
+  angle,
+  chip,
+  choice,
+  plainNumber,
+  setting,
+  verb,
+  words,
+  type Option,
+  type SentencePart,
+} from './parts';
 import { effectVerb, levelChoice, placeWords } from './places';
 
 type Form = StepOf<'wedge' | 'spin' | 'blend' | 'run' | 'thread' | 'text' | 'tongue'>;
@@ -160,7 +170,12 @@ function threadSentence(step: StepOf<'thread'>): SentencePart[] {
       ['inside', 'a hole'],
     ]),
     words(' '),
-    setting('size', 'the thread', step.size, sizes.map((name) => [name, name] as const)),
+    setting(
+      'size',
+      'the thread',
+      step.size,
+      sizes.map((name) => [name, name] as const),
+    ),
     ...(step.length === 'through' ? [] : [words(', '), chip('length', 'length', step.length)]),
     words(' '),
     choice(
@@ -185,7 +200,10 @@ function threadSentence(step: StepOf<'thread'>): SentencePart[] {
 function sectionCount({ sections }: StepOf<'blend'>): SentencePart {
   const last = sections.at(-1)!;
   const above = last.at.from === 'number' ? numberValue(last.at.mm + 10) : last.at;
-  const fewer: Option = { word: `${sections.length - 1} outlines`, patch: { sections: sections.slice(0, -1) } };
+  const fewer: Option = {
+    word: `${sections.length - 1} outlines`,
+    patch: { sections: sections.slice(0, -1) },
+  };
   return choice('how many outlines', ({ patch }) => patch.sections === sections, [
     ...(sections.length > 2 ? [fewer] : []),
     { word: `${sections.length} outlines`, patch: { sections } },
@@ -198,6 +216,9 @@ function endingParts({ outline, ending, closed }: StepOf<'run'>): SentencePart[]
   if (closed) return [];
   const same: Option = { word: 'the same all along', patch: { ending: undefined } };
   const other: Option = { word: 'ending as', patch: { ending: ending ?? outlineAs(outline.shape, outline) } };
-  const way = choice('what it ends as', (option) => (option === other) === (ending !== undefined), [same, other]);
+  const way = choice('what it ends as', (option) => (option === other) === (ending !== undefined), [
+    same,
+    other,
+  ]);
   return [words(', '), way, ...(ending ? [words(' '), ...outlineParts(ending, 'ending')] : [])];
 }

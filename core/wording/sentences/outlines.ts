@@ -62,7 +62,11 @@ export function outlineAs(shape: OutlineShapeName, now: OutlineShape): OutlineSh
     }
     case 'points': {
       const point = (x: number, y: number) => ({ x: numberValue(x), y: numberValue(y) });
-      return { shape, points: [point(-10, -5), point(10, -5), point(10, 5), point(-10, 5)], between: 'straight' };
+      return {
+        shape,
+        points: [point(-10, -5), point(10, -5), point(10, 5), point(-10, 5)],
+        between: 'straight',
+      };
     }
     case 'gear':
       return { shape, teeth: 20, shift: 0, side: 'outside', ...teeth };

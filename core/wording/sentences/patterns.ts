@@ -39,7 +39,9 @@ export const REPEATABLE: readonly StepKind[] = [
 export function patternParts({ pattern }: StepOf<'repeat'>, layouts: readonly NamedLayout[]): SentencePart[] {
   const count = pattern.by === 'layout' ? 4 : pattern.count;
   const steps = { dx: numberValue(10), dy: numberValue(pattern.by === 'grid' ? 10 : 0) };
-  const as = (by: string, fresh: object) => ({ pattern: pattern.by === by ? pattern : { by, count, ...fresh } });
+  const as = (by: string, fresh: object) => ({
+    pattern: pattern.by === by ? pattern : { by, count, ...fresh },
+  });
   const ways: Option[] = [
     { word: 'in a row', patch: as('row', steps) },
     { word: 'in rows and columns', patch: as('grid', { rows: 2, dx: steps.dx, dy: numberValue(10) }) },
@@ -87,7 +89,13 @@ export function patternParts({ pattern }: StepOf<'repeat'>, layouts: readonly Na
       words(', '),
       chip('pattern.dx', 'way to the right', pattern.dx),
       words(' apart, and '),
-      plainNumber('pattern.rows', 'how many to the back', pattern.rows, 'count', `${pattern.rows} to the back`),
+      plainNumber(
+        'pattern.rows',
+        'how many to the back',
+        pattern.rows,
+        'count',
+        `${pattern.rows} to the back`,
+      ),
       words(', '),
       chip('pattern.dy', 'way to the back', pattern.dy),
       words(' apart, '),

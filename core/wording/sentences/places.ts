@@ -1,4 +1,11 @@
-import { numberValue, type Ground, type MeasuredFrom, type Place, type StepOf, type Value } from '@core/model';
+import {
+  numberValue,
+  type Ground,
+  type MeasuredFrom,
+  type Place,
+  type StepOf,
+  type Value,
+} from '@core/model';
 
 import { angle, chip, choice, words, type Option, type SentencePart } from './parts';
 
@@ -42,7 +49,8 @@ export function placeWords(step: Place): SentencePart[] {
   const from = { x: step.xFrom ?? standard, y: step.yFrom ?? standard };
   const [along, across] = WAYS[waysOf(step.on)];
   const line = typeof step.on === 'object' || from.x === 'middle' ? 'in the middle' : 'on the axle line';
-  const isPlain = isZero(step.x) && isZero(step.y) && from.x === from.y && ['axle', 'middle'].includes(from.x);
+  const isPlain =
+    isZero(step.x) && isZero(step.y) && from.x === from.y && ['axle', 'middle'].includes(from.x);
   const there: Option = {
     word: line,
     patch: { x: numberValue(0), y: numberValue(0), xFrom: undefined, yFrom: undefined },
@@ -69,7 +77,12 @@ export function placeWords(step: Place): SentencePart[] {
   return [...parts, ...finerWords(step)];
 }
 
-function fromChoice(field: 'xFrom' | 'yFrom', now: MeasuredFrom, { on, low, high }: WayWords, onFace: boolean) {
+function fromChoice(
+  field: 'xFrom' | 'yFrom',
+  now: MeasuredFrom,
+  { on, low, high }: WayWords,
+  onFace: boolean,
+) {
   const options: [MeasuredFrom, string][] = [
     ['axle', `${on} of the axle line`],
     ['middle', `${on} of the middle`],
@@ -203,25 +216,17 @@ export function headParts({ head }: StepOf<'drill'>): SentencePart[] {
         words(' '),
         chip('head.across', 'nut over its flats', head.across),
         words(' over '),
-        choice(
-          'its flats',
-          ({ patch }) => patch['head.sides'] === head.sides,
-          [
-            { word: 'six flats', patch: { 'head.sides': 6 } },
-            { word: 'four flats', patch: { 'head.sides': 4 } },
-          ],
-        ),
+        choice('its flats', ({ patch }) => patch['head.sides'] === head.sides, [
+          { word: 'six flats', patch: { 'head.sides': 6 } },
+          { word: 'four flats', patch: { 'head.sides': 4 } },
+        ]),
         words(', '),
         chip('head.depth', 'depth of the pocket', head.depth),
         words(' deep '),
-        choice(
-          'where the nut is',
-          ({ patch }) => patch['head.at'] === head.at,
-          [
-            { word: 'at the far end', patch: { 'head.at': 'far' } },
-            { word: 'at the mouth', patch: { 'head.at': 'mouth' } },
-          ],
-        ),
+        choice('where the nut is', ({ patch }) => patch['head.at'] === head.at, [
+          { word: 'at the far end', patch: { 'head.at': 'far' } },
+          { word: 'at the mouth', patch: { 'head.at': 'mouth' } },
+        ]),
         words(', turned '),
         angle('head.turn', 'turn of the nut', head.turn),
       ];

@@ -1,7 +1,17 @@
 import { numberValue, type Step, type StepOf } from '@core/model';
 
 import { stepsBefore } from './edges';
-import { angle, chip, choice, plainNumber, setting, verb, words, type Option, type SentencePart } from './parts';
+import {
+  angle,
+  chip,
+  choice,
+  plainNumber,
+  setting,
+  verb,
+  words,
+  type Option,
+  type SentencePart,
+} from './parts';
 import { effectVerb } from './places';
 
 type Work = StepOf<'body' | 'faces' | 'taper' | 'move' | 'split'>;
@@ -13,12 +23,21 @@ export interface NamedBody {
 }
 
 /** Sentences of the steps that work on what is there. */
-export function workSentence(step: Work, steps: readonly Step[], bodies: readonly NamedBody[]): SentencePart[] {
+export function workSentence(
+  step: Work,
+  steps: readonly Step[],
+  bodies: readonly NamedBody[],
+): SentencePart[] {
   switch (step.kind) {
     case 'body': {
       const known = bodies.some(({ id }) => id === step.of);
       const named = known ? bodies : [{ id: step.of, name: 'a lost body' }, ...bodies];
-      const which = setting('of', 'which body', step.of, named.map(({ id, name }) => [id, name] as const));
+      const which = setting(
+        'of',
+        'which body',
+        step.of,
+        named.map(({ id, name }) => [id, name] as const),
+      );
       if (step.effect === 'add') return [effectVerb(step, 'Join'), words(' '), which];
       return [
         effectVerb(step, 'Join'),
@@ -59,7 +78,9 @@ export function workSentence(step: Work, steps: readonly Step[], bodies: readonl
           'of',
           'which step',
           step.of,
-          stepsBefore(step, steps).map((earlier) => [earlier.id, `step ${steps.indexOf(earlier) + 1}`] as const),
+          stepsBefore(step, steps).map(
+            (earlier) => [earlier.id, `step ${steps.indexOf(earlier) + 1}`] as const,
+          ),
         ),
         words(' in by '),
         angle('angle', 'lean', step.angle),

@@ -14,12 +14,43 @@ import { Sheet } from '../../shared/Sheet';
 import { StarterSheet } from './StarterSheet';
 
 /** What a body can begin with. */
-const FIRST: StepKind[] = ['turn', 'plate', 'raise', 'stations', 'blend', 'run', 'wedge', 'cone', 'ball', 'ring', 'spin', 'thread'];
+const FIRST: StepKind[] = [
+  'turn',
+  'plate',
+  'raise',
+  'stations',
+  'blend',
+  'run',
+  'wedge',
+  'cone',
+  'ball',
+  'ring',
+  'spin',
+  'thread',
+];
 
 /** Verbs by what one is about to do. */
 const GROUPS: { name: string; kinds: StepKind[] }[] = [
   { name: 'Holes and hardware', kinds: ['drill', 'thread', 'groove', 'body'] },
-  { name: 'Add or take away', kinds: ['raise', 'peg', 'wedge', 'cone', 'ball', 'ring', 'spin', 'stations', 'blend', 'run', 'tongue', 'text', 'turn', 'plate'] },
+  {
+    name: 'Add or take away',
+    kinds: [
+      'raise',
+      'peg',
+      'wedge',
+      'cone',
+      'ball',
+      'ring',
+      'spin',
+      'stations',
+      'blend',
+      'run',
+      'tongue',
+      'text',
+      'turn',
+      'plate',
+    ],
+  },
   { name: 'Again', kinds: ['repeat', 'mirror'] },
   { name: 'Edges and faces', kinds: ['ease', 'round', 'hollow', 'taper', 'faces'] },
   { name: 'All of it', kinds: ['move', 'split'] },
@@ -71,7 +102,11 @@ export function AddStepSheet({
     return (
       <Sheet title="Begin with" onClose={onClose}>
         {body.steps.length === 0 ? (
-          <Button tone="primary" label="A starter: a whole recipe to change" onPress={() => setStarters(true)} />
+          <Button
+            tone="primary"
+            label="A starter: a whole recipe to change"
+            onPress={() => setStarters(true)}
+          />
         ) : null}
         <View className="gap-1.5">{rows(FIRST)}</View>
       </Sheet>

@@ -71,7 +71,11 @@ export function ChoiceSheet({
               onPress={() => press(option)}
             />
             {looked === option ? (
-              <Button tone="primary" label="Use these edges" onPress={() => leave(() => onTake(option.patch))} />
+              <Button
+                tone="primary"
+                label="Use these edges"
+                onPress={() => leave(() => onTake(option.patch))}
+              />
             ) : null}
           </View>
         ))}
@@ -81,7 +85,11 @@ export function ChoiceSheet({
 }
 
 const edgeCount = (count: number | undefined) =>
-  count === undefined ? undefined : count === 1 ? 'catches 1 edge' : `catches ${count === 0 ? 'no' : count} edges`;
+  count === undefined
+    ? undefined
+    : count === 1
+      ? 'catches 1 edge'
+      : `catches ${count === 0 ? 'no' : count} edges`;
 
 const stepsBefore = (body: Body, step: Step) =>
   body.steps.slice(0, body.steps.indexOf(step)).filter(({ off }) => !off).length;

@@ -55,7 +55,11 @@ export function PlainSheet({
         onSubmitEditing={take}
         wrong={wrong}
       />
-      <Button tone="primary" label={part.input === 'words' ? 'Use these letters' : 'Use this number'} onPress={take} />
+      <Button
+        tone="primary"
+        label={part.input === 'words' ? 'Use these letters' : 'Use this number'}
+        onPress={take}
+      />
     </Sheet>
   );
 }

@@ -55,7 +55,12 @@ export function RowsSheet({
   return (
     <Sheet title={capital(part.text)} onClose={onClose}>
       {rows.map((row, index) => (
-        <View key={index} role="group" aria-label={`${capital(part.what)} ${index + 1}`} className="border-b border-line pb-1">
+        <View
+          key={index}
+          role="group"
+          aria-label={`${capital(part.what)} ${index + 1}`}
+          className="border-b border-line pb-1"
+        >
           <View className="flex-row items-center justify-between">
             <Text className="font-label text-[14px] text-muted">{`${capital(part.what)} ${index + 1}`}</Text>
             <View className="flex-row">
@@ -82,7 +87,10 @@ export function RowsSheet({
                   value={row[key] as Value}
                   what={`${part.what} ${index + 1} ${word}`}
                   onPress={() =>
-                    setEditing({ field: `${part.field}.${index}.${key}`, what: `${part.what} ${index + 1}, ${word}` })
+                    setEditing({
+                      field: `${part.field}.${index}.${key}`,
+                      what: `${part.what} ${index + 1}, ${word}`,
+                    })
                   }
                   onTrail={() => {
                     const target = trailTargetOf(row[key] as Value);

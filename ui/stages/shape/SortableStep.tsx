@@ -7,7 +7,8 @@ import { createElement, type ReactNode } from 'react';
  * it go.
  */
 export function SortableStep({ id, index, children }: { id: string; index: number; children: ReactNode }) {
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id });
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
+    useSortable({ id });
   const handle = createElement(
     'div',
     {

@@ -43,11 +43,7 @@ export function StepSentence({
   const [listing, setListing] = useState<Rows | null>(null);
   const { beginPick } = usePartTool();
   const set = (patch: Record<string, unknown>) =>
-    put(
-      'body',
-      { ...body, steps: withPatch(body.steps, step.id, patch) },
-      `Step ${index + 1} is changed.`,
-    );
+    put('body', { ...body, steps: withPatch(body.steps, step.id, patch) }, `Step ${index + 1} is changed.`);
   const pick = (want: PickWanted, what: string) => {
     setChoosing(null);
     const before = body.steps.slice(0, index).filter(({ off }) => !off).length;
@@ -84,31 +80,31 @@ export function StepSentence({
                     />,
                   ]
                 : part.kind === 'chip'
-                ? [
-                    <NumberChip
-                      key={place}
-                      value={part.value}
-                      what={part.what}
-                      onPress={() => setEditing({ field: part.field, what: part.what })}
-                      onTrail={() => {
-                        const target = trailTargetOf(part.value);
-                        if (target) setOpenTrail(target);
-                      }}
-                    />,
-                  ]
-                : // Word by word, so that a sentence wraps between words round its chips.
-                  part.text
-                    .trim()
-                    .split(' ')
-                    .filter(Boolean)
-                    .map((word, at) => (
-                      <Text
-                        key={`${place}-${at}`}
-                        className={`text-[17px] leading-[44px] text-ink ${part.kind === 'verb' ? 'font-semibold' : 'font-sans'}`}
-                      >
-                        {`${word} `}
-                      </Text>
-                    )),
+                  ? [
+                      <NumberChip
+                        key={place}
+                        value={part.value}
+                        what={part.what}
+                        onPress={() => setEditing({ field: part.field, what: part.what })}
+                        onTrail={() => {
+                          const target = trailTargetOf(part.value);
+                          if (target) setOpenTrail(target);
+                        }}
+                      />,
+                    ]
+                  : // Word by word, so that a sentence wraps between words round its chips.
+                    part.text
+                      .trim()
+                      .split(' ')
+                      .filter(Boolean)
+                      .map((word, at) => (
+                        <Text
+                          key={`${place}-${at}`}
+                          className={`text-[17px] leading-[44px] text-ink ${part.kind === 'verb' ? 'font-semibold' : 'font-sans'}`}
+                        >
+                          {`${word} `}
+                        </Text>
+                      )),
           )}
         </View>
         {failed ? <Wrong text={sentenceOf(outcome.fault)} /> : null}

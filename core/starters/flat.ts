@@ -1,0 +1,324 @@
+import { inMate, inside, onMate, outside, stepped, type Starter } from './starter';
+import { fromTop, onGround, onTop, rectangle, step } from './steps';
+
+const DEGREE = Math.PI / 180;
+
+/** Spares made of plates, bars and boxes. */
+export const FLAT_STARTERS: readonly Starter[] = [
+  {
+    id: 'link',
+    name: 'Link bar with two holes',
+    what: 'ties two pins together',
+    asks: [
+      onMate('pin', 'Pins, across', 6, { feature: 'bore', fitClass: 'turns', name: 'Holes on the pins' }),
+      inside('apart', 'Holes, middle to middle', 60),
+      outside('broad', 'Bar, broad', 14),
+      outside('thick', 'Bar, thick', 4),
+    ],
+    bodies: [
+      {
+        key: 'link',
+        name: 'Link bar',
+        role: 'spare',
+        steps: ({ size, sum, fit }) => [
+          step('bar', 'raise', {
+            ...onGround,
+            outline: {
+              shape: 'hull',
+              circles: [
+                { x: 0, y: 0, diameter: size('broad') },
+                { x: size('apart'), y: 0, diameter: size('broad') },
+              ],
+            },
+            height: size('thick'),
+          }),
+          step('near', 'drill', { diameter: fit('pin'), depth: 'through', x: 0, y: 0 }),
+          step('far', 'drill', { diameter: fit('pin'), depth: 'through', x: sum('{apart}'), y: 0 }),
+          step('edges', 'ease', { size: 0.5, where: { edges: 'rims', of: 'bar' } }),
+        ],
+      },
+    ],
+  },
+  {
+    id: 'clip',
+    name: 'Clip for a tube',
+    what: 'grips a round tube from the side',
+    asks: [
+      onMate('tube', 'Tube, across', 16, { feature: 'recess', fitClass: 'snug', name: 'Clip on the tube' }),
+      outside('wall', 'Clip, wall', 2.4),
+      outside('broad', 'Clip, broad', 12),
+      outside('foot', 'Foot, length', 34),
+      inMate('screw', 'Screw hole', 4),
+    ],
+    bodies: [
+      {
+        key: 'clip',
+        name: 'Clip',
+        role: 'spare',
+        steps: ({ size, sum, fit }) => [
+          step('ring', 'raise', {
+            ...onGround,
+            outline: {
+              shape: 'sector',
+              inner: fit('tube'),
+              outer: sum('{tube} + 2 * {wall}'),
+              angle: 250 * DEGREE,
+            },
+            turn: -90 * DEGREE,
+            height: size('broad'),
+          }),
+          step('foot', 'raise', {
+            ...onGround,
+            y: sum('0 - {tube} / 2 - {wall} * 1.3'),
+            outline: rectangle(size('foot'), size('wall')),
+            height: size('broad'),
+          }),
+          step('screw', 'drill', {
+            diameter: size('screw'),
+            depth: 'through',
+            on: 'front',
+            x: sum('{foot} / 2 - {screw}'),
+            y: sum('{broad} / 2'),
+          }),
+          step('other', 'drill', {
+            diameter: size('screw'),
+            depth: 'through',
+            on: 'front',
+            x: sum('{screw} - {foot} / 2'),
+            y: sum('{broad} / 2'),
+          }),
+        ],
+      },
+    ],
+  },
+  {
+    id: 'bracket',
+    name: 'Bracket with screw holes',
+    what: 'an angle of two plates, with countersunk holes',
+    asks: [
+      outside('long', 'Foot, length', 40),
+      outside('high', 'Back, height', 30),
+      outside('broad', 'Bracket, broad', 20),
+      outside('thick', 'Plates, thick', 3),
+      inMate('screw', 'Screw, across', 4),
+      inMate('head', 'Screw head, across', 8),
+    ],
+    bodies: [
+      {
+        key: 'bracket',
+        name: 'Bracket',
+        role: 'spare',
+        steps: ({ size, sum }) => [
+          step('foot', 'raise', {
+            ...onGround,
+            outline: rectangle(size('long'), size('broad')),
+            height: size('thick'),
+          }),
+          step('back', 'raise', {
+            ...onTop,
+            x: 0,
+            xFrom: 'lowFlush',
+            outline: rectangle(size('thick'), size('broad')),
+            height: sum('{high} - {thick}'),
+          }),
+          step('rib', 'round', { size: sum('{thick}'), where: { edges: 'insides' } }),
+          step('footHole', 'drill', {
+            diameter: size('screw'),
+            depth: 'through',
+            on: { face: { tag: 'foot:top', near: [0, 0, 0] } },
+            x: 0,
+            y: 0,
+            head: { kind: 'sink', diameter: size('head'), angle: 90 * DEGREE },
+          }),
+          step('backHole', 'drill', {
+            diameter: size('screw'),
+            depth: 'through',
+            on: { face: { tag: 'back:right', near: [0, 0, 0] } },
+            x: 0,
+            y: 0,
+            head: { kind: 'sink', diameter: size('head'), angle: 90 * DEGREE },
+          }),
+        ],
+      },
+    ],
+  },
+  {
+    id: 'hinge',
+    name: 'Hinge arm',
+    what: 'an arm that turns on a pin and ends in one',
+    asks: [
+      onMate('pin', 'Pin it turns on', 5, { feature: 'bore', fitClass: 'turns', name: 'Bore on the pin' }),
+      inMate('hole', 'Hole that its own pin goes in', 6, {
+        feature: 'peg',
+        fitClass: 'turns',
+        name: 'Pin in the hole',
+      }),
+      outside('apart', 'Pins, middle to middle', 45),
+      outside('eye', 'Eye, outside', 14),
+      outside('thick', 'Arm, thick', 5),
+      stepped('pinLong', 'Own pin, length', 8),
+    ],
+    bodies: [
+      {
+        key: 'arm',
+        name: 'Hinge arm',
+        role: 'spare',
+        steps: ({ size, sum, fit }) => [
+          step('arm', 'raise', {
+            ...onGround,
+            outline: {
+              shape: 'hull',
+              circles: [
+                { x: 0, y: 0, diameter: size('eye') },
+                { x: size('apart'), y: 0, diameter: sum('{hole} + 4') },
+              ],
+            },
+            height: size('thick'),
+          }),
+          step('bore', 'drill', { diameter: fit('pin'), depth: 'through', x: 0, y: 0 }),
+          step('pin', 'peg', { diameter: fit('hole'), height: size('pinLong'), x: size('apart'), y: 0 }),
+          step('lead', 'ease', {
+            size: 0.5,
+            where: { edges: 'picked', picks: [{ tags: ['pin:top', 'pin:wall'], near: [0, 0, 0] }] },
+          }),
+          step('root', 'round', { size: 1, where: { edges: 'between', of: 'arm', and: 'pin' } }),
+        ],
+      },
+    ],
+  },
+  {
+    id: 'gear',
+    name: 'Spur gear',
+    what: 'twenty-four teeth on a shaft with a flat',
+    asks: [
+      outside('tip', 'Gear, over its tips', 26),
+      outside('width', 'Gear, width', 8),
+      onMate('shaft', 'Shaft, across', 6, { feature: 'bore', fitClass: 'snug', name: 'Bore on the shaft' }),
+      outside('hub', 'Hub, across', 12),
+      stepped('hubHigh', 'Hub, height', 4),
+    ],
+    bodies: [
+      {
+        key: 'gear',
+        name: 'Gear',
+        role: 'spare',
+        steps: ({ size, sum, fit }) => [
+          step('teeth', 'raise', {
+            ...onGround,
+            outline: {
+              shape: 'gear',
+              teeth: 24,
+              module: sum('{tip} / 26'),
+              pressure: 20 * DEGREE,
+              shift: 0,
+              backlash: 0.1,
+              side: 'outside',
+            },
+            height: size('width'),
+          }),
+          step('hub', 'peg', { diameter: size('hub'), height: size('hubHigh'), x: 0, y: 0 }),
+          step('bore', 'drill', { diameter: fit('shaft'), depth: 'through', x: 0, y: 0 }),
+          step('mouths', 'ease', { size: 0.4, where: { edges: 'mouths', of: 'bore' } }),
+        ],
+      },
+    ],
+  },
+  {
+    id: 'corner',
+    name: 'Plate with an opening',
+    what: 'a cover plate with four screw holes',
+    asks: [
+      outside('long', 'Plate, length', 80),
+      outside('broad', 'Plate, broad', 60),
+      outside('thick', 'Plate, thick', 3),
+      inside('openLong', 'Opening, length', 45),
+      inside('openBroad', 'Opening, broad', 28),
+      inside('holesLong', 'Holes, middle to middle along', 68),
+      inside('holesBroad', 'Holes, middle to middle across', 48),
+      inMate('screw', 'Screw, across', 3.4),
+    ],
+    bodies: [
+      {
+        key: 'plate',
+        name: 'Plate',
+        role: 'spare',
+        steps: ({ size, sum }) => [
+          step('plate', 'plate', {
+            length: size('long'),
+            breadth: size('broad'),
+            thickness: size('thick'),
+            cornerRadius: 4,
+          }),
+          step('opening', 'raise', {
+            ...fromTop,
+            outline: rectangle(size('openLong'), size('openBroad'), 2),
+            height: 'through',
+          }),
+          step('hole', 'drill', {
+            diameter: size('screw'),
+            depth: 'through',
+            x: sum('0 - {holesLong} / 2'),
+            y: sum('0 - {holesBroad} / 2'),
+          }),
+          step('holes', 'repeat', {
+            of: 'hole',
+            pattern: { by: 'grid', count: 2, rows: 2, dx: size('holesLong'), dy: size('holesBroad') },
+          }),
+          step('edges', 'ease', { size: 0.5, where: { edges: 'rims', of: 'plate' } }),
+        ],
+      },
+    ],
+  },
+  {
+    id: 'box',
+    name: 'Box and lid',
+    what: 'a box with an even wall, and a lid that sits in it',
+    asks: [
+      outside('long', 'Box, length', 60),
+      outside('broad', 'Box, broad', 40),
+      outside('high', 'Box, height', 25),
+      outside('wall', 'Box, wall', 2),
+      outside('lid', 'Lid, thick', 2),
+    ],
+    bodies: [
+      {
+        key: 'box',
+        name: 'Box',
+        role: 'spare',
+        steps: ({ size, sum }) => [
+          step('block', 'raise', {
+            ...onGround,
+            outline: rectangle(size('long'), size('broad'), sum('{wall} * 2')),
+            height: size('high'),
+          }),
+          step('inside', 'hollow', { wall: size('wall'), open: 'top' }),
+        ],
+      },
+      {
+        key: 'lid',
+        name: 'Lid',
+        role: 'spare',
+        steps: ({ size, sum }) => [
+          step('top', 'raise', {
+            ...onGround,
+            outline: rectangle(size('long'), size('broad'), sum('{wall} * 2')),
+            height: size('lid'),
+          }),
+          step('rim', 'raise', {
+            ...onTop,
+            outline: rectangle(
+              sum('{long} - 2 * {wall} - 0.3'),
+              sum('{broad} - 2 * {wall} - 0.3'),
+              sum('{wall}'),
+            ),
+            height: 3,
+          }),
+          step('lead', 'ease', {
+            size: 0.6,
+            where: { edges: 'face', face: { tag: 'rim:top', near: [0, 0, 0] } },
+          }),
+        ],
+      },
+    ],
+  },
+];

@@ -1,0 +1,273 @@
+import { inMate, inside, onMate, outside, stepped, deep, type Starter } from './starter';
+import { circle, fromTop, onGround, onTop, step } from './steps';
+
+/** Spares that are round. */
+export const ROUND_STARTERS: readonly Starter[] = [
+  {
+    id: 'wheel',
+    name: 'Wheel',
+    what: 'runs on an axle, with a groove round its rim',
+    asks: [
+      outside('rim', 'Rim, outside', 38),
+      outside('width', 'Wheel, width', 8),
+      onMate('axle', 'Axle it runs on', 6, { feature: 'bore', fitClass: 'turns', name: 'Bore on the axle' }),
+      inside('groove', 'Groove, width', 4),
+      deep('deep', 'Groove, depth', 3),
+    ],
+    bodies: [
+      {
+        key: 'wheel',
+        name: 'Wheel',
+        role: 'spare',
+        steps: ({ size, fit }) => [
+          step('disc', 'turn', { diameter: size('rim'), width: size('width') }),
+          step('groove', 'groove', { rimOf: 'disc', width: size('groove'), depth: size('deep') }),
+          step('bore', 'drill', { diameter: fit('axle'), depth: 'through', x: 0, y: 0 }),
+          step('mouths', 'ease', { size: 0.4, where: { edges: 'mouths', of: 'bore' } }),
+          step('rims', 'ease', { size: 0.6, where: { edges: 'rims', of: 'disc' } }),
+        ],
+      },
+    ],
+  },
+  {
+    id: 'bush',
+    name: 'Bush with a flange',
+    what: 'lines a hole for a pin',
+    asks: [
+      inMate('hole', 'Hole it sits in', 12, { feature: 'peg', fitClass: 'snug', name: 'Bush in the hole' }),
+      onMate('pin', 'Pin that turns in it', 8, {
+        feature: 'bore',
+        fitClass: 'turns',
+        name: 'Bore on the pin',
+      }),
+      stepped('long', 'Bush, length under the flange', 10),
+      outside('flange', 'Flange, across', 18),
+      outside('thick', 'Flange, thick', 2),
+    ],
+    bodies: [
+      {
+        key: 'bush',
+        name: 'Bush',
+        role: 'spare',
+        steps: ({ size, fit }) => [
+          step('flange', 'turn', { diameter: size('flange'), width: size('thick') }),
+          step('sleeve', 'peg', { diameter: fit('hole'), height: size('long'), x: 0, y: 0 }),
+          step('bore', 'drill', { diameter: fit('pin'), depth: 'through', x: 0, y: 0 }),
+          step('lead', 'ease', { size: 0.5, where: { edges: 'rims', of: 'sleeve' } }),
+        ],
+      },
+    ],
+  },
+  {
+    id: 'knob',
+    name: 'Knob with a captive bolt and a lid',
+    what: 'a bolt is laid in from the top and covered',
+    asks: [
+      outside('across', 'Knob, across', 36),
+      outside('high', 'Knob, height', 18),
+      onMate('bolt', 'Bolt, thread across', 8),
+      onMate('flats', 'Bolt head, over its flats', 13),
+      onMate('head', 'Bolt head, height', 5.3),
+      outside('lid', 'Lid, thick', 2),
+    ],
+    bodies: [
+      {
+        key: 'bolt',
+        name: 'Bolt',
+        role: 'counterpart',
+        steps: ({ size, sum }) => [
+          step('shank', 'raise', {
+            ...onGround,
+            outline: circle(size('bolt')),
+            height: sum('{high} - {lid} - {head}'),
+          }),
+          step('head', 'raise', {
+            ...onTop,
+            outline: { shape: 'polygon', sides: 6, by: 'flats', across: size('flats') },
+            height: size('head'),
+          }),
+        ],
+      },
+      {
+        key: 'knob',
+        name: 'Knob',
+        role: 'spare',
+        steps: ({ size, sum, body }) => [
+          step('round', 'turn', { diameter: size('across'), width: size('high') }),
+          step('grip', 'raise', {
+            ...fromTop,
+            x: sum('{across} / 2 + 2'),
+            outline: circle(sum('{across} / 4')),
+            height: 'through',
+          }),
+          step('grips', 'repeat', { of: 'grip', pattern: { by: 'round', count: 8 } }),
+          step('room', 'body', { of: body('bolt'), effect: 'cut', grow: 0.2, wayIn: 'top' }),
+          step('seat', 'raise', {
+            ...fromTop,
+            outline: circle(sum('{across} * 0.7')),
+            height: size('lid'),
+          }),
+          step('foot', 'ease', { size: 0.5, where: { edges: 'rims', of: 'round' } }),
+        ],
+      },
+      {
+        key: 'lid',
+        name: 'Lid',
+        role: 'spare',
+        steps: ({ size, sum }) => [
+          step('disc', 'turn', { diameter: sum('{across} * 0.7 - 0.2'), width: size('lid') }),
+          step('lead', 'ease', { size: 0.3, where: { edges: 'rims', of: 'disc' } }),
+        ],
+      },
+    ],
+  },
+  {
+    id: 'cap',
+    name: 'Cap for a leg',
+    what: 'goes over the end of a round leg',
+    asks: [
+      onMate('leg', 'Leg, across', 22, { feature: 'recess', fitClass: 'slides', name: 'Recess on the leg' }),
+      deep('deep', 'How far it goes over', 20),
+      outside('wall', 'Wall', 2.4),
+      outside('floor', 'Floor, thick', 3),
+    ],
+    bodies: [
+      {
+        key: 'cap',
+        name: 'Cap',
+        role: 'spare',
+        steps: ({ size, sum, fit }) => [
+          step('cup', 'raise', {
+            ...onGround,
+            outline: circle(sum('{leg} + 2 * {wall}')),
+            height: sum('{deep} + {floor}'),
+          }),
+          step('recess', 'raise', { ...fromTop, outline: circle(fit('leg')), height: size('deep') }),
+          step('foot', 'round', { size: 1.5, where: { edges: 'picked', picks: [rimPick('cup')] } }),
+          step('lead', 'ease', { size: 0.6, where: { edges: 'mouths', of: 'recess' } }),
+        ],
+      },
+    ],
+  },
+  {
+    id: 'plug',
+    name: 'Plug for a tube',
+    what: 'closes the end of a round tube, with soft ribs',
+    asks: [
+      inMate('bore', 'Tube, inside', 20),
+      onMate('tube', 'Tube, outside', 24),
+      deep('long', 'Plug, length in the tube', 16),
+      outside('head', 'Head, thick', 3),
+    ],
+    bodies: [
+      {
+        key: 'plug',
+        name: 'Plug',
+        role: 'spare',
+        steps: ({ size, sum }) => [
+          step('head', 'turn', { diameter: size('tube'), width: size('head') }),
+          step('core', 'stations', {
+            ...{ effect: 'add', on: 'top', x: 0, y: 0 },
+            rows: [
+              { at: 0, diameter: sum('{bore} - 1.6') },
+              { at: sum('{long} * 0.25'), diameter: sum('{bore} - 1.6') },
+              { at: sum('{long} * 0.35'), diameter: sum('{bore} + 0.3') },
+              { at: sum('{long} * 0.45'), diameter: sum('{bore} - 1.6') },
+              { at: sum('{long} * 0.65'), diameter: sum('{bore} - 1.6') },
+              { at: sum('{long} * 0.75'), diameter: sum('{bore} + 0.3') },
+              { at: sum('{long} * 0.85'), diameter: sum('{bore} - 1.6') },
+              { at: size('long'), diameter: sum('{bore} - 3') },
+            ],
+            between: 'straight',
+          }),
+          step('hollow', 'drill', {
+            diameter: sum('{bore} - 6'),
+            depth: size('long'),
+            x: 0,
+            y: 0,
+          }),
+        ],
+      },
+    ],
+  },
+  {
+    id: 'reducer',
+    name: 'Hose reducer',
+    what: 'joins two hoses of different size',
+    asks: [
+      inMate('large', 'Wide hose, inside', 20),
+      inMate('small', 'Narrow hose, inside', 13),
+      deep('long', 'How far a hose goes over', 22),
+      outside('wall', 'Wall', 2),
+    ],
+    bodies: [
+      {
+        key: 'reducer',
+        name: 'Reducer',
+        role: 'spare',
+        steps: ({ size, sum }) => [
+          step('outside', 'stations', {
+            ...{ effect: 'add', on: 'bottom', x: 0, y: 0 },
+            rows: [
+              { at: 0, diameter: sum('{large} - 0.6') },
+              { at: sum('{long} * 0.3'), diameter: sum('{large} + 0.8') },
+              { at: sum('{long} * 0.34'), diameter: size('large') },
+              { at: size('long'), diameter: size('large') },
+              { at: sum('{long} + 3'), diameter: sum('{large} + 5') },
+              { at: sum('{long} + 6'), diameter: size('small') },
+              { at: sum('{long} * 1.66 + 6'), diameter: size('small') },
+              { at: sum('{long} * 1.7 + 6'), diameter: sum('{small} + 0.8') },
+              { at: sum('{long} * 2 + 6'), diameter: sum('{small} - 0.6') },
+            ],
+            between: 'straight',
+          }),
+          step('narrow', 'drill', { diameter: sum('{small} - 2 * {wall}'), depth: 'through', x: 0, y: 0 }),
+          step('wide', 'cone', {
+            ...{ effect: 'cut', on: 'bottom', x: 0, y: 0 },
+            lower: sum('{large} - 2 * {wall}'),
+            upper: sum('{small} - 2 * {wall}'),
+            height: size('long'),
+          }),
+        ],
+      },
+    ],
+  },
+  {
+    id: 'handle',
+    name: 'Handle on a tang',
+    what: 'a grip taken at stations along it',
+    asks: [
+      outside('front', 'Grip, at the front', 22),
+      outside('belly', 'Grip, at its thickest', 30),
+      outside('waist', 'Grip, before the end', 24),
+      outside('end', 'Grip, at the end', 28),
+      outside('long', 'Grip, length', 110),
+      onMate('tang', 'Tang, across', 8, { feature: 'recess', fitClass: 'snug', name: 'Hole for the tang' }),
+      onMate('tangLong', 'Tang, length', 60),
+    ],
+    bodies: [
+      {
+        key: 'handle',
+        name: 'Handle',
+        role: 'spare',
+        steps: ({ size, sum, fit }) => [
+          step('grip', 'stations', {
+            ...{ effect: 'add', on: 'bottom', x: 0, y: 0 },
+            rows: [
+              { at: 0, diameter: size('end') },
+              { at: sum('{long} * 0.15'), diameter: size('waist') },
+              { at: sum('{long} * 0.55'), diameter: size('belly') },
+              { at: size('long'), diameter: size('front') },
+            ],
+            between: 'smooth',
+          }),
+          step('tang', 'drill', { diameter: fit('tang'), depth: size('tangLong'), x: 0, y: 0 }),
+          step('ends', 'round', { size: 2, where: { edges: 'rims', of: 'grip' } }),
+        ],
+      },
+    ],
+  },
+];
+
+/** The lower rim of a raised circle. */
+const rimPick = (of: string) => ({ tags: [`${of}:wall`, `${of}:bottom`], near: [0, 0, 0] });
