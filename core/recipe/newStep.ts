@@ -65,7 +65,7 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
         effect: steps.length === 0 ? 'add' : 'cut',
         outline: { shape: 'circle', diameter: guess.size('across', 10) },
         turn: 0,
-        height: numberValue(5),
+        height: steps.length === 0 ? guess.size('width', 5) : 'through',
         on,
         ...middle,
       };

@@ -1,7 +1,7 @@
 import type { Vec3 } from './annotation';
 import { KernelRefusal } from './kernel';
 import { scoped } from './scope';
-import { TaggedSolid, tagFresh, type FaceTag } from './tagged';
+import { type TaggedSolid, tagFresh, type FaceTag } from './tagged';
 import { listed, partsOf, ShapeMap } from './topology';
 
 /**

@@ -4,6 +4,7 @@ export { chanceWords, doubtSentence, wishWords, workingSizeName } from './fits';
 export { sheetRows } from './sheet';
 export {
   degrees,
+  moreOptions,
   STEP_VERBS,
   spokenSentence,
   stepSentence,

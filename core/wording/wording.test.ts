@@ -27,11 +27,27 @@ describe('sentences of faults', () => {
   test('end with a full stop and never show a code or a stack', () => {
     const given = new Proxy({} as Record<string, unknown>, {
       get: (_, key) =>
-        ['keys', 'tags', 'points'].includes(String(key))
+        ['keys', 'tags', 'points', 'names'].includes(String(key))
           ? ['x']
-          : ['length', 'bore', 'depth', 'width', 'radius', 'size', 'across', 'thick', 'wall', 'at'].includes(
-                String(key),
-              )
+          : [
+                'length',
+                'bore',
+                'depth',
+                'width',
+                'radius',
+                'size',
+                'across',
+                'thick',
+                'wall',
+                'at',
+                'inner',
+                'away',
+                'bend',
+                'play',
+                'bump',
+                'diameter',
+                'head',
+              ].includes(String(key))
             ? { what: 'bore', tag: null, mm: 1 }
             : key === 'mm'
               ? 1
@@ -62,7 +78,7 @@ test('the recipe of the wheel reads aloud', () => {
   expect(steps.map(tagOf)).toEqual([
     'Turn a wheel A across, C wide, round the axle line',
     'Cut a groove D wide, E deep, middle of the rim',
-    'Drill a hole BORE right through, on the axle line',
+    'Drill a hole BORE right through, down from the top, on the axle line',
     'Ease both mouths of the hole by 0.4',
     'Ease the outer edges by 0.6',
   ]);

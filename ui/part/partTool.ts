@@ -84,9 +84,15 @@ export function patchOfPicks({ want }: PickJob, picked: readonly PickedOn[]): Re
 const rounded = (near: Picked['near']): [number, number, number] =>
   near.map((mm) => Math.round(mm * 1000) / 1000) as [number, number, number];
 
+/** Taps on one edge that are nearer than this are taps on the same place of it, mm. */
+const SAME_EDGE_MM = 3;
+
 export const samePick = (a: PickedOn, b: PickedOn): boolean =>
   a.bodyId === b.bodyId &&
   a.picked.kind === b.picked.kind &&
   (a.picked.kind === 'face' && b.picked.kind === 'face'
     ? a.picked.tag === b.picked.tag
-    : a.picked.kind === 'edge' && b.picked.kind === 'edge' && a.picked.tags.join() === b.picked.tags.join());
+    : a.picked.kind === 'edge' &&
+      b.picked.kind === 'edge' &&
+      a.picked.tags.join() === b.picked.tags.join() &&
+      Math.hypot(...a.picked.near.map((mm, axis) => mm - b.picked.near[axis]!)) < SAME_EDGE_MM);

@@ -43,14 +43,25 @@ export function edgeAt(
   return best;
 }
 
-/** The segments of the edges that lie between two tags. */
-export function segmentsOf(mesh: SolidMesh, tags: readonly [string, string]): Float32Array {
+/** The segments of an edge that was picked: of several between the same two faces, the one nearest to the tap. */
+export function segmentsOf(mesh: SolidMesh, { tags, near }: Extract<Picked, { kind: 'edge' }>): Float32Array {
   const runs = mesh.edgeRuns.filter(
     (run) =>
       (run.tags[0] === tags[0] && run.tags[1] === tags[1]) ||
       (run.tags[0] === tags[1] && run.tags[1] === tags[0]),
   );
-  return joined(runs.map(({ start, count }) => mesh.edges.subarray(6 * start, 6 * (start + count))));
+  const away = ({ start, count }: (typeof runs)[number]) => {
+    let best = Infinity;
+    for (let at = 6 * start; at < 6 * (start + count); at += 3) {
+      const [x, y, z] = [mesh.edges[at]!, mesh.edges[at + 1]!, mesh.edges[at + 2]!];
+      best = Math.min(best, Math.hypot(x - near[0], y - near[1], z - near[2]));
+    }
+    return best;
+  };
+  const [nearest] = runs.map((run) => ({ run, mm: away(run) })).sort((a, b) => a.mm - b.mm);
+  return nearest
+    ? mesh.edges.slice(6 * nearest.run.start, 6 * (nearest.run.start + nearest.run.count))
+    : new Float32Array();
 }
 
 /** The segments round the faces of a tag. */

@@ -27,7 +27,7 @@ export function usePartWork(repair: Repair, shown: readonly ShownBody[]) {
     const picks = picked.flatMap(({ bodyId, picked: one }) => {
       const mesh = meshOf(bodyId);
       if (!mesh) return [];
-      return [one.kind === 'face' ? rimOfTag(mesh, one.tag) : segmentsOf(mesh, one.tags)];
+      return [one.kind === 'face' ? rimOfTag(mesh, one.tag) : segmentsOf(mesh, one)];
     });
     return { segments: segments ? [...picks, segments] : picks, points: [] };
   }, [picked, segments, meshOf]);

@@ -1,4 +1,4 @@
-import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { no, ok, type Result, type StepFault } from '@core/fault';
 import type { StepKind, StepOf, Value } from '@core/model';
 import type { Curve, Loop, Point } from '@core/outline';
 
@@ -10,7 +10,6 @@ import { faceTag, type TaggedSolid } from '../tagged';
 import { placeNumbers, type Stand } from '../stand';
 
 type RoundKind = Extract<StepKind, 'cone' | 'ball' | 'ring'>;
-type Lengths = Record<string, NamedLength>;
 
 /** A line between two corners of a profile. */
 const line = (from: Point, to: Point, role: string): Curve => ({ kind: 'line', from, to, role });

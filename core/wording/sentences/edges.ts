@@ -1,6 +1,6 @@
 import type { EdgeRule, Step, StepOf } from '@core/model';
 
-import { angle, chip, choice, words, type Option, type SentencePart } from './parts';
+import { added, angle, chip, choice, words, type Option, type SentencePart } from './parts';
 
 /** Where edges are, in words; `steps` are those of the recipe, for naming the one meant. */
 function edgeWords(rule: EdgeRule, steps: readonly Step[]): string {
@@ -80,20 +80,28 @@ export function stepsBefore({ id }: Step, steps: readonly Step[]): readonly Step
 }
 
 /** An ease that is not the same on both faces. */
-export function unevenParts({ size, other }: StepOf<'ease'>): SentencePart[] {
-  const even: Option = { word: 'on both faces', patch: { other: undefined } };
-  const lengths: Option = {
-    word: 'on one face, and on the other',
-    patch: { other: other && 'length' in other ? other : { length: size } },
-  };
-  const slanted: Option = {
-    word: 'on one face, leaning',
-    patch: { other: other && 'angle' in other ? other : { angle: Math.PI / 6 } },
-  };
-  const now = !other ? even : 'length' in other ? lengths : slanted;
-  const way = choice('how it lies', (option) => option === now, [even, lengths, slanted]);
-  if (!other) return [words(' '), way];
+export function unevenParts({ other }: StepOf<'ease'>): SentencePart[] {
+  if (!other) return [];
+  const even = { other: undefined };
   return 'length' in other
-    ? [words(' '), way, words(' '), chip('other.length', 'other length', other.length)]
-    : [words(' '), way, words(' '), angle('other.angle', 'angle of the ease', other.angle)];
+    ? [
+        words(' '),
+        added('how it lies', 'on one face, on the other', 'the same on both faces', even),
+        words(' '),
+        chip('other.length', 'other length', other.length),
+      ]
+    : [
+        words(' '),
+        added('how it lies', 'on one face, leaning', 'the same on both faces', even),
+        words(' '),
+        angle('other.angle', 'angle of the ease', other.angle),
+      ];
 }
+
+export const unevenOptions = ({ size, other }: StepOf<'ease'>): Option[] =>
+  other
+    ? []
+    : [
+        { word: 'Give the other face a length of its own', patch: { other: { length: size } } },
+        { word: 'Lean it at an angle', patch: { other: { angle: Math.PI / 6 } } },
+      ];

@@ -1,3 +1,3 @@
 export { degrees, spokenSentence, type Option, type PickWanted, type SentencePart } from './parts';
-export { stepSentence, type SentenceNames } from './stepSentence';
+export { moreOptions, stepSentence, type SentenceNames } from './stepSentence';
 export { STEP_VERBS } from './verbs';

@@ -1,6 +1,16 @@
 import { numberValue, type OutlineShape, type OutlineShapeName, type StepOf, type Value } from '@core/model';
 
-import { angle, chip, choice, plainNumber, setting, words, type Option, type SentencePart } from './parts';
+import {
+  added,
+  angle,
+  chip,
+  choice,
+  plainNumber,
+  setting,
+  words,
+  type Option,
+  type SentencePart,
+} from './parts';
 import { levelChoice } from './places';
 
 const OUTLINE_NAMES: Record<OutlineShapeName, string> = {
@@ -237,14 +247,15 @@ export function heightParts(step: StepOf<'raise'>): SentencePart[] {
 }
 
 /** Sides that lean, if they do. */
-export function taperParts(step: StepOf<'raise'>): SentencePart[] {
-  const upright: Option = { word: 'sides upright', patch: { taper: undefined } };
-  const lean: Option = { word: 'sides leaning in by', patch: { taper: step.taper ?? 3 * DEGREE } };
-  const way = choice('how its sides stand', (option) => (option === lean) === (step.taper !== undefined), [
-    upright,
-    lean,
-  ]);
-  return step.taper === undefined
-    ? [words(', '), way]
-    : [words(', '), way, words(' '), angle('taper', 'lean of the sides', step.taper)];
-}
+export const taperParts = ({ taper }: StepOf<'raise'>): SentencePart[] =>
+  taper === undefined
+    ? []
+    : [
+        words(', '),
+        added('how its sides stand', 'sides leaning in by', 'sides upright', { taper: undefined }),
+        words(' '),
+        angle('taper', 'lean of the sides', taper),
+      ];
+
+export const taperOptions = ({ taper }: StepOf<'raise'>): Option[] =>
+  taper === undefined ? [{ word: 'Lean its sides in', patch: { taper: 3 * DEGREE } }] : [];

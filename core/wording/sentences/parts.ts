@@ -78,6 +78,23 @@ export function choice(
   return { kind: 'choice', what, text, strong, options: [...options] };
 }
 
+/** Words for something that was added, which can be taken away again. */
+export const added = (
+  what: string,
+  word: string,
+  without: string,
+  patch: Record<string, unknown>,
+): SentencePart => ({
+  kind: 'choice',
+  what,
+  text: word,
+  strong: false,
+  options: [
+    { word, patch: {} },
+    { word: without, patch },
+  ],
+});
+
 /** A choice of one setting among named ones. */
 export function setting<T>(
   field: string,

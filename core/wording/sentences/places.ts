@@ -7,7 +7,7 @@ import {
   type Value,
 } from '@core/model';
 
-import { angle, chip, choice, words, type Option, type SentencePart } from './parts';
+import { added, angle, chip, choice, words, type Option, type SentencePart } from './parts';
 
 const isZero = (value: Value) => value.from === 'number' && value.mm === 0;
 
@@ -45,36 +45,47 @@ const WAYS: Record<Ways, [WayWords, WayWords]> = {
 
 /** Where a step stands on its ground, along both ways. */
 export function placeWords(step: Place): SentencePart[] {
-  const standard: MeasuredFrom = typeof step.on === 'object' ? 'middle' : 'axle';
+  const onFace = typeof step.on === 'object';
+  const standard: MeasuredFrom = onFace ? 'middle' : 'axle';
   const from = { x: step.xFrom ?? standard, y: step.yFrom ?? standard };
   const [along, across] = WAYS[waysOf(step.on)];
-  const line = typeof step.on === 'object' || from.x === 'middle' ? 'in the middle' : 'on the axle line';
-  const isPlain =
-    isZero(step.x) && isZero(step.y) && from.x === from.y && ['axle', 'middle'].includes(from.x);
+  const isStandard = from.x === standard && from.y === standard;
+  const isThere = isStandard && isZero(step.x) && isZero(step.y);
+  const line = onFace ? 'the middle' : 'the axle line';
+  const standardFrom = { xFrom: undefined, yFrom: undefined };
   const there: Option = {
-    word: line,
-    patch: { x: numberValue(0), y: numberValue(0), xFrom: undefined, yFrom: undefined },
+    word: `${onFace ? 'in' : 'on'} ${line}`,
+    patch: { x: numberValue(0), y: numberValue(0), ...standardFrom },
   };
   const aside: Option = {
-    word: 'placed by two numbers',
-    patch: { x: isPlain ? numberValue(10) : step.x, y: step.y },
+    word: `aside of ${line}`,
+    patch: { x: isThere ? numberValue(10) : step.x, y: step.y, ...standardFrom },
   };
-  const where = choice('where it is', (option) => (option === there) === isPlain, [there, aside]);
-  const parts = isPlain
-    ? [words(', '), where]
-    : [
-        words(', '),
-        chip('x', `place ${along.on}`, step.x),
-        words(' '),
-        fromChoice('xFrom', from.x, along, typeof step.on === 'object'),
-        words(' and '),
-        chip('y', `place ${across.on}`, step.y),
-        words(' '),
-        fromChoice('yFrom', from.y, across, typeof step.on === 'object'),
-        words(', '),
-        where,
-      ];
-  return [...parts, ...finerWords(step)];
+  const edges: Option = {
+    word: 'measured from edges',
+    patch: isStandard
+      ? { x: numberValue(5), y: numberValue(5), xFrom: 'low', yFrom: 'low' }
+      : { xFrom: step.xFrom, yFrom: step.yFrom },
+  };
+  const now = isThere ? there : isStandard ? aside : edges;
+  const where = choice('where it is', (option) => option === now, [there, aside, edges]);
+  if (isThere) return [words(', '), where, ...finerWords(step)];
+  const measured = (axis: 'x' | 'y', way: WayWords) => [
+    chip(axis, `place ${way.on}`, step[axis]),
+    words(' '),
+    ...(isStandard
+      ? [words(way.on)]
+      : [fromChoice(axis === 'x' ? 'xFrom' : 'yFrom', from[axis], way, onFace)]),
+  ];
+  return [
+    words(', '),
+    ...measured('x', along),
+    words(' and '),
+    ...measured('y', across),
+    words(', '),
+    where,
+    ...finerWords(step),
+  ];
 }
 
 function fromChoice(
@@ -82,7 +93,7 @@ function fromChoice(
   now: MeasuredFrom,
   { on, low, high }: WayWords,
   onFace: boolean,
-) {
+): SentencePart {
   const options: [MeasuredFrom, string][] = [
     ['axle', `${on} of the axle line`],
     ['middle', `${on} of the middle`],
@@ -102,10 +113,30 @@ function fromChoice(
 /** A lift and a tilt, if there are any. */
 function finerWords(step: Place): SentencePart[] {
   return [
-    ...(step.lift ? [words(', lifted '), chip('lift', 'lift', step.lift)] : []),
-    ...(step.tilt === undefined ? [] : [words(', tilted '), angle('tilt', 'tilt', step.tilt)]),
+    ...(step.lift
+      ? [
+          words(', '),
+          added('the lift', 'lifted', 'not lifted', { lift: undefined }),
+          words(' '),
+          chip('lift', 'lift', step.lift),
+        ]
+      : []),
+    ...(step.tilt === undefined
+      ? []
+      : [
+          words(', '),
+          added('the tilt', 'tilted', 'not tilted', { tilt: undefined }),
+          words(' '),
+          angle('tilt', 'tilt', step.tilt),
+        ]),
   ];
 }
+
+/** The finer points of a place that it has not yet. */
+export const finerOptions = (step: Place): Option[] => [
+  ...(step.lift ? [] : [{ word: 'Lift it off what it stands on', patch: { lift: numberValue(1) } }]),
+  ...(step.tilt === undefined ? [{ word: 'Tilt it', patch: { tilt: Math.PI / 12 } }] : []),
+];
 
 export type Placed = StepOf<
   'raise' | 'cone' | 'ball' | 'ring' | 'stations' | 'wedge' | 'spin' | 'blend' | 'run' | 'text' | 'tongue'
@@ -166,29 +197,38 @@ export function depthParts({ depth, point }: StepOf<'drill'>): SentencePart[] {
     : [words(' '), chip('depth', 'depth', depth), words(' '), way];
 }
 
-/** What a hole widens to, for a screw head, a bearing or a nut. */
-export function headParts({ head }: StepOf<'drill'>): SentencePart[] {
-  const seat: Option = {
+const HEADS: Option[] = [
+  {
     word: 'a round seat',
     patch: { head: { kind: 'seat', diameter: numberValue(8), depth: numberValue(3) } },
-  };
-  const sink: Option = {
+  },
+  {
     word: 'a countersink',
     patch: { head: { kind: 'sink', diameter: numberValue(8), angle: Math.PI / 2 } },
-  };
-  const nut: Option = {
+  },
+  {
     word: 'a pocket for a nut',
     patch: {
       head: { kind: 'nut', sides: 6, across: numberValue(7), depth: numberValue(3), at: 'far', turn: 0 },
     },
-  };
-  const none: Option = { word: 'no head', patch: { head: undefined } };
-  const kept: Option[] = [none, seat, sink, nut].map((option) => {
-    const kind = (option.patch.head as { kind?: string } | undefined)?.kind;
-    return kind === head?.kind ? { ...option, patch: { head } } : option;
-  });
-  const way = choice('the head of the hole', ({ patch }) => patch.head === head, kept);
-  if (!head) return [words(', '), way];
+  },
+];
+const kindOf = ({ patch }: Option) => (patch.head as { kind: string } | undefined)?.kind;
+
+/** Heads that a hole without one can have. */
+export const headOptions = ({ head }: StepOf<'drill'>): Option[] =>
+  head ? [] : HEADS.map(({ word, patch }) => ({ word: `Give it ${word}`, patch }));
+
+/** What a hole widens to, for a screw head, a bearing or a nut. */
+export function headParts({ head }: StepOf<'drill'>): SentencePart[] {
+  if (!head) return [];
+  const kept = HEADS.map((option) =>
+    kindOf(option) === head.kind ? { ...option, patch: { head } } : option,
+  );
+  const way = choice('the head of the hole', ({ patch }) => patch.head === head, [
+    ...kept,
+    { word: 'no head', patch: { head: undefined } },
+  ]);
   switch (head.kind) {
     case 'seat':
       return [

@@ -1,5 +1,6 @@
 import { numberValue, sizeValue, Step } from '@core/model';
-import { spokenSentence, stepSentence, type SentencePart } from '@core/wording';
+import { withPatch } from '@core/recipe';
+import { moreOptions, spokenSentence, stepSentence, type SentencePart } from '@core/wording';
 
 const at = (x = 0, y = 0) => ({ x: numberValue(x), y: numberValue(y) });
 const circle = { shape: 'circle', diameter: sizeValue('a') };
@@ -89,7 +90,7 @@ test.each([
   ['bore', 'Cut out a circle A across, right through, on the axle line'],
   ['sink', 'Cut out a cone 5 across below, 10 above, 2.5 high, down from the top, on the axle line'],
   ['again', 'Repeat step 2 3 times in all, evenly round the axle line'],
-  ['row', 'Repeat step 2 4 times in all in a row, each 9 right and 0 back of the last'],
+  ['row', 'Repeat step 2 4 times in all in a row, each 9 right, 0 back and 0 up of the last'],
   ['holes', 'Repeat step 2 at the points of Screw holes'],
   ['mirror', 'Mirror all that is there, front to back'],
   ['hollow', 'Hollow it to a wall of 2, open at the bottom'],
@@ -124,8 +125,8 @@ describe('choices', () => {
   });
 
   test('only what is taken away can go right through', () => {
-    expect(choiceOf('block', 'how far it goes')).toBeUndefined();
-    expect(words('bore', 'how far it goes')).toEqual(['right through', 'deep']);
+    expect(words('block', 'how far it goes')).toEqual(['high', 'high, half to each side']);
+    expect(words('bore', 'how far it goes')).toEqual(['right through', 'deep', 'deep, half to each side']);
   });
 
   test('edges are offered of steps before, each by its own words', () => {
@@ -136,11 +137,60 @@ describe('choices', () => {
     expect(offered.join()).not.toContain('step 11');
   });
 
-  test('stations come and go at the end', () => {
-    const [two, three] = choiceOf('grip', 'how many stations').options;
-    expect(two!.word).toBe('2 stations');
-    expect(three!.patch.rows).toHaveLength(3);
-    expect((three!.patch.rows as { at: unknown }[])[2]!.at).toEqual(numberValue(40));
+  test('places in words: on a side, from edges, on a face, lifted and tilted', () => {
+    const at = (more: object) =>
+      say('p', [
+        Step.parse({
+          id: 'p',
+          kind: 'peg',
+          diameter: numberValue(4),
+          height: numberValue(6),
+          x: numberValue(0),
+          y: numberValue(0),
+          ...more,
+        }),
+      ]);
+    const peg = 'Raise a peg 4 across, 6 high';
+    expect(at({})).toBe(`${peg} on the top, on the axle line`);
+    expect(at({ on: 'front', x: numberValue(3), y: numberValue(5) })).toBe(
+      `${peg} on the front, 3 right and 5 up, aside of the axle line`,
+    );
+    expect(at({ x: numberValue(4), xFrom: 'high', yFrom: 'lowFlush' })).toBe(
+      `${peg} on the top, 4 in from the right edge and 0 between its edge and the front edge, measured from edges`,
+    );
+    const face = { face: { tag: 'block:top', near: [0, 0, 0] } };
+    expect(at({ on: face, lift: numberValue(2), tilt: Math.PI / 6 })).toBe(
+      `${peg} on the face that was picked, in the middle, lifted 2, tilted 30°`,
+    );
+  });
+
+  test('what is added to a step can be taken away by its words', () => {
+    const drill = Step.parse({
+      id: 'd',
+      kind: 'drill',
+      diameter: numberValue(4),
+      depth: 'through',
+      x: numberValue(0),
+      y: numberValue(0),
+    });
+    const offered = moreOptions(drill);
+    expect(offered.map(({ word }) => word)).toEqual([
+      'Give it a round seat',
+      'Give it a countersink',
+      'Give it a pocket for a nut',
+      'Lift it off what it stands on',
+      'Tilt it',
+    ]);
+    for (const { patch } of offered) {
+      const [richer] = withPatch([drill], 'd', patch);
+      expect(Step.parse(richer)).toEqual(richer);
+      const [option] = stepSentence(richer!, [richer!]).flatMap((part) =>
+        part.kind === 'choice' && ['the head of the hole', 'the lift', 'the tilt'].includes(part.what)
+          ? [part.options.at(-1)!]
+          : [],
+      );
+      expect(withPatch([richer!], 'd', option!.patch)).toEqual([drill]);
+    }
   });
 
   test('a count or a turn that is not among the usual ones is there too', () => {

@@ -1,11 +1,20 @@
 import type { Step } from '@core/model';
 
-import { edgeChoice, stepsBefore, unevenParts } from './edges';
+import { edgeChoice, stepsBefore, unevenOptions, unevenParts } from './edges';
 import { formSentence } from './forms';
-import { outlineParts, heightParts, taperParts, turnParts } from './outlines';
-import { chip, choice, setting, verb, words, type SentencePart } from './parts';
+import { outlineParts, heightParts, taperOptions, taperParts, turnParts } from './outlines';
+import { chip, choice, verb, words, type Option, type SentencePart } from './parts';
 import { patternParts, REPEATABLE, stationRows, type NamedLayout } from './patterns';
-import { depthParts, effectVerb, groundChoice, headParts, levelChoice, placeWords } from './places';
+import {
+  depthParts,
+  effectVerb,
+  finerOptions,
+  groundChoice,
+  headOptions,
+  headParts,
+  levelChoice,
+  placeWords,
+} from './places';
 import { workSentence, type NamedBody } from './works';
 
 /** What a sentence may name besides other steps. */
@@ -14,6 +23,16 @@ export interface SentenceNames {
   layouts?: readonly NamedLayout[];
   /** Other bodies that a step may use. */
   bodies?: readonly NamedBody[];
+}
+
+/** What could be added to a step and mostly is not: heads, leaning sides, a lift, a tilt. */
+export function moreOptions(step: Step): Option[] {
+  return [
+    ...(step.kind === 'drill' ? headOptions(step) : []),
+    ...(step.kind === 'raise' ? taperOptions(step) : []),
+    ...(step.kind === 'ease' ? unevenOptions(step) : []),
+    ...('x' in step && 'y' in step ? finerOptions(step) : []),
+  ];
 }
 
 /** A step as a sentence that reads aloud. */

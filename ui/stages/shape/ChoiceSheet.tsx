@@ -55,7 +55,12 @@ export function ChoiceSheet({
     }
   };
   const wanted = search.trim().toLowerCase();
-  const options = choice.options.filter(({ word }) => word.toLowerCase().includes(wanted));
+  const options = choice.options.filter(
+    ({ word }) =>
+      word.toLowerCase().includes(wanted) &&
+      // Rules that catch nothing are no choice, unless one of them holds now.
+      (word === choice.text || counts?.get(word) !== 0),
+  );
   return (
     <Sheet title={`Change ${choice.what}`} onClose={() => leave(onClose)}>
       {choice.options.length >= SEARCH_FROM ? (

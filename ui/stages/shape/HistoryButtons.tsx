@@ -33,14 +33,14 @@ export function HistoryButtons({ body }: { body: Body }) {
   return (
     <View className="flex-row">
       <IconButton
-        label="Undo the last change of the recipe"
+        label="Take back the last change"
         disabled={(past[body.id] ?? []).length === 0}
         onPress={() => step(back)}
       >
         <Undo size={20} color={colours.ink} />
       </IconButton>
       <IconButton
-        label="Redo the change of the recipe"
+        label="Make the change again"
         disabled={(future[body.id] ?? []).length === 0}
         onPress={() => step(on)}
       >

@@ -1,4 +1,4 @@
-import Trash from 'lucide-react-native/icons/trash-2';
+import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 

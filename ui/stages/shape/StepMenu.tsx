@@ -4,6 +4,8 @@ import { View } from 'react-native';
 import type { Body, Step } from '@core/model';
 import { withoutStep, withPatch, withStepCopied, withStepMoved, withStepSwitched } from '@core/recipe';
 
+import { moreOptions } from '@core/wording';
+
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../frame/useRepairContext';
@@ -71,6 +73,13 @@ export function StepMenu({
           onPress={() => set(withStepCopied(body.steps, step.id, newId()), `Step ${index + 1} is copied.`)}
         />
       </View>
+      {moreOptions(step).map(({ word, patch }) => (
+        <Button
+          key={word}
+          label={word}
+          onPress={() => set(withPatch(body.steps, step.id, patch), `Step ${index + 1} is changed.`)}
+        />
+      ))}
       <Button label="Put a step after it" onPress={() => setAdding(true)} />
       <Field
         label="A note of your own"

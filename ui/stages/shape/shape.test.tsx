@@ -28,7 +28,7 @@ const button = (name: string | RegExp) => screen.getByRole('button', { name });
 test('a step reads as a sentence, with the working size in its chip', () => {
   show(2);
   expect(screen.getByRole('listitem').textContent).toBe(
-    '3Drill a hole B 6.25right through, on the axle line',
+    'Drill a hole B 6.25right through, down from the top, on the axle line',
   );
 });
 
