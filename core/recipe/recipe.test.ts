@@ -11,7 +11,7 @@ import {
   withStepSwitched,
 } from '@core/recipe';
 import { RepairDraft } from '@core/testing/repairDraft';
-import { STEP_VERBS, stepSentence } from '@core/wording';
+import { STEP_VERBS, stepSentence, type SentencePart } from '@core/wording';
 
 function measured(): RepairDraft {
   return new RepairDraft('Wheel')
@@ -149,22 +149,38 @@ describe('steps with something inside', () => {
       { id: 'mirror', kind: 'mirror', across: 'sides', keep: 'both' },
       { id: 'hollow', kind: 'hollow', wall: numberValue(2), open: 'top' },
     ];
+    // And every other kind, as it begins.
+    const { repair } = measured()
+      .body('b', 'Wheel', [...all])
+      .body('c', 'Other', []);
+    for (const kind of Object.keys(STEP_VERBS) as StepKind[]) {
+      const fresh = { ...next(repair, kind), id: `new-${kind}` } as Step;
+      if (!all.some((step) => step.kind === kind)) all.push(fresh);
+    }
+    const bodies = [{ id: 'c', name: 'Other' }];
     let tried = 0;
     for (const step of all) {
-      for (const part of stepSentence(step, all, { layouts })) {
+      for (const part of stepSentence(step, all, { layouts, bodies })) {
         if (part.kind !== 'choice') continue;
         expect(part.options.map(({ word }) => word)).toContain(part.text);
-        for (const { word, patch } of part.options) {
+        for (const { word, patch, pick } of part.options) {
+          if (pick) continue;
           const [changed] = withPatch([step], step.id, patch);
           expect(Step.safeParse(changed).error).toBeUndefined();
           const others = all.map((other) => (other.id === step.id ? changed! : other));
-          const again = stepSentence(changed!, others, { layouts });
-          expect(again.some((other) => other.kind === 'choice' && other.text === word)).toBe(true);
+          const again = stepSentence(changed!, others, { layouts, bodies });
+          // The words of this very choice say it now; or what it took away is no longer spoken of.
+          const sameChoice = (other: SentencePart): other is typeof part =>
+            other.kind === 'choice' && other.what === part.what;
+          const now = again.filter(sameChoice);
+          const isGone = now.length < stepSentence(step, all, { layouts, bodies }).filter(sameChoice).length;
+          const isSaid = now.some(({ text }) => text === word) || isGone;
+          expect({ kind: step.kind, word, isSaid }).toEqual({ kind: step.kind, word, isSaid: true });
           tried += 1;
         }
       }
     }
-    expect(tried).toBeGreaterThan(60);
+    expect(tried).toBeGreaterThan(300);
   });
 
   test('a step is switched off and on, and copied right after itself', () => {
