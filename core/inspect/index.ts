@@ -1,2 +1,5 @@
 export { figuresOf, type BodyFigures } from './figures';
 export { findingsOf, type Finding } from './findings';
+export { cautionsBetween, cautionsOf, type Caution } from './cautions';
+export { thinnestWall, type ThinWall } from './thinnest';
+export { cantileverStrain, tongueStrains, type TongueStrain } from './tongues';

@@ -317,6 +317,8 @@ export const FLAT_STARTERS: readonly Starter[] = [
             size: 0.6,
             where: { edges: 'face', face: { tag: 'rim:top', near: [0, 0, 0] } },
           }),
+          // Beside the box, rim up, as it is printed.
+          step('aside', 'move', { dx: sum('{long} + 8'), dy: 0, dz: 0, axis: 'z', turn: 0, scale: 1 }),
         ],
       },
     ],

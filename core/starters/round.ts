@@ -117,6 +117,8 @@ export const ROUND_STARTERS: readonly Starter[] = [
         steps: ({ size, sum }) => [
           step('disc', 'turn', { diameter: sum('{across} * 0.7 - 0.2'), width: size('lid') }),
           step('lead', 'ease', { size: 0.3, where: { edges: 'rims', of: 'disc' } }),
+          // Where it goes: in its seat, level with the top.
+          step('there', 'move', { dx: 0, dy: 0, dz: sum('{high} - {lid}'), axis: 'z', turn: 0, scale: 1 }),
         ],
       },
     ],

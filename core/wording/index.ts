@@ -1,5 +1,5 @@
 export { FAULT_CODES, isKnownFault, sentenceOf } from './faults';
-export { findingSentence } from './findings';
+export { cautionSentence, findingSentence } from './findings';
 export { chanceWords, doubtSentence, wishWords, workingSizeName } from './fits';
 export { sheetRows } from './sheet';
 export {

@@ -30,7 +30,7 @@ export async function build(
   for (const [bodyId, built] of builder.build(repair.bodies, numbers)) {
     const body = repair.bodies.find(({ id }) => id === bodyId)!;
     const figures = figuresOf(built, material);
-    const findings = findingsOf(figures, built.steps).map((finding) => ({
+    const findings = findingsOf(figures, built.steps, body).map((finding) => ({
       ...finding,
       sentence: findingSentence(finding),
     }));

@@ -2,11 +2,13 @@ import { router } from 'expo-router';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 
+import type { Repair } from '@core/model';
 import type { Annotation, OpenedSolid } from '@core/solid';
 
 import { PartView } from '../part/PartView';
 import type { SceneBody } from '../part/partScene';
 import { STANCE_ORDER, STANCES, type Stance } from '../part/stances';
+import { useBodyViews, viewOf } from '../part/bodyViews';
 import { CutSlider } from '../part/CutSlider';
 import { MeasureBar } from '../part/MeasureBar';
 import { usePartTool } from '../part/partTool';
@@ -30,6 +32,7 @@ export function PartPane({ stage }: { stage: string }) {
   const spares = solid.bodies.filter((body) => roleOf(repair, body.bodyId) === 'spare');
   const cut = useCutOpen(spares, lastStance);
   const { opened } = cut;
+  const { views } = useBodyViews();
   const work = usePartWork(repair, solid.bodies);
   const { stage: stageShown, stageMesh } = work;
   const { setMeasuring, setStage, end } = usePartTool();
@@ -43,27 +46,30 @@ export function PartPane({ stage }: { stage: string }) {
           const plain = { opened: null, centreLines: [], failedTool: null };
           return [{ id: body.bodyId, ghost: false, mesh: stageMesh, ...plain }];
         }
-        const ghost = roleOf(repair, body.bodyId) === 'counterpart';
-        if (!body.mesh || (ghost && !showGhost)) return [];
+        const role = roleOf(repair, body.bodyId) ?? 'spare';
+        const view = viewOf(views, { id: body.bodyId, role });
+        const ghost = view === 'ghost';
+        if (!body.mesh || view === 'hidden' || (role === 'counterpart' && !showGhost)) return [];
         const cutOpen: OpenedSolid | null = opened.get(body.bodyId) ?? null;
         const { mesh, centreLines, failedTool } = body;
         return [{ id: body.bodyId, ghost, mesh, opened: cutOpen, centreLines, failedTool }];
       }),
     // Roles change only with the repair's bodies.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [solid.bodies, repair.bodies, opened, showGhost, stageShown, stageMesh],
+    [solid.bodies, repair.bodies, opened, showGhost, views, stageShown, stageMesh],
   );
   const annotations = useMemo(
     () => {
       // While something is picked or measured, sizes would only be in the way.
       if (stageShown || work.measuring) return [];
-      if (!openSize || stage !== 'sizes') return spares.flatMap((body) => body.annotations);
+      const shown = spares.filter(({ bodyId }) => viewOf(views, { id: bodyId, role: 'spare' }) === 'shown');
+      if (!openSize || stage !== 'sizes') return shown.flatMap((body) => body.annotations);
       // The size that is being taken, wherever it is: on the spare or on what it must fit.
       const all = solid.bodies.flatMap((body) => body.annotations);
       return all.filter((one) => one.value.from === 'size' && one.value.id === openSize);
     },
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [solid.bodies, openSize, stage, stageShown, work.measuring],
+    [solid.bodies, views, openSize, stage, stageShown, work.measuring],
   );
 
   const show = useShow();
@@ -172,7 +178,7 @@ export function PartPane({ stage }: { stage: string }) {
   );
 }
 
-const roleOf = (repair: { bodies: { id: string; role: string }[] }, id: string) =>
+const roleOf = (repair: Pick<Repair, 'bodies'>, id: string) =>
   repair.bodies.find((body) => body.id === id)?.role;
 
 const describe = (name: string, parts: number, sizes: number) =>

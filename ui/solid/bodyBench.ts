@@ -1,8 +1,8 @@
 import { transfer } from 'comlink';
 
 import { no, type Fault, type Result } from '@core/fault';
-import { evaluateRepair } from '@core/fit';
-import { figuresOf, findingsOf } from '@core/inspect';
+import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
+import { cautionsBetween, cautionsOf, figuresOf, findingsOf, type Caution } from '@core/inspect';
 import { spareFile, type SpareFile, type SpareFormat } from '@core/make';
 import type { Body, EdgeRule, Picture, RepairState } from '@core/model';
 import {
@@ -32,6 +32,7 @@ interface OnBench {
   body: Body;
   built: Built;
   build: number;
+  cautions: Caution[];
 }
 
 /** What the worker does, without the worker: the bodies of one repair on a kernel, kept between builds. */
@@ -39,6 +40,7 @@ export class BodyBench {
   readonly #builder: RepairBuilder;
   #bodies = new Map<string, OnBench>();
   #state: RepairState | null = null;
+  #numbers: EvaluatedRepair | null = null;
   #builds = 0;
 
   constructor(
@@ -53,6 +55,7 @@ export class BodyBench {
     this.#state = state;
     const wanted = state.bodies.filter((body) => !body.removed);
     const numbers = evaluateRepair(state, workshop);
+    this.#numbers = numbers;
     const material = materialOf(state.head.materialId);
     const allBuilt = this.#builder.build(state.bodies, numbers, this.onStep);
     const before = this.#bodies;
@@ -62,17 +65,21 @@ export class BodyBench {
       const old = before.get(body.id);
       const same = old && built.rebuiltSteps === 0 && old.built.solid === built.solid;
       const build = same ? old.build : (this.#builds += 1);
-      this.#bodies.set(body.id, { body, built, build });
       const figures = figuresOf(built, material);
+      const isKnown = known[body.id] === build;
+      const mesh = built.solid && !(same && isKnown) ? meshOf(built.solid, SCREEN_QUALITY) : null;
+      const cautions = same ? old.cautions : cautionsOf(body, mesh, numbers, material);
+      this.#bodies.set(body.id, { body, built, build, cautions });
       return {
         bodyId: body.id,
         build,
-        mesh: built.solid && known[body.id] !== build ? meshOf(built.solid, SCREEN_QUALITY) : null,
+        mesh: isKnown ? null : mesh,
         steps: built.steps,
         annotations: built.annotations,
         centreLines: built.centreLines,
         figures,
-        findings: findingsOf(figures, built.steps),
+        findings: findingsOf(figures, built.steps, body),
+        cautions,
         failedTool: built.failedTool,
       };
     });
@@ -135,12 +142,16 @@ export class BodyBench {
   }
 
   clearances(bodyId: string): Clearance[] {
-    const own = this.#bodies.get(bodyId)?.built.solid;
-    if (!own) return [];
+    const onBench = this.#bodies.get(bodyId);
+    const solid = onBench?.built.solid;
+    if (!onBench || !solid || !this.#numbers) return [];
+    const own = { solid, body: onBench.body, numbers: this.#numbers };
     return [...this.#bodies.values()].flatMap(({ body, built }) => {
       if (body.id === bodyId || !built.solid) return [];
-      const room = clearance(own, built.solid);
-      return room ? [{ one: bodyId, other: body.id, ...room }] : [];
+      const room = clearance(own.solid, built.solid);
+      if (!room) return [];
+      const cautions = cautionsBetween(own.body, body, room, own.numbers);
+      return [{ one: bodyId, other: body.id, ...room, cautions }];
     });
   }
 }

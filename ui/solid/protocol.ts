@@ -1,4 +1,4 @@
-import type { BodyFigures, Finding } from '@core/inspect';
+import type { BodyFigures, Caution, Finding } from '@core/inspect';
 import type { SpareFile, SpareFormat } from '@core/make';
 import type { EdgeRule, Picture, RepairState, Workshop } from '@core/model';
 import type {
@@ -28,6 +28,7 @@ export interface BuiltBody {
   centreLines: CentreLine[];
   figures: BodyFigures | null;
   findings: Finding[];
+  cautions: Caution[];
   /** Edges of what a failing step would have added or taken away, as segments. */
   failedTool: Float32Array | null;
 }
@@ -46,6 +47,7 @@ export interface Clearance {
   from: Vec3;
   to: Vec3;
   overlapMm3: number;
+  cautions: Caution[];
 }
 
 export interface BuildRequest {

@@ -164,6 +164,7 @@ describe('what is shown of a body', () => {
     figures: null,
     findings: [],
     failedTool: null,
+    cautions: [],
   };
   const step = { stepId: 's', state: 'built' } as const;
   const failed = { stepId: 's', state: 'failed', fault: { code: 'step.nothingLeft' } } as const;

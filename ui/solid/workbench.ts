@@ -129,7 +129,7 @@ export class Workbench {
   }
 
   clearances(bodyId: string): Promise<Clearance[]> {
-    return this.#inTurn(() => this.#onLastState((worker) => worker.clearances(bodyId)));
+    return this.#inTurn(() => this.#onLastState((worker) => worker.clearances(bodyId), true));
   }
 
   picture(bodyId: string): Promise<Picture | null> {
@@ -258,6 +258,7 @@ function lostReply(state: RepairState, lost: WorkerLost, limits: BenchLimits): B
       centreLines: [],
       figures: null,
       failedTool: null,
+      cautions: [],
       findings: at?.bodyId === body.id ? [{ code: 'body.stepFailed', stepId: at.stepId, fault }] : [],
     })),
   };

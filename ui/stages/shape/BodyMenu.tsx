@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { View } from 'react-native';
+import { Text, View } from 'react-native';
 
 import type { Body } from '@core/model';
 
@@ -8,7 +8,10 @@ import { useRepairContext } from '../../frame/useRepairContext';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
 import { nameField } from '../../shared/nameField';
+import { BODY_VIEW_WORDS, useBodyViews, viewOf } from '../../part/bodyViews';
+import { GroupHeading } from '../../shared/Heading';
 import { Sheet } from '../../shared/Sheet';
+import { Switch } from '../../shared/Switch';
 
 /** Names the body, adds others, deletes it or brings deleted ones back. */
 export function BodyMenu({
@@ -22,6 +25,7 @@ export function BodyMenu({
 }) {
   const { repair } = useRepairContext();
   const { put } = useChangeRepair(repair);
+  const { views, setView } = useBodyViews();
   const [name, setName] = useState(body.name);
   const [wrong, setWrong] = useState<string>();
   const rename = () => {
@@ -43,6 +47,23 @@ export function BodyMenu({
         wrong={wrong}
       />
       <Button label="Keep this name" onPress={rename} />
+      <GroupHeading>How the bodies are shown</GroupHeading>
+      {repair.bodies
+        .filter((other) => !other.removed)
+        .map((other) => (
+          <View key={other.id} className="flex-row items-center gap-3">
+            <Text className="min-w-0 flex-1 font-medium text-[15px] text-ink">{other.name}</Text>
+            <Switch
+              label={`How ${other.name} is shown`}
+              options={(['shown', 'ghost', 'hidden'] as const).map((id) => ({
+                id,
+                word: BODY_VIEW_WORDS[id],
+              }))}
+              value={viewOf(views, other)}
+              onChange={(view) => setView(other.id, view)}
+            />
+          </View>
+        ))}
       <View className="flex-row gap-3">
         <Button className="flex-1" label="Add a spare" onPress={() => onAdd('spare')} />
         <Button className="flex-1" label="Add a counterpart" onPress={() => onAdd('counterpart')} />

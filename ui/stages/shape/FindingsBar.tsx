@@ -1,16 +1,18 @@
 import { Text, View } from 'react-native';
 
-import { findingSentence } from '@core/wording';
+import { cautionSentence, findingSentence } from '@core/wording';
 import { materialOf } from '@core/standards';
 
 import { useRepairContext } from '../../frame/useRepairContext';
 import type { ShownBody } from '../../solid/useSolid';
+import { useBetween } from './useBetween';
 
 /** What is found of a body: closed or not, weight, outside measures; and the main action of the stage. */
 export function FindingsBar({ bodyId, action }: { bodyId: string; action: React.ReactNode }) {
   const { repair, solid } = useRepairContext();
   const body = solid.bodies.find((other) => other.bodyId === bodyId);
   const figures = body?.figures;
+  const between = useBetween(bodyId);
   const material = materialOf(repair.head.materialId).name;
   const problems = (body?.findings ?? []).filter(
     (finding) => finding.code !== 'body.empty' && finding.code !== 'body.stepFailed',
@@ -21,6 +23,11 @@ export function FindingsBar({ bodyId, action }: { bodyId: string; action: React.
       {problems.map((finding) => (
         <Text key={finding.code} role="alert" className="font-medium text-[14px] text-rust">
           {findingSentence(finding)}
+        </Text>
+      ))}
+      {[...(body?.cautions ?? []), ...between].slice(0, 2).map((caution) => (
+        <Text key={caution.code} role="status" className="font-medium text-[13.5px] leading-5 text-brass">
+          {cautionSentence(caution)}
         </Text>
       ))}
       <View className="flex-row items-center gap-3">

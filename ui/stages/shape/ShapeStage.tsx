@@ -1,3 +1,4 @@
+import Layers from 'lucide-react-native/icons/layers';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 
@@ -6,9 +7,10 @@ import type { Body } from '@core/model';
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../frame/useRepairContext';
-import { Button } from '../../shared/Button';
+import { Button, IconButton } from '../../shared/Button';
 import { EmptyState } from '../../shared/EmptyState';
 import { Switch } from '../../shared/Switch';
+import { colours } from '../../theme/colours';
 import { AddStepSheet } from './AddStepSheet';
 import { BodyMenu } from './BodyMenu';
 import { FindingsBar } from './FindingsBar';
@@ -61,7 +63,9 @@ export function ShapeStage() {
           />
         </View>
         <HistoryButtons body={body} />
-        <Button label="Bodies" onPress={() => setSheet('body')} />
+        <IconButton label="Bodies" onPress={() => setSheet('body')}>
+          <Layers size={20} color={colours.ink} />
+        </IconButton>
       </View>
       <ScrollView
         className="flex-1"

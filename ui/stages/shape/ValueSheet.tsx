@@ -69,6 +69,15 @@ export function ValueSheet({
     }
     choose(plain.ok ? numberValue(mm) : { from: 'formula', text: text.trim(), unit });
   };
+  // While a word is typed, the sizes that it begins or names; a number or a sum leaves the list whole.
+  const word = /[a-z]{2,}|^[A-Za-z]$/i.exec(text.trim())?.[0]?.toLowerCase();
+  const isMeant = ({ tag, name }: { tag: string; name: string }) =>
+    word === undefined ||
+    tag.toLowerCase() === word ||
+    name
+      .toLowerCase()
+      .split(/[^a-z0-9]+/)
+      .some((part) => part.startsWith(word));
   const options = [
     ...[...numbers.fits.values()].map(({ fit, worked }) => ({
       value: fitValue(fit.id),
@@ -122,7 +131,7 @@ export function ValueSheet({
       {places.length > 0 ? <GroupHeading>Or from a layout</GroupHeading> : null}
       {places.map(rowOf)}
       {options.length > 0 ? <GroupHeading>Or take it from a size</GroupHeading> : null}
-      {options.map(rowOf)}
+      {options.filter(isMeant).map(rowOf)}
     </Sheet>
   );
 }

@@ -1,0 +1,137 @@
+import { evaluateRepair } from '@core/fit';
+import { cantileverStrain, cautionsBetween, cautionsOf, thinnestWall } from '@core/inspect';
+import type { Repair, Step } from '@core/model';
+import { clearance, meshOf, RepairBuilder, SCREEN_QUALITY, type Kernel, type SolidMesh } from '@core/solid';
+import { materialOf } from '@core/standards';
+import { testKernel } from '@core/testing/kernel';
+import { block, outlineOf, raised, stepOf } from '@core/testing/pieces';
+import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
+import { cautionSentence } from '@core/wording';
+
+let kernel: Kernel;
+beforeAll(async () => {
+  kernel = await testKernel();
+});
+
+function meshOfSteps(...steps: Step[]): { mesh: SolidMesh; repair: Repair } {
+  const { repair } = new RepairDraft('x').body('b', 'b', steps);
+  const builder = new RepairBuilder(kernel);
+  const mesh = meshOf(builder.build(repair.bodies, evaluateRepair(repair)).get('b')!.solid!, SCREEN_QUALITY);
+  builder.dispose();
+  return { mesh, repair };
+}
+const circle = (diameter: number) => outlineOf('circle', { diameter });
+
+describe('the thinnest wall', () => {
+  test('of a block is its smallest side', () => {
+    expect(thinnestWall(meshOfSteps(block(40, 20, 7)).mesh)!.mm).toBeCloseTo(7, 4);
+  });
+
+  test('of a tube is the tube’s, whatever its height', () => {
+    const bore = raised(circle(18.4), 'through', { effect: 'cut', on: 'top' });
+    const { mesh } = meshOfSteps(raised(circle(20), 30), bore);
+    // The flats of the mesh stand off the circles by up to its quality.
+    expect(Math.abs(thinnestWall(mesh)!.mm - 0.8)).toBeLessThan(0.06);
+  });
+
+  test('under a pocket, and between a hole and the edge', () => {
+    const pocket = raised(circle(10), 9.5, { effect: 'cut', on: 'top' });
+    expect(thinnestWall(meshOfSteps(block(40, 20, 10), pocket).mesh)!.mm).toBeCloseTo(0.5, 4);
+    const hole = stepOf('drill', { diameter: 6, depth: 'through', x: 0, y: 6.6 });
+    expect(Math.abs(thinnestWall(meshOfSteps(block(40, 20, 10), hole).mesh)!.mm - 0.4)).toBeLessThan(0.06);
+  });
+
+  test('a sharp edge is no wall', () => {
+    const wedge = stepOf('wedge', {
+      effect: 'add',
+      on: 'bottom',
+      x: 0,
+      y: 0,
+      length: 20,
+      breadth: 10,
+      low: 0,
+      high: 20,
+      turn: 0,
+    });
+    expect(thinnestWall(meshOfSteps(wedge).mesh)!.mm).toBeGreaterThan(5);
+  });
+});
+
+test('a thin wall is told with what can be made, and a sound one is not', () => {
+  const pocket = (depth: number) => raised(circle(10), depth, { effect: 'cut', on: 'top' });
+  const told = (depth: number, material: string) => {
+    const { mesh, repair } = meshOfSteps(block(40, 20, 10), pocket(depth));
+    return cautionsOf(repair.bodies[0]!, mesh, evaluateRepair(repair), materialOf(material));
+  };
+  expect(told(9.4, 'petg')).toMatchObject([{ code: 'wall.thin', leastMm: 0.8 }]);
+  expect(cautionSentence(told(9.4, 'petg')[0]!)).toBe(
+    'The thinnest wall is 0.60 mm; 0.80 mm can be made in this material. Make it thicker, or the cut behind it less deep.',
+  );
+  expect(told(9.4, 'steel')).toEqual([]);
+  expect(told(8, 'petg')).toEqual([]);
+});
+
+describe('tongues', () => {
+  test('strain is that of a cantilever bent at its end', () => {
+    // A beam 20 long and 2 thick, bent by 1: 3 · 2 · 1 / (2 · 400).
+    expect(cantileverStrain(20, 2, 1)).toBeCloseTo(0.0075, 9);
+  });
+
+  test('one that is bent too far is told, with numbers that would do', () => {
+    const tongue = (length: number, thickness: number) =>
+      stepOf('tongue', {
+        effect: 'add',
+        on: 'bottom',
+        x: 0,
+        y: 0,
+        length,
+        breadth: 6,
+        thickness,
+        bump: 1,
+        play: 0,
+        turn: 0,
+      });
+    const told = (length: number, thickness: number) => {
+      const { repair } = new RepairDraft('x').body('b', 'b', [tongue(length, thickness)]);
+      return cautionsOf(repair.bodies[0]!, null, evaluateRepair(repair), materialOf('petg'));
+    };
+    const [found] = told(10, 2);
+    if (found?.code !== 'tongue.strained') throw new Error('not told');
+    expect(found.strain).toBeCloseTo(3 / 64, 9);
+    expect(told(found.lengthMm + 1e-6, 2)).toEqual([]);
+    expect(told(found.lengthMm - 0.01, 2)).toHaveLength(1);
+    expect(told(10, found.thicknessMm - 1e-6)).toEqual([]);
+    expect(cautionSentence(found)).toContain('4.7 %');
+  });
+});
+
+describe('between bodies', () => {
+  const room = (repair: Repair) => {
+    const builder = new RepairBuilder(kernel);
+    const built = builder.build(repair.bodies, evaluateRepair(repair));
+    const [spare, other] = repair.bodies;
+    const found = clearance(built.get(spare!.id)!.solid!, built.get(other!.id)!.solid!)!;
+    const cautions = cautionsBetween(spare!, other!, found, evaluateRepair(repair));
+    builder.dispose();
+    return { found, cautions };
+  };
+
+  test('the wheel on its axle has the room that its fit asks for', () => {
+    const { found, cautions } = room(rackWheel());
+    expect(found.mm).toBeGreaterThan(0.05);
+    expect(cautions).toEqual([]);
+  });
+
+  test('a bore that is not where the axle is has less, and one that cuts it overlaps', () => {
+    const moved = (x: number) => {
+      const repair = rackWheel();
+      const bore = repair.bodies[0]!.steps.find(({ kind }) => kind === 'drill')!;
+      Object.assign(bore, { x: { from: 'number', mm: x } });
+      return room(repair).cautions;
+    };
+    expect(moved(0.08)).toMatchObject([{ code: 'fit.unlike', other: 'Axle' }]);
+    const [overlap] = moved(2);
+    expect(overlap).toMatchObject({ code: 'bodies.overlap', other: 'Axle' });
+    expect(cautionSentence(overlap!)).toMatch(/^It overlaps Axle by [\d.]+ mm³\. /);
+  });
+});
