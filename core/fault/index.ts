@@ -103,6 +103,7 @@ export type StepFault =
   | { code: 'spin.crossesAxis'; away: NamedLength; overMm: number }
   | { code: 'run.tooFewPoints' }
   | { code: 'run.bendTooTight'; bend: NamedLength; halfMm: number }
+  | { code: 'run.bentTooMuch'; halfMm: number; roomMm: number }
   | { code: 'run.legTooShort'; bend: NamedLength }
   | { code: 'thread.unknown'; size: string }
   | { code: 'thread.tooShort'; length: NamedLength; pitchMm: number }

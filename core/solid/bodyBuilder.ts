@@ -13,6 +13,7 @@ import {
 } from './check';
 import { guarded, KernelRefusal, type Kernel } from './kernel';
 import { edgesOf, SCREEN_QUALITY } from './mesh';
+import { isSound } from './soundness';
 import { drawnInWorld, hasPlace, plainStand, standOf } from './stand';
 import type { StepInput, StepNumbers, StepType, Surroundings } from './stepKind';
 import { buildStep, effectOfStep, placedTool, stepTypeOf } from './steps';
@@ -199,7 +200,11 @@ export class BodyBuilder {
       return solid;
     }
     const check = guarded(this.kernel, () => checkSolid(this.kernel, solid.value.shape));
-    const fault = findFault(check, before?.check ?? null, effectOf(step, type.effect, earlier));
+    const fault =
+      findFault(check, before?.check ?? null, effectOf(step, type.effect, earlier)) ??
+      (LOOKED_AT.has(step.kind) && !isSound(solid.value)
+        ? { code: 'step.notValid' as const, reason: 'its surface does not close' }
+        : null);
     if (fault) {
       solid.value.dispose();
       this.#failedTool = this.#outlineOfTool(step, lengths.value, input);
@@ -272,6 +277,9 @@ interface Work {
 
 /** A body by itself. */
 const ALONE: Surroundings = { font: null, bodyOf: () => no({ code: 'body.gone' }) };
+
+/** Kinds of steps after which the kernel may call a solid sound that is not (kernel-notes). */
+const LOOKED_AT: ReadonlySet<StepKind> = new Set(['round', 'hollow', 'taper', 'faces']);
 
 /** Relative change of volume below which a step is taken to have done nothing. */
 const NO_CHANGE = 1e-9;

@@ -59,6 +59,41 @@ export function bentPath(points: readonly Vec3[], bend: number, closed: boolean)
   return pieces;
 }
 
+/** Samples along each smooth piece when its sharpest bend is looked for. */
+const BEND_SAMPLES = 64;
+
+/**
+ * The smallest radius that a path bends with, mm: of smooth pieces by their curvature |r′ × r″| / |r′|³ at samples; of
+ * corners that are left sharp, how far an outline may reach from the path before its mitre eats up a leg. Infinity for
+ * a straight one.
+ */
+export function sharpestBend(kernel: Kernel, path: readonly PathPiece[]): number {
+  return scoped((scope) => {
+    const radii = path.flatMap((piece, index) => {
+      if (piece.kind !== 'smooth') {
+        const next = path[index + 1];
+        if (piece.kind !== 'line' || next?.kind !== 'line') return [];
+        const [u, v] = [minus(piece.from, piece.to), minus(next.to, next.from)];
+        const legs = Math.min(Math.hypot(...u), Math.hypot(...v));
+        const half = Math.acos(Math.max(-1, Math.min(1, dot(unit(u), unit(v))))) / 2;
+        return [(legs / 2) * Math.tan(half)];
+      }
+      const curve = scope.keep(new kernel.BRepAdaptor_Curve(pathEdge(kernel, scope, piece)));
+      const [first, last] = [curve.FirstParameter(), curve.LastParameter()];
+      return Array.from({ length: BEND_SAMPLES + 1 }, (_, sample) => {
+        const at = first + ((last - first) * sample) / BEND_SAMPLES;
+        const [d1, d2] = [1, 2].map((order) => {
+          const vector = scope.keep(curve.EvalDN(at, order));
+          return [vector.X(), vector.Y(), vector.Z()] as Vec3;
+        }) as [Vec3, Vec3];
+        const bent = Math.hypot(...cross(d1, d2));
+        return bent < 1e-12 ? Infinity : Math.hypot(...d1) ** 3 / bent;
+      });
+    });
+    return Math.min(Infinity, ...radii);
+  });
+}
+
 /** Axes square to a way: x level where that can be. */
 export function frameAcross(at: Vec3, way: Vec3): Frame {
   const z = unit(way);

@@ -185,6 +185,8 @@ const SENTENCES: Sentences = {
   'run.tooFewPoints': () => 'A closed path needs three points. Add one, or let it stay open.',
   'run.bendTooTight': ({ bend, halfMm }) =>
     `The ${named(bend)} must be more than the outline reaches from its path (${mm(halfMm)}). Make it larger, or 0 for sharp corners.`,
+  'run.bentTooMuch': ({ halfMm, roomMm }) =>
+    `The outline reaches ${mm(halfMm)} from its path, which bends so sharply that there is room for ${mm(roomMm)}. Make the outline smaller, or the path gentler.`,
   'run.legTooShort': ({ bend }) =>
     `The legs of this path are too short for the ${named(bend)}. Make the bend smaller, or move the points apart.`,
   'thread.unknown': ({ size }) => `${quoted(size)} is not in the tables of threads. Choose one that is.`,

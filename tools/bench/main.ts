@@ -7,6 +7,7 @@ import { apiFigures } from './api';
 import type { Figure } from './figure';
 import { layoutFigures } from './layouts';
 import { sizeFigures } from './sizes';
+import { shapeFigures } from './shapes';
 import { solidFigures } from './solids';
 
 /** Ratios measured in one run; `--json` for machines. Never part of the tests: times depend on the machine. */
@@ -19,6 +20,7 @@ async function main(): Promise<void> {
     ...sizeFigures(),
     ...layoutFigures(),
     ...(await solidFigures(file.value.repair)),
+    ...(await shapeFigures()),
     ...(await apiFigures(file.value.repair)),
   ];
   console.log(process.argv.includes('--json') ? JSON.stringify(figures) : tableOf(figures));

@@ -1,9 +1,10 @@
-import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { no, type NamedLength, type Result, type StepFault } from '@core/fault';
 import { evenedLoops, placedLoop, type Loop } from '@core/outline';
 
 import { blended } from '../blended';
 import { levelPlane, type Plane } from '../outlineFace';
 import { resolveAll, resolvePosition } from '../resolve';
+import { soundOrNot } from '../soundness';
 import { placeNumbers } from '../stand';
 import type { StepType } from '../stepKind';
 import { faceTag } from '../tagged';
@@ -47,7 +48,7 @@ export const blend: StepType<'blend'> = {
     // The kernel's own evening fails where round outlines lie between cornered ones.
     const even = evenedLoops(sections.map(({ loop }) => loop));
     const matched = sections.map(({ plane }, index) => ({ loop: even[index]!, plane }));
-    return ok(blended(kernel, matched, smooth, (role) => faceTag(step.id, role)));
+    return soundOrNot(blended(kernel, matched, smooth, (role) => faceTag(step.id, role)));
   },
   annotate(step, lengths, { stand: { at, level } }) {
     const z = (index: number) => level + lengths[`sections.${index}.at`]!.mm;

@@ -5,7 +5,8 @@ import type { Vec3 } from '../annotation';
 import { resolveAll, resolvePosition } from '../resolve';
 import { placeNumbers } from '../stand';
 import type { StepType } from '../stepKind';
-import { bentPath, swept, type PathPiece } from '../swept';
+import { bentPath, sharpestBend, swept, type PathPiece } from '../swept';
+import { soundOrNot } from '../soundness';
 import { faceTag } from '../tagged';
 import { knownLoop, outlineNumbers } from './outlineNumbers';
 
@@ -39,7 +40,8 @@ export const run: StepType<'run'> = {
     ]);
     if (step.closed && points.length < 3) return no({ code: 'run.tooFewPoints' });
     const bend = lengths.bend!;
-    const half = Math.max(...boxOfLoop(loop.value).map(Math.abs));
+    const reaches = [loop.value, ...(ending.value ? [ending.value] : [])].flatMap(boxOfLoop).map(Math.abs);
+    const half = Math.max(...reaches);
     // A bend tighter than the outline is wide would run through itself, and the kernel would not say so.
     const needsBend = step.along === 'straight' && points.length > 2 && bend.mm > 0;
     if (bend.mm < 0 || (needsBend && bend.mm <= half))
@@ -49,8 +51,11 @@ export const run: StepType<'run'> = {
         ? [{ kind: 'smooth', points, closed: step.closed }]
         : bentPath(points, bend.mm, step.closed);
     if (!path) return no({ code: 'run.legTooShort', bend });
+    const roomMm = sharpestBend(kernel, path);
+    if (roomMm <= half) return no({ code: 'run.bentTooMuch', halfMm: half, roomMm });
     const sharp = step.along === 'straight' && bend.mm === 0 && points.length > 2;
-    return ok(swept(kernel, loop.value, path, ending.value, sharp, (role) => faceTag(step.id, role)));
+    const made = swept(kernel, loop.value, path, ending.value, sharp, (role) => faceTag(step.id, role));
+    return soundOrNot(made);
   },
   annotate: () => ({ annotations: [], centreLines: [] }),
 };
