@@ -90,10 +90,7 @@ test('steps are moved with the keys, and the making is stepped through', async (
   await partIsBuilt(page);
   const handle = page.getByRole('button', { name: 'Move step 5' });
   await handle.focus();
-  await page.keyboard.press('Space');
   await page.keyboard.press('ArrowUp');
-  await page.waitForTimeout(300);
-  await page.keyboard.press('Space');
   await expect(page.getByText('Step 5 is now step 4.')).toBeVisible();
   await expect(page.getByRole('listitem').nth(3)).toContainText('the outer edges');
 

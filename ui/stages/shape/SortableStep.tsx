@@ -2,11 +2,22 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { createElement, type ReactNode } from 'react';
 
+import { colours } from '../../theme/colours';
+
 /**
- * A step that can be dragged by its number, or moved with the keys: space takes it up, the arrows move it, space lets
- * it go.
+ * A step that can be dragged by its number, or moved by one place with the arrow keys while its number has the focus.
  */
-export function SortableStep({ id, index, children }: { id: string; index: number; children: ReactNode }) {
+export function SortableStep({
+  id,
+  index,
+  onMove,
+  children,
+}: {
+  id: string;
+  index: number;
+  onMove(by: -1 | 1): void;
+  children: ReactNode;
+}) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
     useSortable({ id });
   const handle = createElement(
@@ -17,7 +28,12 @@ export function SortableStep({ id, index, children }: { id: string; index: numbe
       ref: setActivatorNodeRef,
       'aria-label': `Move step ${index + 1}`,
       'aria-roledescription': 'step that can be moved',
-      title: 'Drag to move',
+      title: 'Drag to move, or use the arrow keys',
+      onKeyDown: (event: { key: string; preventDefault(): void }) => {
+        if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+        event.preventDefault();
+        onMove(event.key === 'ArrowUp' ? -1 : 1);
+      },
       style: {
         width: 44,
         minHeight: 44,
@@ -28,7 +44,7 @@ export function SortableStep({ id, index, children }: { id: string; index: numbe
         // A finger on the number drags; anywhere else it scrolls the list.
         touchAction: 'none',
         font: '14px BarlowSemiCondensed_500Medium, sans-serif',
-        color: '#5F665F',
+        color: colours.muted,
         flexShrink: 0,
       },
     },
@@ -45,7 +61,7 @@ export function SortableStep({ id, index, children }: { id: string; index: numbe
         alignItems: 'flex-start',
         position: 'relative',
         zIndex: isDragging ? 2 : 'auto',
-        background: isDragging ? '#FFFFFF' : undefined,
+        background: isDragging ? colours.card : undefined,
         boxShadow: isDragging ? '0 2px 10px rgba(0,0,0,0.18)' : undefined,
       },
     },

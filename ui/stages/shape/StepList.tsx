@@ -1,12 +1,5 @@
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
-import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 
 import type { Body } from '@core/model';
 import { withStepTo } from '@core/recipe';
@@ -24,19 +17,20 @@ const DRAG_FROM_PX = 4;
 export function StepList({ body, outcomes }: { body: Body; outcomes: readonly StepOutcome[] }) {
   const { repair } = useRepairContext();
   const { put } = useChangeRepair(repair);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: DRAG_FROM_PX } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: DRAG_FROM_PX } }));
   const placeOf = (id: unknown) => body.steps.findIndex((step) => step.id === id);
+  const moveTo = (id: string, to: number) => {
+    const from = placeOf(id);
+    if (from < 0 || to < 0 || to >= body.steps.length || from === to) return;
+    const steps = withStepTo(body.steps, id, to);
+    put('body', { ...body, steps }, `Step ${from + 1} is now step ${to + 1}.`);
+  };
   return (
     <DndContext
       sensors={sensors}
       collisionDetection={closestCenter}
       accessibility={{
-        screenReaderInstructions: {
-          draggable: 'To move a step, press space, move it with the arrow keys, and press space again.',
-        },
+        screenReaderInstructions: { draggable: 'The arrow keys move this step up or down by one place.' },
         announcements: {
           onDragStart: ({ active }) => `Step ${placeOf(active.id) + 1} is taken up.`,
           onDragOver: ({ over }) => (over ? `It is over place ${placeOf(over.id) + 1}.` : undefined),
@@ -44,16 +38,11 @@ export function StepList({ body, outcomes }: { body: Body; outcomes: readonly St
           onDragCancel: () => 'It is put back.',
         },
       }}
-      onDragEnd={({ active, over }) => {
-        const [from, to] = [placeOf(active.id), placeOf(over?.id)];
-        if (from < 0 || to < 0 || from === to) return;
-        const steps = withStepTo(body.steps, String(active.id), to);
-        put('body', { ...body, steps }, `Step ${from + 1} is now step ${to + 1}.`);
-      }}
+      onDragEnd={({ active, over }) => moveTo(String(active.id), placeOf(over?.id))}
     >
       <SortableContext items={body.steps.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
         {body.steps.map((step, index) => (
-          <SortableStep key={step.id} id={step.id} index={index}>
+          <SortableStep key={step.id} id={step.id} index={index} onMove={(by) => moveTo(step.id, index + by)}>
             <StepSentence
               body={body}
               step={step}
