@@ -1,6 +1,6 @@
 import { evaluateRepair } from '@core/fit';
 import type { Picture, RepairState } from '@core/model';
-import { drawPicture, onPicture, RepairBuilder, type Annotation, type Kernel } from '@core/solid';
+import { drawPicture, onPicture, RepairBuilder, type Annotation, type Kernel, type Vec3 } from '@core/solid';
 
 import { beginWith } from './begin';
 import type { Starter } from './starter';
@@ -41,6 +41,8 @@ export function starterFigure(kernel: Kernel, starter: Starter): StarterFigure |
     const main = state.bodies.find(({ role }) => role === 'spare');
     const solid = main && built.get(main.id)?.solid;
     if (!solid) return null;
+    const box = built.get(main.id)!.box!;
+    const clearMm = 0.14 * Math.hypot(box[3] - box[0], box[4] - box[1], box[5] - box[2]);
     const annotations = [...built.values()].flatMap(({ annotations: all }) => all);
     const keyOf = new Map([...begun.sizeOf].map(([key, { id }]) => [id, key]));
     const fitKey = new Map(begun.fits.map((fit) => [fit.id, keyOf.get(fit.counterpartSizeId)!]));
@@ -49,7 +51,7 @@ export function starterFigure(kernel: Kernel, starter: Starter): StarterFigure |
       const { value } = annotation;
       const key =
         value.from === 'size' ? keyOf.get(value.id) : value.from === 'fit' ? fitKey.get(value.id) : undefined;
-      if (key && !marks.has(key)) marks.set(key, { key, ...lineOf(annotation) });
+      if (key && !marks.has(key)) marks.set(key, { key, ...lineOf(annotation, clearMm) });
     }
     return { picture: drawPicture(solid, starter.id), marks: [...marks.values()] };
   } finally {
@@ -57,15 +59,23 @@ export function starterFigure(kernel: Kernel, starter: Starter): StarterFigure |
   }
 }
 
-/** The line that a number is drawn along: of a span the way it looks longest; of a leader a short way out. */
-function lineOf({ form, spans, points, mm }: Annotation): { from: [number, number]; to: [number, number] } {
+/** The line that a number is drawn along: of a span clear of the part, the way it looks longest; of a leader outwards. */
+function lineOf(
+  { form, spans, points }: Annotation,
+  clearMm: number,
+): { from: [number, number]; to: [number, number] } {
+  const beside = (at: Vec3, out: Vec3, mm: number): Vec3 => [
+    at[0] + mm * out[0],
+    at[1] + mm * out[1],
+    at[2] + mm * out[2],
+  ];
   const lines =
     form === 'span'
-      ? spans.map(({ from, to }) => ({ from: onPicture(from), to: onPicture(to) }))
-      : points.map(({ at, out }) => ({
-          from: onPicture(at),
-          to: onPicture([at[0] + out[0] * mm, at[1] + out[1] * mm, at[2] + out[2] * mm]),
-        }));
+      ? spans.map(({ from, to, out }) => ({
+          from: onPicture(beside(from, out, clearMm)),
+          to: onPicture(beside(to, out, clearMm)),
+        }))
+      : points.map(({ at, out }) => ({ from: onPicture(at), to: onPicture(beside(at, out, clearMm)) }));
   const length = ({ from, to }: (typeof lines)[number]) => Math.hypot(to[0] - from[0], to[1] - from[1]);
-  return lines.reduce((best, line) => (length(line) > length(best) ? line : best));
+  return lines.reduce((best, line) => (length(line) > length(best) * 1.01 ? line : best));
 }

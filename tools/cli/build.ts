@@ -4,10 +4,12 @@ import { join } from 'node:path';
 import { evaluateRepair } from '@core/fit';
 import { figuresOf, findingsOf } from '@core/inspect';
 import { SPARE_FORMATS, spareFile } from '@core/make';
-import type { RepairFileContent } from '@core/model';
+import { emptyRepair, type RepairFileContent } from '@core/model';
 import { RepairBuilder, startKernel } from '@core/solid';
 import { materialOf } from '@core/standards';
+import { beginWith, STARTERS } from '@core/starters';
 import { findingSentence, sentenceOf } from '@core/wording';
+import { DEFAULT_WORKSHOP } from '@core/workshop';
 
 import { lettersFont } from '../lettersFont';
 
@@ -60,5 +62,23 @@ export async function build(
     }
   }
   builder.dispose();
+  return allWell;
+}
+
+/** As build, of every starter at its usual numbers, each into a folder of its own. */
+export async function buildStarters(outFolder: string, print: (line: string) => void): Promise<boolean> {
+  let made = 0;
+  let allWell = true;
+  for (const starter of STARTERS) {
+    const begun = beginWith(starter, { sizes: [] }, new Set(), () => `id-${(made += 1)}`);
+    const repair = {
+      ...emptyRepair({ id: starter.id, name: starter.name, place: '' }, new Date().toISOString()),
+      sizes: begun.sizes,
+      fits: begun.fits,
+      bodies: begun.bodies,
+    };
+    allWell =
+      (await build({ repair, workshop: DEFAULT_WORKSHOP }, join(outFolder, starter.id), print)) && allWell;
+  }
   return allWell;
 }

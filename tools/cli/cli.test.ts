@@ -3,6 +3,8 @@ import { mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
+import { STARTERS } from '@core/starters';
+
 const root = join(__dirname, '..', '..');
 const demos = readdirSync(join(root, 'demo', 'repairs'));
 let out: string;
@@ -80,3 +82,16 @@ test('bad files and bad calls end with 2 and a sentence', () => {
   expect(cli('build', 'demo/repairs/rack-wheel.json').stderr).toContain('--out DIR');
   expect(cli('sing').status).toBe(2);
 }, 60_000);
+
+test('every starter is built to closed solids, in a folder of its own', () => {
+  const folder = join(out, 'starters');
+  const { status, stdout, stderr } = cli('starters', '--out', folder);
+  expect({ status, stderr }).toEqual({ status: 0, stderr: '' });
+  const bodies = stdout
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line) as Record<string, unknown>);
+  expect(bodies.length).toBeGreaterThan(STARTERS.length);
+  for (const body of bodies) expect(body).toMatchObject({ closed: true, findings: [] });
+  expect(readdirSync(folder).sort()).toEqual(STARTERS.map(({ id }) => id).sort());
+}, 120_000);

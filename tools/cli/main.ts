@@ -4,13 +4,14 @@ import { parseArgs } from 'node:util';
 import { readRepairFile, type RepairFileContent } from '@core/model';
 import { sentenceOf } from '@core/wording';
 
-import { build } from './build';
+import { build, buildStarters } from './build';
 import { sizes } from './sizes';
 
 const USAGE = `Even Spare on the command line
 
   build FILE.json --out DIR   build every body; write STL, 3MF and STEP of each spare; one JSON line per body
   sizes FILE.json             working sizes with their trails, as JSON
+  starters --out DIR          as build, of every starter at its usual numbers
 
 Ends with 0 when all went well, 1 when a body could not be built, 2 when the call or the file is wrong.`;
 
@@ -42,6 +43,11 @@ function parseCall() {
 async function main(): Promise<void> {
   const { positionals, values } = parseCall();
   const [command, path, ...rest] = positionals;
+  if (command === 'starters') {
+    if (!values.out || path) refuse('Say where the files should go: starters --out DIR');
+    const well = await buildStarters(values.out, (line) => console.log(line));
+    process.exit(well ? 0 : 1);
+  }
   if (!path || rest.length > 0) refuse(USAGE);
   if (command === 'sizes') {
     console.log(JSON.stringify(sizes(readFile(path)), null, 2));

@@ -29,6 +29,9 @@ export interface SentenceNames {
 export function moreOptions(step: Step): Option[] {
   return [
     ...(step.kind === 'drill' ? headOptions(step) : []),
+    ...(step.kind === 'raise' && step.turn === 0 && step.outline.shape !== 'circle'
+      ? [{ word: 'Turn it in its place', patch: { turn: Math.PI / 12 } }]
+      : []),
     ...(step.kind === 'raise' ? taperOptions(step) : []),
     ...(step.kind === 'ease' ? unevenOptions(step) : []),
     ...('x' in step && 'y' in step ? finerOptions(step) : []),
@@ -99,7 +102,7 @@ export function stepSentence(
         effectVerb(step, 'Raise'),
         words(' '),
         ...outlineParts(step.outline),
-        ...(step.outline.shape === 'circle' ? [] : turnParts(step.turn)),
+        ...(step.outline.shape === 'circle' || step.turn === 0 ? [] : turnParts(step.turn)),
         ...heightParts(step),
         ...taperParts(step),
         ...placeWords(step),

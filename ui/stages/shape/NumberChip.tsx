@@ -16,11 +16,14 @@ const TONES = {
 export function NumberChip({
   value,
   what,
+  closeUp = false,
   onPress,
   onTrail,
 }: {
   value: Value;
   what: string;
+  /** What follows stands close to it: a comma. */
+  closeUp?: boolean;
   onPress(): void;
   onTrail(): void;
 }) {
@@ -31,7 +34,7 @@ export function NumberChip({
   const hasTrail = trailTargetOf(value) !== null;
   const lost = hasTrail && tag === null;
   return (
-    <View className={`flex-row items-center ${hasTrail ? '' : 'mr-1.5'}`}>
+    <View className={`flex-row items-center ${hasTrail || closeUp ? '' : 'mr-1.5'}`}>
       <Pressable
         accessibilityRole="button"
         accessibilityLabel={`${what}: ${spoken}`}

@@ -7,7 +7,7 @@ import { colours } from '../../theme/colours';
 
 /** Width and height of the drawing, px. */
 const [WIDTH, HEIGHT] = [340, 190];
-const MARGIN = 26;
+const MARGIN = 14;
 
 /** A starter in lines, with a letter where each of its numbers is taken. */
 export function StarterDrawing({
@@ -19,7 +19,11 @@ export function StarterDrawing({
   letters: ReadonlyMap<string, string>;
   name: string;
 }) {
-  const points = [...picture.outline, ...picture.edges].flatMap(pairs);
+  // The lines beside the part need room as well.
+  const points = [
+    ...[...picture.outline, ...picture.edges].flatMap(pairs),
+    ...marks.flatMap(({ from, to }) => [from, to]),
+  ];
   const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
   const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   const scale = Math.min(

@@ -76,6 +76,7 @@ export function StepSentence({
                       key={place}
                       text={part.text}
                       what={part.what}
+                      closeUp={/^[,.;:]/.test(wordsOf(parts[place + 1]))}
                       onPress={() => (part.kind === 'plain' ? setTyping(part) : setListing(part))}
                     />,
                   ]
@@ -165,13 +166,23 @@ type Plain = Extract<SentencePart, { kind: 'plain' }>;
 type Rows = Extract<SentencePart, { kind: 'rows' }>;
 
 /** A number that is no length, words, or a list: tapped, it opens its own sheet. */
-function PlainChip({ text, what, onPress }: { text: string; what: string; onPress(): void }) {
+function PlainChip({
+  text,
+  what,
+  closeUp,
+  onPress,
+}: {
+  text: string;
+  what: string;
+  closeUp: boolean;
+  onPress(): void;
+}) {
   return (
     <Pressable
       accessibilityRole="button"
       accessibilityLabel={`${what}: ${text}`}
       onPress={onPress}
-      className="mr-1.5 min-h-[44px] justify-center"
+      className={`min-h-[44px] justify-center ${closeUp ? '' : 'mr-1.5'}`}
     >
       <View className="rounded-sm border-b-2 border-rule bg-card px-2 py-0.5">
         <Text className="font-number text-[16.5px] tabular-nums text-ink">{text}</Text>
