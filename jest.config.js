@@ -39,6 +39,8 @@ const shared = {
 module.exports = {
   // Kernels and screens are slow to load while both cores are busy; no test is about time.
   testTimeout: 30_000,
+  // One for each core: what takes longest is the kernel, which has one to itself.
+  maxWorkers: 2,
   projects: [
     {
       ...shared,

@@ -12,8 +12,8 @@ import {
   type SolidCheck,
 } from './check';
 import { guarded, KernelRefusal, type Kernel } from './kernel';
-import { edgesOf, SCREEN_QUALITY } from './mesh';
-import { isSound } from './soundness';
+import { edgesOf, meshOf, SCREEN_QUALITY, type SolidMesh } from './mesh';
+import { isSoundMesh } from './soundness';
 import { drawnInWorld, hasPlace, plainStand, standOf } from './stand';
 import type { StepInput, StepNumbers, StepType, Surroundings } from './stepKind';
 import { buildStep, effectOfStep, placedTool, stepTypeOf } from './steps';
@@ -30,6 +30,8 @@ export type StepOutcome =
 /** What a rebuild gave. `solid` is what the steps up to the first failure made; null if there is nothing. */
 export interface Built {
   solid: TaggedSolid | null;
+  /** Its triangles and edges at the quality of the screen. Belongs to the builder: copy it to keep it. */
+  mesh: SolidMesh | null;
   check: SolidCheck | null;
   /** Area of all faces, mm²; 0 if there is nothing. */
   areaMm2: number;
@@ -50,8 +52,10 @@ interface Link {
   check: SolidCheck;
   /** Worked out when it is first asked for. */
   areaMm2: number | null;
-  /** Every edge has two faces; looked at when it matters. */
+  /** Every edge has two faces, and the triangles close; looked at when it matters. */
   sealed: boolean | null;
+  /** Triangles for the screen, made when they are first wanted. */
+  mesh: SolidMesh | null;
   box: Box;
   numbers: StepNumbers;
 }
@@ -83,6 +87,7 @@ export class BodyBuilder {
     const last = this.#chain.at(-1);
     return {
       solid: last?.solid ?? null,
+      mesh: last ? this.#meshOf(last) : null,
       check: last?.check ?? null,
       areaMm2: last ? (last.areaMm2 ??= surfaceArea(this.kernel, last.solid.shape)) : 0,
       box: last?.box ?? null,
@@ -129,15 +134,23 @@ export class BodyBuilder {
   }
 
   /**
-   * The dearest check, that every edge has a face on both sides, is made of the last solid alone: an open edge
-   * does not close again. If it fails, the step that opened it is looked for, and all from there on is dropped.
+   * The dearest checks, that every edge has a face on both sides and that the triangles close round the volume, are made
+   * of the last solid alone: what is open does not close again. If one fails, the step that opened it is looked for,
+   * and all from there on is dropped.
    */
   #cutUnsealed(): StepFault | null {
-    const isSealed = (link: Link) => (link.sealed ??= everyEdgeHasTwoFaces(this.kernel, link.solid.shape));
+    const isSealed = (link: Link) =>
+      (link.sealed ??=
+        everyEdgeHasTwoFaces(this.kernel, link.solid.shape) &&
+        isSoundMesh(this.#meshOf(link), link.check.volumeMm3));
     const last = this.#chain.at(-1);
     if (!last || isSealed(last)) return null;
     this.#cutChain(this.#chain.findIndex((link) => !isSealed(link)));
     return { code: 'step.notValid', reason: 'the solid is not closed' };
+  }
+
+  #meshOf(link: Link): SolidMesh {
+    return (link.mesh ??= meshOf(link.solid, SCREEN_QUALITY));
   }
 
   /** What the picture shows of the steps that were built. */
@@ -200,11 +213,7 @@ export class BodyBuilder {
       return solid;
     }
     const check = guarded(this.kernel, () => checkSolid(this.kernel, solid.value.shape));
-    const fault =
-      findFault(check, before?.check ?? null, effectOf(step, type.effect, earlier)) ??
-      (LOOKED_AT.has(step.kind) && !isSound(solid.value)
-        ? { code: 'step.notValid' as const, reason: 'its surface does not close' }
-        : null);
+    const fault = findFault(check, before?.check ?? null, effectOf(step, type.effect, earlier));
     if (fault) {
       solid.value.dispose();
       this.#failedTool = this.#outlineOfTool(step, lengths.value, input);
@@ -218,6 +227,7 @@ export class BodyBuilder {
       check,
       areaMm2: null,
       sealed: null,
+      mesh: null,
       box,
       numbers: {
         kind: step.kind,
@@ -277,9 +287,6 @@ interface Work {
 
 /** A body by itself. */
 const ALONE: Surroundings = { font: null, bodyOf: () => no({ code: 'body.gone' }) };
-
-/** Kinds of steps after which the kernel may call a solid sound that is not (kernel-notes). */
-const LOOKED_AT: ReadonlySet<StepKind> = new Set(['round', 'hollow', 'taper', 'faces']);
 
 /** Relative change of volume below which a step is taken to have done nothing. */
 const NO_CHANGE = 1e-9;

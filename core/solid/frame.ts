@@ -46,7 +46,8 @@ export function toLocal({ origin, x, y, z }: Frame, point: Vec3): Vec3 {
 /** The axes of a face that looks out along `normal`: x level and to the viewer's right, y up or to the back. */
 export function frameFacing(origin: Vec3, normal: Vec3): Frame {
   const z = unit(normal);
-  const x: Vec3 = Math.abs(z[2]) > 0.9999 ? [1, 0, 0] : unit(cross([0, 0, 1], z));
+  // Looked at from nearly above, what is level has no way of its own: right is taken as it is.
+  const x = Math.abs(z[2]) > 0.9999 ? unit(along([1, 0, 0], z, -z[0])) : unit(cross([0, 0, 1], z));
   return { origin, x, y: cross(z, x), z };
 }
 

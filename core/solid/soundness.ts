@@ -1,7 +1,7 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 
 import { checkSolid } from './check';
-import { meshOf } from './mesh';
+import { meshOf, type SolidMesh } from './mesh';
 import type { TaggedSolid } from './tagged';
 import { meshVolume, openEdgeCount, weld } from './weld';
 
@@ -14,16 +14,15 @@ const LIKE = 0.08;
  * Whether the triangles of a solid close and hold its volume. The kernel takes some solids that run through themselves
  * for sound (kernel-notes); their triangles do not close, or hold another volume.
  */
-export function isSound(solid: TaggedSolid): boolean {
-  const { volumeMm3 } = checkSolid(solid.kernel, solid.shape);
-  const mesh = weld(meshOf(solid, LOOK_QUALITY));
-  return openEdgeCount(mesh) === 0 && Math.abs(meshVolume(mesh) / volumeMm3 - 1) < LIKE;
+export function isSoundMesh(mesh: SolidMesh, volumeMm3: number): boolean {
+  const welded = weld(mesh);
+  return openEdgeCount(welded) === 0 && Math.abs(meshVolume(welded) / volumeMm3 - 1) < LIKE;
 }
 
 /** A solid from a sweep or a blend, if it is sound. Takes over one that is refused. */
 export function soundOrNot(made: TaggedSolid): Result<TaggedSolid, StepFault> {
-  const { valid, closed } = checkSolid(made.kernel, made.shape);
-  if (valid && closed && isSound(made)) return ok(made);
+  const { valid, closed, volumeMm3 } = checkSolid(made.kernel, made.shape);
+  if (valid && closed && isSoundMesh(meshOf(made, LOOK_QUALITY), volumeMm3)) return ok(made);
   made.dispose();
   return no({ code: 'step.notValid', reason: 'it runs through itself' });
 }

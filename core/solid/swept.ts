@@ -1,7 +1,7 @@
 import type { Loop } from '@core/outline';
 
 import type { Vec3 } from './annotation';
-import { along, cross, dot, minus, unit, type Frame } from './frame';
+import { along, cross, dot, frameFacing, minus, unit, type Frame } from './frame';
 import { KernelRefusal, type Kernel } from './kernel';
 import { framePlane, outlineFace } from './outlineFace';
 import { scoped, type Scope } from './scope';
@@ -94,13 +94,6 @@ export function sharpestBend(kernel: Kernel, path: readonly PathPiece[]): number
   });
 }
 
-/** Axes square to a way: x level where that can be. */
-export function frameAcross(at: Vec3, way: Vec3): Frame {
-  const z = unit(way);
-  const x = Math.abs(z[2]) > 0.9999 ? ([1, 0, 0] as const) : unit(cross([0, 0, 1], z));
-  return { origin: at, x, y: cross(z, x), z };
-}
-
 /**
  * An outline run along a path. It stands square to the path's beginning; `ending`, if any, square to its end.
  * `nameFace` gets the roles of the outline, 'start', 'end', and 'side' for what has no parent.
@@ -178,7 +171,7 @@ function smoothCurve(
 /** Axes square to the beginning of a path, by the curve's own tangent. */
 function startOf(kernel: Kernel, scope: Scope, path: readonly PathPiece[]): Frame {
   const { at, way } = tangentOf(kernel, scope, path[0]!, 'first');
-  return frameAcross(at, way);
+  return frameFacing(at, way);
 }
 
 /** Axes square to the end, turned as little as can be from those at the beginning. */

@@ -1,6 +1,6 @@
 import { evaluateRepair } from '@core/fit';
 import { numberValue, type Body, type Repair } from '@core/model';
-import { BodyBuilder, MemoryWatch, meshOf, SCREEN_QUALITY, startKernel, type Kernel } from '@core/solid';
+import { BodyBuilder, MemoryWatch, startKernel, type Kernel } from '@core/solid';
 
 import { figure, timePair, type Figure } from './figure';
 import { wheelByHand } from './wheelByHand';
@@ -91,5 +91,4 @@ function buildOther(kernel: Kernel, builder: BodyBuilder, wheel: Repair, turn: n
   ];
   const built = builder.build({ ...wheel.bodies[0]!, steps }, evaluateRepair(wheel));
   if (!built.solid || built.solid.kernel !== kernel) throw new Error('not built');
-  meshOf(built.solid, SCREEN_QUALITY);
 }

@@ -67,13 +67,12 @@ export class BodyBench {
       const build = same ? old.build : (this.#builds += 1);
       const figures = figuresOf(built, material);
       const isKnown = known[body.id] === build;
-      const mesh = built.solid && !(same && isKnown) ? meshOf(built.solid, SCREEN_QUALITY) : null;
-      const cautions = same ? old.cautions : cautionsOf(body, mesh, numbers, material);
+      const cautions = same ? old.cautions : cautionsOf(body, built.mesh, numbers, material);
       this.#bodies.set(body.id, { body, built, build, cautions });
       return {
         bodyId: body.id,
         build,
-        mesh: isKnown ? null : mesh,
+        mesh: isKnown || !built.mesh ? null : copyOf(built.mesh),
         steps: built.steps,
         annotations: built.annotations,
         centreLines: built.centreLines,
@@ -155,6 +154,15 @@ export class BodyBench {
     });
   }
 }
+
+/** A mesh that can be handed over while the builder keeps its own. */
+const copyOf = (mesh: SolidMesh): SolidMesh => ({
+  ...mesh,
+  positions: mesh.positions.slice(),
+  normals: mesh.normals.slice(),
+  indices: mesh.indices.slice(),
+  edges: mesh.edges.slice(),
+});
 
 const buffersOf = (mesh: SolidMesh): Transferable[] =>
   [mesh.positions, mesh.normals, mesh.indices, mesh.edges].map((array) => array.buffer as ArrayBuffer);

@@ -1,0 +1,113 @@
+import type { SolidMesh, Vec3 } from '@core/solid';
+
+import { edgeAt, pickables, rimOfTag, segmentsOf } from './pickOnMesh';
+import { patchOfPicks, pickableFor, samePick, usePartTool, type PickJob } from './partTool';
+
+/** Two edges side by side between the same faces, one in front of the other, and a third elsewhere. */
+const mesh: SolidMesh = {
+  positions: new Float32Array([0, 0, 0, 10, 0, 0, 0, 10, 0]),
+  normals: new Float32Array(9),
+  indices: new Uint32Array([0, 1, 2]),
+  faces: [{ start: 0, count: 3, tag: 's:top' }],
+  edges: new Float32Array([0, 0, 0, 100, 0, 0, 0, 0, 50, 100, 0, 50, 0, 80, 0, 100, 80, 0]),
+  edgeRuns: [
+    { start: 0, count: 1, tags: ['s:top', 's:front'] },
+    { start: 1, count: 1, tags: ['s:front', 's:top'] },
+    { start: 2, count: 1, tags: ['s:top', 's:back'] },
+  ],
+};
+/** Looking along z: x and y are pixels, and what is higher is nearer. */
+const project = ([x, y, z]: Vec3) => ({ x, y, depth: -z });
+
+describe('what a tap means', () => {
+  test('the nearest edge within a finger’s reach, and of two at one place the one in front', () => {
+    const found = edgeAt(mesh, { x: 40, y: 3 }, project)!;
+    expect(found.tags).toEqual(['s:front', 's:top']);
+    expect(found.near).toEqual([40, 0, 50]);
+    expect(edgeAt(mesh, { x: 40, y: 70 }, project)!.tags).toEqual(['s:top', 's:back']);
+    expect(edgeAt(mesh, { x: 40, y: 40 }, project)).toBeNull();
+  });
+
+  test('past the end of an edge its end is the nearest', () => {
+    expect(edgeAt(mesh, { x: 108, y: 80 }, project)!.near).toEqual([100, 80, 0]);
+    expect(edgeAt(mesh, { x: 130, y: 80 }, project)).toBeNull();
+  });
+});
+
+test('the edge that was picked is shown, not its neighbour between the same faces', () => {
+  const tags = ['s:top', 's:front'] as const;
+  expect([...segmentsOf(mesh, { kind: 'edge', tags, near: [40, 0, 49] })]).toEqual([0, 0, 50, 100, 0, 50]);
+  expect([...segmentsOf(mesh, { kind: 'edge', tags, near: [40, 0, 1] })]).toEqual([0, 0, 0, 100, 0, 0]);
+  expect(segmentsOf(mesh, { kind: 'edge', tags: ['gone:a', 'gone:b'], near: [0, 0, 0] })).toHaveLength(0);
+  expect(rimOfTag(mesh, 's:back')).toHaveLength(6);
+  expect(rimOfTag(mesh, 's:top')).toHaveLength(18);
+});
+
+test('everything that can be picked can be stepped through', () => {
+  expect(pickables(mesh, 'edge')).toHaveLength(3);
+  expect(pickables(mesh, 'face')).toEqual([{ kind: 'face', tag: 's:top', near: [0, 0, 0] }]);
+});
+
+describe('what a pick does to its step', () => {
+  const job = (picks: PickJob['want']['picks'], field = 'where'): PickJob => ({
+    bodyId: 'b',
+    stepId: 's2',
+    steps: 1,
+    what: 'which',
+    want: { field, picks },
+  });
+  const face = (tag: string) => ({
+    bodyId: 'b',
+    picked: { kind: 'face' as const, tag, near: [1.23456, 0, 0] as const },
+  });
+  const edge = (near: number) => ({
+    bodyId: 'b',
+    picked: { kind: 'edge' as const, tags: ['s:a', 's:b'] as const, near: [near, 0, 0] as const },
+  });
+
+  test('a face to stand on begins in its middle, and where it was tapped is kept to a thousandth', () => {
+    expect(patchOfPicks(job('ground', 'on'), [face('s:top')])).toMatchObject({
+      on: { face: { tag: 's:top', near: [1.235, 0, 0] } },
+      x: { from: 'number', mm: 0 },
+      xFrom: undefined,
+    });
+  });
+
+  test('edges and faces go in together; nothing picked changes nothing', () => {
+    expect(patchOfPicks(job('edges'), [edge(0), edge(9)])).toMatchObject({
+      where: { edges: 'picked', picks: [{ near: [0, 0, 0] }, { near: [9, 0, 0] }] },
+    });
+    expect(patchOfPicks(job('rim'), [face('s:top')])).toMatchObject({
+      where: { edges: 'face', face: { tag: 's:top' } },
+    });
+    expect(patchOfPicks(job('faces', 'open'), [face('s:top'), face('s:front')])).toMatchObject({
+      open: [{ tag: 's:top' }, { tag: 's:front' }],
+    });
+    for (const picks of ['ground', 'rim', 'edges', 'faces'] as const)
+      expect(patchOfPicks(job(picks), [])).toBeNull();
+  });
+
+  test('only what is wanted can be tapped', () => {
+    expect(pickableFor({ field: 'where', picks: 'edges' })).toEqual(['edge']);
+    expect(pickableFor({ field: 'on', picks: 'ground' })).toEqual(['face']);
+  });
+
+  test('two taps on one thing are one pick, on two edges between the same faces two', () => {
+    expect(samePick(face('s:top'), face('s:top'))).toBe(true);
+    expect(samePick(edge(0), edge(1))).toBe(true);
+    expect(samePick(edge(0), edge(40))).toBe(false);
+    expect(samePick(face('s:top'), edge(0))).toBe(false);
+  });
+});
+
+test('one thing is done with the part at a time', () => {
+  const tool = () => usePartTool.getState();
+  tool().setMeasuring(true);
+  tool().setPicked([{ bodyId: 'b', picked: { kind: 'face', tag: 's:top', near: [0, 0, 0] } }]);
+  tool().beginPick({ bodyId: 'b', stepId: 's', steps: 2, what: 'x', want: { field: 'on', picks: 'ground' } });
+  expect(tool()).toMatchObject({ measuring: false, picked: [], stage: { bodyId: 'b', steps: 2 } });
+  tool().setStage({ bodyId: 'b', steps: 1 });
+  expect(tool()).toMatchObject({ job: null, stage: { steps: 1 } });
+  tool().end();
+  expect(tool()).toMatchObject({ job: null, stage: null, measuring: false });
+});
