@@ -12,3 +12,4 @@ export {
   withStepSwitched,
 } from './editSteps';
 export { readPlain } from './readPlain';
+export { patchForHardware } from './hardware';

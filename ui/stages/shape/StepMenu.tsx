@@ -13,6 +13,7 @@ import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
 import { Sheet } from '../../shared/Sheet';
 import { AddStepSheet } from './AddStepSheet';
+import { HardwareSheet } from './HardwareSheet';
 
 /** What can be done with a step: its order, and taking it out. */
 export function StepMenu({
@@ -28,6 +29,7 @@ export function StepMenu({
 }) {
   const { repair } = useRepairContext();
   const { put } = useChangeRepair(repair);
+  const [choosing, setChoosing] = useState(false);
   const [adding, setAdding] = useState(false);
   const [note, setNote] = useState(step.note ?? '');
   const set = (steps: Step[], said: string) => {
@@ -39,6 +41,16 @@ export function StepMenu({
       withPatch(body.steps, step.id, { note: note.trim() === '' ? undefined : note.trim() }),
       `Step ${index + 1} has ${note.trim() === '' ? 'no note any more' : 'a note'}.`,
     );
+  if (choosing) {
+    return (
+      <HardwareSheet
+        onTake={(patch, name) =>
+          set(withPatch(body.steps, step.id, patch), `Step ${index + 1} is the hole for: ${name}.`)
+        }
+        onClose={onClose}
+      />
+    );
+  }
   if (adding) return <AddStepSheet body={body} after={step.id} onClose={onClose} />;
   return (
     <Sheet title={`Step ${index + 1}`} onClose={onClose}>
@@ -73,6 +85,9 @@ export function StepMenu({
           onPress={() => set(withStepCopied(body.steps, step.id, newId()), `Step ${index + 1} is copied.`)}
         />
       </View>
+      {step.kind === 'drill' ? (
+        <Button label="For a screw, a nut or a bearing" onPress={() => setChoosing(true)} />
+      ) : null}
       {moreOptions(step).map(({ word, patch }) => (
         <Button
           key={word}

@@ -1,11 +1,10 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 
-import { numberValue, Step, type Body, type Repair } from '@core/model';
-import { RepairDraft } from '@core/testing/repairDraft';
+import { numberValue, Step, type Body } from '@core/model';
 
 import { InRepair } from '../../testing/InRepair';
+import { press, repairWith, show } from '../../testing/oneStep';
 import { AddStepSheet } from './AddStepSheet';
-import { StepSentence } from './StepSentence';
 
 const mockPut = jest.fn();
 jest.mock('../../api/useRepair', () => ({ useChangeRepair: () => ({ put: mockPut }) }));
@@ -23,22 +22,6 @@ const slot = Step.parse({
   x: numberValue(0),
   y: numberValue(0),
 });
-function repairWith(...steps: Step[]): Repair {
-  const draft = new RepairDraft('x').measured('A', 'Plate, length', ['40']);
-  return draft.body('body', 'Plate', [
-    draft.step('plate', { length: 40, breadth: 20, thickness: 3, cornerRadius: 0 }, 'plate'),
-    ...steps,
-  ]).repair;
-}
-function show(repair: Repair, index = 1) {
-  const body = repair.bodies[0]!;
-  render(
-    <InRepair repair={repair}>
-      <StepSentence body={body} step={body.steps[index]!} index={index} outcome={undefined} />
-    </InRepair>,
-  );
-}
-const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 const sent = () => (mockPut.mock.calls.at(-1) as [string, Body])[1].steps;
 
 describe('words of a sentence that can be changed', () => {
