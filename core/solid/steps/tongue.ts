@@ -1,14 +1,14 @@
 import { no, ok } from '@core/fault';
 import type { Curve, Point } from '@core/outline';
 
+import type { Vec3 } from '../annotation';
 import { boolean } from '../operations';
 import { prismOf } from '../outlineFace';
 import { resolveAll, resolveLength, resolvePosition } from '../resolve';
-import { placeNumbers, type Stand } from '../stand';
+import { placeNumbers } from '../stand';
 import type { StepType } from '../stepKind';
 import { faceTag } from '../tagged';
-
-type Vec3 = readonly [number, number, number];
+import { pointIn, uprightSection } from './upright';
 
 /** Length of the bump along the tongue, as a multiple of how far it stands out: it leads in at 27°. */
 export const BUMP_LENGTHS = 2;
@@ -37,10 +37,10 @@ export const tongue: StepType<'tongue'> = {
       return no({ code: 'tongue.bumpTooLong', bump: lengths.bump!, lengthMm: length });
     }
     const play = lengths.play!.mm;
-    const at = pointIn(step.turn, stand);
     const catchAt = length - BUMP_LENGTHS * bump;
-    const prism = (points: { at: Point; role: string }[], broad: number) =>
-      prismOf(
+    const prism = (points: { at: Point; role: string }[], broad: number) => {
+      const { plane, way } = uprightSection(step.turn, stand, broad);
+      return prismOf(
         kernel,
         points.map(({ at: from, role }, index): Curve => ({
           kind: 'line',
@@ -48,10 +48,11 @@ export const tongue: StepType<'tongue'> = {
           to: points[(index + 1) % points.length]!.at,
           role,
         })),
-        { at: ([x, z]) => at([x, -broad / 2, z]) },
-        [-broad * Math.sin(step.turn), broad * Math.cos(step.turn), 0],
+        plane,
+        way,
         (role) => faceTag(step.id, ROLES[role] ?? role),
       );
+    };
     if (step.effect === 'add') {
       return ok(
         prism(
@@ -114,11 +115,3 @@ export const tongue: StepType<'tongue'> = {
 
 /** What a prism calls its ends, and the curves named otherwise to tell them from those. */
 const ROLES: Record<string, string> = { bottom: 'front', top: 'back', ground: 'bottom', end: 'top' };
-
-const pointIn =
-  (turn: number, { at: [ax, ay], level }: Stand) =>
-  ([x, y, z]: Vec3): Vec3 => [
-    ax + x * Math.cos(turn) - y * Math.sin(turn),
-    ay + x * Math.sin(turn) + y * Math.cos(turn),
-    level + z,
-  ];

@@ -2,11 +2,12 @@ import { no, ok } from '@core/fault';
 import type { Curve, Point } from '@core/outline';
 
 import type { Vec3 } from '../annotation';
-import { prismOf, type Plane } from '../outlineFace';
+import { prismOf } from '../outlineFace';
 import { resolveAll, resolveLength, resolvePosition } from '../resolve';
-import { placeNumbers, type Stand } from '../stand';
+import { placeNumbers } from '../stand';
 import type { StepType } from '../stepKind';
 import { faceTag } from '../tagged';
+import { pointIn, uprightSection } from './upright';
 
 /** Heights below this are an edge, mm. */
 const EDGE_BELOW_MM = 1e-6;
@@ -46,7 +47,7 @@ export const wedge: StepType<'wedge'> = {
       to: kept[(index + 1) % kept.length]!.at,
       role,
     }));
-    const { plane, way } = section(step.turn, stand, lengths.breadth!.mm);
+    const { plane, way } = uprightSection(step.turn, stand, lengths.breadth!.mm);
     // What a prism calls its bottom and top are here the front and the back; its underside is the ground.
     const roles: Record<string, string> = { bottom: 'front', top: 'back', ground: 'bottom' };
     return ok(prismOf(kernel, loop, plane, way, (role) => faceTag(step.id, roles[role] ?? role)));
@@ -74,21 +75,3 @@ export const wedge: StepType<'wedge'> = {
     };
   },
 };
-
-/** A point given along the wedge, across it and up from its place. */
-const pointIn =
-  (turn: number, { at: [ax, ay], level }: Stand) =>
-  ([x, y, z]: Vec3): Vec3 => [
-    ax + x * Math.cos(turn) - y * Math.sin(turn),
-    ay + x * Math.sin(turn) + y * Math.cos(turn),
-    level + z,
-  ];
-
-/** The upright plane of a wedge's section, at its front, and the way through it to the back. */
-function section(turn: number, stand: Stand, breadth: number): { plane: Plane; way: Vec3 } {
-  const at = pointIn(turn, stand);
-  return {
-    plane: { at: ([x, z]) => at([x, -breadth / 2, z]) },
-    way: [-breadth * Math.sin(turn), breadth * Math.cos(turn), 0],
-  };
-}
