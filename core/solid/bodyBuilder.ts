@@ -30,8 +30,8 @@ export type StepOutcome =
 /** What a rebuild gave. `solid` is what the steps up to the first failure made; null if there is nothing. */
 export interface Built {
   solid: TaggedSolid | null;
-  /** Its triangles and edges at the quality of the screen. Belongs to the builder: copy it to keep it. */
-  mesh: SolidMesh | null;
+  /** Its triangles and edges at the quality of the screen, made when first asked for. Belongs to the builder: copy it to keep it. */
+  mesh(): SolidMesh | null;
   check: SolidCheck | null;
   /** Area of all faces, mm²; 0 if there is nothing. */
   areaMm2: number;
@@ -87,7 +87,7 @@ export class BodyBuilder {
     const last = this.#chain.at(-1);
     return {
       solid: last?.solid ?? null,
-      mesh: last ? this.#meshOf(last) : null,
+      mesh: () => (last ? this.#meshOf(last) : null),
       check: last?.check ?? null,
       areaMm2: last ? (last.areaMm2 ??= surfaceArea(this.kernel, last.solid.shape)) : 0,
       box: last?.box ?? null,
@@ -134,15 +134,16 @@ export class BodyBuilder {
   }
 
   /**
-   * The dearest checks, that every edge has a face on both sides and that the triangles close round the volume, are made
-   * of the last solid alone: what is open does not close again. If one fails, the step that opened it is looked for,
-   * and all from there on is dropped.
+   * The dearest checks, that every edge has a face on both sides and, after steps that may leave it otherwise, that the
+   * triangles close round the volume, are made of the last solid alone: what is open does not close again. If one
+   * fails, the step that opened it is looked for, and all from there on is dropped.
    */
   #cutUnsealed(): StepFault | null {
     const isSealed = (link: Link) =>
       (link.sealed ??=
         everyEdgeHasTwoFaces(this.kernel, link.solid.shape) &&
-        isSoundMesh(this.#meshOf(link), link.check.volumeMm3));
+        (!this.#chain.some(({ numbers }) => isRisky(numbers.step)) ||
+          isSoundMesh(this.#meshOf(link), link.check.volumeMm3)));
     const last = this.#chain.at(-1);
     if (!last || isSealed(last)) return null;
     this.#cutChain(this.#chain.findIndex((link) => !isSealed(link)));
@@ -287,6 +288,25 @@ interface Work {
 
 /** A body by itself. */
 const ALONE: Surroundings = { font: null, bodyOf: () => no({ code: 'body.gone' }) };
+
+/** Kinds of steps after which the kernel may call a solid sound whose triangles do not close (kernel-notes). */
+const RISKY: ReadonlySet<StepKind> = new Set([
+  'round',
+  'hollow',
+  'taper',
+  'faces',
+  'blend',
+  'run',
+  'spin',
+  'body',
+]);
+/** Outlines that bend other than round. */
+const BENT: ReadonlySet<string> = new Set(['gear', 'points', 'ellipse']);
+
+const isRisky = (step: Step): boolean =>
+  RISKY.has(step.kind) ||
+  (step.kind === 'raise' && (step.taper !== undefined || BENT.has(step.outline.shape))) ||
+  ('tilt' in step && step.tilt !== undefined);
 
 /** Relative change of volume below which a step is taken to have done nothing. */
 const NO_CHANGE = 1e-9;

@@ -90,5 +90,5 @@ function buildOther(kernel: Kernel, builder: BodyBuilder, wheel: Repair, turn: n
     ...wheel.bodies[0]!.steps.slice(1),
   ];
   const built = builder.build({ ...wheel.bodies[0]!, steps }, evaluateRepair(wheel));
-  if (!built.solid || built.solid.kernel !== kernel) throw new Error('not built');
+  if (!built.solid || built.solid.kernel !== kernel || !built.mesh()) throw new Error('not built');
 }

@@ -1,4 +1,4 @@
-import { openEdgeCount, SCREEN_QUALITY, weld, type Kernel, type Shape } from '@core/solid';
+import type { Kernel, Shape } from '@core/solid';
 
 /**
  * The demo wheel as one would write it straight against the kernel, with the same checks of every solid, but
@@ -70,22 +70,8 @@ export function wheelByHand(kernel: Kernel): number {
   check(mouths);
   const wheel = ease(mouths, circlesAt(mouths, 19.1, [0, 8]), 0.6);
   const volume = check(wheel);
-  drawn(kernel, wheel);
   kernel.BRepGProp.SurfaceProperties(wheel, keep(new kernel.GProp_GProps()), false, false);
   cuts.forEach((operation) => operation.Clear());
   garbage.reverse().forEach((object) => object.delete());
   return volume;
-}
-
-/** Triangles and edges for the screen, and whether the triangles close: a part is shown and checked either way. */
-function drawn(kernel: Kernel, shape: Shape): void {
-  const { gapMm, turn } = SCREEN_QUALITY;
-  const data = kernel.ReplicadMeshExtractor.extract(shape, gapMm, turn, false);
-  const { buffer } = kernel.wasmMemory;
-  const positions = new Float32Array(buffer, data.getVerticesPtr(), data.getVerticesSize()).slice();
-  const indices = new Uint32Array(buffer, data.getTrianglesPtr(), data.getTrianglesSize()).slice();
-  data.delete();
-  kernel.ReplicadEdgeMeshExtractor.extract(shape, gapMm, turn).delete();
-  kernel.BRepTools.Clean(shape, true);
-  if (openEdgeCount(weld({ positions, indices })) > 0) throw new Error('the triangles do not close');
 }

@@ -93,6 +93,7 @@ async function main(): Promise<void> {
   await shoot(phone, 'photo');
   await phone.goto(`${server.address}/workshop`);
   await shoot(phone, 'workshop');
+  await shootStarter(phone, server.address, shoot);
 
   const wide = await open(WIDE);
   await wide.getByRole('link', { name: /^Rack wheel/ }).click();
@@ -107,6 +108,37 @@ async function main(): Promise<void> {
   await browser.close();
   await server.stop();
   rmSync(folder, { recursive: true });
+}
+
+/** A knob from a starter: what it asks for, the knob measured, a face being picked, and its making. */
+async function shootStarter(
+  phone: Page,
+  address: string,
+  shoot: (page: Page, name: string) => Promise<void>,
+): Promise<void> {
+  const press = (name: string | RegExp) => phone.getByRole('button', { name, exact: true }).click();
+  await phone.goto(`${address}/new`);
+  await phone.getByLabel('What is it?').fill('Stove knob');
+  await press('Begin');
+  await phone.waitForURL(/repair\//);
+  await phone.goto(`${phone.url().replace(/(repair\/[^/]+).*/, '$1')}/shape`);
+  await press('Add the first step');
+  await press('A starter: a whole recipe to change');
+  await phone.getByRole('button', { name: /^Bracket with screw holes/ }).click();
+  await phone.getByRole('img', { name: /where each number is taken/ }).waitFor({ timeout: 60_000 });
+  await shoot(phone, 'starter');
+  await press('Another starter');
+  await phone.getByRole('button', { name: /^Knob with/ }).click();
+  await press('Begin');
+  await phone.getByText(/Closed, 1 piece/).waitFor({ timeout: 60_000 });
+  await press('All right');
+  await press('Measure');
+  const picture = phone.getByRole('img', { name: /^Drawing of/ });
+  const box = (await picture.boundingBox())!;
+  await picture.tap({ position: { x: box.width * 0.5, y: box.height * 0.66 } });
+  await phone.getByRole('button', { name: 'Keep as a size' }).waitFor();
+  await shoot(phone, 'measure');
+  await press('Done measuring');
 }
 
 /** Stands for a photo of the demo's plate. */

@@ -67,12 +67,13 @@ export class BodyBench {
       const build = same ? old.build : (this.#builds += 1);
       const figures = figuresOf(built, material);
       const isKnown = known[body.id] === build;
-      const cautions = same ? old.cautions : cautionsOf(body, built.mesh, numbers, material);
+      const mesh = same && isKnown ? null : built.mesh();
+      const cautions = same ? old.cautions : cautionsOf(body, mesh, numbers, material);
       this.#bodies.set(body.id, { body, built, build, cautions });
       return {
         bodyId: body.id,
         build,
-        mesh: isKnown || !built.mesh ? null : copyOf(built.mesh),
+        mesh: isKnown || !mesh ? null : copyOf(mesh),
         steps: built.steps,
         annotations: built.annotations,
         centreLines: built.centreLines,

@@ -6,7 +6,7 @@ import type { Point } from '@core/outline';
 import type { Vec3 } from '../annotation';
 import { toWorld } from '../frame';
 import { boolean, booleanWithAll } from '../operations';
-import { mirrored, turnedAndMoved } from '../moved';
+import { copiesAt, mirrored } from '../moved';
 import { resolveAll, resolvePosition } from '../resolve';
 import type { StepNumbers, StepType } from '../stepKind';
 import { faceTag } from '../tagged';
@@ -74,9 +74,7 @@ export const repeat: StepType<'repeat'> = {
       tool.dispose();
       return no({ code: 'step.changesNothing' });
     }
-    const copies = places.map(({ turn, by }) =>
-      turnedAndMoved(tool, turn, by, (tag) => faceTag(step.id, tag.slice(tag.lastIndexOf(':') + 1))),
-    );
+    const copies = copiesAt(tool, places, (tag) => faceTag(step.id, tag.slice(tag.lastIndexOf(':') + 1)));
     tool.dispose();
     try {
       return ok(booleanWithAll(of.cuts ? 'cut' : 'fuse', before, copies, !of.cuts));
