@@ -69,7 +69,14 @@ export class BodyBuilder {
   #changes = 0;
   #failedTool: Float32Array | null = null;
 
-  constructor(private readonly kernel: Kernel) {}
+  /**
+   * @param thorough the triangles of every part are looked at, not only of those whose steps are known to leave them
+   * open. They are made for the screen and for files anyway.
+   */
+  constructor(
+    private readonly kernel: Kernel,
+    private readonly thorough = false,
+  ) {}
 
   /**
    * @param onStep called before each step that has to be built, so that a watcher can name the one that hangs.
@@ -142,7 +149,7 @@ export class BodyBuilder {
     const isSealed = (link: Link) =>
       (link.sealed ??=
         everyEdgeHasTwoFaces(this.kernel, link.solid.shape) &&
-        (!this.#chain.some(({ numbers }) => isRisky(numbers.step)) ||
+        (!(this.thorough || this.#chain.some(({ numbers }) => isRisky(numbers.step))) ||
           isSoundMesh(this.#meshOf(link), link.check.volumeMm3)));
     const last = this.#chain.at(-1);
     if (!last || isSealed(last)) return null;

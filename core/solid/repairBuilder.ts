@@ -78,7 +78,7 @@ export class RepairBuilder {
   }
 
   #builderOf(id: string): BodyBuilder {
-    const found = this.#builders.get(id) ?? new BodyBuilder(this.kernel);
+    const found = this.#builders.get(id) ?? new BodyBuilder(this.kernel, true);
     this.#builders.set(id, found);
     return found;
   }

@@ -1,4 +1,9 @@
 import { router } from 'expo-router';
+import type { LucideIcon } from 'lucide-react-native';
+import Ghost from 'lucide-react-native/icons/ghost';
+import Ruler from 'lucide-react-native/icons/ruler';
+import Slice from 'lucide-react-native/icons/slice';
+import StepForward from 'lucide-react-native/icons/step-forward';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 
@@ -18,8 +23,12 @@ import { usePartWork } from '../part/usePartWork';
 import { useCutOpen } from '../part/useCutOpen';
 import { BuildSign } from './BuildSign';
 import { useShow } from '../preferences/useShow';
+import { colours } from '../theme/colours';
 import { labelOf, trailTargetOf } from './labelOf';
 import { useRepairContext } from './useRepairContext';
+
+/** Narrower than this, what can be done with the part is shown by signs, px. */
+const WORDS_FROM_PX = 640;
 
 /** The part with what goes on it: sizes, stances, cutting open, and a word while it is being built. */
 export function PartPane({ stage }: { stage: string }) {
@@ -114,8 +123,13 @@ export function PartPane({ stage }: { stage: string }) {
   const hasGhost = solid.bodies.some((body) => roleOf(repair, body.bodyId) === 'counterpart' && body.mesh);
   const making = repair.bodies.find(({ id }) => id === (stageShown?.bodyId ?? spares[0]?.bodyId));
   const outOfDate = solid.bodies.some((body) => body.outOfDate && body.mesh);
+  const [width, setWidth] = useState(0);
+  const short = width < WORDS_FROM_PX;
   return (
-    <View className="flex-1 bg-bench">
+    <View
+      className="flex-1 bg-bench"
+      onLayout={({ nativeEvent }) => setWidth(Math.round(nativeEvent.layout.width))}
+    >
       <PartView
         bodies={bodies}
         annotations={annotations}
@@ -144,7 +158,7 @@ export function PartPane({ stage }: { stage: string }) {
           <ScrollView
             horizontal
             showsHorizontalScrollIndicator={false}
-            contentContainerClassName="min-w-full justify-between gap-1.5 px-2 pb-1 lg:px-3 lg:pb-2"
+            contentContainerClassName="min-w-full justify-between gap-1 px-1.5 pb-1 lg:gap-1.5 lg:px-3 lg:pb-2"
           >
             <View role="group" aria-label="Stance" className="flex-row gap-1 lg:gap-1.5">
               {STANCE_ORDER.map((id) => (
@@ -157,15 +171,35 @@ export function PartPane({ stage }: { stage: string }) {
                 />
               ))}
             </View>
-            <View className="flex-row gap-1 lg:gap-1.5">
+            <View className="flex-row lg:gap-1.5">
               {hasGhost ? (
-                <Toggle label="Counterpart" on={showGhost} onPress={() => setShowGhost(!showGhost)} />
+                <Toggle
+                  label="Counterpart"
+                  Icon={Ghost}
+                  short={short}
+                  on={showGhost}
+                  onPress={() => setShowGhost(!showGhost)}
+                />
               ) : null}
-              <Toggle label="Cut open" on={cut.plane !== null} onPress={cut.toggle} />
-              <Toggle label="Measure" on={work.measuring} onPress={() => setMeasuring(!work.measuring)} />
+              <Toggle
+                label="Cut open"
+                Icon={Slice}
+                short={short}
+                on={cut.plane !== null}
+                onPress={cut.toggle}
+              />
+              <Toggle
+                label="Measure"
+                Icon={Ruler}
+                short={short}
+                on={work.measuring}
+                onPress={() => setMeasuring(!work.measuring)}
+              />
               {making && making.steps.length > 1 && stage === 'shape' ? (
                 <Toggle
                   label="Making"
+                  Icon={StepForward}
+                  short={short}
                   on={stageShown !== null}
                   onPress={() => setStage(stageShown ? null : { bodyId: making.id, steps: 1 })}
                 />
@@ -190,13 +224,19 @@ function Toggle({
   label,
   on,
   onPress,
+  Icon,
+  short = false,
   kind = 'switch',
 }: {
   label: string;
   on: boolean;
+  /** Stands for the words where there is little room. */
+  Icon?: LucideIcon;
+  short?: boolean;
   onPress(): void;
   kind?: 'choice' | 'switch';
 }) {
+  const isShort = Icon !== undefined && short;
   const colour = !on
     ? 'bg-card border-line'
     : kind === 'choice'
@@ -208,12 +248,16 @@ function Toggle({
       accessibilityLabel={label}
       aria-pressed={on}
       onPress={onPress}
-      className="min-h-[44px] justify-center"
+      className={`min-h-[44px] justify-center ${isShort ? 'min-w-[42px] items-center' : ''}`}
     >
       <View className={`rounded border px-2 py-1.5 lg:px-3 ${colour}`}>
-        <Text className={`font-number text-[14px] ${on && kind === 'choice' ? 'text-card' : 'text-ink'}`}>
-          {label}
-        </Text>
+        {isShort ? (
+          <Icon size={18} color={colours.ink} />
+        ) : (
+          <Text className={`font-number text-[14px] ${on && kind === 'choice' ? 'text-card' : 'text-ink'}`}>
+            {label}
+          </Text>
+        )}
       </View>
     </Pressable>
   );

@@ -132,7 +132,12 @@ export class PartScene {
     const bodies = solid.length > 0 ? [...solid, ...this.#shown.filter(({ ghost }) => ghost)] : this.#shown;
     if (kinds.includes('edge')) {
       for (const { id, mesh } of bodies) {
-        const found = edgeAt(mesh, at, (point) => this.#projectDeep(point));
+        const found = edgeAt(
+          mesh,
+          at,
+          (point) => this.#projectDeep(point),
+          (point) => this.#isSeen(point),
+        );
         if (found && (!kinds.includes('face') || found.px < 8)) {
           return { bodyId: id, picked: { kind: 'edge', tags: found.tags, near: found.near } };
         }
@@ -161,6 +166,21 @@ export class PartScene {
       };
     }
     return null;
+  }
+
+  /** Whether no face of what is shown lies between the viewer and a point. */
+  #isSeen(point: Vec3): boolean {
+    const { x, y } = this.#projectDeep(point);
+    const { width, height } = this.#size;
+    const ray = new Raycaster();
+    ray.setFromCamera(new Vector2((2 * x) / width - 1, 1 - (2 * y) / height), this.#camera);
+    const unit = this.#box.isEmpty() ? 1 : this.#box.getSize(new Vector3()).length();
+    const faces = this.#bodies.children.flatMap((body) => body.children.slice(0, 1));
+    const [hit] = ray.intersectObjects(faces, false);
+    if (!hit) return true;
+    // An edge lies on its faces: what hides it is nearer by more than a hair.
+    const away = new Vector3(...point).sub(hit.point).dot(ray.ray.direction);
+    return away < unit * 0.004;
   }
 
   #projectDeep(point: Vec3): Point & { depth: number } {

@@ -9,36 +9,48 @@ interface Point {
 /** A finger is not exact: edges within this of it are meant, px. */
 const REACH_PX = 16;
 
+type EdgeHit = Extract<Picked, { kind: 'edge' }> & { px: number; depth: number };
+
 /**
- * The edge that a tap means: the one nearest to it on the screen, and of those at the same place the one in front.
+ * The edge that a tap means: of those within a finger's reach that can be seen, the one nearest to it on the screen, and
+ * of those at the same place the one in front.
  *
  * @param project a point of the model to the view; `depth` grows away from the viewer.
+ * @param isSeen whether nothing is in front of a point.
  */
 export function edgeAt(
   mesh: SolidMesh,
   tap: Point,
   project: (point: Vec3) => Point & { depth: number },
-): (Extract<Picked, { kind: 'edge' }> & { px: number; depth: number }) | null {
-  let best: (Extract<Picked, { kind: 'edge' }> & { px: number; depth: number }) | null = null;
-  for (const run of mesh.edgeRuns) {
-    for (let segment = run.start; segment < run.start + run.count; segment += 1) {
-      const at = 6 * segment;
-      const from: Vec3 = [mesh.edges[at]!, mesh.edges[at + 1]!, mesh.edges[at + 2]!];
-      const to: Vec3 = [mesh.edges[at + 3]!, mesh.edges[at + 4]!, mesh.edges[at + 5]!];
-      const [a, b] = [project(from), project(to)];
-      const [dx, dy] = [b.x - a.x, b.y - a.y];
-      const square = dx * dx + dy * dy;
-      const share =
-        square === 0 ? 0 : Math.max(0, Math.min(1, ((tap.x - a.x) * dx + (tap.y - a.y) * dy) / square));
-      const px = Math.hypot(tap.x - a.x - share * dx, tap.y - a.y - share * dy);
-      if (px > REACH_PX) continue;
-      const depth = a.depth + share * (b.depth - a.depth);
-      // Half a millimetre on the glass decides; less than that, what is in front.
-      const isNearer = !best || px < best.px - 3 || (px < best.px + 3 && depth < best.depth);
-      if (!isNearer) continue;
-      const near = from.map((mm, axis) => mm + share * (to[axis]! - mm)) as unknown as Vec3;
-      best = { kind: 'edge', tags: run.tags, near, px, depth };
-    }
+  isSeen: (point: Vec3) => boolean = () => true,
+): EdgeHit | null {
+  const hits = mesh.edgeRuns.flatMap((run) => nearestOfRun(mesh, run, tap, project) ?? []);
+  // Less than a few pixels apart, what is in front decides.
+  hits.sort((a, b) => (Math.abs(a.px - b.px) < 3 ? a.depth - b.depth : a.px - b.px));
+  return hits.find(({ near }) => isSeen(near)) ?? null;
+}
+
+function nearestOfRun(
+  mesh: SolidMesh,
+  run: SolidMesh['edgeRuns'][number],
+  tap: Point,
+  project: (point: Vec3) => Point & { depth: number },
+): EdgeHit | null {
+  let best: EdgeHit | null = null;
+  for (let segment = run.start; segment < run.start + run.count; segment += 1) {
+    const at = 6 * segment;
+    const from: Vec3 = [mesh.edges[at]!, mesh.edges[at + 1]!, mesh.edges[at + 2]!];
+    const to: Vec3 = [mesh.edges[at + 3]!, mesh.edges[at + 4]!, mesh.edges[at + 5]!];
+    const [a, b] = [project(from), project(to)];
+    const [dx, dy] = [b.x - a.x, b.y - a.y];
+    const square = dx * dx + dy * dy;
+    const share =
+      square === 0 ? 0 : Math.max(0, Math.min(1, ((tap.x - a.x) * dx + (tap.y - a.y) * dy) / square));
+    const px = Math.hypot(tap.x - a.x - share * dx, tap.y - a.y - share * dy);
+    if (px > REACH_PX || (best && px >= best.px)) continue;
+    const depth = a.depth + share * (b.depth - a.depth);
+    const near = from.map((mm, axis) => mm + share * (to[axis]! - mm)) as unknown as Vec3;
+    best = { kind: 'edge', tags: run.tags, near, px, depth };
   }
   return best;
 }
@@ -64,10 +76,49 @@ export function segmentsOf(mesh: SolidMesh, { tags, near }: Extract<Picked, { ki
     : new Float32Array();
 }
 
-/** The segments round the faces of a tag. */
-export function rimOfTag(mesh: SolidMesh, tag: string): Float32Array {
-  const runs = mesh.edgeRuns.filter(({ tags }) => tags.includes(tag));
-  return joined(runs.map(({ start, count }) => mesh.edges.subarray(6 * start, 6 * (start + count))));
+/** The segments round a face that was picked: of several with its tag, the one nearest to the tap. */
+export function rimOf(mesh: SolidMesh, { tag, near }: Extract<Picked, { kind: 'face' }>): Float32Array {
+  const faces = mesh.faces.filter((face) => face.tag === tag);
+  const [nearest] = faces
+    .map((face) => ({ face, mm: awayFrom(mesh, face, near) }))
+    .sort((a, b) => a.mm - b.mm);
+  if (!nearest) return new Float32Array();
+  const corners = new Set<string>();
+  const { start, count } = nearest.face;
+  for (let at = start; at < start + count; at += 1) corners.add(keyOf(mesh.positions, 3 * mesh.indices[at]!));
+  const runs = mesh.edgeRuns.filter((run) => {
+    const [first, last] = [6 * run.start, 6 * (run.start + run.count - 1) + 3];
+    // Where one face has the tag, its edges are known by it; copies of a face are told apart by their corners.
+    return (
+      run.tags.includes(tag) &&
+      (faces.length === 1 || (corners.has(keyOf(mesh.edges, first)) && corners.has(keyOf(mesh.edges, last))))
+    );
+  });
+  return joined(runs.map((run) => mesh.edges.subarray(6 * run.start, 6 * (run.start + run.count))));
+}
+
+/** A point to a hundredth of a millimetre, as a key. */
+const keyOf = (points: Float32Array, at: number) =>
+  [points[at]!, points[at + 1]!, points[at + 2]!].map((mm) => Math.round(mm * 100)).join();
+
+/** How far the middles of a face's triangles are from a point, mm. */
+function awayFrom(
+  { positions, indices }: SolidMesh,
+  { start, count }: SolidMesh['faces'][number],
+  near: Vec3,
+) {
+  let best = Infinity;
+  for (let at = start; at < start + count; at += 3) {
+    const middle = [0, 1, 2].map(
+      (axis) =>
+        (positions[3 * indices[at]! + axis]! +
+          positions[3 * indices[at + 1]! + axis]! +
+          positions[3 * indices[at + 2]! + axis]!) /
+        3,
+    );
+    best = Math.min(best, Math.hypot(...middle.map((mm, axis) => mm - near[axis]!)));
+  }
+  return best;
 }
 
 function joined(runs: readonly Float32Array[]): Float32Array {

@@ -1,6 +1,6 @@
 import type { SolidMesh, Vec3 } from '@core/solid';
 
-import { edgeAt, pickables, rimOfTag, segmentsOf } from './pickOnMesh';
+import { edgeAt, pickables, rimOf, segmentsOf } from './pickOnMesh';
 import { patchOfPicks, pickableFor, samePick, usePartTool, type PickJob } from './partTool';
 
 /** Two edges side by side between the same faces, one in front of the other, and a third elsewhere. */
@@ -28,6 +28,12 @@ describe('what a tap means', () => {
     expect(edgeAt(mesh, { x: 40, y: 40 }, project)).toBeNull();
   });
 
+  test('never one that is hidden, unless nothing hides it', () => {
+    const behind = edgeAt(mesh, { x: 40, y: 3 }, project, ([, , z]) => z === 0)!;
+    expect(behind.tags).toEqual(['s:top', 's:front']);
+    expect(edgeAt(mesh, { x: 40, y: 3 }, project, () => false)).toBeNull();
+  });
+
   test('past the end of an edge its end is the nearest', () => {
     expect(edgeAt(mesh, { x: 108, y: 80 }, project)!.near).toEqual([100, 80, 0]);
     expect(edgeAt(mesh, { x: 130, y: 80 }, project)).toBeNull();
@@ -39,8 +45,23 @@ test('the edge that was picked is shown, not its neighbour between the same face
   expect([...segmentsOf(mesh, { kind: 'edge', tags, near: [40, 0, 49] })]).toEqual([0, 0, 50, 100, 0, 50]);
   expect([...segmentsOf(mesh, { kind: 'edge', tags, near: [40, 0, 1] })]).toEqual([0, 0, 0, 100, 0, 0]);
   expect(segmentsOf(mesh, { kind: 'edge', tags: ['gone:a', 'gone:b'], near: [0, 0, 0] })).toHaveLength(0);
-  expect(rimOfTag(mesh, 's:back')).toHaveLength(6);
-  expect(rimOfTag(mesh, 's:top')).toHaveLength(18);
+});
+
+test('a face is shown by the edges round it, and of copies of a face only the one that was picked', () => {
+  expect(rimOf(mesh, { kind: 'face', tag: 's:top', near: [1, 1, 0] })).toHaveLength(18);
+  expect(rimOf(mesh, { kind: 'face', tag: 's:gone', near: [1, 1, 0] })).toHaveLength(0);
+  const copies: SolidMesh = {
+    ...mesh,
+    positions: new Float32Array([0, 0, 0, 100, 0, 0, 0, 10, 0, 0, 80, 0, 100, 80, 0, 0, 99, 0]),
+    indices: new Uint32Array([0, 1, 2, 3, 4, 5]),
+    faces: [
+      { start: 0, count: 3, tag: 's:top' },
+      { start: 3, count: 3, tag: 's:top' },
+    ],
+  };
+  expect([...rimOf(copies, { kind: 'face', tag: 's:top', near: [30, 90, 0] })]).toEqual([
+    0, 80, 0, 100, 80, 0,
+  ]);
 });
 
 test('everything that can be picked can be stepped through', () => {

@@ -9,7 +9,7 @@ import type { PickedOn } from '../solid/protocol';
 import { workbench, type ShownBody } from '../solid/useSolid';
 import type { SceneMarks } from './partScene';
 import { patchOfPicks, pickableFor, samePick, usePartTool } from './partTool';
-import { rimOfTag, segmentsOf } from './pickOnMesh';
+import { rimOf, segmentsOf } from './pickOnMesh';
 
 /** What is picked, measured or stepped through on the part, for the view and the bar over it. */
 export function usePartWork(repair: Repair, shown: readonly ShownBody[]) {
@@ -27,7 +27,7 @@ export function usePartWork(repair: Repair, shown: readonly ShownBody[]) {
     const picks = picked.flatMap(({ bodyId, picked: one }) => {
       const mesh = meshOf(bodyId);
       if (!mesh) return [];
-      return [one.kind === 'face' ? rimOfTag(mesh, one.tag) : segmentsOf(mesh, one)];
+      return [one.kind === 'face' ? rimOf(mesh, one) : segmentsOf(mesh, one)];
     });
     return { segments: segments ? [...picks, segments] : picks, points: [] };
   }, [picked, segments, meshOf]);
