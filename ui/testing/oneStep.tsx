@@ -1,4 +1,5 @@
 import { fireEvent, render, screen } from '@testing-library/react';
+import { View } from 'react-native';
 
 import type { Repair, Step } from '@core/model';
 import { RepairDraft } from '@core/testing/repairDraft';
@@ -20,7 +21,9 @@ export function show(repair: Repair, index = 1): void {
   const body = repair.bodies[0]!;
   render(
     <InRepair repair={repair}>
-      <StepSentence body={body} step={body.steps[index]!} index={index} outcome={undefined} />
+      <View role="listitem">
+        <StepSentence body={body} step={body.steps[index]!} index={index} outcome={undefined} />
+      </View>
     </InRepair>,
   );
 }

@@ -54,6 +54,7 @@ export function SortableStep({
     'div',
     {
       ref: setNodeRef,
+      role: 'listitem',
       style: {
         transform: CSS.Translate.toString(transform),
         transition,

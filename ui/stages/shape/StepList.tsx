@@ -30,6 +30,8 @@ export function StepList({ body, outcomes }: { body: Body; outcomes: readonly St
       sensors={sensors}
       collisionDetection={closestCenter}
       accessibility={{
+        // What is read out stands outside the list, which holds nothing but steps.
+        container: document.body,
         screenReaderInstructions: { draggable: 'The arrow keys move this step up or down by one place.' },
         announcements: {
           onDragStart: ({ active }) => `Step ${placeOf(active.id) + 1} is taken up.`,

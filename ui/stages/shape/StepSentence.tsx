@@ -54,10 +54,7 @@ export function StepSentence({
   const failed = outcome?.state === 'failed';
   const pickAgain = pickOf(parts);
   return (
-    <View
-      role="listitem"
-      className={`flex-row items-start border-b border-line py-1.5 pr-1 ${failed ? 'bg-rust-soft' : ''}`}
-    >
+    <View className={`flex-row items-start border-b border-line py-1.5 pr-1 ${failed ? 'bg-rust-soft' : ''}`}>
       <View className="flex-1">
         <View className={`flex-row flex-wrap items-center ${step.off ? 'opacity-60' : ''}`}>
           {parts.flatMap((part, place) =>

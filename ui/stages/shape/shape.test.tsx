@@ -1,4 +1,5 @@
 import { fireEvent, render, screen } from '@testing-library/react';
+import { View } from 'react-native';
 
 import type { Body } from '@core/model';
 import type { StepOutcome } from '@core/solid';
@@ -18,7 +19,9 @@ function show(index: number, outcome?: StepOutcome, repair = rackWheel()) {
   const body = repair.bodies[0]!;
   render(
     <InRepair repair={repair} setOpenTrail={setOpenTrail}>
-      <StepSentence body={body} step={body.steps[index]!} index={index} outcome={outcome} />
+      <View role="listitem">
+        <StepSentence body={body} step={body.steps[index]!} index={index} outcome={outcome} />
+      </View>
     </InRepair>,
   );
   return body;
