@@ -1,0 +1,181 @@
+import { act, fireEvent, render, screen } from '@testing-library/react';
+
+import { type Measured, type SolidMesh } from '@core/solid';
+import { block, stepOf } from '@core/testing/pieces';
+import { RepairDraft } from '@core/testing/repairDraft';
+
+import { MeasureBar } from './MeasureBar';
+import { usePartTool, type PickJob } from './partTool';
+import { PickBar, pickWords } from './PickBar';
+import { StageBar } from './StageBar';
+
+const mockPut = jest.fn();
+const mockMeasure = jest.fn();
+jest.mock('../api/useRepair', () => ({ useChangeRepair: () => ({ put: mockPut }) }));
+jest.mock('../solid/useSolid', () => ({
+  workbench: { measure: (...given: unknown[]) => mockMeasure(...given) as unknown },
+}));
+beforeEach(() => {
+  mockPut.mockReset();
+  mockMeasure.mockReset();
+  act(() => usePartTool.getState().end());
+});
+
+const plate = { ...block(40, 20, 10), id: 'plate' };
+const hole = stepOf('drill', { diameter: 4, depth: 'through', x: 0, y: 0 }, 'hole');
+const { repair } = new RepairDraft('x')
+  .measured('A', 'Length', ['40'])
+  .body('body', 'Plate', [plate, hole] as never);
+const body = repair.bodies[0]!;
+const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
+const tool = () => usePartTool.getState();
+
+const mesh: SolidMesh = {
+  positions: new Float32Array(18),
+  normals: new Float32Array(18),
+  indices: new Uint32Array([0, 1, 2, 3, 4, 5]),
+  faces: [
+    { start: 0, count: 3, tag: 'plate:top' },
+    { start: 3, count: 3, tag: 'hole:wall' },
+  ],
+  edges: new Float32Array(12),
+  edgeRuns: [
+    { start: 0, count: 1, tags: ['plate:top', 'hole:wall'] },
+    { start: 1, count: 1, tags: ['plate:top', 'plate:front'] },
+  ],
+};
+const job = (picks: PickJob['want']['picks']): PickJob => ({
+  bodyId: 'body',
+  stepId: 'new',
+  steps: 2,
+  want: { field: 'where', picks },
+  what: 'which edges',
+});
+
+describe('picking', () => {
+  const show = (picks: PickJob['want']['picks'], onDone = jest.fn()) => {
+    act(() => tool().beginPick(job(picks)));
+    render(<PickBar job={job(picks)} body={body} mesh={mesh} onDone={onDone} />);
+    return onDone;
+  };
+
+  test('the keys go through every face, and the last one gone to is taken', () => {
+    const onDone = show('ground');
+    expect(screen.getByRole('status').textContent).toBe('Tap a face.');
+    expect(screen.getByRole('button', { name: 'Take it' }).getAttribute('aria-disabled')).toBe('true');
+    press('Next face');
+    expect(screen.getByRole('status').textContent).toBe('the top of step 1');
+    press('Next face');
+    expect(screen.getByRole('status').textContent).toBe('the wall of step 2');
+    press('Next face');
+    expect(screen.getByRole('status').textContent).toBe('the top of step 1');
+    press('Take it');
+    expect(onDone).toHaveBeenCalled();
+  });
+
+  test('edges gather: one is gone through, kept, and the next gone through', () => {
+    show('edges');
+    press('Next edge');
+    expect(screen.getByRole('status').textContent).toBe(
+      'the edge where the top of step 1 meets the wall of step 2',
+    );
+    press('And another');
+    press('Next edge');
+    press('Next edge');
+    expect(tool().picked).toHaveLength(2);
+    expect(screen.getByRole('status').textContent).toMatch(/^2, the last of them the edge where/);
+  });
+
+  test('leaving it changes nothing', () => {
+    show('rim');
+    press('Next face');
+    press('Cancel');
+    expect(tool()).toMatchObject({ job: null, picked: [], stage: null });
+  });
+
+  test('what is picked of a step that is gone says so', () => {
+    expect(pickWords({ kind: 'face', tag: 'gone:top', near: [0, 0, 0] }, body)).toBe(
+      'the top of a step that is no longer before this one',
+    );
+  });
+});
+
+describe('the making of a part', () => {
+  test('goes a step on and back, and stops at both ends', () => {
+    act(() => tool().setStage({ bodyId: 'body', steps: 1 }));
+    render(<StageBar body={body} />);
+    expect(screen.getByRole('status').textContent).toBe('After 1 of 2: raise or cut');
+    expect(screen.getByRole('button', { name: 'One step back' }).getAttribute('aria-disabled')).toBe('true');
+    press('One step on');
+    expect(screen.getByRole('status').textContent).toBe('After 2 of 2: drill');
+    expect(screen.getByRole('button', { name: 'One step on' }).getAttribute('aria-disabled')).toBe('true');
+    press('Whole part');
+    expect(tool().stage).toBeNull();
+  });
+});
+
+describe('measuring', () => {
+  const picked = {
+    bodyId: 'body',
+    picked: { kind: 'face' as const, tag: 'plate:top', near: [0, 0, 10] as const },
+  };
+  const show = async (measured: Measured, count = 1) => {
+    mockMeasure.mockResolvedValue(measured);
+    act(() => tool().setMeasuring(true));
+    render(<MeasureBar repair={repair} />);
+    await act(async () => {
+      tool().setPicked(Array.from({ length: count }, () => picked));
+      await Promise.resolve();
+    });
+  };
+  const said = () => screen.getByRole('status').textContent;
+
+  test('a face alone: its area and the wall under it, which can be kept', async () => {
+    await show({ things: [{ kind: 'plane', areaMm2: 787.44 }], distance: null, angle: null, wallMm: 10 });
+    expect(said()).toBe('Flat face of 787.4 mm²; wall under it 10.00 mm.');
+    press('Keep as a size');
+    expect(mockPut).toHaveBeenCalledWith(
+      'size',
+      expect.objectContaining({ tag: 'B', kind: 'chosen', given: 10, name: 'Wall, measured on the part B' }),
+      'Kept as size B.',
+    );
+  });
+
+  test('a round edge by its diameter, a straight one by its length', async () => {
+    await show({
+      things: [{ kind: 'circle', diameterMm: 4, lengthMm: 12.57 }],
+      distance: null,
+      angle: null,
+      wallMm: null,
+    });
+    expect(said()).toBe('Round edge 4.00 mm across.');
+  });
+
+  test('between two things: how far apart, at which angle, and what they are', async () => {
+    await show(
+      {
+        things: [
+          { kind: 'plane', areaMm2: 200 },
+          { kind: 'cylinder', diameterMm: 4, areaMm2: 125.7 },
+        ],
+        distance: { mm: 18, from: [0, 0, 0], to: [18, 0, 0] },
+        angle: Math.PI / 2,
+        wallMm: null,
+      },
+      2,
+    );
+    expect(said()).toBe(
+      '18.00 mm apart at the nearest, at 90°. Flat face of 200.0 mm²; round face 4.00 mm across, 125.7 mm².',
+    );
+    press('Keep as a size');
+    expect(mockPut.mock.calls[0]![1]).toMatchObject({ given: 18, name: 'Distance, measured on the part B' });
+  });
+
+  test('things that touch are told to, and a curved face alone has nothing to keep', async () => {
+    await show({ things: [{ kind: 'surface', areaMm2: 5 }], distance: null, angle: null, wallMm: null });
+    expect(said()).toBe('Curved face of 5.0 mm².');
+    expect(screen.queryByRole('button', { name: 'Keep as a size' })).toBeNull();
+    press('Done measuring');
+    expect(tool().measuring).toBe(false);
+  });
+});
