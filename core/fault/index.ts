@@ -95,6 +95,19 @@ export type StepFault =
   | { code: 'outline.noRing'; inner: NamedLength; outerMm: number }
   | { code: 'outline.pointsMeet'; place: number }
   | { code: 'outline.crosses' }
+  | { code: 'outline.open'; x: number; y: number }
+  | { code: 'outline.loopsAside' }
+  | { code: 'outline.noPoint'; place: number; point: string }
+  | { code: 'outline.hasHoles' }
+  | { code: 'outline.notHere' }
+  | { code: 'outline.noneOfStep'; place: number }
+  | { code: 'outline.offsetTooFar'; by: NamedLength }
+  | { code: 'raise.upToBehind' }
+  | { code: 'apart.touches' }
+  | { code: 'body.noFits'; name: string }
+  | { code: 'body.severalFits'; name: string; tag: string }
+  | { code: 'split.tiesDoNotFit'; breadth: NamedLength }
+  | { code: 'step.touchesAtEdge' }
   | { code: 'outline.arcNeedsEnds' }
   | { code: 'gear.noRoot'; teeth: number }
   | { code: 'gear.pointed'; teeth: number }

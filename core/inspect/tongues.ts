@@ -1,10 +1,7 @@
 import type { EvaluatedRepair } from '@core/fit';
-import type { Body, StepOf } from '@core/model';
-import { resolveValue } from '@core/solid';
+import { takesAway, type Body, type StepOf } from '@core/model';
+import { BUMP_LENGTHS, resolveValue } from '@core/solid';
 import type { Material } from '@core/standards';
-
-/** Length of a tongue's bump along it, as a multiple of how far it stands out. */
-const BUMP_LENGTHS = 2;
 
 /** How far a springy tongue is strained when its bump passes the edge, against what its material bears. */
 export interface TongueStrain {
@@ -26,7 +23,7 @@ export const cantileverStrain = (lengthMm: number, thicknessMm: number, bentMm: 
 /** The strain of each tongue of a body that is made as one. */
 export function tongueStrains(body: Body, numbers: EvaluatedRepair, material: Material): TongueStrain[] {
   return body.steps.flatMap((step) => {
-    if (step.kind !== 'tongue' || step.effect !== 'add' || step.off) return [];
+    if (step.kind !== 'tongue' || takesAway(step.effect) || step.off) return [];
     const found = strainOf(step, numbers, material);
     return found ? [found] : [];
   });

@@ -1,6 +1,22 @@
 import { z } from 'zod';
 
+import { Id } from './ids';
+import { FacePick } from './place';
 import { Value } from './value';
+
+/** Name of a point of a drawn outline. */
+const Point = z.string().min(1).max(12);
+
+/** A curve of a drawn outline, between its points. */
+export const DrawnCurve = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('line'), from: Point, to: Point }),
+  z.strictObject({ kind: z.literal('arc'), from: Point, via: Point, to: Point }),
+  /** Smooth through its points in order; a closed one comes back to the first. */
+  z.strictObject({ kind: z.literal('spline'), points: z.array(Point).min(2).max(100), closed: z.boolean() }),
+  z.strictObject({ kind: z.literal('circle'), middle: Point, diameter: Value }),
+  z.strictObject({ kind: z.literal('ellipse'), middle: Point, length: Value, breadth: Value }),
+]);
+export type DrawnCurve = z.infer<typeof DrawnCurve>;
 
 /** A plain outline, its middle where the step puts it. Numbers are lengths, mm. */
 export const OutlineShape = z.discriminatedUnion('shape', [
@@ -30,6 +46,27 @@ export const OutlineShape = z.discriminatedUnion('shape', [
       .array(z.strictObject({ x: Value, y: Value, diameter: Value }))
       .min(2)
       .max(24),
+  }),
+  /** A band round circles of one diameter at the points of a layout, as they lie there about its origin. */
+  z.strictObject({ shape: z.literal('layoutHull'), layout: Id, diameter: Value }),
+  /** The outline of another step or of a flat face, moved out all round by a length (in, if negative). */
+  z.strictObject({
+    shape: z.literal('offset'),
+    of: z.union([z.strictObject({ step: Id }), z.strictObject({ face: FacePick })]),
+    by: Value,
+  }),
+  /**
+   * Curves between points, of one loop or of several: the outermost is the outline, those within it are holes in it.
+   * `relations` will hold what the curves keep to each other.
+   */
+  z.strictObject({
+    shape: z.literal('drawn'),
+    points: z
+      .array(z.strictObject({ id: Point, x: Value, y: Value }))
+      .min(1)
+      .max(400),
+    curves: z.array(DrawnCurve).min(1).max(400),
+    relations: z.array(z.never()),
   }),
   /** From point to point and back to the first. `via`: an arc goes through it. */
   z.strictObject({

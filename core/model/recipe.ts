@@ -39,9 +39,14 @@ export const GrooveStep = z.strictObject({
   depth: Value,
 });
 
-/** What a step does with the solid it makes: joins it, takes it away, or keeps what both have in common. */
-export const Effect = z.enum(['add', 'cut', 'common']);
+/**
+ * What a step does with the solid it makes: joins it, takes it away, keeps what both have in common, or leaves it apart
+ * as a piece of its own.
+ */
+export const Effect = z.enum(['add', 'cut', 'common', 'apart']);
 export type Effect = z.infer<typeof Effect>;
+/** Whether it goes into what is there, and not onto it. */
+export const takesAway = (effect: Effect): boolean => effect === 'cut' || effect === 'common';
 
 /** Radians, a turn about the upright axis through its middle. */
 const turn = z.number().min(-7).max(7);
@@ -55,6 +60,8 @@ export const RaiseStep = z.strictObject({
   outline: OutlineShape,
   turn,
   height: z.union([z.literal('through'), Value]),
+  /** It ends at this flat face, level or leaning, instead of at its height. */
+  upTo: FacePick.optional(),
   /** Half of the height to each side of its place. */
   bothWays: z.literal(true).optional(),
   /** Radians by which its sides lean in, away from its place; outward if negative. */
@@ -88,14 +95,27 @@ export const SpinStep = z.strictObject({
   turn,
 });
 
-/** From outline to outline, straight or smooth: heights above its place, each moved aside and turned as it says. */
+/**
+ * From outline to outline, straight or smooth: heights above its place, each moved aside and turned as it says. `tilt`,
+ * radians, leans one about the way to its right; `shift` lets its corners meet those so many further on.
+ */
 export const BlendStep = z.strictObject({
   ...step,
   ...place,
   kind: z.literal('blend'),
   effect: Effect,
   sections: z
-    .array(z.strictObject({ outline: OutlineShape, at: Value, x: Value, y: Value, turn }))
+    .array(
+      z.strictObject({
+        outline: OutlineShape,
+        at: Value,
+        x: Value,
+        y: Value,
+        turn,
+        tilt: z.number().min(-1.5).max(1.5).optional(),
+        shift: z.int().min(-24).max(24).optional(),
+      }),
+    )
     .min(2)
     .max(20),
   between: z.enum(['straight', 'smooth']),
@@ -135,6 +155,8 @@ export const ThreadStep = z.strictObject({
   length: z.union([z.literal('through'), Value]),
   play: Value,
   made: z.enum(['modelled', 'drawn']),
+  /** The mouths of a threaded hole widen at 45°, so that a screw finds its way in. */
+  eased: z.literal(true).optional(),
 });
 
 /** Raised or sunk letters, `height` their capital height and `depth` how far they stand out or go in. */
@@ -173,7 +195,9 @@ export const BodyStep = z.strictObject({
   kind: z.literal('body'),
   of: Id,
   effect: Effect,
-  /** How much larger it is taken, all round. */
+  /** Its sizes that go through a fit are taken as their fits make them: each face with its own allowance. */
+  byFits: z.literal(true).optional(),
+  /** How much larger it is taken, all round; with fits, in addition to them. */
   grow: Value,
   /** From which side it can be put in: the way is cleared. */
   wayIn: z.union([z.literal('none'), Side]),
@@ -219,6 +243,8 @@ export const SplitStep = z.strictObject({
   gap: Value,
   /** Pegs on the lower half and sockets in the upper, to find each other by. */
   pegs: z.strictObject({ diameter: Value, length: Value, apart: Value, play: Value }).optional(),
+  /** Two slots through both halves, for a strap that ties them together. */
+  ties: z.strictObject({ breadth: Value, thickness: Value, apart: Value }).optional(),
 });
 
 /** Cone or stump of one: `lower` and `upper` diameters, `height` apart; either may be zero. */

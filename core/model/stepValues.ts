@@ -6,7 +6,8 @@ export function valuesIn(step: Step): Value[] {
   const found: Value[] = [];
   const look = (data: unknown): void => {
     if (typeof data !== 'object' || data === null) return;
-    if ('from' in data) found.push(data as Value);
+    // Curves of a drawn outline run from somewhere too.
+    if ('from' in data && !('kind' in data)) found.push(data as Value);
     else Object.values(data).forEach(look);
   };
   look(step);

@@ -50,3 +50,13 @@ export function boxOfLoop(loop: Loop): [number, number, number, number] {
   const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
   return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
 }
+
+/** As placedLoop, with the holes. */
+export const placedRegion = <R extends { outer: Loop; holes: readonly Loop[] }>(
+  { outer, holes }: R,
+  turn: number,
+  to: Point,
+): { outer: Loop; holes: Loop[] } => ({
+  outer: placedLoop(outer, turn, to),
+  holes: holes.map((hole) => placedLoop(hole, turn, to)),
+});

@@ -1,4 +1,6 @@
-export { boxOfLoop, placedLoop, type Curve, type Loop, type Point } from './curves';
+export { loopsOfCurves, regionOfLoops, type Region } from './chain';
+export { boxOfLoop, placedLoop, placedRegion, type Curve, type Loop, type Point } from './curves';
 export { evenedLoops } from './evened';
 export { gearRadii, halfToothAngle, type GearTeeth } from './gear';
-export { cornerRadiusOf, loopOf, type KnownOutline } from './shapes';
+export { areaOf, isWithin, polygonOf } from './polygon';
+export { cornerRadiusOf, loopOf, regionOf, type KnownOutline } from './shapes';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 
-import { areaOf, circleThrough, pointsLoop } from './points';
+import { pointsLoop } from './points';
+import { areaOf, circleThrough } from './polygon';
 import { evenedLoops } from './evened';
 import { gearLoop, gearRadii, halfToothAngle, rackLoop } from './gear';
 import { hullLoop } from './hull';

@@ -1,7 +1,9 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import type { OutlineShapeName } from '@core/model';
+import type { DrawnCurve, OutlineShapeName } from '@core/model';
 
+import type { Region } from './chain';
 import type { Curve, Loop, Point } from './curves';
+import { drawnRegion } from './drawn';
 import { gearLoop, rackLoop } from './gear';
 import { hullLoop } from './hull';
 import { pointsLoop } from './points';
@@ -18,8 +20,9 @@ export interface KnownOutline {
   angle?: number;
   /** Of a band round circles: one for each. */
   circles?: readonly unknown[];
-  /** Of points. */
-  points?: readonly { via?: true | undefined }[];
+  /** Of points, and of what is drawn between them. */
+  points?: readonly { id?: string; via?: true | undefined }[];
+  curves?: readonly DrawnCurve[];
   between?: 'straight' | 'smooth';
   /** Of teeth. */
   teeth?: number;
@@ -30,6 +33,16 @@ export interface KnownOutline {
 
 /** Corners below this are square, mm: the arc would be shorter than the kernel can keep apart. */
 const SQUARE_BELOW_MM = 0.01;
+
+/** The region of an outline about the origin, or what is wrong with it. */
+export function regionOf(outline: KnownOutline): Result<Region, StepFault> {
+  if (outline.shape === 'drawn') {
+    const points = outline.points!.map(({ id }) => ({ id: id! }));
+    return drawnRegion(points, outline.curves!, outline.lengths);
+  }
+  const loop = loopOf(outline);
+  return loop.ok ? ok({ outer: loop.value, holes: [] }) : loop;
+}
 
 /** The loop of a plain outline about the origin, or what is wrong with its numbers. */
 export function loopOf(outline: KnownOutline): Result<Loop, StepFault> {
@@ -64,6 +77,24 @@ export function loopOf(outline: KnownOutline): Result<Loop, StepFault> {
           radius: mm(`circles.${index}.diameter`) / 2,
         })),
       );
+    case 'layoutHull': {
+      const labels = Object.keys(lengths).flatMap((key) => (key.startsWith('at.x') ? [key.slice(4)] : []));
+      if (labels.length === 0) return no({ code: 'value.layoutGone', what: 'band' });
+      return hullLoop(
+        labels.map((label) => ({
+          middle: [mm(`at.x${label}`), mm(`at.y${label}`)],
+          radius: mm('diameter') / 2,
+        })),
+      );
+    }
+    case 'drawn': {
+      const region = regionOf(outline);
+      if (!region.ok) return region;
+      return region.value.holes.length > 0 ? no({ code: 'outline.hasHoles' }) : ok(region.value.outer);
+    }
+    case 'offset':
+      // It is known only where the part is.
+      return no({ code: 'outline.notHere' });
     case 'points':
       return pointsLoop(
         outline.points!.map(({ via }, index) => ({

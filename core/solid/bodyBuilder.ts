@@ -1,6 +1,6 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
-import type { Body, Step, StepKind } from '@core/model';
+import { takesAway, type Body, type Step, type StepKind } from '@core/model';
 
 import type { Annotation, CentreLine } from './annotation';
 import {
@@ -189,7 +189,7 @@ export class BodyBuilder {
     if (!lengths.ok) return lengths;
     // A repeat is made of what another step made.
     const of = step.kind === 'repeat' ? (earlier.get(step.of) ?? null) : null;
-    const other = step.kind === 'body' ? surroundings.bodyOf(step.of) : null;
+    const other = step.kind === 'body' ? surroundings.bodyOf(step.of, step.byFits) : null;
     if (other && !other.ok) return other;
     const font = step.kind === 'text' && surroundings.font !== null;
     const key = JSON.stringify([{ ...step, note: undefined }, lengths.value, of, other?.value.key, font]);
@@ -326,7 +326,7 @@ function effectOf(
 ): StepType<StepKind>['effect'] {
   if (kind !== 'any') return kind;
   if (step.kind === 'repeat') return earlier.get(step.of)?.cuts ? 'cuts' : 'adds';
-  return effectOfStep(step) === 'add' ? 'adds' : 'cuts';
+  return takesAway(effectOfStep(step)) ? 'cuts' : 'adds';
 }
 
 /** Holds what a step gave against what such a step can do. */

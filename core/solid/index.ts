@@ -12,6 +12,7 @@ export { readStep, writeStep, type NamedShape } from './stepFile';
 export { meshVolume, openEdgeCount, weld, type WeldedMesh } from './weld';
 export { CUT_TAG, cutOpen, type Axis, type CutPlane, type OpenedSolid } from './section';
 export { resolveValue, SMALLEST_MM } from './resolve';
+export { BUMP_LENGTHS } from './steps/tongue';
 export { MemoryWatch } from './memoryWatch';
 export { Scope, scoped } from './scope';
 export { stepOfTag, TaggedSolid, type FaceTag } from './tagged';

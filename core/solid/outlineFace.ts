@@ -1,4 +1,4 @@
-import type { Curve, Loop, Point } from '@core/outline';
+import type { Curve, Loop, Point, Region } from '@core/outline';
 
 import type { Vec3 } from './annotation';
 import { toWorld, type Frame } from './frame';
@@ -29,16 +29,25 @@ interface Outlined {
   roles: ShapeMap<string>;
 }
 
-/** A flat face within a loop. The wire copies edges unless their ends are shared, so each is named as it holds it. */
-export function outlineFace(kernel: Kernel, scope: Scope, loop: Loop, plane: Plane): Outlined {
-  const wire = scope.keep(new kernel.BRepBuilderAPI_MakeWire());
+/**
+ * A flat face within a loop, or within a region with holes. The wire copies edges unless their ends are shared, so each
+ * is named as it holds it.
+ */
+export function outlineFace(kernel: Kernel, scope: Scope, outline: Loop | Region, plane: Plane): Outlined {
   const roles = new ShapeMap<string>(kernel);
-  for (const curve of loop) {
-    wire.Add(edgeOf(kernel, scope, curve, plane));
-    roles.set(scope.keep(wire.Edge()), curve.role);
-  }
-  const closed = scope.keep(wire.Wire());
+  const wireOf = (loop: Loop) => {
+    const wire = scope.keep(new kernel.BRepBuilderAPI_MakeWire());
+    for (const curve of loop) {
+      wire.Add(edgeOf(kernel, scope, curve, plane));
+      roles.set(scope.keep(wire.Edge()), curve.role);
+    }
+    return scope.keep(wire.Wire());
+  };
+  const { outer, holes } = 'outer' in outline ? outline : { outer: outline, holes: [] };
+  const closed = wireOf(outer);
   const face = scope.keep(new kernel.BRepBuilderAPI_MakeFace(closed, true));
+  // A hole goes the other way round than the outline.
+  for (const hole of holes) face.Add(scope.keep(kernel.TopoDS.Wire(scope.keep(wireOf(hole).Reversed()))));
   return { face: scope.keep(face.Face()), wire: closed, roles };
 }
 
@@ -102,7 +111,7 @@ function direction(kernel: Kernel, scope: Scope, plane: Plane, way: Point | 'nor
 /** A loop raised straight up from height `z`. `nameFace` gets 'bottom', 'top' and the roles of the curves. */
 export const raisedLoop = (
   kernel: Kernel,
-  loop: Loop,
+  loop: Loop | Region,
   { z, height }: { z: number; height: number },
   nameFace: (role: string) => FaceTag,
 ): TaggedSolid => prismOf(kernel, loop, levelPlane(z), [0, 0, height], nameFace);
@@ -110,7 +119,7 @@ export const raisedLoop = (
 /** A loop of any plane drawn out along a way. Names as raisedLoop: 'bottom' is where it begins. */
 export function prismOf(
   kernel: Kernel,
-  loop: Loop,
+  loop: Loop | Region,
   plane: Plane,
   way: Vec3,
   nameFace: (role: string) => FaceTag,
@@ -138,7 +147,7 @@ export function prismOf(
  */
 export function turnedLoop(
   kernel: Kernel,
-  loop: Loop,
+  loop: Loop | Region,
   [ax, ay]: Point,
   nameFace: (role: string) => FaceTag,
   part?: { from: number; by: number },

@@ -3,6 +3,7 @@ import type { EvaluatedRepair } from '@core/fit';
 import type { Body } from '@core/model';
 import type { Font } from '@core/text';
 
+import { asFitted } from './asFitted';
 import { BodyBuilder, type Built } from './bodyBuilder';
 import type { Kernel } from './kernel';
 import type { OtherBody } from './stepKind';
@@ -29,9 +30,29 @@ export class RepairBuilder {
     onStep: (bodyId: string, stepId: string) => void = () => {},
   ): Map<string, Built> {
     const wanted = bodies.filter((body) => !body.removed);
-    this.#clearAllBut(new Set(wanted.map(({ id }) => id)));
+    this.#clearAllBut(new Set(wanted.flatMap(({ id }) => [id, fittedKey(id)])));
     const done = new Map<string, Built>();
     const underWay: string[] = [];
+    /** Another body as its fits make it; kept by itself, since its own solid stays as measured. */
+    const fittedBody = (other: Body): Result<OtherBody, StepFault> => {
+      const fitted = asFitted(other, numbers);
+      if (!fitted.ok) return fitted;
+      const builder = this.#builderOf(fittedKey(other.id));
+      const built = builder.build(fitted.value, numbers, (stepId) => onStep(other.id, stepId), {
+        font: this.font,
+        bodyOf: (id) => {
+          const used = done.get(id);
+          const name = wanted.find((one) => one.id === id)?.name ?? '';
+          return used?.solid
+            ? ok({ solid: used.solid, name, key: this.#builderOf(id).key })
+            : no({ code: 'body.notBuilt', name });
+        },
+      });
+      const failed = built.steps.find(({ state }) => state === 'failed');
+      if (failed?.state === 'failed') return no(failed.fault);
+      if (!built.solid) return no({ code: 'body.notBuilt', name: other.name });
+      return ok({ solid: built.solid, name: other.name, key: `fitted ${builder.key}` });
+    };
     const build = (body: Body): Built => {
       const before = done.get(body.id);
       if (before) return before;
@@ -42,7 +63,7 @@ export class RepairBuilder {
         const used = wanted.find(({ id }) => id === other);
         if (used && !underWay.includes(used.id)) build(used);
       }
-      const bodyOf = (id: string): Result<OtherBody, StepFault> => {
+      const bodyOf = (id: string, byFits = false): Result<OtherBody, StepFault> => {
         if (id === body.id) return no({ code: 'body.itself' });
         const other = wanted.find((candidate) => candidate.id === id);
         if (!other) return no({ code: 'body.gone' });
@@ -54,7 +75,9 @@ export class RepairBuilder {
         const built = done.get(id);
         const failed = built?.steps.some(({ state }) => state === 'failed');
         if (!built?.solid || failed) return no({ code: 'body.notBuilt', name: other.name });
-        return ok({ solid: built.solid, name: other.name, key: this.#builderOf(id).key });
+        return byFits
+          ? fittedBody(other)
+          : ok({ solid: built.solid, name: other.name, key: this.#builderOf(id).key });
       };
       const built = builder.build(body, numbers, (stepId) => onStep(body.id, stepId), {
         font: this.font,
@@ -91,6 +114,9 @@ export class RepairBuilder {
     }
   }
 }
+
+/** Under which a body is kept as its fits make it. */
+const fittedKey = (id: string) => `${id} as fitted`;
 
 const usedBy = (body: Body): string[] =>
   body.steps.flatMap((step) => (step.kind === 'body' && !step.off ? [step.of] : []));

@@ -53,6 +53,27 @@ function resolvePoint(
   return ok({ what, tag: point.label, mm: roundTo(mm, 0.01) });
 }
 
+/** The points of a layout, placed: `xP` and `yP` for the point that is labelled P, mm. @param what is laid out. */
+export function layoutPlaces(
+  id: string,
+  what: string,
+  numbers: EvaluatedRepair,
+): Result<Record<string, NamedLength>, StepFault> {
+  const found = numbers.layouts.get(id);
+  if (!found) return no({ code: 'value.layoutGone', what });
+  const lengths: Record<string, NamedLength> = {};
+  for (const point of found.solved.points) {
+    for (const axis of ['x', 'y'] as const) {
+      const mm = coordinateOf(found, point.id, axis);
+      if (mm === null) {
+        return no({ code: 'value.pointNotPlaced', what, point: point.label, layout: found.layout.name });
+      }
+      lengths[`${axis}${point.label}`] = { what: `point ${point.label}`, tag: point.label, mm };
+    }
+  }
+  return ok(lengths);
+}
+
 /** As resolveValue, for a length that must be at least SMALLEST_MM. */
 export function resolveLength(
   value: Value,

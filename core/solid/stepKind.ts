@@ -22,7 +22,8 @@ export interface OtherBody {
 export interface Surroundings {
   /** For letters; null where none has been loaded. */
   font: Font | null;
-  bodyOf(id: string): Result<OtherBody, StepFault>;
+  /** @param byFits as its fits make it: sizes that go through a fit are taken as the fit has them. */
+  bodyOf(id: string, byFits?: boolean): Result<OtherBody, StepFault>;
 }
 
 /** What a step finds when its turn comes. */

@@ -6,12 +6,18 @@ import { turnedLoop } from './outlineFace';
 import { scoped, type Scope } from './scope';
 import { tagFresh, type FaceTag, type TaggedSolid } from './tagged';
 
+/** Where a threaded hole comes out: its height, mm, and the way out, up or down. */
+export interface Mouth {
+  z: number;
+  way: 1 | -1;
+}
+
 /** How far the ridge reaches into the core, in pitches: less or more and the kernel joins them wrongly (kernel-notes). */
 const SUNK = 0.24;
 
 /**
  * A threaded rod about the upright axis through (x, y), from height `z` over `length`, mm, right-handed. With a lead,
- * its upper end is eased at 45° down to the core.
+ * its upper end is eased at 45° down to the core. Mouths, of what is cut out, widen at 45° from the core to past the crest.
  *
  * A ridge fused to a core of its own length fails without a word; so both are made longer and trimmed together.
  */
@@ -19,7 +25,14 @@ export function threadedRod(
   kernel: Kernel,
   ridge: Ridge,
   pitch: number,
-  at: { x: number; y: number; z: number; length: number; lead: 'top' | 'bottom' | null },
+  at: {
+    x: number;
+    y: number;
+    z: number;
+    length: number;
+    lead: 'top' | 'bottom' | null;
+    mouths?: readonly Mouth[];
+  },
   nameFace: (role: 'thread' | 'root' | 'bottom' | 'top' | 'lead') => FaceTag,
 ): TaggedSolid {
   const ridgeSolid = scoped((scope) => sweptRidge(kernel, scope, ridge, pitch, at, nameFace('thread')));
@@ -34,9 +47,16 @@ export function threadedRod(
     },
     (role) => nameFace(role === 'wall' ? 'root' : role),
   );
-  const whole = boolean('fuse', core, ridgeSolid);
+  let whole = boolean('fuse', core, ridgeSolid);
   core.dispose();
   ridgeSolid.dispose();
+  for (const mouth of at.mouths ?? []) {
+    const flare = flareAt(kernel, ridge, pitch, at, mouth, nameFace('lead'));
+    const flared = boolean('fuse', whole, flare);
+    whole.dispose();
+    flare.dispose();
+    whole = flared;
+  }
   const trim = trimmingBody(kernel, ridge, at, nameFace);
   const rod = boolean('common', whole, trim);
   whole.dispose();
@@ -97,6 +117,37 @@ function sweptRidge(
   pipe.Build(scope.keep(new kernel.Message_ProgressRange()));
   if (!pipe.IsDone() || !pipe.MakeSolid()) throw new KernelRefusal('the ridge of the thread failed');
   return tagFresh(kernel, pipe.Shape(), () => tag);
+}
+
+/** What opens the end of a threaded hole: a cone from the core out to past the crest, and on from there. */
+function flareAt(
+  kernel: Kernel,
+  { coreRadius, crestRadius }: Ridge,
+  pitch: number,
+  { x, y }: { x: number; y: number },
+  { z: end, way }: Mouth,
+  tag: FaceTag,
+): TaggedSolid {
+  const wide = crestRadius + 0.05 * pitch;
+  const narrow = 0.8 * coreRadius;
+  const corners = [
+    [0, end + way * 2 * pitch],
+    [0, end - way * (wide - narrow)],
+    [narrow, end - way * (wide - narrow)],
+    [wide, end],
+    [wide, end + way * 2 * pitch],
+  ] as const;
+  return turnedLoop(
+    kernel,
+    corners.map((from, index) => ({
+      kind: 'line',
+      from,
+      to: corners[(index + 1) % corners.length]!,
+      role: 'lead',
+    })),
+    [x, y],
+    () => tag,
+  );
 }
 
 /** What is left of rod and ridge: a cylinder past the crest, eased at an end that has a lead. */

@@ -171,6 +171,20 @@ const SENTENCES: Sentences = {
   'outline.pointsMeet': ({ place }) =>
     `Point ${place} is where the next one is. Move one of them, or take it out.`,
   'outline.crosses': () => 'This outline crosses itself. Put its points in order, going round it once.',
+  'outline.open': ({ x, y }) =>
+    `This outline is open at ${showNumber(x)}, ${showNumber(y)}. Let the next curve begin there.`,
+  'outline.loopsAside': () =>
+    'One loop of this outline must lie round all the others, and those beside each other. Move them, or make a step of each.',
+  'outline.noPoint': ({ place, point }) =>
+    `Curve ${place} goes through ${quoted(point)}, and there is no point of that name. Put the point back, or choose another.`,
+  'outline.hasHoles': () =>
+    'An outline with holes can be raised or turned, but not run or blended. Use one without, and cut the hole by a step of its own.',
+  'outline.notHere': () =>
+    'An outline taken from a step or a face needs the part it is taken from. Put this step after it.',
+  'outline.noneOfStep': ({ place }) =>
+    `Step ${place} has no outline that could be taken. Choose one that raises, lays, turns or drills.`,
+  'outline.offsetTooFar': ({ by }) =>
+    `Nothing is left of the outline when it is moved by the ${named(by)}. Take a smaller one.`,
   'outline.arcNeedsEnds': () =>
     'An arc needs a plain point on both of its sides. Let only every other point be one that an arc goes through.',
   'gear.noRoot': ({ teeth }) =>
@@ -206,6 +220,10 @@ const SENTENCES: Sentences = {
   'body.itself': () => 'A body can’t be made with itself. Choose another.',
   'body.circle': ({ names }) =>
     `These bodies go round in a circle: ${[...names, names[0]].join(' needs ')}. Take one of them out of the other.`,
+  'body.noFits': ({ name }) =>
+    `No size of ${name} goes through a fit. Add a fit for one of them, or give it the same play all round.`,
+  'body.severalFits': ({ name, tag }) =>
+    `Size ${tag} of ${name} goes through more than one fit, so it can’t be told which is meant. Delete one, or give it the same play all round.`,
   'body.noWayIn': ({ name }) =>
     `No way in can be cleared for ${name} from that side: a round face of it bulges past its own edge. Choose another side, or cut the way by hand.`,
   'faces.none': () => 'None of these faces is left. Choose other faces, or put this step earlier.',
@@ -213,8 +231,14 @@ const SENTENCES: Sentences = {
   'split.missesBody': ({ at }) => `A cut at ${mm(at.mm)} misses the part. Choose a place within it.`,
   'split.pegsDoNotFit': ({ diameter }) =>
     `Pegs with a ${named(diameter)} find no room on the cut. Make them thinner, shorter or closer together.`,
+  'split.tiesDoNotFit': ({ breadth }) =>
+    `Slots with a ${named(breadth)} find no room on the cut. Make them narrower, thinner or closer together.`,
   'raise.nothingToGoThrough': () =>
     'There is nothing yet to go right through. Give it a height, or put a step before it.',
+  'raise.upToBehind': () =>
+    'The face it should go up to lies behind where it begins, or beside its way. Choose another face, or give it a height.',
+  'apart.touches': () =>
+    'It touches what is there, so it can’t be a piece of its own. Move it away, or let it be joined.',
   'raise.missesBody': () => 'It lies wholly outside the part. Check its place to the right and to the back.',
   'repeat.notPossible': () =>
     'A step that works on edges or on all that is there can’t be repeated. Choose one that adds or cuts something.',
@@ -241,6 +265,8 @@ const SENTENCES: Sentences = {
   'step.nothingLeft': () => 'This step leaves nothing of the part. Make it smaller, or move it.',
   'step.changesNothing': () =>
     'This step changes nothing: it misses the part, or is all inside it. Move it or change its size.',
+  'step.touchesAtEdge': () =>
+    'Here the part touches itself at an edge alone, which nothing could hold together. Move it so that they overlap, or are apart.',
   'step.notValid': ({ reason }) =>
     `This step does not give a sound solid: ${reason}. Change its numbers a little.`,
   'step.timedOut': ({ seconds }) =>

@@ -47,6 +47,8 @@ describe('sentences of faults', () => {
                 'bump',
                 'diameter',
                 'head',
+                'by',
+                'breadth',
               ].includes(String(key))
             ? { what: 'bore', tag: null, mm: 1 }
             : key === 'mm'

@@ -73,6 +73,12 @@ export function patchOfPicks({ want }: PickJob, picked: readonly PickedOn[]): Re
         : null;
     case 'rim':
       return faces[0] ? { [want.field]: { edges: 'face', face: faces[0] } } : null;
+    case 'outline':
+      return faces[0]
+        ? { [want.field]: { shape: 'offset', of: { face: faces[0] }, by: { from: 'number', mm: 0 } } }
+        : null;
+    case 'flat':
+      return faces[0] ? { [want.field]: faces[0] } : null;
     case 'faces':
       return faces.length > 0 ? { [want.field]: faces } : null;
     case 'edges':

@@ -2,13 +2,25 @@ import { no, type NamedLength, type Result, type StepFault } from '@core/fault';
 import { evenedLoops, placedLoop, type Loop } from '@core/outline';
 
 import { blended } from '../blended';
-import { levelPlane, type Plane } from '../outlineFace';
+import type { Vec3 } from '../annotation';
+import type { Plane } from '../outlineFace';
 import { resolveAll, resolvePosition } from '../resolve';
 import { soundOrNot } from '../soundness';
 import { placeNumbers } from '../stand';
 import type { StepType } from '../stepKind';
 import { faceTag } from '../tagged';
-import { knownLoop, outlineNumbers } from './outlineNumbers';
+import { loopHere, outlineNumbers } from './outlineNumbers';
+
+/** A plane through a point, leaned about the way to its right, radians. */
+const leaningPlane = ([mx, my, mz]: Vec3, tilt: number): Plane => ({
+  at: ([x, y]) => [mx + x, my + y * Math.cos(tilt), mz + y * Math.sin(tilt)],
+});
+
+/** The same loop, begun so many corners further on. */
+function shifted(loop: Loop, by: number): Loop {
+  const from = ((by % loop.length) + loop.length) % loop.length;
+  return [...loop.slice(from), ...loop.slice(0, from)];
+}
 
 /** From outline to outline, upwards. Faces: bottom, top, those of the lower outline of each band, and side. */
 export const blend: StepType<'blend'> = {
@@ -25,29 +37,33 @@ export const blend: StepType<'blend'> = {
     }
     return resolveAll(lengths);
   },
-  tool(step, lengths, { kernel, stand }) {
+  tool(step, lengths, input) {
+    const { kernel, stand } = input;
     const sections: { loop: Loop; plane: Plane }[] = [];
-    for (const [index, { outline, turn }] of step.sections.entries()) {
+    for (const [index, { outline, turn, tilt = 0 }] of step.sections.entries()) {
       const prefix = `sections.${index}.`;
       const at = lengths[`${prefix}at`]!;
       if (index > 0 && at.mm <= lengths[`sections.${index - 1}.at`]!.mm) {
         return no({ code: 'stations.notRising', place: index + 1, at });
       }
-      const loop = knownLoop(outline, lengths, `${prefix}outline.`);
+      const loop = loopHere(outline, lengths, input, `${prefix}outline.`);
       if (!loop.ok) return loop;
       const middle = [
         stand.at[0] + lengths[`${prefix}x`]!.mm,
         stand.at[1] + lengths[`${prefix}y`]!.mm,
       ] as const;
       sections.push({
-        loop: placedLoop(loop.value, turn, middle),
-        plane: levelPlane(stand.level + at.mm),
+        loop: placedLoop(loop.value, turn, [0, 0]),
+        plane: leaningPlane([...middle, stand.level + at.mm], tilt),
       });
     }
     const smooth = step.between === 'smooth' && sections.length > 2;
     // The kernel's own evening fails where round outlines lie between cornered ones.
     const even = evenedLoops(sections.map(({ loop }) => loop));
-    const matched = sections.map(({ plane }, index) => ({ loop: even[index]!, plane }));
+    const matched = sections.map(({ plane }, index) => ({
+      loop: shifted(even[index]!, step.sections[index]!.shift ?? 0),
+      plane,
+    }));
     return soundOrNot(blended(kernel, matched, smooth, (role) => faceTag(step.id, role)));
   },
   annotate(step, lengths, { stand: { at, level } }) {

@@ -24,7 +24,7 @@ export const body: StepType<'body'> = {
   effect: 'any',
   resolve: (step, numbers) => resolveAll({ grow: resolvePosition(step.grow, 'play', numbers) }),
   tool(step, { grow }, { kernel, box, bodyOf }) {
-    const other = bodyOf(step.of);
+    const other = bodyOf(step.of, step.byFits);
     if (!other.ok) return other;
     const { solid, name } = other.value;
     const retag = (tag: string) => faceTag(step.id, tag.replaceAll(/[^A-Za-z0-9]/g, '-'));

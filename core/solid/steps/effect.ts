@@ -1,7 +1,9 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 import type { Effect, Step } from '@core/model';
 
+import { compoundOf } from '../compound';
 import { boolean } from '../operations';
+import { distanceBetween } from '../picks';
 import type { TaggedSolid } from '../tagged';
 import { cutFrom, joinTo } from './joinTo';
 
@@ -12,6 +14,9 @@ export function effectOfStep(step: Step): Effect {
   return step.kind === 'drill' || step.kind === 'groove' ? 'cut' : 'add';
 }
 
+/** Pieces that are nearer than this touch, mm. */
+const APART_MM = 1e-4;
+
 /** Does with a fresh solid what the step says. Takes over `tool`. @param verb for the sentence when nothing is there. */
 export function applied(
   effect: Effect,
@@ -19,12 +24,18 @@ export function applied(
   tool: TaggedSolid,
   verb: string,
 ): Result<TaggedSolid, StepFault> {
-  if (effect === 'add') return ok(joinTo(before, tool));
+  if (effect === 'add' || (effect === 'apart' && !before)) return ok(joinTo(before, tool));
   if (!before) {
     tool.dispose();
     return no({ code: 'step.firstMustAdd', verb });
   }
   if (effect === 'cut') return ok(cutFrom(before, tool));
+  if (effect === 'apart') {
+    const isApart = distanceBetween(before.kernel, before.shape, tool.shape) > APART_MM;
+    if (isApart) return ok(compoundOf(before.kernel, [before.copied(), tool]));
+    tool.dispose();
+    return no({ code: 'apart.touches' });
+  }
   const kept = boolean('common', before, tool);
   tool.dispose();
   return ok(kept);

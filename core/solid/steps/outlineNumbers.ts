@@ -1,9 +1,13 @@
-import type { NamedLength, Result, StepFault } from '@core/fault';
+import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
 import type { OutlineShape, Value } from '@core/model';
-import { loopOf, type KnownOutline, type Loop } from '@core/outline';
+import { loopOf, placedRegion, regionOf, type KnownOutline, type Loop, type Region } from '@core/outline';
 
-import { resolveLength, resolvePosition } from '../resolve';
+import { offsetRegion, regionOfFace } from '../outlineOnPart';
+import { faceOfPick } from '../picks';
+import { layoutPlaces, resolveLength, resolvePosition } from '../resolve';
+import { scoped } from '../scope';
+import type { StepInput } from '../stepKind';
 
 /** What the numbers of outlines are called in sentences. */
 const OUTLINE_WORDS: Record<string, string> = {
@@ -14,10 +18,11 @@ const OUTLINE_WORDS: Record<string, string> = {
   x: 'place to the right',
   y: 'place to the back',
   body: 'height below the teeth',
+  by: 'way out',
 };
 
 /** Those that may be zero or less. */
-const MAY_BE_ZERO = new Set(['cornerRadius', 'x', 'y', 'inner', 'backlash']);
+const MAY_BE_ZERO = new Set(['cornerRadius', 'x', 'y', 'inner', 'backlash', 'by']);
 
 /** The numbers of an outline, by their path in it: `diameter`, `points.2.x`. @param prefix put before each path. */
 export function outlineNumbers(
@@ -29,7 +34,8 @@ export function outlineNumbers(
   const look = (data: object, path: string): void => {
     for (const [key, inside] of Object.entries(data) as [string, unknown][]) {
       if (typeof inside !== 'object' || inside === null) continue;
-      if (!('from' in inside)) {
+      // Curves of a drawn outline run from somewhere too.
+      if (!('from' in inside) || 'kind' in inside) {
         look(inside, `${path}${key}.`);
         continue;
       }
@@ -38,22 +44,91 @@ export function outlineNumbers(
     }
   };
   look(outline, prefix);
+  if (outline.shape === 'layoutHull') {
+    const places = layoutPlaces(outline.layout, 'band', numbers);
+    if (!places.ok) return { ...resolved, [`${prefix}at`]: places };
+    for (const [key, length] of Object.entries(places.value)) resolved[`${prefix}at.${key}`] = ok(length);
+  }
   return resolved;
 }
 
+const inside = (all: Readonly<Record<string, NamedLength>>, prefix: string) =>
+  prefix === ''
+    ? all
+    : Object.fromEntries(
+        Object.entries(all).flatMap(([key, length]) =>
+          key.startsWith(prefix) ? [[key.slice(prefix.length), length]] : [],
+        ),
+      );
+
 /** The loop of an outline whose numbers stand among others, or what is wrong with it. */
-export function knownLoop(
+export const knownLoop = (
   outline: OutlineShape,
   all: Readonly<Record<string, NamedLength>>,
   prefix = '',
+): Result<Loop, StepFault> => loopOf({ ...outline, lengths: inside(all, prefix) } as KnownOutline);
+
+/** The region of an outline, which may be taken from a step or a face that is there. */
+export function regionHere(
+  outline: OutlineShape,
+  all: Readonly<Record<string, NamedLength>>,
+  input: Pick<StepInput, 'kernel' | 'before' | 'earlier'>,
+  prefix = '',
+): Result<Region, StepFault> {
+  const lengths = inside(all, prefix);
+  if (outline.shape !== 'offset') return regionOf({ ...outline, lengths } as KnownOutline);
+  const base =
+    'step' in outline.of ? regionOfStep(outline.of.step, input) : pickedRegion(outline.of.face, input);
+  return base.ok ? offsetRegion(input.kernel, base.value, lengths.by!) : base;
+}
+
+/** As regionHere, for what takes no holes. */
+export function loopHere(
+  outline: OutlineShape,
+  all: Readonly<Record<string, NamedLength>>,
+  input: Pick<StepInput, 'kernel' | 'before' | 'earlier'>,
+  prefix = '',
 ): Result<Loop, StepFault> {
-  const lengths =
-    prefix === ''
-      ? all
-      : Object.fromEntries(
-          Object.entries(all).flatMap(([key, length]) =>
-            key.startsWith(prefix) ? [[key.slice(prefix.length), length]] : [],
-          ),
-        );
-  return loopOf({ ...outline, lengths } as KnownOutline);
+  const region = regionHere(outline, all, input, prefix);
+  if (!region.ok) return region;
+  return region.value.holes.length > 0 ? no({ code: 'outline.hasHoles' }) : ok(region.value.outer);
+}
+
+function pickedRegion(
+  pick: Parameters<typeof faceOfPick>[2],
+  { kernel, before, earlier }: Pick<StepInput, 'kernel' | 'before' | 'earlier'>,
+): Result<Region, StepFault> {
+  if (!before) return no({ code: 'outline.notHere' });
+  return scoped((scope) => {
+    const face = faceOfPick(scope, before, pick, earlier);
+    return face.ok ? regionOfFace(kernel, face.value) : face;
+  });
+}
+
+/** What an earlier step raises, lays, turns or drills, about its own middle. */
+function regionOfStep(
+  id: string,
+  input: Pick<StepInput, 'kernel' | 'before' | 'earlier'>,
+): Result<Region, StepFault> {
+  const of = input.earlier.get(id);
+  if (!of) return no({ code: 'step.pickLost', lookingFor: 'the step whose outline it takes' });
+  const plain = (shape: 'circle' | 'rectangle') => regionOf({ shape, lengths: of.lengths });
+  const { step } = of;
+  switch (step.kind) {
+    case 'raise': {
+      const region = regionHere(step.outline, of.lengths, input);
+      return region.ok ? ok(placedRegion(region.value, step.turn, [0, 0])) : region;
+    }
+    case 'spin':
+    case 'run':
+      return regionHere(step.outline, of.lengths, input, 'outline.');
+    case 'plate':
+      return plain('rectangle');
+    case 'turn':
+    case 'peg':
+    case 'drill':
+      return plain('circle');
+    default:
+      return no({ code: 'outline.noneOfStep', place: of.place });
+  }
 }

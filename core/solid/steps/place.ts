@@ -1,4 +1,4 @@
-import type { Effect } from '@core/model';
+import { takesAway, type Effect } from '@core/model';
 
 import { OVERRUN_MM, type Stand } from '../stand';
 
@@ -14,6 +14,6 @@ export function reach(
   height: number | null,
 ): { from: number; to: number } {
   if (height === null) return { from: (box?.[2] ?? 0) - OVERRUN_MM, to: (box?.[5] ?? 0) + OVERRUN_MM };
-  if (effect === 'add') return { from: level, to: level + height };
+  if (!takesAway(effect)) return { from: level, to: level + height };
   return up ? { from: level - past, to: level + height } : { from: level - height, to: level + past };
 }

@@ -1,15 +1,19 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import type { StepOf, Value } from '@core/model';
-import { boxOfLoop, placedLoop, type Loop } from '@core/outline';
+import { takesAway, type StepOf, type Value } from '@core/model';
+import { boxOfLoop, placedLoop, placedRegion, type Loop, type Point, type Region } from '@core/outline';
 
-import type { Annotation } from '../annotation';
+import type { Annotation, Vec3 } from '../annotation';
 import { drafted } from '../drafted';
-import { raisedLoop } from '../outlineFace';
+import { along, frameFacing, toLocal } from '../frame';
+import { boolean } from '../operations';
+import { framePlane, prismOf, raisedLoop } from '../outlineFace';
+import { faceOfPick, planeOf } from '../picks';
 import { resolveAll, resolveLength } from '../resolve';
-import type { StepType } from '../stepKind';
-import { faceTag } from '../tagged';
-import { placeNumbers, type Stand } from '../stand';
-import { knownLoop, outlineNumbers } from './outlineNumbers';
+import { scoped } from '../scope';
+import { OVERRUN_MM, placeNumbers, type Stand } from '../stand';
+import type { StepInput, StepType } from '../stepKind';
+import { faceTag, type TaggedSolid } from '../tagged';
+import { knownLoop, outlineNumbers, regionHere } from './outlineNumbers';
 import { reach } from './place';
 
 /** An outline raised straight up. Faces: top, bottom, and those of the outline (wall; right, corner0; flat0, and so on). */
@@ -19,24 +23,25 @@ export const raise: StepType<'raise'> = {
   resolve(step, numbers) {
     const always: Numbers = { ...outlineNumbers(step.outline, numbers), ...placeNumbers(step, numbers) };
     return resolveAll(
-      step.height === 'through'
+      step.height === 'through' || step.upTo
         ? always
         : { ...always, height: resolveLength(step.height, 'height', numbers) },
     );
   },
-  tool(step, lengths, { kernel, stand }) {
-    const loop = placed(step, lengths, stand);
-    if (!loop.ok) return loop;
-    const fits = checkPlace(step, lengths, loop.value, stand);
+  tool(step, lengths, input) {
+    const { stand } = input;
+    const found = regionHere(step.outline, lengths, input);
+    if (!found.ok) return found;
+    const region = placedRegion(found.value, step.turn, stand.at);
+    const fits = checkPlace(step, lengths, region.outer, stand);
     if (!fits.ok) return fits;
-    const { from, to } = heights(step, lengths, stand);
-    const tool = raisedLoop(kernel, loop.value, { z: from, height: to - from }, (role) =>
-      faceTag(step.id, role),
-    );
-    if (!step.taper) return ok(tool);
-    const goesUp = step.effect === 'add' || stand.up;
+    const tool = step.upTo
+      ? raisedUpTo(step, region, input)
+      : ok(raisedBetween(step, region, input, heights(step, lengths, stand)));
+    if (!tool.ok || !step.taper) return tool;
+    const goesUp = !takesAway(step.effect) || stand.up;
     const leaned = drafted(
-      tool,
+      tool.value,
       (tag) => tag !== faceTag(step.id, 'top') && tag !== faceTag(step.id, 'bottom'),
       {
         way: [0, 0, goesUp ? 1 : -1],
@@ -44,7 +49,7 @@ export const raise: StepType<'raise'> = {
         heldAt: [0, 0, stand.level],
       },
     );
-    tool.dispose();
+    tool.value.dispose();
     return leaned ? ok(leaned) : no({ code: 'taper.nothing' });
   },
   annotate(step, lengths, { stand }) {
@@ -55,12 +60,12 @@ export const raise: StepType<'raise'> = {
     const { level, up, at } = stand;
     // A cut begins at its face, not at the overrun past it.
     const [low, high] =
-      step.effect === 'add' || step.bothWays ? [from, to] : up ? [level, to] : [from, level];
-    const visible = step.effect === 'add' || !up ? high : low;
+      !takesAway(step.effect) || step.bothWays ? [from, to] : up ? [level, to] : [from, level];
+    const visible = !takesAway(step.effect) || !up ? high : low;
     return {
       annotations: [
         ...outlineAnnotations(step, lengths, loop.value, at, visible),
-        ...(through || step.height === 'through'
+        ...(through || step.height === 'through' || step.upTo
           ? []
           : [heightAnnotation(step.id, step.height, lengths.height!.mm, loop.value, [low, high])]),
       ],
@@ -79,6 +84,72 @@ export const raise: StepType<'raise'> = {
 };
 
 type Numbers = Record<string, Result<NamedLength, StepFault>>;
+
+function raisedBetween(
+  step: StepOf<'raise'>,
+  region: Region,
+  { kernel }: StepInput,
+  { from, to }: { from: number; to: number },
+): TaggedSolid {
+  return raisedLoop(kernel, region, { z: from, height: to - from }, (role) => faceTag(step.id, role));
+}
+
+/** Faces that lean more than this from level, as the cosine, are beside the way of what goes up to them. */
+const BESIDE = 0.05;
+
+/** From its place as far as a flat face, which may lean: what would reach past it is taken off. */
+function raisedUpTo(step: StepOf<'raise'>, region: Region, input: StepInput): Result<TaggedSolid, StepFault> {
+  const { kernel, before, earlier, stand } = input;
+  if (!before) return no({ code: 'step.firstMustAdd', verb: 'Raise' });
+  const plane = scoped((scope) => {
+    const face = faceOfPick(scope, before, step.upTo!, earlier);
+    if (!face.ok) return face;
+    const found = planeOf(kernel, face.value);
+    return found ? ok(found) : no({ code: 'pick.notFlat' as const });
+  });
+  if (!plane.ok) return plane;
+  const { frame, level, past, up } = stand;
+  const at = toLocal(frame, plane.value.at);
+  const normal = toLocal({ ...frame, origin: [0, 0, 0] }, plane.value.normal);
+  if (Math.abs(normal[2]) < BESIDE) return no({ code: 'raise.upToBehind' });
+  const way = !takesAway(step.effect) || up ? 1 : -1;
+  const [x0, y0, x1, y1] = boxOfLoop(region.outer);
+  const reaches = [x0, x1].flatMap((x) =>
+    [y0, y1].map(
+      (y) => way * (at[2] - (normal[0] * (x - at[0]) + normal[1] * (y - at[1])) / normal[2] - level),
+    ),
+  );
+  if (Math.min(...reaches) < 1e-3) return no({ code: 'raise.upToBehind' });
+  const isLevel = Math.abs(Math.abs(normal[2]) - 1) < 1e-9;
+  const far = level + way * (Math.max(...reaches) + (isLevel ? 0 : OVERRUN_MM));
+  const near = takesAway(step.effect) ? level - way * past : level;
+  const tool = raisedBetween(step, region, input, { from: Math.min(near, far), to: Math.max(near, far) });
+  if (isLevel) return ok(tool);
+  // The block that lies beyond the face.
+  const out = normal.map((part) => part * way * Math.sign(normal[2])) as unknown as Vec3;
+  const half = Math.hypot(x1 - x0, y1 - y0) + Math.max(...reaches) + 2 * OVERRUN_MM;
+  const middle: Vec3 = [(x0 + x1) / 2, (y0 + y1) / 2, 0];
+  const over = at[2] - (normal[0] * (middle[0] - at[0]) + normal[1] * (middle[1] - at[1])) / normal[2];
+  const face = frameFacing([middle[0], middle[1], over], out);
+  const square = rectangleLoop(half);
+  const beyond = prismOf(kernel, square, framePlane(face), along([0, 0, 0], face.z, half), () =>
+    faceTag(step.id, way > 0 ? 'top' : 'bottom'),
+  );
+  const cut = boolean('cut', tool, beyond);
+  tool.dispose();
+  beyond.dispose();
+  return ok(cut);
+}
+
+const rectangleLoop = (half: number): Loop => {
+  const corners: Point[] = [
+    [-half, -half],
+    [half, -half],
+    [half, half],
+    [-half, half],
+  ];
+  return corners.map((from, index) => ({ kind: 'line', from, to: corners[(index + 1) % 4]!, role: 'side' }));
+};
 
 function heights(step: StepOf<'raise'>, lengths: Record<string, NamedLength>, stand: Stand) {
   const { height } = lengths;
@@ -105,14 +176,14 @@ function checkPlace(
   if (!box) {
     return step.height === 'through' ? no({ code: 'raise.nothingToGoThrough' }) : ok(null);
   }
-  if (step.effect === 'add') return ok(null);
+  if (!takesAway(step.effect)) return ok(null);
   const [x0, y0, x1, y1] = boxOfLoop(loop);
   if (x1 <= box[0] || x0 >= box[3] || y1 <= box[1] || y0 >= box[4]) {
     return no({ code: 'raise.missesBody' });
   }
   const bodyMm = up ? box[5] - level : level - box[2];
   const { height } = lengths;
-  if (step.effect === 'cut' && height && !step.bothWays && height.mm >= bodyMm) {
+  if (step.effect === 'cut' && height && !step.upTo && !step.bothWays && height.mm >= bodyMm) {
     return no({ code: 'drill.deeperThanBody', depth: { ...height, what: 'depth' }, bodyMm });
   }
   return ok(null);
@@ -137,19 +208,18 @@ function outlineAnnotations(
   ] as const;
   const s = Math.SQRT1_2;
   // Inside a part there is no room for spans: what is cut is pointed at, on its long and on its broad side.
-  const leaders =
-    step.effect === 'add'
-      ? null
-      : {
-          along: [
-            { at: [x1, y, z], out: [s, 0, s] },
-            { at: [x0, y, z], out: [-s, 0, s] },
-          ] as const,
-          across: [
-            { at: [x, y1, z], out: [0, s, s] },
-            { at: [x, y0, z], out: [0, -s, s] },
-          ] as const,
-        };
+  const leaders = !takesAway(step.effect)
+    ? null
+    : {
+        along: [
+          { at: [x1, y, z], out: [s, 0, s] },
+          { at: [x0, y, z], out: [-s, 0, s] },
+        ] as const,
+        across: [
+          { at: [x, y1, z], out: [0, s, s] },
+          { at: [x, y0, z], out: [0, -s, s] },
+        ] as const,
+      };
   // Turned outlines have no side along the axes to measure; their numbers stand in the sentence.
   if (step.turn !== 0 && step.outline.shape !== 'circle') return [];
   const sidesOf: Record<string, ('along' | 'across')[]> = {

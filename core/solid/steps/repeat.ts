@@ -1,5 +1,4 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import { coordinateOf } from '@core/layout';
 import type { StepOf } from '@core/model';
 import type { Point } from '@core/outline';
 
@@ -7,7 +6,7 @@ import type { Vec3 } from '../annotation';
 import { toWorld } from '../frame';
 import { boolean, booleanWithAll } from '../operations';
 import { copiesAt, mirrored } from '../moved';
-import { resolveAll, resolvePosition } from '../resolve';
+import { layoutPlaces, resolveAll, resolvePosition } from '../resolve';
 import type { StepNumbers, StepType } from '../stepKind';
 import { faceTag } from '../tagged';
 
@@ -43,19 +42,7 @@ export const repeat: StepType<'repeat'> = {
       return resolveAll(wanted);
     }
     if (pattern.by === 'round') return ok({});
-    const found = numbers.layouts.get(pattern.id);
-    if (!found) return no({ code: 'value.layoutGone', what: 'places' });
-    const lengths: Record<string, NamedLength> = {};
-    for (const { id, label } of found.solved.points) {
-      for (const axis of ['x', 'y'] as const) {
-        const mm = coordinateOf(found, id, axis);
-        if (mm === null) {
-          return no({ code: 'value.pointNotPlaced', what: 'place', point: label, layout: found.layout.name });
-        }
-        lengths[`${axis}${label}`] = { what: `point ${label}`, tag: label, mm };
-      }
-    }
-    return ok(lengths);
+    return layoutPlaces(pattern.id, 'places', numbers);
   },
   build(step, lengths, input) {
     const of = input.earlier.get(step.of);

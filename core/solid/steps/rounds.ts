@@ -1,5 +1,5 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
-import type { StepKind, StepOf, Value } from '@core/model';
+import { takesAway, type StepKind, type StepOf, type Value } from '@core/model';
 import type { Curve, Loop, Point } from '@core/outline';
 
 import type { Annotation, CentreLine } from '../annotation';
@@ -76,7 +76,7 @@ export const cone: StepType<'cone'> = {
 
 /** A cut cone begins at its face exactly: past it, it would widen on. */
 function coneHeights(step: StepOf<'cone'>, height: number, { level, up }: Stand) {
-  return up || step.effect === 'add'
+  return up || !takesAway(step.effect)
     ? { low: level, high: level + height }
     : { low: level - height, high: level };
 }

@@ -8,7 +8,7 @@ import type { StepType } from '../stepKind';
 import { bentPath, sharpestBend, swept, type PathPiece } from '../swept';
 import { soundOrNot } from '../soundness';
 import { faceTag } from '../tagged';
-import { knownLoop, outlineNumbers } from './outlineNumbers';
+import { loopHere, outlineNumbers } from './outlineNumbers';
 
 /** An outline run along a path. Faces: those of the outline, start and end, and side where a bend is sharp. */
 export const run: StepType<'run'> = {
@@ -28,10 +28,11 @@ export const run: StepType<'run'> = {
     }
     return resolveAll(lengths);
   },
-  tool(step, lengths, { kernel, stand }) {
-    const loop = knownLoop(step.outline, lengths, 'outline.');
+  tool(step, lengths, input) {
+    const { kernel, stand } = input;
+    const loop = loopHere(step.outline, lengths, input, 'outline.');
     if (!loop.ok) return loop;
-    const ending = step.ending && !step.closed ? knownLoop(step.ending, lengths, 'ending.') : ok(null);
+    const ending = step.ending && !step.closed ? loopHere(step.ending, lengths, input, 'ending.') : ok(null);
     if (!ending.ok) return ending;
     const points = step.path.map((_, index): Vec3 => [
       stand.at[0] + lengths[`path.${index}.x`]!.mm,

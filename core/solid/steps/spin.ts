@@ -1,13 +1,13 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { StepOf } from '@core/model';
-import { boxOfLoop, placedLoop, type Loop } from '@core/outline';
+import { boxOfLoop, placedRegion, type Region } from '@core/outline';
 
 import { turnedLoop } from '../outlineFace';
 import { resolveAll, resolveLength, resolvePosition } from '../resolve';
-import { placeNumbers, type Stand } from '../stand';
-import type { StepType } from '../stepKind';
+import { placeNumbers } from '../stand';
+import type { StepInput, StepType } from '../stepKind';
 import { faceTag } from '../tagged';
-import { knownLoop, outlineNumbers } from './outlineNumbers';
+import { outlineNumbers, regionHere } from './outlineNumbers';
 
 /** Nearer to a full turn than this, radians, is a full turn. */
 const FULL_WITHIN = 1e-3;
@@ -23,16 +23,17 @@ export const spin: StepType<'spin'> = {
       up: resolvePosition(step.up, 'height of its middle', numbers),
       ...placeNumbers(step, numbers),
     }),
-  tool(step, lengths, { kernel, stand }) {
-    const loop = section(step, lengths, stand);
-    if (!loop.ok) return loop;
-    const [x0] = boxOfLoop(loop.value);
+  tool(step, lengths, input) {
+    const { kernel, stand } = input;
+    const region = section(step, lengths, input);
+    if (!region.ok) return region;
+    const [x0] = boxOfLoop(region.value.outer);
     if (x0 < 0) return no({ code: 'spin.crossesAxis', away: lengths.away!, overMm: -x0 });
     const isFull = step.angle > 2 * Math.PI - FULL_WITHIN;
     return ok(
       turnedLoop(
         kernel,
-        loop.value,
+        region.value,
         stand.at,
         (role) => faceTag(step.id, role),
         isFull ? undefined : { from: step.turn, by: step.angle },
@@ -63,8 +64,9 @@ export const spin: StepType<'spin'> = {
 function section(
   step: StepOf<'spin'>,
   lengths: Record<string, NamedLength>,
-  { level }: Stand,
-): Result<Loop, StepFault> {
-  const loop = knownLoop(step.outline, lengths, 'outline.');
-  return loop.ok ? ok(placedLoop(loop.value, 0, [lengths.away!.mm, level + lengths.up!.mm])) : loop;
+  input: StepInput,
+): Result<Region, StepFault> {
+  const region = regionHere(step.outline, lengths, input, 'outline.');
+  const middle = [lengths.away!.mm, input.stand.level + lengths.up!.mm] as const;
+  return region.ok ? ok(placedRegion(region.value, 0, middle)) : region;
 }

@@ -1,5 +1,6 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { StepOf } from '@core/model';
+import type { Curve, Point } from '@core/outline';
 
 import type { Vec3 } from '../annotation';
 import type { Box } from '../check';
@@ -7,7 +8,7 @@ import { compoundOf } from '../compound';
 import { frameFacing, toWorld } from '../frame';
 import type { Kernel } from '../kernel';
 import { broughtTo, placedAnew } from '../moved';
-import { boolean, cylinder } from '../operations';
+import { boolean, booleanWithAll, cylinder } from '../operations';
 import { raisedLoop } from '../outlineFace';
 import { resolveAll, resolveLength, resolvePosition } from '../resolve';
 import { plainStand } from '../stand';
@@ -16,7 +17,7 @@ import { faceTag, type TaggedSolid } from '../tagged';
 
 const AXES: Record<'x' | 'y' | 'z', Vec3> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
 
-/** Cut in two by a plane. New faces: low and high, each the cut face of that half; peg and socket. */
+/** Cut in two by a plane. New faces: low and high, each the cut face of that half; peg and socket; tie. */
 export const split: StepType<'split'> = {
   kind: 'split',
   effect: 'dresses',
@@ -30,6 +31,11 @@ export const split: StepType<'split'> = {
       wanted.length = resolveLength(step.pegs.length, 'length of the pegs', numbers);
       wanted.apart = resolvePosition(step.pegs.apart, 'distance between the pegs', numbers);
       wanted.play = resolvePosition(step.pegs.play, 'play', numbers);
+    }
+    if (step.ties) {
+      wanted.tieBreadth = resolveLength(step.ties.breadth, 'breadth of the slots', numbers);
+      wanted.tieThickness = resolveLength(step.ties.thickness, 'thickness of the slots', numbers);
+      wanted.tiesApart = resolvePosition(step.ties.apart, 'distance between the slots', numbers);
     }
     return resolveAll(wanted);
   },
@@ -57,6 +63,13 @@ export const split: StepType<'split'> = {
       }
       [low, high] = pegged;
     }
+    if (step.ties) {
+      const slotted = withTies(step, lengths, kernel, box, [low, high]);
+      low.dispose();
+      high.dispose();
+      if (!slotted) return no({ code: 'split.tiesDoNotFit', breadth: lengths.tieBreadth! });
+      [low, high] = slotted;
+    }
     const by = AXES[step.axis].map((part) => part * lengths.gap!.mm) as unknown as Vec3;
     const moved = placedAnew(high, { scale: 1, axis: 'z', turn: 0, by });
     high.dispose();
@@ -77,19 +90,42 @@ function halfSpace(
   const [low, high] = [box.slice(0, 3).map((mm) => mm - 1), box.slice(3).map((mm) => mm + 1)];
   if (side === 'low') high[axis] = at;
   else low[axis] = at;
-  const corner = ([x, y]: readonly [number, number]) => [x, y] as const;
-  const loop = [
-    [low[0]!, low[1]!],
-    [high[0]!, low[1]!],
-    [high[0]!, high[1]!],
-    [low[0]!, high[1]!],
-  ].map((from, index, all) => ({
-    kind: 'line' as const,
-    from: corner(from as [number, number]),
-    to: corner(all[(index + 1) % 4] as [number, number]),
+  return uprightBlock(
+    kernel,
+    low.map((from, index) => ({ from, to: high[index]! })),
+    tag,
+  );
+}
+
+/** A block between two values of each axis, all of its faces under one tag. */
+function uprightBlock(
+  kernel: Kernel,
+  [x, y, z]: readonly { from: number; to: number }[],
+  tag: string,
+): TaggedSolid {
+  const corners: Point[] = [
+    [x!.from, y!.from],
+    [x!.to, y!.from],
+    [x!.to, y!.to],
+    [x!.from, y!.to],
+  ];
+  const loop = corners.map((from, index): Curve => ({
+    kind: 'line',
+    from,
+    to: corners[(index + 1) % 4]!,
     role: 'cut',
   }));
-  return raisedLoop(kernel, loop, { z: low[2]!, height: high[2]! - low[2]! }, () => tag);
+  return raisedLoop(kernel, loop, { z: z!.from, height: z!.to - z!.from }, () => tag);
+}
+
+/** The middle of the cut, and the longer way across it. */
+function acrossCut(step: StepOf<'split'>, lengths: Record<string, NamedLength>, box: Box) {
+  const axis = ['x', 'y', 'z'].indexOf(step.axis);
+  const across = [0, 1, 2].filter((other) => other !== axis);
+  const size = (of: number) => box[of + 3]! - box[of]!;
+  const longer = size(across[0]!) >= size(across[1]!) ? across[0]! : across[1]!;
+  const middle = [0, 1, 2].map((of) => (of === axis ? lengths.at!.mm : (box[of]! + box[of + 3]!) / 2));
+  return { axis, longer, middle };
 }
 
 /** Two pegs on the lower half and their sockets in the upper, along the longer way of the cut; null if they find no room. */
@@ -100,11 +136,7 @@ function withPegs(
   box: Box,
   [low, high]: [TaggedSolid, TaggedSolid],
 ): [TaggedSolid, TaggedSolid] | null {
-  const axis = ['x', 'y', 'z'].indexOf(step.axis);
-  const across = [0, 1, 2].filter((other) => other !== axis);
-  const size = (of: number) => box[of + 3]! - box[of]!;
-  const longer = size(across[0]!) >= size(across[1]!) ? across[0]! : across[1]!;
-  const middle = [0, 1, 2].map((of) => (of === axis ? lengths.at!.mm : (box[of]! + box[of + 3]!) / 2));
+  const { longer, middle } = acrossCut(step, lengths, box);
   const [radius, length, play] = [lengths.diameter!.mm / 2, lengths.length!.mm, lengths.play!.mm];
   const cylinders = (grow: number, role: string) =>
     [-1, 1].map((side) => {
@@ -138,6 +170,34 @@ function withPegs(
   low.dispose();
   high.dispose();
   return [withPegsOn, withSockets];
+}
+
+/** Both halves with two slots right through them, along the longer way of the cut; null if they find no room. */
+function withTies(
+  step: StepOf<'split'>,
+  lengths: Record<string, NamedLength>,
+  kernel: Kernel,
+  box: Box,
+  halves: [TaggedSolid, TaggedSolid],
+): [TaggedSolid, TaggedSolid] | null {
+  const { longer, middle, axis } = acrossCut(step, lengths, box);
+  const [breadth, thickness] = [lengths.tieBreadth!.mm, lengths.tieThickness!.mm];
+  const tag = faceTag(step.id, 'tie');
+  const slots = [-1, 1].map((side) => {
+    const low = [0, 1, 2].map((of) => {
+      const half = of === longer ? thickness / 2 : breadth / 2;
+      const at = middle[of]! + (of === longer ? (side * lengths.tiesApart!.mm) / 2 : 0);
+      return of === axis ? { from: box[of]! - 1, to: box[of + 3]! + 1 } : { from: at - half, to: at + half };
+    });
+    return uprightBlock(kernel, low, tag);
+  });
+  const cut = halves.map((half) => booleanWithAll('cut', half, slots));
+  for (const slot of slots) slot.dispose();
+  // Each slot leaves all four of its walls in each half.
+  const isRound = cut.every((half) => half.tagList().filter((one) => one === tag).length === 8);
+  if (isRound) return cut as [TaggedSolid, TaggedSolid];
+  for (const half of cut) half.dispose();
+  return null;
 }
 
 /** Each peg stands out and each socket goes in: one wall for each of them is left. */

@@ -7,7 +7,7 @@ import { resolveAll, resolveLength, resolvePosition } from '../resolve';
 import { OVERRUN_MM, placeNumbers, type Stand } from '../stand';
 import type { StepType } from '../stepKind';
 import { faceTag } from '../tagged';
-import { threadedRod } from '../threaded';
+import { threadedRod, type Mouth } from '../threaded';
 
 /** More turns than this take too long to model on a phone. */
 const MOST_TURNS = 40;
@@ -56,7 +56,14 @@ export const thread: StepType<'thread'> = {
         kernel,
         ridge,
         form.pitchMm,
-        { x, y, z: from, length: to - from, lead: side === 'outside' ? 'top' : null },
+        {
+          x,
+          y,
+          z: from,
+          length: to - from,
+          lead: side === 'outside' ? 'top' : null,
+          mouths: side === 'inside' && step.eased ? mouthsOf(step, stand) : [],
+        },
         (role) => faceTag(step.id, role),
       ),
     );
@@ -87,6 +94,16 @@ export const thread: StepType<'thread'> = {
     };
   },
 };
+
+/** Where a threaded hole comes out of the part. */
+function mouthsOf({ length }: StepOf<'thread'>, { level, up, box }: Stand): Mouth[] {
+  const own: Mouth = { z: level, way: up ? -1 : 1 };
+  if (length !== 'through') return [own];
+  return [
+    { z: box?.[5] ?? 0, way: 1 },
+    { z: box?.[2] ?? 0, way: -1 },
+  ];
+}
 
 function heightsOf({ side }: StepOf<'thread'>, length: number | null, { level, up, past, box }: Stand) {
   if (side === 'outside') return { from: level, to: level + (length ?? 0) };

@@ -1,4 +1,5 @@
 import { no, ok } from '@core/fault';
+import { takesAway } from '@core/model';
 import type { Curve, Point } from '@core/outline';
 
 import type { Vec3 } from '../annotation';
@@ -53,7 +54,7 @@ export const tongue: StepType<'tongue'> = {
         (role) => faceTag(step.id, ROLES[role] ?? role),
       );
     };
-    if (step.effect === 'add') {
+    if (!takesAway(step.effect)) {
       return ok(
         prism(
           [
@@ -101,7 +102,7 @@ export const tongue: StepType<'tongue'> = {
       spans: [{ from: at(from), to: at(to), out }],
       points: [],
     });
-    if (step.effect !== 'add') return { annotations: [], centreLines: [] };
+    if (takesAway(step.effect)) return { annotations: [], centreLines: [] };
     return {
       annotations: [
         span('length', [0, -half, 0], [0, -half, length], [-1, 0, 0]),

@@ -101,6 +101,58 @@ test.each([
     { kind: 'body', of: 'gone', effect: 'common', ...plain({ grow: 0 }), wayIn: 'none' },
     'Keep only what it shares with a lost body, 0 larger all round, no way in cleared',
   ],
+  [
+    { kind: 'body', of: 'bolt', effect: 'cut', byFits: true, ...plain({ grow: 0 }), wayIn: 'none' },
+    'Cut out the room for Bolt, 0 larger than the fit of each face, no way in cleared',
+  ],
+  [
+    {
+      kind: 'raise',
+      effect: 'apart',
+      ...at,
+      outline: { shape: 'offset', of: { step: 'base' }, ...plain({ by: 2 }) },
+      turn: 0,
+      ...plain({ height: 5 }),
+    },
+    'Put beside it, unjoined, the outline of step 1, moved out by 2, 5 high, on the top, on the axle line',
+  ],
+  [
+    {
+      kind: 'raise',
+      effect: 'add',
+      ...at,
+      outline: { shape: 'layoutHull', layout: 'gone', ...plain({ diameter: 9 }) },
+      turn: 0,
+      ...plain({ height: 5 }),
+      upTo: { tag: 'base:top', near: [0, 0, 0] },
+    },
+    'Raise a band round a lost layout, 9 across at each, up to the face that was picked, on the top, on the axle line',
+  ],
+  [
+    {
+      kind: 'blend',
+      effect: 'add',
+      ...at,
+      sections: [0, 10].map((up) => ({
+        outline: { shape: 'circle', ...plain({ diameter: 8 }) },
+        ...plain({ at: up, x: 0, y: 0 }),
+        turn: 0,
+        ...(up > 0 ? { tilt: Math.PI / 6, shift: 1 } : {}),
+      })),
+      between: 'straight',
+    },
+    'Blend from a circle 8 across at 0 to a circle 8 across at 10, leaning 30°, its corners 1 further on; 2 outlines, straight between, on the top, on the axle line',
+  ],
+  [
+    {
+      kind: 'split',
+      axis: 'y',
+      ...plain({ at: 0, gap: 8 }),
+      keep: 'both',
+      ties: plain({ breadth: 4, thickness: 2, apart: 30 }),
+    },
+    'Split it from front to back, at 0, and keep both halves, moved apart by 8, without pegs, with two slots for a strap 4 broad, 2 thick, 30 from each other',
+  ],
   [{ kind: 'faces', of: 'base', ...plain({ by: -0.1 }) }, 'Move the faces of step 1 out by -0.1'],
   [
     { kind: 'taper', of: 'base', angle: Math.PI / 60, held: 'bottom' },

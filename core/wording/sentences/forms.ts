@@ -1,8 +1,9 @@
-import { numberValue, type StepOf } from '@core/model';
+import { numberValue, takesAway, type Step, type StepOf } from '@core/model';
 import { THREADS } from '@core/standards';
 
-import { outlineAs, outlineParts, turnParts } from './outlines';
+import { outlineParts, turnParts, type OutlineSources } from './outlines';
 import {
+  added,
   angle,
   chip,
   choice,
@@ -18,7 +19,7 @@ import { effectVerb, levelChoice, placeWords } from './places';
 type Form = StepOf<'wedge' | 'spin' | 'blend' | 'run' | 'thread' | 'text' | 'tongue'>;
 
 /** Sentences of the steps that make a form of their own, other than the plain ones. */
-export function formSentence(step: Form): SentencePart[] {
+export function formSentence(step: Form, sources?: OutlineSources): SentencePart[] {
   switch (step.kind) {
     case 'wedge':
       return [
@@ -39,7 +40,7 @@ export function formSentence(step: Form): SentencePart[] {
       return [
         effectVerb(step, 'Turn'),
         words(' '),
-        ...outlineParts(step.outline),
+        ...outlineParts(step.outline, 'outline', sources),
         words(', its middle '),
         chip('away', 'distance from the axis', step.away),
         words(' from an upright axis and '),
@@ -54,12 +55,12 @@ export function formSentence(step: Form): SentencePart[] {
       return [
         effectVerb(step, 'Blend'),
         words(' from '),
-        ...step.sections.flatMap(({ outline, at, x, y, turn }, index) => {
+        ...step.sections.flatMap(({ outline, at, x, y, turn, tilt, shift }, index) => {
           const path = `sections.${index}`;
           const isAside = ![x, y].every((value) => value.from === 'number' && value.mm === 0);
           return [
             words(index === 0 ? '' : index === step.sections.length - 1 ? ' to ' : ' by '),
-            ...outlineParts(outline, `${path}.outline`),
+            ...outlineParts(outline, `${path}.outline`, sources),
             words(' at '),
             chip(`${path}.at`, `height of outline ${index + 1}`, at),
             ...(isAside
@@ -72,6 +73,22 @@ export function formSentence(step: Form): SentencePart[] {
                 ]
               : []),
             ...(outline.shape === 'circle' ? [] : turnParts(turn, `${path}.turn`)),
+            ...(tilt === undefined
+              ? []
+              : [
+                  words(', '),
+                  added('how it lies', 'leaning', 'level', { [`${path}.tilt`]: undefined }),
+                  words(' '),
+                  angle(`${path}.tilt`, 'lean', tilt),
+                ]),
+            ...(shift === undefined
+              ? []
+              : [
+                  words(', its corners '),
+                  plainNumber(`${path}.shift`, 'how many corners on', shift, 'count'),
+                  words(' '),
+                  added('its corners', 'further on', 'as they are', { [`${path}.shift`]: undefined }),
+                ]),
           ];
         }),
         words('; '),
@@ -87,7 +104,7 @@ export function formSentence(step: Form): SentencePart[] {
       return [
         effectVerb(step, 'Run'),
         words(' '),
-        ...outlineParts(step.outline),
+        ...outlineParts(step.outline, 'outline', sources),
         words(' along a path of '),
         {
           kind: 'rows',
@@ -126,14 +143,14 @@ export function formSentence(step: Form): SentencePart[] {
         chip('height', 'height of the letters', step.height),
         words(' high, '),
         chip('depth', 'depth of the letters', step.depth),
-        words(step.effect === 'add' ? ' raised' : ' deep'),
+        words(takesAway(step.effect) ? ' deep' : ' raised'),
         ...turnParts(step.turn),
         ...standing(step),
       ];
     case 'tongue':
       return [
         effectVerb(step, 'Set'),
-        words(step.effect === 'add' ? ' a springy tongue ' : ' the room for a tongue '),
+        words(takesAway(step.effect) ? ' the room for a tongue ' : ' a springy tongue '),
         chip('length', 'length', step.length),
         words(' long, '),
         chip('breadth', 'breadth', step.breadth),
@@ -142,11 +159,29 @@ export function formSentence(step: Form): SentencePart[] {
         words(' thick, its bump '),
         chip('bump', 'bump', step.bump),
         words(' out'),
-        ...(step.effect === 'add' ? [] : [words(', play '), chip('play', 'play', step.play)]),
+        ...(takesAway(step.effect) ? [words(', play '), chip('play', 'play', step.play)] : []),
         ...turnParts(step.turn),
         ...standing(step),
       ];
   }
+}
+
+/** Finer points that a step of these has not yet. */
+export function formOptions(step: Step): Option[] {
+  if (step.kind === 'thread' && step.side === 'inside' && step.made === 'modelled' && !step.eased) {
+    return [{ word: 'Ease its mouths', patch: { eased: true } }];
+  }
+  if (step.kind !== 'blend') return [];
+  const last = step.sections.length - 1;
+  const { tilt, shift } = step.sections[last]!;
+  return [
+    ...(tilt === undefined
+      ? [{ word: 'Lean its last outline', patch: { [`sections.${last}.tilt`]: Math.PI / 12 } }]
+      : []),
+    ...(shift === undefined
+      ? [{ word: 'Turn back a twist: corners one further on', patch: { [`sections.${last}.shift`]: 1 } }]
+      : []),
+  ];
 }
 
 const standing = (step: Exclude<Form, StepOf<'thread'>>): SentencePart[] => [
@@ -190,6 +225,9 @@ function threadSentence(step: StepOf<'thread'>): SentencePart[] {
       ['modelled', 'its turns modelled'],
       ['drawn', 'plain, to be cut by hand'],
     ]),
+    ...(step.eased
+      ? [words(', '), added('its mouths', 'its mouths eased', 'its mouths sharp', { eased: undefined })]
+      : []),
     words(', '),
     levelChoice(step),
     ...placeWords(step),
@@ -215,7 +253,7 @@ function sectionCount({ sections }: StepOf<'blend'>): SentencePart {
 function endingParts({ outline, ending, closed }: StepOf<'run'>): SentencePart[] {
   if (closed) return [];
   const same: Option = { word: 'the same all along', patch: { ending: undefined } };
-  const other: Option = { word: 'ending as', patch: { ending: ending ?? outlineAs(outline.shape, outline) } };
+  const other: Option = { word: 'ending as', patch: { ending: ending ?? outline } };
   const way = choice('what it ends as', (option) => (option === other) === (ending !== undefined), [
     same,
     other,

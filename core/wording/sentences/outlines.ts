@@ -1,4 +1,12 @@
-import { numberValue, type OutlineShape, type OutlineShapeName, type StepOf, type Value } from '@core/model';
+import {
+  numberValue,
+  takesAway,
+  type OutlineShape,
+  type OutlineShapeName,
+  type Step,
+  type StepOf,
+  type Value,
+} from '@core/model';
 
 import {
   added,
@@ -11,9 +19,13 @@ import {
   type Option,
   type SentencePart,
 } from './parts';
+import type { NamedLayout } from './patterns';
 import { levelChoice } from './places';
 
-const OUTLINE_NAMES: Record<OutlineShapeName, string> = {
+/** Outlines that any other can be turned into: all but those that are taken from elsewhere. */
+type PlainShape = Exclude<OutlineShapeName, 'layoutHull' | 'offset' | 'drawn'>;
+
+const OUTLINE_NAMES: Record<PlainShape, string> = {
   circle: 'a circle',
   ellipse: 'an ellipse',
   rectangle: 'a rectangle',
@@ -40,7 +52,11 @@ function mainOf(now: OutlineShape): Value {
     case 'gear':
     case 'rack':
     case 'points':
+    case 'offset':
+    case 'drawn':
       return numberValue(20);
+    case 'layoutHull':
+      return now.diameter;
     default:
       return now.length;
   }
@@ -49,7 +65,7 @@ function mainOf(now: OutlineShape): Value {
 const DEGREE = Math.PI / 180;
 
 /** The same measures in another shape, as far as it has them. */
-export function outlineAs(shape: OutlineShapeName, now: OutlineShape): OutlineShape {
+export function outlineAs(shape: PlainShape, now: OutlineShape): OutlineShape {
   const main = mainOf(now);
   const breadth = 'breadth' in now ? now.breadth : main;
   const teeth = { pressure: 20 * DEGREE, module: numberValue(1), backlash: numberValue(0.1) };
@@ -87,17 +103,52 @@ export function outlineAs(shape: OutlineShapeName, now: OutlineShape): OutlineSh
 
 const POLYGON_SIDES = [3, 4, 5, 6, 8, 12];
 
+/** What an outline may be taken from: the steps before its own, and layouts. */
+export interface OutlineSources {
+  /** With their place in the recipe, from 1. */
+  steps: readonly { step: Step; place: number }[];
+  layouts: readonly NamedLayout[];
+}
+
+const NO_SOURCES: OutlineSources = { steps: [], layouts: [] };
+
+const hasOutline = ({ kind }: Step) =>
+  ['raise', 'spin', 'run', 'plate', 'turn', 'peg', 'drill'].includes(kind);
+
 /** An outline in words. @param path where it stands in its step. */
-export function outlineParts(outline: OutlineShape, path = 'outline'): SentencePart[] {
-  const names = Object.entries(OUTLINE_NAMES) as [OutlineShapeName, string][];
-  const shape = choice(
-    'the outline',
-    ({ patch }) => (patch[path] as OutlineShape).shape === outline.shape,
-    names.map(([name, word]) => ({
-      word,
-      patch: { [path]: name === outline.shape ? outline : outlineAs(name, outline) },
-    })),
-  );
+export function outlineParts(
+  outline: OutlineShape,
+  path = 'outline',
+  { steps, layouts }: OutlineSources = NO_SOURCES,
+): SentencePart[] {
+  const names = Object.entries(OUTLINE_NAMES) as [PlainShape, string][];
+  const by = outline.shape === 'offset' ? outline.by : numberValue(0);
+  const bandAcross = outline.shape === 'layoutHull' ? outline.diameter : numberValue(10);
+  const as = (word: string, other: OutlineShape): Option => ({ word, patch: { [path]: other } });
+  const offered: Option[] = [
+    ...names.map(([name, word]) => as(word, name === outline.shape ? outline : outlineAs(name, outline))),
+    ...layouts.map(({ id, name }) =>
+      as(`a band round the points of ${name}`, { shape: 'layoutHull', layout: id, diameter: bandAcross }),
+    ),
+    ...steps
+      .filter(({ step }) => hasOutline(step))
+      .map(({ step, place }) =>
+        as(`the outline of step ${place}`, { shape: 'offset', of: { step: step.id }, by }),
+      ),
+  ];
+  const isNow = ({ patch }: Option) => {
+    const other = patch[path] as OutlineShape;
+    if (other.shape !== outline.shape) return false;
+    if (other.shape === 'layoutHull') return other.layout === (outline as typeof other).layout;
+    return other.shape !== 'offset' || JSON.stringify(other) === JSON.stringify(outline);
+  };
+  // What it is now and could not be chosen anew: a lost source, a picked face, curves that were drawn.
+  const special = as(specialWord(outline), outline);
+  const shape = choice('the outline', (option) => option === special || isNow(option), [
+    ...(offered.some(isNow) ? [] : [special]),
+    ...offered,
+    { word: 'Take the outline of a face on the part', patch: {}, pick: { field: path, picks: 'outline' } },
+  ]);
   const number = (key: string, what: string, value: Value) => chip(`${path}.${key}`, what, value);
   const at = (key: string) => `${path}.${key}`;
   switch (outline.shape) {
@@ -163,6 +214,12 @@ export function outlineParts(outline: OutlineShape, path = 'outline'): SentenceP
           least: 2,
         },
       ];
+    case 'layoutHull':
+      return [shape, words(', '), number('diameter', 'across', outline.diameter), words(' across at each')];
+    case 'offset':
+      return [shape, words(', moved out by '), number('by', 'way out', outline.by)];
+    case 'drawn':
+      return [shape];
     case 'points':
       return [
         shape,
@@ -220,6 +277,19 @@ export function outlineParts(outline: OutlineShape, path = 'outline'): SentenceP
   }
 }
 
+function specialWord(outline: OutlineShape): string {
+  switch (outline.shape) {
+    case 'layoutHull':
+      return 'a band round a lost layout';
+    case 'offset':
+      return 'face' in outline.of ? 'the outline of the face that was picked' : 'the outline of a lost step';
+    case 'drawn':
+      return `a drawn outline of ${outline.curves.length} ${outline.curves.length === 1 ? 'curve' : 'curves'}`;
+    default:
+      return OUTLINE_NAMES[outline.shape];
+  }
+}
+
 /** How far something is turned in its place. */
 export function turnParts(turn: number, path = 'turn'): SentencePart[] {
   return [words(', turned '), angle(path, 'turn', turn)];
@@ -227,20 +297,44 @@ export function turnParts(turn: number, path = 'turn'): SentencePart[] {
 
 export function heightParts(step: StepOf<'raise'>): SentencePart[] {
   const through = step.height === 'through';
-  const deep = step.effect === 'add' ? 'high' : 'deep';
+  const isCut = takesAway(step.effect);
+  const deep = isCut ? 'deep' : 'high';
   const measured: Option = {
     word: deep,
-    patch: { height: step.height === 'through' ? numberValue(5) : step.height, bothWays: undefined },
+    patch: {
+      height: step.height === 'through' ? numberValue(5) : step.height,
+      bothWays: undefined,
+      upTo: undefined,
+    },
   };
-  const right: Option = { word: 'right through', patch: { height: 'through', bothWays: undefined } };
+  const right: Option = {
+    word: 'right through',
+    patch: { height: 'through', bothWays: undefined, upTo: undefined },
+  };
   const both: Option = {
     word: `${deep}, half to each side`,
-    patch: { height: step.height === 'through' ? numberValue(5) : step.height, bothWays: true },
+    patch: {
+      height: step.height === 'through' ? numberValue(5) : step.height,
+      bothWays: true,
+      upTo: undefined,
+    },
   };
-  const now = through ? right : step.bothWays ? both : measured;
+  const upTo: Option = { word: 'up to the face that was picked', patch: { upTo: step.upTo } };
+  const now = step.upTo ? upTo : through ? right : step.bothWays ? both : measured;
   // Only what is taken away can go right through.
-  const ways = step.effect === 'add' && !through ? [measured, both] : [right, measured, both];
+  const ways = [
+    ...(isCut || through ? [right] : []),
+    measured,
+    both,
+    ...(step.upTo ? [upTo] : []),
+    {
+      word: 'Pick a flat face that it goes up to',
+      patch: {},
+      pick: { field: 'upTo', picks: 'flat' as const },
+    },
+  ];
   const way = choice('how far it goes', (option) => option === now, ways);
+  if (step.upTo) return [words(', '), way, words(', '), levelChoice(step)];
   return step.height === 'through'
     ? [words(', '), way]
     : [words(', '), chip('height', 'height', step.height), words(' '), way, words(', '), levelChoice(step)];

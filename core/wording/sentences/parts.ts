@@ -8,10 +8,13 @@ export interface Option {
   pick?: PickWanted;
 }
 
-/** What is picked and where it goes: a face to stand on, the edges round a face, edges one by one, or faces. */
+/**
+ * What is picked and where it goes: a face to stand on, the edges round a face, edges one by one, faces, a face whose
+ * outline is taken, or a flat face by itself.
+ */
 export interface PickWanted {
   field: string;
-  picks: 'ground' | 'rim' | 'edges' | 'faces';
+  picks: 'ground' | 'rim' | 'edges' | 'faces' | 'outline' | 'flat';
 }
 
 /** What a plain number is, so that it is typed and read back in its own unit. */

@@ -1,5 +1,7 @@
 import {
   numberValue,
+  takesAway,
+  type Effect,
   type Ground,
   type MeasuredFrom,
   type Place,
@@ -143,7 +145,7 @@ export type Placed = StepOf<
 >;
 
 /** What the step does, as its verb. @param add the verb for adding. */
-export const effectVerb = (step: { effect: string }, add: string): SentencePart =>
+export const effectVerb = (step: { effect: Effect }, add: string): SentencePart =>
   choice(
     'what it does',
     ({ patch }) => patch.effect === step.effect,
@@ -151,6 +153,7 @@ export const effectVerb = (step: { effect: string }, add: string): SentencePart 
       { word: add, patch: { effect: 'add' } },
       { word: 'Cut out', patch: { effect: 'cut' } },
       { word: 'Keep only', patch: { effect: 'common' } },
+      { word: 'Put beside it, unjoined,', patch: { effect: 'apart' } },
     ],
     true,
   );
@@ -180,7 +183,7 @@ export function groundChoice(step: Place, cuts: boolean): SentencePart {
 }
 
 export const levelChoice = (step: Placed | StepOf<'thread'>): SentencePart =>
-  groundChoice(step, 'effect' in step ? step.effect !== 'add' : step.side === 'inside');
+  groundChoice(step, 'effect' in step ? takesAway(step.effect) : step.side === 'inside');
 
 export function depthParts({ depth, point }: StepOf<'drill'>): SentencePart[] {
   const through: Option = { word: 'right through', patch: { depth: 'through', point: undefined } };

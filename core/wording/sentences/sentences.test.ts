@@ -125,8 +125,14 @@ describe('choices', () => {
   });
 
   test('only what is taken away can go right through', () => {
-    expect(words('block', 'how far it goes')).toEqual(['high', 'high, half to each side']);
-    expect(words('bore', 'how far it goes')).toEqual(['right through', 'deep', 'deep, half to each side']);
+    const upTo = 'Pick a flat face that it goes up to';
+    expect(words('block', 'how far it goes')).toEqual(['high', 'high, half to each side', upTo]);
+    expect(words('bore', 'how far it goes')).toEqual([
+      'right through',
+      'deep',
+      'deep, half to each side',
+      upTo,
+    ]);
   });
 
   test('edges are offered of steps before, each by its own words', () => {

@@ -1,7 +1,7 @@
 import type { Step } from '@core/model';
 
 import { edgeChoice, stepsBefore, unevenOptions, unevenParts } from './edges';
-import { formSentence } from './forms';
+import { formOptions, formSentence } from './forms';
 import { outlineParts, heightParts, taperOptions, taperParts, turnParts } from './outlines';
 import { chip, choice, verb, words, type Option, type SentencePart } from './parts';
 import { patternParts, REPEATABLE, stationRows, type NamedLayout } from './patterns';
@@ -15,7 +15,7 @@ import {
   levelChoice,
   placeWords,
 } from './places';
-import { workSentence, type NamedBody } from './works';
+import { tieOptions, workSentence, type NamedBody } from './works';
 
 /** What a sentence may name besides other steps. */
 export interface SentenceNames {
@@ -34,6 +34,8 @@ export function moreOptions(step: Step): Option[] {
       : []),
     ...(step.kind === 'raise' ? taperOptions(step) : []),
     ...(step.kind === 'ease' ? unevenOptions(step) : []),
+    ...(step.kind === 'split' ? tieOptions(step) : []),
+    ...formOptions(step),
     ...('x' in step && 'y' in step ? finerOptions(step) : []),
   ];
 }
@@ -44,6 +46,10 @@ export function stepSentence(
   steps: readonly Step[],
   { layouts = [], bodies = [] }: SentenceNames = {},
 ): SentencePart[] {
+  const sources = {
+    steps: stepsBefore(step, steps).map((earlier) => ({ step: earlier, place: steps.indexOf(earlier) + 1 })),
+    layouts,
+  };
   switch (step.kind) {
     case 'turn':
       return [
@@ -101,7 +107,7 @@ export function stepSentence(
       return [
         effectVerb(step, 'Raise'),
         words(' '),
-        ...outlineParts(step.outline),
+        ...outlineParts(step.outline, 'outline', sources),
         ...(step.outline.shape === 'circle' || step.turn === 0 ? [] : turnParts(step.turn)),
         ...heightParts(step),
         ...taperParts(step),
@@ -240,7 +246,7 @@ export function stepSentence(
     case 'thread':
     case 'text':
     case 'tongue':
-      return formSentence(step);
+      return formSentence(step, sources);
     default:
       return workSentence(step, steps, bodies);
   }

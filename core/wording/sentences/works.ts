@@ -1,7 +1,8 @@
-import { numberValue, type Step, type StepOf } from '@core/model';
+import { numberValue, takesAway, type Step, type StepOf } from '@core/model';
 
 import { stepsBefore } from './edges';
 import {
+  added,
   angle,
   chip,
   choice,
@@ -38,14 +39,19 @@ export function workSentence(
         step.of,
         named.map(({ id, name }) => [id, name] as const),
       );
-      if (step.effect === 'add') return [effectVerb(step, 'Join'), words(' '), which];
+      if (!takesAway(step.effect)) return [effectVerb(step, 'Join'), words(' '), which];
       return [
         effectVerb(step, 'Join'),
         words(step.effect === 'cut' ? ' the room for ' : ' what it shares with '),
         which,
         words(', '),
         chip('grow', 'play', step.grow),
-        words(' larger all round, '),
+        words(' larger '),
+        choice('its play', ({ patch }) => patch.byFits === step.byFits, [
+          { word: 'all round', patch: { byFits: undefined } },
+          { word: 'than the fit of each face', patch: { byFits: true, grow: numberValue(0) } },
+        ]),
+        words(', '),
         setting('wayIn', 'the way in', step.wayIn, [
           ['none', 'no way in cleared'],
           ['top', 'to be put in from the top'],
@@ -116,6 +122,19 @@ export function workSentence(
   }
 }
 
+/** What a split that keeps both halves may have besides pegs. */
+export const tieOptions = ({ keep, ties }: StepOf<'split'>): Option[] =>
+  keep !== 'both' || ties
+    ? []
+    : [
+        {
+          word: 'Slots for a strap that ties the halves together',
+          patch: {
+            ties: { breadth: numberValue(4), thickness: numberValue(2), apart: numberValue(20) },
+          },
+        },
+      ];
+
 function splitSentence(step: StepOf<'split'>): SentencePart[] {
   const { pegs } = step;
   const without: Option = { word: 'without pegs', patch: { pegs: undefined } };
@@ -158,6 +177,19 @@ function splitSentence(step: StepOf<'split'>): SentencePart[] {
                 chip('pegs.apart', 'distance between the pegs', pegs.apart),
                 words(' from each other, play '),
                 chip('pegs.play', 'play', pegs.play),
+              ]
+            : []),
+          ...(step.ties
+            ? [
+                words(', '),
+                added('the slots', 'with two slots for a strap', 'without slots', { ties: undefined }),
+                words(' '),
+                chip('ties.breadth', 'breadth of the slots', step.ties.breadth),
+                words(' broad, '),
+                chip('ties.thickness', 'thickness of the slots', step.ties.thickness),
+                words(' thick, '),
+                chip('ties.apart', 'distance between the slots', step.ties.apart),
+                words(' from each other'),
               ]
             : []),
         ]

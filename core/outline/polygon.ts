@@ -1,0 +1,103 @@
+import type { Curve, Loop, Point } from './curves';
+
+/** Pieces of an arc or a smooth line when it is looked at as short lines. */
+const PIECES = 12;
+
+/** The corners of a loop drawn with short lines: for areas, and for what lies within it or crosses it. */
+export const polygonOf = (loop: Loop): Point[] => loop.flatMap(piecesOf);
+
+/** The same curve the other way; closed ones stay as they are. */
+export function reversed(curve: Curve): Curve {
+  if (curve.kind === 'line' || curve.kind === 'arc') return { ...curve, from: curve.to, to: curve.from };
+  return curve.kind === 'spline' ? { ...curve, points: [...curve.points].reverse() } : curve;
+}
+
+/** Twice the area is the sum of the cross products of neighbours; positive anticlockwise (the shoelace formula). */
+export function areaOf(points: readonly Point[]): number {
+  return (
+    points.reduce((sum, [x, y], index) => {
+      const [nx, ny] = points[(index + 1) % points.length]!;
+      return sum + x * ny - nx * y;
+    }, 0) / 2
+  );
+}
+
+/** Corners of a curve as short lines, without its end. */
+function piecesOf(curve: Curve): Point[] {
+  if (curve.kind === 'line') return [curve.from];
+  if (curve.kind === 'spline') return curve.closed ? smoothed(curve.points) : curve.points.slice(0, -1);
+  if (curve.kind === 'circle' || curve.kind === 'ellipse') {
+    const [rx, ry] = curve.kind === 'circle' ? [curve.radius, curve.radius] : [curve.alongX, curve.alongY];
+    const count = 4 * PIECES;
+    return Array.from({ length: count }, (_, index): Point => {
+      const turn = (2 * Math.PI * index) / count;
+      return [curve.middle[0] + rx * Math.cos(turn), curve.middle[1] + ry * Math.sin(turn)];
+    });
+  }
+  const { middle, radius } = circleThrough(curve.from, curve.via, curve.to);
+  const turnOf = ([x, y]: Point) => Math.atan2(y - middle[1], x - middle[0]);
+  const [a, b, c] = [turnOf(curve.from), turnOf(curve.via), turnOf(curve.to)];
+  const forward = (turn: number) => (turn + 4 * Math.PI) % (2 * Math.PI);
+  const isForward = forward(b - a) < forward(c - a);
+  const sweep = isForward ? forward(c - a) : -forward(a - c);
+  return Array.from({ length: PIECES }, (_, index): Point => {
+    const turn = a + (sweep * index) / PIECES;
+    return [middle[0] + radius * Math.cos(turn), middle[1] + radius * Math.sin(turn)];
+  });
+}
+
+/** The circle through three points that are not on a line. */
+export function circleThrough(
+  [ax, ay]: Point,
+  [bx, by]: Point,
+  [cx, cy]: Point,
+): { middle: Point; radius: number } {
+  const d = 2 * (ax * (by - cy) + bx * (cy - ay) + cx * (ay - by));
+  const [a, b, c] = [ax * ax + ay * ay, bx * bx + by * by, cx * cx + cy * cy];
+  const x = (a * (by - cy) + b * (cy - ay) + c * (ay - by)) / d;
+  const y = (a * (cx - bx) + b * (ax - cx) + c * (bx - ax)) / d;
+  return { middle: [x, y], radius: Math.hypot(ax - x, ay - y) };
+}
+
+/** A closed smooth line through points, nearly as the kernel draws it (Catmull and Rom, 1974), for the crossing check. */
+export function smoothed(points: readonly Point[]): Point[] {
+  const at = (index: number) => points[(index + points.length) % points.length]!;
+  return points.flatMap((_, index) =>
+    Array.from({ length: PIECES }, (__, piece): Point => {
+      const t = piece / PIECES;
+      return [0, 1].map((axis) => {
+        const [p, q, r, s] = [at(index - 1), at(index), at(index + 1), at(index + 2)].map(
+          (point) => point[axis]!,
+        ) as [number, number, number, number];
+        return (
+          0.5 *
+          (2 * q + (r - p) * t + (2 * p - 5 * q + 4 * r - s) * t * t + (3 * q - p - 3 * r + s) * t * t * t)
+        );
+      }) as unknown as Point;
+    }),
+  );
+}
+
+/** Whether two sides of a closed polygon that are no neighbours meet. */
+export function crosses(points: readonly Point[]): boolean {
+  const side = (a: Point, b: Point, c: Point) =>
+    (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
+  const count = points.length;
+  for (let i = 0; i < count; i += 1) {
+    for (let j = i + 2; j < count; j += 1) {
+      if (i === 0 && j === count - 1) continue;
+      const [a, b, c, d] = [points[i]!, points[i + 1]!, points[j]!, points[(j + 1) % count]!];
+      if (side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0) return true;
+    }
+  }
+  return false;
+}
+
+/** Whether a point lies within a polygon: a ray to the right crosses its sides an odd number of times. */
+export function isWithin([x, y]: Point, polygon: readonly Point[]): boolean {
+  return polygon.reduce((inside, [ax, ay], index) => {
+    const [bx, by] = polygon[(index + 1) % polygon.length]!;
+    const isCrossed = ay > y !== by > y && x < ax + ((y - ay) * (bx - ax)) / (by - ay);
+    return isCrossed ? !inside : inside;
+  }, false);
+}

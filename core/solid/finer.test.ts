@@ -1,0 +1,185 @@
+import { evaluateRepair } from '@core/fit';
+import { numberValue, type Step } from '@core/model';
+import { RepairBuilder, type Kernel } from '@core/solid';
+import { ridgeOf, THREADS, threadArea, threadForm } from '@core/standards';
+import { testKernel } from '@core/testing/kernel';
+import { LayoutDraft } from '@core/testing/layoutDraft';
+import { block, buildPiece, outlineOf, raised, stepOf, type Piece } from '@core/testing/pieces';
+import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
+
+let kernel: Kernel;
+beforeAll(async () => {
+  kernel = await testKernel();
+});
+
+const build = (...steps: Step[]): Piece => buildPiece(kernel, steps);
+const whole = (...steps: Step[]): number => {
+  const piece = build(...steps);
+  expect(piece.faults).toEqual([]);
+  expect(piece.check).toMatchObject({ valid: true, closed: true });
+  return piece.volume;
+};
+const relative = (actual: number, exact: number, within = 1e-6) =>
+  expect(Math.abs(actual / exact - 1)).toBeLessThan(within);
+
+describe('mouths of a threaded hole', () => {
+  const hole = (size: string, length: number | 'through', eased: boolean) =>
+    stepOf('thread', {
+      side: 'inside',
+      size,
+      length,
+      play: 0.1,
+      made: 'modelled',
+      on: 'top',
+      x: 0,
+      y: 0,
+      ...(eased ? { eased } : {}),
+    });
+
+  test.each([
+    ['M8', 'through' as const, 2],
+    ['M5', 4, 1],
+  ])('of %s (%s) widen at 45°', (size, length, mouths) => {
+    const base = block(30, 30, 6);
+    const taken = whole(base, hole(size, length, false)) - whole(base, hole(size, length, true));
+    // From past the crest down to the core the cone takes what the thread left at each depth.
+    const form = threadForm(THREADS.find(({ name }) => name === size)!);
+    const ridge = ridgeOf(form, 'inside', 0.1)!;
+    const wide = ridge.crestRadius + 0.05 * form.pitchMm;
+    const slices = 4000;
+    let more = 0;
+    for (let slice = 0; slice < slices; slice += 1) {
+      const r = ridge.coreRadius + ((wide - ridge.coreRadius) * (slice + 0.5)) / slices;
+      more += (Math.PI * r * r - threadArea(form, ridge, r)) * ((wide - ridge.coreRadius) / slices);
+    }
+    relative(taken, mouths * more, 2e-3);
+  });
+});
+
+describe('blends', () => {
+  const square = (breadth: number) => outlineOf('rectangle', { length: 12, breadth, cornerRadius: 0 });
+  const blend = (last: object, breadth = 12) => {
+    const section = (at: number, more: object, broad: number) => ({
+      outline: square(broad),
+      at: numberValue(at),
+      x: numberValue(0),
+      y: numberValue(0),
+      turn: 0,
+      ...more,
+    });
+    return stepOf('blend', {
+      effect: 'add',
+      sections: [section(0, {}, 12), section(20, last, breadth)],
+      between: 'straight',
+      on: 'bottom',
+      x: 0,
+      y: 0,
+    });
+  };
+
+  test('up to a leaning outline: a block cut off at an angle', () => {
+    const tilt = Math.PI / 9;
+    relative(whole(blend({ tilt }, 12 / Math.cos(tilt))), 12 * 12 * 20);
+  });
+
+  test('corners that meet those further on twist it, and a turn takes the twist back', () => {
+    relative(whole(blend({})), 12 * 12 * 20);
+    // Sides ruled between lines a quarter turn apart: a section at share s is a square of 12² (1 − 2s + 2s²).
+    const twisted = whole(blend({ turn: Math.PI / 4 }));
+    expect(twisted).toBeLessThan(12 * 12 * 20 * 0.999);
+    relative(whole(blend({ turn: Math.PI / 2, shift: -1 })), 12 * 12 * 20);
+  });
+});
+
+describe('slots for a strap', () => {
+  const ring = [
+    raised(outlineOf('circle', { diameter: 40 }), 10),
+    stepOf('drill', { diameter: 20, depth: 'through', x: 0, y: 0 }),
+  ];
+  const split = (apart: number) => ({
+    ...stepOf('split', { axis: 'y', at: 0, keep: 'both', gap: 5 }),
+    ties: { breadth: numberValue(4), thickness: numberValue(2), apart: numberValue(apart) },
+  });
+
+  test('go right through both halves of a ring', () => {
+    const whole40 = Math.PI * (400 - 100) * 10;
+    const piece = build(...ring, split(30) as Step);
+    expect(piece.faults).toEqual([]);
+    expect(piece.check!.pieces).toBe(2);
+    // Each slot: 4 high and 2 broad, through the chord of the outer circle at 14 to 16 from the middle.
+    const slices = 2000;
+    let chord = 0;
+    for (let slice = 0; slice < slices; slice += 1) {
+      const x = 14 + (2 * (slice + 0.5)) / slices;
+      chord += (2 * Math.sqrt(400 - x * x) * 2) / slices;
+    }
+    relative(piece.volume, whole40 - 2 * 4 * chord, 1e-5);
+  });
+
+  test('that would come out at the side are refused', () => {
+    expect(build(...ring, split(40) as Step).faults).toMatchObject([{ code: 'split.tiesDoNotFit' }]);
+  });
+});
+
+describe('room for a body by its fits', () => {
+  const housing = (more: object) => ({
+    ...stepOf('body', { of: 'axle', effect: 'cut', grow: 0, wayIn: 'none' }, 'room'),
+    ...more,
+  });
+  function roomIn(repair: ReturnType<typeof rackWheel>, more: object) {
+    repair.bodies[0]!.steps = [stepOf('turn', { diameter: 30, width: 10 }, 'disc'), housing(more) as Step];
+    const numbers = evaluateRepair(repair);
+    const builder = new RepairBuilder(kernel);
+    const built = builder.build(repair.bodies, numbers).get('wheel')!;
+    const faults = built.steps.flatMap((step) => (step.state === 'failed' ? [step.fault] : []));
+    const volume = built.check?.volumeMm3 ?? 0;
+    builder.dispose();
+    return { faults, volume, numbers };
+  }
+
+  test('each face has the allowance of its own fit', () => {
+    const { faults, volume, numbers } = roomIn(rackWheel(), { byFits: true });
+    expect(faults).toEqual([]);
+    const fit = numbers.fits.get('bore')!.worked;
+    if (!fit.ok) throw new Error('the fit is not worked out');
+    expect(fit.trail.working).toBeGreaterThan(6.02);
+    relative(volume, Math.PI * (225 - (fit.trail.working / 2) ** 2) * 10);
+  });
+
+  test('follows its fit: a looser class makes more room', () => {
+    const loose = rackWheel();
+    loose.fits[0]!.fitClass = 'loose';
+    const tight = rackWheel();
+    tight.fits[0]!.fitClass = 'pressed';
+    const [a, b] = [roomIn(loose, { byFits: true }), roomIn(tight, { byFits: true })];
+    expect(a.volume).toBeLessThan(b.volume);
+  });
+
+  test('without a fit, or with two for one size, it says so', () => {
+    const none = rackWheel();
+    none.fits = [];
+    expect(roomIn(none, { byFits: true }).faults).toMatchObject([{ code: 'body.noFits', name: 'Axle' }]);
+    const two = rackWheel();
+    two.fits.push({ ...two.fits[0]!, id: 'other' });
+    expect(roomIn(two, { byFits: true }).faults).toMatchObject([{ code: 'body.severalFits', tag: 'B' }]);
+  });
+});
+
+test('a band round the points of a layout is as wide as they lie, and follows them', () => {
+  const band = (apart: number) => {
+    const { layout } = new LayoutDraft([
+      { x: 0, y: 0 },
+      { x: apart, y: 0 },
+    ]).between(1, 2);
+    const step = raised({ shape: 'layoutHull', layout: 'layout', diameter: numberValue(12) }, 5);
+    const { repair } = new RepairDraft('Bar').body('b', 'Bar', [step]);
+    repair.layouts.push(layout);
+    const builder = new RepairBuilder(kernel);
+    const built = builder.build(repair.bodies, evaluateRepair(repair)).get('b')!;
+    const volume = built.check?.volumeMm3 ?? 0;
+    builder.dispose();
+    return volume;
+  };
+  relative(band(30), (30 * 12 + Math.PI * 36) * 5);
+  relative(band(44), (44 * 12 + Math.PI * 36) * 5);
+});

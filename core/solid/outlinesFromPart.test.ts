@@ -1,0 +1,232 @@
+import { numberValue, type Step } from '@core/model';
+import type { Kernel } from '@core/solid';
+import { testKernel } from '@core/testing/kernel';
+import { block, buildPiece, outlineOf, raised, stepOf, type Piece } from '@core/testing/pieces';
+
+let kernel: Kernel;
+beforeAll(async () => {
+  kernel = await testKernel();
+});
+
+const build = (...steps: Step[]): Piece => {
+  const piece = buildPiece(kernel, steps);
+  return piece;
+};
+const whole = (...steps: Step[]): number => {
+  const piece = build(...steps);
+  expect(piece.faults).toEqual([]);
+  expect(piece.check).toMatchObject({ valid: true, closed: true });
+  return piece.volume;
+};
+const relative = (actual: number, exact: number) => expect(Math.abs(actual / exact - 1)).toBeLessThan(1e-6);
+const faceOf = (step: Step, role: string, near: [number, number, number] = [0, 0, 0]) => ({
+  tag: `${step.id}:${role}`,
+  near,
+});
+const offset = (of: object, by: number) => outlineOf('offset', { of, by });
+
+describe('the outline of a step, moved out', () => {
+  test.each([2, 0, -2])('of a rounded plate by %d: the corners follow', (by) => {
+    const plate = stepOf('plate', { length: 40, breadth: 20, thickness: 5, cornerRadius: 4 });
+    const lid = raised(offset({ step: plate.id }, by), 3, { on: 'top' });
+    const [l, b, r] = [40 + 2 * by, 20 + 2 * by, 4 + by];
+    const base = (40 * 20 - (4 - Math.PI) * 16) * 5;
+    relative(whole(plate, lid), base + (l * b - (4 - Math.PI) * r * r) * 3);
+  });
+
+  test('of a polygon keeps its corners sharp', () => {
+    const nut = raised(outlineOf('polygon', { sides: 6, by: 'flats', across: 10 }), 4);
+    const round = raised(offset({ step: nut.id }, 1.5), 2, { on: 'top' });
+    // Area of a hexagon over flats s: s² √3 / 2.
+    const area = (flats: number) => (flats * flats * Math.sqrt(3)) / 2;
+    relative(whole(nut, round), area(10) * 4 + area(13) * 2);
+  });
+
+  test('follows when the step changes', () => {
+    const of = (diameter: number) => {
+      const disc = stepOf('turn', { diameter, width: 5 }, 'disc');
+      return whole(disc, raised(offset({ step: 'disc' }, 1), 2, { on: 'top' }));
+    };
+    relative(of(20), Math.PI * (100 * 5 + 121 * 2));
+    relative(of(30), Math.PI * (225 * 5 + 256 * 2));
+  });
+
+  test('is refused where nothing is left, or where a step has none', () => {
+    const base = block(40, 20, 5);
+    const gone = build(base, raised(offset({ step: base.id }, -10), 3, { on: 'top' }));
+    expect(gone.faults).toMatchObject([{ code: 'outline.offsetTooFar' }]);
+    const ease = stepOf('ease', { size: 1, where: { edges: 'rims', of: base.id } });
+    const none = build(base, ease, raised(offset({ step: ease.id }, 1), 3, { on: 'top' }));
+    expect(none.faults).toMatchObject([{ code: 'outline.noneOfStep', place: 2 }]);
+  });
+});
+
+describe('the outline of a face', () => {
+  test('comes with its holes, which shrink as it grows', () => {
+    const base = block(40, 20, 5);
+    const bore = stepOf('drill', { diameter: 8, depth: 'through', x: 0, y: 0 });
+    const face = faceOf(base, 'top');
+    const on = { on: { face }, x: 0, y: 0 };
+    const before = (800 - Math.PI * 16) * 5;
+    relative(whole(base, bore, raised(offset({ face }, 0), 3, on)), before + (800 - Math.PI * 16) * 3);
+    relative(whole(base, bore, raised(offset({ face }, -1), 3, on)), before + (38 * 18 - Math.PI * 25) * 3);
+  });
+
+  test('that is round can’t be taken', () => {
+    const disc = stepOf('turn', { diameter: 20, width: 5 });
+    const piece = build(disc, raised(offset({ face: faceOf(disc, 'rim') }, 0), 3, { on: 'top' }));
+    expect(piece.faults).toMatchObject([{ code: 'pick.notFlat' }]);
+  });
+});
+
+describe('drawn outlines', () => {
+  const point = (id: string, x: number, y: number) => ({ id, x: numberValue(x), y: numberValue(y) });
+  const frame = {
+    shape: 'drawn' as const,
+    points: [
+      point('a', -15, -10),
+      point('b', 15, -10),
+      point('c', 15, 10),
+      point('d', -15, 10),
+      point('m', 5, 0),
+      point('n', -8, 0),
+    ],
+    curves: [
+      { kind: 'line' as const, from: 'a', to: 'b' },
+      { kind: 'line' as const, from: 'b', to: 'c' },
+      { kind: 'line' as const, from: 'c', to: 'd' },
+      { kind: 'line' as const, from: 'd', to: 'a' },
+      { kind: 'circle' as const, middle: 'm', diameter: numberValue(6) },
+      { kind: 'ellipse' as const, middle: 'n', length: numberValue(8), breadth: numberValue(4) },
+    ],
+    relations: [],
+  };
+  const area = 600 - Math.PI * 9 - Math.PI * 8;
+
+  test('of several loops are raised with their holes', () => {
+    relative(whole(raised(frame, 7)), area * 7);
+  });
+
+  test('are turned with their holes, by Pappus', () => {
+    const spun = stepOf('spin', {
+      effect: 'add',
+      outline: frame,
+      away: 40,
+      up: 20,
+      angle: Math.PI,
+      turn: 0,
+      on: 'bottom',
+      x: 0,
+      y: 0,
+    });
+    // The middle of the area is off the outline's own by the holes' moments.
+    const middle = (-Math.PI * 9 * 5 + Math.PI * 8 * 8) / area;
+    const step = { ...spun, angle: Math.PI } as Step;
+    relative(whole(step), Math.PI * (40 + middle) * area);
+  });
+
+  test('with holes can’t be run along a path', () => {
+    const path = [0, 30].map((up) => ({ x: numberValue(0), y: numberValue(0), up: numberValue(up) }));
+    const run = stepOf('run', {
+      effect: 'add',
+      outline: frame,
+      path,
+      bend: 0,
+      along: 'straight',
+      closed: false,
+      on: 'bottom',
+      x: 0,
+      y: 0,
+    });
+    expect(build(run).faults).toMatchObject([{ code: 'outline.hasHoles' }]);
+  });
+});
+
+describe('up to a face', () => {
+  test('that is level: as high as it stands, whatever the height of its own', () => {
+    const foot = block(40, 20, 4);
+    const tower = raised(outlineOf('rectangle', { length: 10, breadth: 20, cornerRadius: 0 }), 15, {
+      on: 'top',
+      x: -15,
+    });
+    const of = (height: number) => {
+      const high = { ...tower, height: numberValue(height) } as Step;
+      const post = raised(outlineOf('circle', { diameter: 6 }), 1, {
+        on: { face: faceOf(foot, 'top', [10, 0, 4]) },
+        xFrom: 'axle',
+        x: 10,
+        upTo: faceOf(tower, 'top'),
+      });
+      return whole(foot, high, post) - (40 * 20 * 4 + 200 * height);
+    };
+    relative(of(15), Math.PI * 9 * 15);
+    relative(of(9), Math.PI * 9 * 9);
+  });
+
+  test('that leans: what would reach past it is taken off', () => {
+    const wedge = stepOf('wedge', {
+      effect: 'add',
+      length: 40,
+      breadth: 10,
+      low: 10,
+      high: 30,
+      turn: 0,
+      on: 'bottom',
+      x: 0,
+      y: 0,
+    });
+    // Beside the wedge, so that all of it shows: half as long, from 15 to 25 high under the same slope.
+    const post = raised(outlineOf('rectangle', { length: 20, breadth: 10, cornerRadius: 0 }), 1, {
+      y: 10,
+      upTo: faceOf(wedge, 'slope'),
+    });
+    const made = build(wedge, post);
+    expect(made.faults).toEqual([]);
+    relative(made.volume, 40 * 10 * 20 + 20 * 10 * 20);
+    // The two slopes are one plane, so they are one face.
+    expect(made.roles.filter((role) => role === 'slope' || role === 'top')).toHaveLength(1);
+  });
+
+  test('a cut goes down to the floor of another', () => {
+    const base = block(40, 20, 10);
+    const first = raised(outlineOf('circle', { diameter: 8 }), 6, { effect: 'cut', on: 'top', x: -10 });
+    const second = raised(outlineOf('circle', { diameter: 6 }), 1, {
+      effect: 'cut',
+      on: 'top',
+      x: 10,
+      upTo: faceOf(first, 'bottom'),
+    });
+    relative(whole(base, first, second), 8000 - Math.PI * (16 + 9) * 6);
+  });
+
+  test('that lies behind, or beside the way, is refused', () => {
+    const base = block(40, 20, 10);
+    const up = (role: string) =>
+      build(base, raised(outlineOf('circle', { diameter: 6 }), 1, { on: 'top', upTo: faceOf(base, role) }));
+    expect(up('bottom').faults).toMatchObject([{ code: 'raise.upToBehind' }]);
+    expect(up('right').faults).toMatchObject([{ code: 'raise.upToBehind' }]);
+  });
+});
+
+describe('a piece of its own', () => {
+  const beside = (x: number) =>
+    raised(outlineOf('circle', { diameter: 10 }), 8, { effect: 'apart', x }) as Step;
+
+  test('stands beside what is there and is worked on like the rest', () => {
+    const base = block(40, 20, 5);
+    const two = build(base, beside(40));
+    expect(two.check!.pieces).toBe(2);
+    relative(two.volume, 4000 + Math.PI * 25 * 8);
+    const drilled = build(base, beside(40), stepOf('drill', { diameter: 4, depth: 'through', x: 40, y: 0 }));
+    expect(drilled.faults).toEqual([]);
+    relative(drilled.volume, 4000 + Math.PI * (25 - 4) * 8);
+  });
+
+  test('is refused where it touches', () => {
+    expect(build(block(40, 20, 5), beside(25)).faults).toMatchObject([{ code: 'apart.touches' }]);
+  });
+
+  test('alone it begins the body', () => {
+    relative(whole(beside(0)), Math.PI * 25 * 8);
+  });
+});
