@@ -1,14 +1,32 @@
 import type { EvaluatedRepair } from '@core/fit';
 import { valuesIn, type Body } from '@core/model';
-import type { FaceTag, SolidMesh } from '@core/solid';
+import type { FaceTag, SharpRoot, SolidMesh, Vec3 } from '@core/solid';
 import type { Material } from '@core/standards';
 
+import { pointContacts } from './contacts';
+import { leversOf } from './levers';
+import { holesNearEdges } from './nearEdges';
+import { overhangOf } from './overhang';
+import { sliversOf } from './slivers';
 import { thinnestWall } from './thinnest';
 import { tongueStrains } from './tongues';
 
+/** Where on the part something is: faces, edges as segments, points. */
+export interface CautionPlace {
+  faces?: { tag: FaceTag; near: Vec3 }[];
+  segments?: Float32Array;
+  points?: Vec3[];
+}
+
 /** Something that does not keep a body from being made, and is worth a look before it is. */
-export type Caution =
+export type Caution = { where?: CautionPlace } & (
   | { code: 'wall.thin'; mm: number; leastMm: number; tag: FaceTag }
+  | { code: 'hole.nearEdge'; stepId: string; mm: number; leastMm: number }
+  | { code: 'contact.point'; count: number }
+  | { code: 'face.sliver'; count: number; breadthMm: number }
+  | { code: 'root.sharp'; of: string; on: string; radiusMm: number }
+  /** `turnedMm2`: what would hang over air if it were turned over. */
+  | { code: 'slope.unsupported'; areaMm2: number; turnedMm2: number }
   | {
       code: 'tongue.strained';
       stepId: string;
@@ -17,8 +35,9 @@ export type Caution =
       lengthMm: number;
       thicknessMm: number;
     }
-  | { code: 'bodies.overlap'; other: string; mm3: number }
-  | { code: 'fit.unlike'; other: string; mm: number; wantedMm: number };
+  | { code: 'bodies.overlap'; otherId: string; other: string; mm3: number }
+  | { code: 'fit.unlike'; other: string; mm: number; wantedMm: number }
+);
 
 /** Walls thinner than this are hard to make, mm: two lines of a fused print; less for what cures or is cut. */
 const LEAST_WALL_MM: Record<Material['family'], number> = {
@@ -28,25 +47,98 @@ const LEAST_WALL_MM: Record<Material['family'], number> = {
   metal: 0.5,
   wood: 1.5,
 };
+/** Families that are laid or cured layer on layer, and can't be laid in air. */
+const LAYERED: readonly Material['family'][] = ['plastic', 'soft', 'resin'];
+/** Families that give before they break at a sharp corner. */
+const YIELDING: readonly Material['family'][] = ['soft', 'wood'];
+/** Less than this in the air is bridged, mm². */
+const BRIDGED_MM2 = 25;
 
-/** What is to be said of a body by itself. */
+/**
+ * What is to be said of a body by itself, gravest first.
+ *
+ * @param rootsOf the sharp hollow corners at which steps stand on others.
+ */
 export function cautionsOf(
   body: Body,
   mesh: SolidMesh | null,
   numbers: EvaluatedRepair,
   material: Material,
+  rootsOf: (steps: ReadonlySet<string>) => SharpRoot[] = () => [],
 ): Caution[] {
   if (body.role !== 'spare') return [];
-  const wall = mesh && thinnestWall(mesh);
-  const leastMm = LEAST_WALL_MM[material.family];
+  const tongues = tongueStrains(body, numbers, material).flatMap((one): Caution[] =>
+    one.strain > one.limit ? [{ code: 'tongue.strained', ...one }] : [],
+  );
+  if (!mesh) return tongues;
   return [
-    ...(wall && wall.mm < leastMm - 1e-3
-      ? [{ code: 'wall.thin' as const, mm: wall.mm, leastMm, tag: wall.tag }]
-      : []),
-    ...tongueStrains(body, numbers, material).flatMap((one): Caution[] =>
-      one.strain > one.limit ? [{ code: 'tongue.strained', ...one }] : [],
-    ),
+    ...contacts(mesh),
+    ...walls(body, mesh, numbers, LEAST_WALL_MM[material.family]),
+    ...tongues,
+    ...(YIELDING.includes(material.family) ? [] : roots(body, numbers, rootsOf)),
+    ...slivers(mesh),
+    ...(LAYERED.includes(material.family) ? overhangs(mesh) : []),
   ];
+}
+
+function contacts(mesh: SolidMesh): Caution[] {
+  const points = pointContacts(mesh);
+  return points.length > 0 ? [{ code: 'contact.point', count: points.length, where: { points } }] : [];
+}
+
+function walls(body: Body, mesh: SolidMesh, numbers: EvaluatedRepair, leastMm: number): Caution[] {
+  const thin = thinnestWall(mesh);
+  const place = ({ tag, at }: { tag: FaceTag; at: Vec3 }): CautionPlace => ({
+    faces: [{ tag, near: at }],
+    points: [at],
+  });
+  return [
+    ...(thin && thin.mm < leastMm - 1e-3
+      ? [{ code: 'wall.thin' as const, mm: thin.mm, leastMm, tag: thin.tag, where: place(thin) }]
+      : []),
+    ...holesNearEdges(body, mesh, numbers).map((near): Caution => ({
+      code: 'hole.nearEdge',
+      stepId: near.stepId,
+      mm: near.mm,
+      leastMm: near.leastMm,
+      where: place(near),
+    })),
+  ];
+}
+
+function roots(
+  body: Body,
+  numbers: EvaluatedRepair,
+  rootsOf: (steps: ReadonlySet<string>) => SharpRoot[],
+): Caution[] {
+  const levers = new Map(leversOf(body, numbers).map(({ stepId, thickMm }) => [stepId, thickMm]));
+  if (levers.size === 0) return [];
+  return rootsOf(new Set(levers.keys())).map(({ of, on, segments }): Caution => ({
+    code: 'root.sharp',
+    of,
+    on,
+    radiusMm: radiusFor(levers.get(of)!),
+    where: { segments },
+  }));
+}
+
+/** A quarter of the thickness takes most of the notch's stress away (Peterson's charts flatten from there), 0.3 to 2 mm. */
+const radiusFor = (thickMm: number) => Math.round(10 * Math.min(Math.max(0.25 * thickMm, 0.3), 2)) / 10;
+
+function slivers(mesh: SolidMesh): Caution[] {
+  const found = sliversOf(mesh);
+  if (found.length === 0) return [];
+  const where = { faces: found.map(({ tag, at }) => ({ tag, near: at })), points: found.map(({ at }) => at) };
+  const breadthMm = Math.min(...found.map((one) => one.breadthMm));
+  return [{ code: 'face.sliver', count: found.length, breadthMm, where }];
+}
+
+function overhangs(mesh: SolidMesh): Caution[] {
+  const found = overhangOf(mesh);
+  if (!found || found.areaMm2 < BRIDGED_MM2) return [];
+  const where = { faces: [{ tag: found.tag, near: found.at }] };
+  const turnedMm2 = overhangOf(mesh, -1)?.areaMm2 ?? 0;
+  return [{ code: 'slope.unsupported', areaMm2: found.areaMm2, turnedMm2, where }];
 }
 
 /** Overlaps smaller than this are faces that touch, mm³. */
@@ -58,7 +150,7 @@ const LIKE_MM = 0.03;
 export function cautionsBetween(
   spare: Body,
   other: Body,
-  room: { mm: number; overlapMm3: number },
+  room: { mm: number; overlapMm3: number; from?: Vec3; to?: Vec3 },
   numbers: EvaluatedRepair,
 ): Caution[] {
   const wantedMm = roomWanted(spare, other, numbers);
@@ -66,10 +158,13 @@ export function cautionsBetween(
   if (room.overlapMm3 > TOUCHING_MM3) {
     return wantedMm !== null && wantedMm < 0
       ? []
-      : [{ code: 'bodies.overlap', other: other.name, mm3: room.overlapMm3 }];
+      : [{ code: 'bodies.overlap', otherId: other.id, other: other.name, mm3: room.overlapMm3 }];
   }
   if (wantedMm === null || wantedMm < 0 || room.mm >= wantedMm - LIKE_MM) return [];
-  return [{ code: 'fit.unlike', other: other.name, mm: room.mm, wantedMm }];
+  const { from, to } = room;
+  const where =
+    from && to ? { where: { segments: new Float32Array([...from, ...to]), points: [from, to] } } : {};
+  return [{ code: 'fit.unlike', other: other.name, mm: room.mm, wantedMm, ...where }];
 }
 
 /**

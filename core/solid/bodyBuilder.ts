@@ -8,6 +8,7 @@ import {
   checkSolid,
   everyEdgeHasTwoFaces,
   surfaceArea,
+  touchesAtEdge,
   type Box,
   type SolidCheck,
 } from './check';
@@ -153,8 +154,12 @@ export class BodyBuilder {
           isSoundMesh(this.#meshOf(link), link.check.volumeMm3)));
     const last = this.#chain.at(-1);
     if (!last || isSealed(last)) return null;
-    this.#cutChain(this.#chain.findIndex((link) => !isSealed(link)));
-    return { code: 'step.notValid', reason: 'the solid is not closed' };
+    const opened = this.#chain.findIndex((link) => !isSealed(link));
+    const touches = touchesAtEdge(this.kernel, this.#chain[opened]!.solid.shape);
+    this.#cutChain(opened);
+    return touches
+      ? { code: 'step.touchesAtEdge' }
+      : { code: 'step.notValid', reason: 'the solid is not closed' };
   }
 
   #meshOf(link: Link): SolidMesh {

@@ -48,6 +48,18 @@ export function everyEdgeHasTwoFaces(kernel: Kernel, shape: Shape): boolean {
   });
 }
 
+/** Whether more than two faces meet at an edge: the shape touches itself there and has no thickness. */
+export function touchesAtEdge(kernel: Kernel, shape: Shape): boolean {
+  return scoped((scope) => {
+    const uses = new ShapeMap<number>(kernel);
+    for (const edge of partsOf(kernel, scope, shape, 'TopAbs_EDGE'))
+      uses.set(edge, (uses.get(edge) ?? 0) + 1);
+    return [...uses.entries()].some(
+      ([edge, count]) => count > 2 && !kernel.BRep_Tool.Degenerated(scope.keep(kernel.TopoDS.Edge(edge))),
+    );
+  });
+}
+
 /** Area of all faces, mm². */
 export function surfaceArea(kernel: Kernel, shape: Shape): number {
   return scoped((scope) => {

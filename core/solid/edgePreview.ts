@@ -1,7 +1,8 @@
 import type { EdgeRule } from '@core/model';
 
 import { edgesOfRule } from './edgeRules';
-import { scoped } from './scope';
+import type { Kernel, Shape } from './kernel';
+import { scoped, type Scope } from './scope';
 import type { StepNumbers } from './stepKind';
 import type { TaggedSolid } from './tagged';
 
@@ -30,16 +31,21 @@ export function edgesToShow(
   return scoped((scope) => {
     const found = edgesOfRule(scope, solid, rule, earlier);
     if (!found.ok) return new Float32Array();
-    const segments = found.value.flatMap((edge) => {
-      const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(edge))));
-      const pieces = curve.GetType() === 'GeomAbs_Line' ? 1 : CURVE_POINTS;
-      const [first, last] = [curve.FirstParameter(), curve.LastParameter()];
-      const points = Array.from({ length: pieces + 1 }, (_, index) => {
-        const point = scope.keep(curve.Value(first + ((last - first) * index) / pieces));
-        return [point.X(), point.Y(), point.Z()];
-      });
-      return points.slice(1).flatMap((point, index) => [...points[index]!, ...point]);
-    });
-    return new Float32Array(segments);
+    return segmentsOfEdges(kernel, scope, found.value);
   });
+}
+
+/** Edges as segments: six numbers each, mm. */
+export function segmentsOfEdges(kernel: Kernel, scope: Scope, edges: readonly Shape[]): Float32Array {
+  const segments = edges.flatMap((edge) => {
+    const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(edge))));
+    const pieces = curve.GetType() === 'GeomAbs_Line' ? 1 : CURVE_POINTS;
+    const [first, last] = [curve.FirstParameter(), curve.LastParameter()];
+    const points = Array.from({ length: pieces + 1 }, (_, index) => {
+      const point = scope.keep(curve.Value(first + ((last - first) * index) / pieces));
+      return [point.X(), point.Y(), point.Z()];
+    });
+    return points.slice(1).flatMap((point, index) => [...points[index]!, ...point]);
+  });
+  return new Float32Array(segments);
 }

@@ -18,6 +18,7 @@ import { CutSlider } from '../part/CutSlider';
 import { MeasureBar } from '../part/MeasureBar';
 import { usePartTool } from '../part/partTool';
 import { PickBar } from '../part/PickBar';
+import { PointingBar } from '../part/PointingBar';
 import { StageBar } from '../part/StageBar';
 import { usePartWork } from '../part/usePartWork';
 import { useCutOpen } from '../part/useCutOpen';
@@ -70,7 +71,7 @@ export function PartPane({ stage }: { stage: string }) {
   const annotations = useMemo(
     () => {
       // While something is picked or measured, sizes would only be in the way.
-      if (stageShown || work.measuring) return [];
+      if (stageShown || work.measuring || work.pointing) return [];
       const shown = spares.filter(({ bodyId }) => viewOf(views, { id: bodyId, role: 'spare' }) === 'shown');
       if (!openSize || stage !== 'sizes') return shown.flatMap((body) => body.annotations);
       // The size that is being taken, wherever it is: on the spare or on what it must fit.
@@ -78,7 +79,7 @@ export function PartPane({ stage }: { stage: string }) {
       return all.filter((one) => one.value.from === 'size' && one.value.id === openSize);
     },
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [solid.bodies, views, openSize, stage, stageShown, work.measuring],
+    [solid.bodies, views, openSize, stage, stageShown, work.measuring, work.pointing],
   );
 
   const show = useShow();
@@ -146,7 +147,9 @@ export function PartPane({ stage }: { stage: string }) {
       {work.job ? (
         <PickBar job={work.job} body={making} mesh={work.meshOf(work.job.bodyId)} onDone={work.take} />
       ) : work.measuring ? (
-        <MeasureBar repair={repair} />
+        <MeasureBar repair={repair} bodies={solid.bodies} />
+      ) : work.pointing ? (
+        <PointingBar pointing={work.pointing} />
       ) : stageShown && making ? (
         <StageBar body={making} />
       ) : (

@@ -9,12 +9,15 @@ import { newId } from '../api/newId';
 import { useChangeRepair } from '../api/useRepair';
 import { useShow, type Show } from '../preferences/useShow';
 import { Button } from '../shared/Button';
-import { workbench } from '../solid/useSolid';
+import type { Clearance } from '../solid/protocol';
+import { workbench, type ShownBody } from '../solid/useSolid';
 import { usePartTool } from './partTool';
 
+type BuiltOne = Pick<ShownBody, 'bodyId' | 'build'>;
+
 /** What was measured on the part, and a way to keep it as a size. */
-export function MeasureBar({ repair }: { repair: Repair }) {
-  const { picked, setMeasuring } = usePartTool();
+export function MeasureBar({ repair, bodies }: { repair: Repair; bodies: readonly BuiltOne[] }) {
+  const { picked, setMeasuring, show: showOnPart } = usePartTool();
   const { put } = useChangeRepair(repair);
   const show = useShow();
   const [measured, setMeasured] = useState<Measured | null>(null);
@@ -33,6 +36,15 @@ export function MeasureBar({ repair }: { repair: Repair }) {
       current = false;
     };
   }, [picked]);
+  const rooms = useRooms(repair, bodies);
+  const [at, setAt] = useState(-1);
+  const room = picked.length === 0 && at >= 0 ? rooms?.[at % rooms.length] : undefined;
+  const distance = picked.length === 0 ? room : measured?.distance;
+  useEffect(() => {
+    const ends = distance ? ([distance.from, distance.to] as const) : null;
+    showOnPart(ends && new Float32Array(ends.flat()), ends ?? []);
+    return () => showOnPart(null);
+  }, [distance, showOnPart]);
   const main = measured && mainLength(measured);
   const keep = () => {
     if (!main) return;
@@ -59,17 +71,53 @@ export function MeasureBar({ repair }: { repair: Repair }) {
     >
       <Text role="status" className="font-medium text-[14.5px] leading-5 text-ink">
         {picked.length === 0
-          ? 'Tap a face or an edge; tap a second one for what is between them.'
+          ? room
+            ? roomWords(room, repair, show)
+            : 'Tap a face or an edge; tap a second one for what is between them.'
           : measured
             ? measuredWords(measured, show)
             : 'Measuring…'}
       </Text>
       <View className="flex-row justify-end gap-2">
         {main ? <Button label="Keep as a size" onPress={keep} /> : null}
+        {picked.length === 0 && rooms && rooms.length > 0 ? (
+          <Button label={at < 0 ? 'Room between bodies' : 'Next body'} onPress={() => setAt(at + 1)} />
+        ) : null}
         <Button label="Done measuring" onPress={() => setMeasuring(false)} />
       </View>
     </View>
   );
+}
+
+/** The room from the first spare to each other body; null until it is worked out. */
+function useRooms(repair: Repair, bodies: readonly BuiltOne[]): Clearance[] | null {
+  const [rooms, setRooms] = useState<Clearance[] | null>(null);
+  const spare = repair.bodies.find(({ role, removed }) => role === 'spare' && !removed)?.id;
+  const key = bodies.map(({ bodyId, build }) => `${bodyId}${build}`).join();
+  useEffect(() => {
+    setRooms(null);
+    if (spare === undefined || bodies.length < 2) return;
+    let current = true;
+    workbench
+      .clearances(spare)
+      .then((found) => {
+        if (current) setRooms(found);
+      })
+      .catch(() => undefined);
+    return () => {
+      current = false;
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [spare, key]);
+  return rooms;
+}
+
+function roomWords({ one, other, mm, overlapMm3 }: Clearance, { bodies }: Repair, show: Show): string {
+  const name = (id: string) => bodies.find((body) => body.id === id)?.name ?? 'a body';
+  if (overlapMm3 > 1e-3) return `${name(one)} and ${name(other)} share ${overlapMm3.toFixed(1)} mm³.`;
+  return mm < 1e-6
+    ? `${name(one)} and ${name(other)} touch.`
+    : `From ${name(one)} to ${name(other)} there are ${show.length(mm)} at the nearest.`;
 }
 
 /** What one would write down of it. */

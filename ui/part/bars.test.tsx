@@ -122,7 +122,7 @@ describe('measuring', () => {
   const show = async (measured: Measured, count = 1) => {
     mockMeasure.mockResolvedValue(measured);
     act(() => tool().setMeasuring(true));
-    render(<MeasureBar repair={repair} />);
+    render(<MeasureBar repair={repair} bodies={[]} />);
     await act(async () => {
       tool().setPicked(Array.from({ length: count }, () => picked));
       await Promise.resolve();

@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 
-import type { Picked } from '@core/solid';
+import type { CautionPlace } from '@core/inspect';
+import type { Picked, Vec3 } from '@core/solid';
 import type { PickWanted } from '@core/wording';
 
 import type { PickedOn } from '../solid/protocol';
@@ -16,6 +17,13 @@ export interface PickJob {
   what: string;
 }
 
+/** A place on a body, and what is to be said of it. */
+export interface Pointing {
+  bodyId: string;
+  where: CautionPlace;
+  words: string;
+}
+
 interface PartTool {
   job: PickJob | null;
   /** What has been picked so far, for a step or to be measured. */
@@ -23,17 +31,29 @@ interface PartTool {
   measuring: boolean;
   /** The part is shown as it was after a number of its built steps. */
   stage: { bodyId: string; steps: number } | null;
-  /** Segments to be shown on the part, mm: edges that a rule catches. */
+  /** Segments and points to be shown on the part, mm: edges that a rule catches, the ends of a distance. */
   shown: Float32Array | null;
+  points: readonly Vec3[];
+  /** Something is pointed at, and said in words. */
+  pointing: Pointing | null;
   beginPick(job: PickJob): void;
   setPicked(picked: PickedOn[]): void;
   setMeasuring(on: boolean): void;
   setStage(stage: PartTool['stage']): void;
-  show(segments: Float32Array | null): void;
+  show(segments: Float32Array | null, points?: readonly Vec3[]): void;
+  pointAt(pointing: Pointing): void;
   end(): void;
 }
 
-const NOTHING = { job: null, picked: [], measuring: false, stage: null, shown: null };
+const NOTHING = {
+  job: null,
+  picked: [],
+  measuring: false,
+  stage: null,
+  shown: null,
+  points: [],
+  pointing: null,
+};
 
 /** What is being done with the part besides looking at it. One for the app: there is one part view. */
 export const usePartTool = create<PartTool>((set) => ({
@@ -42,7 +62,14 @@ export const usePartTool = create<PartTool>((set) => ({
   setPicked: (picked) => set({ picked }),
   setMeasuring: (measuring) => set({ ...NOTHING, measuring }),
   setStage: (stage) => set({ ...NOTHING, stage }),
-  show: (shown) => set({ shown }),
+  show: (shown, points = []) => set({ shown, points }),
+  pointAt: (pointing) =>
+    set({
+      ...NOTHING,
+      pointing,
+      shown: pointing.where.segments ?? null,
+      points: pointing.where.points ?? [],
+    }),
   end: () => set(NOTHING),
 }));
 

@@ -14,7 +14,7 @@ import { rimOf, segmentsOf } from './pickOnMesh';
 /** What is picked, measured or stepped through on the part, for the view and the bar over it. */
 export function usePartWork(repair: Repair, shown: readonly ShownBody[]) {
   const tool = usePartTool();
-  const { job, picked, measuring, stage, shown: segments, setPicked, end } = tool;
+  const { job, picked, measuring, stage, shown: segments, points, pointing, setPicked, end } = tool;
   const { put } = useChangeRepair(repair);
   const stageMesh = useStageMesh(stage, shown);
 
@@ -29,8 +29,12 @@ export function usePartWork(repair: Repair, shown: readonly ShownBody[]) {
       if (!mesh) return [];
       return [one.kind === 'face' ? rimOf(mesh, one) : segmentsOf(mesh, one)];
     });
-    return { segments: segments ? [...picks, segments] : picks, points: [] };
-  }, [picked, segments, meshOf]);
+    const pointedAt = pointing && meshOf(pointing.bodyId);
+    const faces = pointedAt
+      ? (pointing.where.faces ?? []).map((face) => rimOf(pointedAt, { kind: 'face', ...face }))
+      : [];
+    return { segments: [...picks, ...faces, ...(segments ? [segments] : [])], points: [...points] };
+  }, [picked, segments, points, pointing, meshOf]);
   const pickable = useMemo(
     () => (job ? pickableFor(job.want) : measuring ? (['edge', 'face'] as const) : []),
     [job, measuring],
@@ -59,7 +63,7 @@ export function usePartWork(repair: Repair, shown: readonly ShownBody[]) {
     }
     end();
   };
-  return { job, measuring, stage, stageMesh, marks, pickable, onPick, take, meshOf };
+  return { job, measuring, pointing, stage, stageMesh, marks, pickable, onPick, take, meshOf };
 }
 
 /** The part as it was after a number of steps; null until it has come. */

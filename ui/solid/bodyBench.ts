@@ -15,6 +15,7 @@ import {
   meshOf,
   RepairBuilder,
   SCREEN_QUALITY,
+  sharpRoots,
   type Built,
   type CutPlane,
   type Kernel,
@@ -68,7 +69,9 @@ export class BodyBench {
       const figures = figuresOf(built, material);
       const isKnown = known[body.id] === build;
       const mesh = same && isKnown ? null : built.mesh();
-      const cautions = same ? old.cautions : cautionsOf(body, mesh, numbers, material);
+      const cautions = same
+        ? old.cautions
+        : cautionsOf(body, mesh, numbers, material, (of) => (built.solid ? sharpRoots(built.solid, of) : []));
       this.#bodies.set(body.id, { body, built, build, cautions });
       return {
         bodyId: body.id,

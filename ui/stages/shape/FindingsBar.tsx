@@ -1,10 +1,12 @@
-import { Text, View } from 'react-native';
+import { useState } from 'react';
+import { Pressable, Text, View } from 'react-native';
 
 import { cautionSentence, findingSentence } from '@core/wording';
 import { materialOf } from '@core/standards';
 
 import { useRepairContext } from '../../frame/useRepairContext';
 import type { ShownBody } from '../../solid/useSolid';
+import { CautionSheet, placeIn } from './CautionSheet';
 import { useBetween } from './useBetween';
 
 /** What is found of a body: closed or not, weight, outside measures; and the main action of the stage. */
@@ -13,6 +15,11 @@ export function FindingsBar({ bodyId, action }: { bodyId: string; action: React.
   const body = solid.bodies.find((other) => other.bodyId === bodyId);
   const figures = body?.figures;
   const between = useBetween(bodyId);
+  const [open, setOpen] = useState(false);
+  const recipe = repair.bodies.find(({ id }) => id === bodyId);
+  // While a step fails, what is said of the part before it would only distract.
+  const cautions = body?.outOfDate ? [] : [...between, ...(body?.cautions ?? [])];
+  const [first] = cautions;
   const material = materialOf(repair.head.materialId).name;
   const problems = (body?.findings ?? []).filter(
     (finding) => finding.code !== 'body.empty' && finding.code !== 'body.stepFailed',
@@ -25,11 +32,28 @@ export function FindingsBar({ bodyId, action }: { bodyId: string; action: React.
           {findingSentence(finding)}
         </Text>
       ))}
-      {[...(body?.cautions ?? []), ...between].slice(0, 2).map((caution) => (
-        <Text key={caution.code} role="status" className="font-medium text-[13.5px] leading-5 text-brass">
-          {cautionSentence(caution)}
-        </Text>
-      ))}
+      {first && recipe ? (
+        <Pressable
+          accessibilityRole="button"
+          accessibilityLabel={`${cautions.length} worth a look`}
+          onPress={() => setOpen(true)}
+          className="min-h-[44px] flex-row items-center gap-3 rounded active:bg-green-soft"
+        >
+          <Text
+            role="status"
+            numberOfLines={2}
+            className="min-w-0 flex-1 font-medium text-[13.5px] leading-5 text-brass"
+          >
+            {cautionSentence(first, placeIn(recipe))}
+          </Text>
+          <View className="min-h-[32px] min-w-[44px] items-center justify-center rounded border border-rule bg-card px-2">
+            <Text className="font-number text-[14px] text-ink">{`Look${cautions.length > 1 ? ` (${cautions.length})` : ''}`}</Text>
+          </View>
+        </Pressable>
+      ) : null}
+      {open && recipe ? (
+        <CautionSheet body={recipe} cautions={cautions} onClose={() => setOpen(false)} />
+      ) : null}
       <View className="flex-row items-center gap-3">
         {figures ? (
           <View className="flex-1" role="group" aria-label="Findings">

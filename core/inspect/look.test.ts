@@ -1,0 +1,196 @@
+import { evaluateRepair } from '@core/fit';
+import { cautionsOf, mendsOf, type Caution } from '@core/inspect';
+import { numberValue, type Repair, type Step } from '@core/model';
+import { RepairBuilder, sharpRoots, type Kernel } from '@core/solid';
+import { materialOf } from '@core/standards';
+import { testKernel } from '@core/testing/kernel';
+import { block, outlineOf, raised, stepOf } from '@core/testing/pieces';
+import { RepairDraft } from '@core/testing/repairDraft';
+import { cautionSentence } from '@core/wording';
+
+import { pointContacts } from './contacts';
+import { overhangOf } from './overhang';
+import { sliversOf } from './slivers';
+
+let kernel: Kernel;
+beforeAll(async () => {
+  kernel = await testKernel();
+});
+
+function look(steps: Step[], material = 'petg') {
+  const { repair }: { repair: Repair } = new RepairDraft('x').body('b', 'b', steps);
+  const numbers = evaluateRepair(repair);
+  const builder = new RepairBuilder(kernel);
+  const built = builder.build(repair.bodies, numbers).get('b')!;
+  expect(built.steps.filter(({ state }) => state === 'failed')).toEqual([]);
+  const mesh = built.mesh()!;
+  const cautions = cautionsOf(repair.bodies[0]!, mesh, numbers, materialOf(material), (of) =>
+    sharpRoots(built.solid!, of),
+  );
+  builder.dispose();
+  return { mesh, cautions, codes: cautions.map(({ code }) => code), body: repair.bodies[0]! };
+}
+function only<C extends Caution['code']>(cautions: Caution[], code: C): Extract<Caution, { code: C }> {
+  const found = cautions.filter((one) => one.code === code);
+  expect(found).toHaveLength(1);
+  return found[0] as Extract<Caution, { code: C }>;
+}
+let ids = 0;
+const newId = () => `new-${(ids += 1)}`;
+const mend = (caution: Caution, steps: Step[], which = 0) => mendsOf(caution, { steps }, newId)[which]!;
+const drill = (diameter: number, x: number, y = 0) => stepOf('drill', { diameter, depth: 'through', x, y });
+
+describe('a hole near an edge', () => {
+  test('has less beside it than half its width', () => {
+    const near = look([block(40, 20, 5), drill(5, 0, 6)]);
+    // From the hole's wall at 8.5 to the side at 10, less what its flats stand in.
+    const { mm, leastMm } = only(near.cautions, 'hole.nearEdge');
+    expect(Math.abs(mm - 1.5)).toBeLessThan(0.06);
+    expect(leastMm).toBe(2.5);
+    expect(look([block(40, 20, 5), drill(5, 0, 4)]).codes).toEqual([]);
+  });
+
+  test('a copy of it counts too, and so does another hole beside it', () => {
+    const hole = drill(4, -14, 0);
+    const row = {
+      ...stepOf('repeat', { of: hole.id }),
+      pattern: { by: 'row', count: 2, dx: numberValue(31), dy: numberValue(0) },
+    } as unknown as Step;
+    expect(look([block(40, 30, 5), hole]).codes).toEqual([]);
+    expect(look([block(40, 30, 5), hole, row]).codes).toEqual(['hole.nearEdge']);
+    expect(look([block(40, 30, 5), drill(4, -2.6), drill(4, 2.6)]).codes).toEqual([
+      'hole.nearEdge',
+      'hole.nearEdge',
+    ]);
+  });
+
+  test('the bore of a sleeve is near no edge', () => {
+    const sleeve = raised(outlineOf('circle', { diameter: 12 }), 10);
+    expect(look([sleeve, drill(8.5, 0)]).codes).toEqual([]);
+  });
+});
+
+describe('what touches itself', () => {
+  test('at a point is found, where it does', () => {
+    const low = raised(outlineOf('rectangle', { length: 10, breadth: 10, cornerRadius: 0 }), 10, {
+      x: -5,
+      y: -5,
+    });
+    const high = raised(outlineOf('rectangle', { length: 10, breadth: 10, cornerRadius: 0 }), 10, {
+      x: 5,
+      y: 5,
+      on: 'top',
+    });
+    // Two blocks, the upper one on a corner of the lower: one point in common.
+    const { mesh } = look([low]);
+    const other = look([high]).mesh;
+    const both = {
+      ...mesh,
+      positions: new Float32Array([
+        ...mesh.positions,
+        ...other.positions.map((mm, at) => (at % 3 === 2 ? mm + 10 : mm)),
+      ]),
+      indices: new Uint32Array([
+        ...mesh.indices,
+        ...other.indices.map((index) => index + mesh.positions.length / 3),
+      ]),
+    };
+    expect(pointContacts(both)).toEqual([[0, 0, 10]]);
+    expect(pointContacts(mesh)).toEqual([]);
+  });
+
+  test('along an edge fails at its step, in words of its own', () => {
+    const corner = (x: number, y: number) =>
+      raised(outlineOf('rectangle', { length: 10, breadth: 10, cornerRadius: 0 }), 10, { x, y });
+    const { repair } = new RepairDraft('x').body('b', 'b', [corner(-5, -5), corner(5, 5)]);
+    const builder = new RepairBuilder(kernel);
+    const { steps } = builder.build(repair.bodies, evaluateRepair(repair)).get('b')!;
+    builder.dispose();
+    expect(steps[1]).toMatchObject({ state: 'failed', fault: { code: 'step.touchesAtEdge' } });
+  });
+});
+
+test('a face broken down to a sliver is found, and a narrow ease is not', () => {
+  const base = block(40, 20, 5);
+  const step = raised(outlineOf('rectangle', { length: 40, breadth: 19.98, cornerRadius: 0 }), 5, {
+    on: 'top',
+  });
+  const found = look([base, step]);
+  const sliver = only(found.cautions, 'face.sliver');
+  expect(sliver.count).toBe(2);
+  expect(sliver.breadthMm).toBeCloseTo(0.01, 4);
+  const eased = stepOf('ease', { size: 0.2 }) as Extract<Step, { kind: 'ease' }>;
+  eased.where = { edges: 'upright', of: base.id };
+  expect(sliversOf(look([base, eased]).mesh)).toEqual([]);
+});
+
+describe('what hangs over air', () => {
+  const stem = raised(outlineOf('circle', { diameter: 10 }), 20);
+  const head = raised(outlineOf('circle', { diameter: 30 }), 5, { on: 'top' });
+
+  test('is the underside of a mushroom’s head, and nothing once it is turned over', () => {
+    const { cautions, mesh } = look([stem, head]);
+    const { areaMm2, turnedMm2 } = only(cautions, 'slope.unsupported');
+    const exact = (Math.PI / 4) * (900 - 100);
+    expect(Math.abs(areaMm2 / exact - 1)).toBeLessThan(0.01);
+    expect(turnedMm2).toBe(0);
+    expect(overhangOf(mesh, -1)).toBeNull();
+    const turned = mend(only(cautions, 'slope.unsupported'), [stem, head]);
+    expect(turned.word).toBe('Turn the part over');
+    expect(look(turned.steps).codes).not.toContain('slope.unsupported');
+  });
+
+  test('is nothing under a slope of 45°, nor in what is cut from the solid', () => {
+    const cone = stepOf('cone', { effect: 'add', lower: 10, upper: 30, height: 10, on: 'top', x: 0, y: 0 });
+    expect(look([stem, cone]).codes).not.toContain('slope.unsupported');
+    expect(look([stem, head], 'steel').codes).not.toContain('slope.unsupported');
+  });
+
+  test('both ways up alike: turning it over is not offered', () => {
+    const reel = [head, stem, { ...head, id: 'second' }].map((step, index) =>
+      index === 0 ? ({ ...step, on: 'bottom' } as Step) : ({ ...step, on: 'top' } as Step),
+    );
+    const { cautions } = look(reel);
+    expect(mendsOf(only(cautions, 'slope.unsupported'), { steps: reel }, newId)).toEqual([]);
+  });
+});
+
+describe('a sharp corner at the root of what stands out', () => {
+  const base = block(40, 20, 5);
+  const peg = stepOf('peg', { diameter: 6, height: 20, x: 0, y: 0 });
+
+  test('is told with a radius, and rounding it there mends it', () => {
+    const { cautions } = look([base, peg, drill(3, 15)]);
+    const root = only(cautions, 'root.sharp');
+    expect(root).toMatchObject({ of: peg.id, on: base.id, radiusMm: 1.5 });
+    expect(cautionSentence(root, (id) => (id === base.id ? 1 : 2))).toBe(
+      'Where step 2 stands on step 1 the corner is sharp, and a load on it cracks there first. Round it by about 1.50 mm.',
+    );
+    const { steps } = mend(root, [base, peg, drill(3, 15)]);
+    expect(steps.map(({ kind }) => kind)).toEqual(['raise', 'peg', 'round', 'drill']);
+    expect(look(steps).codes).toEqual([]);
+  });
+
+  test('of something stout, or in a material that gives, it is not', () => {
+    expect(look([base, stepOf('peg', { diameter: 14, height: 10, x: 0, y: 0 })]).codes).toEqual([]);
+    expect(look([base, peg], 'tpu').codes).toEqual([]);
+  });
+});
+
+test('a strained tongue is mended by the length that would do', () => {
+  const tongue = stepOf('tongue', {
+    effect: 'add',
+    length: 10,
+    breadth: 6,
+    thickness: 2,
+    bump: 1,
+    play: 0,
+    turn: 0,
+    on: 'bottom',
+    x: 0,
+    y: 0,
+  });
+  const told = only(look([tongue]).cautions, 'tongue.strained');
+  const { steps } = mend(told, [tongue]);
+  expect(look(steps).codes).not.toContain('tongue.strained');
+});

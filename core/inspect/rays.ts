@@ -1,0 +1,77 @@
+import type { SolidMesh } from '@core/solid';
+
+export type Vec = [number, number, number];
+export const dot = (a: Vec, b: Vec) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+export const cross = (a: Vec, b: Vec): Vec => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+];
+
+export function corner(positions: Float32Array, index: number): Vec {
+  return [positions[3 * index]!, positions[3 * index + 1]!, positions[3 * index + 2]!];
+}
+export const minus = (a: Vec, b: Vec): Vec => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+
+/** Middle and outward normal of the triangle whose corners begin at an index; null for one without area. */
+export function triangle(positions: Float32Array, indices: Uint32Array, at: number) {
+  const [a, b, c] = [0, 1, 2].map((offset) => corner(positions, indices[at + offset]!)) as [Vec, Vec, Vec];
+  const normal = cross(minus(b, a), minus(c, a));
+  const length = Math.hypot(...normal);
+  if (length < 1e-12) return null;
+  return {
+    middle: [0, 1, 2].map((axis) => (a[axis]! + b[axis]! + c[axis]!) / 3) as Vec,
+    normal: normal.map((part) => part / length) as Vec,
+  };
+}
+
+/**
+ * The first triangle that a ray meets, no further than `within`, by Möller and Trumbore, 1997. The time grows with the
+ * number of triangles.
+ */
+export function nearestHit(
+  { positions, indices }: SolidMesh,
+  origin: Vec,
+  way: Vec,
+  within: number,
+): { mm: number; normal: Vec } | null {
+  let nearest = within;
+  let found = -1;
+  for (let at = 0; at < indices.length; at += 3) {
+    const a = corner(positions, indices[at]!);
+    const e1 = minus(corner(positions, indices[at + 1]!), a);
+    const e2 = minus(corner(positions, indices[at + 2]!), a);
+    const p = cross(way, e2);
+    const determinant = dot(e1, p);
+    if (Math.abs(determinant) < 1e-12) continue;
+    const t = minus(origin, a);
+    const u = dot(t, p) / determinant;
+    if (u < 0 || u > 1) continue;
+    const q = cross(t, e1);
+    const v = dot(way, q) / determinant;
+    if (v < 0 || u + v > 1) continue;
+    const mm = dot(e2, q) / determinant;
+    if (mm > 0 && mm < nearest) {
+      nearest = mm;
+      found = at;
+    }
+  }
+  const hit = found < 0 ? null : triangle(positions, indices, found);
+  return hit ? { mm: nearest, normal: hit.normal } : null;
+}
+
+/** A ray starts this far inside, so that it does not meet its own triangle, mm. */
+const INSIDE_MM = 1e-3;
+/** How squarely the far side must face the near one to make a wall with it: the cosine of the angle between them. */
+const FACING = 0.7;
+
+/** How thick the material is behind a triangle, square to it; null where it is not within `within`, or no wall. */
+export function wallBehind(mesh: SolidMesh, at: number, within = Infinity): { mm: number; at: Vec } | null {
+  const near = triangle(mesh.positions, mesh.indices, at);
+  if (!near) return null;
+  const origin = near.middle.map((mm, axis) => mm - INSIDE_MM * near.normal[axis]!) as Vec;
+  const way = near.normal.map((part) => -part) as Vec;
+  const hit = nearestHit(mesh, origin, way, within);
+  if (!hit || dot(hit.normal, near.normal) > -FACING) return null;
+  return { mm: hit.mm + INSIDE_MM, at: near.middle };
+}

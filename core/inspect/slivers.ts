@@ -1,0 +1,44 @@
+import type { SolidMesh } from '@core/solid';
+
+import { corner, cross, minus, type Vec } from './rays';
+
+/** A face so narrow that nothing can make it. Lengths in mm. */
+export interface Sliver {
+  tag: string;
+  at: Vec;
+  /** About how broad it is: its area over its greatest reach. */
+  breadthMm: number;
+}
+
+/** Faces narrower than this are slivers, mm, if they are at least so many times as long. */
+const NARROW_MM = 0.03;
+const LONGER = 10;
+
+/** The sliver faces of a mesh, which mostly come from edges that miss each other by a hair. */
+export function sliversOf(mesh: SolidMesh): Sliver[] {
+  return mesh.faces.flatMap(({ start, count, tag }): Sliver[] => {
+    let area = 0;
+    const [low, high]: [Vec, Vec] = [
+      [Infinity, Infinity, Infinity],
+      [-Infinity, -Infinity, -Infinity],
+    ];
+    for (let at = start; at < start + count; at += 3) {
+      const corners = [0, 1, 2].map((offset) => corner(mesh.positions, mesh.indices[at + offset]!)) as [
+        Vec,
+        Vec,
+        Vec,
+      ];
+      area += Math.hypot(...cross(minus(corners[1], corners[0]), minus(corners[2], corners[0]))) / 2;
+      for (const point of corners) {
+        for (const axis of [0, 1, 2]) {
+          low[axis] = Math.min(low[axis]!, point[axis]!);
+          high[axis] = Math.max(high[axis]!, point[axis]!);
+        }
+      }
+    }
+    const reach = Math.hypot(...minus(high, low));
+    const breadthMm = reach > 0 ? area / reach : 0;
+    if (reach === 0 || breadthMm >= NARROW_MM || reach < LONGER * breadthMm) return [];
+    return [{ tag, breadthMm, at: [0, 1, 2].map((axis) => (low[axis]! + high[axis]!) / 2) as Vec }];
+  });
+}

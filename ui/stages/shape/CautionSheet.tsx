@@ -1,0 +1,74 @@
+import { Text, View } from 'react-native';
+
+import { mendsOf, type Caution } from '@core/inspect';
+import type { Body } from '@core/model';
+import { cautionSentence } from '@core/wording';
+
+import { newId } from '../../api/newId';
+import { useChangeRepair } from '../../api/useRepair';
+import { useRepairContext } from '../../frame/useRepairContext';
+import { usePartTool } from '../../part/partTool';
+import { Button } from '../../shared/Button';
+import { Sheet } from '../../shared/Sheet';
+
+/** Each thing that is worth a look: in words, on the part, and with what would mend it. */
+export function CautionSheet({
+  body,
+  cautions,
+  onClose,
+}: {
+  body: Body;
+  cautions: readonly Caution[];
+  onClose(): void;
+}) {
+  const { repair } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  const { pointAt } = usePartTool();
+  const placeOf = placeIn(body);
+  return (
+    <Sheet title="Worth a look" onClose={onClose}>
+      {cautions.map((caution, index) => {
+        const words = cautionSentence(caution, placeOf);
+        const { where } = caution;
+        return (
+          <View
+            key={`${caution.code}-${index}`}
+            role="group"
+            aria-label={`Finding ${index + 1}`}
+            className="gap-2 border-b border-line pb-3"
+          >
+            <Text className="font-sans text-[16px] leading-6 text-ink">{words}</Text>
+            <View className="flex-row flex-wrap gap-2">
+              {where ? (
+                <Button
+                  label="Show it on the part"
+                  onPress={() => {
+                    pointAt({ bodyId: body.id, where, words });
+                    onClose();
+                  }}
+                />
+              ) : null}
+              {mendsOf(caution, body, newId).map(({ word, steps }) => (
+                <Button
+                  key={word}
+                  tone="primary"
+                  label={word}
+                  onPress={() => {
+                    put('body', { ...body, steps }, `${word}: done.`);
+                    onClose();
+                  }}
+                />
+              ))}
+            </View>
+          </View>
+        );
+      })}
+    </Sheet>
+  );
+}
+
+/** A step's place in a body's recipe, from 1. */
+export const placeIn = (body: Pick<Body, 'steps'>) => (id: string) => {
+  const index = body.steps.findIndex((step) => step.id === id);
+  return index < 0 ? undefined : index + 1;
+};
