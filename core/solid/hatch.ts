@@ -1,21 +1,21 @@
+import type { Vec3 } from './annotation';
 import type { SolidMesh } from './mesh';
 
 /**
- * Hatches flat faces square to an axis at 45°, as ISO 128-3 shows cut faces, and adds up their area.
+ * Hatches the flat faces of one plane at 45°, as ISO 128-3 shows cut faces, and adds up their area.
  *
  * Each triangle is crossed by the lines x' = k · step of a frame turned by 45°; lines of neighbouring
  * triangles meet because k counts from the origin. For step → 0 the total length of the lines is
  * area / step, which the test uses.
  *
- * @param axis 0, 1 or 2: the coordinate that is the same all over the faces.
+ * @param plane two ways along the plane, square to each other; unit vectors.
  */
 export function hatch(
   mesh: SolidMesh,
   faces: readonly { start: number; count: number }[],
-  axis: number,
+  { x, y }: { x: Vec3; y: Vec3 },
   stepMm: number,
 ): { hatching: Float32Array; cutAreaMm2: number } {
-  const [u, v] = [(axis + 1) % 3, (axis + 2) % 3];
   const segments: number[] = [];
   let area = 0;
   for (const face of faces) {
@@ -25,23 +25,30 @@ export function hatch(
         return mesh.positions.subarray(index, index + 3);
       });
       const [a, b, c] = corners as [Float32Array, Float32Array, Float32Array];
-      area += Math.abs((b[u]! - a[u]!) * (c[v]! - a[v]!) - (b[v]! - a[v]!) * (c[u]! - a[u]!)) / 2;
-      hatchTriangle(corners as [Float32Array, Float32Array, Float32Array], u, v, stepMm, segments);
+      const [one, other] = [b, c].map((corner) => corner.map((mm, axis) => mm - a[axis]!)) as [
+        Float32Array,
+        Float32Array,
+      ];
+      area += Math.abs(along(one, x) * along(other, y) - along(one, y) * along(other, x)) / 2;
+      hatchTriangle(corners as [Float32Array, Float32Array, Float32Array], x, y, stepMm, segments);
     }
   }
   return { hatching: new Float32Array(segments), cutAreaMm2: area };
 }
 
+const along = (point: Float32Array, way: Vec3) =>
+  point[0]! * way[0] + point[1]! * way[1] + point[2]! * way[2];
+
 /** Appends the pieces of the hatch lines inside one triangle. */
 function hatchTriangle(
   corners: readonly [Float32Array, Float32Array, Float32Array],
-  u: number,
-  v: number,
+  x: Vec3,
+  y: Vec3,
   stepMm: number,
   segments: number[],
 ): void {
   // Distance of each corner from the hatch line through the origin.
-  const across = corners.map((corner) => (corner[u]! - corner[v]!) * Math.SQRT1_2);
+  const across = corners.map((corner) => (along(corner, x) - along(corner, y)) * Math.SQRT1_2);
   const first = Math.ceil(Math.min(...across) / stepMm);
   const last = Math.floor(Math.max(...across) / stepMm);
   for (let line = first; line <= last; line += 1) {

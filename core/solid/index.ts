@@ -11,7 +11,7 @@ export { FILE_QUALITY, SCREEN_QUALITY, meshOf, type MeshQuality, type SolidMesh 
 export { drawPicture, onPicture } from './picture';
 export { readStep, writeStep, type NamedShape } from './stepFile';
 export { meshVolume, openEdgeCount, weld, type WeldedMesh } from './weld';
-export { CUT_TAG, cutOpen, type Axis, type CutPlane, type OpenedSolid } from './section';
+export { CUT_TAG, cutOpen, squareCut, type Axis, type CutPlane, type OpenedSolid } from './section';
 export { resolveValue, SMALLEST_MM } from './resolve';
 export { BUMP_LENGTHS } from './steps/tongue';
 export { MemoryWatch } from './memoryWatch';

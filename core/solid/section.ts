@@ -1,6 +1,11 @@
+import type { Curve, Point } from '@core/outline';
+
+import type { Vec3 } from './annotation';
 import type { Box } from './check';
+import { along, dot, frameFacing } from './frame';
 import { hatch } from './hatch';
 import { KernelRefusal } from './kernel';
+import { framePlane, outlineFace } from './outlineFace';
 import { meshShape, type MeshQuality, type SolidMesh } from './mesh';
 import { scoped } from './scope';
 import { listed, partsOf, hashOf } from './topology';
@@ -8,12 +13,18 @@ import type { TaggedSolid } from './tagged';
 
 export type Axis = 'x' | 'y' | 'z';
 
-/** A plane square to an axis, mm from the origin; what lies beyond it, on the viewer's side, is taken away. */
+/** A plane in any way; what lies beyond it, on the viewer's side, is taken away. */
 export interface CutPlane {
-  axis: Axis;
+  /** Square to the plane, towards the viewer; a unit vector. */
+  towards: Vec3;
+  /** Where it stands along that way, mm from the origin. */
   at: number;
-  /** Which side is taken away: +1 the side of larger coordinates, -1 the other. */
-  remove: 1 | -1;
+}
+
+/** The plane square to an axis at a coordinate, mm. @param remove which side is taken away: 1 that of larger coordinates. */
+export function squareCut(axis: Axis, at: number, remove: 1 | -1): CutPlane {
+  const towards = AXES.map((one) => (one === axis ? remove : 0)) as unknown as Vec3;
+  return { towards, at: remove * at };
 }
 
 /** A solid cut open: its mesh, with cut faces tagged CUT_TAG, and hatching on them. */
@@ -42,15 +53,30 @@ export function cutOpen(
   hatchStepMm: number,
 ): OpenedSolid | null {
   const { kernel } = solid;
-  const axis = AXES.indexOf(plane.axis);
+  const middle = [0, 1, 2].map((axis) => (box[axis]! + box[axis + 3]!) / 2) as unknown as Vec3;
+  const reach = Math.hypot(...[0, 1, 2].map((axis) => box[axis + 3]! - box[axis]!)) + 2;
+  // In the plane, before the middle of the part.
+  const frame = frameFacing(
+    along(middle, plane.towards, plane.at - dot(middle, plane.towards)),
+    plane.towards,
+  );
   return scoped((scope) => {
-    const low = box.slice(0, 3).map((value) => value - 1);
-    const high = box.slice(3).map((value) => value + 1);
-    // The block that is taken away: the solid's box, enlarged, on one side of the plane.
-    if (plane.remove === 1) low[axis] = Math.min(plane.at, high[axis]! - 0.5);
-    else high[axis] = Math.max(plane.at, low[axis]! + 0.5);
-    const corner = (at: number[]) => scope.keep(new kernel.gp_Pnt(at[0]!, at[1]!, at[2]!));
-    const block = scope.keep(scope.keep(new kernel.BRepPrimAPI_MakeBox(corner(low), corner(high))).Shape());
+    // The block that is taken away: all that there may be on the viewer's side.
+    const corners: Point[] = [
+      [-reach, -reach],
+      [reach, -reach],
+      [reach, reach],
+      [-reach, reach],
+    ];
+    const square = corners.map((from, index): Curve => ({
+      kind: 'line',
+      from,
+      to: corners[(index + 1) % 4]!,
+      role: CUT_TAG,
+    }));
+    const { face } = outlineFace(kernel, scope, square, framePlane(frame));
+    const way = scope.keep(new kernel.gp_Vec(...along([0, 0, 0], frame.z, 2 * reach)));
+    const block = scope.keep(scope.keep(new kernel.BRepPrimAPI_MakePrism(face, way, false, true)).Shape());
     const cut = scope.keep(new kernel.BRepAlgoAPI_Cut(solid.shape, block));
     if (!cut.IsDone() || cut.HasErrors()) throw new KernelRefusal('the cut failed');
     const shape = scope.keep(cut.Shape());
@@ -65,6 +91,6 @@ export function cutOpen(
     // Whatever did not come from the solid came from the block: the cut faces.
     const mesh = meshShape(kernel, shape, quality, (hash) => tags.get(hash) ?? CUT_TAG);
     const cutTriangles = mesh.faces.filter((face) => face.tag === CUT_TAG);
-    return { mesh, ...hatch(mesh, cutTriangles, axis, hatchStepMm) };
+    return { mesh, ...hatch(mesh, cutTriangles, frame, hatchStepMm) };
   });
 }

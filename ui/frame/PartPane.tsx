@@ -4,11 +4,11 @@ import Ghost from 'lucide-react-native/icons/ghost';
 import Ruler from 'lucide-react-native/icons/ruler';
 import Slice from 'lucide-react-native/icons/slice';
 import StepForward from 'lucide-react-native/icons/step-forward';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 
 import type { Repair } from '@core/model';
-import type { Annotation, OpenedSolid } from '@core/solid';
+import type { Annotation, OpenedSolid, Vec3 } from '@core/solid';
 
 import { PartView } from '../part/PartView';
 import type { SceneBody } from '../part/partScene';
@@ -41,7 +41,8 @@ export function PartPane({ stage }: { stage: string }) {
 
   const spares = solid.bodies.filter((body) => roleOf(repair, body.bodyId) === 'spare');
   const cut = useCutOpen(spares, lastStance);
-  const { opened } = cut;
+  const { opened, face: faceCut } = cut;
+  const look = useRef<() => Vec3>(() => [0, -1, 0]);
   const { views } = useBodyViews();
   const work = usePartWork(repair, solid.bodies);
   const { stage: stageShown, stageMesh } = work;
@@ -108,10 +109,15 @@ export function PartPane({ stage }: { stage: string }) {
     },
     [setOpenTrail],
   );
-  const onStance = useCallback((next: Stance | null) => {
-    setStance(next);
-    if (next) setLastStance(next);
-  }, []);
+  const onStance = useCallback(
+    (next: Stance | null) => {
+      setStance(next);
+      if (!next) return;
+      setLastStance(next);
+      faceCut(null);
+    },
+    [faceCut],
+  );
   useEffect(() => {
     // A phone shows the whole of a small picture best from a corner once, then where it was left.
     if (!controls) {
@@ -142,6 +148,7 @@ export function PartPane({ stage }: { stage: string }) {
         marks={work.marks}
         pickable={work.pickable}
         onPick={work.onPick}
+        look={look}
         description={describe(repair.head.name, spares.length, annotations.length)}
       />
       {work.job ? (
@@ -155,7 +162,7 @@ export function PartPane({ stage }: { stage: string }) {
       ) : (
         <BuildSign empty={bodies.length === 0} outOfDate={outOfDate} />
       )}
-      {cut.plane ? <CutSlider cut={cut} /> : null}
+      {cut.plane ? <CutSlider cut={cut} onFace={() => cut.face(look.current())} /> : null}
       {controls && bodies.length > 0 ? (
         <View className="absolute inset-x-0 bottom-0">
           <ScrollView

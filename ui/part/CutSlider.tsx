@@ -1,20 +1,23 @@
+import ScanEye from 'lucide-react-native/icons/scan-eye';
 import { createElement } from 'react';
 import { Text, View } from 'react-native';
 
 import { showLength } from '@core/quantity';
 
+import { IconButton } from '../shared/Button';
 import { colours } from '../theme/colours';
 import type { CutOpen } from './useCutOpen';
 
 /** Moves the plane at which the part is cut open, and tells the area of the cut. */
-export function CutSlider({ cut }: { cut: CutOpen }) {
+export function CutSlider({ cut, onFace }: { cut: CutOpen; onFace(): void }) {
   if (!cut.plane) return null;
   const { min, max } = cut.range;
+  // Square to an axis it is a coordinate; otherwise counted from the middle of the part.
+  const sign = Math.min(...cut.plane.towards) < -0.999 ? -1 : 1;
+  const shown = showLength(cut.isSquare ? sign * cut.plane.at : cut.plane.at - (min + max) / 2);
   return (
-    <View className="absolute inset-x-0 bottom-12 flex-row items-center gap-3 px-4">
-      <Text className="w-[84px] font-number text-[14px] tabular-nums text-ink">
-        {showLength(cut.plane.at)}
-      </Text>
+    <View className="absolute inset-x-0 bottom-12 flex-row items-center gap-2 px-3">
+      <Text className="w-[72px] font-number text-[14px] tabular-nums text-ink">{shown}</Text>
       {/* The platform's own slider: it has touch, mouse and keys already. */}
       {createElement('input', {
         type: 'range',
@@ -23,13 +26,16 @@ export function CutSlider({ cut }: { cut: CutOpen }) {
         step: (max - min) / 200,
         value: cut.plane.at,
         'aria-label': 'Where it is cut open',
-        'aria-valuetext': showLength(cut.plane.at),
+        'aria-valuetext': shown,
         onChange: (event: { target: { value: string } }) => cut.moveTo(Number(event.target.value)),
         style: { flex: 1, height: 44, minWidth: 0, accentColor: colours.green.DEFAULT },
       })}
-      <Text className="w-[92px] text-right font-label text-[13px] tabular-nums text-muted">
+      <Text className="w-[80px] text-right font-label text-[13px] tabular-nums text-muted">
         {cut.areaMm2 === null ? '' : `${cut.areaMm2.toFixed(1)} mm² cut`}
       </Text>
+      <IconButton label="Cut square to the look" onPress={onFace}>
+        <ScanEye size={20} color={colours.ink} />
+      </IconButton>
     </View>
   );
 }

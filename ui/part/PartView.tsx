@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { View, type LayoutChangeEvent } from 'react-native';
 
-import type { Annotation, Picked } from '@core/solid';
+import type { Annotation, Picked, Vec3 } from '@core/solid';
 
 import { PartLabels, type LabelText } from './PartLabels';
 import { PartScene, type SceneBody, type SceneMarks } from './partScene';
@@ -20,6 +20,8 @@ export interface PartViewProps {
   /** What a tap takes hold of; nothing if it is empty. */
   pickable: readonly ('face' | 'edge')[];
   onPick(picked: { bodyId: string; picked: Picked }): void;
+  /** Told how to ask for the way from the part to the viewer. */
+  look: React.MutableRefObject<() => Vec3>;
   /** Says in words what is in the picture. */
   description: string;
 }
@@ -55,6 +57,7 @@ export function PartView(props: PartViewProps) {
     );
   }, []);
 
+  const { look } = props;
   const onStance = useRef(props.onStance);
   onStance.current = props.onStance;
   useEffect(() => {
@@ -65,11 +68,12 @@ export function PartView(props: PartViewProps) {
       return;
     }
     scene.current.listen(place, (stance) => onStance.current(stance));
+    look.current = () => scene.current?.look() ?? [0, -1, 0];
     return () => {
       scene.current?.dispose();
       scene.current = null;
     };
-  }, [place]);
+  }, [place, look]);
 
   useEffect(() => {
     if (size.width > 0) scene.current?.resize(size.width, size.height, Math.min(window.devicePixelRatio, 3));

@@ -246,6 +246,12 @@ export class PartScene {
     this.invalidate();
   }
 
+  /** The way from the part to the viewer; a unit vector. */
+  look(): Vec3 {
+    const { x, y, z } = this.#camera.position.clone().sub(this.#controls.target).normalize();
+    return [x, y, z];
+  }
+
   zoom(factor: number): void {
     this.#camera.zoom = Math.min(Math.max(this.#camera.zoom * factor, 0.2), 60);
     this.#camera.updateProjectionMatrix();

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 
-import type { CutPlane, OpenedSolid } from '@core/solid';
+import type { CutPlane, OpenedSolid, Vec3 } from '@core/solid';
 
 import { workbench, type ShownBody } from '../solid/useSolid';
 import { STANCES, type Stance } from './stances';
@@ -12,9 +12,13 @@ export interface CutOpen {
   /** Area of the cut over all spares, mm²; null while it is worked out. */
   areaMm2: number | null;
   opened: ReadonlyMap<string, OpenedSolid>;
+  /** It stands square to an axis, so that `at` is a coordinate. */
+  isSquare: boolean;
   toggle(): void;
   close(): void;
   moveTo(at: number): void;
+  /** Lays the plane square to a look, wherever it comes from; null lets it follow the stance again. */
+  face(towards: Vec3 | null): void;
 }
 
 /** Hatch lines across a part's diagonal. */
@@ -27,12 +31,14 @@ export function useCutOpen(spares: readonly ShownBody[], stance: Stance): CutOpe
   // Where the plane stands along its range, 0 to 1, so that it stays in the part when sizes change.
   const [share, setShare] = useState<number | null>(null);
   const [opened, setOpened] = useState(NOTHING);
-  const { axis, remove } = planeFacing(stance);
+  const [look, setLook] = useState<Vec3 | null>(null);
+  const towards = look ?? towardsOf(stance);
+  const way = towards.join();
   const key = spares.map((body) => `${body.bodyId}:${body.build}`).join();
   const range = useMemo(
-    () => rangeOf(spares, axis),
+    () => rangeOf(spares, towards),
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [key, axis],
+    [key, way],
   );
   const at = share === null ? null : range.min + share * (range.max - range.min);
 
@@ -48,7 +54,7 @@ export function useCutOpen(spares: readonly ShownBody[], stance: Stance): CutOpe
       for (const body of spares) {
         // A body whose newest build failed is not on the worker's bench as it is shown.
         if (!body.mesh || body.outOfDate || !current) continue;
-        const cut = await workbench.cutOpen(body.bodyId, { axis, at, remove }, hatchStepMm).catch(() => null);
+        const cut = await workbench.cutOpen(body.bodyId, { towards, at }, hatchStepMm).catch(() => null);
         if (cut) cuts.set(body.bodyId, cut);
       }
       if (current) setOpened(cuts);
@@ -57,9 +63,12 @@ export function useCutOpen(spares: readonly ShownBody[], stance: Stance): CutOpe
       current = false;
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [at, axis, remove, key]);
+  }, [at, way, key]);
 
-  const toggle = useCallback(() => setShare((now) => (now === null ? 0.5 : null)), []);
+  const toggle = useCallback(() => {
+    setLook(null);
+    setShare((now) => (now === null ? 0.5 : null));
+  }, []);
   const close = useCallback(() => setShare(null), []);
   const moveTo = useCallback(
     (to: number) => setShare(Math.min(Math.max((to - range.min) / (range.max - range.min || 1), 0), 1)),
@@ -67,34 +76,34 @@ export function useCutOpen(spares: readonly ShownBody[], stance: Stance): CutOpe
   );
   const areas = [...opened.values()].map((cut) => cut.cutAreaMm2);
   return {
-    plane: at === null ? null : { axis, at, remove },
+    plane: at === null ? null : { towards, at },
+    isSquare: towards.some((part) => Math.abs(part) === 1),
     range,
     areaMm2: areas.length > 0 ? areas.reduce((sum, area) => sum + area, 0) : null,
     opened,
     toggle,
     close,
     moveTo,
+    face: setLook,
   };
 }
 
-/** The plane square to the axis that the viewer looks along most, its near side taken away. */
-function planeFacing(stance: Stance): Pick<CutPlane, 'axis' | 'remove'> {
+/** The way to the viewer along the axis that a stance looks along most. */
+function towardsOf(stance: Stance): Vec3 {
   // From the corner the front is cut away, so that the cut face is well seen.
-  if (stance === 'corner') return { axis: 'y', remove: -1 };
-  const { towards } = STANCES[stance];
-  const along = towards.findIndex((part) => Math.abs(part) === 1);
-  return { axis: (['x', 'y', 'z'] as const)[along]!, remove: towards[along]! > 0 ? 1 : -1 };
+  return stance === 'corner' ? STANCES.front.towards : STANCES[stance].towards;
 }
 
-function rangeOf(spares: readonly ShownBody[], axis: CutPlane['axis']) {
-  const index = ['x', 'y', 'z'].indexOf(axis);
+function rangeOf(spares: readonly ShownBody[], [tx, ty, tz]: Vec3) {
   let [min, max] = [Infinity, -Infinity];
   let diagonal = 0;
   for (const { mesh, figures } of spares) {
     if (!mesh) continue;
-    for (let at = index; at < mesh.positions.length; at += 3) {
-      min = Math.min(min, mesh.positions[at]!);
-      max = Math.max(max, mesh.positions[at]!);
+    const { positions } = mesh;
+    for (let index = 0; index < positions.length; index += 3) {
+      const at = tx * positions[index]! + ty * positions[index + 1]! + tz * positions[index + 2]!;
+      min = Math.min(min, at);
+      max = Math.max(max, at);
     }
     if (figures) diagonal = Math.max(diagonal, Math.hypot(...figures.bboxMm));
   }

@@ -134,9 +134,9 @@ test('a worker whose memory has grown is replaced, and builds again before it is
   // A fresh one stands by, with nothing built on it.
   expect(count).toEqual({ started: 2, ended: 1 });
   const before = builds;
-  await workbench.cutOpen('wheel', { axis: 'x', at: 0, remove: 1 }, 1);
+  await workbench.cutOpen('wheel', { towards: [1, 0, 0], at: 0 }, 1);
   expect(builds).toBe(before + 1);
-  await workbench.cutOpen('wheel', { axis: 'x', at: 1, remove: 1 }, 1);
+  await workbench.cutOpen('wheel', { towards: [1, 0, 0], at: 1 }, 1);
   expect(builds).toBe(before + 1);
 });
 
