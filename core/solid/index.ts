@@ -2,6 +2,7 @@ export { KernelRefusal, KernelTrap, startKernel, type Kernel, type Shape } from 
 export { BodyBuilder, type Built, type StepOutcome } from './bodyBuilder';
 export { RepairBuilder } from './repairBuilder';
 export { clearance, measure, type Measured, type Picked, type Thing } from './measure';
+export { movedPoint, slideUntil, type Motion, type Slid } from './slide';
 export { tagWords } from './picks';
 export { countEdges, edgesToShow } from './edgePreview';
 export { sharpRoots, type SharpRoot } from './roots';

@@ -55,7 +55,7 @@ export function measure(
     }
     return {
       things: [a.thing, b.thing],
-      distance: closest(kernel, scope, a.shape, b.shape),
+      distance: closestPoints(kernel, scope, a.shape, b.shape),
       angle: angleBetween(a.way, b.way),
       wallMm: null,
     };
@@ -69,7 +69,7 @@ export function clearance(
 ): { mm: number; from: Vec3; to: Vec3; overlapMm3: number } | null {
   const { kernel } = one;
   return scoped((scope) => {
-    const distance = closest(kernel, scope, one.shape, other.shape);
+    const distance = closestPoints(kernel, scope, one.shape, other.shape);
     if (!distance) return null;
     if (distance.mm > 1e-7) return { ...distance, overlapMm3: 0 };
     const common = scope.keep(new kernel.BRepAlgoAPI_Common(one.shape, other.shape));
@@ -89,7 +89,7 @@ function found(scope: Scope, solid: TaggedSolid, picked: Picked): Found | null {
   if (candidates.length === 0) return null;
   const vertex = pointShape(kernel, scope, picked.near);
   const nearest = candidates
-    .map((shape) => ({ shape, mm: closest(kernel, scope, vertex, shape)?.mm ?? Infinity }))
+    .map((shape) => ({ shape, mm: closestPoints(kernel, scope, vertex, shape)?.mm ?? Infinity }))
     .reduce((best, next) => (next.mm < best.mm ? next : best)).shape;
   return picked.kind === 'face' ? faceFound(kernel, scope, nearest) : edgeFound(kernel, scope, nearest);
 }
@@ -148,7 +148,8 @@ function pointShape(kernel: Kernel, scope: Scope, at: Vec3): Shape {
   return scope.keep(scope.keep(new kernel.BRepBuilderAPI_MakeVertex(point)).Vertex());
 }
 
-function closest(
+/** The shortest way between two shapes and its ends; null if the kernel finds none. */
+export function closestPoints(
   kernel: Kernel,
   scope: Scope,
   one: Shape,
@@ -174,7 +175,7 @@ const FAR_MM = 3000;
 function wallAt(solid: TaggedSolid, face: Shape, near: Vec3): number | null {
   const { kernel } = solid;
   return scoped((scope) => {
-    const foot = closest(kernel, scope, pointShape(kernel, scope, near), face)?.to;
+    const foot = closestPoints(kernel, scope, pointShape(kernel, scope, near), face)?.to;
     const normal = foot && outwardAt(kernel, scope, face, foot);
     if (!foot || !normal) return null;
     const end = along(foot, normal, -FAR_MM);

@@ -45,7 +45,7 @@ export function PartPane({ stage }: { stage: string }) {
   const look = useRef<() => Vec3>(() => [0, -1, 0]);
   const { views } = useBodyViews();
   const work = usePartWork(repair, solid.bodies);
-  const { stage: stageShown, stageMesh } = work;
+  const { stage: stageShown, stageMesh, pointing } = work;
   const { setMeasuring, setStage, end } = usePartTool();
 
   const bodies = useMemo(
@@ -63,11 +63,12 @@ export function PartPane({ stage }: { stage: string }) {
         if (!body.mesh || view === 'hidden' || (role === 'counterpart' && !showGhost)) return [];
         const cutOpen: OpenedSolid | null = opened.get(body.bodyId) ?? null;
         const { mesh, centreLines, failedTool } = body;
-        return [{ id: body.bodyId, ghost, mesh, opened: cutOpen, centreLines, failedTool }];
+        const moved = pointing?.bodyId === body.bodyId ? pointing.moved : undefined;
+        return [{ id: body.bodyId, ghost, mesh, opened: cutOpen, centreLines, failedTool, moved }];
       }),
     // Roles change only with the repair's bodies.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [solid.bodies, repair.bodies, opened, showGhost, views, stageShown, stageMesh],
+    [solid.bodies, repair.bodies, opened, showGhost, views, stageShown, stageMesh, pointing],
   );
   const annotations = useMemo(
     () => {

@@ -22,7 +22,9 @@ import { LineSegmentsGeometry } from 'three/examples/jsm/lines/LineSegmentsGeome
 
 import {
   CUT_TAG,
+  movedPoint,
   type CentreLine,
+  type Motion,
   type OpenedSolid,
   type Picked,
   type SolidMesh,
@@ -45,6 +47,8 @@ export interface SceneBody {
   centreLines: CentreLine[];
   /** Edges of a tool that failed, as segments. */
   failedTool: Float32Array | null;
+  /** Shown where a motion takes it. */
+  moved?: { motion: Motion; far: number } | undefined;
 }
 
 /** Marks on the part: edges (segments) and points, mm. */
@@ -339,6 +343,7 @@ function crossAt([x, y, z]: Vec3, r: number): Float32Array {
 function drawBody(body: SceneBody, unit: number): Group {
   const group = new Group();
   group.name = body.id;
+  if (body.moved) place(group, body.moved);
   const mesh = body.opened?.mesh ?? body.mesh;
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(mesh.positions, 3));
@@ -367,6 +372,13 @@ function drawBody(body: SceneBody, unit: number): Group {
     group.add(centre);
   }
   return group;
+}
+
+/** Puts what is drawn where a motion takes it. */
+function place(group: Group, { motion, far }: NonNullable<SceneBody['moved']>): void {
+  const origin = movedPoint([0, 0, 0], motion, far);
+  group.position.set(...origin);
+  if (motion.by === 'turn') group.quaternion.setFromAxisAngle(new Vector3(...motion.way), far);
 }
 
 function lines(segments: Float32Array, material: LineMaterial): LineSegments2 {

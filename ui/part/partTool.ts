@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 
 import type { CautionPlace } from '@core/inspect';
-import type { Picked, Vec3 } from '@core/solid';
+import type { Motion, Picked, Vec3 } from '@core/solid';
 import type { PickWanted } from '@core/wording';
 
 import type { PickedOn } from '../solid/protocol';
@@ -22,6 +22,8 @@ export interface Pointing {
   bodyId: string;
   where: CautionPlace;
   words: string;
+  /** The body is shown where a motion takes it. */
+  moved?: { motion: Motion; far: number } | undefined;
 }
 
 interface PartTool {

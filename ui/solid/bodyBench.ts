@@ -16,18 +16,29 @@ import {
   RepairBuilder,
   SCREEN_QUALITY,
   sharpRoots,
+  slideUntil,
   type Built,
   type CutPlane,
   type Kernel,
   type Measured,
+  type Motion,
   type OpenedSolid,
   type SolidMesh,
+  type Vec3,
 } from '@core/solid';
 import { materialOf } from '@core/standards';
 import { starterFigure, STARTERS, type StarterFigure } from '@core/starters';
 import type { Font } from '@core/text';
 
-import type { BuildReply, BuildRequest, BuiltBody, Clearance, PickedOn } from './protocol';
+import type {
+  BuildReply,
+  BuildRequest,
+  BuiltBody,
+  Clearance,
+  PickedOn,
+  SlideReply,
+  SlideWish,
+} from './protocol';
 
 interface OnBench {
   body: Body;
@@ -156,6 +167,26 @@ export class BodyBench {
       const cautions = cautionsBetween(own.body, body, room, own.numbers);
       return [{ one: bodyId, other: body.id, ...room, cautions }];
     });
+  }
+
+  slide(bodyId: string, wish: SlideWish): SlideReply | null {
+    const { solid, box } = this.#bodies.get(bodyId)?.built ?? {};
+    if (!solid || !box) return null;
+    const others = [...this.#bodies.values()].flatMap(({ body, built }) =>
+      body.id !== bodyId && built.solid ? [{ id: body.id, solid: built.solid }] : [],
+    );
+    const middle = [0, 1, 2].map((axis) => (box[axis]! + box[axis + 3]!) / 2) as unknown as Vec3;
+    const motion: Motion =
+      wish.by === 'move'
+        ? { by: 'move', way: wish.way }
+        : { by: 'turn', way: wish.way, at: wish.about === 'axle' ? [0, 0, 0] : middle };
+    const slid = slideUntil(
+      solid,
+      others.map((other) => other.solid),
+      motion,
+      wish.limit,
+    );
+    return { slid, motion, other: slid.ends === 'free' ? null : (others[slid.other]?.id ?? null) };
   }
 }
 

@@ -6,8 +6,10 @@ import type {
   CentreLine,
   CutPlane,
   Measured,
+  Motion,
   OpenedSolid,
   Picked,
+  Slid,
   SolidMesh,
   StepOutcome,
   Vec3,
@@ -50,6 +52,18 @@ export interface Clearance {
   cautions: Caution[];
 }
 
+/** How a body is to be slid: straight, or turned about an axis through the origin or through its own middle. */
+export type SlideWish =
+  | { by: 'move'; way: Vec3; limit: number }
+  | { by: 'turn'; way: Vec3; about: 'axle' | 'middle'; limit: number };
+
+/** What came of a slide, with the motion that was made and the body that was met. */
+export interface SlideReply {
+  slid: Slid;
+  motion: Motion;
+  other: string | null;
+}
+
 export interface BuildRequest {
   state: RepairState;
   workshop: Workshop;
@@ -89,4 +103,6 @@ export interface SolidWorker {
   starterFigure(id: string): Promise<StarterFigure | null>;
   /** The room between a body and each of the others. */
   clearances(bodyId: string): Promise<Clearance[]>;
+  /** Slides a body until it first touches one of the others; null if it is not built. */
+  slide(bodyId: string, wish: SlideWish): Promise<SlideReply | null>;
 }

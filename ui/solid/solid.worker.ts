@@ -45,6 +45,7 @@ const worker: SolidWorker = {
   measure: async (first, second) => run((ready) => ready.measure(first, second)),
   starterFigure: async (id) => run((ready) => ready.starterFigure(id)),
   clearances: async (bodyId) => run((ready) => ready.clearances(bodyId)),
+  slide: async (bodyId, wish) => run((ready) => ready.slide(bodyId, wish)),
 };
 
 expose(worker);

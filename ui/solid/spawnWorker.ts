@@ -25,6 +25,7 @@ export function spawnWorker(): WorkerHandle {
       measure: (...given) => remote.measure(...given),
       starterFigure: (id) => remote.starterFigure(id),
       clearances: (bodyId) => remote.clearances(bodyId),
+      slide: (...given) => remote.slide(...given),
     },
     end: () => thread.terminate(),
   };

@@ -5,7 +5,16 @@ import { MemoryWatch, type CutPlane, type Measured, type OpenedSolid, type Solid
 
 import type { StarterFigure } from '@core/starters';
 
-import type { BuildReply, BuildRequest, BuiltBody, Clearance, PickedOn, SolidWorker } from './protocol';
+import type {
+  BuildReply,
+  BuildRequest,
+  BuiltBody,
+  Clearance,
+  PickedOn,
+  SlideReply,
+  SlideWish,
+  SolidWorker,
+} from './protocol';
 import type { WorkerHandle } from './spawnWorker';
 
 /** What the workbench is doing, for the view to say. */
@@ -130,6 +139,10 @@ export class Workbench {
 
   clearances(bodyId: string): Promise<Clearance[]> {
     return this.#inTurn(() => this.#onLastState((worker) => worker.clearances(bodyId), true));
+  }
+
+  slide(bodyId: string, wish: SlideWish): Promise<SlideReply | null> {
+    return this.#inTurn(() => this.#onLastState((worker) => worker.slide(bodyId, wish)));
   }
 
   picture(bodyId: string): Promise<Picture | null> {

@@ -12,6 +12,7 @@ import { BODY_VIEW_WORDS, useBodyViews, viewOf } from '../../part/bodyViews';
 import { GroupHeading } from '../../shared/Heading';
 import { Sheet } from '../../shared/Sheet';
 import { Switch } from '../../shared/Switch';
+import { SlideSheet } from './SlideSheet';
 
 /** Names the body, adds others, deletes it or brings deleted ones back. */
 export function BodyMenu({
@@ -28,6 +29,7 @@ export function BodyMenu({
   const { views, setView } = useBodyViews();
   const [name, setName] = useState(body.name);
   const [wrong, setWrong] = useState<string>();
+  const [sliding, setSliding] = useState(false);
   const rename = () => {
     const parsed = nameField('the body').safeParse(name);
     if (!parsed.success) {
@@ -37,6 +39,8 @@ export function BodyMenu({
     put('body', { ...body, name: name.trim() });
     onClose();
   };
+  const hasOthers = repair.bodies.some((other) => !other.removed && other.id !== body.id);
+  if (sliding) return <SlideSheet body={body} onClose={onClose} />;
   return (
     <Sheet title="Bodies" onClose={onClose}>
       <Field
@@ -64,6 +68,7 @@ export function BodyMenu({
             />
           </View>
         ))}
+      {hasOthers ? <Button label="Slide it until it touches" onPress={() => setSliding(true)} /> : null}
       <View className="flex-row gap-3">
         <Button className="flex-1" label="Add a spare" onPress={() => onAdd('spare')} />
         <Button className="flex-1" label="Add a counterpart" onPress={() => onAdd('counterpart')} />

@@ -1,0 +1,134 @@
+import type { Vec3 } from './annotation';
+import { boundingBox } from './check';
+import { along, cross, dot, minus } from './frame';
+import type { Kernel, Shape } from './kernel';
+import { closestPoints } from './measure';
+import { scoped, type Scope } from './scope';
+import type { TaggedSolid } from './tagged';
+
+/** A way that a body goes: straight along a unit vector, or turning about an axis, by the right-hand rule. */
+export type Motion = { by: 'move'; way: Vec3 } | { by: 'turn'; at: Vec3; way: Vec3 };
+
+/** What came of a slide. `far` in mm, or radians of a turn. */
+export type Slid =
+  /** It comes against another, by its place in the list, at a point. */
+  | { ends: 'touches'; far: number; other: number; at: Vec3 }
+  /** Nothing is in its way as far as was looked. */
+  | { ends: 'free'; far: number }
+  /** It touches another before it has moved at all. */
+  | { ends: 'touchesNow'; other: number; at: Vec3 };
+
+/** Nearer than this it touches, mm. */
+const TOUCH_MM = 1e-3;
+/** Looks along the whole way, at most: what is thinner than the way divided by it can be stepped over. */
+const MOST_LOOKS = 160;
+
+/**
+ * Moves a solid until it first touches one of others. It goes on by the room there is, which it can't pass through in
+ * one go (conservative advancement: Mirtich, 1996), but at least by a share of the whole way; where that took it into
+ * another, the place is halved in on.
+ *
+ * @param limit how far it goes at most, mm or radians.
+ */
+export function slideUntil(
+  moving: TaggedSolid,
+  others: readonly TaggedSolid[],
+  motion: Motion,
+  limit: number,
+): Slid {
+  const { kernel } = moving;
+  const perStep = fastest(kernel, moving.shape, motion);
+  const least = limit / MOST_LOOKS;
+  const look = (far: number) => roomAt(kernel, moving.shape, others, motion, far);
+  let before = look(0);
+  if (before.mm < TOUCH_MM) return { ends: 'touchesNow', other: before.other, at: before.at };
+  let far = 0;
+  while (far < limit) {
+    const next = Math.min(limit, far + Math.max(before.mm / perStep, least));
+    const room = look(next);
+    if (room.mm >= TOUCH_MM) {
+      far = next;
+      before = room;
+      continue;
+    }
+    // Somewhere since the last look: halved until it is known to a thousandth.
+    let [free, touching, nearest] = [far, next, before];
+    while ((touching - free) * perStep > TOUCH_MM) {
+      const middle = (free + touching) / 2;
+      const there = look(middle);
+      if (there.mm < TOUCH_MM) touching = middle;
+      else [free, nearest] = [middle, there];
+    }
+    return { ends: 'touches', far: free, other: nearest.other, at: nearest.at };
+  }
+  return { ends: 'free', far: limit };
+}
+
+/** How far any point of a shape goes for each mm or radian of a motion, at most. */
+function fastest(kernel: Kernel, shape: Shape, motion: Motion): number {
+  if (motion.by === 'move') return 1;
+  const box = boundingBox(kernel, shape);
+  const corners = [box[0], box[3]].flatMap((x) =>
+    [box[1], box[4]].flatMap((y) => [box[2], box[5]].map((z): Vec3 => [x, y, z])),
+  );
+  const { at, way } = motion;
+  return Math.max(
+    ...corners.map((corner) => {
+      const from = minus(corner, at);
+      return Math.hypot(...minus(from, along([0, 0, 0], way, dot(from, way))));
+    }),
+  );
+}
+
+function roomAt(
+  kernel: Kernel,
+  shape: Shape,
+  others: readonly TaggedSolid[],
+  motion: Motion,
+  far: number,
+): { mm: number; other: number; at: Vec3 } {
+  return scoped((scope) => {
+    const moved = scope.keep(
+      shape.Moved(
+        scope.keep(new kernel.TopLoc_Location(transformationOfMotion(kernel, scope, motion, far))),
+        false,
+      ),
+    );
+    return others.reduce(
+      (best, other, index) => {
+        const found = closestPoints(kernel, scope, moved, other.shape);
+        return found && found.mm < best.mm ? { mm: found.mm, other: index, at: found.to } : best;
+      },
+      { mm: Infinity, other: -1, at: [0, 0, 0] as Vec3 },
+    );
+  });
+}
+
+function transformationOfMotion(kernel: Kernel, scope: Scope, motion: Motion, far: number) {
+  const transformation = scope.keep(new kernel.gp_Trsf());
+  if (motion.by === 'move') {
+    transformation.SetTranslation(scope.keep(new kernel.gp_Vec(...along([0, 0, 0], motion.way, far))));
+  } else {
+    const axis = scope.keep(
+      new kernel.gp_Ax1(
+        scope.keep(new kernel.gp_Pnt(...motion.at)),
+        scope.keep(new kernel.gp_Dir(...motion.way)),
+      ),
+    );
+    transformation.SetRotation(axis, far);
+  }
+  return transformation;
+}
+
+/** Where a point goes by a motion; a turn by Rodrigues' formula. */
+export function movedPoint(point: Vec3, motion: Motion, far: number): Vec3 {
+  if (motion.by === 'move') return along(point, motion.way, far);
+  const from = minus(point, motion.at);
+  const k = motion.way;
+  const turned = along(
+    along(along([0, 0, 0], from, Math.cos(far)), cross(k, from), Math.sin(far)),
+    k,
+    dot(k, from) * (1 - Math.cos(far)),
+  );
+  return along(motion.at, turned, 1);
+}
