@@ -8,6 +8,11 @@ import type { Repair } from './repair';
  * @param newId makes a fresh id each time it is called.
  */
 export function copyRepair(repair: Repair, newId: () => string): Repair {
+  return withFreshIds(repair, newId);
+}
+
+/** Rows or steps under new ids; whatever in them refers to another of them follows. */
+export function withFreshIds<T>(data: T, newId: () => string): T {
   const renamed = new Map<string, string>();
   const rename = (id: string) => {
     const known = renamed.get(id);
@@ -16,26 +21,87 @@ export function copyRepair(repair: Repair, newId: () => string): Repair {
     renamed.set(id, fresh);
     return fresh;
   };
-  return renameIn(repair, rename);
+  const steps = stepIdsIn(data);
+  return renameIn(data, {
+    rename,
+    renameTag: (tag) => {
+      const end = tag.lastIndexOf(':');
+      // What a body was made of another's faces is called after their steps.
+      const role = steps.reduce(
+        (text, id) => text.replaceAll(`${plainOf(id)}-`, `${plainOf(rename(id))}-`),
+        tag.slice(end + 1),
+      );
+      return `${rename(tag.slice(0, end))}:${role}`;
+    },
+  });
+}
+
+/** An id or a tag as it stands within the name of a face. */
+export const plainOf = (text: string): string => text.replaceAll(/[^A-Za-z0-9]/g, '-');
+
+interface Renaming {
+  rename(id: string): string;
+  renameTag(tag: string): string;
 }
 
 /** Keys of rows and steps, and of the values in them, that hold an id of the repair's own. */
-const ID_KEYS = new Set(['id', 'sizeId', 'counterpartSizeId', 'bodyId', 'rimOf', 'point']);
+const ID_KEYS = new Set([
+  'id',
+  'sizeId',
+  'counterpartSizeId',
+  'bodyId',
+  'rimOf',
+  'point',
+  'and',
+  'step',
+  'layout',
+]);
 
 /** Holds rows of the workshop, which are not the repair's to rename. */
 const NOT_OURS = 'workshop';
 
-/** Sizes have an `of` too, which is a word there; that of an edge rule or a repeat is the id of a step. */
-const namesStep = (data: object) => 'edges' in data || 'pattern' in data;
+/** Sizes have an `of` too, which is a word there; that of these steps and of an edge rule is the id of a step or a body. */
+const OF_STEPS = new Set<unknown>(['body', 'faces', 'taper', 'repeat']);
+const namesStep = (data: object) => 'edges' in data || ('kind' in data && OF_STEPS.has(data.kind));
+/** Faces moved may be all of them. */
+const ALL = 'all';
 
-function renameIn<T>(data: T, rename: (id: string) => string): T {
-  if (Array.isArray(data)) return data.map((item: unknown) => renameIn(item, rename)) as T;
+function renameIn<T>(data: T, renaming: Renaming): T {
+  if (Array.isArray(data)) return data.map((item: unknown) => renameIn(item, renaming)) as T;
   if (typeof data !== 'object' || data === null) return data;
+  // Points of a drawn outline have names of their own, which its curves go by; their lengths may be sizes.
+  const isDrawn = 'shape' in data && data.shape === 'drawn';
+  const isPick = 'near' in data;
   return Object.fromEntries(
     Object.entries(data).map(([key, value]: [string, unknown]) => {
       if (key === NOT_OURS) return [key, value];
-      const isId = ID_KEYS.has(key) || (key === 'of' && namesStep(data));
-      return [key, typeof value === 'string' && isId ? rename(value) : renameIn(value, rename)];
+      if (isDrawn && key === 'points')
+        return [key, (value as object[]).map((one) => drawnPoint(one, renaming))];
+      if (isDrawn && key === 'curves')
+        return [key, (value as object[]).map((one) => drawnCurve(one, renaming))];
+      if (isPick && key === 'tag') return [key, renaming.renameTag(value as string)];
+      if (isPick && key === 'tags') return [key, (value as string[]).map(renaming.renameTag)];
+      const isId = ID_KEYS.has(key) || (key === 'of' && value !== ALL && namesStep(data));
+      return [key, typeof value === 'string' && isId ? renaming.rename(value) : renameIn(value, renaming)];
     }),
   ) as T;
+}
+
+const drawnPoint = (point: object, renaming: Renaming) =>
+  Object.fromEntries(
+    Object.entries(point).map(([key, value]) => [key, key === 'id' ? value : renameIn(value, renaming)]),
+  );
+const drawnCurve = (curve: object, renaming: Renaming) =>
+  Object.fromEntries(
+    Object.entries(curve).map(([key, value]) => [
+      key,
+      typeof value === 'object' && value !== null && 'from' in value ? renameIn(value, renaming) : value,
+    ]),
+  );
+
+function stepIdsIn(data: unknown): string[] {
+  if (typeof data !== 'object' || data === null) return [];
+  const inside = Object.values(data).flatMap(stepIdsIn);
+  const isStep = 'kind' in data && 'id' in data && typeof data.id === 'string';
+  return isStep ? [data.id as string, ...inside] : inside;
 }

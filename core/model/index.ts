@@ -61,7 +61,7 @@ export {
   writeRepairFile,
   type RepairFileContent,
 } from './repairFile';
-export { copyRepair } from './copyRepair';
+export { copyRepair, plainOf, withFreshIds } from './copyRepair';
 export { newSize } from './newSize';
 export { emptyRepair } from './newRepair';
 export { letterAt, nextLetter } from './letters';

@@ -317,6 +317,14 @@ export const RepeatStep = z.strictObject({
         .min(1)
         .max(60),
     }),
+    /** At places of their own, from the axle line; where the step stands already it is not made again. */
+    z.strictObject({
+      by: z.literal('points'),
+      points: z
+        .array(z.strictObject({ x: Value, y: Value }))
+        .min(1)
+        .max(200),
+    }),
     z.strictObject({ by: z.literal('layout'), id: Id }),
   ]),
 });

@@ -13,3 +13,4 @@ export {
 } from './editSteps';
 export { readPlain } from './readPlain';
 export { patchForHardware } from './hardware';
+export { liftedBody, liftedSteps, MISSING_MM } from './lift';

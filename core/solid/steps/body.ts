@@ -1,5 +1,5 @@
 import { no, ok } from '@core/fault';
-import type { Side } from '@core/model';
+import { plainOf, type Side } from '@core/model';
 
 import type { Vec3 } from '../annotation';
 import { boundingBox } from '../check';
@@ -27,7 +27,7 @@ export const body: StepType<'body'> = {
     const other = bodyOf(step.of, step.byFits);
     if (!other.ok) return other;
     const { solid, name } = other.value;
-    const retag = (tag: string) => faceTag(step.id, tag.replaceAll(/[^A-Za-z0-9]/g, '-'));
+    const retag = (tag: string) => faceTag(step.id, plainOf(tag));
     const larger = Math.abs(grow!.mm) > 1e-9 ? grown(solid, grow!.mm) : solid.copied();
     if (step.wayIn === 'none') return ok(larger.retagged(retag));
     const own = boundingBox(kernel, larger.shape);

@@ -33,7 +33,7 @@ export const repeat: StepType<'repeat'> = {
       if ('dz' in pattern && pattern.dz) wanted.dz = resolvePosition(pattern.dz, 'way up', numbers);
       return resolveAll(wanted);
     }
-    if (pattern.by === 'path') {
+    if (pattern.by === 'path' || pattern.by === 'points') {
       const wanted: Record<string, Result<NamedLength, StepFault>> = {};
       for (const [index, { x, y }] of pattern.points.entries()) {
         wanted[`points.${index}.x`] = resolvePosition(x, `point ${index + 1} to the right`, numbers);
@@ -127,6 +127,15 @@ function copiesOf(
         ]),
         pattern.count,
       ).map(([x, y]) => ({ turn: 0, by: [x, y, 0] }));
+    case 'points': {
+      const [x, y] = standsAt(of);
+      return pattern.points
+        .map((_, index): Copy => ({
+          turn: 0,
+          by: [lengths[`points.${index}.x`]!.mm - x, lengths[`points.${index}.y`]!.mm - y, 0],
+        }))
+        .filter(({ by }) => Math.hypot(by[0], by[1]) > SAME_PLACE_MM);
+    }
     case 'layout': {
       const [x, y] = standsAt(of);
       const labels = Object.keys(lengths).flatMap((key) => (key.startsWith('x') ? [key.slice(1)] : []));

@@ -37,10 +37,10 @@ export const REPEATABLE: readonly StepKind[] = [
 ];
 
 export function patternParts({ pattern }: StepOf<'repeat'>, layouts: readonly NamedLayout[]): SentencePart[] {
-  const count = pattern.by === 'layout' ? 4 : pattern.count;
+  const count = pattern.by === 'layout' || pattern.by === 'points' ? 4 : pattern.count;
   const steps = { dx: numberValue(10), dy: numberValue(pattern.by === 'grid' ? 10 : 0) };
   const as = (by: string, fresh: object) => ({
-    pattern: pattern.by === by ? pattern : { by, count, ...fresh },
+    pattern: pattern.by === by ? pattern : { by, ...(by === 'points' ? {} : { count }), ...fresh },
   });
   const ways: Option[] = [
     { word: 'in a row', patch: as('row', steps) },
@@ -49,6 +49,10 @@ export function patternParts({ pattern }: StepOf<'repeat'>, layouts: readonly Na
     {
       word: 'along a line of points',
       patch: as('path', { points: [{ x: numberValue(30), y: numberValue(0) }] }),
+    },
+    {
+      word: 'at places of its own',
+      patch: as('points', { points: [{ x: numberValue(10), y: numberValue(10) }] }),
     },
     ...layouts.map(({ id, name }) => ({
       word: `at the points of ${name}`,
@@ -62,26 +66,25 @@ export function patternParts({ pattern }: StepOf<'repeat'>, layouts: readonly Na
   const lost = { word: 'at the points of a lost layout', patch: { pattern } };
   const way = choice('how it is laid out', isNow, ways.some(isNow) ? ways : [...ways, lost]);
   if (pattern.by === 'layout') return [way];
+  const rows: SentencePart | null =
+    pattern.by === 'path' || pattern.by === 'points'
+      ? {
+          kind: 'rows',
+          field: 'pattern.points',
+          what: 'point',
+          text: pattern.points.length === 1 ? '1 point' : `${pattern.points.length} points`,
+          columns: [
+            { key: 'x', word: 'to the right' },
+            { key: 'y', word: 'to the back' },
+          ],
+          least: 1,
+        }
+      : null;
+  if (pattern.by === 'points') return [way, words(': '), rows!];
   const times = plainNumber('pattern.count', 'how often', count, 'count', `${count} times in all`);
   if (pattern.by === 'round') return [times, words(', evenly '), way];
   if (pattern.by === 'path') {
-    return [
-      times,
-      words(', evenly '),
-      way,
-      words(': '),
-      {
-        kind: 'rows',
-        field: 'pattern.points',
-        what: 'point',
-        text: pattern.points.length === 1 ? '1 point' : `${pattern.points.length} points`,
-        columns: [
-          { key: 'x', word: 'to the right' },
-          { key: 'y', word: 'to the back' },
-        ],
-        least: 1,
-      },
-    ];
+    return [times, words(', evenly '), way, words(': '), rows!];
   }
   if (pattern.by === 'grid') {
     return [

@@ -12,6 +12,7 @@ import { BODY_VIEW_WORDS, useBodyViews, viewOf } from '../../part/bodyViews';
 import { GroupHeading } from '../../shared/Heading';
 import { Sheet } from '../../shared/Sheet';
 import { Switch } from '../../shared/Switch';
+import { LiftSheet } from './LiftSheet';
 import { SlideSheet } from './SlideSheet';
 
 /** Names the body, adds others, deletes it or brings deleted ones back. */
@@ -30,6 +31,7 @@ export function BodyMenu({
   const [name, setName] = useState(body.name);
   const [wrong, setWrong] = useState<string>();
   const [sliding, setSliding] = useState(false);
+  const [lifting, setLifting] = useState(false);
   const rename = () => {
     const parsed = nameField('the body').safeParse(name);
     if (!parsed.success) {
@@ -40,6 +42,7 @@ export function BodyMenu({
     onClose();
   };
   const hasOthers = repair.bodies.some((other) => !other.removed && other.id !== body.id);
+  if (lifting) return <LiftSheet body={body} onClose={onClose} />;
   if (sliding) return <SlideSheet body={body} onClose={onClose} />;
   return (
     <Sheet title="Bodies" onClose={onClose}>
@@ -68,6 +71,7 @@ export function BodyMenu({
             />
           </View>
         ))}
+      <Button label="Bring one from another repair" onPress={() => setLifting(true)} />
       {hasOthers ? <Button label="Slide it until it touches" onPress={() => setSliding(true)} /> : null}
       <View className="flex-row gap-3">
         <Button className="flex-1" label="Add a spare" onPress={() => onAdd('spare')} />

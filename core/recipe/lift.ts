@@ -1,0 +1,59 @@
+import type { EvaluatedRepair } from '@core/fit';
+import { numberValue, withFreshIds, type Body, type OutlineShape, type Step, type Value } from '@core/model';
+import { layoutPlaces, resolveValue, withValues } from '@core/solid';
+
+/**
+ * Steps of one repair for use in another: under new ids, with plain numbers in place of sizes, fits, formulas and
+ * layouts, which stay behind. What has no number there yet gets `MISSING_MM`, and its step a note that says so.
+ *
+ * @param numbers those of the repair they come from.
+ */
+export function liftedSteps(steps: readonly Step[], numbers: EvaluatedRepair, newId: () => string): Step[] {
+  const plain = steps.map((step) => {
+    let isMissing = false;
+    const known = withValues(withoutLayouts(step, numbers), (value: Value) => {
+      const found = resolveValue(value, 'number', numbers);
+      if (!found.ok) isMissing = true;
+      return numberValue(found.ok ? found.value.mm : MISSING_MM);
+    });
+    return isMissing ? { ...known, note: MISSING_NOTE } : known;
+  });
+  return withFreshIds(plain, newId);
+}
+
+/** A body of another repair, as liftedSteps. */
+export const liftedBody = (body: Body, numbers: EvaluatedRepair, newId: () => string): Body => ({
+  ...body,
+  id: newId(),
+  version: 0,
+  steps: liftedSteps(body.steps, numbers, newId),
+});
+
+/** Stands for a number that was not known where the step came from. */
+export const MISSING_MM = 10;
+const MISSING_NOTE = 'A number was not known where this came from. Type it.';
+
+/** With the places of layouts written out as points. */
+function withoutLayouts(step: Step, numbers: EvaluatedRepair): Step {
+  if (step.kind === 'repeat' && step.pattern.by === 'layout') {
+    const points = placesOf(step.pattern.id, numbers);
+    return points.length > 0 ? { ...step, pattern: { by: 'points', points } } : step;
+  }
+  if (!('outline' in step) || step.outline.shape !== 'layoutHull') return step;
+  const { layout, diameter } = step.outline;
+  const points = placesOf(layout, numbers);
+  if (points.length < 2) return step;
+  const band: OutlineShape = { shape: 'hull', circles: points.map((point) => ({ ...point, diameter })) };
+  return { ...step, outline: band };
+}
+
+function placesOf(layout: string, numbers: EvaluatedRepair): { x: Value; y: Value }[] {
+  const places = layoutPlaces(layout, 'places', numbers);
+  if (!places.ok) return [];
+  return Object.keys(places.value)
+    .filter((key) => key.startsWith('x'))
+    .map((key) => ({
+      x: numberValue(places.value[key]!.mm),
+      y: numberValue(places.value[`y${key.slice(1)}`]!.mm),
+    }));
+}
