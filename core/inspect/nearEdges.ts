@@ -30,7 +30,7 @@ export function holesNearEdges(body: Body, mesh: SolidMesh, numbers: EvaluatedRe
       other.kind === 'repeat' && other.of === step.id && !other.off ? [other.id] : [],
     );
     const isOfHole = (tag: FaceTag) =>
-      tag === faceTag(step.id, 'wall') || (copies.includes(stepOfTag(tag)) && tag.includes(':wall'));
+      tag === faceTag(step.id, 'wall') || (copies.includes(stepOfTag(tag)) && /:wall(~|$)/.test(tag));
     return wallsBeside(mesh, isOfHole).flatMap(({ least, mostMm }): NearEdge[] =>
       least.mm < leastMm - 1e-3 && mostMm > EVEN * least.mm ? [{ ...least, stepId: step.id, leastMm }] : [],
     );

@@ -87,6 +87,8 @@ export const OutlineShape = z.discriminatedUnion('shape', [
     /** How much thinner each tooth is, along the pitch circle. */
     backlash: Value,
     side: z.enum(['outside', 'inside']),
+    /** Raised, its outside teeth are eased so much at 45° towards both of its ends. */
+    rim: Value.optional(),
   }),
   /** Straight rack: its pitch line through its middle, teeth to the back. `body` is what is left below the teeth. */
   z.strictObject({

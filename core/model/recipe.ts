@@ -304,7 +304,8 @@ export const RepeatStep = z.strictObject({
   kind: z.literal('repeat'),
   of: Id,
   pattern: z.discriminatedUnion('by', [
-    z.strictObject({ by: z.literal('round'), count }),
+    /** Evenly round the axle line, or round an upright axis through a point. */
+    z.strictObject({ by: z.literal('round'), count, x: Value.optional(), y: Value.optional() }),
     z.strictObject({ by: z.literal('row'), count, dx: Value, dy: Value, dz: Value.optional() }),
     /** Rows and columns, the first time at the left and the front. */
     z.strictObject({ by: z.literal('grid'), count, rows: count, dx: Value, dy: Value }),
@@ -329,11 +330,11 @@ export const RepeatStep = z.strictObject({
   ]),
 });
 
-/** All that is there, mirrored across the upright plane through the axle line: beside itself, or instead. */
+/** All that is there, mirrored across an upright plane through the axle line or the ground: beside itself, or instead. */
 export const MirrorStep = z.strictObject({
   ...step,
   kind: z.literal('mirror'),
-  across: z.enum(['sides', 'frontBack']),
+  across: z.enum(['sides', 'frontBack', 'upDown']),
   keep: z.enum(['both', 'other']),
 });
 

@@ -48,6 +48,10 @@ describe('built, against closed formulas', () => {
     return 60 * 40 * 20 - built.volume;
   };
 
+  test('a brass insert: blind, as deep as it is long and a little more', () => {
+    expect(cut('M3 brass insert, pressed in hot')).toBeCloseTo(Math.PI * 4 * 6.7, 3);
+  });
+
   test('M4: a socket head sunk, a countersunk one, and a nut', () => {
     const bore = Math.PI * 2.25 ** 2;
     expect(cut('M4 screw, going through')).toBeCloseTo(bore * 20, 3);

@@ -2,11 +2,15 @@ import { numberValue } from '@core/model';
 import type { HardwareHole } from '@core/standards';
 
 /** How a drilled step becomes the hole for a standard thing, by the path of each thing it sets. */
-export function patchForHardware({ diameterMm, head }: HardwareHole): Record<string, unknown> {
+export function patchForHardware({ diameterMm, depthMm, head }: HardwareHole): Record<string, unknown> {
   const diameter = numberValue(diameterMm);
   switch (head.kind) {
     case 'none':
-      return { diameter, head: undefined };
+      return {
+        diameter,
+        head: undefined,
+        ...(depthMm === undefined ? {} : { depth: numberValue(depthMm), point: undefined }),
+      };
     case 'seat':
       return {
         diameter,

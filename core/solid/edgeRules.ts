@@ -7,7 +7,7 @@ import type { Kernel, Shape } from './kernel';
 import { edgesOfPicks, faceOfPick } from './picks';
 import { scoped, type Scope } from './scope';
 import type { StepNumbers } from './stepKind';
-import { edgesWhere, faceTag, stepOfTag, type FaceTag, type TaggedSolid } from './tagged';
+import { anyCopy, edgesWhere, faceTag, roleOf, stepOfTag, type FaceTag, type TaggedSolid } from './tagged';
 import { facesByEdge, partsOf } from './topology';
 
 type Earlier = ReadonlyMap<string, StepNumbers>;
@@ -45,8 +45,8 @@ function caught(
       return where((tag, other) => stepOfTag(tag) === rule.of && stepOfTag(other) === rule.and);
     case 'mouths': {
       if (!earlier.has(rule.of)) return ok([]);
-      const wall = faceTag(rule.of, 'wall');
-      return where((tag, other) => tag === wall && stepOfTag(other) !== rule.of);
+      const isWall = (tag: FaceTag) => stepOfTag(tag) === rule.of && anyCopy(roleOf(tag)) === 'wall';
+      return where((tag, other) => isWall(tag) && stepOfTag(other) !== rule.of);
     }
     case 'rims':
     case 'upright': {

@@ -1,6 +1,7 @@
 import { evaluateRepair } from '@core/fit';
 import { numberValue, type Step } from '@core/model';
-import { RepairBuilder, type Kernel } from '@core/solid';
+import { gearRadii, halfToothAngle } from '@core/outline';
+import { RepairBuilder, tagWords, type Kernel } from '@core/solid';
 import { ridgeOf, THREADS, threadArea, threadForm } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
 import { LayoutDraft } from '@core/testing/layoutDraft';
@@ -182,4 +183,109 @@ test('a band round the points of a layout is as wide as they lie, and follows th
   };
   relative(band(30), (30 * 12 + Math.PI * 36) * 5);
   relative(band(44), (44 * 12 + Math.PI * 36) * 5);
+});
+
+test('a gear whose rim is eased loses what its teeth have beyond the slope', () => {
+  const teeth = { teeth: 18, pressure: Math.PI / 9, shift: 0, side: 'outside' as const };
+  const gear = (rim?: number) =>
+    raised(outlineOf('gear', { module: 1.5, backlash: 0.1, ...(rim ? { rim } : {}) }), 8, {});
+  const made = (rim?: number) => {
+    const step = gear(rim) as Extract<Step, { kind: 'raise' }>;
+    return whole({ ...step, outline: { ...step.outline, ...teeth } as typeof step.outline });
+  };
+  const known = { ...teeth, module: 1.5, backlash: 0.1 };
+  const { tip } = gearRadii(known);
+  // Beyond a radius each tooth is twice its half angle broad; both ends lose a ring of slopes.
+  const rim = 0.8;
+  const slices = 1500;
+  let lost = 0;
+  for (let slice = 0; slice < slices; slice += 1) {
+    const r = tip - rim + (rim * (slice + 0.5)) / slices;
+    lost += 18 * 2 * halfToothAngle(known, r) * r * (r - (tip - rim)) * (rim / slices);
+  }
+  relative(made() - made(rim), 2 * lost, 2e-3);
+  expect(
+    build({ ...gear(5), outline: { ...(gear(5) as never as { outline: object }).outline, ...teeth } } as Step)
+      .faults,
+  ).toMatchObject([{ code: 'ease.tooLarge' }]);
+});
+
+describe('repeats', () => {
+  const plate = block(60, 60, 5);
+  const hole = stepOf('drill', { diameter: 4, depth: 'through', x: 15, y: 0 }, 'hole');
+  const repeat = (pattern: object, id = 'again') => ({ id, kind: 'repeat', of: 'hole', pattern }) as Step;
+  const places = (piece: Piece) =>
+    piece.centreLines.map(({ from }) => from.slice(0, 2).map((mm) => Math.round(mm * 1000) / 1000));
+
+  test('round a point: evenly about it', () => {
+    const piece = build(plate, hole, repeat({ by: 'round', count: 4, x: numberValue(5), y: numberValue(0) }));
+    expect(piece.faults).toEqual([]);
+    relative(piece.volume, 60 * 60 * 5 - 4 * Math.PI * 4 * 5);
+    // The first stands 10 to the right of the point; the others a quarter turn on.
+    expect(places(piece)).toEqual([
+      [15, 0],
+      [5, 10],
+      [-5, 0],
+      [5, -10],
+    ]);
+  });
+
+  test('at places of their own, once where it stands already', () => {
+    const points = [
+      [15, 0],
+      [-20, 12],
+      [0, -22],
+    ].map(([x, y]) => ({ x: numberValue(x!), y: numberValue(y!) }));
+    const piece = build(plate, hole, repeat({ by: 'points', points }));
+    relative(piece.volume, 60 * 60 * 5 - 3 * Math.PI * 4 * 5);
+    expect(places(piece)).toEqual([
+      [15, 0],
+      [-20, 12],
+      [0, -22],
+    ]);
+  });
+
+  test('each copy has faces of its own, and a rule catches all of them', () => {
+    const row = repeat({ by: 'row', count: 3, dx: numberValue(-15), dy: numberValue(0) });
+    const piece = build(plate, hole, row);
+    expect(piece.roles.filter((role) => role.startsWith('wall'))).toEqual(['wall', 'wall~2', 'wall~3']);
+    const mouths = { ...stepOf('ease', { size: 0.5 }), where: { edges: 'mouths', of: 'again' } } as Step;
+    // A ring of 45° at each of four mouths: π (r + c/3)·c² with c = 0.5, r = 2.
+    relative(piece.volume - whole(plate, hole, row, mouths), 4 * Math.PI * (2 + 0.5 / 3) * 0.25, 1e-5);
+  });
+
+  test('something stands on the face of the copy that was picked, however many come before it', () => {
+    const peg = stepOf('peg', { diameter: 8, height: 6, x: -20, y: 0 }, 'hole');
+    const of = (count: number) => {
+      const row = repeat({ by: 'row', count, dx: numberValue(12), dy: numberValue(0) });
+      const ball = stepOf('ball', {
+        effect: 'add',
+        diameter: 6,
+        up: 0,
+        on: { face: { tag: 'again:top~2', near: [-8, 0, 11] } },
+        x: 0,
+        y: 0,
+      });
+      return build(plate, peg, row, ball);
+    };
+    for (const count of [2, 3, 4]) {
+      const piece = of(count);
+      expect(piece.faults).toEqual([]);
+      // The upper half of the ball shows, in the middle of the second peg.
+      relative(piece.volume, 18000 + count * Math.PI * 16 * 6 + (2 / 3) * Math.PI * 27);
+    }
+    expect(tagWords('again:top~2', () => 3)).toBe('the top of number 2 of step 3');
+  });
+});
+
+test('mirrored top to bottom at the ground', () => {
+  const cone = stepOf('cone', { effect: 'add', lower: 20, upper: 10, height: 6, on: 'bottom', x: 0, y: 0 });
+  const mirror = (keep: 'both' | 'other') => ({ id: 'm', kind: 'mirror', across: 'upDown', keep }) as Step;
+  const one = ((Math.PI * 6) / 3) * (100 + 50 + 25);
+  const both = build(cone, mirror('both'));
+  relative(both.volume, 2 * one);
+  [-6, 6].forEach((mm, index) => expect(both.box![2 + 3 * index]).toBeCloseTo(mm, 6));
+  const other = build(cone, mirror('other'));
+  relative(other.volume, one);
+  expect(other.box![2]).toBeCloseTo(-6, 6);
 });

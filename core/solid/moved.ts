@@ -34,16 +34,16 @@ function transformed(
 export function copiesAt(
   solid: TaggedSolid,
   places: readonly { turn: number; by: Vec3 }[],
-  retag: (tag: FaceTag) => FaceTag,
+  retag: (tag: FaceTag, place: number) => FaceTag,
 ): TaggedSolid[] {
   const { kernel } = solid;
   return scoped((scope) => {
     const tags = solid.tagMap();
-    const roles = partsOf(kernel, scope, solid.shape, 'TopAbs_FACE').map((face) => retag(tags.get(face)!));
+    const own = partsOf(kernel, scope, solid.shape, 'TopAbs_FACE').map((face) => tags.get(face)!);
     const up = scope.keep(
       new kernel.gp_Ax1(scope.keep(new kernel.gp_Pnt(0, 0, 0)), scope.keep(new kernel.gp_Dir(0, 0, 1))),
     );
-    return places.map(({ turn, by }) => {
+    return places.map(({ turn, by }, place) => {
       const transformation = scope.keep(new kernel.gp_Trsf());
       if (turn !== 0) transformation.SetRotation(up, turn);
       const move = scope.keep(new kernel.gp_Trsf());
@@ -52,7 +52,7 @@ export function copiesAt(
       const shape = solid.shape.Moved(scope.keep(new kernel.TopLoc_Location(transformation)), false);
       const faces = partsOf(kernel, scope, shape, 'TopAbs_FACE').map((face, index) => ({
         face: scope.release(face),
-        tag: roles[index]!,
+        tag: retag(own[index]!, place),
       }));
       return new TaggedSolid(kernel, shape, faces);
     });
@@ -86,14 +86,16 @@ export function placedAnew(
   );
 }
 
-/** Mirrored across the upright plane through the axle line: left to right, or front to back. */
-export function mirrored(solid: TaggedSolid, across: 'sides' | 'frontBack'): TaggedSolid {
+/** Mirrored across a plane through the origin: left to right, front to back, or top to bottom at the ground. */
+export function mirrored(solid: TaggedSolid, across: 'sides' | 'frontBack' | 'upDown'): TaggedSolid {
   return transformed(
     solid,
     (scope, transformation) => {
       const { kernel } = solid;
       const origin = scope.keep(new kernel.gp_Pnt(0, 0, 0));
-      const normal = scope.keep(across === 'sides' ? new kernel.gp_Dir(1, 0, 0) : new kernel.gp_Dir(0, 1, 0));
+      const ways = { sides: [1, 0, 0], frontBack: [0, 1, 0], upDown: [0, 0, 1] } as const;
+      const [x, y, z] = ways[across];
+      const normal = scope.keep(new kernel.gp_Dir(x, y, z));
       transformation.SetMirror(scope.keep(new kernel.gp_Ax2(origin, normal)));
     },
     (tag) => tag,

@@ -7,7 +7,7 @@ import { frameFacing, type Frame } from './frame';
 import type { Kernel, Shape } from './kernel';
 import { scoped, type Scope } from './scope';
 import type { StepNumbers } from './stepKind';
-import { edgesWhere, stepOfTag, type FaceTag, type TaggedSolid } from './tagged';
+import { anyCopy, edgesWhere, roleOf, stepOfTag, type FaceTag, type TaggedSolid } from './tagged';
 
 const ROLE_WORDS: Record<string, string> = {
   top: 'the top',
@@ -27,10 +27,11 @@ const ROLE_WORDS: Record<string, string> = {
 
 /** What a tagged face is called in sentences: `the top of step 2`. @param placeOf a step's place in its recipe. */
 export function tagWords(tag: FaceTag, placeOf: (stepId: string) => number | undefined): string {
-  const role = tag.slice(tag.lastIndexOf(':') + 1).replace(/\d+$/, '');
+  const role = anyCopy(roleOf(tag)).replace(/\d+$/, '');
+  const copy = /~(\d+)$/.exec(tag)?.[1];
   const place = placeOf(stepOfTag(tag));
   const of = place === undefined ? 'a step that is no longer before this one' : `step ${place}`;
-  return `${ROLE_WORDS[role] ?? 'a face'} of ${of}`;
+  return `${ROLE_WORDS[role] ?? 'a face'} of ${copy ? `number ${copy} of ` : ''}${of}`;
 }
 
 const wordsOf = (tag: FaceTag, earlier: ReadonlyMap<string, StepNumbers>) =>

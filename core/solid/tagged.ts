@@ -9,6 +9,12 @@ import { facesByEdge, hashOf, listed, partsOf, ShapeMap } from './topology';
 export type FaceTag = string;
 
 export const faceTag = (stepId: string, role: string): FaceTag => `${stepId}:${role}`;
+/** The part a face plays in its step. */
+export const roleOf = (tag: FaceTag): string => tag.slice(tag.lastIndexOf(':') + 1);
+/** The part a face plays on the copy of that number, the step's own being 1. */
+export const copyRole = (role: string, copy: number): string => `${role}~${copy}`;
+/** The part a face plays, whichever copy it is on. */
+export const anyCopy = (role: string): string => role.replace(/~\d+$/, '');
 export const stepOfTag = (tag: FaceTag): string => tag.slice(0, tag.lastIndexOf(':'));
 
 /** A face is kept by its own handle, so that it lives as long as the tag. */

@@ -5,6 +5,8 @@ export interface HardwareHole {
   name: string;
   source: string;
   diameterMm: number;
+  /** Of a blind hole; left out where the hole keeps its own. */
+  depthMm?: number;
   head:
     | { kind: 'none' }
     | { kind: 'seat'; diameterMm: number; depthMm: number }
@@ -31,6 +33,19 @@ const COUNTERSUNK: readonly [thread: string, head: number][] = [
   ['M8', 17.92],
   ['M10', 22.4],
 ];
+
+/** Threaded brass inserts that are pressed in hot, as the trade has them: hole and length, mm. There is no standard. */
+const INSERTS: readonly [thread: string, hole: number, length: number][] = [
+  ['M2', 3.2, 4],
+  ['M2.5', 4, 5],
+  ['M3', 4, 5.7],
+  ['M4', 5.6, 8.1],
+  ['M5', 6.4, 9.5],
+  ['M6', 8, 12.7],
+  ['M8', 9.7, 12.7],
+];
+/** Room under an insert for what it pushes before it, mm. */
+const UNDER_INSERT_MM = 1;
 
 /** Room over a head so that it lies below the face, mm. */
 const headRoom = (heightMm: number) => (heightMm <= 6 ? 0.4 : 0.6);
@@ -93,6 +108,13 @@ export const HARDWARE_HOLES: readonly HardwareHole[] = [
       head: { kind: 'nut', sides: 6, acrossMm: flatsMm + NUT_ROOM_MM, depthMm: NUT_HEIGHTS_MM[thread]! },
     }),
   ),
+  ...INSERTS.map(([thread, diameterMm, lengthMm]): HardwareHole => ({
+    name: `${thread} brass insert, pressed in hot`,
+    source: 'usual in the trade; measure your insert',
+    diameterMm,
+    depthMm: lengthMm + UNDER_INSERT_MM,
+    head: { kind: 'none' },
+  })),
   ...BEARINGS.map(({ series, boreMm, outsideMm, widthMm }): HardwareHole => ({
     name: `Bearing ${boreMm} × ${outsideMm} × ${widthMm}, with a lip`,
     source: `ISO 15, dimension series ${series}`,

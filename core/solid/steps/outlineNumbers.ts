@@ -19,6 +19,7 @@ const OUTLINE_WORDS: Record<string, string> = {
   y: 'place to the back',
   body: 'height below the teeth',
   by: 'way out',
+  rim: 'ease of the rim',
 };
 
 /** Those that may be zero or less. */

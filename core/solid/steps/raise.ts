@@ -1,12 +1,21 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import { takesAway, type StepOf, type Value } from '@core/model';
-import { boxOfLoop, placedLoop, placedRegion, type Loop, type Point, type Region } from '@core/outline';
+import {
+  boxOfLoop,
+  gearRadii,
+  placedLoop,
+  placedRegion,
+  type Loop,
+  type Point,
+  type Region,
+} from '@core/outline';
 
 import type { Annotation, Vec3 } from '../annotation';
+import { boundingBox } from '../check';
 import { drafted } from '../drafted';
 import { along, frameFacing, toLocal } from '../frame';
 import { boolean } from '../operations';
-import { framePlane, prismOf, raisedLoop } from '../outlineFace';
+import { framePlane, prismOf, raisedLoop, turnedLoop } from '../outlineFace';
 import { faceOfPick, planeOf } from '../picks';
 import { resolveAll, resolveLength } from '../resolve';
 import { scoped } from '../scope';
@@ -38,6 +47,11 @@ export const raise: StepType<'raise'> = {
     const tool = step.upTo
       ? raisedUpTo(step, region, input)
       : ok(raisedBetween(step, region, input, heights(step, lengths, stand)));
+    if (tool.ok && lengths.rim && step.outline.shape === 'gear' && step.outline.side === 'outside') {
+      const eased = withRim(step, lengths, tool.value, input);
+      tool.value.dispose();
+      return eased;
+    }
     if (!tool.ok || !step.taper) return tool;
     const goesUp = !takesAway(step.effect) || stand.up;
     const leaned = drafted(
@@ -92,6 +106,53 @@ function raisedBetween(
   { from, to }: { from: number; to: number },
 ): TaggedSolid {
   return raisedLoop(kernel, region, { z: from, height: to - from }, (role) => faceTag(step.id, role));
+}
+
+/**
+ * A raised gear with its tips eased towards both ends: what it has in common with a disc whose edges are eased. One cut,
+ * where easing each tip would take as many as there are teeth. Takes nothing over. New faces: rim.
+ */
+function withRim(
+  step: StepOf<'raise'>,
+  lengths: Record<string, NamedLength>,
+  gear: TaggedSolid,
+  { kernel, stand }: StepInput,
+): Result<TaggedSolid, StepFault> {
+  const outline = step.outline as Extract<StepOf<'raise'>['outline'], { shape: 'gear' }>;
+  const rim = lengths.rim!;
+  const { tip } = gearRadii({ ...outline, module: lengths.module!.mm, backlash: lengths.backlash!.mm });
+  const [, , low, , , high] = boundingBox(kernel, gear.shape);
+  if (rim.mm >= Math.min((high - low) / 2, tip / 2))
+    return no({ code: 'ease.tooLarge', size: rim, verb: 'Ease' });
+  const over = tip + OVERRUN_MM;
+  const corners: { at: Point; role: string }[] = [
+    { at: [0, low], role: 'bottom' },
+    { at: [tip - rim.mm, low], role: 'rim' },
+    { at: [over, low + rim.mm + OVERRUN_MM], role: 'over' },
+    { at: [over, high - rim.mm - OVERRUN_MM], role: 'rim' },
+    { at: [tip - rim.mm, high], role: 'top' },
+    { at: [0, high], role: 'axis' },
+  ];
+  // Where the slopes would meet before the overrun, they meet at their middle.
+  const isThin = high - low <= 2 * (rim.mm + OVERRUN_MM);
+  const meeting = tip - rim.mm + (high - low) / 2;
+  const kept = isThin
+    ? [...corners.slice(0, 2), { at: [meeting, (low + high) / 2] as Point, role: 'rim' }, ...corners.slice(4)]
+    : corners;
+  const disc = turnedLoop(
+    kernel,
+    kept.map(({ at, role }, index) => ({
+      kind: 'line',
+      from: at,
+      to: kept[(index + 1) % kept.length]!.at,
+      role,
+    })),
+    stand.at,
+    (role) => faceTag(step.id, role),
+  );
+  const eased = boolean('common', gear, disc);
+  disc.dispose();
+  return ok(eased);
 }
 
 /** Faces that lean more than this from level, as the cosine, are beside the way of what goes up to them. */

@@ -8,7 +8,7 @@ import { boolean, booleanWithAll } from '../operations';
 import { copiesAt, mirrored } from '../moved';
 import { layoutPlaces, resolveAll, resolvePosition } from '../resolve';
 import type { StepNumbers, StepType } from '../stepKind';
-import { faceTag } from '../tagged';
+import { copyRole, faceTag, roleOf } from '../tagged';
 
 /** Where one copy goes: turned about the axle line, then moved. */
 interface Copy {
@@ -41,7 +41,15 @@ export const repeat: StepType<'repeat'> = {
       }
       return resolveAll(wanted);
     }
-    if (pattern.by === 'round') return ok({});
+    if (pattern.by === 'round') {
+      const { x, y } = pattern;
+      return x && y
+        ? resolveAll({
+            x: resolvePosition(x, 'axis to the right', numbers),
+            y: resolvePosition(y, 'axis to the back', numbers),
+          })
+        : ok({});
+    }
     return layoutPlaces(pattern.id, 'places', numbers);
   },
   build(step, lengths, input) {
@@ -61,7 +69,7 @@ export const repeat: StepType<'repeat'> = {
       tool.dispose();
       return no({ code: 'step.changesNothing' });
     }
-    const copies = copiesAt(tool, places, (tag) => faceTag(step.id, tag.slice(tag.lastIndexOf(':') + 1)));
+    const copies = copiesAt(tool, places, (tag, place) => faceTag(step.id, copyRole(roleOf(tag), place + 2)));
     tool.dispose();
     try {
       return ok(booleanWithAll(of.cuts ? 'cut' : 'fuse', before, copies, !of.cuts));
@@ -101,10 +109,13 @@ function copiesOf(
 ): Copy[] {
   switch (pattern.by) {
     case 'round':
-      return Array.from({ length: pattern.count - 1 }, (_, index) => ({
-        turn: (2 * Math.PI * (index + 1)) / pattern.count,
-        by: [0, 0, 0],
-      }));
+      return Array.from({ length: pattern.count - 1 }, (_, index): Copy => {
+        const turn = (2 * Math.PI * (index + 1)) / pattern.count;
+        const [x, y] = [lengths.x?.mm ?? 0, lengths.y?.mm ?? 0];
+        // About another axis than the axle line it is a turn about that, and a move.
+        const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+        return { turn, by: [x - cos * x + sin * y, y - sin * x - cos * y, 0] };
+      });
     case 'row':
       return Array.from({ length: pattern.count - 1 }, (_, index) => ({
         turn: 0,

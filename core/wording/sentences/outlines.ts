@@ -259,6 +259,14 @@ export function outlineParts(
         plainNumber(at('shift'), 'profile shift', outline.shift, 'factor'),
         words(' modules, backlash '),
         number('backlash', 'backlash', outline.backlash),
+        ...(outline.rim
+          ? [
+              words(', '),
+              added('its rim', 'its rim eased by', 'its rim sharp', { [at('rim')]: undefined }),
+              words(' '),
+              number('rim', 'ease of the rim', outline.rim),
+            ]
+          : []),
       ];
     case 'rack':
       return [
@@ -350,6 +358,12 @@ export const taperParts = ({ taper }: StepOf<'raise'>): SentencePart[] =>
         words(' '),
         angle('taper', 'lean of the sides', taper),
       ];
+
+/** Finer points that the outline of a raised step has not yet. */
+export const outlineOptions = ({ outline }: StepOf<'raise'>): Option[] =>
+  outline.shape === 'gear' && outline.side === 'outside' && !outline.rim
+    ? [{ word: 'Ease its rim', patch: { 'outline.rim': numberValue(0.5) } }]
+    : [];
 
 export const taperOptions = ({ taper }: StepOf<'raise'>): Option[] =>
   taper === undefined ? [{ word: 'Lean its sides in', patch: { taper: 3 * DEGREE } }] : [];

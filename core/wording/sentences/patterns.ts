@@ -42,10 +42,18 @@ export function patternParts({ pattern }: StepOf<'repeat'>, layouts: readonly Na
   const as = (by: string, fresh: object) => ({
     pattern: pattern.by === by ? pattern : { by, ...(by === 'points' ? {} : { count }), ...fresh },
   });
+  const isRoundPoint = pattern.by === 'round' && pattern.x !== undefined;
+  const isRoundAxle = pattern.by === 'round' && pattern.x === undefined;
   const ways: Option[] = [
     { word: 'in a row', patch: as('row', steps) },
     { word: 'in rows and columns', patch: as('grid', { rows: 2, dx: steps.dx, dy: numberValue(10) }) },
-    { word: 'round the axle line', patch: as('round', {}) },
+    { word: 'round the axle line', patch: { pattern: isRoundAxle ? pattern : { by: 'round', count } } },
+    {
+      word: 'round a point',
+      patch: {
+        pattern: isRoundPoint ? pattern : { by: 'round', count, x: numberValue(10), y: numberValue(0) },
+      },
+    },
     {
       word: 'along a line of points',
       patch: as('path', { points: [{ x: numberValue(30), y: numberValue(0) }] }),
@@ -61,6 +69,8 @@ export function patternParts({ pattern }: StepOf<'repeat'>, layouts: readonly Na
   ];
   const isNow = ({ patch }: Option) => {
     const other = patch.pattern as typeof pattern;
+    if (other.by === 'round' && pattern.by === 'round')
+      return (other.x === undefined) === (pattern.x === undefined);
     return other.by === pattern.by && (other.by !== 'layout' || other.id === (pattern as { id?: string }).id);
   };
   const lost = { word: 'at the points of a lost layout', patch: { pattern } };
@@ -82,7 +92,22 @@ export function patternParts({ pattern }: StepOf<'repeat'>, layouts: readonly Na
       : null;
   if (pattern.by === 'points') return [way, words(': '), rows!];
   const times = plainNumber('pattern.count', 'how often', count, 'count', `${count} times in all`);
-  if (pattern.by === 'round') return [times, words(', evenly '), way];
+  if (pattern.by === 'round') {
+    return [
+      times,
+      words(', evenly '),
+      way,
+      ...(pattern.x && pattern.y
+        ? [
+            words(' '),
+            chip('pattern.x', 'axis to the right', pattern.x),
+            words(' right and '),
+            chip('pattern.y', 'axis to the back', pattern.y),
+            words(' back of the axle line'),
+          ]
+        : []),
+    ];
+  }
   if (pattern.by === 'path') {
     return [times, words(', evenly '), way, words(': '), rows!];
   }

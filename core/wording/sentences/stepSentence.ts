@@ -2,7 +2,7 @@ import type { Step } from '@core/model';
 
 import { edgeChoice, stepsBefore, unevenOptions, unevenParts } from './edges';
 import { formOptions, formSentence } from './forms';
-import { outlineParts, heightParts, taperOptions, taperParts, turnParts } from './outlines';
+import { outlineOptions, outlineParts, heightParts, taperOptions, taperParts, turnParts } from './outlines';
 import { chip, choice, verb, words, type Option, type SentencePart } from './parts';
 import { patternParts, REPEATABLE, stationRows, type NamedLayout } from './patterns';
 import {
@@ -32,7 +32,7 @@ export function moreOptions(step: Step): Option[] {
     ...(step.kind === 'raise' && step.turn === 0 && step.outline.shape !== 'circle'
       ? [{ word: 'Turn it in its place', patch: { turn: Math.PI / 12 } }]
       : []),
-    ...(step.kind === 'raise' ? taperOptions(step) : []),
+    ...(step.kind === 'raise' ? [...outlineOptions(step), ...taperOptions(step)] : []),
     ...(step.kind === 'ease' ? unevenOptions(step) : []),
     ...(step.kind === 'split' ? tieOptions(step) : []),
     ...formOptions(step),
@@ -203,6 +203,7 @@ export function stepSentence(
         choice('which way', ({ patch }) => patch.across === step.across, [
           { word: 'left to right', patch: { across: 'sides' } },
           { word: 'front to back', patch: { across: 'frontBack' } },
+          { word: 'top to bottom, at the ground', patch: { across: 'upDown' } },
         ]),
       ];
     case 'hollow':
