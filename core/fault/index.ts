@@ -106,6 +106,7 @@ export type StepFault =
   | { code: 'apart.touches' }
   | { code: 'body.noFits'; name: string }
   | { code: 'body.severalFits'; name: string; tag: string }
+  | { code: 'split.atOutside' }
   | { code: 'split.tiesDoNotFit'; breadth: NamedLength }
   | { code: 'step.touchesAtEdge' }
   | { code: 'outline.arcNeedsEnds' }

@@ -239,6 +239,8 @@ export const SplitStep = z.strictObject({
   kind: z.literal('split'),
   axis: z.enum(['x', 'y', 'z']),
   at: Value,
+  /** Split by the plane of this flat face instead: `low` is then what lies behind it, `high` what lies before it. */
+  face: FacePick.optional(),
   keep: z.enum(['low', 'high', 'both']),
   gap: Value,
   /** Pegs on the lower half and sockets in the upper, to find each other by. */

@@ -289,3 +289,41 @@ test('mirrored top to bottom at the ground', () => {
   relative(other.volume, one);
   expect(other.box![2]).toBeCloseTo(-6, 6);
 });
+
+describe('split along a face', () => {
+  const base = block(40, 20, 5);
+  const wedge = stepOf('wedge', {
+    effect: 'add',
+    length: 20,
+    breadth: 20,
+    low: 0,
+    high: 10,
+    turn: 0,
+    on: 'top',
+    x: 0,
+    y: 0,
+  });
+  const split = (face: string, more: object = {}) =>
+    ({
+      ...stepOf('split', { axis: 'z', at: 0, keep: 'low', gap: 10 }),
+      face: { tag: face, near: [0, 0, 5] },
+      ...more,
+    }) as Step;
+
+  test('level: what stands on it goes, what lies under it stays', () => {
+    relative(whole(base, wedge, split(`${base.id}:top`)), 4000);
+    relative(whole(base, wedge, split(`${base.id}:top`, { keep: 'high' })), 20 * 20 * 5);
+  });
+
+  test('leaning: both halves, moved apart along its own way', () => {
+    const piece = build(base, wedge, split(`${wedge.id}:slope`, { keep: 'both' }));
+    // The plane of the slope cuts the base below it: a wedge from where it runs out at the top, 5 down over 10.
+    expect(piece.faults).toEqual([]);
+    expect(piece.check!.pieces).toBe(2);
+    relative(piece.volume, 4000 + 2000);
+  });
+
+  test('of the outside it splits nothing', () => {
+    expect(build(base, split(`${base.id}:right`)).faults).toMatchObject([{ code: 'split.atOutside' }]);
+  });
+});

@@ -231,6 +231,8 @@ const SENTENCES: Sentences = {
   'split.missesBody': ({ at }) => `A cut at ${mm(at.mm)} misses the part. Choose a place within it.`,
   'split.pegsDoNotFit': ({ diameter }) =>
     `Pegs with a ${named(diameter)} find no room on the cut. Make them thinner, shorter or closer together.`,
+  'split.atOutside': () =>
+    'The part lies wholly on one side of this face, so it splits nothing. Choose a face inside it, or a place.',
   'split.tiesDoNotFit': ({ breadth }) =>
     `Slots with a ${named(breadth)} find no room on the cut. Make them narrower, thinner or closer together.`,
   'raise.nothingToGoThrough': () =>

@@ -5,14 +5,16 @@ import type { Curve, Point } from '@core/outline';
 import type { Vec3 } from '../annotation';
 import type { Box } from '../check';
 import { compoundOf } from '../compound';
-import { frameFacing, toWorld } from '../frame';
+import { along, boxIn, dot, frameFacing, minus, type Frame } from '../frame';
 import type { Kernel } from '../kernel';
 import { broughtTo, placedAnew } from '../moved';
 import { boolean, booleanWithAll, cylinder } from '../operations';
 import { raisedLoop } from '../outlineFace';
+import { faceOfPick, planeOf } from '../picks';
 import { resolveAll, resolveLength, resolvePosition } from '../resolve';
+import { scoped } from '../scope';
 import { plainStand } from '../stand';
-import type { StepType } from '../stepKind';
+import type { StepInput, StepType } from '../stepKind';
 import { faceTag, type TaggedSolid } from '../tagged';
 
 const AXES: Record<'x' | 'y' | 'z', Vec3> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
@@ -23,7 +25,7 @@ export const split: StepType<'split'> = {
   effect: 'dresses',
   resolve(step, numbers) {
     const wanted: Record<string, Result<NamedLength, StepFault>> = {
-      at: resolvePosition(step.at, 'place of the cut', numbers),
+      ...(step.face ? {} : { at: resolvePosition(step.at, 'place of the cut', numbers) }),
       gap: resolvePosition(step.gap, 'gap', numbers),
     };
     if (step.pegs) {
@@ -39,15 +41,13 @@ export const split: StepType<'split'> = {
     }
     return resolveAll(wanted);
   },
-  build(step, lengths, { kernel, before, box }) {
+  build(step, lengths, { kernel, before, box, earlier }) {
     if (!before || !box) return no({ code: 'step.firstMustAdd', verb: 'Split' });
-    const axis = ['x', 'y', 'z'].indexOf(step.axis);
-    const at = lengths.at!;
-    if (at.mm <= box[axis]! + 1e-6 || at.mm >= box[axis + 3]! - 1e-6) {
-      return no({ code: 'split.missesBody', at });
-    }
+    const cut = cutFrame(step, lengths, before, box, earlier);
+    if (!cut.ok) return cut;
+    const frame = cut.value;
     const half = (side: 'low' | 'high') => {
-      const block = halfSpace(kernel, box, axis, at.mm, side, faceTag(step.id, side));
+      const block = halfSpace(kernel, frame, box, side, faceTag(step.id, side));
       const kept = boolean('common', before, block);
       block.dispose();
       return kept;
@@ -55,7 +55,7 @@ export const split: StepType<'split'> = {
     if (step.keep !== 'both') return ok(half(step.keep));
     let [low, high] = [half('low'), half('high')];
     if (step.pegs) {
-      const pegged = withPegs(step, lengths, kernel, box, [low, high]);
+      const pegged = withPegs(step, lengths, kernel, frame, box, [low, high]);
       if (!pegged) {
         low.dispose();
         high.dispose();
@@ -64,13 +64,13 @@ export const split: StepType<'split'> = {
       [low, high] = pegged;
     }
     if (step.ties) {
-      const slotted = withTies(step, lengths, kernel, box, [low, high]);
+      const slotted = withTies(step, lengths, kernel, frame, box, [low, high]);
       low.dispose();
       high.dispose();
       if (!slotted) return no({ code: 'split.tiesDoNotFit', breadth: lengths.tieBreadth! });
       [low, high] = slotted;
     }
-    const by = AXES[step.axis].map((part) => part * lengths.gap!.mm) as unknown as Vec3;
+    const by = along([0, 0, 0], frame.z, lengths.gap!.mm);
     const moved = placedAnew(high, { scale: 1, axis: 'z', turn: 0, by });
     high.dispose();
     return ok(compoundOf(kernel, [low, moved]));
@@ -78,23 +78,42 @@ export const split: StepType<'split'> = {
   annotate: () => ({ annotations: [], centreLines: [] }),
 };
 
-/** The block on one side of the plane that holds that half of the part. */
-function halfSpace(
-  kernel: Kernel,
+/** Axes in the middle of the cut, looking to its high side; or why there is no cut. */
+function cutFrame(
+  step: StepOf<'split'>,
+  lengths: Record<string, NamedLength>,
+  before: TaggedSolid,
   box: Box,
-  axis: number,
-  at: number,
-  side: 'low' | 'high',
-  tag: string,
-): TaggedSolid {
-  const [low, high] = [box.slice(0, 3).map((mm) => mm - 1), box.slice(3).map((mm) => mm + 1)];
-  if (side === 'low') high[axis] = at;
-  else low[axis] = at;
-  return uprightBlock(
-    kernel,
-    low.map((from, index) => ({ from, to: high[index]! })),
-    tag,
-  );
+  earlier: StepInput['earlier'],
+): Result<Frame, StepFault> {
+  const middle = [0, 1, 2].map((axis) => (box[axis]! + box[axis + 3]!) / 2) as unknown as Vec3;
+  if (!step.face) {
+    const axis = ['x', 'y', 'z'].indexOf(step.axis);
+    const at = lengths.at!;
+    if (at.mm <= box[axis]! + 1e-6 || at.mm >= box[axis + 3]! - 1e-6) {
+      return no({ code: 'split.missesBody', at });
+    }
+    return ok(frameFacing(along(middle, AXES[step.axis], at.mm - middle[axis]!), AXES[step.axis]));
+  }
+  const plane = scoped((scope) => {
+    const face = faceOfPick(scope, before, step.face!, earlier);
+    if (!face.ok) return face;
+    const found = planeOf(before.kernel, face.value);
+    return found ? ok(found) : no({ code: 'pick.notFlat' as const });
+  });
+  if (!plane.ok) return plane;
+  const { at, normal } = plane.value;
+  const frame = frameFacing(along(middle, normal, dot(minus(at, middle), normal)), normal);
+  const [, , low, , , high] = boxIn(frame, box);
+  return low < -1e-6 && high > 1e-6 ? ok(frame) : no({ code: 'split.atOutside' });
+}
+
+/** The block on one side of the cut that holds that half of the part. */
+function halfSpace(kernel: Kernel, frame: Frame, box: Box, side: 'low' | 'high', tag: string): TaggedSolid {
+  const around = boxIn(frame, box);
+  const range = (axis: number) => ({ from: around[axis]! - 1, to: around[axis + 3]! + 1 });
+  const z = side === 'low' ? { from: around[2] - 1, to: 0 } : { from: 0, to: around[5] + 1 };
+  return broughtTo({ ...plainStand(null), frame }, uprightBlock(kernel, [range(0), range(1), z], tag));
 }
 
 /** A block between two values of each axis, all of its faces under one tag. */
@@ -118,37 +137,30 @@ function uprightBlock(
   return raisedLoop(kernel, loop, { z: z!.from, height: z!.to - z!.from }, () => tag);
 }
 
-/** The middle of the cut, and the longer way across it. */
-function acrossCut(step: StepOf<'split'>, lengths: Record<string, NamedLength>, box: Box) {
-  const axis = ['x', 'y', 'z'].indexOf(step.axis);
-  const across = [0, 1, 2].filter((other) => other !== axis);
-  const size = (of: number) => box[of + 3]! - box[of]!;
-  const longer = size(across[0]!) >= size(across[1]!) ? across[0]! : across[1]!;
-  const middle = [0, 1, 2].map((of) => (of === axis ? lengths.at!.mm : (box[of]! + box[of + 3]!) / 2));
-  return { axis, longer, middle };
-}
+/** Which way across the cut the part is longer. */
+const longerWay = (around: Box): 0 | 1 => (around[3] - around[0] >= around[4] - around[1] ? 0 : 1);
 
 /** Two pegs on the lower half and their sockets in the upper, along the longer way of the cut; null if they find no room. */
 function withPegs(
   step: StepOf<'split'>,
   lengths: Record<string, NamedLength>,
   kernel: Kernel,
+  frame: Frame,
   box: Box,
   [low, high]: [TaggedSolid, TaggedSolid],
 ): [TaggedSolid, TaggedSolid] | null {
-  const { longer, middle } = acrossCut(step, lengths, box);
+  const longer = longerWay(boxIn(frame, box));
   const [radius, length, play] = [lengths.diameter!.mm / 2, lengths.length!.mm, lengths.play!.mm];
   const cylinders = (grow: number, role: string) =>
     [-1, 1].map((side) => {
-      const at = [...middle];
-      at[longer] = at[longer]! + (side * lengths.apart!.mm) / 2;
-      const frame = frameFacing(at as unknown as Vec3, AXES[step.axis]);
+      const at = (side * lengths.apart!.mm) / 2;
+      const [x, y] = longer === 0 ? [at, 0] : [0, at];
       const made = cylinder(
         kernel,
-        { x: 0, y: 0, z: -length, radius: radius + grow, height: 2 * length + grow },
+        { x, y, z: -length, radius: radius + grow, height: 2 * length + grow },
         () => faceTag(step.id, role),
       );
-      return broughtTo({ ...plainStand(null), frame: { ...frame, origin: toWorld(frame, [0, 0, 0]) } }, made);
+      return broughtTo({ ...plainStand(null), frame }, made);
     });
   const [pegs, sockets] = [cylinders(0, 'peg'), cylinders(play, 'socket')];
   let [withPegsOn, withSockets]: [TaggedSolid, TaggedSolid] = [low, high];
@@ -177,19 +189,22 @@ function withTies(
   step: StepOf<'split'>,
   lengths: Record<string, NamedLength>,
   kernel: Kernel,
+  frame: Frame,
   box: Box,
   halves: [TaggedSolid, TaggedSolid],
 ): [TaggedSolid, TaggedSolid] | null {
-  const { longer, middle, axis } = acrossCut(step, lengths, box);
+  const around = boxIn(frame, box);
+  const longer = longerWay(around);
   const [breadth, thickness] = [lengths.tieBreadth!.mm, lengths.tieThickness!.mm];
   const tag = faceTag(step.id, 'tie');
   const slots = [-1, 1].map((side) => {
-    const low = [0, 1, 2].map((of) => {
+    const across = ([0, 1] as const).map((of) => {
       const half = of === longer ? thickness / 2 : breadth / 2;
-      const at = middle[of]! + (of === longer ? (side * lengths.tiesApart!.mm) / 2 : 0);
-      return of === axis ? { from: box[of]! - 1, to: box[of + 3]! + 1 } : { from: at - half, to: at + half };
+      const at = of === longer ? (side * lengths.tiesApart!.mm) / 2 : 0;
+      return { from: at - half, to: at + half };
     });
-    return uprightBlock(kernel, low, tag);
+    const through = { from: around[2] - 1, to: around[5] + 1 };
+    return broughtTo({ ...plainStand(null), frame }, uprightBlock(kernel, [...across, through], tag));
   });
   const cut = halves.map((half) => booleanWithAll('cut', half, slots));
   for (const slot of slots) slot.dispose();

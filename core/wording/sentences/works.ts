@@ -135,8 +135,16 @@ export const tieOptions = ({ keep, ties }: StepOf<'split'>): Option[] =>
         },
       ];
 
+const BESIDE_FACE = ['what lies behind it', 'what lies before it'] as const;
+const HALVES = {
+  z: ['what is below', 'what is above'],
+  x: ['the left half', 'the right half'],
+  y: ['the front half', 'the back half'],
+} as const;
+
 function splitSentence(step: StepOf<'split'>): SentencePart[] {
   const { pegs } = step;
+  const halves = step.face ? BESIDE_FACE : HALVES[step.axis];
   const without: Option = { word: 'without pegs', patch: { pegs: undefined } };
   const fresh = {
     diameter: numberValue(3),
@@ -148,17 +156,26 @@ function splitSentence(step: StepOf<'split'>): SentencePart[] {
   return [
     verb('Split'),
     words(' it '),
-    setting('axis', 'which way', step.axis, [
-      ['z', 'level, at a height of'],
-      ['x', 'from left to right, at'],
-      ['y', 'from front to back, at'],
-    ]),
-    words(' '),
-    chip('at', 'place of the cut', step.at),
+    choice(
+      'which way',
+      ({ patch }) => (step.face ? patch.face === step.face : patch.axis === step.axis && !patch.face),
+      [
+        { word: 'level, at a height of', patch: { axis: 'z', face: undefined } },
+        { word: 'from left to right, at', patch: { axis: 'x', face: undefined } },
+        { word: 'from front to back, at', patch: { axis: 'y', face: undefined } },
+        ...(step.face ? [{ word: 'along the face that was picked', patch: { face: step.face } }] : []),
+        {
+          word: 'Pick a flat face to split along',
+          patch: {},
+          pick: { field: 'face', picks: 'flat' as const },
+        },
+      ],
+    ),
+    ...(step.face ? [] : [words(' '), chip('at', 'place of the cut', step.at)]),
     words(', and keep '),
     setting('keep', 'what is kept', step.keep, [
-      ['low', step.axis === 'z' ? 'what is below' : step.axis === 'x' ? 'the left half' : 'the front half'],
-      ['high', step.axis === 'z' ? 'what is above' : step.axis === 'x' ? 'the right half' : 'the back half'],
+      ['low', halves[0]],
+      ['high', halves[1]],
       ['both', 'both halves'],
     ]),
     ...(step.keep === 'both'
