@@ -1,7 +1,7 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { readRepairFile } from '@core/model';
+import { readRepairFile, type Repair } from '@core/model';
 
 import { apiFigures } from './api';
 import type { Figure } from './figure';
@@ -12,19 +12,29 @@ import { solidFigures } from './solids';
 
 /** Ratios measured in one run; `--json` for machines. Never part of the tests: times depend on the machine. */
 async function main(): Promise<void> {
-  const file = readRepairFile(
-    readFileSync(join(__dirname, '..', '..', 'demo', 'repairs', 'rack-wheel.json'), 'utf8'),
-  );
-  if (!file.ok) throw new Error(file.fault.code);
+  const demos = demoRepairs();
+  const wheel = demos.get('rack-wheel')!;
   const figures = [
     ...sizeFigures(),
     ...layoutFigures(),
-    ...(await solidFigures(file.value.repair)),
+    ...(await solidFigures(demos)),
     ...(await shapeFigures()),
-    ...(await apiFigures(file.value.repair)),
+    ...(await apiFigures(wheel)),
   ];
   console.log(process.argv.includes('--json') ? JSON.stringify(figures) : tableOf(figures));
   process.exit(0);
+}
+
+/** The repairs of the demo, by the names of their files. */
+function demoRepairs(): Map<string, Repair> {
+  const folder = join(__dirname, '..', '..', 'demo', 'repairs');
+  return new Map(
+    readdirSync(folder).map((name) => {
+      const file = readRepairFile(readFileSync(join(folder, name), 'utf8'));
+      if (!file.ok) throw new Error(file.fault.code);
+      return [name.replace('.json', ''), file.value.repair];
+    }),
+  );
 }
 
 function tableOf(figures: readonly Figure[]): string {

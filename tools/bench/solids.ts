@@ -2,34 +2,64 @@ import { evaluateRepair } from '@core/fit';
 import { numberValue, type Body, type Repair } from '@core/model';
 import { BodyBuilder, MemoryWatch, startKernel, type Kernel } from '@core/solid';
 
+import { ByHand } from './byHand';
+import { DEMO_BY_HAND, type Numbers } from './demoByHand';
 import { figure, timePair, type Figure } from './figure';
-import { wheelByHand } from './wheelByHand';
 
 /** The recipe engine against the kernel alone. */
-export async function solidFigures(wheel: Repair): Promise<Figure[]> {
-  return [await rebuildAgainstHand(wheel), await lastStepAgainstAll(wheel), await memoryGrowth(wheel)];
+export async function solidFigures(demos: ReadonlyMap<string, Repair>): Promise<Figure[]> {
+  const wheel = demos.get('rack-wheel')!;
+  return [...(await rebuildsAgainstHand(demos)), await lastStepAgainstAll(wheel), await memoryGrowth(wheel)];
 }
 
-async function rebuildAgainstHand(wheel: Repair): Promise<Figure> {
+/** Each demo part, from its numbers to its triangles on the screen, against the same kernel calls by hand. */
+async function rebuildsAgainstHand(demos: ReadonlyMap<string, Repair>): Promise<Figure[]> {
   const kernel = await startKernel();
-  const body = wheel.bodies[0]!;
-  let [fromRecipe, byHand] = [0, 0];
-  const [value, baseline] = timePair(
-    60,
-    15,
-    () => {
-      const builder = new BodyBuilder(kernel);
-      fromRecipe = builder.build(body, evaluateRepair(wheel)).check!.volumeMm3;
-      builder.dispose();
-    },
-    () => {
-      byHand = wheelByHand(kernel);
-    },
-  );
-  if (Math.abs(fromRecipe / byHand - 1) > 1e-9) throw new Error('the two wheels are not the same');
-  return figure('rebuild of the demo wheel, against the same kernel calls by hand', 'ms', value, baseline, {
-    atMost: 1.15,
+  const timed = [...demos].map(([id, repair]) => {
+    const byHand = DEMO_BY_HAND[id];
+    if (!byHand) throw new Error(`${id} is not written by hand`);
+    const body = repair.bodies[0]!;
+    const evaluated = evaluateRepair(repair);
+    const numbers = resolvedOf(kernel, body, repair);
+    let [recipe, hand] = [0, 0];
+    const [value, baseline] = timePair(
+      40,
+      10,
+      () => {
+        const builder = new BodyBuilder(kernel);
+        const built = builder.build(body, evaluated);
+        recipe = built.check!.volumeMm3;
+        built.mesh();
+        builder.dispose();
+      },
+      () => {
+        hand = byHand(new ByHand(kernel), numbers);
+      },
+    );
+    if (Math.abs(recipe / hand - 1) > 1e-9) throw new Error(`${id}: the two parts are not the same`);
+    return { id, value, baseline };
   });
+  const sum = (key: 'value' | 'baseline') => timed.reduce((total, one) => total + one[key], 0);
+  const goal = { atMost: 1.15 };
+  return [
+    ...timed.map(({ id, value, baseline }) =>
+      figure(`rebuild of ${id}, against the same kernel calls by hand`, 'ms', value, baseline, goal),
+    ),
+    figure('rebuild of all demo parts, against the same by hand', 'ms', sum('value'), sum('baseline'), goal),
+  ];
+}
+
+/** The numbers of each step, as the recipe resolves them, mm. */
+function resolvedOf(kernel: Kernel, body: Body, repair: Repair): Numbers {
+  const builder = new BodyBuilder(kernel);
+  builder.build(body, evaluateRepair(repair));
+  const { earlier } = builder.after(body.steps.length)!;
+  const numbers = [...earlier].map(([id, { lengths }]) => [
+    id,
+    Object.fromEntries(Object.entries(lengths).map(([key, { mm }]) => [key, mm])),
+  ]);
+  builder.dispose();
+  return Object.fromEntries(numbers) as Numbers;
 }
 
 /** The wheel with its last ease at another size each time, so that one step is built anew. */

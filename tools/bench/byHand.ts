@@ -1,0 +1,167 @@
+import { SCREEN_QUALITY, type Kernel, type Shape } from '@core/solid';
+
+/**
+ * The kernel as one would use it straight, with the same checks of every solid as the recipe makes, but without names
+ * of faces, a cache, or sentences for what can go wrong.
+ */
+export class ByHand {
+  #garbage: { delete(): void }[] = [];
+  #cuts: { Clear(): void }[] = [];
+
+  constructor(private readonly kernel: Kernel) {}
+
+  keep<T extends { delete(): void }>(object: T): T {
+    this.#garbage.push(object);
+    return object;
+  }
+
+  cylinder(x: number, y: number, z: number, radius: number, height: number): Shape {
+    const { kernel } = this;
+    const up = this.keep(new kernel.gp_Dir(0, 0, 1));
+    const axes = this.keep(new kernel.gp_Ax2(this.keep(new kernel.gp_Pnt(x, y, z)), up));
+    return this.keep(this.keep(new kernel.BRepPrimAPI_MakeCylinder(axes, radius, height)).Shape());
+  }
+
+  /** A plate about the origin, standing on z = 0, its corners rounded. */
+  plate(length: number, breadth: number, height: number, corner: number): Shape {
+    const { kernel } = this;
+    const wire = this.keep(new kernel.BRepBuilderAPI_MakeWire());
+    const point = (x: number, y: number) => this.keep(new kernel.gp_Pnt(x, y, 0));
+    const [x, y] = [length / 2, breadth / 2];
+    for (let side = 0; side < 4; side += 1) {
+      const [cos, sin] = [
+        Math.round(Math.cos((side * Math.PI) / 2)),
+        Math.round(Math.sin((side * Math.PI) / 2)),
+      ];
+      const at = (out: number, along: number): [number, number] => [
+        cos * out - sin * along,
+        sin * out + cos * along,
+      ];
+      const [out, half] = side % 2 === 0 ? [x, y] : [y, x];
+      const from = at(out, corner - half);
+      const to = at(out, half - corner);
+      const straight = this.keep(new kernel.BRepBuilderAPI_MakeEdge(point(...from), point(...to)));
+      wire.Add(this.keep(straight.Edge()));
+      const bulge = corner * (1 - Math.SQRT1_2);
+      const arc = this.keep(
+        new kernel.GC_MakeArcOfCircle(
+          point(...to),
+          point(...at(out - bulge, half - bulge)),
+          point(...at(out - corner, half)),
+        ),
+      );
+      const bent = this.keep(new kernel.BRepBuilderAPI_MakeEdge(this.keep(arc.Value())));
+      wire.Add(this.keep(bent.Edge()));
+    }
+    const face = this.keep(new kernel.BRepBuilderAPI_MakeFace(this.keep(wire.Wire()), true));
+    const up = this.keep(new kernel.gp_Vec(0, 0, height));
+    const prism = this.keep(new kernel.BRepPrimAPI_MakePrism(this.keep(face.Face()), up, false, true));
+    return this.keep(prism.Shape());
+  }
+
+  cut(body: Shape, ...tools: Shape[]): Shape {
+    const { kernel } = this;
+    const operation = this.keep(new kernel.BRepAlgoAPI_Cut());
+    const list = (shapes: Shape[]) => {
+      const made = this.keep(new kernel.NCollection_List_TopoDS_Shape());
+      for (const shape of shapes) made.Append(shape);
+      return made;
+    };
+    operation.SetArguments(list([body]));
+    operation.SetTools(list(tools));
+    operation.Build(this.keep(new kernel.Message_ProgressRange()));
+    this.#cuts.push(operation);
+    return this.#solidOf(this.keep(operation.Shape()));
+  }
+
+  /** Joined, and faces that became one merged. */
+  fuse(body: Shape, tool: Shape): Shape {
+    const operation = this.keep(new this.kernel.BRepAlgoAPI_Fuse(body, tool));
+    this.#cuts.push(operation);
+    operation.SimplifyResult(true, true, 1e-4);
+    return this.#solidOf(this.keep(operation.Shape()));
+  }
+
+  /** Edges by what they are: the radius of a circle (null for others) and the height of both of their ends. */
+  edges(shape: Shape, wanted: (radius: number | null, heights: [number, number]) => boolean): Shape[] {
+    const { kernel } = this;
+    const found: Shape[] = [];
+    const explorer = this.keep(new kernel.TopExp_Explorer(shape, 'TopAbs_EDGE', 'TopAbs_SHAPE'));
+    for (; explorer.More(); explorer.Next()) {
+      const edge = this.keep(explorer.Current());
+      const curve = this.keep(new kernel.BRepAdaptor_Curve(this.keep(kernel.TopoDS.Edge(edge))));
+      const radius = curve.GetType() === 'GeomAbs_Circle' ? this.keep(curve.Circle()).Radius() : null;
+      const heights = [curve.FirstParameter(), curve.LastParameter()].map((at) =>
+        this.keep(curve.Value(at)).Z(),
+      ) as [number, number];
+      if (wanted(radius, heights) && !found.some((other) => other.IsSame(edge))) found.push(edge);
+    }
+    return found;
+  }
+
+  circles(shape: Shape, radius: number, heights: number[]): Shape[] {
+    return this.edges(
+      shape,
+      (found, [z]) =>
+        found !== null &&
+        Math.abs(found - radius) < 1e-6 &&
+        heights.some((height) => Math.abs(height - z) < 1e-6),
+    );
+  }
+
+  ease(shape: Shape, edges: Shape[], mm: number): Shape {
+    return this.#dress(this.keep(new this.kernel.BRepFilletAPI_MakeChamfer(shape)), edges, mm);
+  }
+
+  round(shape: Shape, edges: Shape[], mm: number): Shape {
+    return this.#dress(
+      this.keep(new this.kernel.BRepFilletAPI_MakeFillet(shape, 'ChFi3d_Rational')),
+      edges,
+      mm,
+    );
+  }
+
+  #dress(
+    maker:
+      InstanceType<Kernel['BRepFilletAPI_MakeChamfer']> | InstanceType<Kernel['BRepFilletAPI_MakeFillet']>,
+    edges: Shape[],
+    mm: number,
+  ): Shape {
+    for (const edge of edges) maker.Add(mm, this.keep(this.kernel.TopoDS.Edge(edge)));
+    maker.Build(this.keep(new this.kernel.Message_ProgressRange()));
+    return this.#solidOf(this.keep(maker.Shape()));
+  }
+
+  #solidOf(shape: Shape): Shape {
+    return this.keep(
+      this.keep(new this.kernel.TopExp_Explorer(shape, 'TopAbs_SOLID', 'TopAbs_SHAPE')).Current(),
+    );
+  }
+
+  /** The same checks as after every step of a recipe. */
+  check(shape: Shape): number {
+    const { kernel } = this;
+    const analyzer = this.keep(new kernel.BRepCheck_Analyzer(shape, true, false, false));
+    if (!analyzer.IsValid()) throw new Error('not valid');
+    const volume = this.keep(new kernel.GProp_GProps());
+    kernel.BRepGProp.VolumeProperties(shape, volume, false, false, false);
+    const shells = this.keep(new kernel.TopExp_Explorer(shape, 'TopAbs_SHELL', 'TopAbs_SHAPE'));
+    if (!kernel.BRep_Tool.IsClosed(this.keep(shells.Current()))) throw new Error('not closed');
+    const box = this.keep(new kernel.Bnd_Box());
+    kernel.BRepBndLib.AddOptimal(shape, box, false, false);
+    return volume.Mass();
+  }
+
+  /** The figures that are made of the finished part, and its triangles and edges for the screen. */
+  finish(shape: Shape): number {
+    const volume = this.check(shape);
+    const { gapMm, turn } = SCREEN_QUALITY;
+    this.keep(this.kernel.ReplicadMeshExtractor.extract(shape, gapMm, turn, false));
+    this.keep(this.kernel.ReplicadEdgeMeshExtractor.extract(shape, gapMm, turn));
+    this.kernel.BRepTools.Clean(shape, true);
+    this.kernel.BRepGProp.SurfaceProperties(shape, this.keep(new this.kernel.GProp_GProps()), false, false);
+    this.#cuts.forEach((operation) => operation.Clear());
+    this.#garbage.reverse().forEach((object) => object.delete());
+    return volume;
+  }
+}
