@@ -5,6 +5,7 @@ import { readRepairFile, type Repair } from '@core/model';
 
 import { apiFigures } from './api';
 import type { Figure } from './figure';
+import { frameFigures } from './frames';
 import { layoutFigures } from './layouts';
 import { sizeFigures } from './sizes';
 import { shapeFigures } from './shapes';
@@ -20,6 +21,7 @@ async function main(): Promise<void> {
     ...(await solidFigures(demos)),
     ...(await shapeFigures()),
     ...(await apiFigures(wheel)),
+    ...(await frameFigures()),
   ];
   console.log(process.argv.includes('--json') ? JSON.stringify(figures) : tableOf(figures));
   process.exit(0);

@@ -11,7 +11,7 @@ import type { Repair } from '@core/model';
 import type { Annotation, OpenedSolid, Vec3 } from '@core/solid';
 
 import { PartView } from '../part/PartView';
-import type { SceneBody } from '../part/partScene';
+import type { SceneBody } from '../part/drawnBody';
 import { STANCE_ORDER, STANCES, type Stance } from '../part/stances';
 import { useBodyViews, viewOf } from '../part/bodyViews';
 import { CutSlider } from '../part/CutSlider';

@@ -4,7 +4,8 @@ import { View, type LayoutChangeEvent } from 'react-native';
 import type { Annotation, Picked, Vec3 } from '@core/solid';
 
 import { PartLabels, type LabelText } from './PartLabels';
-import { PartScene, type SceneBody, type SceneMarks } from './partScene';
+import type { SceneBody } from './drawnBody';
+import { PartScene, type SceneMarks } from './partScene';
 import { placeLabels, type PlacedLabel } from './placeLabels';
 import type { Stance } from './stances';
 

@@ -1,11 +1,7 @@
 import {
-  AmbientLight,
   Box3,
-  BufferAttribute,
-  BufferGeometry,
-  DirectionalLight,
   Group,
-  Mesh,
+  type Mesh,
   OrthographicCamera,
   Raycaster,
   Scene,
@@ -13,43 +9,18 @@ import {
   Vector2,
   Vector3,
   WebGLRenderer,
-  type Material,
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import { LineMaterial } from 'three/examples/jsm/lines/LineMaterial.js';
-import { LineSegments2 } from 'three/examples/jsm/lines/LineSegments2.js';
-import { LineSegmentsGeometry } from 'three/examples/jsm/lines/LineSegmentsGeometry.js';
 
-import {
-  CUT_TAG,
-  movedPoint,
-  type CentreLine,
-  type Motion,
-  type OpenedSolid,
-  type Picked,
-  type SolidMesh,
-  type Vec3,
-} from '@core/solid';
+import { CUT_TAG, type Picked, type Vec3 } from '@core/solid';
 
 import { colours } from '../theme/colours';
-import { centreMarks } from './chainLine';
-import { faceMaterial, ghostMaterial, inkMaterial, silhouetteMaterial } from './materials';
+import { crossAt, disposeOf, drawBody, isHeavy, lines, type Layer, type SceneBody } from './drawnBody';
+import { inkMaterial } from './materials';
 import { edgeAt } from './pickOnMesh';
 import type { Point } from './placeLabels';
 import { STANCES, type Stance } from './stances';
-
-/** A body as the scene draws it. */
-export interface SceneBody {
-  id: string;
-  ghost: boolean;
-  mesh: SolidMesh;
-  opened: OpenedSolid | null;
-  centreLines: CentreLine[];
-  /** Edges of a tool that failed, as segments. */
-  failedTool: Float32Array | null;
-  /** Shown where a motion takes it. */
-  moved?: { motion: Motion; far: number } | undefined;
-}
 
 /** Marks on the part: edges (segments) and points, mm. */
 export interface SceneMarks {
@@ -62,12 +33,14 @@ const marginOf = (px: number) => Math.min(Math.max(px * 0.17, 24), 78);
 /** Turn of an arrow key, radians. */
 const KEY_TURN = Math.PI / 24;
 
+/** A part that has not moved for so long rests, ms. */
+const REST_MS = 160;
+
 /** Draws bodies as a workshop drawing on a canvas. Draws only when something changed. */
 export class PartScene {
   readonly #renderer: WebGLRenderer;
   readonly #scene = new Scene();
   readonly #camera = new OrthographicCamera();
-  readonly #light = new DirectionalLight(0xffffff, Math.PI * 0.3);
   readonly #controls: OrbitControls;
   readonly #bodies = new Group();
   readonly #marks = new Group();
@@ -75,6 +48,10 @@ export class PartScene {
   #box = new Box3();
   #size = { width: 1, height: 1 };
   #frame = 0;
+  #heavy = false;
+  /** It is being turned, and rests when nothing has happened for a moment. */
+  #moving = false;
+  #rest: ReturnType<typeof setTimeout> | undefined;
   #stance: Stance | null = 'corner';
   #onView: () => void = () => {};
   #onStance: (stance: Stance | null) => void = () => {};
@@ -84,11 +61,14 @@ export class PartScene {
     this.#camera.up.set(0, 0, 1);
     this.#camera.near = -10_000;
     this.#camera.far = 10_000;
-    this.#scene.add(this.#bodies, this.#marks, new AmbientLight(0xffffff, Math.PI * 0.72), this.#light);
+    this.#scene.add(this.#bodies, this.#marks);
     this.#controls = new OrbitControls(this.#camera, canvas);
     this.#controls.enableDamping = false;
     this.#controls.zoomToCursor = true;
-    this.#controls.addEventListener('change', () => this.invalidate());
+    this.#controls.addEventListener('change', () => {
+      this.#stir();
+      this.invalidate();
+    });
     this.#controls.addEventListener('start', () => this.#leaveStance());
   }
 
@@ -109,6 +89,7 @@ export class PartScene {
   setBodies(bodies: readonly SceneBody[]): void {
     const before = this.#box.clone();
     this.#shown = bodies;
+    this.#heavy = isHeavy(bodies);
     this.#clear();
     this.#box = boxOf(bodies);
     const unit = this.#box.isEmpty() ? 1 : this.#box.getSize(new Vector3()).length();
@@ -235,6 +216,7 @@ export class PartScene {
   /** Turns by steps of a key: to the right and upwards. */
   turn(right: number, up: number): void {
     this.#leaveStance();
+    this.#stir();
     const offset = this.#camera.position.clone().sub(this.#controls.target);
     const level = Math.hypot(offset.x, offset.y);
     const azimuth = Math.atan2(offset.y, offset.x) + right * KEY_TURN;
@@ -284,27 +266,47 @@ export class PartScene {
     // The light stands at the viewer's left shoulder, so that a face never goes dark by being turned.
     const away = this.#camera.position.clone().sub(this.#controls.target).normalize();
     const left = new Vector3().crossVectors(away, this.#camera.up).normalize();
-    this.#light.position.copy(away).addScaledVector(left, 0.6).addScaledVector(this.#camera.up, 0.7);
+    const light = away
+      .addScaledVector(left, 0.6)
+      .addScaledVector(this.#camera.up, 0.7)
+      .transformDirection(this.#camera.matrixWorldInverse);
     const dashScale = this.#camera.zoom / ((this.#camera.right - this.#camera.left) / this.#size.width || 1);
+    const shown = this.#layersShown();
     this.#scene.traverse((object) => {
-      const material = (object as Mesh).material as Material | undefined;
-      if (material instanceof LineMaterial) {
-        material.resolution.set(this.#size.width, this.#size.height);
-        material.dashScale = dashScale;
-        // Hidden edges belong to the square views; in others they would only confuse.
-        if (material.dashed) object.visible = this.#stance !== null && this.#stance !== 'corner';
-      } else if (material instanceof ShaderMaterial) {
-        (material.uniforms.resolution!.value as { set(x: number, y: number): void }).set(
-          this.#size.width,
-          this.#size.height,
-        );
+      const layer = object.userData.layer as Layer | undefined;
+      if (layer) object.visible = shown[layer];
+      for (const material of [(object as Mesh).material ?? []].flat()) {
+        if (!(material instanceof ShaderMaterial)) continue;
+        if (material instanceof LineMaterial) material.dashScale = dashScale;
+        const { resolution, light: lit } = material.uniforms;
+        (resolution?.value as Vector2 | undefined)?.set(this.#size.width, this.#size.height);
+        (lit?.value as Vector3 | undefined)?.copy(light);
       }
     });
     this.#renderer.render(this.#scene, this.#camera);
     this.#onView();
   }
 
+  /** While a heavy part is turned, thin lines stand for ink. Hidden edges belong to the square views only. */
+  #layersShown(): Record<Layer, boolean> {
+    const coarse = this.#heavy && this.#moving;
+    const isSquare = this.#stance !== null && this.#stance !== 'corner';
+    return { ink: !coarse, silhouette: !coarse, thin: coarse, hidden: isSquare && !coarse };
+  }
+
+  /** Something moves: it is drawn in full again once it rests. */
+  #stir(): void {
+    if (!this.#heavy) return;
+    this.#moving = true;
+    clearTimeout(this.#rest);
+    this.#rest = setTimeout(() => {
+      this.#moving = false;
+      this.invalidate();
+    }, REST_MS);
+  }
+
   dispose(): void {
+    clearTimeout(this.#rest);
     cancelAnimationFrame(this.#frame);
     this.#clear();
     disposeOf(this.#marks);
@@ -322,71 +324,6 @@ export class PartScene {
   #clear(): void {
     disposeOf(this.#bodies);
   }
-}
-
-/** Empties a group and frees what its objects hold on the graphics card. */
-function disposeOf(group: Group): void {
-  group.traverse((object) => {
-    const drawn = object as Partial<Mesh>;
-    drawn.geometry?.dispose();
-    for (const material of [drawn.material ?? []].flat()) material.dispose();
-  });
-  group.clear();
-}
-
-/** Three short lines through a point. */
-function crossAt([x, y, z]: Vec3, r: number): Float32Array {
-  return new Float32Array([x - r, y, z, x + r, y, z, x, y - r, z, x, y + r, z, x, y, z - r, x, y, z + r]);
-}
-
-/** Everything that is drawn of one body. `unit` is the size of the whole part, mm. */
-function drawBody(body: SceneBody, unit: number): Group {
-  const group = new Group();
-  group.name = body.id;
-  if (body.moved) place(group, body.moved);
-  const mesh = body.opened?.mesh ?? body.mesh;
-  const geometry = new BufferGeometry();
-  geometry.setAttribute('position', new BufferAttribute(mesh.positions, 3));
-  geometry.setAttribute('normal', new BufferAttribute(mesh.normals, 3));
-  geometry.setIndex(new BufferAttribute(mesh.indices, 1));
-  for (const face of mesh.faces) geometry.addGroup(face.start, face.count, face.tag === CUT_TAG ? 1 : 0);
-  const faces = body.ghost
-    ? [ghostMaterial(), ghostMaterial()]
-    : [faceMaterial(colours.putty.DEFAULT), faceMaterial(colours.putty.cut)];
-  const ink = body.ghost ? colours.slate.line : colours.ink;
-  group.add(new Mesh(geometry, faces));
-  if (!body.ghost) group.add(new Mesh(geometry, silhouetteMaterial(ink, 1.6)));
-  group.add(lines(mesh.edges, inkMaterial(ink, body.ghost ? 1.2 : 1.7)));
-  // A part that is cut open shows its inside already.
-  if (!body.ghost && !body.opened) group.add(lines(mesh.edges, inkMaterial(ink, 0.9, 'hidden')));
-  if (body.opened) group.add(lines(body.opened.hatching, inkMaterial(colours.green.DEFAULT, 0.8)));
-  if (body.failedTool) {
-    const tool = lines(body.failedTool, inkMaterial(colours.rust.DEFAULT, 2, 'over'));
-    tool.renderOrder = 2;
-    group.add(tool);
-  }
-  if (!body.ghost) {
-    const marks = body.centreLines.flatMap((line) => centreMarks(line, unit * 0.06)).flat(2);
-    const centre = lines(new Float32Array(marks), inkMaterial(colours.slate.line, 1, 'over'));
-    centre.renderOrder = 2;
-    group.add(centre);
-  }
-  return group;
-}
-
-/** Puts what is drawn where a motion takes it. */
-function place(group: Group, { motion, far }: NonNullable<SceneBody['moved']>): void {
-  const origin = movedPoint([0, 0, 0], motion, far);
-  group.position.set(...origin);
-  if (motion.by === 'turn') group.quaternion.setFromAxisAngle(new Vector3(...motion.way), far);
-}
-
-function lines(segments: Float32Array, material: LineMaterial): LineSegments2 {
-  const geometry = new LineSegmentsGeometry();
-  geometry.setPositions(segments.length > 0 ? segments : new Float32Array(6));
-  const object = new LineSegments2(geometry, material);
-  if (material.dashed) object.computeLineDistances();
-  return object;
 }
 
 /** The box of what is to be made; ghosts count only where there is nothing else. */
