@@ -3,14 +3,7 @@ import fc from 'fast-check';
 import { evaluateRepair } from '@core/fit';
 import { findingsOf, figuresOf } from '@core/inspect';
 import { numberValue, Step, type StepKind, type Value } from '@core/model';
-import {
-  everyEdgeHasTwoFaces,
-  meshOf,
-  openEdgeCount,
-  RepairBuilder,
-  SCREEN_QUALITY,
-  weld,
-} from '@core/solid';
+import { everyEdgeHasTwoFaces, openEdgeCount, RepairBuilder, weld } from '@core/solid';
 import { materialOf } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
 import { RepairDraft } from '@core/testing/repairDraft';
@@ -48,7 +41,7 @@ const place = fc
     fc.oneof({ weight: 4, arbitrary: fc.constant({}) }, { weight: 1, arbitrary: finer }),
   )
   .map(([plain, more]) => ({ ...plain, ...more }));
-const effect = fc.constantFrom('add', 'cut', 'cut', 'common');
+const effect = fc.constantFrom('add', 'add', 'cut', 'cut', 'cut', 'common', 'apart');
 
 const degree = Math.PI / 180;
 const row = fc.record({ x: small(15), y: small(15) });
@@ -95,6 +88,23 @@ const outline = fc.oneof(
     backlash: fc.constant(numberValue(0.1)),
     side: fc.constantFrom('outside', 'inside'),
   }),
+  fc.record({
+    shape: fc.constant('offset'),
+    of: fc.oneof(fc.record({ step: earlier }), fc.record({ face })),
+    by: fc.constantFrom(-1, 0, 0.5, 2).map(numberValue),
+  }),
+  fc.record({ ring: length(20), hole: length(9), x: small(3) }).map(({ ring, hole, x }) => ({
+    shape: 'drawn',
+    points: [
+      { id: 'a', x: numberValue(0), y: numberValue(0) },
+      { id: 'b', x, y: numberValue(0) },
+    ],
+    curves: [
+      { kind: 'circle', middle: 'a', diameter: ring },
+      { kind: 'circle', middle: 'b', diameter: hole },
+    ],
+    relations: [],
+  })),
 );
 const plainOutline = fc.oneof(
   fc.record({ shape: fc.constant('circle'), diameter: length(10) }),
@@ -161,6 +171,7 @@ const any = fc.oneof(
           height: fc.oneof(fc.constant('through'), length(9)),
           taper: fc.constantFrom(0.1, -0.1),
           bothWays: fc.constant(true),
+          upTo: face,
         },
         { requiredKeys: ['kind', 'effect', 'outline', 'turn', 'height'] },
       ),
@@ -213,10 +224,20 @@ const any = fc.oneof(
       kind: kind('blend'),
       effect,
       sections: fc
-        .array(fc.record({ outline: plainOutline, x: small(4), y: small(4), turn }), {
-          minLength: 2,
-          maxLength: 3,
-        })
+        .array(
+          fc.record(
+            {
+              outline: plainOutline,
+              x: small(4),
+              y: small(4),
+              turn,
+              tilt: fc.constantFrom(0.3, -0.2),
+              shift: fc.constantFrom(1, -1),
+            },
+            { requiredKeys: ['outline', 'x', 'y', 'turn'] },
+          ),
+          { minLength: 2, maxLength: 3 },
+        )
         .map((list) => list.map((section, index) => ({ ...section, at: numberValue(6 * index) }))),
       between: fc.constantFrom('straight', 'smooth'),
     }),
@@ -263,6 +284,13 @@ const any = fc.oneof(
     pattern: fc.oneof(
       fc.record({ by: fc.constant('round'), count: fc.integer({ min: 2, max: 6 }) }),
       fc.record({
+        by: fc.constant('round'),
+        count: fc.integer({ min: 2, max: 4 }),
+        x: small(6),
+        y: small(6),
+      }),
+      fc.record({ by: fc.constant('points'), points: fc.array(row, { minLength: 1, maxLength: 3 }) }),
+      fc.record({
         by: fc.constant('row'),
         count: fc.integer({ min: 2, max: 4 }),
         dx: small(8),
@@ -284,7 +312,7 @@ const any = fc.oneof(
   }),
   fc.record({
     kind: kind('mirror'),
-    across: fc.constantFrom('sides', 'frontBack'),
+    across: fc.constantFrom('sides', 'frontBack', 'upDown'),
     keep: fc.constantFrom('both', 'other'),
   }),
   fc.record({
@@ -312,13 +340,18 @@ const any = fc.oneof(
     turn,
     scale: fc.constantFrom(1, 1.01, 2),
   }),
-  fc.record({
-    kind: kind('split'),
-    axis: fc.constantFrom('x', 'y', 'z'),
-    at: small(6),
-    keep: fc.constantFrom('low', 'high', 'both'),
-    gap: length(5),
-  }),
+  fc.record(
+    {
+      kind: kind('split'),
+      axis: fc.constantFrom('x', 'y', 'z'),
+      at: small(6),
+      keep: fc.constantFrom('low', 'high', 'both'),
+      gap: length(5),
+      face,
+      ties: fc.record({ breadth: length(3), thickness: length(2), apart: length(15) }),
+    },
+    { requiredKeys: ['kind', 'axis', 'at', 'keep', 'gap'] },
+  ),
   { weight: 2, arbitrary: fc.record({ kind: kind('ease'), size: length(2), where }) },
   { weight: 2, arbitrary: fc.record({ kind: kind('round'), size: length(2), where }) },
 );
@@ -358,8 +391,9 @@ test('any recipe ends in a closed solid with a watertight mesh, or in a fault at
       if (built.solid) {
         expect(built.check).toMatchObject({ valid: true, closed: true });
         expect(everyEdgeHasTwoFaces(kernel, built.solid.shape)).toBe(true);
-        expect(openEdgeCount(weld(meshOf(built.solid, SCREEN_QUALITY)))).toBe(0);
-        expect(built.solid.tagList().every((tag) => /^s\d:[A-Za-z]+\d*$/.test(tag))).toBe(true);
+        expect(openEdgeCount(weld(built.mesh()!))).toBe(0);
+        // A step, a part in it, its number, and the number of its copy.
+        expect(built.solid.tagList().every((tag) => /^s\d:[A-Za-z]+\d*(~\d+)?$/.test(tag))).toBe(true);
       }
       const findings = findingsOf(figuresOf(built, materialOf('petg')), built.steps);
       expect(findings.some((finding) => finding.code === 'body.stepFailed')).toBe(firstFailed >= 0);
