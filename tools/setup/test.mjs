@@ -1,5 +1,5 @@
 // Everything that has to hold, from a fresh clone. The last line counts unit and end-to-end tests together.
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -14,14 +14,25 @@ const results = mkdtempSync(join(tmpdir(), 'even-spare-results-'));
 const problems = [];
 let [passed, failed] = [0, 0];
 
-function step(what, name, args, environment = {}) {
-  say(what);
-  const { status } = spawnSync(join(root, 'node_modules', '.bin', name), args, {
-    cwd: root,
-    stdio: 'inherit',
-    env: { ...process.env, ...environment },
+/** Runs one of the tools; with `quiet` its words come in one piece, when it is done, since others speak meanwhile. */
+function step(what, name, args, { environment = {}, quiet = false } = {}) {
+  if (!quiet) say(what);
+  return new Promise((resolve) => {
+    const child = spawn(join(root, 'node_modules', '.bin', name), args, {
+      cwd: root,
+      stdio: ['ignore', quiet ? 'pipe' : 'inherit', quiet ? 'pipe' : 'inherit'],
+      env: { ...process.env, ...environment },
+    });
+    const words = [];
+    for (const stream of quiet ? [child.stdout, child.stderr] : [])
+      stream.on('data', (text) => words.push(text));
+    child.once('close', (status) => {
+      if (quiet) say(`${what}: ${status === 0 ? 'right' : 'not right'}`);
+      process.stdout.write(Buffer.concat(words));
+      if (status !== 0) problems.push(what);
+      resolve();
+    });
   });
-  if (status !== 0) problems.push(what);
 }
 function readResult(name) {
   try {
@@ -32,12 +43,15 @@ function readResult(name) {
   }
 }
 
-step('Lint', 'eslint', ['.', '--max-warnings', '0']);
-step('Format', 'prettier', ['--check', '--log-level', 'warn', '.']);
-step('Types', 'tsc', ['--noEmit']);
-
-step('Unit tests', 'jest', ['--ci', '--json', `--outputFile=${join(results, 'unit.json')}`], {
-  NODE_NO_WARNINGS: '1',
+say('Lint, format and types');
+await Promise.all([
+  step('Lint', 'eslint', ['.', '--max-warnings', '0'], { quiet: true }),
+  step('Types', 'tsc', ['--noEmit'], { quiet: true }).then(() =>
+    step('Format', 'prettier', ['--check', '--log-level', 'warn', '.'], { quiet: true }),
+  ),
+]);
+await step('Unit tests', 'jest', ['--ci', '--json', `--outputFile=${join(results, 'unit.json')}`], {
+  environment: { NODE_NO_WARNINGS: '1' },
 });
 const unit = readResult('unit.json');
 if (unit) {
@@ -47,7 +61,9 @@ if (unit) {
 }
 
 await buildWeb();
-step('End-to-end tests', 'playwright', ['test'], { EVEN_SPARE_E2E_RESULT: join(results, 'e2e.json') });
+await step('End-to-end tests', 'playwright', ['test'], {
+  environment: { EVEN_SPARE_E2E_RESULT: join(results, 'e2e.json') },
+});
 const e2e = readResult('e2e.json');
 if (e2e) {
   passed += e2e.stats.expected + e2e.stats.flaky;
