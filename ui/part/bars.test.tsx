@@ -11,9 +11,13 @@ import { StageBar } from './StageBar';
 
 const mockPut = jest.fn();
 const mockMeasure = jest.fn();
+const mockRooms = jest.fn();
 jest.mock('../api/useRepair', () => ({ useChangeRepair: () => ({ put: mockPut }) }));
 jest.mock('../solid/useSolid', () => ({
-  workbench: { measure: (...given: unknown[]) => mockMeasure(...given) as unknown },
+  workbench: {
+    measure: (...given: unknown[]) => mockMeasure(...given) as unknown,
+    clearances: () => mockRooms() as unknown,
+  },
 }));
 beforeEach(() => {
   mockPut.mockReset();
@@ -111,6 +115,40 @@ describe('the making of a part', () => {
     expect(screen.getByRole('button', { name: 'One step on' }).getAttribute('aria-disabled')).toBe('true');
     press('Whole part');
     expect(tool().stage).toBeNull();
+  });
+});
+
+describe('the room between bodies', () => {
+  test('goes from body to body, each with its ends shown', async () => {
+    const room = { one: 'body', overlapMm3: 0, cautions: [] };
+    mockRooms.mockResolvedValue([
+      { ...room, other: 'pin', mm: 0.12, from: [1, 0, 0], to: [1.12, 0, 0] },
+      { ...room, other: 'cap', mm: 0, overlapMm3: 3.4, from: [0, 0, 0], to: [0, 0, 0] },
+    ]);
+    const { repair: several } = new RepairDraft('x')
+      .body('body', 'Plate', [])
+      .body('pin', 'Pin', [], 'counterpart')
+      .body('cap', 'Cap', [], 'counterpart');
+    act(() => tool().setMeasuring(true));
+    await act(async () => {
+      render(
+        <MeasureBar
+          repair={several}
+          bodies={['body', 'pin', 'cap'].map((bodyId) => ({ bodyId, build: 1 }))}
+        />,
+      );
+      await Promise.resolve();
+    });
+    press('Room between bodies');
+    expect(screen.getByRole('status').textContent).toBe(
+      'From Plate to Pin there are 0.12 mm at the nearest.',
+    );
+    expect(tool().points).toEqual([
+      [1, 0, 0],
+      [1.12, 0, 0],
+    ]);
+    press('Next body');
+    expect(screen.getByRole('status').textContent).toBe('Plate and Cap share 3.4 mm³.');
   });
 });
 
