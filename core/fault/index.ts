@@ -133,6 +133,7 @@ export type StepFault =
   | { code: 'body.circle'; names: string[] }
   | { code: 'body.noWayIn'; name: string }
   | { code: 'faces.none' }
+  | { code: 'faces.noneMates' }
   | { code: 'taper.nothing' }
   | { code: 'split.missesBody'; at: NamedLength }
   | { code: 'split.pegsDoNotFit'; diameter: NamedLength }

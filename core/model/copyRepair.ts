@@ -54,6 +54,7 @@ const ID_KEYS = new Set([
   'point',
   'and',
   'step',
+  'body',
   'layout',
 ]);
 
@@ -63,8 +64,8 @@ const NOT_OURS = 'workshop';
 /** Sizes have an `of` too, which is a word there; that of these steps and of an edge rule is the id of a step or a body. */
 const OF_STEPS = new Set<unknown>(['body', 'faces', 'taper', 'repeat']);
 const namesStep = (data: object) => 'edges' in data || ('kind' in data && OF_STEPS.has(data.kind));
-/** Faces moved may be all of them. */
-const ALL = 'all';
+/** Faces moved may be all of them, or all that a fit is for. */
+const WORDS = ['all', 'mating'];
 
 function renameIn<T>(data: T, renaming: Renaming): T {
   if (Array.isArray(data)) return data.map((item: unknown) => renameIn(item, renaming)) as T;
@@ -81,7 +82,7 @@ function renameIn<T>(data: T, renaming: Renaming): T {
         return [key, (value as object[]).map((one) => drawnCurve(one, renaming))];
       if (isPick && key === 'tag') return [key, renaming.renameTag(value as string)];
       if (isPick && key === 'tags') return [key, (value as string[]).map(renaming.renameTag)];
-      const isId = ID_KEYS.has(key) || (key === 'of' && value !== ALL && namesStep(data));
+      const isId = ID_KEYS.has(key) || (key === 'of' && !WORDS.includes(value as string) && namesStep(data));
       return [key, typeof value === 'string' && isId ? renaming.rename(value) : renameIn(value, renaming)];
     }),
   ) as T;

@@ -1,7 +1,7 @@
 export { Id, NAME_LIMIT, MODEL_LIMIT_MM, name as Name } from './ids';
-export { EdgePick, FacePick, Ground, MeasuredFrom, Side, type Place } from './place';
+export { EdgePick, FacePick, FromStep, Ground, MeasuredFrom, Side, type Place } from './place';
 export { Body, BodyRole, EdgeRule, Effect, Step, takesAway, type StepKind, type StepOf } from './recipe';
-export { valuesIn } from './stepValues';
+export { bodiesUsedBy, valuesIn } from './stepValues';
 export { DrawnCurve, OutlineShape, type OutlineShapeName } from './outline';
 export { Value, fitValue, numberValue, sizeValue } from './value';
 export { Derivation, Jaw, Reading, Size, SizeKind, Source, Taken } from './size';

@@ -49,10 +49,16 @@ export const OutlineShape = z.discriminatedUnion('shape', [
   }),
   /** A band round circles of one diameter at the points of a layout, as they lie there about its origin. */
   z.strictObject({ shape: z.literal('layoutHull'), layout: Id, diameter: Value }),
-  /** The outline of another step or of a flat face, moved out all round by a length (in, if negative). */
+  /**
+   * The outline of another step, or of a flat face, moved out all round by a length (in, if negative). With
+   * `body` the step or the face is another body's, as it stands there.
+   */
   z.strictObject({
     shape: z.literal('offset'),
-    of: z.union([z.strictObject({ step: Id }), z.strictObject({ face: FacePick })]),
+    of: z.union([
+      z.strictObject({ step: Id, body: Id.optional() }),
+      z.strictObject({ face: FacePick, body: Id.optional() }),
+    ]),
     by: Value,
   }),
   /**

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { line } from './ids';
+import { Id, line } from './ids';
 import { Value } from './value';
 
 const coordinate = z.number().min(-10_000).max(10_000);
@@ -31,10 +31,14 @@ export type Ground = z.infer<typeof Ground>;
 export const MeasuredFrom = z.enum(['axle', 'middle', 'low', 'high', 'lowFlush', 'highFlush']);
 export type MeasuredFrom = z.infer<typeof MeasuredFrom>;
 
+/** ... or the middle of an earlier step. */
+export const FromStep = z.strictObject({ step: Id });
+export type FromStep = z.infer<typeof FromStep>;
+
 /** Finer points of a place. Without them it is measured from the axle line, or on a face from its middle. */
 export const finerPlace = {
-  xFrom: MeasuredFrom.optional(),
-  yFrom: MeasuredFrom.optional(),
+  xFrom: z.union([MeasuredFrom, FromStep]).optional(),
+  yFrom: z.union([MeasuredFrom, FromStep]).optional(),
   /** Above what it stands on; below it if negative. */
   lift: Value.optional(),
   /** Radians, a tilt about the way to the right of its place. */
@@ -55,8 +59,8 @@ export interface Place {
   on?: Ground | undefined;
   x: Value;
   y: Value;
-  xFrom?: MeasuredFrom | undefined;
-  yFrom?: MeasuredFrom | undefined;
+  xFrom?: MeasuredFrom | FromStep | undefined;
+  yFrom?: MeasuredFrom | FromStep | undefined;
   lift?: Value | undefined;
   tilt?: number | undefined;
 }

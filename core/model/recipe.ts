@@ -203,11 +203,11 @@ export const BodyStep = z.strictObject({
   wayIn: z.union([z.literal('none'), Side]),
 });
 
-/** Faces of a step, or all faces, moved out by a length (in, if negative). */
+/** Faces of a step, of all steps that a fit gives a number, or all faces, moved out by a length (in, if negative). */
 export const FacesStep = z.strictObject({
   ...step,
   kind: z.literal('faces'),
-  of: z.union([z.literal('all'), Id]),
+  of: z.union([z.literal('all'), z.literal('mating'), Id]),
   by: Value,
 });
 
@@ -282,8 +282,8 @@ export const RingStep = z.strictObject({
 });
 
 /**
- * A shape turned about the upright axis of its place, read along it as calipers take it: heights above the place, and
- * the diameter at each; straight or smooth between.
+ * A shape read along its upright axis as calipers take it: heights above the place, and the diameter at each; straight
+ * or smooth between. Round it is turned; oval or square in section it has a depth as well, and `diameter` is its width.
  */
 export const StationsStep = z.strictObject({
   ...step,
@@ -291,9 +291,10 @@ export const StationsStep = z.strictObject({
   kind: z.literal('stations'),
   effect: Effect,
   rows: z
-    .array(z.strictObject({ at: Value, diameter: Value }))
+    .array(z.strictObject({ at: Value, diameter: Value, depth: Value.optional() }))
     .min(2)
     .max(60),
+  section: z.enum(['oval', 'box']).optional(),
   between: z.enum(['straight', 'smooth']),
 });
 

@@ -13,3 +13,18 @@ export function valuesIn(step: Step): Value[] {
   look(step);
   return found;
 }
+
+/** Other bodies that a step uses: one it joins or makes room for, or one whose outlines it takes. */
+export function bodiesUsedBy(step: Step): string[] {
+  const found: string[] = step.kind === 'body' ? [step.of] : [];
+  const look = (data: unknown): void => {
+    if (typeof data !== 'object' || data === null) return;
+    if ('shape' in data && data.shape === 'offset' && 'of' in data) {
+      const { body } = data.of as { body?: string };
+      if (body !== undefined) found.push(body);
+    }
+    Object.values(data).forEach(look);
+  };
+  look(step);
+  return found;
+}

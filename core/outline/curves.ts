@@ -7,7 +7,8 @@ export type Curve =
   /** Through `via`, anywhere between the ends. */
   | { kind: 'arc'; from: Point; via: Point; to: Point; role: string }
   /** Smooth through all of its points, in order; a closed one comes back to its first. */
-  | { kind: 'spline'; points: readonly Point[]; role: string; closed?: boolean }
+  /** `even`: its points lie evenly along it, so that it is an affine image of any other of as many points. */
+  | { kind: 'spline'; points: readonly Point[]; role: string; closed?: boolean; even?: true }
   | { kind: 'circle'; middle: Point; radius: number; role: string }
   /** Half axes along x and y. */
   | { kind: 'ellipse'; middle: Point; alongX: number; alongY: number; role: string };

@@ -1,6 +1,6 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
-import { takesAway, type Body, type Step, type StepKind } from '@core/model';
+import { bodiesUsedBy, takesAway, type Body, type Step, type StepKind } from '@core/model';
 
 import type { Annotation, CentreLine } from './annotation';
 import {
@@ -194,10 +194,14 @@ export class BodyBuilder {
     if (!lengths.ok) return lengths;
     // A repeat is made of what another step made.
     const of = step.kind === 'repeat' ? (earlier.get(step.of) ?? null) : null;
-    const other = step.kind === 'body' ? surroundings.bodyOf(step.of, step.byFits) : null;
-    if (other && !other.ok) return other;
+    const keysOfOthers: string[] = [];
+    for (const id of bodiesUsedBy(step)) {
+      const other = surroundings.bodyOf(id, step.kind === 'body' ? step.byFits : false);
+      if (!other.ok) return other;
+      keysOfOthers.push(other.value.key);
+    }
     const font = step.kind === 'text' && surroundings.font !== null;
-    const key = JSON.stringify([{ ...step, note: undefined }, lengths.value, of, other?.value.key, font]);
+    const key = JSON.stringify([{ ...step, note: undefined }, lengths.value, of, keysOfOthers, font]);
     if (this.#chain[index]?.key === key) return ok({ reused: true });
 
     this.#cutChain(index);
@@ -269,7 +273,9 @@ export class BodyBuilder {
    * The solid after a number of steps (those that are switched off not counted), and the numbers of the steps before;
    * null if it was not built that far.
    */
-  after(count: number): { solid: TaggedSolid; box: Box; earlier: ReadonlyMap<string, StepNumbers> } | null {
+  after(
+    count = this.#chain.length,
+  ): { solid: TaggedSolid; box: Box; earlier: ReadonlyMap<string, StepNumbers> } | null {
     const link = this.#chain[count - 1];
     if (!link) return null;
     const earlier = this.#chain.slice(0, count).map(({ numbers }) => [numbers.step.id, numbers] as const);
@@ -317,6 +323,7 @@ const BENT: ReadonlySet<string> = new Set(['gear', 'points', 'ellipse']);
 
 const isRisky = (step: Step): boolean =>
   RISKY.has(step.kind) ||
+  (step.kind === 'stations' && step.section !== undefined) ||
   (step.kind === 'raise' && (step.taper !== undefined || BENT.has(step.outline.shape))) ||
   ('tilt' in step && step.tilt !== undefined);
 

@@ -67,7 +67,17 @@ export function edgeOf(kernel: Kernel, scope: Scope, curve: Curve, plane: Plane)
         const points = scope.keep(new kernel.NCollection_Array1_gp_Pnt(1, curve.points.length));
         for (const [index, at] of curve.points.entries()) points.SetValue(index + 1, point(at));
         const held = scope.keep(new kernel.NCollection_HArray1_gp_Pnt(points));
-        const interpolated = scope.keep(new kernel.GeomAPI_Interpolate(held, curve.closed ?? false, 1e-7));
+        const closed = curve.closed ?? false;
+        const interpolated = scope.keep(
+          curve.even
+            ? new kernel.GeomAPI_Interpolate(
+                held,
+                evenly(kernel, scope, curve.points.length, closed),
+                closed,
+                1e-7,
+              )
+            : new kernel.GeomAPI_Interpolate(held, closed, 1e-7),
+        );
         interpolated.Perform();
         if (!interpolated.IsDone()) throw new KernelRefusal('the smooth line failed');
         return new kernel.BRepBuilderAPI_MakeEdge(scope.keep(interpolated.Curve()));
@@ -95,6 +105,13 @@ export function edgeOf(kernel: Kernel, scope: Scope, curve: Curve, plane: Plane)
     }
   };
   return scope.keep(scope.keep(maker()).Edge());
+}
+
+/** Parameters 0, 1, 2 and on; a closed line has one more, for coming back. */
+function evenly(kernel: Kernel, scope: Scope, count: number, closed: boolean) {
+  const array = scope.keep(new kernel.NCollection_Array1_double(1, count + (closed ? 1 : 0)));
+  for (let index = 0; index < count + (closed ? 1 : 0); index += 1) array.SetValue(index + 1, index);
+  return scope.keep(new kernel.NCollection_HArray1_double(array));
 }
 
 function direction(kernel: Kernel, scope: Scope, plane: Plane, way: Point | 'normal') {

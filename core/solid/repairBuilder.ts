@@ -1,12 +1,13 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
-import type { Body } from '@core/model';
+import { bodiesUsedBy, type Body } from '@core/model';
 import type { Font } from '@core/text';
 
 import { asFitted } from './asFitted';
 import { BodyBuilder, type Built } from './bodyBuilder';
 import type { Kernel } from './kernel';
 import type { OtherBody } from './stepKind';
+import type { TaggedSolid } from './tagged';
 
 /**
  * Builds all bodies of a repair, those that others use first, and builds again only what changed. `dispose` frees
@@ -41,17 +42,18 @@ export class RepairBuilder {
       const built = builder.build(fitted.value, numbers, (stepId) => onStep(other.id, stepId), {
         font: this.font,
         bodyOf: (id) => {
-          const used = done.get(id);
-          const name = wanted.find((one) => one.id === id)?.name ?? '';
-          return used?.solid
-            ? ok({ solid: used.solid, name, key: this.#builderOf(id).key })
-            : no({ code: 'body.notBuilt', name });
+          const solid = done.get(id)?.solid;
+          const used = wanted.find((one) => one.id === id);
+          return solid && used
+            ? ok(heldBody(used, solid, this.#builderOf(id)))
+            : no({ code: 'body.notBuilt', name: used?.name ?? '' });
         },
       });
       const failed = built.steps.find(({ state }) => state === 'failed');
       if (failed?.state === 'failed') return no(failed.fault);
       if (!built.solid) return no({ code: 'body.notBuilt', name: other.name });
-      return ok({ solid: built.solid, name: other.name, key: `fitted ${builder.key}` });
+      const held = heldBody(other, built.solid, builder);
+      return ok({ ...held, key: `fitted ${held.key}` });
     };
     const build = (body: Body): Built => {
       const before = done.get(body.id);
@@ -75,9 +77,7 @@ export class RepairBuilder {
         const built = done.get(id);
         const failed = built?.steps.some(({ state }) => state === 'failed');
         if (!built?.solid || failed) return no({ code: 'body.notBuilt', name: other.name });
-        return byFits
-          ? fittedBody(other)
-          : ok({ solid: built.solid, name: other.name, key: this.#builderOf(id).key });
+        return byFits ? fittedBody(other) : ok(heldBody(other, built.solid, this.#builderOf(id)));
       };
       const built = builder.build(body, numbers, (stepId) => onStep(body.id, stepId), {
         font: this.font,
@@ -118,5 +118,12 @@ export class RepairBuilder {
 /** Under which a body is kept as its fits make it. */
 const fittedKey = (id: string) => `${id} as fitted`;
 
-const usedBy = (body: Body): string[] =>
-  body.steps.flatMap((step) => (step.kind === 'body' && !step.off ? [step.of] : []));
+const usedBy = (body: Body): string[] => body.steps.flatMap((step) => (step.off ? [] : bodiesUsedBy(step)));
+
+/** A body as its builder holds it. */
+const heldBody = ({ name }: Body, solid: TaggedSolid, builder: BodyBuilder): OtherBody => ({
+  solid,
+  name,
+  key: builder.key,
+  steps: builder.after()?.earlier ?? new Map(),
+});

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 
 import { evaluateRepair } from '@core/fit';
-import type { Body, Repair, Step } from '@core/model';
+import type { Step } from '@core/model';
 import { gearRadii, halfToothAngle } from '@core/outline';
 import { meshOf, openEdgeCount, RepairBuilder, SCREEN_QUALITY, weld, type Kernel } from '@core/solid';
 import { ridgeOf, threadArea, threadForm, THREADS } from '@core/standards';
@@ -290,60 +290,6 @@ describe('threads', () => {
   });
 });
 
-describe('what works on all that is there', () => {
-  const base = () => block(40, 20, 10);
-
-  test('moved, turned and scaled', () => {
-    const built = build(base(), {
-      ...stepOf('move', { dx: 5, dy: 0, dz: 2, axis: 'z', turn: Math.PI / 2 }),
-      scale: 2,
-    } as Step);
-    expectSolid(built, 8 * BLOCK);
-    expect(rounded(built.box)).toEqual([-15, -40, 2, 25, 40, 22]);
-  });
-
-  test('split, one half kept, or both moved apart with pegs', () => {
-    const split = (more: object) =>
-      build(base(), stepOf('split', { axis: 'x', at: 5, keep: 'low', gap: 8, ...more }));
-    expectSolid(split({}), 25 * 200);
-    expectSolid(split({ keep: 'high' }), 15 * 200);
-    expectSolid(split({ keep: 'both' }), BLOCK, 1e-6, 2);
-    const pegs = plain({ diameter: 4, length: 3, apart: 10, play: 0.1 });
-    const socket = Math.PI * 2.1 ** 2 * 3.1;
-    expectSolid(split({ keep: 'both', pegs }), BLOCK + 2 * Math.PI * 4 * 3 - 2 * socket, 1e-6, 2);
-    expect(
-      split({ keep: 'both', pegs: plain({ diameter: 4, length: 3, apart: 19, play: 0.1 }) }).faults,
-    ).toMatchObject([{ code: 'split.pegsDoNotFit' }]);
-    expect(split({ ...plain({ at: 25 }) }).faults).toMatchObject([{ code: 'split.missesBody' }]);
-  });
-
-  test('all faces moved out, or in', () => {
-    const faces = (by: number) => build(base(), stepOf('faces', { of: 'all', by }));
-    expectSolid(faces(0.5), 41 * 21 * 11);
-    expectSolid(faces(-0.5), 39 * 19 * 9);
-  });
-
-  test('the faces of one hole moved: it gets wider or narrower', () => {
-    const bore = stepOf('drill', { diameter: 6, depth: 'through', x: 0, y: 0 });
-    const faces = (by: number) => build(base(), bore, stepOf('faces', { of: bore.id, by }));
-    expectSolid(faces(-0.2), BLOCK - Math.PI * 10 * 3.2 ** 2);
-    expectSolid(faces(0.2), BLOCK - Math.PI * 10 * 2.8 ** 2);
-  });
-
-  test('sides of a step leaned in', () => {
-    const stump = raised(rectangle(10, 10), 5, { on: 'top' });
-    const lean = { ...stepOf('taper', { held: 'bottom' }), of: stump.id, angle: Math.atan(0.2) } as Step;
-    expectSolid(build(base(), stump, lean), BLOCK + (5 / 3) * (100 + 64 + 80));
-  });
-
-  test('hollowed with nothing open, and open at a picked face', () => {
-    expectSolid(build(base(), stepOf('hollow', { wall: 2, open: 'closed' })), BLOCK - 36 * 16 * 6);
-    const b = base();
-    const open = [{ tag: `${b.id}:front`, near: [0, -10, 5] }];
-    expectSolid(build(b, stepOf('hollow', { wall: 2, open })), BLOCK - 36 * 18 * 6);
-  });
-});
-
 describe('patterns', () => {
   const hole = () => stepOf('drill', { diameter: 2, depth: 'through', x: -15, y: -5 });
   const one = Math.PI * 10;
@@ -370,140 +316,6 @@ describe('patterns', () => {
       pattern: { by: 'row', count: 3, ...plain({ dx: 10, dy: 0, dz: 0.5 }) },
     };
     expect(build(block(40, 20, 10), post, climbing as unknown as Step).box![5]).toBeCloseTo(13, 6);
-  });
-});
-
-describe('edges by more rules', () => {
-  const size = { ...plain({ size: 1 }) };
-  const ease = (where: object, more: object = {}) =>
-    ({ id: 'ease', kind: 'ease', ...size, where, ...more }) as unknown as Step;
-
-  test('all edges of a step; where two steps meet; hollow corners; round a face; one edge', () => {
-    const base = block(40, 20, 10);
-    const tower = raised(rectangle(10, 10), 6, { on: 'top' });
-    const joint = 0.5 * 40 + 4 * (1 / 3);
-    const whole = BLOCK + 600;
-    expectSolid(build(base, tower, ease({ edges: 'between', of: tower.id, and: base.id })), whole + joint);
-    expectSolid(build(base, tower, ease({ edges: 'insides' })), whole + joint);
-    const face = { tag: `${tower.id}:top`, near: [0, 0, 16] };
-    const rim = 0.5 * 40 - 4 * (1 / 3);
-    expectSolid(build(base, tower, ease({ edges: 'face', face })), whole - rim);
-    const pick = { tags: [`${base.id}:front`, `${base.id}:top`], near: [0, -10, 10] };
-    expectSolid(build(base, ease({ edges: 'picked', picks: [pick] })), BLOCK - 0.5 * 40);
-    const lost = { tags: [`${base.id}:front`, `${base.id}:back`], near: [0, 0, 0] };
-    expect(build(base, ease({ edges: 'picked', picks: [lost] })).faults).toEqual([
-      {
-        code: 'step.pickLost',
-        lookingFor: 'the edge where the front side of step 1 meets the back side of step 1',
-      },
-    ]);
-  });
-
-  test('a pick survives other sizes and a step put before it', () => {
-    const pickOf = (base: Step) => ({ tags: [`${base.id}:front`, `${base.id}:top`], near: [0, -10, 10] });
-    const small = block(40, 20, 10);
-    const large = { ...block(60, 30, 4), id: small.id } as Step;
-    const eased = ease({ edges: 'picked', picks: [pickOf(small)] });
-    expectSolid(build(large, eased), 60 * 30 * 4 - 0.5 * 60);
-    const bore = stepOf('drill', { diameter: 4, depth: 'through', x: 0, y: 0 });
-    expectSolid(build(small, bore, eased), BLOCK - Math.PI * 40 - 0.5 * 40);
-  });
-
-  test('eased by two lengths, and by a length and an angle', () => {
-    const base = block(40, 20, 10);
-    const where = { edges: 'upright', of: base.id };
-    expectSolid(build(base, ease(where, { other: plain({ length: 3 }) })), BLOCK - 4 * 0.5 * 3 * 10);
-    expectSolid(build(base, ease(where, { other: { angle: Math.atan(2) } })), BLOCK - 4 * 0.5 * 2 * 10);
-  });
-});
-
-describe('tongues that snap', () => {
-  const tongue = (more: object) =>
-    stepOf('tongue', {
-      ...standing,
-      length: 15,
-      breadth: 6,
-      thickness: 1.5,
-      bump: 0.8,
-      play: 0.2,
-      turn: 0.4,
-      ...more,
-    });
-  test('the tongue, and the room for one', () => {
-    // A bar, and a wedge twice as long as it stands out.
-    expectSolid(build(tongue({})), 6 * (1.5 * 15 + 0.8 * 0.8));
-    const room = build(block(40, 20, 20), tongue({ effect: 'cut' }));
-    const slot = 1.9 * 15.2;
-    const window = 0.8 * (2 * 0.8 + 0.4);
-    expectSolid(room, 40 * 20 * 20 - 6.4 * (slot + window));
-    expect(build(tongue({ bump: plain({ bump: 8 }).bump })).faults).toMatchObject([
-      { code: 'tongue.bumpTooLong' },
-    ]);
-  });
-});
-
-describe('bodies made with each other', () => {
-  const builtFrom = (bodies: { id: string; steps: Step[] }[]) => {
-    const draft = new RepairDraft('Two');
-    for (const { id, steps } of bodies) draft.body(id, id, steps);
-    const repair: Repair = draft.repair;
-    const builder = new RepairBuilder(kernel, null);
-    const rebuild = (of: readonly Body[] = repair.bodies) => builder.build(of, evaluateRepair(repair));
-    return { repair, builder, rebuild };
-  };
-  const use = (of: string, more: object) =>
-    ({ ...stepOf('body', { effect: 'cut', grow: 0, wayIn: 'none' }), of, ...more }) as Step;
-
-  test('room for a bolt that goes in from the top, grown by its play', () => {
-    const bolt = [raised(circle(6), 8), raised(circle(10), 3, { on: 'top' })];
-    const { builder, rebuild } = builtFrom([
-      { id: 'case', steps: [block(40, 20, 14), use('bolt', { ...plain({ grow: 0.25 }), wayIn: 'top' })] },
-      { id: 'bolt', steps: bolt },
-    ]);
-    const built = rebuild().get('case')!;
-    expect(built.steps.every(({ state }) => state === 'built')).toBe(true);
-    // Grown by a quarter: the shank 6.5 across down to the ground, the head 10.5 from 7.75 up to 11.25, and the way out above it.
-    expect(built.check!.volumeMm3).toBeCloseTo(
-      40 * 20 * 14 - Math.PI * (3.25 ** 2 * 7.75 + 5.25 ** 2 * (14 - 7.75)),
-      2,
-    );
-    builder.dispose();
-  });
-
-  test('joined, kept in common, and built again when the other changes', () => {
-    const { builder, rebuild, repair } = builtFrom([
-      { id: 'a', steps: [block(40, 20, 10), use('b', { effect: 'common' })] },
-      { id: 'b', steps: [block(20, 40, 30)] },
-    ]);
-    expect(rebuild().get('a')!.check!.volumeMm3).toBeCloseTo(20 * 20 * 10, 6);
-    const again = rebuild();
-    expect(again.get('a')!.rebuiltSteps).toBe(0);
-    const wider = repair.bodies.map((body) =>
-      body.id === 'b' ? { ...body, steps: [block(30, 40, 30)] } : body,
-    );
-    expect(rebuild(wider).get('a')!.check!.volumeMm3).toBeCloseTo(30 * 20 * 10, 6);
-    builder.dispose();
-  });
-
-  test('circles, and bodies that are gone or broken, are told', () => {
-    const { builder, rebuild } = builtFrom([
-      { id: 'a', steps: [block(4, 4, 4), use('b', {})] },
-      { id: 'b', steps: [block(2, 2, 9), use('a', {})] },
-      { id: 'c', steps: [block(4, 4, 4), use('nobody', {})] },
-      { id: 'd', steps: [block(4, 4, 4), use('c', {})] },
-      { id: 'e', steps: [block(4, 4, 4), use('e', {})] },
-    ]);
-    const faults = [...rebuild().values()].map(({ steps }) =>
-      steps.flatMap((step) => (step.state === 'failed' ? [step.fault.code] : [])),
-    );
-    expect(faults).toEqual([
-      ['body.notBuilt'],
-      ['body.circle'],
-      ['body.gone'],
-      ['body.notBuilt'],
-      ['body.itself'],
-    ]);
-    builder.dispose();
   });
 });
 

@@ -1,6 +1,6 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
-import type { MeasuredFrom, Place, Side, Step } from '@core/model';
+import type { FromStep, MeasuredFrom, Place, Side, Step } from '@core/model';
 
 import type { Annotation, CentreLine, Vec3 } from './annotation';
 import type { Box } from './check';
@@ -88,6 +88,15 @@ export function standOf(
     earlier: ReadonlyMap<string, StepNumbers>;
   },
 ): Result<Stand, StepFault> {
+  for (const from of [place.xFrom, place.yFrom]) {
+    if (typeof from === 'object' && !earlier.has(from.step)) {
+      return no({ code: 'step.pickLost', lookingFor: 'the step that its place is measured from' });
+    }
+  }
+  const middleOf = (id: string) => {
+    const { frame, at, level } = earlier.get(id)!.stand;
+    return toWorld(frame, [...at, level]);
+  };
   const on = place.on ?? 'top';
   const [x, y] = [lengths.x!.mm, lengths.y!.mm];
   const lift = lengths.lift?.mm ?? 0;
@@ -95,7 +104,7 @@ export function standOf(
   if (typeof on === 'string') {
     const frame = on === 'top' || on === 'bottom' ? WORLD : frameFacing([0, 0, 0], NORMALS[on]);
     const inFrame = box && (isWorld(frame) ? box : boxIn(frame, box));
-    const measured = positionIn(frame, place, [x, y], inFrame, [0, 0]);
+    const measured = positionIn(frame, place, [x, y], inFrame, [0, 0], middleOf);
     const level = on === 'bottom' ? 0 : (inFrame?.[5] ?? 0);
     stand = { frame, ...measured, level: level + lift, up: on === 'bottom', box: inFrame };
   } else {
@@ -109,7 +118,14 @@ export function standOf(
     const { frame, half } = found.value;
     const edges: Box = [-half[0], -half[1], 0, half[0], half[1], 0];
     const axle = toLocal(frame, [0, 0, 0]);
-    const measured = positionIn(frame, { xFrom: 'middle', yFrom: 'middle', ...place }, [x, y], edges, axle);
+    const measured = positionIn(
+      frame,
+      { xFrom: 'middle', yFrom: 'middle', ...place },
+      [x, y],
+      edges,
+      axle,
+      middleOf,
+    );
     stand = { frame, ...measured, level: lift, up: false, box: boxIn(frame, box) };
   }
   if (!place.tilt) return ok({ ...stand, past: pastOf(stand) });
@@ -139,12 +155,16 @@ function positionIn(
   [x, y]: readonly [number, number],
   edges: Box | null,
   axle: readonly number[],
+  middleOf: (stepId: string) => Vec3,
 ): Pick<Stand, 'at' | 'flush'> {
-  const along = (axis: 0 | 1, from: MeasuredFrom = 'axle', value: number) => {
+  const along = (axis: 0 | 1, from: MeasuredFrom | FromStep = 'axle', value: number) => {
     const way = axis === 0 ? frame.x : frame.y;
     // The largest of its parts tells which way of the part it runs along.
     const main = way.reduce((best, part) => (Math.abs(part) > Math.abs(best) ? part : best), 0);
     const sign = main < 0 ? -1 : 1;
+    if (typeof from === 'object') {
+      return { at: toLocal(frame, middleOf(from.step))[axis] + sign * value, flush: 0 };
+    }
     const [low, high] = [edges?.[axis] ?? 0, edges?.[axis + 3] ?? 0];
     const [first, last] = sign > 0 ? [low, high] : [high, low];
     switch (from) {

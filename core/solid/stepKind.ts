@@ -14,6 +14,8 @@ export interface OtherBody {
   /** Belongs to the other body: a step that uses it works on a copy. */
   solid: TaggedSolid;
   name: string;
+  /** Numbers of its steps, by step id. */
+  steps: ReadonlyMap<string, StepNumbers>;
   /** Changes whenever its solid does. */
   key: string;
 }

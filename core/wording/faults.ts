@@ -227,6 +227,8 @@ const SENTENCES: Sentences = {
   'body.noWayIn': ({ name }) =>
     `No way in can be cleared for ${name} from that side: a round face of it bulges past its own edge. Choose another side, or cut the way by hand.`,
   'faces.none': () => 'None of these faces is left. Choose other faces, or put this step earlier.',
+  'faces.noneMates': () =>
+    'No step before this one takes a number from a fit, so there are no mating faces. Choose the faces of a step.',
   'taper.nothing': () => 'None of these sides can lean: they are gone, or not upright. Choose another step.',
   'split.missesBody': ({ at }) => `A cut at ${mm(at.mm)} misses the part. Choose a place within it.`,
   'split.pegsDoNotFit': ({ diameter }) =>

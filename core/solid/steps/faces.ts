@@ -1,4 +1,5 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
+import { valuesIn, type Step } from '@core/model';
 
 import { KernelRefusal } from '../kernel';
 import { booleanWithAll } from '../operations';
@@ -8,17 +9,24 @@ import { resolveAll, resolvePosition } from '../resolve';
 import type { StepType } from '../stepKind';
 import { stepOfTag, type TaggedSolid } from '../tagged';
 
+/** Whether a step is made to fit: a fit gives it a number. */
+const isMating = (step: Step) => valuesIn(step).some(({ from }) => from === 'fit');
+
 /** Faces moved out or in. They keep their names. */
 export const faces: StepType<'faces'> = {
   kind: 'faces',
   effect: 'dresses',
   resolve: (step, numbers) => resolveAll({ by: resolvePosition(step.by, 'way', numbers) }),
-  build(step, { by }, { before }): Result<TaggedSolid, StepFault> {
+  build(step, { by }, { before, earlier }): Result<TaggedSolid, StepFault> {
     if (!before) return no({ code: 'step.firstMustAdd', verb: 'Move' });
     if (Math.abs(by!.mm) < 1e-6) return no({ code: 'step.changesNothing' });
     if (step.of === 'all') return ok(grown(before, by!.mm));
-    const wanted = [...before.tagMap().entries()].filter(([, tag]) => stepOfTag(tag) === step.of);
-    if (wanted.length === 0) return no({ code: 'faces.none' });
+    const isWanted = (id: string) => {
+      const own = earlier.get(id)?.step;
+      return step.of === 'mating' ? own !== undefined && isMating(own) : id === step.of;
+    };
+    const wanted = [...before.tagMap().entries()].filter(([, tag]) => isWanted(stepOfTag(tag)));
+    if (wanted.length === 0) return no({ code: step.of === 'mating' ? 'faces.noneMates' : 'faces.none' });
     // Each face becomes a plate as thick as the way it goes, which is then added or taken away.
     const plates: TaggedSolid[] = [];
     try {

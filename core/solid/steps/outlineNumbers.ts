@@ -69,17 +69,26 @@ export const knownLoop = (
   prefix = '',
 ): Result<Loop, StepFault> => loopOf({ ...outline, lengths: inside(all, prefix) } as KnownOutline);
 
+/** What an outline may be taken from. */
+type OutlineInput = Pick<StepInput, 'kernel' | 'before' | 'earlier' | 'bodyOf'>;
+
 /** The region of an outline, which may be taken from a step or a face that is there. */
 export function regionHere(
   outline: OutlineShape,
   all: Readonly<Record<string, NamedLength>>,
-  input: Pick<StepInput, 'kernel' | 'before' | 'earlier'>,
+  input: OutlineInput,
   prefix = '',
 ): Result<Region, StepFault> {
   const lengths = inside(all, prefix);
   if (outline.shape !== 'offset') return regionOf({ ...outline, lengths } as KnownOutline);
-  const base =
-    'step' in outline.of ? regionOfStep(outline.of.step, input) : pickedRegion(outline.of.face, input);
+  const { of } = outline;
+  let there: OutlineInput = input;
+  if (of.body !== undefined) {
+    const other = input.bodyOf(of.body);
+    if (!other.ok) return other;
+    there = { ...input, before: other.value.solid, earlier: other.value.steps };
+  }
+  const base = 'step' in of ? regionOfStep(of.step, there) : pickedRegion(of.face, there);
   return base.ok ? offsetRegion(input.kernel, base.value, lengths.by!) : base;
 }
 
@@ -87,7 +96,7 @@ export function regionHere(
 export function loopHere(
   outline: OutlineShape,
   all: Readonly<Record<string, NamedLength>>,
-  input: Pick<StepInput, 'kernel' | 'before' | 'earlier'>,
+  input: OutlineInput,
   prefix = '',
 ): Result<Loop, StepFault> {
   const region = regionHere(outline, all, input, prefix);
@@ -97,7 +106,7 @@ export function loopHere(
 
 function pickedRegion(
   pick: Parameters<typeof faceOfPick>[2],
-  { kernel, before, earlier }: Pick<StepInput, 'kernel' | 'before' | 'earlier'>,
+  { kernel, before, earlier }: OutlineInput,
 ): Result<Region, StepFault> {
   if (!before) return no({ code: 'outline.notHere' });
   return scoped((scope) => {
@@ -107,10 +116,7 @@ function pickedRegion(
 }
 
 /** What an earlier step raises, lays, turns or drills, about its own middle. */
-function regionOfStep(
-  id: string,
-  input: Pick<StepInput, 'kernel' | 'before' | 'earlier'>,
-): Result<Region, StepFault> {
+function regionOfStep(id: string, input: OutlineInput): Result<Region, StepFault> {
   const of = input.earlier.get(id);
   if (!of) return no({ code: 'step.pickLost', lookingFor: 'the step whose outline it takes' });
   const plain = (shape: 'circle' | 'rectangle') => regionOf({ shape, lengths: of.lengths });

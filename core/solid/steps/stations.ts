@@ -1,12 +1,15 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { StepOf } from '@core/model';
-import type { Curve, Loop, Point } from '@core/outline';
+import { placedLoop, type Curve, type Loop, type Point } from '@core/outline';
 
 import type { Annotation } from '../annotation';
-import { turnedLoop } from '../outlineFace';
-import { resolveAll, resolveLength, resolvePosition } from '../resolve';
+import { blended } from '../blended';
+import type { Kernel } from '../kernel';
+import { levelPlane, turnedLoop, type Plane } from '../outlineFace';
+import { resolveAll, resolveLength, resolvePosition, SMALLEST_MM } from '../resolve';
+import { soundOrNot } from '../soundness';
 import type { StepType } from '../stepKind';
-import { faceTag } from '../tagged';
+import { faceTag, type TaggedSolid } from '../tagged';
 import { placeNumbers, type Stand } from '../stand';
 
 /** Diameters smaller than this are a point, mm. */
@@ -18,7 +21,7 @@ const diameterOf = (lengths: Lengths, index: number) => lengths[`diameter${index
 
 /**
  * A shape turned through stations. Faces: wall (smooth) or wall0, wall1 and so on (straight), bottom, top. The first
- * and the last station may be points.
+ * and the last station may be points. Oval or square in section: wall, or right, back, left and front; no points.
  */
 export const stations: StepType<'stations'> = {
   kind: 'stations',
@@ -35,9 +38,13 @@ export const stations: StepType<'stations'> = {
         numbers,
       );
     }
+    for (const [index, { depth, diameter }] of step.section ? step.rows.entries() : []) {
+      lengths[`depth${index}`] = resolveLength(depth ?? diameter, `depth of station ${index + 1}`, numbers);
+    }
     return resolveAll(lengths);
   },
   tool(step, lengths, { kernel, stand }) {
+    if (step.section) return blendedThrough(step, lengths, kernel, stand);
     const profile = profileOf(step, lengths, stand);
     if (!profile.ok) return profile;
     return ok(turnedLoop(kernel, profile.value, stand.at, (role) => faceTag(step.id, role)));
@@ -72,6 +79,61 @@ export const stations: StepType<'stations'> = {
       ],
     };
   },
+};
+
+/** Through ovals or rectangles, each about the axis. */
+function blendedThrough(
+  step: StepOf<'stations'>,
+  lengths: Lengths,
+  kernel: Kernel,
+  { at: [x, y], level }: Stand,
+): Result<TaggedSolid, StepFault> {
+  const sections: { loop: Loop; plane: Plane }[] = [];
+  for (const index of step.rows.keys()) {
+    const [at, width, depth] = [atOf(lengths, index), diameterOf(lengths, index), lengths[`depth${index}`]!];
+    if (width.mm < SMALLEST_MM) {
+      return no({ code: 'value.outOfRange', length: width, minMm: SMALLEST_MM, maxMm: 1000 });
+    }
+    if (index > 0 && at.mm <= atOf(lengths, index - 1).mm) {
+      return no({ code: 'stations.notRising', place: index + 1, at });
+    }
+    const loop = step.section === 'oval' ? oval(width.mm / 2, depth.mm / 2) : box(width.mm / 2, depth.mm / 2);
+    sections.push({ loop: placedLoop(loop, 0, [x, y]), plane: levelPlane(level + at.mm) });
+  }
+  const smooth = step.between === 'smooth' && sections.length > 2;
+  return soundOrNot(blended(kernel, sections, smooth, (role) => faceTag(step.id, role)));
+}
+
+/** Points round an oval: within a hundred-thousandth of it. */
+const OVAL_POINTS = 32;
+/** All ovals begin on the right and are evenly spaced, so that what lies straight between two is an oval too. */
+const oval = (a: number, b: number): Loop => [
+  {
+    kind: 'spline',
+    closed: true,
+    even: true,
+    role: 'wall',
+    points: Array.from({ length: OVAL_POINTS }, (_, index): Point => {
+      const turn = (2 * Math.PI * index) / OVAL_POINTS;
+      return [a * Math.cos(turn), b * Math.sin(turn)];
+    }),
+  },
+];
+
+const box = (a: number, b: number): Loop => {
+  const corners: Point[] = [
+    [a, -b],
+    [a, b],
+    [-a, b],
+    [-a, -b],
+  ];
+  const roles = ['right', 'back', 'left', 'front'];
+  return corners.map((from, index) => ({
+    kind: 'line',
+    from,
+    to: corners[(index + 1) % 4]!,
+    role: roles[index]!,
+  }));
 };
 
 /** Half of the shape, beside its axis. */

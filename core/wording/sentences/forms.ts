@@ -14,7 +14,7 @@ import {
   type Option,
   type SentencePart,
 } from './parts';
-import { effectVerb, levelChoice, placeWords } from './places';
+import { effectVerb, levelChoice, placeWords, type EarlierStep } from './places';
 
 type Form = StepOf<'wedge' | 'spin' | 'blend' | 'run' | 'thread' | 'text' | 'tongue'>;
 
@@ -34,7 +34,7 @@ export function formSentence(step: Form, sources?: OutlineSources): SentencePart
         chip('high', 'height on the right', step.high),
         words(' on the right'),
         ...turnParts(step.turn),
-        ...standing(step),
+        ...standing(step, sources?.steps),
       ];
     case 'spin':
       return [
@@ -49,7 +49,7 @@ export function formSentence(step: Form, sources?: OutlineSources): SentencePart
         angle('angle', 'how far round', step.angle),
         words(' from '),
         angle('turn', 'where it begins', step.turn),
-        ...standing(step),
+        ...standing(step, sources?.steps),
       ];
     case 'blend':
       return [
@@ -98,7 +98,7 @@ export function formSentence(step: Form, sources?: OutlineSources): SentencePart
           ['straight', 'straight between'],
           ['smooth', 'smooth between'],
         ]),
-        ...standing(step),
+        ...standing(step, sources?.steps),
       ];
     case 'run':
       return [
@@ -130,10 +130,10 @@ export function formSentence(step: Form, sources?: OutlineSources): SentencePart
           [true, 'back to its beginning'],
         ]),
         ...endingParts(step),
-        ...standing(step),
+        ...standing(step, sources?.steps),
       ];
     case 'thread':
-      return threadSentence(step);
+      return threadSentence(step, sources?.steps);
     case 'text':
       return [
         effectVerb(step, 'Letter'),
@@ -145,7 +145,7 @@ export function formSentence(step: Form, sources?: OutlineSources): SentencePart
         chip('depth', 'depth of the letters', step.depth),
         words(takesAway(step.effect) ? ' deep' : ' raised'),
         ...turnParts(step.turn),
-        ...standing(step),
+        ...standing(step, sources?.steps),
       ];
     case 'tongue':
       return [
@@ -161,7 +161,7 @@ export function formSentence(step: Form, sources?: OutlineSources): SentencePart
         words(' out'),
         ...(takesAway(step.effect) ? [words(', play '), chip('play', 'play', step.play)] : []),
         ...turnParts(step.turn),
-        ...standing(step),
+        ...standing(step, sources?.steps),
       ];
   }
 }
@@ -184,13 +184,13 @@ export function formOptions(step: Step): Option[] {
   ];
 }
 
-const standing = (step: Exclude<Form, StepOf<'thread'>>): SentencePart[] => [
+const standing = (step: Exclude<Form, StepOf<'thread'>>, before?: readonly EarlierStep[]): SentencePart[] => [
   words(', '),
   levelChoice(step),
-  ...placeWords(step),
+  ...placeWords(step, before),
 ];
 
-function threadSentence(step: StepOf<'thread'>): SentencePart[] {
+function threadSentence(step: StepOf<'thread'>, before?: readonly EarlierStep[]): SentencePart[] {
   const isInside = step.side === 'inside';
   const measured = step.length === 'through' ? numberValue(10) : step.length;
   const known = THREADS.some(({ name }) => name === step.size);
@@ -230,7 +230,7 @@ function threadSentence(step: StepOf<'thread'>): SentencePart[] {
       : []),
     words(', '),
     levelChoice(step),
-    ...placeWords(step),
+    ...placeWords(step, before),
   ];
 }
 

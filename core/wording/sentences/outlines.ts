@@ -20,7 +20,7 @@ import {
   type SentencePart,
 } from './parts';
 import type { NamedLayout } from './patterns';
-import { levelChoice } from './places';
+import { levelChoice, type EarlierStep } from './places';
 
 /** Outlines that any other can be turned into: all but those that are taken from elsewhere. */
 type PlainShape = Exclude<OutlineShapeName, 'layoutHull' | 'offset' | 'drawn'>;
@@ -105,12 +105,13 @@ const POLYGON_SIDES = [3, 4, 5, 6, 8, 12];
 
 /** What an outline may be taken from: the steps before its own, and layouts. */
 export interface OutlineSources {
-  /** With their place in the recipe, from 1. */
-  steps: readonly { step: Step; place: number }[];
+  steps: readonly EarlierStep[];
   layouts: readonly NamedLayout[];
+  /** Other bodies, with their steps. */
+  bodies: readonly { id: string; name: string; steps?: readonly Step[] }[];
 }
 
-const NO_SOURCES: OutlineSources = { steps: [], layouts: [] };
+const NO_SOURCES: OutlineSources = { steps: [], layouts: [], bodies: [] };
 
 const hasOutline = ({ kind }: Step) =>
   ['raise', 'spin', 'run', 'plate', 'turn', 'peg', 'drill'].includes(kind);
@@ -119,7 +120,7 @@ const hasOutline = ({ kind }: Step) =>
 export function outlineParts(
   outline: OutlineShape,
   path = 'outline',
-  { steps, layouts }: OutlineSources = NO_SOURCES,
+  { steps, layouts, bodies }: OutlineSources = NO_SOURCES,
 ): SentencePart[] {
   const names = Object.entries(OUTLINE_NAMES) as [PlainShape, string][];
   const by = outline.shape === 'offset' ? outline.by : numberValue(0);
@@ -135,6 +136,19 @@ export function outlineParts(
       .map(({ step, place }) =>
         as(`the outline of step ${place}`, { shape: 'offset', of: { step: step.id }, by }),
       ),
+    ...bodies.flatMap(({ id, name, steps: own = [] }) =>
+      own.flatMap((step, index) =>
+        hasOutline(step)
+          ? [
+              as(`the outline of step ${index + 1} of ${name}`, {
+                shape: 'offset',
+                of: { step: step.id, body: id },
+                by,
+              }),
+            ]
+          : [],
+      ),
+    ),
   ];
   const isNow = ({ patch }: Option) => {
     const other = patch[path] as OutlineShape;

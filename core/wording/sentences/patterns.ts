@@ -3,14 +3,15 @@ import { numberValue, type StepKind, type StepOf } from '@core/model';
 import { chip, choice, plainNumber, words, type Option, type SentencePart } from './parts';
 
 /** The stations of a turned shape, as a list of rows. */
-export const stationRows = ({ rows }: StepOf<'stations'>): SentencePart => ({
+export const stationRows = ({ rows, section }: StepOf<'stations'>): SentencePart => ({
   kind: 'rows',
   field: 'rows',
   what: 'station',
   text: `${rows.length} stations`,
   columns: [
     { key: 'at', word: 'height' },
-    { key: 'diameter', word: 'across' },
+    { key: 'diameter', word: section ? 'wide' : 'across' },
+    ...(section ? [{ key: 'depth', word: 'deep' }] : []),
   ],
   least: 2,
 });

@@ -2,9 +2,11 @@ import {
   numberValue,
   takesAway,
   type Effect,
+  type FromStep,
   type Ground,
   type MeasuredFrom,
   type Place,
+  type Step,
   type StepOf,
   type Value,
 } from '@core/model';
@@ -45,11 +47,20 @@ const WAYS: Record<Ways, [WayWords, WayWords]> = {
   ],
 };
 
-/** Where a step stands on its ground, along both ways. */
-export function placeWords(step: Place): SentencePart[] {
+/** A step that stands before, with its place in the recipe, from 1. */
+export interface EarlierStep {
+  step: Step;
+  place: number;
+}
+
+/** Where a step stands on its ground, along both ways. @param before steps that it may be measured from. */
+export function placeWords(step: Place, before: readonly EarlierStep[] = []): SentencePart[] {
   const onFace = typeof step.on === 'object';
   const standard: MeasuredFrom = onFace ? 'middle' : 'axle';
-  const from = { x: step.xFrom ?? standard, y: step.yFrom ?? standard };
+  const from: Record<'x' | 'y', MeasuredFrom | FromStep> = {
+    x: step.xFrom ?? standard,
+    y: step.yFrom ?? standard,
+  };
   const [along, across] = WAYS[waysOf(step.on)];
   const isStandard = from.x === standard && from.y === standard;
   const isThere = isStandard && isZero(step.x) && isZero(step.y);
@@ -77,7 +88,7 @@ export function placeWords(step: Place): SentencePart[] {
     words(' '),
     ...(isStandard
       ? [words(way.on)]
-      : [fromChoice(axis === 'x' ? 'xFrom' : 'yFrom', from[axis], way, onFace)]),
+      : [fromChoice(axis === 'x' ? 'xFrom' : 'yFrom', from[axis], way, onFace, before)]),
   ];
   return [
     words(', '),
@@ -92,22 +103,32 @@ export function placeWords(step: Place): SentencePart[] {
 
 function fromChoice(
   field: 'xFrom' | 'yFrom',
-  now: MeasuredFrom,
+  now: MeasuredFrom | FromStep,
   { on, low, high }: WayWords,
   onFace: boolean,
+  before: readonly EarlierStep[],
 ): SentencePart {
-  const options: [MeasuredFrom, string][] = [
+  const isPlaced = ({ step }: EarlierStep) => 'x' in step && 'y' in step;
+  const known = before.filter(isPlaced);
+  const options: [MeasuredFrom | FromStep, string][] = [
     ['axle', `${on} of the axle line`],
     ['middle', `${on} of the middle`],
     ['low', `in from the ${low} edge`],
     ['high', `in from the ${high} edge`],
     ['lowFlush', `between its edge and the ${low} edge`],
     ['highFlush', `between its edge and the ${high} edge`],
+    ...known.map(({ step, place }): [FromStep, string] => [
+      { step: step.id },
+      `${on} of the middle of step ${place}`,
+    ]),
   ];
+  if (typeof now === 'object' && !known.some(({ step }) => step.id === now.step)) {
+    options.push([now, `${on} of the middle of a lost step`]);
+  }
   const standard: MeasuredFrom = onFace ? 'middle' : 'axle';
   return choice(
     'what it is measured from',
-    ({ patch }) => (patch[field] ?? standard) === now,
+    ({ patch }) => JSON.stringify(patch[field] ?? standard) === JSON.stringify(now),
     options.map(([from, word]) => ({ word, patch: { [field]: from === standard ? undefined : from } })),
   );
 }

@@ -96,7 +96,7 @@ test.each([
   ['hollow', 'Hollow it to a wall of 2, open at the bottom'],
   [
     'grip',
-    'Turn a shape through 2 stations: 20 across at 0, 16 across at 30, smooth between, on the top, on the axle line',
+    'Turn a round shape through 2 stations: 20 across at 0, 16 across at 30, smooth between, on the top, on the axle line',
   ],
   ['ease', 'Ease the upright edges of step 2 by 1'],
 ])('%s reads aloud', (id, sentence) => expect(say(id)).toBe(sentence));

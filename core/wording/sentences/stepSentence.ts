@@ -1,4 +1,4 @@
-import type { Step } from '@core/model';
+import type { Step, StepOf } from '@core/model';
 
 import { edgeChoice, stepsBefore, unevenOptions, unevenParts } from './edges';
 import { formOptions, formSentence } from './forms';
@@ -40,6 +40,17 @@ export function moreOptions(step: Step): Option[] {
   ];
 }
 
+/** What the section of stations is: round is turned, the others have a depth. */
+function sectionChoice(step: StepOf<'stations'>): SentencePart {
+  const deep = step.rows.map((row) => ({ ...row, depth: row.depth ?? row.diameter }));
+  const round = step.rows.map(({ at, diameter }) => ({ at, diameter }));
+  return choice('its section', ({ patch }) => patch.section === step.section, [
+    { word: 'a round shape', patch: { section: undefined, rows: round } },
+    { word: 'an oval shape', patch: { section: 'oval', rows: deep } },
+    { word: 'a square-edged shape', patch: { section: 'box', rows: deep } },
+  ]);
+}
+
 /** A step as a sentence that reads aloud. */
 export function stepSentence(
   step: Step,
@@ -49,6 +60,7 @@ export function stepSentence(
   const sources = {
     steps: stepsBefore(step, steps).map((earlier) => ({ step: earlier, place: steps.indexOf(earlier) + 1 })),
     layouts,
+    bodies,
   };
   switch (step.kind) {
     case 'turn':
@@ -81,7 +93,7 @@ export function stepSentence(
         chip('height', 'height', step.height),
         words(' high '),
         groundChoice(step, false),
-        ...placeWords(step),
+        ...placeWords(step, sources.steps),
       ];
     case 'groove':
       return [
@@ -101,7 +113,7 @@ export function stepSentence(
         ...headParts(step),
         words(', '),
         groundChoice(step, true),
-        ...placeWords(step),
+        ...placeWords(step, sources.steps),
       ];
     case 'raise':
       return [
@@ -111,7 +123,7 @@ export function stepSentence(
         ...(step.outline.shape === 'circle' || step.turn === 0 ? [] : turnParts(step.turn)),
         ...heightParts(step),
         ...taperParts(step),
-        ...placeWords(step),
+        ...placeWords(step, sources.steps),
       ];
     case 'cone':
       return [
@@ -124,7 +136,7 @@ export function stepSentence(
         chip('height', 'height', step.height),
         words(' high, '),
         levelChoice(step),
-        ...placeWords(step),
+        ...placeWords(step, sources.steps),
       ];
     case 'ball':
       return [
@@ -135,7 +147,7 @@ export function stepSentence(
         chip('up', 'height of its middle', step.up),
         words(' above its place, '),
         levelChoice(step),
-        ...placeWords(step),
+        ...placeWords(step, sources.steps),
       ];
     case 'ring':
       return [
@@ -148,18 +160,30 @@ export function stepSentence(
         chip('up', 'height of its middle', step.up),
         words(' above its place, '),
         levelChoice(step),
-        ...placeWords(step),
+        ...placeWords(step, sources.steps),
       ];
     case 'stations':
       return [
-        effectVerb(step, 'Turn'),
-        words(' a shape through '),
+        effectVerb(step, step.section ? 'Shape' : 'Turn'),
+        words(' '),
+        sectionChoice(step),
+        words(' through '),
         stationRows(step),
         words(':'),
         ...step.rows.flatMap((row, index) => [
           words(index === 0 ? ' ' : ', '),
-          chip(`rows.${index}.diameter`, `diameter of station ${index + 1}`, row.diameter),
-          words(' across at '),
+          chip(
+            `rows.${index}.diameter`,
+            `${step.section ? 'width' : 'diameter'} of station ${index + 1}`,
+            row.diameter,
+          ),
+          ...(step.section
+            ? [
+                words(' by '),
+                chip(`rows.${index}.depth`, `depth of station ${index + 1}`, row.depth ?? row.diameter),
+                words(' at '),
+              ]
+            : [words(' across at ')]),
           chip(`rows.${index}.at`, `height of station ${index + 1}`, row.at),
         ]),
         words(', '),
@@ -169,7 +193,7 @@ export function stepSentence(
         ]),
         words(', '),
         levelChoice(step),
-        ...placeWords(step),
+        ...placeWords(step, sources.steps),
       ];
     case 'repeat':
       return [

@@ -21,6 +21,7 @@ type Work = StepOf<'body' | 'faces' | 'taper' | 'move' | 'split'>;
 export interface NamedBody {
   id: string;
   name: string;
+  steps?: readonly Step[];
 }
 
 /** Sentences of the steps that work on what is there. */
@@ -69,6 +70,7 @@ export function workSentence(
         words(' '),
         setting('of', 'which faces', step.of, [
           ['all', 'all faces'],
+          ['mating', 'all faces that a fit is for'],
           ...stepsBefore(step, steps).map(
             (earlier) => [earlier.id, `the faces of step ${steps.indexOf(earlier) + 1}`] as const,
           ),

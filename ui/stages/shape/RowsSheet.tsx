@@ -84,7 +84,8 @@ export function RowsSheet({
             {part.columns.map(({ key, word }) => (
               <View key={key} className="flex-row items-center gap-1">
                 <NumberChip
-                  value={row[key] as Value}
+                  // A depth that is not given is as much as the width.
+                  value={(row[key] ?? row.diameter) as Value}
                   what={`${part.what} ${index + 1} ${word}`}
                   onPress={() =>
                     setEditing({
