@@ -83,3 +83,22 @@ test('clearance between bodies, with its ends; and how much they overlap', () =>
     expect(clearance(a!, tight!)!.overlapMm3).toBeCloseTo(Math.PI * (3.25 ** 2 - 9) * 10, 3);
   });
 });
+
+test('two round things: their centres, or the axes they turn about', () => {
+  const other = stepOf('drill', { diameter: 4, depth: 4, x: -9, y: 6 });
+  const pin = stepOf('peg', { diameter: 5, height: 8, on: 'front', x: 12, y: 5 });
+  withSolids({ a: [base, bore, other, pin] }, ({ a }) => {
+    const centres = (first: Picked, second: Picked) =>
+      measure({ solid: a!, picked: first }, { solid: a!, picked: second })!.centres;
+    const [one, two] = [face(`${bore.id}:wall`), face(`${other.id}:wall`)];
+    // Fourteen to the left and six to the back, whatever their depths.
+    expect(centres(one, two)!.mm).toBeCloseTo(Math.hypot(14, 6), 6);
+    const rim = edge(`${other.id}:wall`, `${base.id}:top`, [-9, 4, 10]);
+    expect(centres(face(`${bore.id}:wall`), rim)!.mm).toBeCloseTo(Math.hypot(14, 6), 6);
+    expect(centres(one, one)!.mm).toBeCloseTo(0, 9);
+    // Axes that are not parallel have no one distance: their middles do.
+    const wall = face(`${pin.id}:wall`, [12, -14, 7.5]);
+    expect(centres(wall, one)!.mm).toBeCloseTo(Math.hypot(7, 14), 6);
+    expect(centres(face(`${base.id}:top`), one)).toBeNull();
+  });
+});

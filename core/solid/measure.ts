@@ -1,5 +1,5 @@
 import type { Vec3 } from './annotation';
-import { along, dot, minus, unit } from './frame';
+import { along, cross, dot, minus, unit } from './frame';
 import type { Kernel, Shape } from './kernel';
 import { planeOf } from './picks';
 import { scoped, type Scope } from './scope';
@@ -17,6 +17,8 @@ export interface Measured {
   things: Thing[];
   /** The shortest way between two things, and where it begins and ends. */
   distance: { mm: number; from: Vec3; to: Vec3 } | null;
+  /** Between the middles of two round things: of their axes where those are parallel, else of their centres. */
+  centres: { mm: number; from: Vec3; to: Vec3 } | null;
   /** Between two flat faces, straight edges or axes. */
   angle: number | null;
   /** Thickness of the material under the point that was tapped, for one face alone. */
@@ -37,6 +39,8 @@ interface Found {
   thing: Thing;
   /** A flat face's normal; a line's or an axis' way. */
   way: { of: 'normal' | 'line'; at: Vec3 } | null;
+  /** Of something round: the middle of its edge, or of a round face a point of its axis abreast of its middle. */
+  centre?: Vec3;
 }
 
 /** Measures one thing, or between two; of the same solid or of two. Null if one of them is no longer there. */
@@ -51,15 +55,28 @@ export function measure(
     if (!a || (second && !b)) return null;
     if (!b) {
       const wallMm = first.picked.kind === 'face' ? wallAt(first.solid, a.shape, first.picked.near) : null;
-      return { things: [a.thing], distance: null, angle: null, wallMm };
+      return { things: [a.thing], distance: null, centres: null, angle: null, wallMm };
     }
     return {
       things: [a.thing, b.thing],
       distance: closestPoints(kernel, scope, a.shape, b.shape),
+      centres: centresApart(a, b),
       angle: angleBetween(a.way, b.way),
       wallMm: null,
     };
   });
+}
+
+/** Axes that turn by less than this from each other are parallel: the sine of the angle. */
+const PARALLEL = 1e-6;
+
+function centresApart(a: Found, b: Found): Measured['centres'] {
+  if (!a.centre || !b.centre || !a.way || !b.way) return null;
+  const [from, to] = [a.centre, b.centre];
+  const isParallel = Math.hypot(...cross(a.way.at, b.way.at)) < PARALLEL;
+  // Of parallel axes what is along them is no distance between them.
+  const end = isParallel ? along(to, a.way.at, -dot(minus(to, from), a.way.at)) : to;
+  return { mm: Math.hypot(...minus(end, from)), from, to: end };
 }
 
 /** The smallest room between two solids, with its ends; and the volume they have in common, if they overlap. */
@@ -109,7 +126,24 @@ function faceFound(kernel: Kernel, scope: Scope, shape: Shape): Found {
     shape,
     thing: { kind: 'cylinder', diameterMm: 2 * cylinder.Radius(), areaMm2 },
     way: { of: 'line', at: [axis.X(), axis.Y(), axis.Z()] },
+    centre: axisMiddle(kernel, scope, shape, cylinder, [axis.X(), axis.Y(), axis.Z()]),
   };
+}
+
+/** The point of a cylinder's axis that is abreast of the middle of its face. */
+function axisMiddle(
+  kernel: Kernel,
+  scope: Scope,
+  face: Shape,
+  cylinder: InstanceType<Kernel['gp_Cylinder']>,
+  way: Vec3,
+): Vec3 {
+  const location = scope.keep(cylinder.Location());
+  const at: Vec3 = [location.X(), location.Y(), location.Z()];
+  const properties = scope.keep(new kernel.GProp_GProps());
+  kernel.BRepGProp.SurfaceProperties(face, properties, false, false);
+  const middle = scope.keep(properties.CentreOfMass());
+  return along(at, way, dot(minus([middle.X(), middle.Y(), middle.Z()], at), way));
 }
 
 function edgeFound(kernel: Kernel, scope: Scope, shape: Shape): Found {
@@ -126,10 +160,12 @@ function edgeFound(kernel: Kernel, scope: Scope, shape: Shape): Found {
   if (kind === 'GeomAbs_Circle') {
     const circle = scope.keep(curve.Circle());
     const axis = scope.keep(scope.keep(circle.Axis()).Direction());
+    const centre = scope.keep(circle.Location());
     return {
       shape,
       thing: { kind: 'circle', diameterMm: 2 * circle.Radius(), lengthMm },
       way: { of: 'line', at: [axis.X(), axis.Y(), axis.Z()] },
+      centre: [centre.X(), centre.Y(), centre.Z()],
     };
   }
   return { shape, thing: { kind: 'curve', lengthMm }, way: null };

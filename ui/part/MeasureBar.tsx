@@ -39,7 +39,9 @@ export function MeasureBar({ repair, bodies }: { repair: Repair; bodies: readonl
   const rooms = useRooms(repair, bodies);
   const [at, setAt] = useState(-1);
   const room = picked.length === 0 && at >= 0 ? rooms?.[at % rooms.length] : undefined;
-  const distance = picked.length === 0 ? room : measured?.distance;
+  // Of two round things the way between their centres is what one would write down.
+  const centres = measured?.centres && measured.centres.mm > 1e-6 ? measured.centres : null;
+  const distance = picked.length === 0 ? room : (centres ?? measured?.distance);
   useEffect(() => {
     const ends = distance ? ([distance.from, distance.to] as const) : null;
     showOnPart(ends && new Float32Array(ends.flat()), ends ?? []);
@@ -121,7 +123,8 @@ function roomWords({ one, other, mm, overlapMm3 }: Clearance, { bodies }: Repair
 }
 
 /** What one would write down of it. */
-function mainLength({ things, distance, wallMm }: Measured): { name: string; mm: number } | null {
+function mainLength({ things, distance, centres, wallMm }: Measured): { name: string; mm: number } | null {
+  if (centres && centres.mm > 1e-6) return { name: 'Distance of centres', mm: centres.mm };
   if (distance) return { name: 'Distance', mm: distance.mm };
   const [thing] = things;
   if (!thing) return null;
@@ -130,14 +133,19 @@ function mainLength({ things, distance, wallMm }: Measured): { name: string; mm:
   return wallMm === null ? null : { name: 'Wall', mm: wallMm };
 }
 
-function measuredWords({ things, distance, angle, wallMm }: Measured, show: Show): string {
+function measuredWords({ things, distance, centres, angle, wallMm }: Measured, show: Show): string {
   if (!distance) {
     const wall = wallMm === null ? '' : `; wall under it ${show.length(wallMm)}`;
     return `${capital(thingWords(things[0]!, show))}${wall}.`;
   }
   const between =
     distance.mm < 1e-6 ? 'They touch or cross' : `${show.length(distance.mm)} apart at the nearest`;
-  return `${between}${angle === null ? '' : `, at ${degrees(angle)}`}. ${capital(things.map((thing) => thingWords(thing, show)).join('; '))}.`;
+  const middles = centres
+    ? centres.mm < 1e-6
+      ? ', their centres in line'
+      : `, their centres ${show.length(centres.mm)}`
+    : '';
+  return `${between}${middles}${angle === null ? '' : `, at ${degrees(angle)}`}. ${capital(things.map((thing) => thingWords(thing, show)).join('; '))}.`;
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

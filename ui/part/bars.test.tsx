@@ -152,6 +152,39 @@ describe('the room between bodies', () => {
   });
 });
 
+describe('two round things', () => {
+  test('are told by their centres, which is what is kept', async () => {
+    mockMeasure.mockResolvedValue({
+      things: [4, 6].map((diameterMm) => ({ kind: 'circle', diameterMm, lengthMm: Math.PI * diameterMm })),
+      distance: { mm: 15, from: [2, 0, 10], to: [17, 0, 10] },
+      centres: { mm: 20, from: [0, 0, 10], to: [20, 0, 10] },
+      angle: 0,
+      wallMm: null,
+    } satisfies Measured);
+    act(() => tool().setMeasuring(true));
+    render(<MeasureBar repair={repair} bodies={[]} />);
+    await act(async () => {
+      const picked = {
+        kind: 'edge' as const,
+        tags: ['hole:wall', 'plate:top'] as const,
+        near: [0, 0, 10] as const,
+      };
+      tool().setPicked([picked, picked].map((one) => ({ bodyId: 'body', picked: one })));
+      await Promise.resolve();
+    });
+    expect(screen.getByRole('status').textContent).toContain('their centres 20.00 mm');
+    expect(tool().points).toEqual([
+      [0, 0, 10],
+      [20, 0, 10],
+    ]);
+    press('Keep as a size');
+    expect(mockPut.mock.calls.at(-1)![1]).toMatchObject({
+      given: 20,
+      name: 'Distance of centres, measured on the part B',
+    });
+  });
+});
+
 describe('measuring', () => {
   const picked = {
     bodyId: 'body',
@@ -169,7 +202,13 @@ describe('measuring', () => {
   const said = () => screen.getByRole('status').textContent;
 
   test('a face alone: its area and the wall under it, which can be kept', async () => {
-    await show({ things: [{ kind: 'plane', areaMm2: 787.44 }], distance: null, angle: null, wallMm: 10 });
+    await show({
+      things: [{ kind: 'plane', areaMm2: 787.44 }],
+      distance: null,
+      centres: null,
+      angle: null,
+      wallMm: 10,
+    });
     expect(said()).toBe('Flat face of 787.4 mm²; wall under it 10.00 mm.');
     press('Keep as a size');
     expect(mockPut).toHaveBeenCalledWith(
@@ -183,6 +222,7 @@ describe('measuring', () => {
     await show({
       things: [{ kind: 'circle', diameterMm: 4, lengthMm: 12.57 }],
       distance: null,
+      centres: null,
       angle: null,
       wallMm: null,
     });
@@ -197,6 +237,7 @@ describe('measuring', () => {
           { kind: 'cylinder', diameterMm: 4, areaMm2: 125.7 },
         ],
         distance: { mm: 18, from: [0, 0, 0], to: [18, 0, 0] },
+        centres: null,
         angle: Math.PI / 2,
         wallMm: null,
       },
@@ -210,7 +251,13 @@ describe('measuring', () => {
   });
 
   test('things that touch are told to, and a curved face alone has nothing to keep', async () => {
-    await show({ things: [{ kind: 'surface', areaMm2: 5 }], distance: null, angle: null, wallMm: null });
+    await show({
+      things: [{ kind: 'surface', areaMm2: 5 }],
+      distance: null,
+      centres: null,
+      angle: null,
+      wallMm: null,
+    });
     expect(said()).toBe('Curved face of 5.0 mm².');
     expect(screen.queryByRole('button', { name: 'Keep as a size' })).toBeNull();
     press('Done measuring');

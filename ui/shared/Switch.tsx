@@ -8,7 +8,8 @@ export function Switch<T extends string>({
   onChange,
 }: {
   label: string;
-  options: readonly { id: T; word: string }[];
+  /** `spoken` is what a screen reader says, where the word is short. */
+  options: readonly { id: T; word: string; spoken?: string }[];
   value: T | null;
   onChange(value: T): void;
 }) {
@@ -19,12 +20,13 @@ export function Switch<T extends string>({
       className="overflow-hidden rounded-lg border border-rule bg-card"
     >
       <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName="min-w-full">
-        {options.map(({ id, word }, index) => {
+        {options.map(({ id, word, spoken }, index) => {
           const chosen = id === value;
           return (
             <Pressable
               key={id}
               accessibilityRole="radio"
+              accessibilityLabel={spoken ?? word}
               accessibilityState={{ checked: chosen }}
               aria-checked={chosen}
               onPress={() => onChange(id)}

@@ -56,7 +56,9 @@ export function ShapeStage() {
             label="Body"
             options={bodies.map(({ id, name, role }) => ({
               id,
-              word: role === 'counterpart' ? `${name} (counterpart)` : name,
+              // With several, there is no room on a phone to say of each what it is.
+              word: role === 'counterpart' && bodies.length < 3 ? `${name} (counterpart)` : name,
+              spoken: role === 'counterpart' ? `${name} (counterpart)` : name,
             }))}
             value={body.id}
             onChange={setChosen}
