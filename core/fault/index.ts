@@ -82,7 +82,8 @@ export type StepFault =
   | { code: 'value.pointNotPlaced'; what: string; point: string; layout: string }
   | { code: 'value.outOfRange'; length: NamedLength; minMm: number; maxMm: number }
   | { code: 'step.firstMustAdd'; verb: string }
-  | { code: 'step.pickLost'; lookingFor: string }
+  /** `tag`: of the face that was picked, where it was one. */
+  | { code: 'step.pickLost'; lookingFor: string; tag?: string }
   | { code: 'drill.widerThanBody'; bore: NamedLength; bodyMm: number }
   | { code: 'drill.missesBody'; bore: NamedLength }
   | { code: 'drill.deeperThanBody'; depth: NamedLength; bodyMm: number }

@@ -45,7 +45,9 @@ export function faceOfPick(
   earlier: ReadonlyMap<string, StepNumbers>,
 ): Result<Shape, StepFault> {
   const found = solid.facesTagged(pick.tag);
-  if (found.length === 0) return no({ code: 'step.pickLost', lookingFor: wordsOf(pick.tag, earlier) });
+  if (found.length === 0) {
+    return no({ code: 'step.pickLost', lookingFor: wordsOf(pick.tag, earlier), tag: pick.tag });
+  }
   return ok(nearest(solid.kernel, scope, found, pick.near));
 }
 
@@ -62,7 +64,7 @@ export function edgesOfPicks(
     const found = edgesWhere(scope, solid, (tag, other) => tag === a && other === b);
     if (found.length === 0) {
       const lookingFor = `the edge where ${wordsOf(a, earlier)} meets ${wordsOf(b, earlier)}`;
-      return no({ code: 'step.pickLost', lookingFor });
+      return no({ code: 'step.pickLost', lookingFor, tag: a });
     }
     edges.push(nearest(solid.kernel, scope, found, near));
   }

@@ -144,7 +144,11 @@ describe('a place on a picked face', () => {
   test('a lost face is told by what it was, and a round one is refused', () => {
     const gone = build(base, peg({ on: on('tower-9:right') }));
     expect(gone.faults).toEqual([
-      { code: 'step.pickLost', lookingFor: 'the right side of a step that is no longer before this one' },
+      {
+        code: 'step.pickLost',
+        lookingFor: 'the right side of a step that is no longer before this one',
+        tag: 'tower-9:right',
+      },
     ]);
     const covered = raised(outlineOf('rectangle', { length: 60, breadth: 30, cornerRadius: 0 }), 3, {
       on: 'top',

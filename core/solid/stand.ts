@@ -108,7 +108,9 @@ export function standOf(
     const level = on === 'bottom' ? 0 : (inFrame?.[5] ?? 0);
     stand = { frame, ...measured, level: level + lift, up: on === 'bottom', box: inFrame };
   } else {
-    if (!before || !box) return no({ code: 'step.pickLost', lookingFor: 'a face of an earlier step' });
+    if (!before || !box) {
+      return no({ code: 'step.pickLost', lookingFor: 'a face of an earlier step', tag: on.face.tag });
+    }
     const found = scoped((scope) => {
       const face = faceOfPick(scope, before, on.face, earlier);
       return face.ok ? ok(frameOnFace(before.kernel, face.value)) : face;

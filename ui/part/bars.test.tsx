@@ -50,6 +50,7 @@ const mesh: SolidMesh = {
 };
 const job = (picks: PickJob['want']['picks']): PickJob => ({
   bodyId: 'body',
+  forBody: 'body',
   stepId: 'new',
   steps: 2,
   want: { field: 'where', picks },

@@ -8,7 +8,10 @@ import type { PickedOn } from '../solid/protocol';
 
 /** Something is being picked for a step, on its body as it was before the step. */
 export interface PickJob {
+  /** The body that is picked on. */
   bodyId: string;
+  /** The body whose step it is for. */
+  forBody: string;
   stepId: string;
   /** Steps before it that are built. */
   steps: number;
@@ -81,7 +84,10 @@ export function pickableFor({ picks }: PickWanted): ('face' | 'edge')[] {
 }
 
 /** How a pick changes its step, by the path of what it sets. */
-export function patchOfPicks({ want }: PickJob, picked: readonly PickedOn[]): Record<string, unknown> | null {
+export function patchOfPicks(
+  { want, bodyId, forBody }: PickJob,
+  picked: readonly PickedOn[],
+): Record<string, unknown> | null {
   const faces = picked.flatMap(({ picked: one }) =>
     one.kind === 'face' ? [{ tag: one.tag, near: rounded(one.near) }] : [],
   );
@@ -104,7 +110,13 @@ export function patchOfPicks({ want }: PickJob, picked: readonly PickedOn[]): Re
       return faces[0] ? { [want.field]: { edges: 'face', face: faces[0] } } : null;
     case 'outline':
       return faces[0]
-        ? { [want.field]: { shape: 'offset', of: { face: faces[0] }, by: { from: 'number', mm: 0 } } }
+        ? {
+            [want.field]: {
+              shape: 'offset',
+              of: { face: faces[0], ...(bodyId === forBody ? {} : { body: bodyId }) },
+              by: { from: 'number', mm: 0 },
+            },
+          }
         : null;
     case 'flat':
       return faces[0] ? { [want.field]: faces[0] } : null;

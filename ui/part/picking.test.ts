@@ -70,8 +70,9 @@ test('everything that can be picked can be stepped through', () => {
 });
 
 describe('what a pick does to its step', () => {
-  const job = (picks: PickJob['want']['picks'], field = 'where'): PickJob => ({
+  const job = (picks: PickJob['want']['picks'], field = 'where', forBody = 'b'): PickJob => ({
     bodyId: 'b',
+    forBody,
     stepId: 's2',
     steps: 1,
     what: 'which',
@@ -104,8 +105,20 @@ describe('what a pick does to its step', () => {
     expect(patchOfPicks(job('faces', 'open'), [face('s:top'), face('s:front')])).toMatchObject({
       open: [{ tag: 's:top' }, { tag: 's:front' }],
     });
-    for (const picks of ['ground', 'rim', 'edges', 'faces'] as const)
+    for (const picks of ['ground', 'rim', 'edges', 'faces', 'outline', 'flat'] as const)
       expect(patchOfPicks(job(picks), [])).toBeNull();
+  });
+
+  test('a face gives its outline, of another body with its name, or is where a step goes up to', () => {
+    const of = { tag: 's:top', near: [1.235, 0, 0] };
+    const by = { from: 'number', mm: 0 };
+    expect(patchOfPicks(job('outline', 'outline'), [face('s:top')])).toEqual({
+      outline: { shape: 'offset', of: { face: of }, by },
+    });
+    expect(patchOfPicks(job('outline', 'outline', 'lid'), [face('s:top')])).toEqual({
+      outline: { shape: 'offset', of: { face: of, body: 'b' }, by },
+    });
+    expect(patchOfPicks(job('flat', 'upTo'), [face('s:top')])).toEqual({ upTo: of });
   });
 
   test('only what is wanted can be tapped', () => {
@@ -125,7 +138,14 @@ test('one thing is done with the part at a time', () => {
   const tool = () => usePartTool.getState();
   tool().setMeasuring(true);
   tool().setPicked([{ bodyId: 'b', picked: { kind: 'face', tag: 's:top', near: [0, 0, 0] } }]);
-  tool().beginPick({ bodyId: 'b', stepId: 's', steps: 2, what: 'x', want: { field: 'on', picks: 'ground' } });
+  tool().beginPick({
+    bodyId: 'b',
+    forBody: 'b',
+    stepId: 's',
+    steps: 2,
+    what: 'x',
+    want: { field: 'on', picks: 'ground' },
+  });
   expect(tool()).toMatchObject({ measuring: false, picked: [], stage: { bodyId: 'b', steps: 2 } });
   tool().setStage({ bodyId: 'b', steps: 1 });
   expect(tool()).toMatchObject({ job: null, stage: { steps: 1 } });

@@ -55,7 +55,7 @@ export function usePartWork(repair: Repair, shown: readonly ShownBody[]) {
     [job, measuring, picked, setPicked],
   );
   const take = () => {
-    const body = repair.bodies.find(({ id }) => id === job?.bodyId);
+    const body = repair.bodies.find(({ id }) => id === job?.forBody);
     const patch = job && patchOfPicks(job, picked);
     if (job && body && patch) {
       const place = body.steps.findIndex(({ id }) => id === job.stepId) + 1;

@@ -157,11 +157,16 @@ export function outlineParts(
     return other.shape !== 'offset' || JSON.stringify(other) === JSON.stringify(outline);
   };
   // What it is now and could not be chosen anew: a lost source, a picked face, curves that were drawn.
-  const special = as(specialWord(outline), outline);
+  const special = as(specialWord(outline, bodies), outline);
   const shape = choice('the outline', (option) => option === special || isNow(option), [
     ...(offered.some(isNow) ? [] : [special]),
     ...offered,
     { word: 'Take the outline of a face on the part', patch: {}, pick: { field: path, picks: 'outline' } },
+    ...bodies.map(({ id, name }) => ({
+      word: `Take the outline of a face of ${name}`,
+      patch: {},
+      pick: { field: path, picks: 'outline' as const, body: id },
+    })),
   ]);
   const number = (key: string, what: string, value: Value) => chip(`${path}.${key}`, what, value);
   const at = (key: string) => `${path}.${key}`;
@@ -299,12 +304,16 @@ export function outlineParts(
   }
 }
 
-function specialWord(outline: OutlineShape): string {
+function specialWord(outline: OutlineShape, bodies: OutlineSources['bodies']): string {
   switch (outline.shape) {
     case 'layoutHull':
       return 'a band round a lost layout';
-    case 'offset':
-      return 'face' in outline.of ? 'the outline of the face that was picked' : 'the outline of a lost step';
+    case 'offset': {
+      if (!('face' in outline.of)) return 'the outline of a lost step';
+      const { body } = outline.of;
+      if (body === undefined) return 'the outline of the face that was picked';
+      return `the outline of a face of ${bodies.find(({ id }) => id === body)?.name ?? 'a lost body'}`;
+    }
     case 'drawn':
       return `a drawn outline of ${outline.curves.length} ${outline.curves.length === 1 ? 'curve' : 'curves'}`;
     default:

@@ -15,6 +15,8 @@ export interface Option {
 export interface PickWanted {
   field: string;
   picks: 'ground' | 'rim' | 'edges' | 'faces' | 'outline' | 'flat';
+  /** Picked on this other body. */
+  body?: string;
 }
 
 /** What a plain number is, so that it is typed and read back in its own unit. */

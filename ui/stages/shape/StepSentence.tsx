@@ -46,13 +46,17 @@ export function StepSentence({
     put('body', { ...body, steps: withPatch(body.steps, step.id, patch) }, `Step ${index + 1} is changed.`);
   const pick = (want: PickWanted, what: string) => {
     setChoosing(null);
-    const before = body.steps.slice(0, index).filter(({ off }) => !off).length;
-    beginPick({ bodyId: body.id, stepId: step.id, steps: before, want, what });
+    const other = bodies.find(({ id }) => id === want.body);
+    // On its own body as it is before the step; on another one as it is.
+    const there = other ? other.steps : body.steps.slice(0, index);
+    const steps = there.filter(({ off }) => !off).length;
+    beginPick({ bodyId: (other ?? body).id, forBody: body.id, stepId: step.id, steps, want, what });
   };
   const [menu, setMenu] = useState(false);
   const parts = joinWords(stepSentence(step, body.steps, { layouts, bodies }));
   const failed = outcome?.state === 'failed';
-  const pickAgain = pickOf(parts);
+  const lostTag = failed && outcome.fault.code === 'step.pickLost' ? outcome.fault.tag : undefined;
+  const pickAgain = pickOf(parts, lostTag);
   return (
     <View className={`flex-row items-start border-b border-line py-1.5 pr-1 ${failed ? 'bg-rust-soft' : ''}`}>
       <View className="flex-1">
@@ -147,13 +151,23 @@ export function StepSentence({
   );
 }
 
-/** What can be picked anew, of a step whose pick is lost. */
-function pickOf(parts: readonly SentencePart[]): { want: PickWanted; what: string } | null {
-  for (const part of parts) {
-    const option = part.kind === 'choice' ? part.options.find((one) => one.pick) : undefined;
-    if (part.kind === 'choice' && option?.pick) return { want: option.pick, what: part.what };
-  }
-  return null;
+/** What can be picked anew, of a step whose pick is lost: the choice that holds the lost face, or the only one. */
+function pickOf(
+  parts: readonly SentencePart[],
+  tag: string | undefined,
+): { want: PickWanted; what: string } | null {
+  const choices = parts.flatMap((part) => {
+    const wants = part.kind === 'choice' ? part.options.flatMap(({ pick }) => pick ?? []) : [];
+    return part.kind === 'choice' && wants[0] ? [{ part, first: wants[0], wants }] : [];
+  });
+  const holding = (part: Choice) =>
+    part.options.find(({ patch }) => tag !== undefined && JSON.stringify(patch).includes(`"${tag}"`));
+  const found = choices.find(({ part }) => holding(part)) ?? choices[0];
+  if (!found) return null;
+  // An outline may be taken from a face of another body: it is picked there again.
+  const held = holding(found.part)?.patch[found.first.field] as { of?: { body?: string } } | undefined;
+  const want = found.wants.find(({ body }) => body === held?.of?.body) ?? found.first;
+  return { want, what: found.part.what };
 }
 
 const wordsOf = (part: SentencePart | undefined) => (part?.kind === 'words' ? part.text : '');
