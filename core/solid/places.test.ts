@@ -154,7 +154,7 @@ describe('a place on a picked face', () => {
       on: 'top',
     });
     expect(build(base, covered, peg({ on: on(`${base.id}:top`) })).faults).toEqual([
-      { code: 'step.pickLost', lookingFor: 'the top of step 1' },
+      { code: 'step.pickLost', lookingFor: 'the top of step 1', tag: `${base.id}:top` },
     ]);
     const round = peg({});
     expect(build(base, round, peg({ on: on(`${round.id}:wall`) })).faults).toMatchObject([
