@@ -70,6 +70,10 @@ async function main(): Promise<void> {
   await shoot(phone, 'fits');
   await goTo(phone, 'Shape');
   await shoot(phone, 'shape');
+  await phone.getByRole('button', { name: /worth a look$/ }).click();
+  await phone.getByRole('button', { name: 'Show it on the part' }).first().click();
+  await shoot(phone, 'finding');
+  await phone.getByRole('button', { name: 'Done', exact: true }).click();
   await phone.getByRole('link', { name: /^Revisions/ }).click();
   await shoot(phone, 'revisions');
 
@@ -139,6 +143,15 @@ async function shootStarter(
   await phone.getByRole('button', { name: 'Keep as a size' }).waitFor();
   await shoot(phone, 'measure');
   await press('Done measuring');
+  // Turned, and cut open square to the look, to see how the bolt sits.
+  await picture.focus();
+  for (const key of ['ArrowRight', 'ArrowRight', 'ArrowDown']) await phone.keyboard.press(key);
+  await press('Cut open');
+  await press('Cut square to the look');
+  await phone.getByText('mm² cut').waitFor();
+  for (const key of ['ArrowLeft', 'ArrowLeft', 'ArrowLeft', 'ArrowUp', 'ArrowUp'])
+    await phone.keyboard.press(key);
+  await shoot(phone, 'cut');
 }
 
 /** Stands for a photo of the demo's plate. */

@@ -169,20 +169,21 @@ export function PartPane({ stage }: { stage: string }) {
           <ScrollView
             horizontal
             showsHorizontalScrollIndicator={false}
-            contentContainerClassName="min-w-full justify-between gap-1 px-1.5 pb-1 lg:gap-1.5 lg:px-3 lg:pb-2"
+            contentContainerClassName={`min-w-full justify-between gap-1 px-1.5 pb-1 ${short ? '' : 'lg:gap-1.5 lg:px-3 lg:pb-2'}`}
           >
-            <View role="group" aria-label="Stance" className="flex-row gap-1 lg:gap-1.5">
+            <View role="group" aria-label="Stance" className={`flex-row gap-1 ${short ? '' : 'lg:gap-1.5'}`}>
               {STANCE_ORDER.map((id) => (
                 <Toggle
                   key={id}
                   label={STANCES[id].name}
                   on={stance === id}
                   onPress={() => onStance(id)}
+                  short={short}
                   kind="choice"
                 />
               ))}
             </View>
-            <View className="flex-row lg:gap-1.5">
+            <View className={`flex-row ${short ? '' : 'lg:gap-1.5'}`}>
               {hasGhost ? (
                 <Toggle
                   label="Counterpart"
@@ -261,7 +262,7 @@ function Toggle({
       onPress={onPress}
       className={`min-h-[44px] justify-center ${isShort ? 'min-w-[42px] items-center' : ''}`}
     >
-      <View className={`rounded border px-2 py-1.5 lg:px-3 ${colour}`}>
+      <View className={`rounded border px-2 py-1.5 ${short ? '' : 'lg:px-3'} ${colour}`}>
         {isShort ? (
           <Icon size={18} color={colours.ink} />
         ) : (
