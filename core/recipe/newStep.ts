@@ -16,6 +16,8 @@ export interface StepContext {
   body: Body;
   state: RepairState;
   numbers: EvaluatedRepair;
+  /** Letter of the revision that will be frozen next: what is mostly written on a part. */
+  nextRevision?: string;
 }
 
 /** Words in the names of sizes that say what they are sizes of, in any order of likelihood. */
@@ -211,7 +213,7 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
         id,
         kind,
         effect: 'add',
-        text: 'A',
+        text: context.nextRevision ?? 'A',
         height: numberValue(5),
         depth: numberValue(0.6),
         turn: 0,

@@ -192,3 +192,10 @@ describe('steps with something inside', () => {
     expect({ ...copied[1], id: 'raise' }).toEqual(raise);
   });
 });
+
+test('letters are those of the revision that comes next, where it is known', () => {
+  const { repair } = new RepairDraft('x').body('b', 'B', []);
+  const context = { body: repair.bodies[0]!, state: repair, numbers: evaluateRepair(repair) };
+  expect(newStep('text', { ...context, nextRevision: 'C' }, 'new')).toMatchObject({ text: 'C' });
+  expect(newStep('text', context, 'new')).toMatchObject({ text: 'A' });
+});

@@ -6,31 +6,61 @@ export interface WeldedMesh {
   indices: Uint32Array;
 }
 
+/** Corners that differ by less than this share of the mesh's reach are one: two steps of single precision. */
+const SAME_SHARE = 2.4e-7;
+
 /**
- * Joins corners at equal positions and drops triangles that this makes degenerate (at poles). The kernel
- * meshes both sides of an edge from the same points, so positions are equal to the last bit.
+ * Joins corners at the same place and drops triangles that this makes degenerate (at poles). The kernel meshes both sides
+ * of an edge from the same points, but works them out for each: they may differ by a rounding.
  */
 export function weld(mesh: Pick<SolidMesh, 'positions' | 'indices'>): WeldedMesh {
-  const count = mesh.positions.length / 3;
-  // Adding 0 turns a negative zero into zero, so that equal positions have equal bits.
-  const places = mesh.positions.map((mm) => mm + 0);
-  const bits = new Int32Array(places.buffer);
+  const { positions: places } = mesh;
+  const count = places.length / 3;
+  const reach = places.reduce((most, mm) => Math.max(most, Math.abs(mm)), 1);
+  const within = SAME_SHARE * reach;
+  // Cells four times as wide: what is within reach of a corner lies in its own cell or, near a border, in the next.
+  const cell = 4 * within;
   const table = new Int32Array(2 ** Math.ceil(Math.log2(2 * count + 2))).fill(-1);
+  const cells = new Int32Array(places.length);
   const positions = new Float32Array(places.length);
   const renumbered = new Uint32Array(count);
   let known = 0;
+  const find = (x: number, y: number, z: number, at: number): number => {
+    let slot = hashOf(x, y, z) & (table.length - 1);
+    for (; table[slot]! >= 0; slot = (slot + 1) & (table.length - 1)) {
+      const corner = 3 * table[slot]!;
+      const isInCell = cells[corner] === x && cells[corner + 1] === y && cells[corner + 2] === z;
+      if (isInCell && isNear(positions, corner, places, at, within)) return table[slot]!;
+    }
+    return -1 - slot;
+  };
   for (let corner = 0; corner < count; corner += 1) {
     const at = 3 * corner;
-    let slot = hashOf(bits[at]!, bits[at + 1]!, bits[at + 2]!) & (table.length - 1);
-    while (table[slot]! >= 0 && !isSame(positions, 3 * table[slot]!, places, at)) {
-      slot = (slot + 1) & (table.length - 1);
+    const [xs, ys, zs] = [0, 1, 2].map((axis) => cellsAt(places[at + axis]! / cell)) as [
+      number[],
+      number[],
+      number[],
+    ];
+    let found = -1;
+    let free = -1;
+    for (const x of xs) {
+      for (const y of ys) {
+        for (const z of zs) {
+          if (found >= 0) continue;
+          const slot = find(x, y, z, at);
+          if (slot >= 0) found = slot;
+          else if (free < 0) free = -1 - slot;
+        }
+      }
     }
-    if (table[slot]! < 0) {
-      table[slot] = known;
+    if (found < 0) {
+      table[free] = known;
+      cells.set([xs[0]!, ys[0]!, zs[0]!], 3 * known);
       positions.set(places.subarray(at, at + 3), 3 * known);
+      found = known;
       known += 1;
     }
-    renumbered[corner] = table[slot]!;
+    renumbered[corner] = found;
   }
   const indices: number[] = [];
   for (let at = 0; at < mesh.indices.length; at += 3) {
@@ -50,8 +80,17 @@ function hashOf(x: number, y: number, z: number): number {
   return Math.imul(mixed ^ (mixed >>> 15), 0x2c1b3c6d) >>> 3;
 }
 
-const isSame = (a: Float32Array, i: number, b: Float32Array, j: number) =>
-  a[i] === b[j] && a[i + 1] === b[j + 1] && a[i + 2] === b[j + 2];
+const isNear = (a: Float32Array, i: number, b: Float32Array, j: number, within: number) =>
+  Math.abs(a[i]! - b[j]!) <= within &&
+  Math.abs(a[i + 1]! - b[j + 1]!) <= within &&
+  Math.abs(a[i + 2]! - b[j + 2]!) <= within;
+
+/** The cell of a coordinate, and the one across the border that it is near to. */
+function cellsAt(at: number): number[] {
+  const own = Math.floor(at);
+  const share = at - own;
+  return share < 0.25 ? [own, own - 1] : share > 0.75 ? [own, own + 1] : [own];
+}
 
 /**
  * Edges of a welded mesh that do not have exactly one triangle on each side, in opposite directions.

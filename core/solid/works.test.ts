@@ -99,6 +99,7 @@ describe('edges by more rules', () => {
       {
         code: 'step.pickLost',
         lookingFor: 'the edge where the front side of step 1 meets the back side of step 1',
+        tag: `${base.id}:front`,
       },
     ]);
   });

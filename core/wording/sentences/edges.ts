@@ -45,30 +45,57 @@ const makesFaces = (step: Step) =>
   !['ease', 'round', 'hollow', 'move', 'mirror', 'taper', 'faces'].includes(step.kind);
 const onlyOne = (steps: readonly Step[], wanted: (step: Step) => boolean) => steps.filter(wanted).length < 2;
 
+interface Grouped {
+  rule: EdgeRule;
+  group: string;
+}
+
 /** The edges that a step may take: by rule, of all steps before it, or picked. */
 export function edgeChoice(step: StepOf<'ease' | 'round'>, steps: readonly Step[]): SentencePart {
   const rule = step.where;
   const before = stepsBefore(step, steps);
-  const rules = before.flatMap((earlier, index): EdgeRule[] => [
-    ...(isHole(earlier) ? [{ edges: 'mouths' as const, of: earlier.id }] : []),
-    ...(hasRims(earlier) ? [{ edges: 'rims' as const, of: earlier.id }] : []),
-    ...(hasUprights(earlier) ? [{ edges: 'upright' as const, of: earlier.id }] : []),
-    ...(makesFaces(earlier) ? [{ edges: 'all' as const, of: earlier.id }] : []),
-    ...before
+  const own = before.flatMap((earlier): Grouped[] =>
+    [
+      ...(isHole(earlier) ? [{ edges: 'mouths' as const, of: earlier.id }] : []),
+      ...(hasRims(earlier) ? [{ edges: 'rims' as const, of: earlier.id }] : []),
+      ...(hasUprights(earlier) ? [{ edges: 'upright' as const, of: earlier.id }] : []),
+      ...(makesFaces(earlier) ? [{ edges: 'all' as const, of: earlier.id }] : []),
+    ].map((of) => ({ rule: of, group: `Step ${steps.indexOf(earlier) + 1}` })),
+  );
+  const between = before.flatMap((earlier, index): Grouped[] =>
+    before
       .slice(0, index)
       .filter((other) => makesFaces(other) && makesFaces(earlier))
-      .map((other) => ({ edges: 'between' as const, of: other.id, and: earlier.id })),
-  ]);
-  const insides: EdgeRule = { edges: 'insides' };
+      .map((other) => ({
+        rule: { edges: 'between', of: other.id, and: earlier.id },
+        group: 'Where two steps meet',
+      })),
+  );
+  const anywhere = 'Anywhere on the part';
+  const insides: Grouped[] = before.length > 0 ? [{ rule: { edges: 'insides' }, group: anywhere }] : [];
   const same = (other: unknown) => JSON.stringify(other) === JSON.stringify(rule);
-  const offered = [...rules, ...(before.length > 0 ? [insides] : [])];
-  const all = offered.some(same) ? offered : [rule, ...offered];
+  const offered = [...own, ...between, ...insides];
+  const all = offered.some((one) => same(one.rule)) ? offered : [{ rule, group: 'As it is' }, ...offered];
   const picks: Option[] = [
-    { word: 'Pick edges on the part', patch: {}, pick: { field: 'where', picks: 'edges' } },
-    { word: 'Pick a face, for the edges round it', patch: {}, pick: { field: 'where', picks: 'rim' } },
+    {
+      word: 'Pick edges on the part',
+      patch: {},
+      pick: { field: 'where', picks: 'edges' },
+      group: anywhere,
+    },
+    {
+      word: 'Pick a face, for the edges round it',
+      patch: {},
+      pick: { field: 'where', picks: 'rim' },
+      group: anywhere,
+    },
   ];
   return choice('which edges', ({ patch }) => same(patch.where), [
-    ...all.map((where): Option => ({ word: edgeWords(where, steps), patch: { where } })),
+    ...all.map((one): Option => ({
+      word: edgeWords(one.rule, steps),
+      patch: { where: one.rule },
+      group: one.group,
+    })),
     ...picks,
   ]);
 }

@@ -125,26 +125,37 @@ export function outlineParts(
   const names = Object.entries(OUTLINE_NAMES) as [PlainShape, string][];
   const by = outline.shape === 'offset' ? outline.by : numberValue(0);
   const bandAcross = outline.shape === 'layoutHull' ? outline.diameter : numberValue(10);
-  const as = (word: string, other: OutlineShape): Option => ({ word, patch: { [path]: other } });
+  const as = (word: string, other: OutlineShape, group?: string): Option => ({
+    word,
+    patch: { [path]: other },
+    ...(group ? { group } : {}),
+  });
+  const taken = 'Taken from elsewhere';
   const offered: Option[] = [
-    ...names.map(([name, word]) => as(word, name === outline.shape ? outline : outlineAs(name, outline))),
+    ...names.map(([name, word]) =>
+      as(word, name === outline.shape ? outline : outlineAs(name, outline), 'Of its own'),
+    ),
     ...layouts.map(({ id, name }) =>
-      as(`a band round the points of ${name}`, { shape: 'layoutHull', layout: id, diameter: bandAcross }),
+      as(
+        `a band round the points of ${name}`,
+        { shape: 'layoutHull', layout: id, diameter: bandAcross },
+        taken,
+      ),
     ),
     ...steps
       .filter(({ step }) => hasOutline(step))
       .map(({ step, place }) =>
-        as(`the outline of step ${place}`, { shape: 'offset', of: { step: step.id }, by }),
+        as(`the outline of step ${place}`, { shape: 'offset', of: { step: step.id }, by }, taken),
       ),
     ...bodies.flatMap(({ id, name, steps: own = [] }) =>
       own.flatMap((step, index) =>
         hasOutline(step)
           ? [
-              as(`the outline of step ${index + 1} of ${name}`, {
-                shape: 'offset',
-                of: { step: step.id, body: id },
-                by,
-              }),
+              as(
+                `the outline of step ${index + 1} of ${name}`,
+                { shape: 'offset', of: { step: step.id, body: id }, by },
+                taken,
+              ),
             ]
           : [],
       ),
@@ -161,11 +172,17 @@ export function outlineParts(
   const shape = choice('the outline', (option) => option === special || isNow(option), [
     ...(offered.some(isNow) ? [] : [special]),
     ...offered,
-    { word: 'Take the outline of a face on the part', patch: {}, pick: { field: path, picks: 'outline' } },
+    {
+      word: 'Take the outline of a face on the part',
+      patch: {},
+      pick: { field: path, picks: 'outline' },
+      group: taken,
+    },
     ...bodies.map(({ id, name }) => ({
       word: `Take the outline of a face of ${name}`,
       patch: {},
       pick: { field: path, picks: 'outline' as const, body: id },
+      group: taken,
     })),
   ]);
   const number = (key: string, what: string, value: Value) => chip(`${path}.${key}`, what, value);

@@ -6,6 +6,8 @@ export interface Option {
   patch: Record<string, unknown>;
   /** Something is to be picked on the part; the patch is made of what is picked. */
   pick?: PickWanted;
+  /** What it stands among, in a long list. Options of a group follow each other. */
+  group?: string;
 }
 
 /**

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 
 import { newStep, withStepAfter } from '@core/recipe';
-import type { Body, StepKind } from '@core/model';
+import { nextLetter, type Body, type StepKind } from '@core/model';
 import { STEP_VERBS } from '@core/wording';
 
 import { newId } from '../../api/newId';
@@ -77,7 +77,16 @@ export function AddStepSheet({
     (kind !== 'groove' || hasRim) &&
     (kind !== 'body' || repair.bodies.some(({ id, removed }) => !removed && id !== body.id));
   const add = (kind: StepKind) => {
-    const step = newStep(kind, { body: { ...body, steps: before }, state: repair, numbers }, newId());
+    const step = newStep(
+      kind,
+      {
+        body: { ...body, steps: before },
+        state: repair,
+        numbers,
+        nextRevision: nextLetter(repair.revisions.map(({ letter }) => letter)),
+      },
+      newId(),
+    );
     const steps = withStepAfter(body.steps, before.at(-1)?.id ?? null, step);
     put('body', { ...body, steps }, `Step ${place + 1} added.`);
     onClose();

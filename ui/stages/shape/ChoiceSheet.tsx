@@ -8,6 +8,7 @@ import { usePartTool } from '../../part/partTool';
 import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';
 import { Field } from '../../shared/Field';
+import { GroupHeading } from '../../shared/Heading';
 import { Sheet } from '../../shared/Sheet';
 import { workbench } from '../../solid/useSolid';
 
@@ -67,8 +68,11 @@ export function ChoiceSheet({
         <Field label="Find" value={search} onChangeText={setSearch} autoCorrect={false} />
       ) : null}
       <View className="gap-1.5">
-        {options.map((option) => (
+        {options.map((option, index) => (
           <View key={option.word} className="gap-1.5">
+            {option.group && option.group !== options[index - 1]?.group ? (
+              <GroupHeading>{option.group}</GroupHeading>
+            ) : null}
             <ChoiceRow
               title={option.word}
               note={edgeCount(counts?.get(option.word))}
