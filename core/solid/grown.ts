@@ -1,39 +1,138 @@
-import { KernelRefusal } from './kernel';
+import { checkSolid } from './check';
+import { guarded, KernelRefusal, type Kernel, type Shape } from './kernel';
 import { unwrapped } from './operations';
-import { scoped } from './scope';
+import { scoped, type Scope } from './scope';
 import { tagFresh, type FaceTag, type TaggedSolid } from './tagged';
-import { listed, ShapeMap } from './topology';
+import { listed, partsOf, ShapeMap } from './topology';
 
 /** Gap below which the kernel takes faces for one, mm (kernel-notes). */
 const TOLERANCE_MM = 1e-4;
 
-/** A solid whose faces have all moved out by a length (in, if negative), its edges kept sharp. The solid stays whole. */
+/** How the kernel is asked: whether all parallels are cut with all others, what closes the gaps, and by how much more. */
+export interface OffsetWay {
+  complete: boolean;
+  join: 'GeomAbs_Intersection' | 'GeomAbs_Arc';
+  /** mm, in the way that the faces go. */
+  more: number;
+}
+
+/**
+ * A round that is moved by just its radius has none left, which the kernel can't hold: a hair more, and it is gone. mm;
+ * less is within the tolerance that walls are made with.
+ */
+const HAIR_MM = 3e-3;
+
+/**
+ * Ways to move all faces of a solid, the best first. Where a round is tighter than they are moved it vanishes, which only
+ * the complete way sees: the quick one then gives a solid that is wrong and called sound (kernel-notes).
+ */
+export function offsetWays(kernel: Kernel, shape: Shape, mm: number): OffsetWay[] {
+  const complete: OffsetWay[] = [0, HAIR_MM].flatMap((more) => [
+    { complete: true, join: 'GeomAbs_Intersection' as const, more },
+    { complete: true, join: 'GeomAbs_Arc' as const, more },
+  ]);
+  const isTight = scoped((scope) => vanishingRounds(kernel, scope, shape, mm).length > 0);
+  return isTight ? complete : [{ complete: false, join: 'GeomAbs_Intersection', more: 0 }, ...complete];
+}
+
+/** Round faces that have no radius left when all faces move by a length: bulges moved in, hollows moved out. */
+export function vanishingRounds(kernel: Kernel, scope: Scope, shape: Shape, mm: number): Shape[] {
+  return partsOf(kernel, scope, shape, 'TopAbs_FACE').filter((face) => {
+    const surface = scope.keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(face)), true));
+    const isReversed = face.Orientation() === 'TopAbs_REVERSED';
+    const kind = surface.GetType();
+    if (kind === 'GeomAbs_Cylinder') {
+      const cylinder = scope.keep(surface.Cylinder());
+      const isHollow = isReversed === scope.keep(cylinder.Position()).Direct();
+      return isHollow === mm > 0 && cylinder.Radius() <= Math.abs(mm) + TOLERANCE_MM;
+    }
+    if (kind !== 'GeomAbs_Sphere' && kind !== 'GeomAbs_Torus') return false;
+    // Along its second parameter both go round with the radius that bends: of a torus the lesser one.
+    const [u, v] = [surface.FirstUParameter(), surface.FirstVParameter()];
+    const radius = scope.keep(surface.EvalDN(u, v, 0, 1)).Magnitude();
+    return isReversed === mm > 0 && radius <= Math.abs(mm) + TOLERANCE_MM;
+  });
+}
+
+/**
+ * A solid whose faces have all moved out by a length (in, if negative), its edges kept sharp. The solid stays whole.
+ *
+ * @throws KernelRefusal where no way gives a sound solid that is larger, or smaller, as it must be.
+ */
 export function grown(solid: TaggedSolid, mm: number): TaggedSolid {
   const { kernel } = solid;
-  return scoped((scope) => {
-    const maker = scope.keep(new kernel.BRepOffsetAPI_MakeOffsetShape());
-    maker.PerformByJoin(
-      solid.shape,
-      mm,
-      TOLERANCE_MM,
-      'BRepOffset_Skin',
-      false,
-      false,
-      'GeomAbs_Intersection',
-      false,
-      scope.keep(new kernel.Message_ProgressRange()),
-    );
-    if (!maker.IsDone()) throw new KernelRefusal('the faces can’t be moved that far');
-    const names = new ShapeMap<FaceTag>(kernel);
-    for (const [face, tag] of solid.tagMap().entries()) {
-      for (const next of [...listed(scope, maker.Generated(face)), ...listed(scope, maker.Modified(face))]) {
-        names.set(next, tag);
-      }
-    }
-    return tagFresh(
-      kernel,
-      unwrapped(kernel, maker.Shape()),
-      (face) => names.get(face) ?? solid.tagList()[0]!,
-    );
-  });
+  const before = checkSolid(kernel, solid.shape).volumeMm3;
+  for (const way of offsetWays(kernel, solid.shape, mm)) {
+    const made = attempt(solid, mm, way);
+    if (!made) continue;
+    const { valid, closed, pieces, volumeMm3 } = checkSolid(kernel, made.shape);
+    if (pieces > 0 && valid && closed && volumeMm3 > 0 && volumeMm3 > before === mm > 0) return made;
+    made.dispose();
+  }
+  throw new KernelRefusal('the faces can’t be moved that far');
+}
+
+function attempt(solid: TaggedSolid, mm: number, way: OffsetWay): TaggedSolid | null {
+  try {
+    return guarded(solid.kernel, () => scoped((scope) => offset(scope, solid, mm, way)));
+  } catch (error) {
+    if (error instanceof KernelRefusal) return null;
+    throw error;
+  }
+}
+
+/** Null where it fails, or keeps a round that must have vanished: turned inside out, and called sound. */
+function offset(
+  scope: Scope,
+  solid: TaggedSolid,
+  mm: number,
+  { complete, join, more }: OffsetWay,
+): TaggedSolid | null {
+  const { kernel } = solid;
+  const maker = scope.keep(new kernel.BRepOffsetAPI_MakeOffsetShape());
+  maker.PerformByJoin(
+    solid.shape,
+    mm + Math.sign(mm) * more,
+    TOLERANCE_MM,
+    'BRepOffset_Skin',
+    complete,
+    false,
+    join,
+    complete,
+    scope.keep(new kernel.Message_ProgressRange()),
+  );
+  if (!maker.IsDone()) return null;
+  const names = new ShapeMap<FaceTag>(kernel);
+  for (const [face, tag] of solid.tagMap().entries()) {
+    for (const next of imagesOf(scope, maker, face)) names.set(next, tag);
+  }
+  const shape = unwrapped(kernel, maker.Shape());
+  if (keepsAny(kernel, scope, shape, maker, vanishingRounds(kernel, scope, solid.shape, mm))) {
+    shape.delete();
+    return null;
+  }
+  return tagFresh(kernel, shape, (face) => names.get(face) ?? solid.tagList()[0]!);
+}
+
+type Maker = Pick<InstanceType<Kernel['BRepOffsetAPI_MakeOffsetShape']>, 'Generated' | 'Modified'>;
+
+const imagesOf = (scope: Scope, maker: Maker, face: Shape): Shape[] => [
+  ...listed(scope, maker.Generated(face)),
+  ...listed(scope, maker.Modified(face)),
+];
+
+/** Whether an image of one of some faces is left in what was made. */
+export function keepsAny(
+  kernel: Kernel,
+  scope: Scope,
+  made: Shape,
+  maker: Maker,
+  faces: readonly Shape[],
+): boolean {
+  const images = faces
+    .flatMap((face) => imagesOf(scope, maker, face))
+    .filter((one) => !faces.some((face) => face.IsSame(one)));
+  return partsOf(kernel, scope, made, 'TopAbs_FACE').some((face) =>
+    images.some((image) => image.IsSame(face)),
+  );
 }

@@ -1,15 +1,17 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 import type { StepOf } from '@core/model';
 
-import type { Box } from '../check';
-import { grown } from '../grown';
-import { KernelRefusal, type Shape } from '../kernel';
-import { boolean } from '../operations';
-import { faceOfPick } from '../picks';
+import { checkSolid, type Box } from '../check';
+import { along, dot, minus } from '../frame';
+import { grown, keepsAny, offsetWays, vanishingRounds, type OffsetWay } from '../grown';
+import { guarded, KernelRefusal, type Kernel, type Shape } from '../kernel';
+import { booleanWithAll } from '../operations';
+import { faceOfPick, planeOf } from '../picks';
 import { resolveAll, resolveLength } from '../resolve';
 import { scoped, type Scope } from '../scope';
+import { OVERRUN_MM } from '../stand';
 import type { StepInput, StepType } from '../stepKind';
-import { carryTags, faceTag, type TaggedSolid } from '../tagged';
+import { carryTags, faceTag, tagFresh, type FaceTag, type TaggedSolid } from '../tagged';
 import { partsOf } from '../topology';
 
 /** Gap below which the kernel takes faces for one, mm (kernel-notes). */
@@ -27,38 +29,114 @@ export const hollow: StepType<'hollow'> = {
     const limitMm = Math.min(size[0]!, size[1]!, step.open === 'both' ? Infinity : 2 * size[2]!) / 2;
     if (wall!.mm >= limitMm) return no({ code: 'hollow.wallTooThick', wall: wall!, limitMm });
     const wanted = step.open;
-    if (wanted === 'closed') {
-      // Nothing open: what lies further in than the wall is taken out.
-      const inner = grown(before, -wall!.mm);
-      const rest = boolean('cut', before, inner);
-      inner.dispose();
-      return ok(rest);
-    }
+    const tag = faceTag(step.id, 'inside');
+    if (wanted === 'closed') return ok(hollowedByCut(before, [], wall!.mm, tag));
     return scoped((scope) => {
       const open = facesToOpen(scope, before, wanted, box, earlier);
       if (!open.ok) return open;
-      const closing = scope.keep(new kernel.NCollection_List_TopoDS_Shape());
-      for (const face of open.value) closing.Append(face);
-      const maker = scope.keep(new kernel.BRepOffsetAPI_MakeThickSolid());
-      maker.MakeThickSolidByJoin(
-        before.shape,
-        closing,
-        -wall!.mm,
-        TOLERANCE_MM,
-        'BRepOffset_Skin',
-        false,
-        false,
-        'GeomAbs_Intersection',
-        false,
-        scope.keep(new kernel.Message_ProgressRange()),
-      );
-      maker.Build(scope.keep(new kernel.Message_ProgressRange()));
-      if (!maker.IsDone()) throw new KernelRefusal('hollow failed');
-      return ok(carryTags([before], maker.Shape(), maker, faceTag(step.id, 'inside')));
+      for (const way of offsetWays(kernel, before.shape, -wall!.mm)) {
+        const made = thickened(before, open.value, wall!.mm, way, tag);
+        if (made) return ok(made);
+      }
+      return ok(hollowedByCut(before, open.value, wall!.mm, tag));
     });
   },
   annotate: () => ({ annotations: [], centreLines: [] }),
 };
+
+/** The wall made in one go by the kernel; null where what it gives is not sound, or no less than before. */
+function thickened(
+  before: TaggedSolid,
+  open: readonly Shape[],
+  wallMm: number,
+  { complete, join, more }: OffsetWay,
+  tag: FaceTag,
+): TaggedSolid | null {
+  const { kernel } = before;
+  const make = () =>
+    scoped((scope) => {
+      const closing = scope.keep(new kernel.NCollection_List_TopoDS_Shape());
+      for (const face of open) closing.Append(face);
+      const maker = scope.keep(new kernel.BRepOffsetAPI_MakeThickSolid());
+      maker.MakeThickSolidByJoin(
+        before.shape,
+        closing,
+        -(wallMm + more),
+        TOLERANCE_MM,
+        'BRepOffset_Skin',
+        complete,
+        false,
+        join,
+        complete,
+        scope.keep(new kernel.Message_ProgressRange()),
+      );
+      maker.Build(scope.keep(new kernel.Message_ProgressRange()));
+      if (!maker.IsDone()) return null;
+      const made = maker.Shape();
+      if (keepsAny(kernel, scope, made, maker, vanishingRounds(kernel, scope, before.shape, -wallMm))) {
+        made.delete();
+        return null;
+      }
+      return carryTags([before], made, maker, tag);
+    });
+  try {
+    const made = guarded(kernel, make);
+    if (!made) return null;
+    const [old, now] = [checkSolid(kernel, before.shape), checkSolid(kernel, made.shape)];
+    if (now.valid && now.closed && now.volumeMm3 > 0 && now.volumeMm3 < old.volumeMm3 * (1 - 1e-9))
+      return made;
+    made.dispose();
+    return null;
+  } catch (error) {
+    if (error instanceof KernelRefusal) return null;
+    throw error;
+  }
+}
+
+/**
+ * What lies further in than the wall taken out, and over it a way straight out through each open face. So the wall of
+ * what is rounded all over ends at an open face, where the kernel gives up.
+ *
+ * @throws KernelRefusal where there is no inside, or an open face is not flat.
+ */
+function hollowedByCut(
+  before: TaggedSolid,
+  open: readonly Shape[],
+  wallMm: number,
+  tag: FaceTag,
+): TaggedSolid {
+  const { kernel } = before;
+  const inner = grown(before, -wallMm).retagged(() => tag);
+  const ways = open.map((face) => wayOut(kernel, inner, face, wallMm, tag));
+  const rest = booleanWithAll('cut', before, [inner, ...ways]);
+  for (const tool of [inner, ...ways]) tool.dispose();
+  return rest;
+}
+
+/** From the inner face that lies behind an open one, out through it. */
+function wayOut(kernel: Kernel, inner: TaggedSolid, open: Shape, wallMm: number, tag: FaceTag): TaggedSolid {
+  return scoped((scope) => {
+    const plane = planeOf(kernel, open);
+    if (!plane) throw new KernelRefusal('only a flat face can be opened here');
+    const behind = partsOf(kernel, scope, inner.shape, 'TopAbs_FACE').find((face) => {
+      const found = planeOf(kernel, face);
+      if (!found || dot(found.normal, plane.normal) < 1 - 1e-9) return false;
+      return Math.abs(dot(minus(plane.at, found.at), plane.normal) - wallMm) < TOLERANCE_MM;
+    });
+    if (!behind) throw new KernelRefusal('nothing inside lies behind the open face');
+    // Begun a little within the inside, so that no skin is left between.
+    const [from, far] = [-OVERRUN_MM / 2, wallMm + OVERRUN_MM];
+    const start = scope.keep(new kernel.gp_Trsf());
+    start.SetTranslation(scope.keep(new kernel.gp_Vec(...along([0, 0, 0], plane.normal, from))));
+    const face = scope.keep(behind.Moved(scope.keep(new kernel.TopLoc_Location(start)), true));
+    const way = scope.keep(new kernel.gp_Vec(...along([0, 0, 0], plane.normal, far - from)));
+    return tagFresh(
+      kernel,
+      scope.keep(new kernel.BRepPrimAPI_MakePrism(face, way, true, true)).Shape(),
+      () => tag,
+    );
+  });
+}
 
 function facesToOpen(
   scope: Scope,
