@@ -22,16 +22,24 @@ export interface OffsetWay {
  */
 const HAIR_MM = 3e-3;
 
+/** With more faces than this, cutting all sharp parallels with all others takes longer than anybody waits. */
+const MOST_FACES = 24;
+
 /**
  * Ways to move all faces of a solid, the best first. Where a round is tighter than they are moved it vanishes, which only
  * the complete way sees: the quick one then gives a solid that is wrong and called sound (kernel-notes).
+ *
+ * @param sharp whether gaps between faces are closed by a sharp edge rather than by a round one.
  */
-export function offsetWays(kernel: Kernel, shape: Shape, mm: number): OffsetWay[] {
-  const complete: OffsetWay[] = [0, HAIR_MM].flatMap((more) => [
-    { complete: true, join: 'GeomAbs_Intersection' as const, more },
-    { complete: true, join: 'GeomAbs_Arc' as const, more },
-  ]);
-  const isTight = scoped((scope) => vanishingRounds(kernel, scope, shape, mm).length > 0);
+export function offsetWays(kernel: Kernel, shape: Shape, mm: number, sharp: boolean): OffsetWay[] {
+  const { isTight, faces } = scoped((scope) => ({
+    isTight: vanishingRounds(kernel, scope, shape, mm).length > 0,
+    faces: partsOf(kernel, scope, shape, 'TopAbs_FACE').length,
+  }));
+  const round = { complete: true, join: 'GeomAbs_Arc' } as const;
+  const both = [{ complete: true, join: 'GeomAbs_Intersection' } as const, round];
+  const joins = faces > MOST_FACES ? [round] : sharp ? both : both.reverse();
+  const complete = [0, HAIR_MM].flatMap((more) => joins.map((join): OffsetWay => ({ ...join, more })));
   return isTight ? complete : [{ complete: false, join: 'GeomAbs_Intersection', more: 0 }, ...complete];
 }
 
@@ -55,14 +63,16 @@ export function vanishingRounds(kernel: Kernel, scope: Scope, shape: Shape, mm: 
 }
 
 /**
- * A solid whose faces have all moved out by a length (in, if negative), its edges kept sharp. The solid stays whole.
+ * A solid whose faces have all moved out by a length (in, if negative), its edges kept sharp where that can be done. The
+ * solid stays whole.
  *
+ * @param sharp if not, hollow edges may become round: an even wall needs no others.
  * @throws KernelRefusal where no way gives a sound solid that is larger, or smaller, as it must be.
  */
-export function grown(solid: TaggedSolid, mm: number): TaggedSolid {
+export function grown(solid: TaggedSolid, mm: number, sharp = true): TaggedSolid {
   const { kernel } = solid;
   const before = checkSolid(kernel, solid.shape).volumeMm3;
-  for (const way of offsetWays(kernel, solid.shape, mm)) {
+  for (const way of offsetWays(kernel, solid.shape, mm, sharp)) {
     const made = attempt(solid, mm, way);
     if (!made) continue;
     const { valid, closed, pieces, volumeMm3 } = checkSolid(kernel, made.shape);

@@ -34,7 +34,7 @@ export const hollow: StepType<'hollow'> = {
     return scoped((scope) => {
       const open = facesToOpen(scope, before, wanted, box, earlier);
       if (!open.ok) return open;
-      for (const way of offsetWays(kernel, before.shape, -wall!.mm)) {
+      for (const way of offsetWays(kernel, before.shape, -wall!.mm, false)) {
         const made = thickened(before, open.value, wall!.mm, way, tag);
         if (made) return ok(made);
       }
@@ -106,7 +106,7 @@ function hollowedByCut(
   tag: FaceTag,
 ): TaggedSolid {
   const { kernel } = before;
-  const inner = grown(before, -wallMm).retagged(() => tag);
+  const inner = grown(before, -wallMm, false).retagged(() => tag);
   const ways = open.map((face) => wayOut(kernel, inner, face, wallMm, tag));
   const rest = booleanWithAll('cut', before, [inner, ...ways]);
   for (const tool of [inner, ...ways]) tool.dispose();

@@ -114,7 +114,7 @@ test.each([
       turn: 0,
       ...plain({ height: 5 }),
     },
-    'Put beside it, unjoined, the outline of step 1, moved out by 2, 5 high, on the top, on the axle line',
+    'Set apart the outline of step 1, moved out by 2, 5 high, on the top, on the axle line',
   ],
   [
     {

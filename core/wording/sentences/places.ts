@@ -174,7 +174,7 @@ export const effectVerb = (step: { effect: Effect }, add: string): SentencePart 
       { word: add, patch: { effect: 'add' } },
       { word: 'Cut out', patch: { effect: 'cut' } },
       { word: 'Keep only', patch: { effect: 'common' } },
-      { word: 'Put beside it, unjoined,', patch: { effect: 'apart' } },
+      { word: 'Set apart', patch: { effect: 'apart' } },
     ],
     true,
   );
