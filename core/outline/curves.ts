@@ -16,6 +16,31 @@ export type Curve =
 /** Curves that follow each other and come back to where they began, anticlockwise. */
 export type Loop = readonly Curve[];
 
+/** Straight from corner to corner and back to the first; each side has the role of the corner it leaves. */
+export const cornerLoop = (corners: readonly { at: Point; role: string }[]): Curve[] =>
+  corners.map(({ at, role }, index) => ({
+    kind: 'line',
+    from: at,
+    to: corners[(index + 1) % corners.length]!.at,
+    role,
+  }));
+
+/** As cornerLoop, with one role for all sides. */
+export const pointLoop = (points: readonly Point[], role: string): Curve[] =>
+  cornerLoop(points.map((at) => ({ at, role })));
+
+/** A square about the origin, twice `half` a side, mm. */
+export const squareLoop = (half: number, role: string): Curve[] =>
+  pointLoop(
+    [
+      [-half, -half],
+      [half, -half],
+      [half, half],
+      [-half, half],
+    ],
+    role,
+  );
+
 /** Turns and then moves a loop. @param turn radians, anticlockwise. */
 export function placedLoop(loop: Loop, turn: number, [dx, dy]: Point): Curve[] {
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)];

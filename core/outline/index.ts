@@ -1,5 +1,15 @@
 export { loopsOfCurves, regionOfLoops, type Region } from './chain';
-export { boxOfLoop, placedLoop, placedRegion, type Curve, type Loop, type Point } from './curves';
+export {
+  boxOfLoop,
+  cornerLoop,
+  pointLoop,
+  squareLoop,
+  placedLoop,
+  placedRegion,
+  type Curve,
+  type Loop,
+  type Point,
+} from './curves';
 export { evenedLoops } from './evened';
 export { gearRadii, halfToothAngle, type GearTeeth } from './gear';
 export { areaOf, isWithin, polygonOf } from './polygon';

@@ -2,6 +2,7 @@ import { evaluateRepair } from '@core/fit';
 import { numberValue, type Step } from '@core/model';
 import { RepairBuilder, type Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
+import { expectNear } from '@core/testing/volumes';
 import { block, buildPiece, raised, stepOf, type Piece } from '@core/testing/pieces';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
 
@@ -11,8 +12,6 @@ beforeAll(async () => {
 });
 
 const build = (...steps: Step[]): Piece => buildPiece(kernel, steps);
-const relative = (actual: number, exact: number, within = 1e-6) =>
-  expect(Math.abs(actual / exact - 1)).toBeLessThan(within);
 
 describe('room for a body by its fits', () => {
   const housing = (more: object) => ({
@@ -36,7 +35,7 @@ describe('room for a body by its fits', () => {
     const fit = numbers.fits.get('bore')!.worked;
     if (!fit.ok) throw new Error('the fit is not worked out');
     expect(fit.trail.working).toBeGreaterThan(6.02);
-    relative(volume, Math.PI * (225 - (fit.trail.working / 2) ** 2) * 10);
+    expectNear(volume, Math.PI * (225 - (fit.trail.working / 2) ** 2) * 10);
   });
 
   test('follows its fit: a looser class makes more room', () => {
@@ -73,7 +72,7 @@ describe('all faces that a fit is for', () => {
       return volumeMm3;
     };
     const bore = 6.25;
-    relative(volume(null) - volume(-0.1), (Math.PI / 4) * ((bore + 0.2) ** 2 - bore ** 2) * 8, 1e-6);
+    expectNear(volume(null) - volume(-0.1), (Math.PI / 4) * ((bore + 0.2) ** 2 - bore ** 2) * 8, 1e-6);
   });
 
   test('without a fit there are none, and it says so', () => {
@@ -95,8 +94,8 @@ describe('the outline of another body', () => {
       builder.dispose();
       return volumeMm3;
     };
-    relative(lid(30), 34 * 24 * 3);
-    relative(lid(50), 54 * 24 * 3);
+    expectNear(lid(30), 34 * 24 * 3);
+    expectNear(lid(50), 54 * 24 * 3);
   });
 
   test('a body that is gone, and two that take from each other, are told', () => {

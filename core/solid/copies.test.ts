@@ -2,6 +2,7 @@ import { evaluateRepair } from '@core/fit';
 import { numberValue, type Step } from '@core/model';
 import { RepairBuilder, tagWords, type Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
+import { expectNear, wholeVolume } from '@core/testing/volumes';
 import { LayoutDraft } from '@core/testing/layoutDraft';
 import { block, buildPiece, raised, stepOf, type Piece } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
@@ -12,14 +13,7 @@ beforeAll(async () => {
 });
 
 const build = (...steps: Step[]): Piece => buildPiece(kernel, steps);
-const whole = (...steps: Step[]): number => {
-  const piece = build(...steps);
-  expect(piece.faults).toEqual([]);
-  expect(piece.check).toMatchObject({ valid: true, closed: true });
-  return piece.volume;
-};
-const relative = (actual: number, exact: number, within = 1e-6) =>
-  expect(Math.abs(actual / exact - 1)).toBeLessThan(within);
+const whole = (...steps: Step[]) => wholeVolume(kernel, ...steps);
 
 test('a band round the points of a layout is as wide as they lie, and follows them', () => {
   const band = (apart: number) => {
@@ -36,8 +30,8 @@ test('a band round the points of a layout is as wide as they lie, and follows th
     builder.dispose();
     return volume;
   };
-  relative(band(30), (30 * 12 + Math.PI * 36) * 5);
-  relative(band(44), (44 * 12 + Math.PI * 36) * 5);
+  expectNear(band(30), (30 * 12 + Math.PI * 36) * 5);
+  expectNear(band(44), (44 * 12 + Math.PI * 36) * 5);
 });
 
 describe('repeats', () => {
@@ -50,7 +44,7 @@ describe('repeats', () => {
   test('round a point: evenly about it', () => {
     const piece = build(plate, hole, repeat({ by: 'round', count: 4, x: numberValue(5), y: numberValue(0) }));
     expect(piece.faults).toEqual([]);
-    relative(piece.volume, 60 * 60 * 5 - 4 * Math.PI * 4 * 5);
+    expectNear(piece.volume, 60 * 60 * 5 - 4 * Math.PI * 4 * 5);
     // The first stands 10 to the right of the point; the others a quarter turn on.
     expect(places(piece)).toEqual([
       [15, 0],
@@ -67,7 +61,7 @@ describe('repeats', () => {
       [0, -22],
     ].map(([x, y]) => ({ x: numberValue(x!), y: numberValue(y!) }));
     const piece = build(plate, hole, repeat({ by: 'points', points }));
-    relative(piece.volume, 60 * 60 * 5 - 3 * Math.PI * 4 * 5);
+    expectNear(piece.volume, 60 * 60 * 5 - 3 * Math.PI * 4 * 5);
     expect(places(piece)).toEqual([
       [15, 0],
       [-20, 12],
@@ -81,7 +75,7 @@ describe('repeats', () => {
     expect(piece.roles.filter((role) => role.startsWith('wall'))).toEqual(['wall', 'wall~2', 'wall~3']);
     const mouths = { ...stepOf('ease', { size: 0.5 }), where: { edges: 'mouths', of: 'again' } } as Step;
     // A ring of 45° at each of four mouths: π (r + c/3)·c² with c = 0.5, r = 2.
-    relative(piece.volume - whole(plate, hole, row, mouths), 4 * Math.PI * (2 + 0.5 / 3) * 0.25, 1e-5);
+    expectNear(piece.volume - whole(plate, hole, row, mouths), 4 * Math.PI * (2 + 0.5 / 3) * 0.25, 1e-5);
   });
 
   test('something stands on the face of the copy that was picked, however many come before it', () => {
@@ -102,7 +96,7 @@ describe('repeats', () => {
       const piece = of(count);
       expect(piece.faults).toEqual([]);
       // The upper half of the ball shows, in the middle of the second peg.
-      relative(piece.volume, 18000 + count * Math.PI * 16 * 6 + (2 / 3) * Math.PI * 27);
+      expectNear(piece.volume, 18000 + count * Math.PI * 16 * 6 + (2 / 3) * Math.PI * 27);
     }
     expect(tagWords('again:top~2', () => 3)).toBe('the top of number 2 of step 3');
   });
@@ -113,10 +107,10 @@ test('mirrored top to bottom at the ground', () => {
   const mirror = (keep: 'both' | 'other') => ({ id: 'm', kind: 'mirror', across: 'upDown', keep }) as Step;
   const one = ((Math.PI * 6) / 3) * (100 + 50 + 25);
   const both = build(cone, mirror('both'));
-  relative(both.volume, 2 * one);
+  expectNear(both.volume, 2 * one);
   [-6, 6].forEach((mm, index) => expect(both.box![2 + 3 * index]).toBeCloseTo(mm, 6));
   const other = build(cone, mirror('other'));
-  relative(other.volume, one);
+  expectNear(other.volume, one);
   expect(other.box![2]).toBeCloseTo(-6, 6);
 });
 

@@ -1,4 +1,4 @@
-import type { Curve, Point } from '@core/outline';
+import { pointLoop, type Point } from '@core/outline';
 
 import type { Vec3 } from './annotation';
 import { cross, type Frame } from './frame';
@@ -59,12 +59,7 @@ function cylinderPlate(kernel: Kernel, face: Shape, tag: FaceTag, mm: number): T
       [outer, high],
       [inner, high],
     ];
-    const loop = corners.map((from, index): Curve => ({
-      kind: 'line',
-      from,
-      to: corners[(index + 1) % 4]!,
-      role: 'plate',
-    }));
+    const loop = pointLoop(corners, 'plate');
     const by = Math.abs(turns[1]! - turns[0]!);
     const part = by > 2 * Math.PI - 1e-6 ? undefined : { from: Math.min(...turns), by };
     return broughtTo(

@@ -3,6 +3,7 @@ import { gearRadii, halfToothAngle } from '@core/outline';
 import { type Kernel } from '@core/solid';
 import { ridgeOf, THREADS, threadArea, threadForm } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
+import { expectNear, wholeVolume } from '@core/testing/volumes';
 import { block, buildPiece, outlineOf, raised, stepOf, type Piece } from '@core/testing/pieces';
 
 let kernel: Kernel;
@@ -11,14 +12,7 @@ beforeAll(async () => {
 });
 
 const build = (...steps: Step[]): Piece => buildPiece(kernel, steps);
-const whole = (...steps: Step[]): number => {
-  const piece = build(...steps);
-  expect(piece.faults).toEqual([]);
-  expect(piece.check).toMatchObject({ valid: true, closed: true });
-  return piece.volume;
-};
-const relative = (actual: number, exact: number, within = 1e-6) =>
-  expect(Math.abs(actual / exact - 1)).toBeLessThan(within);
+const whole = (...steps: Step[]) => wholeVolume(kernel, ...steps);
 
 describe('mouths of a threaded hole', () => {
   const hole = (size: string, length: number | 'through', eased: boolean) =>
@@ -50,7 +44,7 @@ describe('mouths of a threaded hole', () => {
       const r = ridge.coreRadius + ((wide - ridge.coreRadius) * (slice + 0.5)) / slices;
       more += (Math.PI * r * r - threadArea(form, ridge, r)) * ((wide - ridge.coreRadius) / slices);
     }
-    relative(taken, mouths * more, 2e-3);
+    expectNear(taken, mouths * more, 2e-3);
   });
 });
 
@@ -77,15 +71,15 @@ describe('blends', () => {
 
   test('up to a leaning outline: a block cut off at an angle', () => {
     const tilt = Math.PI / 9;
-    relative(whole(blend({ tilt }, 12 / Math.cos(tilt))), 12 * 12 * 20);
+    expectNear(whole(blend({ tilt }, 12 / Math.cos(tilt))), 12 * 12 * 20);
   });
 
   test('corners that meet those further on twist it, and a turn takes the twist back', () => {
-    relative(whole(blend({})), 12 * 12 * 20);
+    expectNear(whole(blend({})), 12 * 12 * 20);
     // Sides ruled between lines a quarter turn apart: a section at share s is a square of 12² (1 − 2s + 2s²).
     const twisted = whole(blend({ turn: Math.PI / 4 }));
     expect(twisted).toBeLessThan(12 * 12 * 20 * 0.999);
-    relative(whole(blend({ turn: Math.PI / 2, shift: -1 })), 12 * 12 * 20);
+    expectNear(whole(blend({ turn: Math.PI / 2, shift: -1 })), 12 * 12 * 20);
   });
 });
 
@@ -107,7 +101,7 @@ test('a gear whose rim is eased loses what its teeth have beyond the slope', () 
     const r = tip - rim + (rim * (slice + 0.5)) / slices;
     lost += 18 * 2 * halfToothAngle(known, r) * r * (r - (tip - rim)) * (rim / slices);
   }
-  relative(made() - made(rim), 2 * lost, 2e-3);
+  expectNear(made() - made(rim), 2 * lost, 2e-3);
   expect(
     build({ ...gear(5), outline: { ...(gear(5) as never as { outline: object }).outline, ...teeth } } as Step)
       .faults,
@@ -139,7 +133,7 @@ describe('stations that are not round', () => {
       [10, 12, 16],
       [25, 18, 8],
     ]);
-    relative(
+    expectNear(
       whole(step as unknown as Step),
       frustum(10, [20, 10], [12, 16], 1) + frustum(15, [12, 16], [18, 8], 1),
       1e-6,
@@ -151,7 +145,7 @@ describe('stations that are not round', () => {
       [0, 20, 10],
       [10, 12, 16],
     ]);
-    relative(whole(step as unknown as Step), frustum(10, [20, 10], [12, 16], Math.PI / 4), 1e-5);
+    expectNear(whole(step as unknown as Step), frustum(10, [20, 10], [12, 16], Math.PI / 4), 1e-5);
   });
 
   test('smooth through three of them stays between their boxes', () => {

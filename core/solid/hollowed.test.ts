@@ -1,6 +1,7 @@
 import type { Step } from '@core/model';
 import type { Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
+import { expectNear } from '@core/testing/volumes';
 import { block, buildPiece, raised, outlineOf, stepOf } from '@core/testing/pieces';
 
 let kernel: Kernel;
@@ -9,7 +10,6 @@ beforeAll(async () => {
 });
 const build = (...steps: Step[]) => buildPiece(kernel, steps);
 const hollow = (wall: number, open: string) => stepOf('hollow', { wall, open });
-const relative = (actual: number, exact: number) => expect(Math.abs(actual / exact - 1)).toBeLessThan(1e-6);
 /** What a hollow takes out of what was there. */
 function taken(wall: number, open: string, ...steps: Step[]): number {
   const [whole, hollowed] = [build(...steps), build(...steps, hollow(wall, open))];
@@ -27,7 +27,7 @@ describe('a wall thicker than the rounds outside: the inside has square corners'
     ['both', 10],
     ['closed', 6],
   ])('of a plate with small corners, open at %s', (open, deep) => {
-    relative(taken(2, open, plate), 46 * 24 * deep);
+    expectNear(taken(2, open, plate), 46 * 24 * deep);
   });
 
   test('as thick as they are, and thinner: the inside keeps what is left of them', () => {
@@ -35,21 +35,21 @@ describe('a wall thicker than the rounds outside: the inside has square corners'
       stepOf('plate', { length: 50, breadth: 28, thickness: 10, cornerRadius: radius });
     // Just as thick, there is a hair less room than none.
     expect(Math.abs(taken(2, 'top', round(2)) / (46 * 24 * 8) - 1)).toBeLessThan(1e-3);
-    relative(taken(2, 'top', round(5)), (46 * 24 - (4 - Math.PI) * 9) * 8);
+    expectNear(taken(2, 'top', round(5)), (46 * 24 - (4 - Math.PI) * 9) * 8);
   });
 
   test('of a block rounded all over, closed and open', () => {
     const base = block(40, 30, 20);
     const soft = { ...stepOf('round', { size: 1 }), where: { edges: 'all', of: base.id } } as Step;
-    relative(taken(2, 'closed', base, soft), 36 * 26 * 16);
+    expectNear(taken(2, 'closed', base, soft), 36 * 26 * 16);
     // Open, the way out goes straight up from the inside.
-    relative(taken(2, 'top', base, soft), 36 * 26 * 18);
+    expectNear(taken(2, 'top', base, soft), 36 * 26 * 18);
     const softer = { ...stepOf('round', { size: 3 }), where: { edges: 'all', of: base.id } } as Step;
     // Rounds of 3 leave 1 inside: a box less twelve edges, and eight corners that those count too often.
     const [a, b, c, r] = [36, 26, 16, 1];
     const edges = (1 - Math.PI / 4) * r * r * 4 * (a + b + c - 6 * r);
     const corners = 8 * (1 - Math.PI / 6) * r ** 3;
-    relative(taken(2, 'closed', base, softer), a * b * c - edges - corners);
+    expectNear(taken(2, 'closed', base, softer), a * b * c - edges - corners);
   });
 });
 
@@ -64,7 +64,7 @@ test('moved out past a hollow round, or in past a hole, the kernel is not believ
   const tube = raised(outlineOf('circle', { diameter: 20 }), 10);
   const bore = stepOf('drill', { diameter: 3, depth: 'through', x: 0, y: 0 });
   const moved = (by: number) => build(tube, bore, stepOf('faces', { of: 'all', by }));
-  relative(moved(1).volume, Math.PI * (121 - 0.25) * 12);
+  expectNear(moved(1).volume, Math.PI * (121 - 0.25) * 12);
   // Grown by more than its bore: the kernel would turn the bore inside out and call it sound.
   const closed = moved(2);
   expect(closed.faults).toMatchObject([{ code: 'step.kernelFailed' }]);

@@ -1,6 +1,7 @@
 import { numberValue, type Step } from '@core/model';
 import type { Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
+import { expectNear, wholeVolume } from '@core/testing/volumes';
 import { block, buildPiece, outlineOf, raised, stepOf, type Piece } from '@core/testing/pieces';
 
 let kernel: Kernel;
@@ -12,13 +13,7 @@ const build = (...steps: Step[]): Piece => {
   const piece = buildPiece(kernel, steps);
   return piece;
 };
-const whole = (...steps: Step[]): number => {
-  const piece = build(...steps);
-  expect(piece.faults).toEqual([]);
-  expect(piece.check).toMatchObject({ valid: true, closed: true });
-  return piece.volume;
-};
-const relative = (actual: number, exact: number) => expect(Math.abs(actual / exact - 1)).toBeLessThan(1e-6);
+const whole = (...steps: Step[]) => wholeVolume(kernel, ...steps);
 const faceOf = (step: Step, role: string, near: [number, number, number] = [0, 0, 0]) => ({
   tag: `${step.id}:${role}`,
   near,
@@ -31,7 +26,7 @@ describe('the outline of a step, moved out', () => {
     const lid = raised(offset({ step: plate.id }, by), 3, { on: 'top' });
     const [l, b, r] = [40 + 2 * by, 20 + 2 * by, 4 + by];
     const base = (40 * 20 - (4 - Math.PI) * 16) * 5;
-    relative(whole(plate, lid), base + (l * b - (4 - Math.PI) * r * r) * 3);
+    expectNear(whole(plate, lid), base + (l * b - (4 - Math.PI) * r * r) * 3);
   });
 
   test('of a polygon keeps its corners sharp', () => {
@@ -39,7 +34,7 @@ describe('the outline of a step, moved out', () => {
     const round = raised(offset({ step: nut.id }, 1.5), 2, { on: 'top' });
     // Area of a hexagon over flats s: s² √3 / 2.
     const area = (flats: number) => (flats * flats * Math.sqrt(3)) / 2;
-    relative(whole(nut, round), area(10) * 4 + area(13) * 2);
+    expectNear(whole(nut, round), area(10) * 4 + area(13) * 2);
   });
 
   test('follows when the step changes', () => {
@@ -47,8 +42,8 @@ describe('the outline of a step, moved out', () => {
       const disc = stepOf('turn', { diameter, width: 5 }, 'disc');
       return whole(disc, raised(offset({ step: 'disc' }, 1), 2, { on: 'top' }));
     };
-    relative(of(20), Math.PI * (100 * 5 + 121 * 2));
-    relative(of(30), Math.PI * (225 * 5 + 256 * 2));
+    expectNear(of(20), Math.PI * (100 * 5 + 121 * 2));
+    expectNear(of(30), Math.PI * (225 * 5 + 256 * 2));
   });
 
   test('is refused where nothing is left, or where a step has none', () => {
@@ -68,8 +63,8 @@ describe('the outline of a face', () => {
     const face = faceOf(base, 'top');
     const on = { on: { face }, x: 0, y: 0 };
     const before = (800 - Math.PI * 16) * 5;
-    relative(whole(base, bore, raised(offset({ face }, 0), 3, on)), before + (800 - Math.PI * 16) * 3);
-    relative(whole(base, bore, raised(offset({ face }, -1), 3, on)), before + (38 * 18 - Math.PI * 25) * 3);
+    expectNear(whole(base, bore, raised(offset({ face }, 0), 3, on)), before + (800 - Math.PI * 16) * 3);
+    expectNear(whole(base, bore, raised(offset({ face }, -1), 3, on)), before + (38 * 18 - Math.PI * 25) * 3);
   });
 
   test('that is round can’t be taken', () => {
@@ -104,7 +99,7 @@ describe('drawn outlines', () => {
   const area = 600 - Math.PI * 9 - Math.PI * 8;
 
   test('of several loops are raised with their holes', () => {
-    relative(whole(raised(frame, 7)), area * 7);
+    expectNear(whole(raised(frame, 7)), area * 7);
   });
 
   test('are turned with their holes, by Pappus', () => {
@@ -122,7 +117,7 @@ describe('drawn outlines', () => {
     // The middle of the area is off the outline's own by the holes' moments.
     const middle = (-Math.PI * 9 * 5 + Math.PI * 8 * 8) / area;
     const step = { ...spun, angle: Math.PI } as Step;
-    relative(whole(step), Math.PI * (40 + middle) * area);
+    expectNear(whole(step), Math.PI * (40 + middle) * area);
   });
 
   test('with holes can’t be run along a path', () => {
@@ -159,8 +154,8 @@ describe('up to a face', () => {
       });
       return whole(foot, high, post) - (40 * 20 * 4 + 200 * height);
     };
-    relative(of(15), Math.PI * 9 * 15);
-    relative(of(9), Math.PI * 9 * 9);
+    expectNear(of(15), Math.PI * 9 * 15);
+    expectNear(of(9), Math.PI * 9 * 9);
   });
 
   test('that leans: what would reach past it is taken off', () => {
@@ -182,7 +177,7 @@ describe('up to a face', () => {
     });
     const made = build(wedge, post);
     expect(made.faults).toEqual([]);
-    relative(made.volume, 40 * 10 * 20 + 20 * 10 * 20);
+    expectNear(made.volume, 40 * 10 * 20 + 20 * 10 * 20);
     // The two slopes are one plane, so they are one face.
     expect(made.roles.filter((role) => role === 'slope' || role === 'top')).toHaveLength(1);
   });
@@ -196,7 +191,7 @@ describe('up to a face', () => {
       x: 10,
       upTo: faceOf(first, 'bottom'),
     });
-    relative(whole(base, first, second), 8000 - Math.PI * (16 + 9) * 6);
+    expectNear(whole(base, first, second), 8000 - Math.PI * (16 + 9) * 6);
   });
 
   test('that lies behind, or beside the way, is refused', () => {
@@ -216,10 +211,10 @@ describe('a piece of its own', () => {
     const base = block(40, 20, 5);
     const two = build(base, beside(40));
     expect(two.check!.pieces).toBe(2);
-    relative(two.volume, 4000 + Math.PI * 25 * 8);
+    expectNear(two.volume, 4000 + Math.PI * 25 * 8);
     const drilled = build(base, beside(40), stepOf('drill', { diameter: 4, depth: 'through', x: 40, y: 0 }));
     expect(drilled.faults).toEqual([]);
-    relative(drilled.volume, 4000 + Math.PI * (25 - 4) * 8);
+    expectNear(drilled.volume, 4000 + Math.PI * (25 - 4) * 8);
   });
 
   test('is refused where it touches', () => {
@@ -227,6 +222,6 @@ describe('a piece of its own', () => {
   });
 
   test('alone it begins the body', () => {
-    relative(whole(beside(0)), Math.PI * 25 * 8);
+    expectNear(whole(beside(0)), Math.PI * 25 * 8);
   });
 });

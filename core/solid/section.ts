@@ -1,4 +1,4 @@
-import type { Curve, Point } from '@core/outline';
+import { squareLoop } from '@core/outline';
 
 import type { Vec3 } from './annotation';
 import type { Box } from './check';
@@ -62,18 +62,7 @@ export function cutOpen(
   );
   return scoped((scope) => {
     // The block that is taken away: all that there may be on the viewer's side.
-    const corners: Point[] = [
-      [-reach, -reach],
-      [reach, -reach],
-      [reach, reach],
-      [-reach, reach],
-    ];
-    const square = corners.map((from, index): Curve => ({
-      kind: 'line',
-      from,
-      to: corners[(index + 1) % 4]!,
-      role: CUT_TAG,
-    }));
+    const square = squareLoop(reach, CUT_TAG);
     const { face } = outlineFace(kernel, scope, square, framePlane(frame));
     const way = scope.keep(new kernel.gp_Vec(...along([0, 0, 0], frame.z, 2 * reach)));
     const block = scope.keep(scope.keep(new kernel.BRepPrimAPI_MakePrism(face, way, false, true)).Shape());

@@ -1,6 +1,7 @@
 import { numberValue, type Step } from '@core/model';
 import { type Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
+import { expectNear, wholeVolume } from '@core/testing/volumes';
 import { block, buildPiece, outlineOf, raised, stepOf, type Piece } from '@core/testing/pieces';
 
 let kernel: Kernel;
@@ -9,14 +10,7 @@ beforeAll(async () => {
 });
 
 const build = (...steps: Step[]): Piece => buildPiece(kernel, steps);
-const whole = (...steps: Step[]): number => {
-  const piece = build(...steps);
-  expect(piece.faults).toEqual([]);
-  expect(piece.check).toMatchObject({ valid: true, closed: true });
-  return piece.volume;
-};
-const relative = (actual: number, exact: number, within = 1e-6) =>
-  expect(Math.abs(actual / exact - 1)).toBeLessThan(within);
+const whole = (...steps: Step[]) => wholeVolume(kernel, ...steps);
 
 describe('slots for a strap', () => {
   const ring = [
@@ -40,7 +34,7 @@ describe('slots for a strap', () => {
       const x = 14 + (2 * (slice + 0.5)) / slices;
       chord += (2 * Math.sqrt(400 - x * x) * 2) / slices;
     }
-    relative(piece.volume, whole40 - 2 * 4 * chord, 1e-5);
+    expectNear(piece.volume, whole40 - 2 * 4 * chord, 1e-5);
   });
 
   test('that would come out at the side are refused', () => {
@@ -69,8 +63,8 @@ describe('split along a face', () => {
     }) as Step;
 
   test('level: what stands on it goes, what lies under it stays', () => {
-    relative(whole(base, wedge, split(`${base.id}:top`)), 4000);
-    relative(whole(base, wedge, split(`${base.id}:top`, { keep: 'high' })), 20 * 20 * 5);
+    expectNear(whole(base, wedge, split(`${base.id}:top`)), 4000);
+    expectNear(whole(base, wedge, split(`${base.id}:top`, { keep: 'high' })), 20 * 20 * 5);
   });
 
   test('leaning: both halves, moved apart along its own way', () => {
@@ -78,7 +72,7 @@ describe('split along a face', () => {
     // The plane of the slope cuts the base below it: a wedge from where it runs out at the top, 5 down over 10.
     expect(piece.faults).toEqual([]);
     expect(piece.check!.pieces).toBe(2);
-    relative(piece.volume, 4000 + 2000);
+    expectNear(piece.volume, 4000 + 2000);
   });
 
   test('of the outside it splits nothing', () => {

@@ -1,3 +1,4 @@
+import { cornerLoop, pointLoop } from '@core/outline';
 import type { Ridge } from '@core/standards';
 
 import { KernelRefusal, type Kernel } from './kernel';
@@ -137,17 +138,7 @@ function flareAt(
     [wide, end],
     [wide, end + way * 2 * pitch],
   ] as const;
-  return turnedLoop(
-    kernel,
-    corners.map((from, index) => ({
-      kind: 'line',
-      from,
-      to: corners[(index + 1) % corners.length]!,
-      role: 'lead',
-    })),
-    [x, y],
-    () => tag,
-  );
+  return turnedLoop(kernel, pointLoop(corners, 'lead'), [x, y], () => tag);
 }
 
 /** What is left of rod and ridge: a cylinder past the crest, eased at an end that has a lead. */
@@ -182,15 +173,5 @@ function trimmingBody(
       : [{ at: [outside, high] as const, role: 'top' }]),
     { at: [0, high] as const, role: 'axis' },
   ];
-  return turnedLoop(
-    kernel,
-    corners.map(({ at, role }, index) => ({
-      kind: 'line',
-      from: at,
-      to: corners[(index + 1) % corners.length]!.at,
-      role,
-    })),
-    [x, y],
-    (role) => nameFace(role as 'bottom'),
-  );
+  return turnedLoop(kernel, cornerLoop(corners), [x, y], (role) => nameFace(role as 'bottom'));
 }

@@ -2,9 +2,11 @@ import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fau
 import { takesAway, type StepOf, type Value } from '@core/model';
 import {
   boxOfLoop,
+  cornerLoop,
   gearRadii,
   placedLoop,
   placedRegion,
+  squareLoop,
   type Loop,
   type Point,
   type Region,
@@ -139,17 +141,7 @@ function withRim(
   const kept = isThin
     ? [...corners.slice(0, 2), { at: [meeting, (low + high) / 2] as Point, role: 'rim' }, ...corners.slice(4)]
     : corners;
-  const disc = turnedLoop(
-    kernel,
-    kept.map(({ at, role }, index) => ({
-      kind: 'line',
-      from: at,
-      to: kept[(index + 1) % kept.length]!.at,
-      role,
-    })),
-    stand.at,
-    (role) => faceTag(step.id, role),
-  );
+  const disc = turnedLoop(kernel, cornerLoop(kept), stand.at, (role) => faceTag(step.id, role));
   const eased = boolean('common', gear, disc);
   disc.dispose();
   return ok(eased);
@@ -192,25 +184,18 @@ function raisedUpTo(step: StepOf<'raise'>, region: Region, input: StepInput): Re
   const middle: Vec3 = [(x0 + x1) / 2, (y0 + y1) / 2, 0];
   const over = at[2] - (normal[0] * (middle[0] - at[0]) + normal[1] * (middle[1] - at[1])) / normal[2];
   const face = frameFacing([middle[0], middle[1], over], out);
-  const square = rectangleLoop(half);
-  const beyond = prismOf(kernel, square, framePlane(face), along([0, 0, 0], face.z, half), () =>
-    faceTag(step.id, way > 0 ? 'top' : 'bottom'),
+  const beyond = prismOf(
+    kernel,
+    squareLoop(half, 'side'),
+    framePlane(face),
+    along([0, 0, 0], face.z, half),
+    () => faceTag(step.id, way > 0 ? 'top' : 'bottom'),
   );
   const cut = boolean('cut', tool, beyond);
   tool.dispose();
   beyond.dispose();
   return ok(cut);
 }
-
-const rectangleLoop = (half: number): Loop => {
-  const corners: Point[] = [
-    [-half, -half],
-    [half, -half],
-    [half, half],
-    [-half, half],
-  ];
-  return corners.map((from, index) => ({ kind: 'line', from, to: corners[(index + 1) % 4]!, role: 'side' }));
-};
 
 function heights(step: StepOf<'raise'>, lengths: Record<string, NamedLength>, stand: Stand) {
   const { height } = lengths;

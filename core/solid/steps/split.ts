@@ -1,6 +1,6 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { StepOf } from '@core/model';
-import type { Curve, Point } from '@core/outline';
+import { pointLoop, type Point } from '@core/outline';
 
 import type { Vec3 } from '../annotation';
 import type { Box } from '../check';
@@ -128,13 +128,7 @@ function uprightBlock(
     [x!.to, y!.to],
     [x!.from, y!.to],
   ];
-  const loop = corners.map((from, index): Curve => ({
-    kind: 'line',
-    from,
-    to: corners[(index + 1) % 4]!,
-    role: 'cut',
-  }));
-  return raisedLoop(kernel, loop, { z: z!.from, height: z!.to - z!.from }, () => tag);
+  return raisedLoop(kernel, pointLoop(corners, 'cut'), { z: z!.from, height: z!.to - z!.from }, () => tag);
 }
 
 /** Which way across the cut the part is longer. */

@@ -1,6 +1,6 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { StepOf } from '@core/model';
-import { placedLoop, type Curve, type Loop, type Point } from '@core/outline';
+import { cornerLoop, placedLoop, type Curve, type Loop, type Point } from '@core/outline';
 
 import type { Annotation } from '../annotation';
 import { blended } from '../blended';
@@ -120,21 +120,13 @@ const oval = (a: number, b: number): Loop => [
   },
 ];
 
-const box = (a: number, b: number): Loop => {
-  const corners: Point[] = [
-    [a, -b],
-    [a, b],
-    [-a, b],
-    [-a, -b],
-  ];
-  const roles = ['right', 'back', 'left', 'front'];
-  return corners.map((from, index) => ({
-    kind: 'line',
-    from,
-    to: corners[(index + 1) % 4]!,
-    role: roles[index]!,
-  }));
-};
+const box = (a: number, b: number): Loop =>
+  cornerLoop([
+    { at: [a, -b], role: 'right' },
+    { at: [a, b], role: 'back' },
+    { at: [-a, b], role: 'left' },
+    { at: [-a, -b], role: 'front' },
+  ]);
 
 /** Half of the shape, beside its axis. */
 function profileOf(step: StepOf<'stations'>, lengths: Lengths, { level }: Stand): Result<Loop, StepFault> {

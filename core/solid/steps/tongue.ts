@@ -1,6 +1,6 @@
 import { no, ok } from '@core/fault';
 import { takesAway } from '@core/model';
-import type { Curve, Point } from '@core/outline';
+import { cornerLoop, type Point } from '@core/outline';
 
 import type { Vec3 } from '../annotation';
 import { boolean } from '../operations';
@@ -41,18 +41,7 @@ export const tongue: StepType<'tongue'> = {
     const catchAt = length - BUMP_LENGTHS * bump;
     const prism = (points: { at: Point; role: string }[], broad: number) => {
       const { plane, way } = uprightSection(step.turn, stand, broad);
-      return prismOf(
-        kernel,
-        points.map(({ at: from, role }, index): Curve => ({
-          kind: 'line',
-          from,
-          to: points[(index + 1) % points.length]!.at,
-          role,
-        })),
-        plane,
-        way,
-        (role) => faceTag(step.id, ROLES[role] ?? role),
-      );
+      return prismOf(kernel, cornerLoop(points), plane, way, (role) => faceTag(step.id, ROLES[role] ?? role));
     };
     if (!takesAway(step.effect)) {
       return ok(

@@ -1,5 +1,5 @@
 import { no, ok } from '@core/fault';
-import type { Curve, Point } from '@core/outline';
+import { cornerLoop, type Point } from '@core/outline';
 
 import type { Vec3 } from '../annotation';
 import { prismOf } from '../outlineFace';
@@ -41,12 +41,7 @@ export const wedge: StepType<'wedge'> = {
       ({ role }) =>
         !(role === 'right' && right.mm < EDGE_BELOW_MM) && !(role === 'left' && left.mm < EDGE_BELOW_MM),
     );
-    const loop = kept.map(({ at, role }, index): Curve => ({
-      kind: 'line',
-      from: at,
-      to: kept[(index + 1) % kept.length]!.at,
-      role,
-    }));
+    const loop = cornerLoop(kept);
     const { plane, way } = uprightSection(step.turn, stand, lengths.breadth!.mm);
     // What a prism calls its bottom and top are here the front and the back; its underside is the ground.
     const roles: Record<string, string> = { bottom: 'front', top: 'back', ground: 'bottom' };
