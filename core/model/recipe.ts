@@ -1,8 +1,9 @@
 import { z } from 'zod';
 
+import { EdgeRule } from './edgeRule';
 import { Id, line, name } from './ids';
 import { OutlineShape } from './outline';
-import { EdgePick, FacePick, place, placeOnTop, Side } from './place';
+import { FacePick, place, placeOnTop, Side } from './place';
 import { Value } from './value';
 
 /** `off`: kept in the recipe, and left out when it is built. */
@@ -378,27 +379,6 @@ export const DrillStep = z.strictObject({
   /** Radians, the whole angle of the point of a blind hole; `depth` is then measured to its shoulder. */
   point: z.number().min(0.5).max(3).optional(),
 });
-
-/** Which edges a round or an ease takes: chosen by rule, so that the choice survives changes of size. */
-export const EdgeRule = z.discriminatedUnion('edges', [
-  /** Where the wall of a hole meets the outside. */
-  z.strictObject({ edges: z.literal('mouths'), of: Id }),
-  /** The outer edges at the top and bottom of a step's own solid; of a cut, its mouths and the rim of its floor. */
-  z.strictObject({ edges: z.literal('rims'), of: Id }),
-  /** The upright edges of a plate or a raised outline, where its sides meet. */
-  z.strictObject({ edges: z.literal('upright'), of: Id }),
-  /** Every edge of a step's own faces. */
-  z.strictObject({ edges: z.literal('all'), of: Id }),
-  /** Where the faces of two steps meet. */
-  z.strictObject({ edges: z.literal('between'), of: Id, and: Id }),
-  /** Every corner that is hollow, where two faces meet at less than a half turn of material outside. */
-  z.strictObject({ edges: z.literal('insides') }),
-  /** All round a face that was picked. */
-  z.strictObject({ edges: z.literal('face'), face: FacePick }),
-  /** Those that were picked one by one. */
-  z.strictObject({ edges: z.literal('picked'), picks: z.array(EdgePick).min(1).max(60) }),
-]);
-export type EdgeRule = z.infer<typeof EdgeRule>;
 
 /** Flat ease (chamfer), `size` measured along each face; with `other` along the second one, or at an angle to the first. */
 export const EaseStep = z.strictObject({
