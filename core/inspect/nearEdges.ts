@@ -16,6 +16,9 @@ const BESIDE = 0.5;
 /** Wide holes, as for bearings, need no more than this, mm. */
 const ENOUGH_MM = 3;
 
+/** Looks into the material from each wall, all round: a row of holes is looked at after every change. */
+const LOOKS = 48;
+
 /** A hole with as much beside it all round, within this factor, is the bore of a sleeve and near no edge. */
 const EVEN = 1.5;
 
@@ -45,7 +48,10 @@ function wallsBeside(
   const walls = mesh.faces
     .filter(({ tag }) => isWanted(tag))
     .flatMap(({ start, count, tag }) => {
-      const found = Array.from({ length: count / 3 }, (_, index) => wallBehind(mesh, start + 3 * index));
+      const stride = Math.max(1, Math.floor(count / 3 / LOOKS));
+      const found = Array.from({ length: Math.ceil(count / 3 / stride) }, (_, index) =>
+        wallBehind(mesh, start + 3 * stride * index),
+      );
       const known = found.flatMap((wall) => (wall ? [{ ...wall, tag }] : []));
       if (known.length === 0) return [];
       const least = known.reduce((best, next) => (next.mm < best.mm ? next : best));

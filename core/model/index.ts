@@ -2,7 +2,7 @@ export { Id, NAME_LIMIT, MODEL_LIMIT_MM, name as Name } from './ids';
 export { EdgePick, FacePick, FromStep, Ground, MeasuredFrom, Side, type Place } from './place';
 export { EdgeRule } from './edgeRule';
 export { Body, BodyRole, Effect, Step, takesAway, type StepKind, type StepOf } from './recipe';
-export { bodiesUsedBy, valuesIn } from './stepValues';
+export { bodiesUsedBy, isValue, valuesIn, withValues } from './stepValues';
 export { DrawnCurve, OutlineShape, type OutlineShapeName } from './outline';
 export { Value, fitValue, numberValue, sizeValue } from './value';
 export { Derivation, Jaw, Reading, Size, SizeKind, Source, Taken } from './size';

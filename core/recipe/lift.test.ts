@@ -130,4 +130,21 @@ describe('lifting from another repair', () => {
     expect(step).toMatchObject({ diameter: numberValue(MISSING_MM), width: numberValue(5) });
     expect(step!.note).toContain('not known');
   });
+
+  test('bands in other steps than raised ones come as circles', () => {
+    const from = entangled();
+    const band = { shape: 'layoutHull', layout: 'layout', diameter: numberValue(8) };
+    const sections = [0, 10].map((at) => ({
+      outline: band,
+      at: numberValue(at),
+      x: numberValue(0),
+      y: numberValue(0),
+      turn: 0,
+    }));
+    const blend = stepOf('blend', { effect: 'add', sections, between: 'straight', on: 'bottom', x: 0, y: 0 });
+    const [lifted] = liftedSteps([blend], evaluateRepair(from), newId);
+    expect(lifted).toMatchObject({ sections: [{ outline: { shape: 'hull', circles: [{}, {}] } }, {}] });
+    const { repair } = new RepairDraft('Other').body('b', 'B', [lifted!]);
+    expect(volumeOf(repair, 'b')).toBeCloseTo((12 * 8 + Math.PI * 16) * 10, 4);
+  });
 });

@@ -1,6 +1,15 @@
 import type { EvaluatedRepair } from '@core/fit';
-import { numberValue, withFreshIds, type Body, type OutlineShape, type Step, type Value } from '@core/model';
-import { layoutPlaces, resolveValue, withValues } from '@core/solid';
+import {
+  numberValue,
+  withFreshIds,
+  withValues,
+  type Body,
+  type OutlineShape,
+  type Step,
+  type Value,
+} from '@core/model';
+import { roundTo } from '@core/quantity';
+import { layoutPlaces, resolveValue } from '@core/solid';
 
 /**
  * Steps of one repair for use in another: under new ids, with plain numbers in place of sizes, fits, formulas and
@@ -39,12 +48,20 @@ function withoutLayouts(step: Step, numbers: EvaluatedRepair): Step {
     const points = placesOf(step.pattern.id, numbers);
     return points.length > 0 ? { ...step, pattern: { by: 'points', points } } : step;
   }
-  if (!('outline' in step) || step.outline.shape !== 'layoutHull') return step;
-  const { layout, diameter } = step.outline;
-  const points = placesOf(layout, numbers);
-  if (points.length < 2) return step;
-  const band: OutlineShape = { shape: 'hull', circles: points.map((point) => ({ ...point, diameter })) };
-  return { ...step, outline: band };
+  return withoutBands(step, numbers) as Step;
+}
+
+/** Bands round the points of a layout as bands round circles, wherever an outline stands in a step. */
+function withoutBands(data: unknown, numbers: EvaluatedRepair): unknown {
+  if (typeof data !== 'object' || data === null) return data;
+  if (Array.isArray(data)) return data.map((one) => withoutBands(one, numbers));
+  if ('shape' in data && data.shape === 'layoutHull') {
+    const { layout, diameter } = data as Extract<OutlineShape, { shape: 'layoutHull' }>;
+    const points = placesOf(layout, numbers);
+    if (points.length < 2) return data;
+    return { shape: 'hull', circles: points.map((point) => ({ ...point, diameter })) } satisfies OutlineShape;
+  }
+  return Object.fromEntries(Object.entries(data).map(([key, one]) => [key, withoutBands(one, numbers)]));
 }
 
 function placesOf(layout: string, numbers: EvaluatedRepair): { x: Value; y: Value }[] {
@@ -53,7 +70,7 @@ function placesOf(layout: string, numbers: EvaluatedRepair): { x: Value; y: Valu
   return Object.keys(places.value)
     .filter((key) => key.startsWith('x'))
     .map((key) => ({
-      x: numberValue(places.value[key]!.mm),
-      y: numberValue(places.value[`y${key.slice(1)}`]!.mm),
+      x: numberValue(roundTo(places.value[key]!.mm, 0.01)),
+      y: numberValue(roundTo(places.value[`y${key.slice(1)}`]!.mm, 0.01)),
     }));
 }

@@ -13,7 +13,6 @@ import {
   type SolidCheck,
 } from './check';
 import { guarded, KernelRefusal, type Kernel } from './kernel';
-import { withFuzzy } from './operations';
 import { edgesOf, meshOf, SCREEN_QUALITY, type SolidMesh } from './mesh';
 import { isSoundMesh } from './soundness';
 import { drawnInWorld, hasPlace, plainStand, standOf } from './stand';
@@ -226,12 +225,19 @@ export class BodyBuilder {
           : placedTool(of.step, of.lengths, { ...input, stand: of.stand }),
     };
     const effect = effectOf(step, type.effect, earlier);
-    const made = this.#buildSound(before?.check ?? null, effect, () => buildStep(step, lengths.value, input));
+    const made = this.#attempt(() => buildStep(step, lengths.value, input));
     if (!made.ok) {
       this.#failedTool = this.#outlineOfTool(step, lengths.value, input);
       return made;
     }
-    const { solid, check } = made.value;
+    const solid = made.value;
+    const check = guarded(this.kernel, () => checkSolid(this.kernel, solid.shape));
+    const fault = findFault(check, before?.check ?? null, effect);
+    if (fault) {
+      solid.dispose();
+      this.#failedTool = this.#outlineOfTool(step, lengths.value, input);
+      return no(fault);
+    }
     const box = boundingBox(this.kernel, solid.shape);
     this.#changes += 1;
     this.#chain.push({
@@ -252,32 +258,6 @@ export class BodyBuilder {
       },
     });
     return ok({ reused: false });
-  }
-
-  /**
-   * A solid that is checked, or the fault. What the kernel could not do, or did badly, is tried again with faces that
-   * nearly coincide taken for one; the first fault is the one that is told.
-   */
-  #buildSound(
-    before: SolidCheck | null,
-    effect: StepType<StepKind>['effect'],
-    build: () => Result<TaggedSolid, StepFault>,
-  ): Result<{ solid: TaggedSolid; check: SolidCheck }, StepFault> {
-    let first: StepFault | null = null;
-    for (const mm of FUZZY_MM) {
-      const solid = this.#attempt(() => withFuzzy(mm, build));
-      if (solid.ok) {
-        const check = guarded(this.kernel, () => checkSolid(this.kernel, solid.value.shape));
-        const fault = findFault(check, before, effect);
-        if (!fault) return ok({ solid: solid.value, check });
-        solid.value.dispose();
-        first ??= fault;
-      } else {
-        first ??= solid.fault;
-      }
-      if (first.code !== 'step.notValid' && first.code !== 'step.kernelFailed') break;
-    }
-    return no(first!);
   }
 
   /** For the picture of a step that failed: where its tool would have been. */
@@ -318,9 +298,6 @@ export class BodyBuilder {
     for (const link of this.#chain.splice(length)) link.solid.dispose();
   }
 }
-
-/** How near to each other faces are taken for one, mm: exactly first, then a little generously. */
-const FUZZY_MM = [0, 1e-5, 1e-4];
 
 /** What a build works from. */
 interface Work {

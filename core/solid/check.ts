@@ -37,25 +37,22 @@ export function checkSolid(kernel: Kernel, shape: Shape): SolidCheck {
 }
 
 /** Whether every edge is used by exactly two faces; edges without length (at the tip of a cone) do not count. */
-export function everyEdgeHasTwoFaces(kernel: Kernel, shape: Shape): boolean {
-  return scoped((scope) => {
-    const uses = new ShapeMap<number>(kernel);
-    for (const edge of partsOf(kernel, scope, shape, 'TopAbs_EDGE'))
-      uses.set(edge, (uses.get(edge) ?? 0) + 1);
-    return [...uses.entries()].every(
-      ([edge, count]) => count === 2 || kernel.BRep_Tool.Degenerated(scope.keep(kernel.TopoDS.Edge(edge))),
-    );
-  });
-}
+export const everyEdgeHasTwoFaces = (kernel: Kernel, shape: Shape): boolean =>
+  edgeUses(kernel, shape).every((count) => count === 2);
 
 /** Whether more than two faces meet at an edge: the shape touches itself there and has no thickness. */
-export function touchesAtEdge(kernel: Kernel, shape: Shape): boolean {
+export const touchesAtEdge = (kernel: Kernel, shape: Shape): boolean =>
+  edgeUses(kernel, shape).some((count) => count > 2);
+
+/** How many faces use each edge that has a length. */
+function edgeUses(kernel: Kernel, shape: Shape): number[] {
   return scoped((scope) => {
     const uses = new ShapeMap<number>(kernel);
     for (const edge of partsOf(kernel, scope, shape, 'TopAbs_EDGE'))
       uses.set(edge, (uses.get(edge) ?? 0) + 1);
-    return [...uses.entries()].some(
-      ([edge, count]) => count > 2 && !kernel.BRep_Tool.Degenerated(scope.keep(kernel.TopoDS.Edge(edge))),
+    return [...uses.entries()].flatMap(([edge, count]) =>
+      // Asked only where it matters: most edges have two.
+      count === 2 || !kernel.BRep_Tool.Degenerated(scope.keep(kernel.TopoDS.Edge(edge))) ? [count] : [],
     );
   });
 }

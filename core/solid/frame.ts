@@ -32,6 +32,10 @@ export const unit = (a: Vec3): Vec3 => {
   return [a[0] / length, a[1] / length, a[2] / length];
 };
 
+/** A way turned about an axis, a unit vector, by the angle of a cosine and a sine (Rodrigues' formula). */
+export const rotated = (v: Vec3, axis: Vec3, cos: number, sin: number): Vec3 =>
+  along(along(along([0, 0, 0], v, cos), cross(axis, v), sin), axis, dot(axis, v) * (1 - cos));
+
 /** A way given along a frame's axes, in space. */
 export const wayToWorld = ({ x, y, z }: Frame, [a, b, c]: Vec3): Vec3 =>
   along(along(along([0, 0, 0], x, a), y, b), z, c);

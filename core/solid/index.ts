@@ -14,7 +14,6 @@ export { readStep, writeStep, type NamedShape } from './stepFile';
 export { meshVolume, openEdgeCount, weld, type WeldedMesh } from './weld';
 export { CUT_TAG, cutOpen, squareCut, type Axis, type CutPlane, type OpenedSolid } from './section';
 export { layoutPlaces, resolveValue, SMALLEST_MM } from './resolve';
-export { withValues } from './asFitted';
 export { BUMP_LENGTHS } from './steps/tongue';
 export { MemoryWatch } from './memoryWatch';
 export { Scope, scoped } from './scope';

@@ -24,22 +24,6 @@ export function cylinder(
   });
 }
 
-let fuzzyMm = 0;
-
-/**
- * Does something whose booleans take faces, edges and corners that are nearer to each other than a length, mm, for one:
- * for what coincides or touches but for a hair.
- */
-export function withFuzzy<T>(mm: number, work: () => T): T {
-  const before = fuzzyMm;
-  fuzzyMm = mm;
-  try {
-    return work();
-  } finally {
-    fuzzyMm = before;
-  }
-}
-
 /** Cut, fuse or common of two solids, with tags carried and faces that became one merged. Inputs stay whole. */
 export function boolean(
   kind: 'cut' | 'fuse' | 'common',
@@ -47,7 +31,6 @@ export function boolean(
   tool: TaggedSolid,
   merge = false,
 ): TaggedSolid {
-  if (fuzzyMm > 0) return booleanWithAll(kind, body, [tool], merge);
   const kernel = body.kernel;
   const Maker = {
     cut: kernel.BRepAlgoAPI_Cut,
@@ -67,20 +50,16 @@ export function boolean(
  * other. Inputs stay whole.
  */
 export function booleanWithAll(
-  kind: 'cut' | 'fuse' | 'common',
+  kind: 'cut' | 'fuse',
   body: TaggedSolid,
   tools: readonly TaggedSolid[],
   merge = false,
 ): TaggedSolid {
   const { kernel } = body;
   return scoped((scope) => {
-    const Maker = {
-      cut: kernel.BRepAlgoAPI_Cut,
-      fuse: kernel.BRepAlgoAPI_Fuse,
-      common: kernel.BRepAlgoAPI_Common,
-    }[kind];
-    const operation = scope.keep(new Maker());
-    if (fuzzyMm > 0) operation.SetFuzzyValue(fuzzyMm);
+    const operation = scope.keep(
+      kind === 'cut' ? new kernel.BRepAlgoAPI_Cut() : new kernel.BRepAlgoAPI_Fuse(),
+    );
     const listOf = (solids: readonly TaggedSolid[]) => {
       const list = scope.keep(new kernel.NCollection_List_TopoDS_Shape());
       for (const { shape } of solids) list.Append(shape);

@@ -1,6 +1,7 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import {
   areaOf,
+  boxOfLoop,
   loopsOfCurves,
   polygonOf,
   regionOfLoops,
@@ -11,7 +12,7 @@ import {
 } from '@core/outline';
 
 import type { Vec3 } from './annotation';
-import { toLocal, type Frame } from './frame';
+import { toLocal, WORLD, type Frame } from './frame';
 import { guarded, KernelRefusal, type Kernel, type Shape } from './kernel';
 import { levelPlane, outlineFace } from './outlineFace';
 import { frameOnFace } from './picks';
@@ -31,16 +32,25 @@ export function regionOfFace(kernel: Kernel, face: Shape): Result<Region, StepFa
   });
 }
 
-/** A region moved out all round by a length (in, if negative), its corners kept sharp; its holes shrink as it grows. */
+/** A region moved out all round by a length (in, if negative), its corners sharp if that can be; holes shrink as it grows. */
 export function offsetRegion(kernel: Kernel, region: Region, by: NamedLength): Result<Region, StepFault> {
   if (Math.abs(by.mm) < 1e-9) return ok(region);
   const outer = offsetLoop(kernel, region.outer, by.mm);
   if (!outer) return no({ code: 'outline.offsetTooFar', by });
-  const holes = region.holes.flatMap((hole) => {
+  const holes: Loop[] = [];
+  for (const hole of region.holes) {
     const moved = offsetLoop(kernel, hole, -by.mm);
-    return moved ? [moved] : [];
-  });
+    if (moved) holes.push(moved);
+    // A hole may close as the rest grows, but not while there is room in it.
+    else if (by.mm < halfBreadth(hole)) return no({ code: 'outline.offsetTooFar', by });
+  }
   return regionOfLoops([outer, ...holes]);
+}
+
+/** Half of a loop's smaller measure across, mm: moved in by that nothing is left of it. */
+function halfBreadth(loop: Loop): number {
+  const [x0, y0, x1, y1] = boxOfLoop(loop);
+  return Math.min(x1 - x0, y1 - y0) / 2;
 }
 
 /** Null where nothing is left of it, or where it falls into several. */
@@ -77,8 +87,7 @@ function attempt(
         if (!maker.IsDone()) return null;
         const made = scope.keep(maker.Shape());
         if (made.IsNull()) return null;
-        const frame: Frame = { origin: [0, 0, 0], x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
-        const loops = loopsOfCurves(curvesOf(kernel, scope, made, frame));
+        const loops = loopsOfCurves(curvesOf(kernel, scope, made, WORLD));
         return loops.ok && loops.value.length === 1 ? loops.value[0]! : null;
       }),
     );

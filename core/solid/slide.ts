@@ -1,6 +1,6 @@
 import type { Vec3 } from './annotation';
 import { boundingBox } from './check';
-import { along, cross, dot, minus } from './frame';
+import { along, dot, minus, rotated } from './frame';
 import type { Kernel, Shape } from './kernel';
 import { closestPoints } from './measure';
 import { scoped, type Scope } from './scope';
@@ -120,15 +120,9 @@ function transformationOfMotion(kernel: Kernel, scope: Scope, motion: Motion, fa
   return transformation;
 }
 
-/** Where a point goes by a motion; a turn by Rodrigues' formula. */
+/** Where a point goes by a motion. */
 export function movedPoint(point: Vec3, motion: Motion, far: number): Vec3 {
   if (motion.by === 'move') return along(point, motion.way, far);
-  const from = minus(point, motion.at);
-  const k = motion.way;
-  const turned = along(
-    along(along([0, 0, 0], from, Math.cos(far)), cross(k, from), Math.sin(far)),
-    k,
-    dot(k, from) * (1 - Math.cos(far)),
-  );
-  return along(motion.at, turned, 1);
+  const { at, way } = motion;
+  return along(at, rotated(minus(point, at), way, Math.cos(far), Math.sin(far)), 1);
 }

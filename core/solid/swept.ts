@@ -1,7 +1,7 @@
 import type { Loop } from '@core/outline';
 
 import type { Vec3 } from './annotation';
-import { along, cross, dot, frameFacing, minus, unit, type Frame } from './frame';
+import { along, cross, dot, frameFacing, minus, rotated, unit, type Frame } from './frame';
 import { KernelRefusal, type Kernel } from './kernel';
 import { framePlane, outlineFace } from './outlineFace';
 import { scoped, type Scope } from './scope';
@@ -180,13 +180,8 @@ function endOf(kernel: Kernel, scope: Scope, path: readonly PathPiece[], start: 
   const axis = cross(start.z, way);
   const sine = Math.hypot(...axis);
   if (sine < 1e-9) return { ...start, origin: at };
-  // Rodrigues' rotation by the angle between the two ways.
-  const k = unit(axis);
-  const [cos, sin] = [dot(start.z, way), sine];
-  const turned = (v: Vec3): Vec3 => {
-    const kv = cross(k, v);
-    return along(along(along([0, 0, 0], v, cos), kv, sin), k, dot(k, v) * (1 - cos));
-  };
+  // By the angle between the two ways.
+  const turned = (v: Vec3) => rotated(v, unit(axis), dot(start.z, way), sine);
   return { origin: at, x: turned(start.x), y: turned(start.y), z: way };
 }
 

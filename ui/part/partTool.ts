@@ -39,7 +39,7 @@ interface PartTool {
   /** Segments and points to be shown on the part, mm: edges that a rule catches, the ends of a distance. */
   shown: Float32Array | null;
   points: readonly Vec3[];
-  /** Something is pointed at, and said in words. */
+  /** Something is pointed at, and said in words: it is marked for as long, whatever else is shown. */
   pointing: Pointing | null;
   beginPick(job: PickJob): void;
   setPicked(picked: PickedOn[]): void;
@@ -68,13 +68,7 @@ export const usePartTool = create<PartTool>((set) => ({
   setMeasuring: (measuring) => set({ ...NOTHING, measuring }),
   setStage: (stage) => set({ ...NOTHING, stage }),
   show: (shown, points = []) => set({ shown, points }),
-  pointAt: (pointing) =>
-    set({
-      ...NOTHING,
-      pointing,
-      shown: pointing.where.segments ?? null,
-      points: pointing.where.points ?? [],
-    }),
+  pointAt: (pointing) => set({ ...NOTHING, pointing }),
   end: () => set(NOTHING),
 }));
 

@@ -33,7 +33,11 @@ export function usePartWork(repair: Repair, shown: readonly ShownBody[]) {
     const faces = pointedAt
       ? (pointing.where.faces ?? []).map((face) => rimOf(pointedAt, { kind: 'face', ...face }))
       : [];
-    return { segments: [...picks, ...faces, ...(segments ? [segments] : [])], points: [...points] };
+    const { where } = pointing ?? {};
+    return {
+      segments: [...picks, ...faces, ...[segments, where?.segments].flatMap((one) => one ?? [])],
+      points: [...points, ...(where?.points ?? [])],
+    };
   }, [picked, segments, points, pointing, meshOf]);
   const pickable = useMemo(
     () => (job ? pickableFor(job.want) : measuring ? (['edge', 'face'] as const) : []),

@@ -1,6 +1,6 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
-import type { OutlineShape, Value } from '@core/model';
+import { isValue, type OutlineShape } from '@core/model';
 import { loopOf, placedRegion, regionOf, type KnownOutline, type Loop, type Region } from '@core/outline';
 
 import { offsetRegion, regionOfFace } from '../outlineOnPart';
@@ -35,13 +35,12 @@ export function outlineNumbers(
   const look = (data: object, path: string): void => {
     for (const [key, inside] of Object.entries(data) as [string, unknown][]) {
       if (typeof inside !== 'object' || inside === null) continue;
-      // Curves of a drawn outline run from somewhere too.
-      if (!('from' in inside) || 'kind' in inside) {
+      if (!isValue(inside)) {
         look(inside, `${path}${key}.`);
         continue;
       }
       const resolve = MAY_BE_ZERO.has(key) ? resolvePosition : resolveLength;
-      resolved[path + key] = resolve(inside as Value, OUTLINE_WORDS[key] ?? key, numbers);
+      resolved[path + key] = resolve(inside, OUTLINE_WORDS[key] ?? key, numbers);
     }
   };
   look(outline, prefix);
