@@ -221,7 +221,10 @@ export const TaperStep = z.strictObject({
   held: z.enum(['bottom', 'top']),
 });
 
-/** All that is there, moved, turned about an axis through the origin, and scaled about it. */
+/** 1 leaves it as it is. */
+const factor = z.number().min(0.01).max(100);
+
+/** All that is there, moved, turned about an axis through the origin, and scaled about it: evenly or each way by its own. */
 export const MoveStep = z.strictObject({
   ...step,
   kind: z.literal('move'),
@@ -230,8 +233,7 @@ export const MoveStep = z.strictObject({
   dz: Value,
   axis: z.enum(['x', 'y', 'z']),
   turn,
-  /** 1 leaves it as it is. */
-  scale: z.number().min(0.01).max(100),
+  scale: z.union([factor, z.strictObject({ x: factor, y: factor, z: factor })]),
 });
 
 /** Cut in two by a plane square to an axis; of both halves kept, the upper one is moved off by `gap`. */

@@ -14,6 +14,9 @@ const BOUNDS: Record<string, readonly [number, number]> = {
 };
 /** Those that mean something else in some steps. */
 const BY_PATH: Record<string, readonly [number, number]> = {
+  'scale.x': [0.01, 100],
+  'scale.y': [0.01, 100],
+  'scale.z': [0.01, 100],
   'outline.angle': [0.02, 6.2],
   'head.angle': [0.5, 2.6],
   'other.angle': [0.05, 1.5],

@@ -338,7 +338,7 @@ const any = fc.oneof(
     dz: small(5),
     axis: fc.constantFrom('x', 'y', 'z'),
     turn,
-    scale: fc.constantFrom(1, 1.01, 2),
+    scale: fc.constantFrom(1, 1.01, 2, { x: 1.02, y: 1.02, z: 0.97 }, { x: 1.1, y: 0.9, z: 1 }),
   }),
   fc.record(
     {

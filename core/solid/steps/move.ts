@@ -1,8 +1,10 @@
 import { no, ok } from '@core/fault';
 
+import type { Vec3 } from '../annotation';
 import { placedAnew } from '../moved';
 import { resolveAll, resolvePosition } from '../resolve';
 import type { StepType } from '../stepKind';
+import { stretched } from '../uneven/stretched';
 
 /** All that is there, moved, turned and scaled. Faces keep their names. */
 export const move: StepType<'move'> = {
@@ -16,14 +18,13 @@ export const move: StepType<'move'> = {
     }),
   build(step, { dx, dy, dz }, { before }) {
     if (!before) return no({ code: 'step.firstMustAdd', verb: 'Move' });
-    return ok(
-      placedAnew(before, {
-        scale: step.scale,
-        axis: step.axis,
-        turn: step.turn,
-        by: [dx!.mm, dy!.mm, dz!.mm],
-      }),
-    );
+    const { scale, axis, turn } = step;
+    const rest = { axis, turn, by: [dx!.mm, dy!.mm, dz!.mm] as Vec3 };
+    if (typeof scale === 'number') return ok(placedAnew(before, { scale, ...rest }));
+    const uneven = stretched(before, [scale.x, scale.y, scale.z]);
+    const moved = placedAnew(uneven, { scale: 1, ...rest });
+    uneven.dispose();
+    return ok(moved);
   },
   annotate: () => ({ annotations: [], centreLines: [] }),
 };

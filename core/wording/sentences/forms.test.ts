@@ -160,7 +160,17 @@ test.each([
   ],
   [
     { kind: 'move', ...plain({ dx: 1, dy: 2, dz: 3 }), axis: 'z', turn: Math.PI / 2, scale: 1 },
-    'Move all that is there 1 right, 2 back, 3 up, turned 90° about the upright axis, scaled 1 times',
+    'Move all that is there 1 right, 2 back, 3 up, turned 90° about the upright axis, scaled 1 times every way',
+  ],
+  [
+    {
+      kind: 'move',
+      ...plain({ dx: 0, dy: 0, dz: 0 }),
+      axis: 'z',
+      turn: 0,
+      scale: { x: 1.02, y: 1.02, z: 1.005 },
+    },
+    'Move all that is there 0 right, 0 back, 0 up, turned 0° about the upright axis, scaled each way by its own: 1.02 to the right, 1.02 to the back and 1.005 up',
   ],
   [
     { kind: 'split', axis: 'x', ...plain({ at: 4, gap: 8 }), keep: 'low' },

@@ -116,12 +116,31 @@ export function workSentence(
           ['y', 'axis to the back'],
         ]),
         words(', scaled '),
-        plainNumber('scale', 'scale', step.scale, 'factor'),
-        words(' times'),
+        ...scaleParts(step),
       ];
     case 'split':
       return splitSentence(step);
   }
+}
+
+/** Once for all ways, or each way by its own, as what shrinks unevenly asks for. */
+function scaleParts({ scale }: StepOf<'move'>): SentencePart[] {
+  const isEven = typeof scale === 'number';
+  const ways = isEven ? { x: scale, y: scale, z: scale } : scale;
+  const every: Option = { word: 'times every way', patch: { scale: ways.x } };
+  const own: Option = { word: 'each way by its own', patch: { scale: ways } };
+  const how = choice('how it is scaled', (option) => (option === every) === isEven, [every, own]);
+  if (isEven) return [plainNumber('scale', 'scale', scale, 'factor'), words(' '), how];
+  return [
+    how,
+    words(': '),
+    plainNumber('scale.x', 'scale to the right', scale.x, 'factor'),
+    words(' to the right, '),
+    plainNumber('scale.y', 'scale to the back', scale.y, 'factor'),
+    words(' to the back and '),
+    plainNumber('scale.z', 'scale up', scale.z, 'factor'),
+    words(' up'),
+  ];
 }
 
 /** What a split that keeps both halves may have besides pegs. */
