@@ -91,6 +91,7 @@ export type StepFault =
   | { code: 'drill.headTooDeep'; headMm: number; roomMm: number }
   | { code: 'pick.notFlat' }
   | { code: 'groove.widerThanRim'; width: NamedLength; rimMm: number }
+  | { code: 'groove.offRim'; up: NamedLength; limitMm: number }
   | { code: 'groove.deeperThanRadius'; depth: NamedLength; radiusMm: number }
   | { code: 'outline.slotTooShort'; length: NamedLength; breadthMm: number }
   | { code: 'outline.noRing'; inner: NamedLength; outerMm: number }

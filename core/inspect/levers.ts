@@ -1,5 +1,5 @@
 import type { EvaluatedRepair } from '@core/fit';
-import { takesAway, type Body, type Step, type Value } from '@core/model';
+import { effectOf, takesAway, type Body, type Step, type Value } from '@core/model';
 import { resolveValue } from '@core/solid';
 
 /** A step that stands out like a lever: it bends at its root. */
@@ -15,7 +15,7 @@ const SLENDER = 1.5;
 /** The steps of a body that stand out so far for their thickness that a load on them is felt at the root. */
 export function leversOf(body: Body, numbers: EvaluatedRepair): Lever[] {
   return body.steps.flatMap((step): Lever[] => {
-    if (step.off || ('effect' in step && takesAway(step.effect))) return [];
+    if (step.off || takesAway(effectOf(step))) return [];
     const found = measuresOf(step);
     if (!found) return [];
     const mm = (value: Value) => {

@@ -1,4 +1,5 @@
 export { Id, NAME_LIMIT, MODEL_LIMIT_MM, name as Name } from './ids';
+export { effectOf, placeOf } from './standing';
 export { EdgePick, FacePick, FromStep, Ground, MeasuredFrom, Side, type Place } from './place';
 export { EdgeRule } from './edgeRule';
 export { Body, BodyRole, Effect, Step, takesAway, type StepKind, type StepOf } from './recipe';

@@ -54,6 +54,14 @@ export const place = { on: Ground, x: Value, y: Value, ...finerPlace };
 /** The same for steps that stand on the top unless they say otherwise. */
 export const placeOnTop = { on: Ground.optional(), x: Value, y: Value, ...finerPlace };
 
+/** The same for steps that lie on the ground, on the axle line, unless they say otherwise. */
+export const placeOnGround = {
+  on: Ground.optional(),
+  x: Value.optional(),
+  y: Value.optional(),
+  ...finerPlace,
+};
+
 /** A place as a step has it. */
 export interface Place {
   on?: Ground | undefined;

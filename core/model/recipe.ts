@@ -3,42 +3,11 @@ import { z } from 'zod';
 import { EdgeRule } from './edgeRule';
 import { Id, line, name } from './ids';
 import { OutlineShape } from './outline';
-import { FacePick, place, placeOnTop, Side } from './place';
+import { FacePick, place, placeOnGround, placeOnTop, Side } from './place';
 import { Value } from './value';
 
 /** `off`: kept in the recipe, and left out when it is built. */
 const step = { id: Id, note: line(200).optional(), off: z.literal(true).optional() };
-
-/** Disc or cylinder turned about the axle line (z), standing on z = 0. */
-export const TurnStep = z.strictObject({ ...step, kind: z.literal('turn'), diameter: Value, width: Value });
-
-/** Plate lying on z = 0, centred on the axle line, with its corners rounded as seen in plan. */
-export const PlateStep = z.strictObject({
-  ...step,
-  kind: z.literal('plate'),
-  length: Value,
-  breadth: Value,
-  thickness: Value,
-  cornerRadius: Value,
-});
-
-/** Peg raised from what is there. */
-export const PegStep = z.strictObject({
-  ...step,
-  ...placeOnTop,
-  kind: z.literal('peg'),
-  diameter: Value,
-  height: Value,
-});
-
-/** Groove cut round the rim of a turned step, in the middle of its width. */
-export const GrooveStep = z.strictObject({
-  ...step,
-  kind: z.literal('groove'),
-  rimOf: Id,
-  width: Value,
-  depth: Value,
-});
 
 /**
  * What a step does with the solid it makes: joins it, takes it away, keeps what both have in common, or leaves it apart
@@ -51,6 +20,50 @@ export const takesAway = (effect: Effect): boolean => effect === 'cut' || effect
 
 /** Radians, a turn about the upright axis through its middle. */
 const turn = z.number().min(-7).max(7);
+
+/** Disc or cylinder turned about the axle line (z), standing on z = 0, unless it has a place of its own. */
+export const TurnStep = z.strictObject({
+  ...step,
+  ...placeOnGround,
+  kind: z.literal('turn'),
+  effect: Effect.optional(),
+  diameter: Value,
+  width: Value,
+});
+
+/** Plate lying on z = 0 about the axle line, unless it has a place of its own; corners rounded as seen in plan. */
+export const PlateStep = z.strictObject({
+  ...step,
+  ...placeOnGround,
+  kind: z.literal('plate'),
+  effect: Effect.optional(),
+  length: Value,
+  breadth: Value,
+  thickness: Value,
+  cornerRadius: Value,
+  turn: turn.optional(),
+});
+
+/** Peg raised from what is there, or cut out of it. */
+export const PegStep = z.strictObject({
+  ...step,
+  ...placeOnTop,
+  kind: z.literal('peg'),
+  effect: Effect.optional(),
+  diameter: Value,
+  height: Value,
+});
+
+/** Groove cut round the rim of a turned step, in the middle of its width. */
+export const GrooveStep = z.strictObject({
+  ...step,
+  kind: z.literal('groove'),
+  rimOf: Id,
+  width: Value,
+  depth: Value,
+  /** Above the middle of the width; below it if negative. */
+  up: Value.optional(),
+});
 
 /** An outline raised straight up to a height, or right through what is there. */
 export const RaiseStep = z.strictObject({

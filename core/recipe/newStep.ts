@@ -38,9 +38,11 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
   const lastOf = (...kinds: StepKind[]) => steps.filter((step) => kinds.includes(step.kind)).at(-1)?.id;
   const on = steps.length === 0 ? ('bottom' as const) : ('top' as const);
   const middle = { x: numberValue(0), y: numberValue(0) };
+  /** The first wheel or plate lies on the ground, a later one on what is there. */
+  const later = steps.length === 0 ? {} : { on, ...middle };
   switch (kind) {
     case 'turn':
-      return { id, kind, diameter: guess.size('across', 30), width: guess.size('width', 10) };
+      return { id, kind, diameter: guess.size('across', 30), width: guess.size('width', 10), ...later };
     case 'plate':
       return {
         id,
@@ -49,6 +51,7 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
         breadth: guess.size('width', 20),
         thickness: guess.size('width', 3),
         cornerRadius: numberValue(2),
+        ...later,
       };
     case 'peg':
       return { id, kind, diameter: guess.size('across', 10), height: guess.size('width', 5), ...middle };

@@ -1,6 +1,6 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
-import { bodiesUsedBy, takesAway, type Body, type Step, type StepKind } from '@core/model';
+import { bodiesUsedBy, effectOf, placeOf, takesAway, type Body, type Step, type StepKind } from '@core/model';
 
 import type { Annotation, CentreLine } from './annotation';
 import {
@@ -15,9 +15,9 @@ import {
 import { guarded, KernelRefusal, type Kernel } from './kernel';
 import { edgesOf, meshOf, SCREEN_QUALITY, type SolidMesh } from './mesh';
 import { isSoundMesh } from './soundness';
-import { drawnInWorld, hasPlace, plainStand, standOf } from './stand';
+import { drawnInWorld, plainStand, standOf } from './stand';
 import type { StepInput, StepNumbers, StepType, Surroundings } from './stepKind';
-import { buildStep, effectOfStep, placedTool, stepTypeOf } from './steps';
+import { buildStep, placedTool, stepTypeOf } from './steps';
 import type { TaggedSolid } from './tagged';
 
 /** How a step ended: built, failed with its fault, or waiting behind one that failed. */
@@ -185,7 +185,7 @@ export class BodyBuilder {
   /** Makes sure that link `index` of the chain is current. */
   #linkFor(
     index: number,
-    { step, place }: { step: Step; place: number },
+    { step, place: number }: { step: Step; place: number },
     earlier: ReadonlyMap<string, StepNumbers>,
     { numbers, onStep, surroundings }: Work,
   ): Result<{ reused: boolean }, StepFault> {
@@ -209,8 +209,9 @@ export class BodyBuilder {
     onStep(step.id);
     const before = this.#chain[index - 1] ?? null;
     const there = { before: before?.solid ?? null, box: before?.box ?? null, earlier };
-    const stand = hasPlace(step)
-      ? this.#attempt(() => standOf(step, lengths.value, there))
+    const place = placeOf(step);
+    const stand = place
+      ? this.#attempt(() => standOf(place, lengths.value, there))
       : ok(plainStand(there.box));
     if (!stand.ok) return stand;
     const input: StepInput = {
@@ -220,11 +221,11 @@ export class BodyBuilder {
       stand: stand.value,
       toolOf: (of) =>
         // What is kept in common with one solid is not kept in common with several.
-        'effect' in of.step && of.step.effect === 'common'
+        effectOf(of.step) === 'common'
           ? null
           : placedTool(of.step, of.lengths, { ...input, stand: of.stand }),
     };
-    const effect = effectOf(step, type.effect, earlier);
+    const effect = boundOf(step, type.effect, earlier);
     const made = this.#attempt(() => buildStep(step, lengths.value, input));
     if (!made.ok) {
       this.#failedTool = this.#outlineOfTool(step, lengths.value, input);
@@ -251,7 +252,7 @@ export class BodyBuilder {
       numbers: {
         kind: step.kind,
         step,
-        place,
+        place: number,
         stand: input.stand,
         cuts: effect === 'cuts',
         lengths: lengths.value,
@@ -333,14 +334,14 @@ const isRisky = (step: Step): boolean =>
 const NO_CHANGE = 1e-9;
 
 /** What a step may do to the volume; of those that can do either, what this one says. */
-function effectOf(
+function boundOf(
   step: Step,
   kind: StepType<StepKind>['effect'],
   earlier: ReadonlyMap<string, StepNumbers>,
 ): StepType<StepKind>['effect'] {
   if (kind !== 'any') return kind;
   if (step.kind === 'repeat') return earlier.get(step.of)?.cuts ? 'cuts' : 'adds';
-  return takesAway(effectOfStep(step)) ? 'cuts' : 'adds';
+  return takesAway(effectOf(step)) ? 'cuts' : 'adds';
 }
 
 /** Holds what a step gave against what such a step can do. */

@@ -193,7 +193,25 @@ const any = fc.oneof(
     ),
   },
   { weight: 2, arbitrary: placed(fc.record({ kind: kind('peg'), diameter: length(12), height: length(8) })) },
-  fc.record({ kind: kind('groove'), rimOf: earlier, width: length(6), depth: length(5) }),
+  {
+    weight: 1,
+    arbitrary: placed(fc.record({ kind: kind('turn'), effect, diameter: length(15), width: length(6) })),
+  },
+  {
+    weight: 1,
+    arbitrary: placed(
+      fc.record({
+        kind: kind('plate'),
+        effect,
+        length: length(15),
+        breadth: length(10),
+        thickness: length(5),
+        cornerRadius: length(2),
+        turn,
+      }),
+    ),
+  },
+  fc.record({ kind: kind('groove'), rimOf: earlier, width: length(6), depth: length(5), up: small(2) }),
   placed(
     fc.record({
       kind: kind('wedge'),

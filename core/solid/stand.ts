@@ -1,6 +1,6 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
-import type { FromStep, MeasuredFrom, Place, Side, Step } from '@core/model';
+import type { FromStep, MeasuredFrom, Place, Side } from '@core/model';
 
 import type { Annotation, CentreLine, Vec3 } from './annotation';
 import type { Box } from './check';
@@ -40,9 +40,6 @@ export interface Stand {
   /** Box of what is there, along the frame. */
   box: Box | null;
 }
-
-/** Whether a step stands at a place. */
-export const hasPlace = (step: Step): step is Step & Place => 'x' in step && 'y' in step;
 
 /** The place's numbers, to be resolved with the step's own. */
 export const placeNumbers = (

@@ -162,6 +162,8 @@ const SENTENCES: Sentences = {
     'Something can stand only on a flat face, and this one is not flat. Choose another face.',
   'groove.widerThanRim': ({ width, rimMm }) =>
     `The ${named(width)} is as wide as the rim or wider (${mm(rimMm)}). Make the groove narrower or the wheel wider.`,
+  'groove.offRim': ({ up, limitMm }) =>
+    `The groove is ${mm(up.mm)} off the middle of the rim and runs out of it. It can lie at most ${mm(limitMm)} off.`,
   'groove.deeperThanRadius': ({ depth, radiusMm }) =>
     `The ${named(depth)} reaches the middle of the wheel (${mm(radiusMm)}). Make it less deep.`,
   'outline.slotTooShort': ({ length, breadthMm }) =>

@@ -1,18 +1,11 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
-import type { Effect, Step } from '@core/model';
+import type { Effect } from '@core/model';
 
 import { compoundOf } from '../compound';
 import { boolean } from '../operations';
 import { distanceBetween } from '../picks';
 import type { TaggedSolid } from '../tagged';
 import { cutFrom, joinTo } from './joinTo';
-
-/** What a step does with the solid it makes. */
-export function effectOfStep(step: Step): Effect {
-  if ('effect' in step) return step.effect;
-  if (step.kind === 'thread') return step.side === 'inside' ? 'cut' : 'add';
-  return step.kind === 'drill' || step.kind === 'groove' ? 'cut' : 'add';
-}
 
 /** Pieces that are nearer than this touch, mm. */
 const APART_MM = 1e-4;

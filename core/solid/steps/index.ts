@@ -1,5 +1,5 @@
 import { ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import type { Step, StepKind } from '@core/model';
+import { effectOf, type Step, type StepKind } from '@core/model';
 
 import { broughtTo } from '../moved';
 import type { StepInput, StepType } from '../stepKind';
@@ -14,7 +14,7 @@ import { hollow } from './hollow';
 import { move } from './move';
 import { peg } from './peg';
 import { plate } from './plate';
-import { applied, effectOfStep } from './effect';
+import { applied } from './effect';
 import { raise } from './raise';
 import { mirror, repeat } from './repeat';
 import { ball, cone, ring } from './rounds';
@@ -28,8 +28,6 @@ import { thread } from './thread';
 import { tongue } from './tongue';
 import { turn } from './turn';
 import { wedge } from './wedge';
-
-export { effectOfStep } from './effect';
 
 const STEP_TYPES: { [K in StepKind]: StepType<K> } = {
   turn,
@@ -89,7 +87,5 @@ export function buildStep(
 ): Result<TaggedSolid, StepFault> {
   const tool = placedTool(step, lengths, input);
   if (!tool) return stepTypeOf(step.kind).build!(step as never, lengths, input);
-  return tool.ok
-    ? applied(effectOfStep(step), input.before, tool.value, VERBS[step.kind] ?? 'Cut out')
-    : tool;
+  return tool.ok ? applied(effectOf(step), input.before, tool.value, VERBS[step.kind] ?? 'Cut out') : tool;
 }

@@ -1,33 +1,53 @@
 import { ok } from '@core/fault';
-import { loopOf } from '@core/outline';
+import { effectOf, placeOf } from '@core/model';
+import { loopOf, placedLoop } from '@core/outline';
 
+import type { Vec3 } from '../annotation';
 import { raisedLoop } from '../outlineFace';
 import { resolveAll, resolveLength, resolvePosition } from '../resolve';
+import { placeNumbers } from '../stand';
 import type { StepType } from '../stepKind';
 import { faceTag } from '../tagged';
+import { visibleReach } from './cylinders';
+import { reach } from './place';
+import { pointIn } from './upright';
 
-/** Plate on z = 0 about the axle line. Faces: top, bottom, right, back, left, front, and corner0 to corner3. */
+/**
+ * Plate, on z = 0 about the axle line unless it has a place of its own. Faces: top, bottom, right, back, left, front, and
+ * corner0 to corner3.
+ */
 export const plate: StepType<'plate'> = {
   kind: 'plate',
-  effect: 'adds',
+  effect: 'any',
   resolve: (step, numbers) =>
     resolveAll({
       length: resolveLength(step.length, 'length', numbers),
       breadth: resolveLength(step.breadth, 'breadth', numbers),
       thickness: resolveLength(step.thickness, 'thickness', numbers),
       cornerRadius: resolvePosition(step.cornerRadius, 'corner radius', numbers),
+      ...placeNumbers(placeOf(step)!, numbers),
     }),
-  tool(step, { length, breadth, thickness, cornerRadius }, { kernel }) {
+  tool(step, { length, breadth, thickness, cornerRadius }, { kernel, stand }) {
     const lengths = { length: length!, breadth: breadth!, cornerRadius: cornerRadius! };
     const loop = loopOf({ shape: 'rectangle', lengths });
     if (!loop.ok) return loop;
-    const raised = raisedLoop(kernel, loop.value, { z: 0, height: thickness!.mm }, (role) =>
+    const { from, to } = reach(stand, effectOf(step), thickness!.mm);
+    const placed = placedLoop(loop.value, step.turn ?? 0, stand.at);
+    const raised = raisedLoop(kernel, placed, { z: from, height: to - from }, (role) =>
       faceTag(step.id, role),
     );
     return ok(raised);
   },
-  annotate(step, { length, breadth, thickness }) {
-    const [x, y, z] = [length!.mm / 2, breadth!.mm / 2, thickness!.mm];
+  annotate(step, { length, breadth, thickness }, { stand }) {
+    const [x, y] = [length!.mm / 2, breadth!.mm / 2];
+    const { low, high } = visibleReach(step, thickness!.mm, stand);
+    const there = pointIn(step.turn ?? 0, { ...stand, level: 0 });
+    const side = pointIn(step.turn ?? 0, { ...stand, at: [0, 0], level: 0 });
+    const between = (from: Vec3, to: Vec3, out: Vec3) => ({
+      from: there(from),
+      to: there(to),
+      out: side(out),
+    });
     const span = (field: 'length' | 'breadth' | 'thickness', mm: number) => ({
       stepId: step.id,
       field,
@@ -41,22 +61,22 @@ export const plate: StepType<'plate'> = {
         {
           ...span('length', 2 * x),
           spans: [
-            { from: [-x, y, z], to: [x, y, z], out: [0, 1, 0] },
-            { from: [-x, -y, z], to: [x, -y, z], out: [0, 0, 1] },
+            between([-x, y, high], [x, y, high], [0, 1, 0]),
+            between([-x, -y, high], [x, -y, high], [0, 0, 1]),
           ],
         },
         {
           ...span('breadth', 2 * y),
           spans: [
-            { from: [x, -y, z], to: [x, y, z], out: [1, 0, 0] },
-            { from: [x, -y, z], to: [x, y, z], out: [0, 0, 1] },
+            between([x, -y, high], [x, y, high], [1, 0, 0]),
+            between([x, -y, high], [x, y, high], [0, 0, 1]),
           ],
         },
         {
-          ...span('thickness', z),
+          ...span('thickness', high - low),
           spans: [
-            { from: [x, -y, 0], to: [x, -y, z], out: [1, 0, 0] },
-            { from: [x, y, 0], to: [x, y, z], out: [0, 1, 0] },
+            between([x, -y, low], [x, -y, high], [1, 0, 0]),
+            between([x, y, low], [x, y, high], [0, 1, 0]),
           ],
         },
       ],

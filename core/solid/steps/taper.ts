@@ -17,10 +17,9 @@ export const taper: StepType<'taper'> = {
     const { frame, level } = of.stand;
     // Held at its own bottom or top: added ones begin at their place, cuts reach down from it.
     const ends = of.lengths.height?.mm ?? of.lengths.thickness?.mm ?? of.lengths.width?.mm ?? 0;
-    const low =
-      of.kind === 'turn' || of.kind === 'plate' ? 0 : of.cuts && !of.stand.up ? level - ends : level;
-    const high =
-      of.kind === 'turn' || of.kind === 'plate' ? ends : of.cuts && !of.stand.up ? level : level + ends;
+    const goesDown = of.cuts && !of.stand.up;
+    const low = goesDown ? level - ends : level;
+    const high = goesDown ? level : level + ends;
     const heldAt = toWorld(frame, [0, 0, step.held === 'bottom' ? low : high]);
     const up = wayToWorld(frame, [0, 0, 1]);
     const caps = [faceTag(step.of, 'top'), faceTag(step.of, 'bottom')];

@@ -30,6 +30,31 @@ test.each([
     'Cut out a circle 4 across, its middle 12 from an upright axis and 3 up, by 180° from 0°, down from the top, on the axle line',
   ],
   [
+    { kind: 'turn', ...plain({ diameter: 20, width: 6 }) },
+    'Turn a wheel 20 across, 6 wide, round the axle line',
+  ],
+  [
+    { kind: 'turn', effect: 'cut', on: 'top', ...plain({ diameter: 20, width: 6, x: 4, y: 0 }) },
+    'Cut out a wheel 20 across, 6 wide, down from the top, 4 right and 0 back, aside of the axle line',
+  ],
+  [
+    {
+      kind: 'plate',
+      on: 'right',
+      turn: Math.PI / 6,
+      ...plain({ length: 20, breadth: 9, thickness: 3, cornerRadius: 1, x: 0, y: 5, lift: 2 }),
+    },
+    'Lay a plate 20 long, 9 broad, 3 thick, corners rounded 1, turned 30°, on the right, 0 back and 5 up, aside of the axle line, lifted 2',
+  ],
+  [
+    { kind: 'peg', effect: 'cut', ...plain({ diameter: 5, height: 4, x: 0, y: 0 }) },
+    'Cut out a peg 5 across, 4 deep down from the top, on the axle line',
+  ],
+  [
+    { kind: 'groove', rimOf: 'base', ...plain({ width: 3, depth: 2, up: 1 }) },
+    'Cut a groove 3 wide, 2 deep, 1 above the middle of the rim',
+  ],
+  [
     {
       kind: 'blend',
       effect: 'add',

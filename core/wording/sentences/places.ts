@@ -1,5 +1,7 @@
 import {
+  effectOf,
   numberValue,
+  placeOf,
   takesAway,
   type Effect,
   type FromStep,
@@ -108,7 +110,7 @@ function fromChoice(
   onFace: boolean,
   before: readonly EarlierStep[],
 ): SentencePart {
-  const isPlaced = ({ step }: EarlierStep) => 'x' in step && 'y' in step;
+  const isPlaced = ({ step }: EarlierStep) => placeOf(step) !== null;
   const known = before.filter(isPlaced);
   const options: [MeasuredFrom | FromStep, string][] = [
     ['axle', `${on} of the axle line`],
@@ -161,15 +163,52 @@ export const finerOptions = (step: Place): Option[] => [
   ...(step.tilt === undefined ? [{ word: 'Tilt it', patch: { tilt: Math.PI / 12 } }] : []),
 ];
 
+type Grounded = StepOf<'turn' | 'plate'>;
+
+/** Whether a wheel or a plate lies on the ground, on the axle line. */
+function isUsual(step: Grounded): boolean {
+  const { on, x, y, xFrom, yFrom, lift, tilt } = placeOf(step)!;
+  const isPlain = [xFrom, yFrom, lift, tilt].every((finer) => finer === undefined);
+  return !takesAway(effectOf(step)) && on === 'bottom' && isZero(x) && isZero(y) && isPlain;
+}
+
+/** What a wheel or a plate may have, and has not yet. */
+export const groundedOptions = (step: Grounded): Option[] => [
+  ...(step.kind === 'plate' && !step.turn
+    ? [{ word: 'Turn it in its place', patch: { turn: Math.PI / 12 } }]
+    : []),
+  ...(isUsual(step)
+    ? [{ word: 'Put it aside of the axle line', patch: { x: numberValue(10), y: numberValue(0) } }]
+    : []),
+];
+
+/**
+ * Where a wheel or a plate is: as a rule on the ground and the axle line, which is said in a few words, or at a place of
+ * its own.
+ */
+export function groundedWords(step: Grounded, usual: string, before: readonly EarlierStep[]): SentencePart[] {
+  const place = placeOf(step)!;
+  const cuts = takesAway(effectOf(step));
+  // On the ground, with nothing else to say, it is said in a few words.
+  const said = (option: Option): Option =>
+    option.patch.on === 'bottom' && isUsual({ ...step, on: 'bottom' }) ? { ...option, word: usual } : option;
+  const ground = choice(
+    'what it stands on',
+    ({ patch }) => patch.on === place.on,
+    groundOptions(place, cuts).map(said),
+  );
+  return [words(', '), ground, ...(isUsual(step) ? [] : placeWords(place, before))];
+}
+
 export type Placed = StepOf<
   'raise' | 'cone' | 'ball' | 'ring' | 'stations' | 'wedge' | 'spin' | 'blend' | 'run' | 'text' | 'tongue'
 >;
 
 /** What the step does, as its verb. @param add the verb for adding. */
-export const effectVerb = (step: { effect: Effect }, add: string): SentencePart =>
+export const effectVerb = (step: { effect?: Effect | undefined }, add: string): SentencePart =>
   choice(
     'what it does',
-    ({ patch }) => patch.effect === step.effect,
+    ({ patch }) => patch.effect === (step.effect ?? 'add'),
     [
       { word: add, patch: { effect: 'add' } },
       { word: 'Cut out', patch: { effect: 'cut' } },
@@ -189,22 +228,24 @@ const GROUND_WORDS: Record<Exclude<Ground, object>, { added: string; cut: string
 };
 
 /** What a step stands on: a side of the part, or a face that was picked. */
-export function groundChoice(step: Place, cuts: boolean): SentencePart {
-  const on = step.on ?? 'top';
+export const groundChoice = (step: Place, cuts: boolean): SentencePart =>
+  choice('what it stands on', ({ patch }) => patch.on === (step.on ?? 'top'), groundOptions(step, cuts));
+
+function groundOptions({ on }: Place, cuts: boolean): Option[] {
   const sides = Object.entries(GROUND_WORDS).map(([side, { added, cut }]): Option => ({
     word: cuts ? cut : added,
     patch: { on: side },
   }));
   const face = cuts ? 'in from the face that was picked' : 'on the face that was picked';
-  return choice('what it stands on', ({ patch }) => patch.on === on, [
+  return [
     ...sides,
     ...(typeof on === 'object' ? [{ word: face, patch: { on } }] : []),
     { word: 'Pick a flat face on the part', patch: {}, pick: { field: 'on', picks: 'ground' } },
-  ]);
+  ];
 }
 
 export const levelChoice = (step: Placed | StepOf<'thread'>): SentencePart =>
-  groundChoice(step, 'effect' in step ? takesAway(step.effect) : step.side === 'inside');
+  groundChoice(step, takesAway(effectOf(step)));
 
 export function depthParts({ depth, point }: StepOf<'drill'>): SentencePart[] {
   const through: Option = { word: 'right through', patch: { depth: 'through', point: undefined } };

@@ -1,19 +1,21 @@
-import type { Step, StepOf } from '@core/model';
+import { effectOf, numberValue, placeOf, takesAway, type Step, type StepOf } from '@core/model';
 
 import { edgeChoice, stepsBefore, unevenOptions, unevenParts } from './edges';
 import { formOptions, formSentence } from './forms';
 import { outlineOptions, outlineParts, heightParts, taperOptions, taperParts, turnParts } from './outlines';
-import { chip, choice, verb, words, type Option, type SentencePart } from './parts';
+import { added, chip, choice, verb, words, type Option, type SentencePart } from './parts';
 import { patternParts, REPEATABLE, stationRows, type NamedLayout } from './patterns';
 import {
   depthParts,
   effectVerb,
   finerOptions,
+  groundedWords,
   groundChoice,
   headOptions,
   headParts,
   levelChoice,
   placeWords,
+  groundedOptions,
 } from './places';
 import { tieOptions, workSentence, type NamedBody } from './works';
 
@@ -27,6 +29,7 @@ export interface SentenceNames {
 
 /** What could be added to a step and mostly is not: heads, leaning sides, a lift, a tilt. */
 export function moreOptions(step: Step): Option[] {
+  const place = placeOf(step);
   return [
     ...(step.kind === 'drill' ? headOptions(step) : []),
     ...(step.kind === 'raise' && step.turn === 0 && step.outline.shape !== 'circle'
@@ -36,7 +39,11 @@ export function moreOptions(step: Step): Option[] {
     ...(step.kind === 'ease' ? unevenOptions(step) : []),
     ...(step.kind === 'split' ? tieOptions(step) : []),
     ...formOptions(step),
-    ...('x' in step && 'y' in step ? finerOptions(step) : []),
+    ...(step.kind === 'plate' || step.kind === 'turn' ? groundedOptions(step) : []),
+    ...(step.kind === 'groove' && !step.up
+      ? [{ word: 'Off the middle of the rim', patch: { up: numberValue(1) } }]
+      : []),
+    ...(place ? finerOptions(place) : []),
   ];
 }
 
@@ -65,16 +72,17 @@ export function stepSentence(
   switch (step.kind) {
     case 'turn':
       return [
-        verb('Turn'),
+        effectVerb(step, 'Turn'),
         words(' a wheel '),
         chip('diameter', 'across', step.diameter),
         words(' across, '),
         chip('width', 'width', step.width),
-        words(' wide, round the axle line'),
+        words(' wide'),
+        ...groundedWords(step, 'round the axle line', sources.steps),
       ];
     case 'plate':
       return [
-        verb('Lay'),
+        effectVerb(step, 'Lay'),
         words(' a plate '),
         chip('length', 'length', step.length),
         words(' long, '),
@@ -83,16 +91,18 @@ export function stepSentence(
         chip('thickness', 'thickness', step.thickness),
         words(' thick, corners rounded '),
         chip('cornerRadius', 'corner radius', step.cornerRadius),
+        ...(step.turn ? turnParts(step.turn) : []),
+        ...groundedWords(step, 'about the axle line', sources.steps),
       ];
     case 'peg':
       return [
-        verb('Raise'),
+        effectVerb(step, 'Raise'),
         words(' a peg '),
         chip('diameter', 'across', step.diameter),
         words(' across, '),
         chip('height', 'height', step.height),
-        words(' high '),
-        groundChoice(step, false),
+        words(takesAway(effectOf(step)) ? ' deep ' : ' high '),
+        groundChoice(step, takesAway(effectOf(step))),
         ...placeWords(step, sources.steps),
       ];
     case 'groove':
@@ -102,7 +112,14 @@ export function stepSentence(
         chip('width', 'groove width', step.width),
         words(' wide, '),
         chip('depth', 'groove depth', step.depth),
-        words(' deep, middle of the rim'),
+        ...(step.up
+          ? [
+              words(' deep, '),
+              chip('up', 'height above the middle', step.up),
+              words(' above the '),
+              added('where on the rim', 'middle of the rim', 'in the middle of the rim', { up: undefined }),
+            ]
+          : [words(' deep, middle of the rim')]),
       ];
     case 'drill':
       return [
