@@ -54,6 +54,24 @@ test('edges: a line, a circle', () => {
   });
 });
 
+test('corners: where they are, how far from each other, from a face, and from the axis of a bore', () => {
+  withSolids({ a: [base, bore] }, ({ a }) => {
+    const corner = (near: Picked['near']): Picked => ({ kind: 'corner', near });
+    const far = corner([19.7, 10.2, 9.9]);
+    const alone = measure({ solid: a!, picked: far }, null)!;
+    expect(alone.things).toEqual([{ kind: 'corner', at: [20, 10, 10] }]);
+    const to = (other: Picked) => measure({ solid: a!, picked: far }, { solid: a!, picked: other })!;
+    expect(to(corner([-20, -10, 0])).distance!.mm).toBeCloseTo(Math.hypot(40, 20, 10), 9);
+    expect(to(face(`${base.id}:left`)).distance!.mm).toBeCloseTo(40, 9);
+    // The axis stands at (5, 0): what is along it does not count, whichever is picked first.
+    const axis = face(`${bore.id}:wall`);
+    expect(to(axis).centres!.mm).toBeCloseTo(Math.hypot(15, 10), 9);
+    const turned = measure({ solid: a!, picked: axis }, { solid: a!, picked: far })!;
+    expect(turned.centres!.mm).toBeCloseTo(Math.hypot(15, 10), 9);
+    expect(turned.angle).toBeNull();
+  });
+});
+
 test('between two things: the shortest way, and the angle', () => {
   withSolids({ a: [base, bore] }, ({ a }) => {
     const between = (first: Picked, second: Picked) =>

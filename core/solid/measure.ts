@@ -6,10 +6,14 @@ import { scoped, type Scope } from './scope';
 import { edgesWhere, type FaceTag, type TaggedSolid } from './tagged';
 import { partsOf } from './topology';
 
-/** Something on a solid that was tapped: a face by its tag, or an edge by the tags on both of its sides; and where. */
+/**
+ * Something on a solid that was tapped: a face by its tag, an edge by the tags on both of its sides, or a corner; and
+ * where.
+ */
 export type Picked =
   | { kind: 'face'; tag: FaceTag; near: Vec3 }
-  | { kind: 'edge'; tags: readonly [FaceTag, FaceTag]; near: Vec3 };
+  | { kind: 'edge'; tags: readonly [FaceTag, FaceTag]; near: Vec3 }
+  | { kind: 'corner'; near: Vec3 };
 
 /** What was measured. Lengths in mm, areas in mm², angles in radians. */
 export interface Measured {
@@ -17,7 +21,10 @@ export interface Measured {
   things: Thing[];
   /** The shortest way between two things, and where it begins and ends. */
   distance: { mm: number; from: Vec3; to: Vec3 } | null;
-  /** Between the middles of two round things: of their axes where those are parallel, else of their centres. */
+  /**
+   * Between the middles of two round things: of their axes where those are parallel, else of their centres; or from a
+   * corner to the axis of a round thing.
+   */
   centres: { mm: number; from: Vec3; to: Vec3 } | null;
   /** Between two flat faces, straight edges or axes. */
   angle: number | null;
@@ -31,7 +38,9 @@ export type Thing =
   | { kind: 'surface'; areaMm2: number }
   | { kind: 'line'; lengthMm: number }
   | { kind: 'circle'; diameterMm: number; lengthMm: number }
-  | { kind: 'curve'; lengthMm: number };
+  | { kind: 'curve'; lengthMm: number }
+  /** Where it is: to the right, to the back and up. */
+  | { kind: 'corner'; at: Vec3 };
 
 /** A thing and the way it has, for angles. */
 interface Found {
@@ -39,7 +48,7 @@ interface Found {
   thing: Thing;
   /** A flat face's normal; a line's or an axis' way. */
   way: { of: 'normal' | 'line'; at: Vec3 } | null;
-  /** Of something round: the middle of its edge, or of a round face a point of its axis abreast of its middle. */
+  /** The middle of a round edge, a point of a round face's axis abreast of its middle, or a corner itself. */
   centre?: Vec3;
 }
 
@@ -71,11 +80,12 @@ export function measure(
 const PARALLEL = 1e-6;
 
 function centresApart(a: Found, b: Found): Measured['centres'] {
-  if (!a.centre || !b.centre || !a.way || !b.way) return null;
+  if (!a.centre || !b.centre || !(a.way ?? b.way)) return null;
   const [from, to] = [a.centre, b.centre];
-  const isParallel = Math.hypot(...cross(a.way.at, b.way.at)) < PARALLEL;
-  // Of parallel axes what is along them is no distance between them.
-  const end = isParallel ? along(to, a.way.at, -dot(minus(to, from), a.way.at)) : to;
+  const way = (a.way ?? b.way)!.at;
+  const isParallel = !a.way || !b.way || Math.hypot(...cross(a.way.at, b.way.at)) < PARALLEL;
+  // What is along an axis is no distance from it.
+  const end = isParallel ? along(to, way, -dot(minus(to, from), way)) : to;
   return { mm: Math.hypot(...minus(end, from)), from, to: end };
 }
 
@@ -99,6 +109,7 @@ export function clearance(
 
 function found(scope: Scope, solid: TaggedSolid, picked: Picked): Found | null {
   const { kernel } = solid;
+  if (picked.kind === 'corner') return cornerFound(kernel, scope, solid.shape, picked.near);
   const candidates =
     picked.kind === 'face'
       ? solid.facesTagged(picked.tag)
@@ -109,6 +120,19 @@ function found(scope: Scope, solid: TaggedSolid, picked: Picked): Found | null {
     .map((shape) => ({ shape, mm: closestPoints(kernel, scope, vertex, shape)?.mm ?? Infinity }))
     .reduce((best, next) => (next.mm < best.mm ? next : best)).shape;
   return picked.kind === 'face' ? faceFound(kernel, scope, nearest) : edgeFound(kernel, scope, nearest);
+}
+
+/** The corner of a solid that is nearest to a point. */
+function cornerFound(kernel: Kernel, scope: Scope, solid: Shape, near: Vec3): Found | null {
+  const corners = partsOf(kernel, scope, solid, 'TopAbs_VERTEX').map((shape) => {
+    const point = scope.keep(kernel.BRep_Tool.Pnt(scope.keep(kernel.TopoDS.Vertex(shape))));
+    return { shape, at: [point.X(), point.Y(), point.Z()] as Vec3 };
+  });
+  const away = ({ at }: { at: Vec3 }) => Math.hypot(...minus(at, near));
+  const [first, ...others] = corners;
+  if (!first) return null;
+  const { shape, at } = others.reduce((best, next) => (away(next) < away(best) ? next : best), first);
+  return { shape, thing: { kind: 'corner', at }, way: null, centre: at };
 }
 
 function faceFound(kernel: Kernel, scope: Scope, shape: Shape): Found {

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Text, View } from 'react-native';
 
 import { newSize, nextLetter, type Repair } from '@core/model';
@@ -12,8 +12,10 @@ import { Button } from '../shared/Button';
 import type { Clearance } from '../solid/protocol';
 import { workbench, type ShownBody } from '../solid/useSolid';
 import { usePartTool } from './partTool';
+import { pickables } from './pickOnMesh';
+import { useStepThrough } from './useStepThrough';
 
-type BuiltOne = Pick<ShownBody, 'bodyId' | 'build'>;
+type BuiltOne = Pick<ShownBody, 'bodyId' | 'build' | 'mesh'>;
 
 /** What was measured on the part, and a way to keep it as a size. */
 export function MeasureBar({ repair, bodies }: { repair: Repair; bodies: readonly BuiltOne[] }) {
@@ -47,6 +49,14 @@ export function MeasureBar({ repair, bodies }: { repair: Repair; bodies: readonl
     showOnPart(ends && new Float32Array(ends.flat()), ends ?? []);
     return () => showOnPart(null);
   }, [distance, showOnPart]);
+  const all = useMemo(
+    () =>
+      bodies.flatMap(({ bodyId, mesh }) =>
+        mesh ? STEPPED.flatMap((kind) => pickables(mesh, kind)).map((one) => ({ bodyId, picked: one })) : [],
+      ),
+    [bodies],
+  );
+  const { next, hold, isStepping } = useStepThrough(all, 2);
   const main = measured && mainLength(measured);
   const keep = () => {
     if (!main) return;
@@ -75,12 +85,14 @@ export function MeasureBar({ repair, bodies }: { repair: Repair; bodies: readonl
         {picked.length === 0
           ? room
             ? roomWords(room, repair, show)
-            : 'Tap a face or an edge; tap a second one for what is between them.'
+            : 'Tap a face, an edge or a corner; tap a second one for what is between them.'
           : measured
             ? measuredWords(measured, show)
             : 'Measuring…'}
       </Text>
-      <View className="flex-row justify-end gap-2">
+      <View className="flex-row flex-wrap justify-end gap-2">
+        {all.length > 0 ? <Button label="Next thing" onPress={next} /> : null}
+        {isStepping && picked.length === 1 ? <Button label="And a second" onPress={hold} /> : null}
         {main ? <Button label="Keep as a size" onPress={keep} /> : null}
         {picked.length === 0 && rooms && rooms.length > 0 ? (
           <Button label={at < 0 ? 'Room between bodies' : 'Next body'} onPress={() => setAt(at + 1)} />
@@ -90,6 +102,9 @@ export function MeasureBar({ repair, bodies }: { repair: Repair; bodies: readonl
     </View>
   );
 }
+
+/** In which order all that can be measured is stepped through. */
+const STEPPED = ['face', 'edge', 'corner'] as const;
 
 /** The room from the first spare to each other body; null until it is worked out. */
 function useRooms(repair: Repair, bodies: readonly BuiltOne[]): Clearance[] | null {
@@ -165,5 +180,9 @@ function thingWords(thing: Thing, show: Show): string {
       return `round edge ${show.length(thing.diameterMm)} across`;
     case 'curve':
       return `curved edge ${show.length(thing.lengthMm)} long`;
+    case 'corner': {
+      const [x, y, z] = thing.at.map((mm) => show.length(mm));
+      return `corner ${x} to the right, ${y} to the back and ${z} up`;
+    }
   }
 }

@@ -5,6 +5,7 @@ import type { Annotation, Picked, Vec3 } from '@core/solid';
 
 import { PartLabels, type LabelText } from './PartLabels';
 import type { SceneBody } from './drawnBody';
+import type { Pickable } from './pickOnMesh';
 import { PartScene, type SceneMarks } from './partScene';
 import { placeLabels, type PlacedLabel } from './placeLabels';
 import type { Stance } from './stances';
@@ -19,7 +20,7 @@ export interface PartViewProps {
   onStance(stance: Stance | null): void;
   marks: SceneMarks;
   /** What a tap takes hold of; nothing if it is empty. */
-  pickable: readonly ('face' | 'edge')[];
+  pickable: readonly Pickable[];
   onPick(picked: { bodyId: string; picked: Picked }): void;
   /** Told how to ask for the way from the part to the viewer. */
   look: React.MutableRefObject<() => Vec3>;

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { Text, View } from 'react-native';
 
 import { tagWords, type Picked, type SolidMesh } from '@core/solid';
@@ -7,6 +7,7 @@ import type { Body } from '@core/model';
 import { Button } from '../shared/Button';
 import { usePartTool, type PickJob } from './partTool';
 import { pickables } from './pickOnMesh';
+import { useStepThrough } from './useStepThrough';
 
 /** What a picked thing is called, by the steps of its body. */
 export function pickWords(picked: Picked, body: Body | undefined): string {
@@ -14,6 +15,7 @@ export function pickWords(picked: Picked, body: Body | undefined): string {
     const place = body?.steps.findIndex((step) => step.id === id) ?? -1;
     return place < 0 ? undefined : place + 1;
   };
+  if (picked.kind === 'corner') return 'a corner';
   if (picked.kind === 'face') return tagWords(picked.tag, placeOf);
   const [a, b] = picked.tags.map((tag) => tagWords(tag, placeOf));
   return `the edge where ${a} meets ${b}`;
@@ -31,20 +33,16 @@ export function PickBar({
   mesh: SolidMesh | null;
   onDone(): void;
 }) {
-  const { picked, setPicked, end } = usePartTool();
+  const { picked, end } = usePartTool();
   const kind = job.want.picks === 'edges' ? 'edge' : 'face';
-  const all = useMemo(() => (mesh ? pickables(mesh, kind) : []), [mesh, kind]);
-  const [at, setAt] = useState(-1);
+  const { bodyId } = job;
+  const all = useMemo(
+    () => (mesh ? pickables(mesh, kind).map((one) => ({ bodyId, picked: one })) : []),
+    [mesh, kind, bodyId],
+  );
   const many = job.want.picks === 'edges' || job.want.picks === 'faces';
   const last = picked.at(-1);
-  const step = () => {
-    const next = (at + 1) % Math.max(1, all.length);
-    const found = all[next];
-    if (!found) return;
-    setAt(next);
-    const others = many && at >= 0 ? picked.slice(0, -1) : many ? picked : [];
-    setPicked([...others, { bodyId: job.bodyId, picked: found }]);
-  };
+  const { next, hold, isStepping } = useStepThrough(all, many ? Infinity : 1);
   const said =
     picked.length === 0
       ? kind === 'edge'
@@ -63,10 +61,8 @@ export function PickBar({
         {said}
       </Text>
       <View className="flex-row gap-2">
-        <Button label={kind === 'edge' ? 'Next edge' : 'Next face'} onPress={step} />
-        {many && picked.length > 0 && at >= 0 ? (
-          <Button label="And another" onPress={() => setAt(-1)} />
-        ) : null}
+        <Button label={kind === 'edge' ? 'Next edge' : 'Next face'} onPress={next} />
+        {many && isStepping ? <Button label="And another" onPress={hold} /> : null}
         <View className="flex-1" />
         <Button label="Cancel" onPress={end} />
         <Button tone="primary" label="Take it" disabled={picked.length === 0} onPress={onDone} />

@@ -135,7 +135,7 @@ describe('the room between bodies', () => {
       render(
         <MeasureBar
           repair={several}
-          bodies={['body', 'pin', 'cap'].map((bodyId) => ({ bodyId, build: 1 }))}
+          bodies={['body', 'pin', 'cap'].map((bodyId) => ({ bodyId, build: 1, mesh: null }))}
         />,
       );
       await Promise.resolve();
@@ -150,6 +150,48 @@ describe('the room between bodies', () => {
     ]);
     press('Next body');
     expect(screen.getByRole('status').textContent).toBe('Plate and Cap share 3.4 mm³.');
+  });
+});
+
+describe('with keys alone', () => {
+  const plate: SolidMesh = {
+    positions: new Float32Array([0, 0, 0, 10, 0, 0, 0, 10, 0]),
+    normals: new Float32Array(9),
+    indices: new Uint32Array([0, 1, 2]),
+    faces: [{ start: 0, count: 3, tag: 'plate:top' }],
+    edges: new Float32Array([0, 0, 0, 10, 0, 0]),
+    edgeRuns: [{ start: 0, count: 1, tags: ['plate:top', 'plate:front'] }],
+  };
+
+  test('everything is stepped through, one thing is held, and a second one measured from it', async () => {
+    mockMeasure.mockResolvedValue({
+      things: [{ kind: 'corner', at: [10, 0, 0] }],
+      distance: null,
+      centres: null,
+      angle: null,
+      wallMm: null,
+    } satisfies Measured);
+    act(() => tool().setMeasuring(true));
+    render(<MeasureBar repair={repair} bodies={[{ bodyId: 'body', build: 1, mesh: plate }]} />);
+    const kinds = () => tool().picked.map(({ picked }) => picked.kind);
+    const pressed = async (name: string) => {
+      press(name);
+      await act(() => Promise.resolve());
+    };
+    await pressed('Next thing');
+    await pressed('Next thing');
+    expect(kinds()).toEqual(['edge']);
+    await pressed('And a second');
+    await pressed('Next thing');
+    expect(kinds()).toEqual(['edge', 'corner']);
+    await pressed('Next thing');
+    expect(tool().picked[1]).toEqual({ bodyId: 'body', picked: { kind: 'corner', near: [10, 0, 0] } });
+    // A third begins anew, as a third tap does; corners are told by where they are.
+    act(() => tool().setPicked(tool().picked.slice(1)));
+    await act(() => Promise.resolve());
+    expect(screen.getByRole('status').textContent).toBe(
+      'Corner 10.00 mm to the right, 0.00 mm to the back and 0.00 mm up.',
+    );
   });
 });
 

@@ -18,7 +18,7 @@ import { CUT_TAG, type Picked, type Vec3 } from '@core/solid';
 import { colours } from '../theme/colours';
 import { crossAt, disposeOf, drawBody, isHeavy, lines, type Layer, type SceneBody } from './drawnBody';
 import { inkMaterial } from './materials';
-import { edgeAt } from './pickOnMesh';
+import { cornerAt, edgeAt, type Pickable } from './pickOnMesh';
 import type { Point } from './placeLabels';
 import { STANCES, type Stance } from './stances';
 
@@ -112,17 +112,20 @@ export class PartScene {
   }
 
   /** What a tap at a point of the view means, px from its upper left corner; edges before the faces that they bound. */
-  pick(at: Point, kinds: readonly ('face' | 'edge')[]): { bodyId: string; picked: Picked } | null {
+  pick(at: Point, kinds: readonly Pickable[]): { bodyId: string; picked: Picked } | null {
     const solid = this.#shown.filter(({ ghost }) => !ghost);
     const bodies = solid.length > 0 ? [...solid, ...this.#shown.filter(({ ghost }) => ghost)] : this.#shown;
+    const project = (point: Vec3) => this.#projectDeep(point);
+    const isSeen = (point: Vec3) => this.#isSeen(point);
+    if (kinds.includes('corner')) {
+      for (const { id, mesh } of bodies) {
+        const picked = cornerAt(mesh, at, project, isSeen);
+        if (picked) return { bodyId: id, picked };
+      }
+    }
     if (kinds.includes('edge')) {
       for (const { id, mesh } of bodies) {
-        const found = edgeAt(
-          mesh,
-          at,
-          (point) => this.#projectDeep(point),
-          (point) => this.#isSeen(point),
-        );
+        const found = edgeAt(mesh, at, project, isSeen);
         if (found && (!kinds.includes('face') || found.px < 8)) {
           return { bodyId: id, picked: { kind: 'edge', tags: found.tags, near: found.near } };
         }

@@ -5,6 +5,7 @@ import type { Motion, Picked, Vec3 } from '@core/solid';
 import type { PickWanted } from '@core/wording';
 
 import type { PickedOn } from '../solid/protocol';
+import type { Pickable } from './pickOnMesh';
 
 /** Something is being picked for a step, on its body as it was before the step. */
 export interface PickJob {
@@ -73,7 +74,7 @@ export const usePartTool = create<PartTool>((set) => ({
 }));
 
 /** Kinds of things that a tap may take. */
-export function pickableFor({ picks }: PickWanted): ('face' | 'edge')[] {
+export function pickableFor({ picks }: PickWanted): Pickable[] {
   return picks === 'edges' ? ['edge'] : ['face'];
 }
 

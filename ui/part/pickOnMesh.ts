@@ -9,6 +9,9 @@ interface Point {
 /** A finger is not exact: edges within this of it are meant, px. */
 const REACH_PX = 16;
 
+/** Corners have to be hit better than edges, px: there is one at each end of an edge. */
+const CORNER_PX = 11;
+
 type EdgeHit = Extract<Picked, { kind: 'edge' }> & { px: number; depth: number };
 
 /**
@@ -28,6 +31,35 @@ export function edgeAt(
   // Less than a few pixels apart, what is in front decides.
   hits.sort((a, b) => (Math.abs(a.px - b.px) < 3 ? a.depth - b.depth : a.px - b.px));
   return hits.find(({ near }) => isSeen(near)) ?? null;
+}
+
+/** The corner that a tap means: an end of an edge, near to it on the screen, that can be seen; of several the nearest. */
+export function cornerAt(
+  mesh: SolidMesh,
+  tap: Point,
+  project: (point: Vec3) => Point & { depth: number },
+  isSeen: (point: Vec3) => boolean = () => true,
+): Picked | null {
+  const hits = cornersOf(mesh).flatMap((near) => {
+    const { x, y, depth } = project(near);
+    const px = Math.hypot(tap.x - x, tap.y - y);
+    return px > CORNER_PX ? [] : [{ near, px, depth }];
+  });
+  hits.sort((a, b) => (Math.abs(a.px - b.px) < 3 ? a.depth - b.depth : a.px - b.px));
+  const found = hits.find(({ near }) => isSeen(near));
+  return found ? { kind: 'corner', near: found.near } : null;
+}
+
+/** The ends of all edges that do not come back to where they began, each once. */
+function cornersOf({ edges, edgeRuns }: SolidMesh): Vec3[] {
+  const corners = new Map<string, Vec3>();
+  for (const { start, count } of edgeRuns) {
+    const ends = [6 * start, 6 * (start + count - 1) + 3];
+    const [first, last] = ends.map((at) => keyOf(edges, at));
+    if (first === last) continue;
+    for (const at of ends) corners.set(keyOf(edges, at), [edges[at]!, edges[at + 1]!, edges[at + 2]!]);
+  }
+  return [...corners.values()];
 }
 
 function nearestOfRun(
@@ -131,8 +163,12 @@ function joined(runs: readonly Float32Array[]): Float32Array {
   return all;
 }
 
-/** Every face or edge of a mesh once, for those who step through them with keys: its middle stands for where it is. */
-export function pickables(mesh: SolidMesh, kind: 'face' | 'edge'): Picked[] {
+/** What a tap may take hold of. */
+export type Pickable = Picked['kind'];
+
+/** Every face, edge or corner of a mesh once, for those who step through them with keys: its middle stands for where it is. */
+export function pickables(mesh: SolidMesh, kind: Pickable): Picked[] {
+  if (kind === 'corner') return cornersOf(mesh).map((near) => ({ kind, near }));
   if (kind === 'edge') {
     return mesh.edgeRuns.map(({ start, count, tags }): Picked => {
       const at = 6 * (start + Math.floor(count / 2));

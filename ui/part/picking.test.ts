@@ -1,6 +1,6 @@
 import type { SolidMesh, Vec3 } from '@core/solid';
 
-import { edgeAt, pickables, rimOf, segmentsOf } from './pickOnMesh';
+import { cornerAt, edgeAt, pickables, rimOf, segmentsOf } from './pickOnMesh';
 import { patchOfPicks, pickableFor, samePick, usePartTool, type PickJob } from './partTool';
 
 /** Two edges side by side between the same faces, one in front of the other, and a third elsewhere. */
@@ -37,6 +37,29 @@ describe('what a tap means', () => {
   test('past the end of an edge its end is the nearest', () => {
     expect(edgeAt(mesh, { x: 108, y: 80 }, project)!.near).toEqual([100, 80, 0]);
     expect(edgeAt(mesh, { x: 130, y: 80 }, project)).toBeNull();
+  });
+});
+
+describe('a tap on a corner', () => {
+  test('takes the end of an edge, the one in front, if it is hit well and can be seen', () => {
+    expect(cornerAt(mesh, { x: 4, y: 5 }, project)).toEqual({ kind: 'corner', near: [0, 0, 50] });
+    expect(cornerAt(mesh, { x: 4, y: 5 }, project, ([, , z]) => z === 0)).toEqual({
+      kind: 'corner',
+      near: [0, 0, 0],
+    });
+    expect(cornerAt(mesh, { x: 20, y: 0 }, project)).toBeNull();
+  });
+
+  test('an edge that comes back to where it began has none', () => {
+    const closed: SolidMesh = {
+      ...mesh,
+      edges: new Float32Array([0, 0, 0, 9, 0, 0, 9, 0, 0, 0, 0, 0]),
+      edgeRuns: [{ start: 0, count: 2, tags: ['s:top', 's:front'] }],
+    };
+    expect(cornerAt(closed, { x: 0, y: 0 }, project)).toBeNull();
+    expect(pickables(closed, 'corner')).toEqual([]);
+    // The three edges of the other have six ends.
+    expect(pickables(mesh, 'corner')).toHaveLength(6);
   });
 });
 

@@ -27,8 +27,9 @@ export function usePartWork(repair: Repair, shown: readonly ShownBody[]) {
     const picks = picked.flatMap(({ bodyId, picked: one }) => {
       const mesh = meshOf(bodyId);
       if (!mesh) return [];
-      return [one.kind === 'face' ? rimOf(mesh, one) : segmentsOf(mesh, one)];
+      return one.kind === 'corner' ? [] : [one.kind === 'face' ? rimOf(mesh, one) : segmentsOf(mesh, one)];
     });
+    const corners = picked.flatMap(({ picked: one }) => (one.kind === 'corner' ? [one.near] : []));
     const pointedAt = pointing && meshOf(pointing.bodyId);
     const faces = pointedAt
       ? (pointing.where.faces ?? []).map((face) => rimOf(pointedAt, { kind: 'face', ...face }))
@@ -36,11 +37,11 @@ export function usePartWork(repair: Repair, shown: readonly ShownBody[]) {
     const { where } = pointing ?? {};
     return {
       segments: [...picks, ...faces, ...[segments, where?.segments].flatMap((one) => one ?? [])],
-      points: [...points, ...(where?.points ?? [])],
+      points: [...corners, ...points, ...(where?.points ?? [])],
     };
   }, [picked, segments, points, pointing, meshOf]);
   const pickable = useMemo(
-    () => (job ? pickableFor(job.want) : measuring ? (['edge', 'face'] as const) : []),
+    () => (job ? pickableFor(job.want) : measuring ? (['corner', 'edge', 'face'] as const) : []),
     [job, measuring],
   );
   const onPick = useCallback(
