@@ -1,5 +1,5 @@
 import { evaluateRepair } from '@core/fit';
-import { cantileverStrain, cautionsBetween, cautionsOf, thinnestWall } from '@core/inspect';
+import { cantileverStrain, cautionsBetween, cautionsOf, mendsOf, thinnestWall } from '@core/inspect';
 import type { Repair, Step } from '@core/model';
 import { clearance, meshOf, RepairBuilder, SCREEN_QUALITY, type Kernel, type SolidMesh } from '@core/solid';
 import { materialOf } from '@core/standards';
@@ -122,6 +122,24 @@ describe('between bodies', () => {
     expect(cautions).toEqual([]);
   });
 
+  test('a bore that is wider than its fit asks for is told too; an axle beside the wheel is not', () => {
+    const bored = (mm: number, x = 0) => {
+      const repair = rackWheel();
+      const bore = repair.bodies[0]!.steps.find(({ kind }) => kind === 'drill')!;
+      // The fit is used for the groove's depth instead, so that it still lies between the two.
+      const fitted = 'diameter' in bore ? bore.diameter : null;
+      Object.assign(bore, { diameter: { from: 'number', mm }, x: { from: 'number', mm: x } });
+      const groove = repair.bodies[0]!.steps.find(({ kind }) => kind === 'groove')!;
+      Object.assign(groove, { depth: fitted });
+      return room(repair);
+    };
+    const wide = bored(6.8);
+    expect(wide.cautions).toMatchObject([{ code: 'fit.unlike', other: 'Axle' }]);
+    const [caution] = wide.cautions;
+    expect(cautionSentence(caution!)).toContain('Check whether the fit’s working size is used');
+    expect(mendsOf(caution!, { steps: [] }, () => 'room', { sizes: [] })).toEqual([]);
+  });
+
   test('a bore that is not where the axle is has less, and one that cuts it overlaps', () => {
     const moved = (x: number) => {
       const repair = rackWheel();
@@ -130,6 +148,9 @@ describe('between bodies', () => {
       return room(repair).cautions;
     };
     expect(moved(0.08)).toMatchObject([{ code: 'fit.unlike', other: 'Axle' }]);
+    const [less] = moved(0.08);
+    const mended = mendsOf(less!, { steps: [] }, () => 'room', { sizes: [] });
+    expect(mended).toMatchObject([{ steps: [{ kind: 'body', of: 'axle', effect: 'cut', byFits: true }] }]);
     const [overlap] = moved(2);
     expect(overlap).toMatchObject({ code: 'bodies.overlap', other: 'Axle' });
     expect(cautionSentence(overlap!)).toMatch(/^It overlaps Axle by [\d.]+ mm³\. /);

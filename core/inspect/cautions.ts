@@ -5,7 +5,7 @@ import type { Material } from '@core/standards';
 
 import { pointContacts } from './contacts';
 import { leversOf } from './levers';
-import { holesNearEdges } from './nearEdges';
+import { holesNearEdges, type UprightHole } from './nearEdges';
 import { overhangOf } from './overhang';
 import { sliversOf } from './slivers';
 import { thinnestWall } from './thinnest';
@@ -20,8 +20,8 @@ export interface CautionPlace {
 
 /** Something that does not keep a body from being made, and is worth a look before it is. */
 export type Caution = { where?: CautionPlace } & (
-  | { code: 'wall.thin'; mm: number; leastMm: number; tag: FaceTag }
-  | { code: 'hole.nearEdge'; stepId: string; mm: number; leastMm: number }
+  | { code: 'wall.thin'; mm: number; leastMm: number; tag: FaceTag; behind: FaceTag }
+  | { code: 'hole.nearEdge'; stepId: string; mm: number; leastMm: number; hole: UprightHole | null }
   | { code: 'contact.point'; count: number }
   | { code: 'face.sliver'; count: number; breadthMm: number }
   | { code: 'root.sharp'; of: string; on: string; radiusMm: number }
@@ -36,7 +36,7 @@ export type Caution = { where?: CautionPlace } & (
       thicknessMm: number;
     }
   | { code: 'bodies.overlap'; otherId: string; other: string; mm3: number }
-  | { code: 'fit.unlike'; other: string; mm: number; wantedMm: number }
+  | { code: 'fit.unlike'; otherId: string; other: string; mm: number; wantedMm: number }
 );
 
 /** Walls thinner than this are hard to make, mm: two lines of a fused print; less for what cures or is cut. */
@@ -94,13 +94,23 @@ function walls(body: Body, mesh: SolidMesh, numbers: EvaluatedRepair, leastMm: n
   });
   return [
     ...(thin && thin.mm < leastMm - 1e-3
-      ? [{ code: 'wall.thin' as const, mm: thin.mm, leastMm, tag: thin.tag, where: place(thin) }]
+      ? [
+          {
+            code: 'wall.thin' as const,
+            mm: thin.mm,
+            leastMm,
+            tag: thin.tag,
+            behind: thin.behind,
+            where: place(thin),
+          },
+        ]
       : []),
     ...holesNearEdges(body, mesh, numbers).map((near): Caution => ({
       code: 'hole.nearEdge',
       stepId: near.stepId,
       mm: near.mm,
       leastMm: near.leastMm,
+      hole: near.hole,
       where: place(near),
     })),
   ];
@@ -145,6 +155,8 @@ function overhangs(mesh: SolidMesh): Caution[] {
 const TOUCHING_MM3 = 1e-3;
 /** Room that differs from what the fit asks for by less than this is it, mm. */
 const LIKE_MM = 0.03;
+/** Bodies further from each other than this are shown side by side, mm. */
+const APART_MM = 1;
 
 /** What is to be said of the room between a spare and another body, mm; with the volume they share, mm³. */
 export function cautionsBetween(
@@ -160,11 +172,14 @@ export function cautionsBetween(
       ? []
       : [{ code: 'bodies.overlap', otherId: other.id, other: other.name, mm3: room.overlapMm3 }];
   }
-  if (wantedMm === null || wantedMm < 0 || room.mm >= wantedMm - LIKE_MM) return [];
+  if (wantedMm === null || wantedMm < 0) return [];
+  // Much more room than that, and they are not put together.
+  const isApart = room.mm > Math.max(APART_MM, 4 * wantedMm);
+  if (isApart || Math.abs(room.mm - wantedMm) <= LIKE_MM) return [];
   const { from, to } = room;
   const where =
     from && to ? { where: { segments: new Float32Array([...from, ...to]), points: [from, to] } } : {};
-  return [{ code: 'fit.unlike', other: other.name, mm: room.mm, wantedMm, ...where }];
+  return [{ code: 'fit.unlike', otherId: other.id, other: other.name, mm: room.mm, wantedMm, ...where }];
 }
 
 /**

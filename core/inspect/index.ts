@@ -1,6 +1,6 @@
 export { figuresOf, type BodyFigures } from './figures';
 export { findingsOf, type Finding } from './findings';
 export { cautionsBetween, cautionsOf, type Caution, type CautionPlace } from './cautions';
-export { mendsOf, type Mend } from './mends';
+export { mendsOf, stepsConcerned, type Mend } from './mends';
 export { thinnestWall, type ThinWall } from './thinnest';
 export { cantileverStrain, tongueStrains, type TongueStrain } from './tongues';

@@ -35,9 +35,11 @@ function only<C extends Caution['code']>(cautions: Caution[], code: C): Extract<
   expect(found).toHaveLength(1);
   return found[0] as Extract<Caution, { code: C }>;
 }
+const NO_SIZES = { sizes: [] };
 let ids = 0;
 const newId = () => `new-${(ids += 1)}`;
-const mend = (caution: Caution, steps: Step[], which = 0) => mendsOf(caution, { steps }, newId)[which]!;
+const mend = (caution: Caution, steps: Step[], which = 0) =>
+  mendsOf(caution, { steps }, newId, NO_SIZES)[which]!;
 const drill = (diameter: number, x: number, y = 0) => stepOf('drill', { diameter, depth: 'through', x, y });
 
 describe('a hole near an edge', () => {
@@ -64,9 +66,77 @@ describe('a hole near an edge', () => {
     ]);
   });
 
+  test('moved in by a tap, along the edges that it is measured from too, it is not any more', () => {
+    const plate = block(40, 20, 5);
+    const cases = [drill(5, 0, 6), { ...drill(5, 0), y: numberValue(4), yFrom: 'high' } as Step];
+    for (const hole of cases) {
+      const near = only(look([plate, hole]).cautions, 'hole.nearEdge');
+      const moved = mend(near, [plate, hole]);
+      expect(moved.word).toMatch(/^Move the hole in by 1(\.\d)? mm$/);
+      expect(look(moved.steps).codes).toEqual([]);
+    }
+    // What follows a size goes on following it.
+    const following = { ...drill(5, 0), y: { from: 'size', id: 's' } } as Step;
+    const near = only(look([plate, drill(5, 0, 6)]).cautions, 'hole.nearEdge');
+    const sized = { sizes: [{ id: 's', tag: 'C' }] } as unknown as Pick<Repair, 'sizes'>;
+    const [moved] = mendsOf({ ...near, stepId: following.id }, { steps: [plate, following] }, newId, sized);
+    expect(moved!.steps[1]).toMatchObject({
+      y: { from: 'formula', text: expect.stringMatching(/^C - 1(\.\d+)?$/) as string, unit: 'mm' },
+    });
+  });
+
+  test('a boss round it, as high as the hole is deep, holds it too', () => {
+    const plate = block(40, 20, 5);
+    const hole = drill(5, 3, 6.5);
+    const near = only(look([plate, hole]).cautions, 'hole.nearEdge');
+    const [, boss] = mendsOf(near, { steps: [plate, hole] }, newId, NO_SIZES);
+    expect(boss!.word).toBe('Put a boss round it');
+    expect(boss!.steps.map(({ kind }) => kind)).toEqual(['raise', 'raise', 'drill']);
+    expect(boss!.steps[1]).toMatchObject({
+      height: numberValue(5),
+      outline: { diameter: numberValue(10.5) },
+    });
+    expect(look(boss!.steps).codes).toEqual([]);
+  });
+
+  test('a hole from a side is neither moved nor given a boss by itself', () => {
+    const side = { ...drill(5, 0), on: 'front', y: numberValue(3), depth: numberValue(6) } as Step;
+    const near = only(look([block(40, 20, 10), side]).cautions, 'hole.nearEdge');
+    expect(mendsOf(near, { steps: [side] }, newId, NO_SIZES)).toEqual([]);
+  });
+
   test('the bore of a sleeve is near no edge', () => {
     const sleeve = raised(outlineOf('circle', { diameter: 12 }), 10);
     expect(look([sleeve, drill(8.5, 0)]).codes).toEqual([]);
+  });
+});
+
+describe('a thin wall, by a tap', () => {
+  const circle = (diameter: number) => outlineOf('circle', { diameter });
+  const cut = { effect: 'cut', on: 'top' };
+
+  test.each<[string, Step[], string | RegExp]>([
+    ['under a pocket', [block(40, 20, 10), raised(circle(10), 9.6, cut)], 'Make step 2 0.4 mm less deep'],
+    [
+      'that it was hollowed to',
+      [block(40, 20, 10), stepOf('hollow', { wall: 0.5, open: 'top' })],
+      'Hollow it to 0.8 mm',
+    ],
+    [
+      'of a plate',
+      [stepOf('plate', { length: 30, breadth: 10, thickness: 0.6, cornerRadius: 1 })],
+      'Make step 1 0.2 mm thicker',
+    ],
+    [
+      'of a tube',
+      [raised(circle(20), 30), raised(circle(19), 'through', cut)],
+      /^Make step 1 0\.\d+ mm wider$/,
+    ],
+  ])('%s', (_, steps, word) => {
+    const thin = only(look(steps).cautions, 'wall.thin');
+    const mended = mend(thin, steps);
+    expect(mended.word).toMatch(word);
+    expect(look(mended.steps).codes).not.toContain('wall.thin');
   });
 });
 
@@ -151,7 +221,7 @@ describe('what hangs over air', () => {
       index === 0 ? ({ ...step, on: 'bottom' } as Step) : ({ ...step, on: 'top' } as Step),
     );
     const { cautions } = look(reel);
-    expect(mendsOf(only(cautions, 'slope.unsupported'), { steps: reel }, newId)).toEqual([]);
+    expect(mendsOf(only(cautions, 'slope.unsupported'), { steps: reel }, newId, NO_SIZES)).toEqual([]);
   });
 });
 

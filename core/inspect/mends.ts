@@ -1,6 +1,11 @@
-import { numberValue, type Body, type Step } from '@core/model';
+import { numberValue, type Body, type Repair, type Step, type StepOf } from '@core/model';
+
+import { withPatch } from '@core/recipe';
+import { stepOfTag } from '@core/solid';
 
 import type { Caution } from './cautions';
+import { bossRound, movedIn } from './mendHole';
+import { wallMends, type StepMend } from './mendWall';
 
 /** A way to mend what a caution tells: in words, and the recipe afterwards. */
 export interface Mend {
@@ -13,12 +18,48 @@ const WORTH_TURNING = 0.7;
 
 const tenth = (mm: number) => Math.ceil(10 * mm) / 10;
 
-/** Ways to mend a caution by changing the recipe; none where only the person can tell what is wanted. */
-export function mendsOf(caution: Caution, { steps }: Pick<Body, 'steps'>, newId: () => string): Mend[] {
+/**
+ * Ways to mend a caution by changing the recipe; none where only the person can tell what is wanted.
+ *
+ * @param repair whose sizes the recipe's numbers follow.
+ */
+export function mendsOf(
+  caution: Caution,
+  { steps }: Pick<Body, 'steps'>,
+  newId: () => string,
+  repair: Pick<Repair, 'sizes'>,
+): Mend[] {
   const placeOf = (id: string) => steps.findIndex((step) => step.id === id) + 1;
   const changed = (id: string, patch: object): Step[] =>
     steps.map((step) => (step.id === id ? ({ ...step, ...patch } as Step) : step));
+  const made = ({ word, stepId, patch }: StepMend): Mend => ({
+    word,
+    steps: withPatch(steps, stepId, patch),
+  });
+  const before = (id: string, step: Step): Step[] => {
+    const place = placeOf(id) - 1;
+    return [...steps.slice(0, place), step, ...steps.slice(place)];
+  };
   switch (caution.code) {
+    case 'wall.thin': {
+      const { mm, leastMm, tag, behind } = caution;
+      return wallMends({ mm, leastMm, faces: [tag, behind] }, steps, repair).map(made);
+    }
+    case 'hole.nearEdge': {
+      const step = steps.find(({ id }) => id === caution.stepId);
+      if (step?.kind !== 'drill') return [];
+      const moved = movedIn(caution, step, repair);
+      const boss = bossRound(caution, step, newId(), repair);
+      return [
+        ...(moved ? [made(moved)] : []),
+        ...(boss ? [{ word: 'Put a boss round it', steps: before(step.id, boss) }] : []),
+      ];
+    }
+    case 'fit.unlike': {
+      if (caution.mm > caution.wantedMm) return [];
+      const room: Step = { ...roomFor(caution.otherId, newId()), byFits: true, grow: numberValue(0) };
+      return [{ word: `Make room for ${caution.other} by its fits`, steps: [...steps, room] }];
+    }
     case 'root.sharp': {
       const { of, on, radiusMm } = caution;
       const round: Step = {
@@ -68,17 +109,33 @@ export function mendsOf(caution: Caution, { steps }: Pick<Body, 'steps'>, newId:
       return [{ word: 'Turn the part over', steps: [...steps, turned] }];
     }
     case 'bodies.overlap': {
-      const room: Step = {
-        id: newId(),
-        kind: 'body',
-        of: caution.otherId,
-        effect: 'cut',
-        grow: numberValue(0.2),
-        wayIn: 'none',
-      };
+      const room = roomFor(caution.otherId, newId());
       return [{ word: `Make room for ${caution.other}, 0.2 mm all round`, steps: [...steps, room] }];
     }
     default:
       return [];
   }
+}
+
+const roomFor = (of: string, id: string): StepOf<'body'> => ({
+  id,
+  kind: 'body',
+  of,
+  effect: 'cut',
+  grow: numberValue(0.2),
+  wayIn: 'none',
+});
+
+/** The steps that a caution is about, by what it names and by the faces that it lies on. */
+export function stepsConcerned(caution: Caution, steps: readonly Step[]): Step[] {
+  const tags = [
+    ...(caution.where?.faces ?? []).map(({ tag }) => tag),
+    ...('behind' in caution ? [caution.behind] : []),
+  ];
+  const ids = new Set([
+    ...tags.map(stepOfTag),
+    ...('stepId' in caution ? [caution.stepId] : []),
+    ...(caution.code === 'root.sharp' ? [caution.of, caution.on] : []),
+  ]);
+  return steps.filter(({ id }) => ids.has(id));
 }

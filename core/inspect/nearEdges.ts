@@ -2,13 +2,22 @@ import type { EvaluatedRepair } from '@core/fit';
 import type { Body } from '@core/model';
 import { faceTag, resolveValue, stepOfTag, type FaceTag, type SolidMesh } from '@core/solid';
 
-import { wallBehind } from './rays';
+import { corner, wallBehind, type Vec } from './rays';
 import type { ThinWall } from './thinnest';
 
 /** A hole that has too little material beside it. Lengths in mm. */
 export interface NearEdge extends ThinWall {
   stepId: string;
   leastMm: number;
+  /** The hole, if it is upright and the only one of its step. */
+  hole: UprightHole | null;
+}
+
+/** Where an upright hole is and how far it reaches, mm. */
+export interface UprightHole {
+  middle: [number, number];
+  low: number;
+  high: number;
 }
 
 /** Material beside a hole, as a share of its width; a screw tears out where there is less (one width from its middle). */
@@ -34,8 +43,11 @@ export function holesNearEdges(body: Body, mesh: SolidMesh, numbers: EvaluatedRe
     );
     const isOfHole = (tag: FaceTag) =>
       tag === faceTag(step.id, 'wall') || (copies.includes(stepOfTag(tag)) && /:wall(~|$)/.test(tag));
+    const hole = copies.length > 0 ? null : uprightHole(mesh, faceTag(step.id, 'wall'));
     return wallsBeside(mesh, isOfHole).flatMap(({ least, mostMm }): NearEdge[] =>
-      least.mm < leastMm - 1e-3 && mostMm > EVEN * least.mm ? [{ ...least, stepId: step.id, leastMm }] : [],
+      least.mm < leastMm - 1e-3 && mostMm > EVEN * least.mm
+        ? [{ ...least, stepId: step.id, leastMm, hole }]
+        : [],
     );
   });
 }
@@ -62,4 +74,25 @@ function wallsBeside(
   const [first, ...others] = walls;
   if (!first) return [];
   return [others.reduce((worst, next) => (next.least.mm < worst.least.mm ? next : worst), first)];
+}
+
+/** A wall that looks up or down by less than this is upright: the upward part of its normal. */
+const LEVEL = 1e-3;
+
+/** The only upright wall with a tag, or null. */
+function uprightHole(mesh: SolidMesh, tag: FaceTag): UprightHole | null {
+  const [face, ...others] = mesh.faces.filter((one) => one.tag === tag);
+  if (!face || others.length > 0) return null;
+  const low: Vec = [Infinity, Infinity, Infinity];
+  const high: Vec = [-Infinity, -Infinity, -Infinity];
+  for (let at = face.start; at < face.start + face.count; at += 1) {
+    const index = mesh.indices[at]!;
+    if (Math.abs(mesh.normals[3 * index + 2]!) > LEVEL) return null;
+    const point = corner(mesh.positions, index);
+    for (const axis of [0, 1, 2]) {
+      low[axis] = Math.min(low[axis]!, point[axis]!);
+      high[axis] = Math.max(high[axis]!, point[axis]!);
+    }
+  }
+  return { middle: [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2], low: low[2], high: high[2] };
 }

@@ -1,4 +1,4 @@
-import type { SolidMesh } from '@core/solid';
+import type { FaceTag, SolidMesh } from '@core/solid';
 
 export type Vec = [number, number, number];
 export const dot = (a: Vec, b: Vec) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
@@ -26,15 +26,15 @@ export function triangle(positions: Float32Array, indices: Uint32Array, at: numb
 }
 
 /**
- * The first triangle that a ray meets, no further than `within`, by Möller and Trumbore, 1997. The time grows with the
- * number of triangles.
+ * The first triangle that a ray meets, no further than `within`, and where its corners begin; by Möller and Trumbore,
+ * 1997. The time grows with the number of triangles.
  */
 export function nearestHit(
   { positions, indices }: SolidMesh,
   origin: Vec,
   way: Vec,
   within: number,
-): { mm: number; normal: Vec } | null {
+): { mm: number; normal: Vec; at: number } | null {
   let nearest = within;
   let found = -1;
   for (let at = 0; at < indices.length; at += 3) {
@@ -57,7 +57,7 @@ export function nearestHit(
     }
   }
   const hit = found < 0 ? null : triangle(positions, indices, found);
-  return hit ? { mm: nearest, normal: hit.normal } : null;
+  return hit ? { mm: nearest, normal: hit.normal, at: found } : null;
 }
 
 /** A ray starts this far inside, so that it does not meet its own triangle, mm. */
@@ -66,12 +66,17 @@ const INSIDE_MM = 1e-3;
 const FACING = 0.7;
 
 /** How thick the material is behind a triangle, square to it; null where it is not within `within`, or no wall. */
-export function wallBehind(mesh: SolidMesh, at: number, within = Infinity): { mm: number; at: Vec } | null {
+export function wallBehind(
+  mesh: SolidMesh,
+  at: number,
+  within = Infinity,
+): { mm: number; at: Vec; behind: FaceTag } | null {
   const near = triangle(mesh.positions, mesh.indices, at);
   if (!near) return null;
   const origin = near.middle.map((mm, axis) => mm - INSIDE_MM * near.normal[axis]!) as Vec;
   const way = near.normal.map((part) => -part) as Vec;
   const hit = nearestHit(mesh, origin, way, within);
   if (!hit || dot(hit.normal, near.normal) > -FACING) return null;
-  return { mm: hit.mm + INSIDE_MM, at: near.middle };
+  const behind = mesh.faces.find(({ start, count }) => hit.at >= start && hit.at < start + count)!.tag;
+  return { mm: hit.mm + INSIDE_MM, at: near.middle, behind };
 }

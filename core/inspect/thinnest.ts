@@ -2,11 +2,12 @@ import type { FaceTag, SolidMesh } from '@core/solid';
 
 import { wallBehind } from './rays';
 
-/** The thinnest wall that was found: how thick, mm, where, and the face it was looked through. */
+/** The thinnest wall that was found: how thick, mm, where, the face it was looked through, and the one behind it. */
 export interface ThinWall {
   mm: number;
   at: [number, number, number];
   tag: FaceTag;
+  behind: FaceTag;
 }
 
 /** Triangles that are looked through: enough to meet every face of a usual part. */

@@ -17,5 +17,5 @@ export { layoutPlaces, resolveValue, SMALLEST_MM } from './resolve';
 export { BUMP_LENGTHS } from './steps/tongue';
 export { MemoryWatch } from './memoryWatch';
 export { Scope, scoped } from './scope';
-export { faceTag, stepOfTag, TaggedSolid, type FaceTag } from './tagged';
+export { anyCopy, faceTag, roleOf, stepOfTag, TaggedSolid, type FaceTag } from './tagged';
 export type { Annotation, CentreLine, Vec3 } from './annotation';

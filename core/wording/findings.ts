@@ -50,7 +50,11 @@ export function cautionSentence(
     case 'bodies.overlap':
       return `It overlaps ${caution.other} by ${caution.mm3.toFixed(1)} mm³. Make room for it, or move one of them.`;
     case 'fit.unlike':
-      return `There are ${mm(caution.mm)} of room to ${caution.other}; the fit asks for ${mm(caution.wantedMm)} on each side. Check where they stand.`;
+      return `There are ${mm(caution.mm)} of room to ${caution.other}; the fit asks for ${mm(caution.wantedMm)} on each side. ${
+        caution.mm < caution.wantedMm
+          ? 'Check where they stand, or make room for it.'
+          : 'Check whether the fit’s working size is used where they meet.'
+      }`;
   }
 }
 

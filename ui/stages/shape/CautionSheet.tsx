@@ -1,6 +1,6 @@
 import { Text, View } from 'react-native';
 
-import { mendsOf, type Caution } from '@core/inspect';
+import { mendsOf, stepsConcerned, type Caution } from '@core/inspect';
 import type { Body } from '@core/model';
 import { cautionSentence } from '@core/wording';
 
@@ -10,8 +10,9 @@ import { useRepairContext } from '../../frame/useRepairContext';
 import { usePartTool } from '../../part/partTool';
 import { Button } from '../../shared/Button';
 import { Sheet } from '../../shared/Sheet';
+import { StepSentence } from './StepSentence';
 
-/** Each thing that is worth a look: in words, on the part, and with what would mend it. */
+/** Each thing that is worth a look: in words, on the part, with what would mend it, and the steps that it is about. */
 export function CautionSheet({
   body,
   cautions,
@@ -48,7 +49,7 @@ export function CautionSheet({
                   }}
                 />
               ) : null}
-              {mendsOf(caution, body, newId).map(({ word, steps }) => (
+              {mendsOf(caution, body, newId, repair).map(({ word, steps }) => (
                 <Button
                   key={word}
                   tone="primary"
@@ -60,9 +61,21 @@ export function CautionSheet({
                 />
               ))}
             </View>
+            {stepsConcerned(caution, body.steps).map((step) => (
+              <StepSentence
+                key={step.id}
+                body={body}
+                step={step}
+                index={body.steps.indexOf(step)}
+                outcome={undefined}
+              />
+            ))}
           </View>
         );
       })}
+      {cautions.length === 0 ? (
+        <Text className="font-sans text-[16px] leading-6 text-ink">Nothing is worth a look any more.</Text>
+      ) : null}
     </Sheet>
   );
 }

@@ -42,6 +42,7 @@ const changed = () => (mockPut.mock.calls.at(-1) as [string, Body])[1];
 
 const near: Caution = {
   code: 'hole.nearEdge',
+  hole: null,
   stepId: 'bore',
   mm: 1.2,
   leastMm: 3,
@@ -78,6 +79,20 @@ describe('what is worth a look', () => {
     press('Make room for Axle, 0.2 mm all round');
     expect(changed().steps).toHaveLength(wheel.steps.length + 1);
     expect(changed().steps.at(-1)).toMatchObject({ kind: 'body', of: 'axle', effect: 'cut' });
+  });
+
+  test('the steps that it is about are there to be changed, with all their numbers', () => {
+    show([near]);
+    // The bore itself, and nothing of the other steps.
+    expect(screen.getByRole('button', { name: /^hole: / })).toBeTruthy();
+    expect(screen.getAllByRole('button', { name: /^More for step/ })).toHaveLength(1);
+    press(/^hole: /);
+    expect(screen.getByLabelText(/^Type a number/)).toBeTruthy();
+  });
+
+  test('with nothing left it says so', () => {
+    show([]);
+    expect(screen.getByText('Nothing is worth a look any more.')).toBeTruthy();
   });
 
   test('the bar says the first of several and how many there are, and nothing of an old build', () => {
