@@ -74,7 +74,7 @@ export const RaiseStep = z.strictObject({
   outline: OutlineShape,
   turn,
   height: z.union([z.literal('through'), Value]),
-  /** It ends at this flat face, level or leaning, instead of at its height. */
+  /** It ends at this face, instead of at its height. */
   upTo: FacePick.optional(),
   /** Half of the height to each side of its place. */
   bothWays: z.literal(true).optional(),

@@ -1,6 +1,6 @@
 import type { Vec3 } from './annotation';
 import { KernelRefusal, type Kernel } from './kernel';
-import { isWorld, transformationOf } from './frame';
+import { isWorld, transformationOf, type Frame } from './frame';
 import { boundingBox } from './check';
 import { scoped, type Scope } from './scope';
 import type { Stand } from './stand';
@@ -101,6 +101,16 @@ export function mirrored(solid: TaggedSolid, across: 'sides' | 'frontBack' | 'up
     (tag) => tag,
   );
 }
+
+/** A copy of a solid of the part, as it lies along a frame's axes. */
+export const broughtInto = (frame: Frame, solid: TaggedSolid): TaggedSolid =>
+  transformed(
+    solid,
+    (scope, transformation) => {
+      transformation.PreMultiply(scope.keep(transformationOf(solid.kernel, scope, frame).Inverted()));
+    },
+    (tag) => tag,
+  );
 
 /**
  * Brings a solid from a stand's axes to its place in space; one that is held by its own edge is moved there first.

@@ -194,6 +194,80 @@ describe('up to a face', () => {
     expectNear(whole(base, first, second), 8000 - Math.PI * (16 + 9) * 6);
   });
 
+  describe('that is round', () => {
+    /** Under a circle of a radius, from -half to half: its height over its middle line, integrated. */
+    const under = (radius: number, half: number) =>
+      half * Math.sqrt(radius ** 2 - half ** 2) + radius ** 2 * Math.asin(half / radius);
+    const base = block(40, 20, 4);
+    const tower = raised(outlineOf('rectangle', { length: 10, breadth: 20, cornerRadius: 0 }), 30, {
+      on: 'top',
+      x: -15,
+    });
+    /** A bar 10 thick that stands out of the tower, its middle 20 above the ground. */
+    const bar = stepOf('peg', {
+      diameter: 10,
+      height: 20,
+      on: { face: faceOf(tower, 'right', [-10, 0, 19]) },
+      x: 0,
+      y: 1,
+    });
+    const post = (x: number, more: object = {}) =>
+      raised(outlineOf('rectangle', { length: 6, breadth: 4, cornerRadius: 0 }), 1, {
+        on: { face: faceOf(base, 'top', [10, 0, 4]) },
+        xFrom: 'axle',
+        yFrom: 'axle',
+        x,
+        upTo: faceOf(bar, 'wall', [0, 0, 15]),
+        ...more,
+      });
+
+    test('what stands under it ends on it, all the way across', () => {
+      const exact = 6 * (16 * 4 - under(5, 2));
+      expectNear(whole(base, tower, bar, post(0)) - whole(base, tower, bar), exact, 1e-5);
+    });
+
+    test('a cut goes down to a bore, and opens it', () => {
+      const solid = block(40, 20, 10);
+      const bore = stepOf('drill', { diameter: 4, depth: 'through', on: 'right', x: 0, y: 5 });
+      const slot = raised(outlineOf('rectangle', { length: 6, breadth: 2, cornerRadius: 0 }), 1, {
+        effect: 'cut',
+        on: 'top',
+        upTo: faceOf(bore, 'wall'),
+      });
+      const exact = 6 * (5 * 2 - under(2, 1));
+      expectNear(whole(solid, bore) - whole(solid, bore, slot), exact, 1e-5);
+    });
+
+    test('from a side: as it lies there', () => {
+      const solid = block(40, 20, 10);
+      const bore = stepOf('drill', { diameter: 4, depth: 'through', x: 8, y: 0 });
+      const slot = raised(outlineOf('rectangle', { length: 2, breadth: 6, cornerRadius: 0 }), 1, {
+        effect: 'cut',
+        on: 'right',
+        y: 5,
+        upTo: faceOf(bore, 'wall'),
+      });
+      const exact = 6 * (12 * 2 - under(2, 1));
+      expectNear(whole(solid, bore) - whole(solid, bore, slot), exact, 1e-5);
+    });
+
+    test('with something in between, or beside it, it is refused', () => {
+      const lid = raised(outlineOf('rectangle', { length: 30, breadth: 20, cornerRadius: 0 }), 2, {
+        on: { face: faceOf(base, 'top', [10, 0, 4]) },
+        xFrom: 'axle',
+        yFrom: 'axle',
+        x: 0,
+        lift: 5,
+      });
+      for (const steps of [
+        [base, tower, bar, lid, post(0)],
+        [base, tower, bar, post(15)],
+      ]) {
+        expect(build(...steps).faults).toMatchObject([{ code: 'raise.upToBehind' }]);
+      }
+    });
+  });
+
   test('that lies behind, or beside the way, is refused', () => {
     const base = block(40, 20, 10);
     const up = (role: string) =>

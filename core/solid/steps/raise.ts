@@ -26,6 +26,7 @@ import type { StepInput, StepType } from '../stepKind';
 import { faceTag, type TaggedSolid } from '../tagged';
 import { knownLoop, outlineNumbers, regionHere } from './outlineNumbers';
 import { reach } from './place';
+import { upToCurved } from './upToCurved';
 
 /** An outline raised straight up. Faces: top, bottom, and those of the outline (wall; right, corner0; flat0, and so on). */
 export const raise: StepType<'raise'> = {
@@ -150,22 +151,28 @@ function withRim(
 /** Faces that lean more than this from level, as the cosine, are beside the way of what goes up to them. */
 const BESIDE = 0.05;
 
-/** From its place as far as a flat face, which may lean: what would reach past it is taken off. */
+/** From its place as far as a face. A flat one may lean and counts beyond its edges: what would reach past it is taken off. */
 function raisedUpTo(step: StepOf<'raise'>, region: Region, input: StepInput): Result<TaggedSolid, StepFault> {
   const { kernel, before, earlier, stand } = input;
   if (!before) return no({ code: 'step.firstMustAdd', verb: 'Raise' });
   const plane = scoped((scope) => {
     const face = faceOfPick(scope, before, step.upTo!, earlier);
     if (!face.ok) return face;
-    const found = planeOf(kernel, face.value);
-    return found ? ok(found) : no({ code: 'pick.notFlat' as const });
+    return ok(planeOf(kernel, face.value));
   });
   if (!plane.ok) return plane;
   const { frame, level, past, up } = stand;
+  const way = !takesAway(step.effect) || up ? 1 : -1;
+  if (!plane.value) {
+    const { from, to } = farReach(stand, way);
+    const there = placedRegion(region, 0, shiftOf(region, stand));
+    const prism = raisedBetween(step, there, input, { from, to });
+    const goesIn = takesAway(step.effect);
+    return upToCurved(step.id, prism, { way, goesIn, target: step.upTo!.tag }, input);
+  }
   const at = toLocal(frame, plane.value.at);
   const normal = toLocal({ ...frame, origin: [0, 0, 0] }, plane.value.normal);
   if (Math.abs(normal[2]) < BESIDE) return no({ code: 'raise.upToBehind' });
-  const way = !takesAway(step.effect) || up ? 1 : -1;
   const [x0, y0, x1, y1] = boxOfLoop(region.outer);
   const reaches = [x0, x1].flatMap((x) =>
     [y0, y1].map(
@@ -195,6 +202,21 @@ function raisedUpTo(step: StepOf<'raise'>, region: Region, input: StepInput): Re
   tool.dispose();
   beyond.dispose();
   return ok(cut);
+}
+
+/** From the level of its place past all that is there. */
+function farReach({ level, box }: Stand, way: 1 | -1): { from: number; to: number } {
+  const far = way > 0 ? (box?.[5] ?? level) : (box?.[2] ?? level);
+  const past = way * Math.max(way * (far - level), 0) + way * OVERRUN_MM;
+  return { from: Math.min(level, level + past), to: Math.max(level, level + past) };
+}
+
+/** How far an outline that is held by its own edge has to go to be where it will stand. */
+function shiftOf(region: Region, { at, flush }: Stand): Point {
+  const box = boxOfLoop(region.outer);
+  return [0, 1].map((axis) =>
+    flush[axis] === 0 ? 0 : at[axis]! - (flush[axis]! < 0 ? box[axis]! : box[axis + 2]!),
+  ) as [number, number];
 }
 
 function heights(step: StepOf<'raise'>, lengths: Record<string, NamedLength>, stand: Stand) {

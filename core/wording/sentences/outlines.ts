@@ -376,7 +376,7 @@ export function heightParts(step: StepOf<'raise'>): SentencePart[] {
     both,
     ...(step.upTo ? [upTo] : []),
     {
-      word: 'Pick a flat face that it goes up to',
+      word: 'Pick a face that it goes up to',
       patch: {},
       pick: { field: 'upTo', picks: 'flat' as const },
     },

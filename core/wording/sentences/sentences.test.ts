@@ -125,7 +125,7 @@ describe('choices', () => {
   });
 
   test('only what is taken away can go right through', () => {
-    const upTo = 'Pick a flat face that it goes up to';
+    const upTo = 'Pick a face that it goes up to';
     expect(words('block', 'how far it goes')).toEqual(['high', 'high, half to each side', upTo]);
     expect(words('bore', 'how far it goes')).toEqual([
       'right through',
