@@ -136,6 +136,9 @@ export type StepFault =
   | { code: 'body.noWayIn'; name: string }
   | { code: 'faces.none' }
   | { code: 'faces.noneMates' }
+  /** `face` in words, as: the wall of step 2. */
+  | { code: 'faces.otherForm'; face: string }
+  | { code: 'faces.pastMiddle'; face: string }
   | { code: 'taper.nothing' }
   | { code: 'split.missesBody'; at: NamedLength }
   | { code: 'split.pegsDoNotFit'; diameter: NamedLength }

@@ -1,14 +1,13 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 import type { EdgeRule } from '@core/model';
 
-import type { Vec3 } from './annotation';
-import { cross, dot } from './frame';
-import type { Kernel, Shape } from './kernel';
+import { isHollow } from './edgeTurn';
+import type { Shape } from './kernel';
 import { edgesOfPicks, faceOfPick } from './picks';
-import { scoped, type Scope } from './scope';
+import type { Scope } from './scope';
 import type { StepNumbers } from './stepKind';
 import { anyCopy, edgesWhere, faceTag, roleOf, stepOfTag, type FaceTag, type TaggedSolid } from './tagged';
-import { facesByEdge, partsOf } from './topology';
+import { facesByEdge } from './topology';
 
 type Earlier = ReadonlyMap<string, StepNumbers>;
 
@@ -85,54 +84,6 @@ function hollowEdges(scope: Scope, { kernel, shape }: TaggedSolid): Shape[] {
     if (!first || !second || first.IsSame(second)) return [];
     return isHollow(kernel, edge, first, second) ? [edge] : [];
   });
-}
-
-/** Corners flatter than this, as the sine of their turn, are none: faces that run into each other smoothly. */
-const FLAT_SINE = 1e-3;
-
-/**
- * Going along the edge with the first face on the left, the way into that face is n₁ × t. Where the second face looks
- * that way too, the two enclose empty space: a hollow corner.
- */
-export function isHollow(kernel: Kernel, edge: Shape, first: Shape, second: Shape): boolean {
-  return scoped((scope) => {
-    const own = partsOf(kernel, scope, first, 'TopAbs_EDGE').find((one) => one.IsSame(edge));
-    if (!own) return false;
-    const typed = scope.keep(kernel.TopoDS.Edge(own));
-    const curve = scope.keep(new kernel.BRepAdaptor_Curve(typed));
-    const middle = (curve.FirstParameter() + curve.LastParameter()) / 2;
-    const tangent = scope.keep(curve.EvalDN(middle, 1));
-    const sign = own.Orientation() === 'TopAbs_REVERSED' ? -1 : 1;
-    const t: Vec3 = [sign * tangent.X(), sign * tangent.Y(), sign * tangent.Z()];
-    const length = Math.hypot(...t);
-    const normals = [first, second].map((face) => normalAt(kernel, scope, face, typed, middle));
-    const [n1, n2] = normals;
-    if (!n1 || !n2 || length === 0) return false;
-    return dot(cross(n1, t), n2) / length > FLAT_SINE;
-  });
-}
-
-/** The outward normal of a face at a parameter of one of its edges; a unit vector. */
-function normalAt(
-  kernel: Kernel,
-  scope: Scope,
-  face: Shape,
-  edge: Parameters<Kernel['TopoDS']['Edge']>[0],
-  at: number,
-): Vec3 | null {
-  const typed = scope.keep(kernel.TopoDS.Face(face));
-  const flat = scope.keep(new kernel.BRepAdaptor_Curve2d(scope.keep(kernel.TopoDS.Edge(edge)), typed));
-  const uv = scope.keep(flat.Value(at));
-  const surface = scope.keep(new kernel.BRepAdaptor_Surface(typed, false));
-  const [du, dv] = [
-    scope.keep(surface.EvalDN(uv.X(), uv.Y(), 1, 0)),
-    scope.keep(surface.EvalDN(uv.X(), uv.Y(), 0, 1)),
-  ];
-  const normal = scope.keep(du.Crossed(dv));
-  const size = normal.Magnitude();
-  if (size < 1e-12) return null;
-  const out = (face.Orientation() === 'TopAbs_REVERSED' ? -1 : 1) / size;
-  return [out * normal.X(), out * normal.Y(), out * normal.Z()];
 }
 
 const RULE_WORDS: Record<EdgeRule['edges'], string> = {

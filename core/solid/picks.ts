@@ -34,7 +34,8 @@ export function tagWords(tag: FaceTag, placeOf: (stepId: string) => number | und
   return `${ROLE_WORDS[role] ?? 'a face'} of ${copy ? `number ${copy} of ` : ''}${of}`;
 }
 
-const wordsOf = (tag: FaceTag, earlier: ReadonlyMap<string, StepNumbers>) =>
+/** As tagWords, by the steps before. */
+export const wordsOf = (tag: FaceTag, earlier: ReadonlyMap<string, StepNumbers>) =>
   tagWords(tag, (id) => earlier.get(id)?.place);
 
 /** The face that a pick means: of several with its tag, the one nearest to where it was picked. */

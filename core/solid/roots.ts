@@ -1,5 +1,5 @@
 import { segmentsOfEdges } from './edgePreview';
-import { isHollow } from './edgeRules';
+import { isHollow } from './edgeTurn';
 import { scoped } from './scope';
 import { stepOfTag, type TaggedSolid } from './tagged';
 import { facesByEdge } from './topology';

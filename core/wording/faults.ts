@@ -231,6 +231,10 @@ const SENTENCES: Sentences = {
   'faces.none': () => 'None of these faces is left. Choose other faces, or put this step earlier.',
   'faces.noneMates': () =>
     'No step before this one takes a number from a fit, so there are no mating faces. Choose the faces of a step.',
+  'faces.otherForm': ({ face }) =>
+    `Flat faces, cylinders, cones and balls can be moved by themselves, and ${face} is none of them. Change the step that makes it, or move all faces.`,
+  'faces.pastMiddle': ({ face }) =>
+    `This moves ${face} past its own middle, so that nothing is left of it. Move it less.`,
   'taper.nothing': () => 'None of these sides can lean: they are gone, or not upright. Choose another step.',
   'split.missesBody': ({ at }) => `A cut at ${mm(at.mm)} misses the part. Choose a place within it.`,
   'split.pegsDoNotFit': ({ diameter }) =>

@@ -1,9 +1,11 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 import { valuesIn, type Step } from '@core/model';
 
+import { cornerFills } from '../cornerFill';
 import { KernelRefusal } from '../kernel';
 import { booleanWithAll } from '../operations';
 import { facePlate } from '../facePlate';
+import { wordsOf } from '../picks';
 import { grown } from '../grown';
 import { resolveAll, resolvePosition } from '../resolve';
 import type { StepType } from '../stepKind';
@@ -27,10 +29,15 @@ export const faces: StepType<'faces'> = {
     };
     const wanted = [...before.tagMap().entries()].filter(([, tag]) => isWanted(stepOfTag(tag)));
     if (wanted.length === 0) return no({ code: step.of === 'mating' ? 'faces.noneMates' : 'faces.none' });
-    // Each face becomes a plate as thick as the way it goes, which is then added or taken away.
+    // Each face becomes a plate as thick as the way it goes, which is then added or taken away; corners are filled.
     const plates: TaggedSolid[] = [];
     try {
-      for (const [face, tag] of wanted) plates.push(facePlate(before.kernel, face, tag, by!.mm));
+      for (const [face, tag] of wanted) {
+        const plate = facePlate(before.kernel, face, tag, by!.mm);
+        if (!plate.ok) return no({ code: plate.fault, face: wordsOf(tag, earlier) });
+        plates.push(plate.value);
+      }
+      plates.push(...cornerFills(before.kernel, before.shape, wanted, by!.mm));
       return ok(booleanWithAll(by!.mm > 0 ? 'fuse' : 'cut', before, plates, by!.mm > 0));
     } catch (error) {
       if (error instanceof KernelRefusal) return no({ code: 'step.kernelFailed', message: error.message });
