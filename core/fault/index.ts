@@ -151,7 +151,8 @@ export type StepFault =
   | { code: 'cone.isNone'; across: NamedLength }
   | { code: 'ring.tooThick'; thick: NamedLength; acrossMm: number }
   | { code: 'plate.cornerTooRound'; radius: NamedLength; limitMm: number }
-  | { code: 'ease.tooLarge'; size: NamedLength; verb: string }
+  /** `mostMm`: about as much as goes everywhere, or null if nothing does; `at`: where there is no room, in words. */
+  | { code: 'ease.tooLarge'; size: NamedLength; verb: string; mostMm: number | null; at: string }
   | { code: 'plain.notRead'; text: string; input: 'angle' | 'count' | 'factor' }
   | { code: 'plain.outOfRange'; input: 'angle' | 'count' | 'factor'; least: number; most: number }
   | { code: 'step.nothingLeft' }

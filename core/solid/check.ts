@@ -13,12 +13,17 @@ export interface SolidCheck {
   volumeMm3: number;
 }
 
+/** Shapes never change, so what was found of one holds for as long as it is held. */
+const CHECKED = new WeakMap<Shape, SolidCheck>();
+
 /**
  * Checks a shape as kernel-notes.md asks after every step. The flags alone lie in known cases (a hollow too
  * thick for its body is "done"), so callers also hold the volume against what the step can do.
  */
 export function checkSolid(kernel: Kernel, shape: Shape): SolidCheck {
-  return scoped((scope) => {
+  const known = CHECKED.get(shape);
+  if (known) return known;
+  const check = scoped((scope): SolidCheck => {
     const solids = partsOf(kernel, scope, shape, 'TopAbs_SOLID');
     let valid = solids.length > 0;
     for (const solid of solids) {
@@ -34,6 +39,8 @@ export function checkSolid(kernel: Kernel, shape: Shape): SolidCheck {
     kernel.BRepGProp.VolumeProperties(shape, volume, false, false, false);
     return { pieces: solids.length, valid, closed, volumeMm3: volume.Mass() };
   });
+  CHECKED.set(shape, check);
+  return check;
 }
 
 /** Whether every edge is used by exactly two faces; edges without length (at the tip of a cone) do not count. */

@@ -264,8 +264,10 @@ const SENTENCES: Sentences = {
     `The ${named(thick)} fills the whole ring (${mm(acrossMm)} across). Make it thinner.`,
   'plate.cornerTooRound': ({ radius, limitMm }) =>
     `The ${named(radius)} must be from zero to less than half the narrow side (${mm(limitMm)}). Make it smaller.`,
-  'ease.tooLarge': ({ size, verb }) =>
-    `There is no room to ${verb.toLowerCase()} these edges by ${mm(size.mm)}. Make it smaller, or choose other edges.`,
+  'ease.tooLarge': ({ size, verb, mostMm, at }) =>
+    `There is no room to ${verb.toLowerCase()} these edges by ${mm(size.mm)}, ${at}. ${
+      mostMm === null ? 'Make it smaller' : `About ${mm(mostMm)} goes: make it no larger`
+    }, or choose other edges.`,
   'plain.notRead': ({ text, input }) =>
     `${quoted(text)} is not ${input === 'angle' ? 'an angle in degrees' : input === 'count' ? 'a whole number' : 'a number'}. Type one, such as ${input === 'factor' ? '1.5' : '12'}.`,
   'plain.outOfRange': ({ input, least, most }) => {

@@ -1,14 +1,15 @@
 import { no, ok, type NamedLength, type StepFault, type Result } from '@core/fault';
 import type { StepOf } from '@core/model';
 
+import { checkSolid } from '../check';
+import { dressed, dressedInTurn, mostThatGoes, type Dressing } from '../dressing';
 import { edgesOfRule } from '../edgeRules';
-import { guarded, KernelRefusal, type Shape } from '../kernel';
-import { dressEdges } from '../operations';
+import { KernelRefusal } from '../kernel';
+import { wordsOf } from '../picks';
 import { resolveAll, resolveLength } from '../resolve';
 import { scoped } from '../scope';
 import type { StepInput, StepType } from '../stepKind';
 import { faceTag, type TaggedSolid } from '../tagged';
-import { facesByEdge } from '../topology';
 
 /** Flat ease (chamfer). Its faces: flat. */
 export const ease: StepType<'ease'> = {
@@ -40,28 +41,30 @@ export const round: StepType<'round'> = {
 function build(
   step: StepOf<'ease'> | StepOf<'round'>,
   size: NamedLength,
-  { kernel, before, earlier }: StepInput,
+  { before, earlier }: StepInput,
   otherMm: number | null,
 ): Result<TaggedSolid, StepFault> {
   const { kind } = step;
   const verb = kind === 'ease' ? 'Ease' : 'Round';
   if (!before) return no({ code: 'step.firstMustAdd', verb });
+  const tag = faceTag(step.id, kind === 'ease' ? 'flat' : 'round');
+  const dressing: Dressing = { kind, mm: size.mm, otherMm, tag };
   return scoped((scope) => {
     const edges = edgesOfRule(scope, before, step.where, earlier);
     if (!edges.ok) return edges;
-    const faces = otherMm === null ? null : facesByEdge(kernel, scope, before.shape);
-    const tags = before.tagMap();
-    // The first face is the one whose origin comes first by name: the same after every rebuild.
-    const firstFaceOf = (edge: Shape): Shape =>
-      [...faces!.get(edge)!].sort((a, b) => ((tags.get(a) ?? '') < (tags.get(b) ?? '') ? -1 : 1))[0]!;
     try {
-      const tag = faceTag(step.id, kind === 'ease' ? 'flat' : 'round');
-      const uneven = otherMm === null ? undefined : { otherMm, firstFaceOf };
-      return ok(guarded(kernel, () => dressEdges(kind, before, edges.value, size.mm, tag, uneven)));
+      const made = dressed(before, edges.value, dressing);
+      // What the kernel calls done may cross itself: then, too, there is no room for all of it at once.
+      if (checkSolid(before.kernel, made.shape).valid) return ok(made);
+      made.dispose();
     } catch (error) {
       // The kernel's refusal of a round or an ease has one cause here: there is no room for it.
-      if (error instanceof KernelRefusal) return no({ code: 'ease.tooLarge', size, verb });
-      throw error;
+      if (!(error instanceof KernelRefusal)) throw error;
     }
+    const inTurn = dressedInTurn(before, edges.value, dressing);
+    if (!('stuckAt' in inTurn)) return ok(inTurn);
+    const [first, second] = inTurn.stuckAt.map((one) => wordsOf(one, earlier));
+    const mostMm = mostThatGoes(before, edges.value, dressing);
+    return no({ code: 'ease.tooLarge', size, verb, mostMm, at: `where ${first} meets ${second}` });
   });
 }

@@ -126,7 +126,13 @@ function withRim(
   const { tip } = gearRadii({ ...outline, module: lengths.module!.mm, backlash: lengths.backlash!.mm });
   const [, , low, , , high] = boundingBox(kernel, gear.shape);
   if (rim.mm >= Math.min((high - low) / 2, tip / 2))
-    return no({ code: 'ease.tooLarge', size: rim, verb: 'Ease' });
+    return no({
+      code: 'ease.tooLarge',
+      size: rim,
+      verb: 'Ease',
+      mostMm: Math.floor(10 * (Math.min((high - low) / 2, tip / 2) - 0.01)) / 10,
+      at: 'at the tips of its teeth',
+    });
   const over = tip + OVERRUN_MM;
   const corners: { at: Point; role: string }[] = [
     { at: [0, low], role: 'bottom' },

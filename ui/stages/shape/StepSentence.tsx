@@ -2,7 +2,7 @@ import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 
-import type { Body, Step } from '@core/model';
+import { numberValue, type Body, type Step } from '@core/model';
 import { withPatch } from '@core/recipe';
 import type { StepOutcome } from '@core/solid';
 import { sentenceOf, stepSentence, type PickWanted, type SentencePart } from '@core/wording';
@@ -113,6 +113,14 @@ export function StepSentence({
         {failed && outcome.fault.code === 'step.pickLost' && pickAgain ? (
           <View className="flex-row pb-1">
             <Button label="Pick again" onPress={() => pick(pickAgain.want, pickAgain.what)} />
+          </View>
+        ) : null}
+        {failed && outcome.fault.code === 'ease.tooLarge' && outcome.fault.mostMm && 'size' in step ? (
+          <View className="flex-row pb-1">
+            <Button
+              label={`Make it ${outcome.fault.mostMm} mm`}
+              onPress={() => set({ size: numberValue((outcome.fault as { mostMm: number }).mostMm) })}
+            />
           </View>
         ) : null}
         {step.note ? <Text className="font-label text-[13.5px] text-muted">{step.note}</Text> : null}
