@@ -5,7 +5,7 @@ import { evaluateRepair } from '@core/fit';
 import { figuresOf, findingsOf } from '@core/inspect';
 import { SPARE_FORMATS, spareFile } from '@core/make';
 import { emptyRepair, type RepairFileContent } from '@core/model';
-import { RepairBuilder, startKernel } from '@core/solid';
+import { massProperties, RepairBuilder, startKernel, type Kernel, type TaggedSolid } from '@core/solid';
 import { materialOf } from '@core/standards';
 import { beginWith, STARTERS } from '@core/starters';
 import { findingSentence, sentenceOf } from '@core/wording';
@@ -46,6 +46,7 @@ export async function build(
         areaMm2: figures?.areaMm2 ?? 0,
         bboxMm: figures?.bboxMm ?? [0, 0, 0],
         massG: figures?.massG ?? 0,
+        ...(built.solid ? weightOf(kernel, built.solid, material.density) : {}),
         faces: built.solid?.tagList().length ?? 0,
         findings,
       }),
@@ -63,6 +64,12 @@ export async function build(
   }
   builder.dispose();
   return allWell;
+}
+
+/** Where a body balances, mm, and how it resists being turned about its upright axis there, g·mm². */
+function weightOf(kernel: Kernel, { shape }: TaggedSolid, gPerCm3: number) {
+  const { centre, momentMm5 } = massProperties(kernel, shape);
+  return { centreMm: centre, momentGmm2: (momentMm5 * gPerCm3) / 1000 };
 }
 
 /** As build, of every starter at its usual numbers, each into a folder of its own. */

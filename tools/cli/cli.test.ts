@@ -43,6 +43,8 @@ test.each(demos)(
         'areaMm2',
         'bboxMm',
         'massG',
+        'centreMm',
+        'momentGmm2',
         'faces',
         'findings',
       ]);

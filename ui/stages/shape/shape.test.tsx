@@ -1,4 +1,4 @@
-import { fireEvent, render, screen } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { View } from 'react-native';
 
 import type { Body } from '@core/model';
@@ -72,6 +72,25 @@ test('a failing step says why; one behind it waits', () => {
   expect(screen.getByRole('alert').textContent).toContain('looking for the rim');
   show(3, { stepId: 'mouths', state: 'waiting' });
   expect(screen.getByText('Waits for the step before it.')).toBeTruthy();
+});
+
+test('an ease that has no room is made as large as goes by a tap; with none that goes, only the reason is there', () => {
+  const fault = (mostMm: number | null) => ({
+    code: 'ease.tooLarge' as const,
+    size: { what: 'ease', tag: null, mm: 9 },
+    verb: 'Ease',
+    mostMm,
+    at: 'where the wall of step 3 meets the top of step 1',
+  });
+  const body = show(3, { stepId: 'mouths', state: 'failed', fault: fault(3.4) });
+  expect(screen.getByRole('alert').textContent).toContain('About 3.40 mm goes');
+  fireEvent.click(button('Make it 3.4 mm'));
+  const [, value] = mockPut.mock.calls[0] as [string, typeof body];
+  expect(value.steps[3]).toMatchObject({ size: { from: 'number', mm: 3.4 } });
+  cleanup();
+  show(3, { stepId: 'mouths', state: 'failed', fault: fault(null) });
+  expect(screen.getByRole('alert').textContent).toContain('Make it smaller');
+  expect(screen.queryByRole('button', { name: /^Make it/ })).toBeNull();
 });
 
 test('a size that is gone shows as lost', () => {

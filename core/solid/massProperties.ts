@@ -1,0 +1,30 @@
+import type { Vec3 } from './annotation';
+import type { Kernel, Shape } from './kernel';
+import { scoped } from './scope';
+
+/** What a solid is for its weight, with a density of 1. */
+export interface MassProperties {
+  volumeMm3: number;
+  /** Centre of mass, mm. */
+  centre: Vec3;
+  /** Second moment about the upright axis through the centre of mass, mm⁵: ∫ r² dV. */
+  momentMm5: number;
+}
+
+/**
+ * Volume, centre and moment of a closed solid, integrated over its faces: to some 1e-6, and the moment to some 1e-4 where
+ * edges are smooth lines. (The kernel's adaptive way is better there and worse on gears.)
+ */
+export function massProperties(kernel: Kernel, shape: Shape): MassProperties {
+  return scoped((scope) => {
+    const properties = scope.keep(new kernel.GProp_GProps());
+    kernel.BRepGProp.VolumeProperties(shape, properties, false, false, false);
+    const centre = scope.keep(properties.CentreOfMass());
+    const upright = scope.keep(new kernel.gp_Ax1(centre, scope.keep(new kernel.gp_Dir(0, 0, 1))));
+    return {
+      volumeMm3: properties.Mass(),
+      centre: [centre.X(), centre.Y(), centre.Z()],
+      momentMm5: properties.MomentOfInertia(upright),
+    };
+  });
+}
