@@ -5,6 +5,7 @@ import {
   sizeValue,
   valuesIn,
   type Body,
+  type EdgeRule,
   type RepairState,
   type Step,
   type StepKind,
@@ -269,16 +270,23 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
       return { id, kind, across: 'sides', keep: 'both' };
     case 'ease':
     case 'round': {
-      const hole = lastOf('drill');
-      const outer = lastOf('turn', 'plate', 'peg', 'raise', 'cone');
-      const dressed = (step: Step) => step.kind === 'ease' || step.kind === 'round';
-      const holeIsDressed = steps.some(
-        (step) => dressed(step) && 'where' in step && 'of' in step.where && step.where.of === hole,
+      const rules = steps.flatMap((step) =>
+        step.kind === 'ease' || step.kind === 'round' ? [step.where] : [],
       );
-      const where =
-        hole && !holeIsDressed
-          ? ({ edges: 'mouths', of: hole } as const)
-          : ({ edges: 'rims', of: outer ?? hole ?? '' } as const);
+      const isDressed = (edges: EdgeRule['edges'], of: string) =>
+        rules.some((rule) => rule.edges === edges && 'of' in rule && rule.of === of);
+      const hole = lastOf('drill');
+      // The outermost that is left; where all are done, the corners that fingers and loads find.
+      const outer = steps
+        .filter((step) => ['turn', 'plate', 'peg', 'raise', 'cone'].includes(step.kind))
+        .filter((step) => !isDressed('rims', step.id))
+        .at(-1)?.id;
+      const where: EdgeRule =
+        hole && !isDressed('mouths', hole)
+          ? { edges: 'mouths', of: hole }
+          : outer
+            ? { edges: 'rims', of: outer }
+            : { edges: 'insides' };
       return { id, kind, size: numberValue(kind === 'ease' ? 0.4 : 1), where };
     }
   }

@@ -68,7 +68,11 @@ describe('a new step guesses its numbers', () => {
     const mouths = next(repair, 'ease');
     expect(mouths).toMatchObject({ where: { edges: 'mouths', of: 'hole' } });
     repair.bodies[0]!.steps.push(mouths);
-    expect(next(repair, 'round')).toMatchObject({ where: { edges: 'rims', of: 'disc' } });
+    const rims = next(repair, 'round');
+    expect(rims).toMatchObject({ where: { edges: 'rims', of: 'disc' } });
+    // With both done, the corners inside.
+    repair.bodies[0]!.steps.push(rims);
+    expect(next(repair, 'round')).toMatchObject({ where: { edges: 'insides' } });
   });
 
   test.each(Object.keys(STEP_VERBS) as StepKind[])('%s always passes the schema', (kind) => {

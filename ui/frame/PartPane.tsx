@@ -31,6 +31,9 @@ import { useRepairContext } from './useRepairContext';
 /** Narrower than this, what can be done with the part is shown by signs, px. */
 const WORDS_FROM_PX = 640;
 
+/** The stances at its foot with the room about them, px. */
+const STANCE_BAR_PX = 50;
+
 /** The part with what goes on it: sizes, stances, cutting open, and a word while it is being built. */
 export function PartPane({ stage }: { stage: string }) {
   const { repair, numbers, solid, openSize, setOpenSize, setOpenTrail } = useRepairContext();
@@ -147,6 +150,7 @@ export function PartPane({ stage }: { stage: string }) {
         stance={stance}
         onStance={onStance}
         marks={work.marks}
+        coveredBelow={controls ? STANCE_BAR_PX : 0}
         pickable={work.pickable}
         onPick={work.onPick}
         look={look}

@@ -1,3 +1,5 @@
+import Plus from 'lucide-react-native/icons/plus';
+import StepForward from 'lucide-react-native/icons/step-forward';
 import { useEffect, useMemo, useState } from 'react';
 import { Text, View } from 'react-native';
 
@@ -8,9 +10,10 @@ import { degrees } from '@core/wording';
 import { newId } from '../api/newId';
 import { useChangeRepair } from '../api/useRepair';
 import { useShow, type Show } from '../preferences/useShow';
-import { Button } from '../shared/Button';
+import { Button, IconButton } from '../shared/Button';
 import type { Clearance } from '../solid/protocol';
 import { workbench, type ShownBody } from '../solid/useSolid';
+import { colours } from '../theme/colours';
 import { usePartTool } from './partTool';
 import { pickables } from './pickOnMesh';
 import { useStepThrough } from './useStepThrough';
@@ -90,14 +93,23 @@ export function MeasureBar({ repair, bodies }: { repair: Repair; bodies: readonl
             ? measuredWords(measured, show)
             : 'Measuring…'}
       </Text>
-      <View className="flex-row flex-wrap justify-end gap-2">
-        {all.length > 0 ? <Button label="Next thing" onPress={next} /> : null}
-        {isStepping && picked.length === 1 ? <Button label="And a second" onPress={hold} /> : null}
+      <View className="flex-row flex-wrap items-center gap-2">
+        {all.length > 0 ? (
+          <IconButton label="Next thing" onPress={next}>
+            <StepForward size={20} color={colours.ink} />
+          </IconButton>
+        ) : null}
+        {isStepping && picked.length === 1 ? (
+          <IconButton label="And a second" onPress={hold}>
+            <Plus size={20} color={colours.ink} />
+          </IconButton>
+        ) : null}
+        <View className="flex-1" />
         {main ? <Button label="Keep as a size" onPress={keep} /> : null}
         {picked.length === 0 && rooms && rooms.length > 0 ? (
           <Button label={at < 0 ? 'Room between bodies' : 'Next body'} onPress={() => setAt(at + 1)} />
         ) : null}
-        <Button label="Done measuring" onPress={() => setMeasuring(false)} />
+        <Button label="Done" name="Done measuring" onPress={() => setMeasuring(false)} />
       </View>
     </View>
   );

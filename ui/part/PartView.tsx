@@ -24,6 +24,8 @@ export interface PartViewProps {
   onPick(picked: { bodyId: string; picked: Picked }): void;
   /** Told how to ask for the way from the part to the viewer. */
   look: React.MutableRefObject<() => Vec3>;
+  /** So much at its foot is covered by something else, px: labels keep out of it. */
+  coveredBelow: number;
   /** Says in words what is in the picture. */
   description: string;
 }
@@ -42,8 +44,8 @@ export function PartView(props: PartViewProps) {
 
   const shownAnnotations = useRef(props.annotations);
   shownAnnotations.current = props.annotations;
-  const sizeNow = useRef(size);
-  sizeNow.current = size;
+  const roomNow = useRef(size);
+  roomNow.current = { ...size, height: size.height - props.coveredBelow };
   const place = useCallback(() => {
     const current = scene.current;
     if (!current) return;
@@ -52,7 +54,7 @@ export function PartView(props: PartViewProps) {
       corners.length === 0
         ? []
         : placeLabels(shownAnnotations.current, {
-            ...sizeNow.current,
+            ...roomNow.current,
             corners,
             project: (point) => current.project(point),
           }),

@@ -25,6 +25,7 @@ export function Button({
   busy = false,
   disabled = false,
   className = '',
+  name,
 }: {
   label: string;
   onPress(): void;
@@ -32,10 +33,13 @@ export function Button({
   busy?: boolean;
   disabled?: boolean;
   className?: string;
+  /** What it is called where its words alone say too little; they are part of it. */
+  name?: string;
 }) {
   return (
     <Pressable
       accessibilityRole="button"
+      accessibilityLabel={name}
       accessibilityState={{ disabled: disabled || busy, busy }}
       disabled={disabled || busy}
       onPress={onPress}

@@ -62,13 +62,17 @@ export function CautionSheet({
               ))}
             </View>
             {stepsConcerned(caution, body.steps).map((step) => (
-              <StepSentence
-                key={step.id}
-                body={body}
-                step={step}
-                index={body.steps.indexOf(step)}
-                outcome={undefined}
-              />
+              <View key={step.id} className="flex-row">
+                <Text className="w-7 pt-3 font-number text-[14px] text-muted">{placeOf(step.id)}</Text>
+                <View className="min-w-0 flex-1">
+                  <StepSentence
+                    body={body}
+                    step={step}
+                    index={body.steps.indexOf(step)}
+                    outcome={undefined}
+                  />
+                </View>
+              </View>
             ))}
           </View>
         );

@@ -67,7 +67,7 @@ export function StepSentence({
                   <ChoiceWords
                     key={place}
                     part={part}
-                    closeUp={/^[,.]/.test(wordsOf(parts[place + 1]))}
+                    closeUp={isFollowedClosely(parts[place + 1])}
                     onPress={() => setChoosing(part)}
                   />,
                 ]
@@ -77,7 +77,7 @@ export function StepSentence({
                       key={place}
                       text={part.text}
                       what={part.what}
-                      closeUp={/^[,.;:]/.test(wordsOf(parts[place + 1]))}
+                      closeUp={isFollowedClosely(parts[place + 1])}
                       onPress={() => (part.kind === 'plain' ? setTyping(part) : setListing(part))}
                     />,
                   ]
@@ -87,6 +87,7 @@ export function StepSentence({
                         key={place}
                         value={part.value}
                         what={part.what}
+                        closeUp={isFollowedClosely(parts[place + 1])}
                         onPress={() => setEditing({ field: part.field, what: part.what })}
                         onTrail={() => {
                           const target = trailTargetOf(part.value);
@@ -183,6 +184,9 @@ const wordsOf = (part: SentencePart | undefined) => (part?.kind === 'words' ? pa
 type Choice = Extract<SentencePart, { kind: 'choice' }>;
 type Plain = Extract<SentencePart, { kind: 'plain' }>;
 type Rows = Extract<SentencePart, { kind: 'rows' }>;
+
+/** Whether what follows begins with a mark that stands close to what is before it. */
+const isFollowedClosely = (next: SentencePart | undefined) => /^[,.;:]/.test(wordsOf(next));
 
 /** A number that is no length, words, or a list: tapped, it opens its own sheet. */
 function PlainChip({
