@@ -303,7 +303,9 @@ class Guess {
     const values = state.bodies
       .filter((other) => !other.removed && other.role === body.role)
       .flatMap((other) => other.steps.flatMap(valuesIn));
-    this.#used = new Set(values.flatMap((value) => ('id' in value ? [value.id] : [])));
+    // What a layout is measured by says where things are, not how large they are.
+    const laidOut = state.layouts.flatMap(({ distances }) => distances.map(({ source }) => source));
+    this.#used = new Set([...values, ...laidOut].flatMap((one) => ('id' in one ? [one.id] : [])));
     this.#of = body.role === 'spare' ? 'piece' : 'counterpart';
   }
 
@@ -323,7 +325,9 @@ class Guess {
   fit(otherwiseMm: number): Value {
     const fits = [...this.context.numbers.fits.values()].map(({ fit }) => fit);
     const found = fits.find((fit) => fit.feature === 'bore' && !this.#used.has(fit.id));
-    return found ? fitValue(found.id) : this.named(/hole|bore/i, otherwiseMm);
+    if (found) return fitValue(found.id);
+    const inside = this.#free().find(({ jaw, name }) => jaw === 'inside' && /hole|bore/i.test(name));
+    return this.#take(inside?.id, otherwiseMm);
   }
 
   #free() {

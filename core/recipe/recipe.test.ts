@@ -10,6 +10,7 @@ import {
   withStepMoved,
   withStepSwitched,
 } from '@core/recipe';
+import { LayoutDraft } from '@core/testing/layoutDraft';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { STEP_VERBS, stepSentence, type SentencePart } from '@core/wording';
 
@@ -51,6 +52,29 @@ describe('a new step guesses its numbers', () => {
     expect(next(repair, 'turn')).toMatchObject({ diameter: numberValue(30), width: numberValue(10) });
     const { repair: empty } = new RepairDraft('x').body('b', 'Body', []);
     expect(next(empty, 'plate')).toMatchObject({ length: numberValue(40), thickness: numberValue(3) });
+  });
+
+  test('a hole takes no distance between holes, and nothing that a layout is measured by', () => {
+    const holes = () =>
+      new RepairDraft('Plate')
+        .measured('A', 'Holes 1 and 2, over the far rims', ['47.2'])
+        .measured('B', 'Plate, width', ['20'])
+        .body('b', 'Plate', []).repair;
+    expect(next(holes(), 'drill')).toMatchObject({ diameter: numberValue(5) });
+    expect(next(holes(), 'turn')).toMatchObject({ width: { from: 'size', id: 'b' } });
+    const laidOut = holes();
+    const { layout } = new LayoutDraft([
+      { x: 0, y: 0 },
+      { x: 20, y: 0 },
+    ]).between(1, 2);
+    layout.distances[0]!.source = { from: 'size', id: 'b' };
+    laidOut.layouts.push(layout);
+    expect(next(laidOut, 'turn')).toMatchObject({ width: numberValue(10) });
+    // Measured with the inside jaws it is a hole's own width.
+    const bored = new RepairDraft('Plate').measured('A', 'Hole', ['5.26'], { jaw: 'inside' });
+    expect(next(bored.body('b', 'Plate', []).repair, 'drill')).toMatchObject({
+      diameter: { from: 'size', id: 'a' },
+    });
   });
 
   test('a counterpart from the counterpart’s sizes', () => {
