@@ -60,7 +60,7 @@ test('measured on the part, and kept as a size', async ({ page, workshop }) => {
   await page.getByRole('button', { name: 'Plan', exact: true }).click();
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
   const bar = page.getByRole('group', { name: 'Measuring' });
-  await expect(bar).toContainText('Tap a face or an edge');
+  await expect(bar).toContainText('Tap a face, an edge or a corner');
   const picture = page.getByRole('img', { name: /^Drawing of Rack wheel/ });
   const box = (await picture.boundingBox())!;
   // Half way out on the right: the flat top of the wheel.
