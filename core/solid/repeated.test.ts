@@ -16,7 +16,8 @@ function build(steps: Step[], layouts: Layout[] = []) {
   const builder = new BodyBuilder(kernel);
   const built = builder.build(repair.bodies[0]!, evaluateRepair(repair));
   const faults = built.steps.flatMap((step) => (step.state === 'failed' ? [step.fault] : []));
-  const result = { ...built, faults, volume: built.check?.volumeMm3 ?? 0 };
+  const faces = built.solid?.tagList().length ?? 0;
+  const result = { ...built, faults, faces, volume: built.check?.volumeMm3 ?? 0 };
   builder.dispose();
   return result;
 }
@@ -66,6 +67,25 @@ describe('a step repeated', () => {
     const built = build([plate, hole(-20, -10), repeat({ by: 'layout', id: 'layout' })], [layout]);
     expect(built.faults).toEqual([]);
     expectVolume(built.volume, PLATE - 4 * HOLE);
+  });
+
+  test('a step that stands at a point of the layout is not made there once more, a hair aside', () => {
+    const { layout } = new LayoutDraft([
+      { x: 0, y: 0 },
+      { x: 30.0043, y: 0 },
+      { x: 11.3337, y: 17.7771 },
+    ])
+      .between(1, 2)
+      .between(1, 3)
+      .between(2, 3);
+    layout.zero = 'middle';
+    const at = (axis: 'x' | 'y') => ({ from: 'layout', id: 'layout', point: 'p3', axis }) as const;
+    const first = { ...hole(0, 0), x: at('x'), y: at('y') } as Step;
+    const built = build([plate, first, repeat({ by: 'layout', id: 'layout' })], [layout]);
+    expect(built.faults).toEqual([]);
+    expectVolume(built.volume, PLATE - 3 * HOLE);
+    // Six sides and three walls: no slivers from holes that nearly coincide.
+    expect(built.faces).toBe(9);
   });
 
   test('pegs are added as often', () => {

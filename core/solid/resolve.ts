@@ -53,7 +53,7 @@ function resolvePoint(
   return ok({ what, tag: point.label, mm: roundTo(mm, 0.01) });
 }
 
-/** The points of a layout, placed: `xP` and `yP` for the point that is labelled P, mm. @param what is laid out. */
+/** The points of a layout, placed to a hundredth as each is by itself: `xP` and `yP` for the point labelled P, mm. @param what is laid out. */
 export function layoutPlaces(
   id: string,
   what: string,
@@ -68,7 +68,8 @@ export function layoutPlaces(
       if (mm === null) {
         return no({ code: 'value.pointNotPlaced', what, point: point.label, layout: found.layout.name });
       }
-      lengths[`${axis}${point.label}`] = { what: `point ${point.label}`, tag: point.label, mm };
+      const rounded = roundTo(mm, 0.01);
+      lengths[`${axis}${point.label}`] = { what: `point ${point.label}`, tag: point.label, mm: rounded };
     }
   }
   return ok(lengths);

@@ -132,7 +132,9 @@ function readEdge(tokens: Tokens): Own {
   const ends = () => tokens.numbers(2) as unknown as readonly [number, number];
   for (let said = tokens.number(); said !== 0; said = tokens.number()) {
     if (said === 1) {
-      curve = { curve: tokens.number() - 1, place: tokens.number() };
+      const [index, place] = tokens.numbers(2) as [number, number];
+      // Number nought is none: at a pole or a tip.
+      if (index > 0) curve = { curve: index - 1, place };
       range = ends();
     } else if (said === 2) {
       const [flat, surface, place] = tokens.numbers(3) as [number, number, number];

@@ -44,6 +44,8 @@ export function stretched(solid: TaggedSolid, by: readonly [number, number, numb
 }
 
 const SMOOTH_RAD = 1e-6;
+/** The kernel's own, mm. */
+const LEAST_TOLERANCE = 1e-7;
 
 /** The same, text to text. */
 export function stretchedText(text: string, [x, y, z]: readonly [number, number, number]): string {
@@ -97,6 +99,10 @@ class Stretch {
     ].join('\n');
   }
 
+  private tolerance({ tolerance }: { tolerance: number }): number {
+    return Math.max(tolerance * this.most, LEAST_TOLERANCE);
+  }
+
   private placed(at: number, within: Affine): Affine {
     return at === 0 ? within : placedIn(within, this.from.places[at - 1]!);
   }
@@ -144,13 +150,13 @@ class Stretch {
     switch (part.kind) {
       case 'Ve': {
         const at = toWorld(this.map, toWorld(place, part.at));
-        return `${part.tolerance * this.most}\n${at.join(' ')}\n0 0`;
+        return `${this.tolerance(part)}\n${at.join(' ')}\n0 0`;
       }
       case 'Ed':
         return this.edge(part, place);
       case 'Fa': {
         const { index } = this.#mapped.get(this.surfaceKey(part.surface, part.place, place))!;
-        return `0 ${part.tolerance * this.most} ${index} 0`;
+        return `0 ${this.tolerance(part)} ${index} 0`;
       }
       default:
         return '';
@@ -158,7 +164,7 @@ class Stretch {
   }
 
   private edge(edge: Edge, place: Affine): string {
-    const lines = [` ${edge.tolerance * this.most} ${edge.marks.join(' ')}`];
+    const lines = [` ${this.tolerance(edge)} ${edge.marks.join(' ')}`];
     let pace = 1;
     const ranged = () => edge.range.map((end) => end * pace).join(' ');
     if (edge.curve) {
