@@ -126,7 +126,7 @@ test('a starter is turned into a different part', async ({ page, workshop }) => 
   await tap(page, 'More for step 1');
   await tap(page, 'Put a step after it');
   await page.getByRole('button', { name: /^Raise a peg/ }).tap();
-  await expect(page.getByRole('listitem').nth(1)).toContainText('Raise a peg');
+  await expect(page.getByRole('listitem').nth(1)).toContainText('a peg 10.00');
   await partIsBuilt(page);
   await expect(findings).not.toContainText('× 8.0 mm outside');
 

@@ -15,7 +15,7 @@ import {
 import { guarded, KernelRefusal, type Kernel } from './kernel';
 import { edgesOf, meshOf, SCREEN_QUALITY, type SolidMesh } from './mesh';
 import { isSoundMesh } from './soundness';
-import { drawnInWorld, plainStand, standOf } from './stand';
+import { carriedStand, drawnInWorld, plainStand, standOf } from './stand';
 import type { StepInput, StepNumbers, StepType, Surroundings } from './stepKind';
 import { buildStep, placedTool, stepTypeOf } from './steps';
 import type { TaggedSolid } from './tagged';
@@ -135,7 +135,7 @@ export class BodyBuilder {
         return { failure: link.fault, rebuilt };
       }
       if (!link.value.reused) rebuilt += 1;
-      earlier.set(step.id, this.#chain[index]!.numbers);
+      addTo(earlier, this.#chain[index]!.numbers);
     }
     this.#cutChain(steps.length);
     return { failure: null, rebuilt };
@@ -169,13 +169,16 @@ export class BodyBuilder {
   /** What the picture shows of the steps that were built. */
   #draw(steps: readonly Step[]): Pick<Built, 'annotations' | 'centreLines'> {
     const earlier = new Map<string, StepNumbers>();
-    const drawn = this.#chain.map((link, index) => {
+    let drawn: Pick<Built, 'annotations' | 'centreLines'>[] = [];
+    for (const [index, { numbers }] of this.#chain.entries()) {
       const step = steps[index]!;
-      const { stand, lengths } = link.numbers;
-      const drawn = stepTypeOf(step.kind).annotate(step as never, lengths, { stand, earlier });
-      earlier.set(step.id, link.numbers);
-      return drawnInWorld(drawn, stand);
-    });
+      const { stand, lengths } = numbers;
+      const own = stepTypeOf(step.kind).annotate(step as never, lengths, { stand, earlier });
+      const taken = taking(numbers);
+      if (taken) drawn = drawn.map((one) => drawnInWorld(one, { frame: taken }));
+      drawn.push(drawnInWorld(own, stand));
+      addTo(earlier, numbers);
+    }
     return {
       annotations: drawn.flatMap(({ annotations }) => annotations),
       centreLines: drawn.flatMap(({ centreLines }) => centreLines),
@@ -281,8 +284,9 @@ export class BodyBuilder {
   ): { solid: TaggedSolid; box: Box; earlier: ReadonlyMap<string, StepNumbers> } | null {
     const link = this.#chain[count - 1];
     if (!link) return null;
-    const earlier = this.#chain.slice(0, count).map(({ numbers }) => [numbers.step.id, numbers] as const);
-    return { solid: link.solid, box: link.box, earlier: new Map(earlier) };
+    const earlier = new Map<string, StepNumbers>();
+    for (const { numbers } of this.#chain.slice(0, count)) addTo(earlier, numbers);
+    return { solid: link.solid, box: link.box, earlier };
   }
 
   #attempt<T>(work: () => Result<T, StepFault>): Result<T, StepFault> {
@@ -298,6 +302,19 @@ export class BodyBuilder {
     if (length < this.#chain.length) this.#changes += 1;
     for (const link of this.#chain.splice(length)) link.solid.dispose();
   }
+}
+
+/** Where a step takes what was there before it; null if it stays. */
+const taking = ({ step, lengths }: StepNumbers) =>
+  stepTypeOf(step.kind).carries?.(step as never, lengths) ?? null;
+
+/** Adds a step to those before the next one: they go where it takes them. */
+function addTo(earlier: Map<string, StepNumbers>, numbers: StepNumbers): void {
+  const taken = taking(numbers);
+  if (taken) {
+    for (const [id, one] of earlier) earlier.set(id, { ...one, stand: carriedStand(one.stand, taken) });
+  }
+  earlier.set(numbers.step.id, numbers);
 }
 
 /** What a build works from. */

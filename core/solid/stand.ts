@@ -5,12 +5,16 @@ import type { FromStep, MeasuredFrom, Place, Side } from '@core/model';
 import type { Annotation, CentreLine, Vec3 } from './annotation';
 import type { Box } from './check';
 import {
+  along,
   boxIn,
+  cross,
+  dot,
   frameFacing,
   isWorld,
   tilted,
   toLocal,
   toWorld,
+  unit,
   wayToWorld,
   WORLD,
   type Frame,
@@ -20,6 +24,7 @@ import { resolvePosition } from './resolve';
 import { scoped } from './scope';
 import type { StepNumbers } from './stepKind';
 import type { TaggedSolid } from './tagged';
+import type { Affine } from './uneven/affine';
 
 /** How far a cut reaches past a face it comes out of, mm: faces that coincide would leave a skin. */
 export const OVERRUN_MM = 1;
@@ -183,10 +188,24 @@ function positionIn(
   return { at: [a.at, b.at], flush: [a.flush, b.flush] };
 }
 
+/**
+ * Where a step stands once a later one has taken everything elsewhere. Its ways stay square to each other and of length
+ * one: of a map that stretches or mirrors only where the step's middle goes is kept.
+ */
+export function carriedStand(stand: Stand, map: Affine): Stand {
+  const { frame, at, level } = stand;
+  const x = unit(wayToWorld(map, frame.x));
+  const up = wayToWorld(map, frame.z);
+  const z = unit(along(up, x, -dot(up, x)));
+  const moved: Frame = { origin: toWorld(map, frame.origin), x, y: cross(z, x), z };
+  const [a, b, c] = toLocal(moved, toWorld(map, toWorld(frame, [...at, level])));
+  return { ...stand, frame: moved, at: [a, b], level: c };
+}
+
 /** What is drawn of a step, brought from its frame to its place. */
 export function drawnInWorld<T extends { annotations: Annotation[]; centreLines: CentreLine[] }>(
   drawn: T,
-  { frame }: Stand,
+  { frame }: Pick<Stand, 'frame'>,
 ): Pick<T, 'annotations' | 'centreLines'> {
   if (isWorld(frame)) return drawn;
   const point = (at: Vec3) => toWorld(frame, at);

@@ -7,6 +7,7 @@ import type { Annotation, CentreLine } from './annotation';
 import type { Box } from './check';
 import type { Kernel } from './kernel';
 import type { Stand } from './stand';
+import type { Affine } from './uneven/affine';
 import type { TaggedSolid } from './tagged';
 
 /** Another body of the repair, as it was just built. */
@@ -76,6 +77,8 @@ export interface StepType<K extends StepKind> {
     lengths: Record<string, NamedLength>,
     input: StepInput,
   ): Result<TaggedSolid, StepFault>;
+  /** Where it takes what was there before, for what stood on it or is drawn of it; null if it stays in place. */
+  carries?(step: StepOf<K>, lengths: Readonly<Record<string, NamedLength>>): Affine | null;
   annotate(
     step: StepOf<K>,
     lengths: Record<string, NamedLength>,

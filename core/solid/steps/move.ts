@@ -1,6 +1,7 @@
 import { no, ok } from '@core/fault';
 
 import type { Vec3 } from '../annotation';
+import { rotated } from '../frame';
 import { placedAnew } from '../moved';
 import { resolveAll, resolvePosition } from '../resolve';
 import type { StepType } from '../stepKind';
@@ -25,6 +26,18 @@ export const move: StepType<'move'> = {
     const moved = placedAnew(uneven, { scale: 1, ...rest });
     uneven.dispose();
     return ok(moved);
+  },
+  carries({ scale, axis, turn }, { dx, dy, dz }) {
+    const by = typeof scale === 'number' ? { x: scale, y: scale, z: scale } : scale;
+    const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+    const about: Vec3 = [axis === 'x' ? 1 : 0, axis === 'y' ? 1 : 0, axis === 'z' ? 1 : 0];
+    const way = (x: number, y: number, z: number) => rotated([x, y, z], about, cos, sin);
+    return {
+      origin: [dx!.mm, dy!.mm, dz!.mm],
+      x: way(by.x, 0, 0),
+      y: way(0, by.y, 0),
+      z: way(0, 0, by.z),
+    };
   },
   annotate: () => ({ annotations: [], centreLines: [] }),
 };

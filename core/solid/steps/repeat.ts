@@ -193,5 +193,14 @@ export const mirror: StepType<'mirror'> = {
     other.dispose();
     return ok(both);
   },
+  carries: ({ across, keep }) =>
+    keep === 'both'
+      ? null
+      : {
+          origin: [0, 0, 0],
+          x: [across === 'sides' ? -1 : 1, 0, 0],
+          y: [0, across === 'frontBack' ? -1 : 1, 0],
+          z: [0, 0, across === 'upDown' ? -1 : 1],
+        },
   annotate: () => ({ annotations: [], centreLines: [] }),
 };

@@ -4,7 +4,7 @@ import type { StepKind } from '@core/model';
 export const STEP_VERBS: Record<StepKind, { verb: string; what: string }> = {
   turn: { verb: 'Turn', what: 'a wheel or a pin, round the axle line' },
   plate: { verb: 'Lay', what: 'a plate with rounded corners' },
-  peg: { verb: 'Raise', what: 'a peg on the top' },
+  peg: { verb: 'Raise', what: 'a peg, or cut the room for one' },
   groove: { verb: 'Cut', what: 'a groove round the rim' },
   raise: { verb: 'Raise or cut', what: 'an outline: circle, slot, rectangle, polygon' },
   cone: { verb: 'Set a cone', what: 'or cut one out, as for a countersunk head' },

@@ -37,6 +37,8 @@ const GROUPS: { name: string; kinds: StepKind[] }[] = [
     kinds: [
       'raise',
       'peg',
+      'plate',
+      'turn',
       'wedge',
       'cone',
       'ball',
@@ -47,8 +49,6 @@ const GROUPS: { name: string; kinds: StepKind[] }[] = [
       'run',
       'tongue',
       'text',
-      'turn',
-      'plate',
     ],
   },
   { name: 'Again', kinds: ['repeat', 'mirror'] },
