@@ -1,9 +1,11 @@
 import { z } from 'zod';
 
 import { EdgeRule } from './edgeRule';
+import { HoleHead } from './holeHead';
 import { Id, line, name } from './ids';
 import { OutlineShape } from './outline';
 import { FacePick, place, placeOnGround, placeOnTop, Side } from './place';
+import { turn } from './turn';
 import { Value } from './value';
 
 /** `off`: kept in the recipe, and left out when it is built. */
@@ -17,9 +19,6 @@ export const Effect = z.enum(['add', 'cut', 'common', 'apart']);
 export type Effect = z.infer<typeof Effect>;
 /** Whether it goes into what is there, and not onto it. */
 export const takesAway = (effect: Effect): boolean => effect === 'cut' || effect === 'common';
-
-/** Radians, a turn about the upright axis through its middle. */
-const turn = z.number().min(-7).max(7);
 
 /** Disc or cylinder turned about the axle line (z), standing on z = 0, unless it has a place of its own. */
 export const TurnStep = z.strictObject({
@@ -364,24 +363,6 @@ export const HollowStep = z.strictObject({
   wall: Value,
   open: z.union([z.enum(['top', 'bottom', 'both', 'closed']), z.array(FacePick).min(1).max(20)]),
 });
-
-/** What a hole widens to, for what goes in it. */
-export const HoleHead = z.discriminatedUnion('kind', [
-  /** A round recess at its mouth, for a screw head or a bearing: what is left below it is the lip. */
-  z.strictObject({ kind: z.literal('seat'), diameter: Value, depth: Value }),
-  /** A cone at its mouth; `angle` is the whole of it, radians. */
-  z.strictObject({ kind: z.literal('sink'), diameter: Value, angle: z.number().min(0.5).max(2.6) }),
-  /** A pocket that holds a nut or a bolt head by its flats, at its mouth or at its far end. */
-  z.strictObject({
-    kind: z.literal('nut'),
-    sides: z.union([z.literal(4), z.literal(6)]),
-    across: Value,
-    depth: Value,
-    at: z.enum(['mouth', 'far']),
-    turn,
-  }),
-]);
-export type HoleHead = z.infer<typeof HoleHead>;
 
 /** Round hole square to its place: right through, or `depth` down from it, with a flat or a pointed end. */
 export const DrillStep = z.strictObject({

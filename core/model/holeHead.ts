@@ -1,0 +1,22 @@
+import { z } from 'zod';
+
+import { turn } from './turn';
+import { Value } from './value';
+
+/** What a hole widens to, for what goes in it. */
+export const HoleHead = z.discriminatedUnion('kind', [
+  /** A round recess at its mouth, for a screw head or a bearing: what is left below it is the lip. */
+  z.strictObject({ kind: z.literal('seat'), diameter: Value, depth: Value }),
+  /** A cone at its mouth; `angle` is the whole of it, radians. */
+  z.strictObject({ kind: z.literal('sink'), diameter: Value, angle: z.number().min(0.5).max(2.6) }),
+  /** A pocket that holds a nut or a bolt head by its flats, at its mouth or at its far end. */
+  z.strictObject({
+    kind: z.literal('nut'),
+    sides: z.union([z.literal(4), z.literal(6)]),
+    across: Value,
+    depth: Value,
+    at: z.enum(['mouth', 'far']),
+    turn,
+  }),
+]);
+export type HoleHead = z.infer<typeof HoleHead>;
