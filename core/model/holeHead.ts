@@ -9,13 +9,19 @@ export const HoleHead = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('seat'), diameter: Value, depth: Value }),
   /** A cone at its mouth; `angle` is the whole of it, radians. */
   z.strictObject({ kind: z.literal('sink'), diameter: Value, angle: z.number().min(0.5).max(2.6) }),
-  /** A pocket that holds a nut or a bolt head by its flats, at its mouth or at its far end. */
+  /**
+   * A pocket that holds a nut or a bolt head by its flats, at its mouth, at its far end, or between them and open to a
+   * side, so that the nut is slid in.
+   */
   z.strictObject({
     kind: z.literal('nut'),
     sides: z.union([z.literal(4), z.literal(6)]),
     across: Value,
     depth: Value,
-    at: z.enum(['mouth', 'far']),
+    at: z.enum(['mouth', 'far', 'side']),
+    /** Of one that is open to a side: from the mouth down to it. */
+    below: Value.optional(),
+    /** The way that it opens, if it is open to a side: 0 is to the right. */
     turn,
   }),
 ]);

@@ -184,6 +184,9 @@ export const TextStep = z.strictObject({
   turn,
 });
 
+/** Radians by which the face that holds leans back, so that it hooks; less than nothing, and it can be pulled out again. */
+const undercut = z.number().min(-1).max(0.8).optional();
+
 /**
  * A springy tongue standing up from its place, bending along x, with a bump at its end that snaps in. Cut, it is the
  * room for one: `play` wider all round.
@@ -198,6 +201,24 @@ export const TongueStep = z.strictObject({
   thickness: Value,
   /** How far the bump stands out; it snaps behind an edge that deep. */
   bump: Value,
+  undercut,
+  play: Value,
+  turn,
+});
+
+/**
+ * A ridge that snaps behind an edge or into a slot: square, or by its undercut, on the left, and with a slope that leads
+ * in on the right. Cut, it is the room for one: `play` wider all round.
+ */
+export const BumpStep = z.strictObject({
+  ...step,
+  ...place,
+  kind: z.literal('bump'),
+  effect: Effect,
+  breadth: Value,
+  /** How far it stands out. */
+  bump: Value,
+  undercut,
   play: Value,
   turn,
 });
@@ -404,6 +425,7 @@ export const Step = z.discriminatedUnion('kind', [
   ThreadStep,
   TextStep,
   TongueStep,
+  BumpStep,
   BodyStep,
   FacesStep,
   TaperStep,

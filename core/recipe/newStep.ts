@@ -238,6 +238,18 @@ export function newStep(kind: StepKind, context: StepContext, id: string): Step 
         on,
         ...middle,
       };
+    case 'bump':
+      return {
+        id,
+        kind,
+        effect: 'add',
+        breadth: numberValue(6),
+        bump: numberValue(0.8),
+        play: numberValue(0.2),
+        turn: 0,
+        on,
+        ...middle,
+      };
     case 'body': {
       const others = context.state.bodies.filter((other) => !other.removed && other.id !== context.body.id);
       const of = others.find(({ role }) => role === 'counterpart') ?? others[0];

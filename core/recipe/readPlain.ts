@@ -4,6 +4,7 @@ import { no, ok, type Fault, type Result } from '@core/fault';
 const BOUNDS: Record<string, readonly [number, number]> = {
   turn: [-7, 7],
   tilt: [-1.6, 1.6],
+  undercut: [-1, 0.8],
   taper: [-1, 1],
   pressure: [0.2, 0.6],
   shift: [-1, 1.5],

@@ -151,7 +151,7 @@ const head = fc.oneof(
     sides: fc.constantFrom(4, 6),
     across: length(10),
     depth: length(4),
-    at: fc.constantFrom('mouth', 'far'),
+    at: fc.constantFrom('mouth', 'far', 'side'),
     turn,
   }),
 );
@@ -293,6 +293,18 @@ const any = fc.oneof(
       thickness: length(3),
       bump: length(2),
       play: fc.constant(numberValue(0.2)),
+      undercut: fc.constantFrom(0, 0.3, -0.7),
+      turn,
+    }),
+  ),
+  placed(
+    fc.record({
+      kind: kind('bump'),
+      effect,
+      breadth: length(8),
+      bump: length(2),
+      play: fc.constant(numberValue(0.2)),
+      undercut: fc.constantFrom(0, 0.3, -0.7),
       turn,
     }),
   ),

@@ -189,6 +189,28 @@ describe('holes with heads, against closed formulas', () => {
     expect(hole({ head: nut('mouth') }).volume).toBeCloseTo(volume, 4);
   });
 
+  test.each([6, 4])('a pocket that a nut of %s flats is slid into from a side', (sides) => {
+    const nut = (turn: number, more: object = {}) => ({
+      kind: 'nut',
+      sides,
+      ...plain({ across: 7, depth: 3, below: 4 }),
+      at: 'side',
+      turn,
+      ...more,
+    });
+    // The half of the nut that looks the other way, and from its middle out of the part; the hole goes on through it.
+    const half = sides === 6 ? (49 * Math.sqrt(3)) / 4 : 49 / 2;
+    const out = (toSide: number) => (half + 7 * toSide) * 3;
+    const built = hole({ head: nut(0) });
+    expect(built.faults).toEqual([]);
+    expect(built.volume).toBeCloseTo(8000 - bore * 7 - out(20), 4);
+    expect(hole({ head: nut(-Math.PI / 2) }).volume).toBeCloseTo(8000 - bore * 7 - out(10), 4);
+    expect(built.roles).toContain('slot');
+    expect(hole({ head: nut(0, plain({ below: 8 })) }).faults).toEqual([
+      { code: 'drill.headTooDeep', headMm: 11, roomMm: 10 },
+    ]);
+  });
+
   test('a blind hole with a drill’s point', () => {
     const built = hole({ depth: 5, point: (118 * Math.PI) / 180 });
     const point = (bore * (2 / Math.tan((59 * Math.PI) / 180))) / 3;

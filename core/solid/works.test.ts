@@ -23,9 +23,9 @@ const rectangle = (length: number, breadth: number) =>
 const circle = (diameter: number) => outlineOf('circle', { diameter });
 const BLOCK = 40 * 20 * 10;
 
-describe('what works on all that is there', () => {
-  const base = () => block(40, 20, 10);
+const base = () => block(40, 20, 10);
 
+describe('what works on all that is there', () => {
   test('moved, turned and scaled', () => {
     const built = build(base(), {
       ...stepOf('move', { dx: 5, dy: 0, dz: 2, axis: 'z', turn: Math.PI / 2 }),
@@ -144,6 +144,81 @@ describe('tongues that snap', () => {
     expect(build(tongue({ bump: plain({ bump: 8 }).bump })).faults).toMatchObject([
       { code: 'tongue.bumpTooLong' },
     ]);
+  });
+});
+
+describe('what holds a tongue or a bump', () => {
+  const lean = Math.PI / 12;
+  const tan = Math.tan(lean);
+  const tongue = (undercut: number, more: object = {}) =>
+    ({
+      ...stepOf('tongue', {
+        ...standing,
+        length: 15,
+        breadth: 6,
+        thickness: 1.5,
+        bump: 0.8,
+        play: 0.2,
+        turn: 0,
+        ...more,
+      }),
+      undercut,
+    }) as Step;
+  const bump = (more: object = {}, undercut?: number) =>
+    ({
+      ...stepOf('bump', {
+        effect: 'add',
+        on: 'top',
+        breadth: 6,
+        bump: 1,
+        play: 0.2,
+        turn: 0,
+        x: 0,
+        y: 0,
+        ...more,
+      }),
+      ...(undercut === undefined ? {} : { undercut }),
+    }) as Step;
+
+  test('hooks, or lets go, by its undercut', () => {
+    // The tip moves along, so that the section keeps its base and its height: as much as a square one.
+    const square = 6 * (1.5 * 15 + 0.8 * 0.8);
+    for (const sign of [1, -1]) {
+      expectSolid(build(tongue(sign * lean)), square);
+      const alone = build(bump({ on: 'bottom' }, sign * lean));
+      expectSolid(alone, 6);
+      expect(alone.box![0]).toBeCloseTo(sign > 0 ? -tan : 0, 6);
+    }
+    expectSolid(build(base(), bump()), BLOCK + 6);
+    // As long as the tongue, there is nowhere for it to hook.
+    expect(build(tongue(lean, plain({ length: 1.7 }))).faults).toMatchObject([
+      { code: 'tongue.bumpTooLong' },
+    ]);
+  });
+
+  test('its room is wider by the play, with its hook, and goes into the part from whichever side', () => {
+    const room = (more: object, undercut?: number) =>
+      build(base(), bump({ effect: 'cut', ...more }, undercut));
+    const section = (hook: number) => (2 + hook + 0.4) * 1.2 * 6.4;
+    expectSolid(room({}), BLOCK - section(0));
+    expectSolid(room({}, lean), BLOCK - section(tan));
+    expectSolid(room({}, -lean), BLOCK - section(0));
+    expectSolid(room({ on: 'bottom' }), BLOCK - section(0));
+    expectSolid(room({ on: 'front', y: 5 }), BLOCK - section(0));
+    const slot = (on: string) => build(block(40, 20, 20), tongue(0, { effect: 'cut', on }));
+    expect(slot('top').faults).toEqual([]);
+    expect(slot('top').volume).toBeCloseTo(slot('bottom').volume, 6);
+  });
+
+  test('a bump goes into its own room all round, with the play between', () => {
+    const gap = build(
+      base(),
+      bump({ effect: 'cut', on: 'bottom' }, lean),
+      // The bump itself, from the ground up in its room, as a piece of its own.
+      bump({ effect: 'apart', on: 'bottom', lift: 0.05 }, lean),
+    );
+    expect(gap.faults).toEqual([]);
+    expect(gap.check).toMatchObject({ pieces: 2, valid: true, closed: true });
   });
 });
 

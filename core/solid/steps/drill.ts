@@ -1,6 +1,6 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import type { StepOf } from '@core/model';
-import { cornerRadiusOf, loopOf, placedLoop, type Curve, type Point } from '@core/outline';
+import { numberValue, type StepOf } from '@core/model';
+import { cornerRadiusOf, loopOf, placedLoop, pointLoop, type Curve, type Point } from '@core/outline';
 
 import type { Annotation } from '../annotation';
 import type { Kernel } from '../kernel';
@@ -13,9 +13,12 @@ import { faceTag, type TaggedSolid } from '../tagged';
 
 type Lengths = Record<string, NamedLength>;
 
+/** How far below the mouth a nut is slid in where nothing is said, mm. */
+const SIDE_BELOW_MM = 2;
+
 /**
  * Round hole down from its place. Faces: wall, floor of a blind hole, point; of its head: head, seat (the lip), sink,
- * flat0 and on, and pocket (the floor of a nut's).
+ * flat0 and on, pocket (the floor of a nut's), and slot (the sides of the way in to one).
  */
 export const drill: StepType<'drill'> = {
   kind: 'drill',
@@ -30,6 +33,9 @@ export const drill: StepType<'drill'> = {
       ...(head?.kind === 'nut' ? { headAcross: resolveLength(head.across, 'nut pocket', numbers) } : {}),
       ...(head && head.kind !== 'sink'
         ? { headDepth: resolveLength(head.depth, 'depth of the head', numbers) }
+        : {}),
+      ...(head?.kind === 'nut' && head.at === 'side'
+        ? { below: resolveLength(head.below ?? numberValue(SIDE_BELOW_MM), 'way down to the nut', numbers) }
         : {}),
     };
     return resolveAll(wanted);
@@ -141,9 +147,10 @@ function withPocket(
   hole: TaggedSolid,
   step: StepOf<'drill'>,
   lengths: Lengths,
-  { at, level, past, up }: Stand,
+  stand: Stand,
   depth: number,
 ): TaggedSolid {
+  const { at, level, past, up } = stand;
   const head = step.head as Extract<StepOf<'drill'>['head'], { kind: 'nut' }>;
   const loop = loopOf({
     shape: 'polygon',
@@ -154,8 +161,12 @@ function withPocket(
   if (!loop.ok) throw new Error('a regular polygon has no faults');
   // Right through, the far end is where the part ends; a blind hole has its nut at its end.
   const end = step.depth === 'through' ? depth - OVERRUN_MM : depth;
-  const [from, to] =
-    head.at === 'mouth' ? [-past, lengths.headDepth!.mm] : [end - lengths.headDepth!.mm, depth];
+  const high = lengths.headDepth!.mm;
+  const [from, to] = {
+    mouth: [-past, high],
+    far: [end - high, depth],
+    side: [lengths.below?.mm ?? 0, (lengths.below?.mm ?? 0) + high],
+  }[head.at] as [number, number];
   const [a, b] = [level + (up ? from : -from), level + (up ? to : -to)];
   const pocket = raisedLoop(
     kernel,
@@ -166,7 +177,39 @@ function withPocket(
   const both = boolean('fuse', hole, pocket);
   hole.dispose();
   pocket.dispose();
-  return both;
+  if (head.at !== 'side') return both;
+  const way = slotOut(kernel, step, lengths, stand, {
+    z: Math.min(a, b),
+    height: Math.abs(b - a),
+    turn: head.turn,
+  });
+  const open = boolean('fuse', both, way, true);
+  both.dispose();
+  way.dispose();
+  return open;
+}
+
+/** The way that a nut is slid in: as broad as it is over its flats, from its middle out of the part. */
+function slotOut(
+  kernel: Kernel,
+  step: StepOf<'drill'>,
+  { headAcross }: Lengths,
+  { at, box }: Stand,
+  { z, height, turn }: { z: number; height: number; turn: number },
+): TaggedSolid {
+  const [x0, y0, , x1, y1] = box ?? [0, 0, 0, 0, 0, 0];
+  const long = Math.hypot(x1 - x0, y1 - y0) + OVERRUN_MM;
+  const half = headAcross!.mm / 2;
+  const corners: Point[] = [
+    [0, -half],
+    [long, -half],
+    [long, half],
+    [0, half],
+  ];
+  const loop = placedLoop(pointLoop(corners, 'slot'), turn, at);
+  return raisedLoop(kernel, loop, { z, height }, (role) =>
+    faceTag(step.id, role === 'top' || role === 'bottom' ? 'pocket' : role),
+  );
 }
 
 const thicknessOf = ({ level, up, box }: Stand) => (up ? (box?.[5] ?? 0) - level : level - (box?.[2] ?? 0));
@@ -196,6 +239,7 @@ function checkAgainst(step: StepOf<'drill'>, stand: Stand, lengths: Lengths): Re
   const deep =
     head.kind === 'sink' ? (headAcross!.mm / 2 - radius) / Math.tan(head.angle / 2) : headDepth!.mm;
   const roomMm = Math.min(depth?.mm ?? Infinity, bodyMm);
-  if (deep >= roomMm) return no({ code: 'drill.headTooDeep', headMm: deep, roomMm });
+  const headMm = deep + (lengths.below?.mm ?? 0);
+  if (headMm >= roomMm) return no({ code: 'drill.headTooDeep', headMm, roomMm });
   return ok(null);
 }

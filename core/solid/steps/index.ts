@@ -6,6 +6,7 @@ import type { StepInput, StepType } from '../stepKind';
 import type { TaggedSolid } from '../tagged';
 import { blend } from './blend';
 import { body } from './body';
+import { bump } from './bump';
 import { drill } from './drill';
 import { ease, round } from './dress';
 import { faces } from './faces';
@@ -41,6 +42,7 @@ const STEP_TYPES: { [K in StepKind]: StepType<K> } = {
   thread,
   text,
   tongue,
+  bump,
   body,
   faces,
   taper,

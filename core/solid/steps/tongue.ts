@@ -1,15 +1,12 @@
 import { no, ok } from '@core/fault';
 import { takesAway } from '@core/model';
-import { cornerLoop, type Point } from '@core/outline';
-
 import type { Vec3 } from '../annotation';
 import { boolean } from '../operations';
-import { prismOf } from '../outlineFace';
 import { resolveAll, resolveLength, resolvePosition } from '../resolve';
 import { placeNumbers } from '../stand';
 import type { StepType } from '../stepKind';
-import { faceTag } from '../tagged';
-import { pointIn, uprightSection } from './upright';
+import { ridge, roomCorners, type Corner } from './ridge';
+import { pointIn } from './upright';
 
 /** Length of the bump along the tongue, as a multiple of how far it stands out: it leads in at 27°. */
 export const BUMP_LENGTHS = 2;
@@ -34,15 +31,13 @@ export const tongue: StepType<'tongue'> = {
     const [length, breadth, thickness, bump] = ['length', 'breadth', 'thickness', 'bump'].map(
       (key) => lengths[key]!.mm,
     ) as [number, number, number, number];
-    if (BUMP_LENGTHS * bump >= length) {
+    const hooked = bump * Math.tan(step.undercut ?? 0);
+    if (BUMP_LENGTHS * bump + Math.max(hooked, 0) >= length) {
       return no({ code: 'tongue.bumpTooLong', bump: lengths.bump!, lengthMm: length });
     }
     const play = lengths.play!.mm;
     const catchAt = length - BUMP_LENGTHS * bump;
-    const prism = (points: { at: Point; role: string }[], broad: number) => {
-      const { plane, way } = uprightSection(step.turn, stand, broad);
-      return prismOf(kernel, cornerLoop(points), plane, way, (role) => faceTag(step.id, ROLES[role] ?? role));
-    };
+    const prism = (points: Corner[], broad: number) => ridge(kernel, step, stand, points, broad);
     if (!takesAway(step.effect)) {
       return ok(
         prism(
@@ -50,7 +45,7 @@ export const tongue: StepType<'tongue'> = {
             { at: [0, 0], role: 'ground' },
             { at: [thickness, 0], role: 'right' },
             { at: [thickness, catchAt], role: 'catch' },
-            { at: [thickness + bump, catchAt], role: 'lead' },
+            { at: [thickness + bump, catchAt - hooked], role: 'lead' },
             { at: [thickness, length], role: 'end' },
             { at: [0, length], role: 'left' },
           ],
@@ -60,17 +55,9 @@ export const tongue: StepType<'tongue'> = {
     }
     // The room for one: the tongue and the window of its bump, each wider by the play.
     const room = (x0: number, x1: number, z0: number, z1: number) =>
-      prism(
-        [
-          { at: [x0, z0], role: 'ground' },
-          { at: [x1, z0], role: 'right' },
-          { at: [x1, z1], role: 'end' },
-          { at: [x0, z1], role: 'left' },
-        ],
-        breadth + 2 * play,
-      );
+      prism(roomCorners(x0, x1, z0, z1), breadth + 2 * play);
     const slot = room(-play, thickness + play, -stand.past, length + play);
-    const window = room(0, thickness + bump + play, catchAt - play, length + play);
+    const window = room(0, thickness + bump + play, catchAt - Math.max(hooked, 0) - play, length + play);
     const both = boolean('fuse', slot, window, true);
     slot.dispose();
     window.dispose();
@@ -102,6 +89,3 @@ export const tongue: StepType<'tongue'> = {
     };
   },
 };
-
-/** What a prism calls its ends, and the curves named otherwise to tell them from those. */
-const ROLES: Record<string, string> = { bottom: 'front', top: 'back', ground: 'bottom', end: 'top' };

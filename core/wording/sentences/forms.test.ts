@@ -108,6 +108,21 @@ test.each([
     'Letter it with “REV B”, capitals 5 high, 0.6 raised, turned 0°, on the top, on the axle line',
   ],
   [
+    { kind: 'bump', effect: 'add', ...at, ...plain({ breadth: 6, bump: 0.8, play: 0.2 }), turn: 0 },
+    'Set a bump that snaps in, 6 broad and 0.8 out, turned 0°, on the top, on the axle line',
+  ],
+  [
+    {
+      kind: 'bump',
+      effect: 'cut',
+      ...at,
+      ...plain({ breadth: 6, bump: 0.8, play: 0.2 }),
+      turn: 0,
+      undercut: Math.PI / 12,
+    },
+    'Cut out the room for a bump 6 broad and 0.8 out, leaning back 15°, play 0.2, turned 0°, down from the top, on the axle line',
+  ],
+  [
     {
       kind: 'tongue',
       effect: 'cut',
@@ -252,6 +267,10 @@ test.each([
   [
     { kind: 'nut', sides: 6, ...plain({ across: 7, depth: 3 }), at: 'far', turn: 0 },
     'with a pocket for a nut 7 over six flats, 3 deep at the far end, turned 0°',
+  ],
+  [
+    { kind: 'nut', sides: 4, ...plain({ across: 7, depth: 3, below: 4 }), at: 'side', turn: Math.PI / 2 },
+    'with a pocket for a nut 7 over four flats, 3 deep slid in from a side, 4 below the mouth, open towards 90°',
   ],
 ])('head %o reads aloud', (head, words) => {
   const drill = { kind: 'drill', ...plain({ diameter: 4, x: 0, y: 0 }), depth: 'through', head };

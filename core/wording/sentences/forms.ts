@@ -16,7 +16,7 @@ import {
 } from './parts';
 import { effectVerb, levelChoice, placeWords, type EarlierStep } from './places';
 
-type Form = StepOf<'wedge' | 'spin' | 'blend' | 'run' | 'thread' | 'text' | 'tongue'>;
+type Form = StepOf<'wedge' | 'spin' | 'blend' | 'run' | 'thread' | 'text' | 'tongue' | 'bump'>;
 
 /** Sentences of the steps that make a form of their own, other than the plain ones. */
 export function formSentence(step: Form, sources?: OutlineSources): SentencePart[] {
@@ -159,6 +159,20 @@ export function formSentence(step: Form, sources?: OutlineSources): SentencePart
         words(' thick, its bump '),
         chip('bump', 'bump', step.bump),
         words(' out'),
+        ...catchParts(step),
+        ...(takesAway(step.effect) ? [words(', play '), chip('play', 'play', step.play)] : []),
+        ...turnParts(step.turn),
+        ...standing(step, sources?.steps),
+      ];
+    case 'bump':
+      return [
+        effectVerb(step, 'Set'),
+        words(takesAway(step.effect) ? ' the room for a bump ' : ' a bump that snaps in, '),
+        chip('breadth', 'breadth', step.breadth),
+        words(' broad and '),
+        chip('bump', 'bump', step.bump),
+        words(' out'),
+        ...catchParts(step),
         ...(takesAway(step.effect) ? [words(', play '), chip('play', 'play', step.play)] : []),
         ...turnParts(step.turn),
         ...standing(step, sources?.steps),
@@ -166,10 +180,27 @@ export function formSentence(step: Form, sources?: OutlineSources): SentencePart
   }
 }
 
+/** How the face lies that holds. */
+const catchParts = ({ undercut }: StepOf<'tongue' | 'bump'>): SentencePart[] =>
+  undercut === undefined
+    ? []
+    : [
+        words(', '),
+        added('how it holds', 'leaning back', 'square', { undercut: undefined }),
+        words(' '),
+        angle('undercut', 'undercut', undercut),
+      ];
+
 /** Finer points that a step of these has not yet. */
 export function formOptions(step: Step): Option[] {
   if (step.kind === 'thread' && step.side === 'inside' && step.made === 'modelled' && !step.eased) {
     return [{ word: 'Ease its mouths', patch: { eased: true } }];
+  }
+  if ((step.kind === 'tongue' || step.kind === 'bump') && step.undercut === undefined) {
+    return [
+      { word: 'Hook it: an undercut', patch: { undercut: Math.PI / 12 } },
+      { word: 'Let it be pulled out again', patch: { undercut: -Math.PI / 4 } },
+    ];
   }
   if (step.kind !== 'blend') return [];
   const last = step.sections.length - 1;

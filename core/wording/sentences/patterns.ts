@@ -34,6 +34,7 @@ export const REPEATABLE: readonly StepKind[] = [
   'thread',
   'text',
   'tongue',
+  'bump',
   'body',
 ];
 

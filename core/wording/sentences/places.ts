@@ -201,7 +201,18 @@ export function groundedWords(step: Grounded, usual: string, before: readonly Ea
 }
 
 export type Placed = StepOf<
-  'raise' | 'cone' | 'ball' | 'ring' | 'stations' | 'wedge' | 'spin' | 'blend' | 'run' | 'text' | 'tongue'
+  | 'raise'
+  | 'cone'
+  | 'ball'
+  | 'ring'
+  | 'stations'
+  | 'wedge'
+  | 'spin'
+  | 'blend'
+  | 'run'
+  | 'text'
+  | 'tongue'
+  | 'bump'
 >;
 
 /** What the step does, as its verb. @param add the verb for adding. */
@@ -331,9 +342,19 @@ export function headParts({ head }: StepOf<'drill'>): SentencePart[] {
         choice('where the nut is', ({ patch }) => patch['head.at'] === head.at, [
           { word: 'at the far end', patch: { 'head.at': 'far' } },
           { word: 'at the mouth', patch: { 'head.at': 'mouth' } },
+          {
+            word: 'slid in from a side',
+            patch: { 'head.at': 'side', 'head.below': head.below ?? numberValue(2) },
+          },
         ]),
-        words(', turned '),
-        angle('head.turn', 'turn of the nut', head.turn),
+        ...(head.at === 'side'
+          ? [
+              words(', '),
+              chip('head.below', 'way down to the nut', head.below ?? numberValue(2)),
+              words(' below the mouth, open towards '),
+              angle('head.turn', 'way it opens', head.turn),
+            ]
+          : [words(', turned '), angle('head.turn', 'turn of the nut', head.turn)]),
       ];
   }
 }

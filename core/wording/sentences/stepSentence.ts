@@ -288,6 +288,7 @@ export function stepSentence(
     case 'thread':
     case 'text':
     case 'tongue':
+    case 'bump':
       return formSentence(step, sources);
     default:
       return workSentence(step, steps, bodies);

@@ -20,6 +20,7 @@ export const STEP_VERBS: Record<StepKind, { verb: string; what: string }> = {
   thread: { verb: 'Thread', what: 'a rod or a hole: metric, inch or pipe' },
   text: { verb: 'Letter', what: 'it with raised or sunk letters' },
   tongue: { verb: 'Set a tongue', what: 'that springs and snaps in, or cut the room for one' },
+  bump: { verb: 'Set a bump', what: 'that snaps in, or cut the room for one' },
   body: { verb: 'Make room for', what: 'another body, join it, or keep what both share' },
   faces: { verb: 'Move faces', what: 'in or out, to ease a fit' },
   taper: { verb: 'Lean', what: 'the sides of a step' },

@@ -48,6 +48,7 @@ const GROUPS: { name: string; kinds: StepKind[] }[] = [
       'blend',
       'run',
       'tongue',
+      'bump',
       'text',
     ],
   },
