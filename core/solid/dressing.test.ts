@@ -64,6 +64,22 @@ describe('where there is no room, it is said where, and how much would go', () =
     expect(buildPiece(kernel, [base, smaller]).faults).toEqual([]);
   });
 
+  test('edges that are neither straight nor round are not tried again: it is only said where they are', () => {
+    const ring = stepOf('ring', { effect: 'add', across: 14, thick: 5, up: -6, on: 'top', x: 4, y: 0 });
+    const peg = stepOf('peg', { diameter: 8, height: 6, x: -3, y: 0 });
+    const [fault] = faultsOf(
+      base,
+      peg,
+      ring,
+      dress('round', 9, { edges: 'between', of: ring.id, and: peg.id }),
+    );
+    expect(fault).toMatchObject({
+      code: 'ease.tooLarge',
+      mostMm: null,
+      at: expect.stringMatching(/^where the wall of step [23] meets the (wall|top) of step [23]$/) as string,
+    });
+  });
+
   test('an ease of two lengths keeps their proportion', () => {
     const uneven = dress('ease', 12, {
       edges: 'picked',

@@ -33,6 +33,23 @@ export function dressed(
   });
 }
 
+/**
+ * Whether edges are straight or round, all of them. On others the kernel does not only refuse: asked again and again it
+ * may break down, and then all of it is lost.
+ */
+export const arePlain = (scope: Scope, { kernel }: TaggedSolid, edges: readonly Shape[]): boolean =>
+  edges.every((edge) => {
+    const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(edge))));
+    return ['GeomAbs_Line', 'GeomAbs_Circle'].includes(curve.GetType() as string);
+  });
+
+/** The tags of the faces on both sides of an edge. */
+export function tagsBeside(scope: Scope, solid: TaggedSolid, edge: Shape): readonly [FaceTag, FaceTag] {
+  const [first, second] = facesByEdge(solid.kernel, scope, solid.shape).get(edge)!;
+  const tags = solid.tagMap();
+  return [tags.get(first!) ?? '', tags.get(second ?? first!) ?? ''];
+}
+
 /** As `dressed`, and null where that fails, or what comes out is not sound. */
 function soundly(solid: TaggedSolid, edges: readonly Shape[], dressing: Dressing): TaggedSolid | null {
   try {
