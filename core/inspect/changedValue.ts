@@ -1,12 +1,14 @@
 import { numberValue, type Repair, type Value } from '@core/model';
+import { roundTo } from '@core/quantity';
 
-/** Lengths as they are typed: to a hundredth of a millimetre. */
-const hundredth = (mm: number) => Math.round(100 * mm) / 100;
-
-/** A number in a recipe made larger or, with less than nothing, smaller, mm; what it followed it still follows. Null where that can't be said. */
+/**
+ * A number in a recipe made larger, or smaller with less than nothing, mm. What it followed it still follows; null where
+ * that can't be said.
+ */
 export function changedBy(value: Value, mm: number, { sizes }: Pick<Repair, 'sizes'>): Value | null {
-  const by = hundredth(mm);
-  if (value.from === 'number') return numberValue(hundredth(value.mm + by));
+  // As lengths are typed: to a hundredth of a millimetre.
+  const by = roundTo(mm, 0.01);
+  if (value.from === 'number') return numberValue(roundTo(value.mm + by, 0.01));
   const more = `${by < 0 ? '-' : '+'} ${Math.abs(by)}`;
   if (value.from === 'size') {
     const size = sizes.find(({ id }) => id === value.id);

@@ -85,6 +85,19 @@ describe('a hole near an edge', () => {
     });
   });
 
+  test('on a part that was turned over since it is told, and not moved by a tap: its numbers run another way', () => {
+    const over = stepOf('move', { dx: 0, dy: 0, dz: 0, axis: 'x' });
+    const turned = { ...over, turn: Math.PI, scale: 1 } as Step;
+    const steps = [block(40, 20, 5), drill(5, 0, 6), turned];
+    const near = only(look(steps).cautions, 'hole.nearEdge');
+    expect(near.hole).toBeNull();
+    expect(mendsOf(near, { steps }, newId, NO_SIZES)).toEqual([]);
+    const still = [...steps.slice(0, 2), { ...turned, off: true } as Step];
+    expect(
+      mendsOf(only(look(still).cautions, 'hole.nearEdge'), { steps: still }, newId, NO_SIZES),
+    ).toHaveLength(2);
+  });
+
   test('a boss round it, as high as the hole is deep, holds it too', () => {
     const plate = block(40, 20, 5);
     const hole = drill(5, 3, 6.5);

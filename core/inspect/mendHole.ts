@@ -1,4 +1,5 @@
 import { numberValue, type Repair, type Step, type StepOf } from '@core/model';
+import { roundTo } from '@core/quantity';
 
 import type { Caution } from './cautions';
 import { changedBy } from './changedValue';
@@ -45,7 +46,7 @@ export function bossRound(
   const diameter =
     changedBy(step.diameter, 2 * (leastMm + SPARE_MM), repair) ?? numberValue(Math.ceil(4 * leastMm));
   if (!hole || typeof step.on === 'object') return null;
-  const hundredth = (mm: number) => numberValue(Math.round(100 * mm) / 100);
+  const hundredth = (mm: number) => numberValue(roundTo(mm, 0.01));
   return {
     id,
     kind: 'raise',

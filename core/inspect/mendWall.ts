@@ -1,4 +1,5 @@
 import { effectOf, numberValue, takesAway, type Repair, type Step, type Value } from '@core/model';
+import { roundTo } from '@core/quantity';
 import { anyCopy, roleOf, stepOfTag, type FaceTag } from '@core/solid';
 
 import { changedBy } from './changedValue';
@@ -48,7 +49,7 @@ export function wallMends(
     }
     const across = acrossOf(step);
     if (across && ROUND.includes(role) && !takesAway(effectOf(step)) && !isOne) {
-      const wider = Math.round(200 * by) / 100;
+      const wider = roundTo(2 * by, 0.01);
       return [changed(...across, wider, `Make step ${place} ${wider} mm wider`)];
     }
     return [];

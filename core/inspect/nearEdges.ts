@@ -9,7 +9,7 @@ import type { ThinWall } from './thinnest';
 export interface NearEdge extends ThinWall {
   stepId: string;
   leastMm: number;
-  /** The hole, if it is upright and the only one of its step. */
+  /** The hole, if it is upright, the only one of its step, and where its step has put it. */
   hole: UprightHole | null;
 }
 
@@ -43,13 +43,22 @@ export function holesNearEdges(body: Body, mesh: SolidMesh, numbers: EvaluatedRe
     );
     const isOfHole = (tag: FaceTag) =>
       tag === faceTag(step.id, 'wall') || (copies.includes(stepOfTag(tag)) && /:wall(~|$)/.test(tag));
-    const hole = copies.length > 0 ? null : uprightHole(mesh, faceTag(step.id, 'wall'));
+    const isAsMade = copies.length === 0 && !isCarriedLater(body, step.id);
+    const hole = isAsMade ? uprightHole(mesh, faceTag(step.id, 'wall')) : null;
     return wallsBeside(mesh, isOfHole).flatMap(({ least, mostMm }): NearEdge[] =>
       least.mm < leastMm - 1e-3 && mostMm > EVEN * least.mm
         ? [{ ...least, stepId: step.id, leastMm, hole }]
         : [],
     );
   });
+}
+
+/** Whether a later step takes all that is there elsewhere. */
+function isCarriedLater({ steps }: Body, id: string): boolean {
+  const later = steps.slice(steps.findIndex((step) => step.id === id) + 1);
+  return later.some(
+    (step) => !step.off && (step.kind === 'move' || (step.kind === 'mirror' && step.keep === 'other')),
+  );
 }
 
 /** The least and the most material beside the worst of some faces, mm; one entry, or none where nothing is beside them. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 import { turn } from './turn';
-import { Value } from './value';
+import { numberValue, Value } from './value';
 
 /** What a hole widens to, for what goes in it. */
 export const HoleHead = z.discriminatedUnion('kind', [
@@ -26,3 +26,6 @@ export const HoleHead = z.discriminatedUnion('kind', [
   }),
 ]);
 export type HoleHead = z.infer<typeof HoleHead>;
+
+/** How far below the mouth a nut is slid in, 2 mm where nothing is said. */
+export const belowOf = ({ below }: Extract<HoleHead, { kind: 'nut' }>): Value => below ?? numberValue(2);

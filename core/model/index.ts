@@ -1,8 +1,10 @@
 export { Id, NAME_LIMIT, MODEL_LIMIT_MM, name as Name } from './ids';
+export { belowOf } from './holeHead';
 export { effectOf, placeOf } from './standing';
 export { EdgePick, FacePick, FromStep, Ground, MeasuredFrom, Side, type Place } from './place';
 export { EdgeRule } from './edgeRule';
-export { Body, BodyRole, Effect, Step, takesAway, type StepKind, type StepOf } from './recipe';
+export { Body, BodyRole, Step, type StepKind, type StepOf } from './recipe';
+export { Effect, takesAway } from './stepBase';
 export { bodiesUsedBy, isValue, valuesIn, withValues } from './stepValues';
 export { DrawnCurve, OutlineShape, type OutlineShapeName } from './outline';
 export { Value, fitValue, numberValue, sizeValue } from './value';

@@ -1,5 +1,6 @@
 import type { Place } from './place';
-import type { Effect, Step } from './recipe';
+import type { Step } from './recipe';
+import type { Effect } from './stepBase';
 import { numberValue } from './value';
 
 /** What a step does with the solid it makes; those that do not say add it, or have but one thing to do. */

@@ -2,7 +2,7 @@ import { pointLoop, type Point } from '@core/outline';
 
 import type { Vec3 } from './annotation';
 import { edgeTurn, FLAT_SINE, type EdgeTurn } from './edgeTurn';
-import { along, cross, dot, minus, unit, type Frame } from './frame';
+import { along, coordinatesOf, cross, dot, type Frame, minus, unit } from './frame';
 import type { Kernel, Shape } from './kernel';
 import { broughtTo } from './moved';
 import { framePlane, prismOf, turnedLoop } from './outlineFace';
@@ -89,7 +89,7 @@ function barAt(
 ): TaggedSolid {
   const ends = partsOf(kernel, scope, edge, 'TopAbs_VERTEX').map((corner) => {
     const point = scope.keep(kernel.BRep_Tool.Pnt(scope.keep(kernel.TopoDS.Vertex(corner))));
-    return { at: [point.X(), point.Y(), point.Z()] as Vec3, more: isWhole(corner) ? Math.abs(mm) : 0 };
+    return { at: coordinatesOf(point), more: isWhole(corner) ? Math.abs(mm) : 0 };
   });
   const [start, end] = ends as [(typeof ends)[0], (typeof ends)[0]];
   const z = unit(minus(end.at, start.at));
@@ -121,9 +121,8 @@ function ringAt(
 ): TaggedSolid | null {
   const circle = scope.keep(curve.Circle());
   const axes = scope.keep(circle.Position());
-  const vector = (of: { X(): number; Y(): number; Z(): number }): Vec3 => [of.X(), of.Y(), of.Z()];
-  const [x, z] = [vector(scope.keep(axes.XDirection())), vector(scope.keep(axes.Direction()))];
-  const frame: Frame = { origin: vector(scope.keep(axes.Location())), x, y: cross(z, x), z };
+  const [x, z] = [coordinatesOf(scope.keep(axes.XDirection())), coordinatesOf(scope.keep(axes.Direction()))];
+  const frame: Frame = { origin: coordinatesOf(scope.keep(axes.Location())), x, y: cross(z, x), z };
   const out = unit(minus(at, frame.origin));
   const inSection = (way: Vec3): Point => [dot(way, out), dot(way, z)];
   const radius = circle.Radius();

@@ -33,23 +33,6 @@ export function dressed(
   });
 }
 
-/**
- * Whether edges are straight or round, all of them. On others the kernel does not only refuse: asked again and again it
- * may break down, and then all of it is lost.
- */
-export const arePlain = (scope: Scope, { kernel }: TaggedSolid, edges: readonly Shape[]): boolean =>
-  edges.every((edge) => {
-    const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(edge))));
-    return ['GeomAbs_Line', 'GeomAbs_Circle'].includes(curve.GetType() as string);
-  });
-
-/** The tags of the faces on both sides of an edge. */
-export function tagsBeside(scope: Scope, solid: TaggedSolid, edge: Shape): readonly [FaceTag, FaceTag] {
-  const [first, second] = facesByEdge(solid.kernel, scope, solid.shape).get(edge)!;
-  const tags = solid.tagMap();
-  return [tags.get(first!) ?? '', tags.get(second ?? first!) ?? ''];
-}
-
 /** As `dressed`, and null where that fails, or what comes out is not sound. */
 function soundly(solid: TaggedSolid, edges: readonly Shape[], dressing: Dressing): TaggedSolid | null {
   try {
@@ -73,36 +56,52 @@ interface Known {
 /** Further from where it was than this, an edge is another one, mm. */
 const SAME_MM = 0.05;
 
+/** Where there is no room: the faces that meet at the edge; and about how much goes everywhere, mm, if that is known. */
+export interface NoRoom {
+  stuckAt: readonly [FaceTag, FaceTag];
+  mostMm: number | null;
+}
+
 /**
- * Edges dressed one after the other where the kernel can't do all at once: one that has been done makes room, or another
- * form, for the next. In the order given, then the other way round. Edges that an earlier one took along are left out.
- *
- * @returns the solid, or the faces that meet at the first edge that has no room.
+ * What is done where edges can't be dressed all at once. One after the other, in the order given and then the other way
+ * round: one that has been done makes room, or another form, for the next; those that it took along are left out. Where
+ * that fails too, it is found out how much would go.
  */
 export function dressedInTurn(
   solid: TaggedSolid,
   edges: readonly Shape[],
   dressing: Dressing,
-): TaggedSolid | { stuckAt: readonly [FaceTag, FaceTag] } {
+): TaggedSolid | NoRoom {
   return scoped((scope) => {
     const faces = facesByEdge(solid.kernel, scope, solid.shape);
     const tags = solid.tagMap();
     const known = edges.map((shape): Known => {
       const [first, second] = faces.get(shape)!;
-      return { shape, tags: [tags.get(first!) ?? '', tags.get(second!) ?? ''] };
+      return { shape, tags: [tags.get(first!) ?? '', tags.get(second ?? first!) ?? ''] };
     });
+    if (!edges.every((edge) => isPlain(scope, solid, edge))) return { stuckAt: known[0]!.tags, mostMm: null };
     const forward = inOrder(solid, known, dressing);
     if (!('stuckAt' in forward)) return forward;
     const backward = inOrder(solid, [...known].reverse(), dressing);
-    return 'stuckAt' in backward ? forward : backward;
+    if (!('stuckAt' in backward)) return backward;
+    return { ...forward, mostMm: mostThatGoes(solid, edges, dressing) };
   });
+}
+
+/**
+ * Whether an edge is straight or round. On others the kernel does not only refuse: asked again and again it may break
+ * down, and then all of it is lost.
+ */
+function isPlain(scope: Scope, { kernel }: TaggedSolid, edge: Shape): boolean {
+  const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(edge))));
+  return ['GeomAbs_Line', 'GeomAbs_Circle'].includes(curve.GetType() as string);
 }
 
 function inOrder(
   solid: TaggedSolid,
   order: readonly Known[],
   dressing: Dressing,
-): TaggedSolid | { stuckAt: readonly [FaceTag, FaceTag] } {
+): TaggedSolid | Pick<NoRoom, 'stuckAt'> {
   let now = solid;
   for (const one of order) {
     const next = scoped((scope) => {
@@ -135,7 +134,7 @@ function foundAgain(scope: Scope, solid: TaggedSolid, { tags: [a, b], shape }: K
 const NARROWINGS = 6;
 
 /** About the largest size by which all edges can be dressed at once, mm, rounded down to a tenth; null if none goes. */
-export function mostThatGoes(solid: TaggedSolid, edges: readonly Shape[], dressing: Dressing): number | null {
+function mostThatGoes(solid: TaggedSolid, edges: readonly Shape[], dressing: Dressing): number | null {
   const share = dressing.otherMm === null ? null : dressing.otherMm / dressing.mm;
   const goes = (mm: number) => {
     const made = soundly(solid, edges, { ...dressing, mm, otherMm: share === null ? null : share * mm });

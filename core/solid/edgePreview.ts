@@ -1,3 +1,4 @@
+import { coordinatesOf } from './frame';
 import type { EdgeRule } from '@core/model';
 
 import { edgesOfRule } from './edgeRules';
@@ -43,7 +44,7 @@ export function segmentsOfEdges(kernel: Kernel, scope: Scope, edges: readonly Sh
     const [first, last] = [curve.FirstParameter(), curve.LastParameter()];
     const points = Array.from({ length: pieces + 1 }, (_, index) => {
       const point = scope.keep(curve.Value(first + ((last - first) * index) / pieces));
-      return [point.X(), point.Y(), point.Z()];
+      return coordinatesOf(point);
     });
     return points.slice(1).flatMap((point, index) => [...points[index]!, ...point]);
   });

@@ -1,5 +1,5 @@
 import type { Vec3 } from './annotation';
-import { cross, dot } from './frame';
+import { coordinatesOf, cross, dot } from './frame';
 import type { Kernel, Shape } from './kernel';
 import { scoped, type Scope } from './scope';
 import { partsOf } from './topology';
@@ -39,7 +39,7 @@ export function edgeTurn(kernel: Kernel, edge: Shape, first: Shape, second: Shap
     if (!n1 || !n2 || length === 0) return null;
     const point = scope.keep(curve.Value(middle));
     return {
-      at: [point.X(), point.Y(), point.Z()],
+      at: coordinatesOf(point),
       normals: [n1, n2],
       sine: dot(cross(n1, t), n2) / length,
     };

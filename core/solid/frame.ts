@@ -14,6 +14,13 @@ export interface Frame {
 /** The axes of the part itself: to the right, to the back, up. */
 export const WORLD: Frame = { origin: [0, 0, 0], x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
 
+/** A point or a way of the kernel as its three coordinates. */
+export const coordinatesOf = (of: { X(): number; Y(): number; Z(): number }): Vec3 => [
+  of.X(),
+  of.Y(),
+  of.Z(),
+];
+
 export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 export const cross = (a: Vec3, b: Vec3): Vec3 => [
   a[1] * b[2] - a[2] * b[1],

@@ -1,3 +1,4 @@
+import { coordinatesOf } from './frame';
 import type { Vec3 } from './annotation';
 import type { Kernel, Shape } from './kernel';
 import { scoped } from './scope';
@@ -23,7 +24,7 @@ export function massProperties(kernel: Kernel, shape: Shape): MassProperties {
     const upright = scope.keep(new kernel.gp_Ax1(centre, scope.keep(new kernel.gp_Dir(0, 0, 1))));
     return {
       volumeMm3: properties.Mass(),
-      centre: [centre.X(), centre.Y(), centre.Z()],
+      centre: coordinatesOf(centre),
       momentMm5: properties.MomentOfInertia(upright),
     };
   });

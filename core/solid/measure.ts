@@ -1,5 +1,5 @@
 import type { Vec3 } from './annotation';
-import { along, cross, dot, minus, unit } from './frame';
+import { along, coordinatesOf, cross, dot, minus, unit } from './frame';
 import type { Kernel, Shape } from './kernel';
 import { planeOf } from './picks';
 import { scoped, type Scope } from './scope';
@@ -126,7 +126,7 @@ function found(scope: Scope, solid: TaggedSolid, picked: Picked): Found | null {
 function cornerFound(kernel: Kernel, scope: Scope, solid: Shape, near: Vec3): Found | null {
   const corners = partsOf(kernel, scope, solid, 'TopAbs_VERTEX').map((shape) => {
     const point = scope.keep(kernel.BRep_Tool.Pnt(scope.keep(kernel.TopoDS.Vertex(shape))));
-    return { shape, at: [point.X(), point.Y(), point.Z()] as Vec3 };
+    return { shape, at: coordinatesOf(point) };
   });
   const away = ({ at }: { at: Vec3 }) => Math.hypot(...minus(at, near));
   const [first, ...others] = corners;
@@ -149,8 +149,8 @@ function faceFound(kernel: Kernel, scope: Scope, shape: Shape): Found {
   return {
     shape,
     thing: { kind: 'cylinder', diameterMm: 2 * cylinder.Radius(), areaMm2 },
-    way: { of: 'line', at: [axis.X(), axis.Y(), axis.Z()] },
-    centre: axisMiddle(kernel, scope, shape, cylinder, [axis.X(), axis.Y(), axis.Z()]),
+    way: { of: 'line', at: coordinatesOf(axis) },
+    centre: axisMiddle(kernel, scope, shape, cylinder, coordinatesOf(axis)),
   };
 }
 
@@ -163,11 +163,11 @@ function axisMiddle(
   way: Vec3,
 ): Vec3 {
   const location = scope.keep(cylinder.Location());
-  const at: Vec3 = [location.X(), location.Y(), location.Z()];
+  const at: Vec3 = coordinatesOf(location);
   const properties = scope.keep(new kernel.GProp_GProps());
   kernel.BRepGProp.SurfaceProperties(face, properties, false, false);
   const middle = scope.keep(properties.CentreOfMass());
-  return along(at, way, dot(minus([middle.X(), middle.Y(), middle.Z()], at), way));
+  return along(at, way, dot(minus(coordinatesOf(middle), at), way));
 }
 
 function edgeFound(kernel: Kernel, scope: Scope, shape: Shape): Found {
@@ -178,7 +178,7 @@ function edgeFound(kernel: Kernel, scope: Scope, shape: Shape): Found {
   const kind = curve.GetType();
   if (kind === 'GeomAbs_Line') {
     const way = scope.keep(curve.EvalDN(curve.FirstParameter(), 1));
-    const at = unit([way.X(), way.Y(), way.Z()]);
+    const at = unit(coordinatesOf(way));
     return { shape, thing: { kind: 'line', lengthMm }, way: { of: 'line', at } };
   }
   if (kind === 'GeomAbs_Circle') {
@@ -188,8 +188,8 @@ function edgeFound(kernel: Kernel, scope: Scope, shape: Shape): Found {
     return {
       shape,
       thing: { kind: 'circle', diameterMm: 2 * circle.Radius(), lengthMm },
-      way: { of: 'line', at: [axis.X(), axis.Y(), axis.Z()] },
-      centre: [centre.X(), centre.Y(), centre.Z()],
+      way: { of: 'line', at: coordinatesOf(axis) },
+      centre: coordinatesOf(centre),
     };
   }
   return { shape, thing: { kind: 'curve', lengthMm }, way: null };
@@ -223,8 +223,8 @@ export function closestPoints(
   const [from, to] = [scope.keep(finder.PointOnShape1(1)), scope.keep(finder.PointOnShape2(1))];
   return {
     mm: finder.Value(),
-    from: [from.X(), from.Y(), from.Z()],
-    to: [to.X(), to.Y(), to.Z()],
+    from: coordinatesOf(from),
+    to: coordinatesOf(to),
   };
 }
 
@@ -247,7 +247,7 @@ function wallAt(solid: TaggedSolid, face: Shape, near: Vec3): number | null {
       const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(piece))));
       const ends = [curve.FirstParameter(), curve.LastParameter()].map((at) => {
         const point = scope.keep(curve.Value(at));
-        return Math.hypot(...minus([point.X(), point.Y(), point.Z()], foot));
+        return Math.hypot(...minus(coordinatesOf(point), foot));
       });
       return Math.min(...ends) < 1e-4 ? [Math.max(...ends)] : [];
     });
@@ -263,8 +263,8 @@ function outwardAt(kernel: Kernel, scope: Scope, face: Shape, at: Vec3): Vec3 | 
   if (surface.GetType() !== 'GeomAbs_Cylinder') return null;
   const axes = scope.keep(scope.keep(surface.Cylinder()).Position());
   const [location, direction] = [scope.keep(axes.Location()), scope.keep(axes.Direction())];
-  const way: Vec3 = [direction.X(), direction.Y(), direction.Z()];
-  const from = minus(at, [location.X(), location.Y(), location.Z()]);
+  const way: Vec3 = coordinatesOf(direction);
+  const from = minus(at, coordinatesOf(location));
   const outward = unit(minus(from, along([0, 0, 0], way, dot(from, way))));
   const isHole = (face.Orientation() === 'TopAbs_REVERSED') === axes.Direct();
   return isHole ? along([0, 0, 0], outward, -1) : outward;

@@ -12,7 +12,7 @@ import {
 } from '@core/outline';
 
 import type { Vec3 } from './annotation';
-import { toLocal, WORLD, type Frame } from './frame';
+import { coordinatesOf, type Frame, toLocal, WORLD } from './frame';
 import { guarded, KernelRefusal, type Kernel, type Shape } from './kernel';
 import { levelPlane, outlineFace } from './outlineFace';
 import { frameOnFace } from './picks';
@@ -108,7 +108,7 @@ function curvesOf(kernel: Kernel, scope: Scope, shape: Shape, frame: Frame): Cur
     const [first, last] = [curve.FirstParameter(), curve.LastParameter()];
     const at = (share: number): Point => {
       const point = scope.keep(curve.Value(first + (last - first) * share));
-      return flat([point.X(), point.Y(), point.Z()]);
+      return flat(coordinatesOf(point));
     };
     const role = `side${index}`;
     const [from, to] = [at(0), at(1)];
@@ -122,7 +122,7 @@ function curvesOf(kernel: Kernel, scope: Scope, shape: Shape, frame: Frame): Cur
         const middle = scope.keep(circle.Location());
         return {
           kind: 'circle',
-          middle: flat([middle.X(), middle.Y(), middle.Z()]),
+          middle: flat(coordinatesOf(middle)),
           radius: circle.Radius(),
           role,
         };

@@ -3,7 +3,7 @@ import type { EdgePick, FacePick } from '@core/model';
 
 import type { Vec3 } from './annotation';
 import { boundingBox } from './check';
-import { frameFacing, type Frame } from './frame';
+import { coordinatesOf, type Frame, frameFacing } from './frame';
 import type { Kernel, Shape } from './kernel';
 import { scoped, type Scope } from './scope';
 import type { StepNumbers } from './stepKind';
@@ -103,7 +103,7 @@ export function planeOf(kernel: Kernel, face: Shape): { at: Vec3; normal: Vec3 }
     const handed = scope.keep(plane.Position()).Direct() ? 1 : -1;
     const out = (face.Orientation() === 'TopAbs_REVERSED' ? -1 : 1) * handed;
     return {
-      at: [at.X(), at.Y(), at.Z()],
+      at: coordinatesOf(at),
       normal: [out * normal.X(), out * normal.Y(), out * normal.Z()],
     };
   });

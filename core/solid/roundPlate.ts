@@ -2,7 +2,7 @@ import { no, ok, type Result } from '@core/fault';
 import type { Curve, Point } from '@core/outline';
 
 import type { Vec3 } from './annotation';
-import { along, cross, dot, minus, unit, type Frame } from './frame';
+import { along, coordinatesOf, cross, dot, type Frame, minus, unit } from './frame';
 import type { Kernel, Shape } from './kernel';
 import { broughtTo } from './moved';
 import { turnedLoop } from './outlineFace';
@@ -64,8 +64,7 @@ function roundFaceOf(kernel: Kernel, scope: Scope, face: Shape): RoundFace | nul
   if (!isBall && type !== 'GeomAbs_Cylinder' && type !== 'GeomAbs_Cone') return null;
   const [u0, u1] = [surface.FirstUParameter(), surface.LastUParameter()];
   const [v0, v1] = [surface.FirstVParameter(), surface.LastVParameter()];
-  const vector = (of: { X(): number; Y(): number; Z(): number }): Vec3 => [of.X(), of.Y(), of.Z()];
-  const point = (u: number, v: number) => vector(scope.keep(surface.Value(u, v)));
+  const point = (u: number, v: number) => coordinatesOf(scope.keep(surface.Value(u, v)));
   // The mean of three points a third of a turn from each other lies on the axis, whatever the surface.
   const thirds = (v: number) =>
     [0, 1, 2].map((n) => point(u0 + (n * 2 * Math.PI) / 3, v)) as [Vec3, Vec3, Vec3];
@@ -82,7 +81,7 @@ function roundFaceOf(kernel: Kernel, scope: Scope, face: Shape): RoundFace | nul
     return [Math.max(0, dot(from, x)), dot(from, z)];
   };
   const [du, dv] = [scope.keep(surface.EvalDN(u0, vm, 1, 0)), scope.keep(surface.EvalDN(u0, vm, 0, 1))];
-  const normal = cross(vector(du), vector(dv));
+  const normal = cross(coordinatesOf(du), coordinatesOf(dv));
   const isReversed = face.Orientation() === 'TopAbs_REVERSED';
   return {
     kind: isBall ? 'ball' : 'straight',

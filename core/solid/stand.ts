@@ -24,7 +24,7 @@ import { resolvePosition } from './resolve';
 import { scoped } from './scope';
 import type { StepNumbers } from './stepKind';
 import type { TaggedSolid } from './tagged';
-import type { Affine } from './uneven/affine';
+import type { Affine } from './affine';
 
 /** How far a cut reaches past a face it comes out of, mm: faces that coincide would leave a skin. */
 export const OVERRUN_MM = 1;

@@ -7,7 +7,7 @@ import type { Annotation, CentreLine } from './annotation';
 import type { Box } from './check';
 import type { Kernel } from './kernel';
 import type { Stand } from './stand';
-import type { Affine } from './uneven/affine';
+import type { Affine } from './affine';
 import type { TaggedSolid } from './tagged';
 
 /** Another body of the repair, as it was just built. */

@@ -1,7 +1,7 @@
 import type { Loop } from '@core/outline';
 
 import type { Vec3 } from './annotation';
-import { along, cross, dot, frameFacing, minus, rotated, unit, type Frame } from './frame';
+import { along, coordinatesOf, cross, dot, type Frame, frameFacing, minus, rotated, unit } from './frame';
 import { KernelRefusal, type Kernel } from './kernel';
 import { framePlane, outlineFace } from './outlineFace';
 import { scoped, type Scope } from './scope';
@@ -84,7 +84,7 @@ export function sharpestBend(kernel: Kernel, path: readonly PathPiece[]): number
         const at = first + ((last - first) * sample) / BEND_SAMPLES;
         const [d1, d2] = [1, 2].map((order) => {
           const vector = scope.keep(curve.EvalDN(at, order));
-          return [vector.X(), vector.Y(), vector.Z()] as Vec3;
+          return coordinatesOf(vector);
         }) as [Vec3, Vec3];
         const bent = Math.hypot(...cross(d1, d2));
         return bent < 1e-12 ? Infinity : Math.hypot(...d1) ** 3 / bent;
@@ -191,7 +191,7 @@ function tangentOf(kernel: Kernel, scope: Scope, piece: PathPiece, end: 'first' 
   const point = scope.keep(edge.Value(at));
   const way = scope.keep(edge.EvalDN(at, 1));
   return {
-    at: [point.X(), point.Y(), point.Z()] as Vec3,
-    way: unit([way.X(), way.Y(), way.Z()]),
+    at: coordinatesOf(point),
+    way: unit(coordinatesOf(way)),
   };
 }

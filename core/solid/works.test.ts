@@ -122,18 +122,19 @@ describe('edges by more rules', () => {
   });
 });
 
+const tongue = (more: object = {}) =>
+  stepOf('tongue', {
+    ...standing,
+    length: 15,
+    breadth: 6,
+    thickness: 1.5,
+    bump: 0.8,
+    play: 0.2,
+    turn: 0.4,
+    ...more,
+  });
+
 describe('tongues that snap', () => {
-  const tongue = (more: object) =>
-    stepOf('tongue', {
-      ...standing,
-      length: 15,
-      breadth: 6,
-      thickness: 1.5,
-      bump: 0.8,
-      play: 0.2,
-      turn: 0.4,
-      ...more,
-    });
   test('the tongue, and the room for one', () => {
     // A bar, and a wedge twice as long as it stands out.
     expectSolid(build(tongue({})), 6 * (1.5 * 15 + 0.8 * 0.8));
@@ -150,20 +151,8 @@ describe('tongues that snap', () => {
 describe('what holds a tongue or a bump', () => {
   const lean = Math.PI / 12;
   const tan = Math.tan(lean);
-  const tongue = (undercut: number, more: object = {}) =>
-    ({
-      ...stepOf('tongue', {
-        ...standing,
-        length: 15,
-        breadth: 6,
-        thickness: 1.5,
-        bump: 0.8,
-        play: 0.2,
-        turn: 0,
-        ...more,
-      }),
-      undercut,
-    }) as Step;
+  const hooked = (undercut: number, more: object = {}) =>
+    ({ ...tongue({ turn: 0, ...more }), undercut }) as Step;
   const bump = (more: object = {}, undercut?: number) =>
     ({
       ...stepOf('bump', {
@@ -184,14 +173,14 @@ describe('what holds a tongue or a bump', () => {
     // The tip moves along, so that the section keeps its base and its height: as much as a square one.
     const square = 6 * (1.5 * 15 + 0.8 * 0.8);
     for (const sign of [1, -1]) {
-      expectSolid(build(tongue(sign * lean)), square);
+      expectSolid(build(hooked(sign * lean)), square);
       const alone = build(bump({ on: 'bottom' }, sign * lean));
       expectSolid(alone, 6);
       expect(alone.box![0]).toBeCloseTo(sign > 0 ? -tan : 0, 6);
     }
     expectSolid(build(base(), bump()), BLOCK + 6);
     // As long as the tongue, there is nowhere for it to hook.
-    expect(build(tongue(lean, plain({ length: 1.7 }))).faults).toMatchObject([
+    expect(build(hooked(lean, plain({ length: 1.7 }))).faults).toMatchObject([
       { code: 'tongue.bumpTooLong' },
     ]);
   });
@@ -205,7 +194,7 @@ describe('what holds a tongue or a bump', () => {
     expectSolid(room({}, -lean), BLOCK - section(0));
     expectSolid(room({ on: 'bottom' }), BLOCK - section(0));
     expectSolid(room({ on: 'front', y: 5 }), BLOCK - section(0));
-    const slot = (on: string) => build(block(40, 20, 20), tongue(0, { effect: 'cut', on }));
+    const slot = (on: string) => build(block(40, 20, 20), hooked(0, { effect: 'cut', on }));
     expect(slot('top').faults).toEqual([]);
     expect(slot('top').volume).toBeCloseTo(slot('bottom').volume, 6);
   });

@@ -2,14 +2,14 @@ import { no, ok, type NamedLength, type StepFault, type Result } from '@core/fau
 import type { StepOf } from '@core/model';
 
 import { checkSolid } from '../check';
-import { arePlain, dressed, dressedInTurn, mostThatGoes, tagsBeside, type Dressing } from '../dressing';
+import { dressed, dressedInTurn, type Dressing } from '../dressing';
 import { edgesOfRule } from '../edgeRules';
 import { KernelRefusal } from '../kernel';
 import { wordsOf } from '../picks';
 import { resolveAll, resolveLength } from '../resolve';
 import { scoped } from '../scope';
 import type { StepInput, StepType } from '../stepKind';
-import { faceTag, type FaceTag, type TaggedSolid } from '../tagged';
+import { faceTag, type TaggedSolid } from '../tagged';
 
 /** Flat ease (chamfer). Its faces: flat. */
 export const ease: StepType<'ease'> = {
@@ -61,14 +61,10 @@ function build(
       // The kernel's refusal of a round or an ease has one cause here: there is no room for it.
       if (!(error instanceof KernelRefusal)) throw error;
     }
-    const refused = (stuckAt: readonly FaceTag[], mostMm: number | null) => {
-      const [first, second] = stuckAt.map((one) => wordsOf(one, earlier));
-      return no({ code: 'ease.tooLarge' as const, size, verb, mostMm, at: `where ${first} meets ${second}` });
-    };
-    if (!arePlain(scope, before, edges.value))
-      return refused(tagsBeside(scope, before, edges.value[0]!), null);
     const inTurn = dressedInTurn(before, edges.value, dressing);
     if (!('stuckAt' in inTurn)) return ok(inTurn);
-    return refused(inTurn.stuckAt, mostThatGoes(before, edges.value, dressing));
+    const [first, second] = inTurn.stuckAt.map((one) => wordsOf(one, earlier));
+    const at = `where ${first} meets ${second}`;
+    return no({ code: 'ease.tooLarge', size, verb, mostMm: inTurn.mostMm, at });
   });
 }

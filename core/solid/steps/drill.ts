@@ -1,5 +1,5 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import { numberValue, type StepOf } from '@core/model';
+import { belowOf, type StepOf } from '@core/model';
 import { cornerRadiusOf, loopOf, placedLoop, pointLoop, type Curve, type Point } from '@core/outline';
 
 import type { Annotation } from '../annotation';
@@ -12,9 +12,6 @@ import type { StepType } from '../stepKind';
 import { faceTag, type TaggedSolid } from '../tagged';
 
 type Lengths = Record<string, NamedLength>;
-
-/** How far below the mouth a nut is slid in where nothing is said, mm. */
-const SIDE_BELOW_MM = 2;
 
 /**
  * Round hole down from its place. Faces: wall, floor of a blind hole, point; of its head: head, seat (the lip), sink,
@@ -35,7 +32,7 @@ export const drill: StepType<'drill'> = {
         ? { headDepth: resolveLength(head.depth, 'depth of the head', numbers) }
         : {}),
       ...(head?.kind === 'nut' && head.at === 'side'
-        ? { below: resolveLength(head.below ?? numberValue(SIDE_BELOW_MM), 'way down to the nut', numbers) }
+        ? { below: resolveLength(belowOf(head), 'way down to the nut', numbers) }
         : {}),
     };
     return resolveAll(wanted);

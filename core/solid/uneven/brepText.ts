@@ -1,7 +1,7 @@
 import type { Vec3 } from '../annotation';
 import { WORLD, type Frame } from '../frame';
 import { KernelRefusal } from '../kernel';
-import { placedIn, undone } from './affine';
+import { placedIn, undone } from '../affine';
 import { readCurve, readFlatCurve, readSurface, type Curve, type FlatPoint, type Surface } from './geometry';
 import { Tokens } from './tokens';
 

@@ -1,6 +1,7 @@
 import type { Vec3 } from '../annotation';
 import { toWorld, WORLD, wayToWorld } from '../frame';
-import { mappedFlat, type Affine, type FlatMap } from './affine';
+import type { Affine } from '../affine';
+import { mappedFlat, type FlatMap } from './flatMap';
 import { fittedSpline } from './fittedSpline';
 import type { ConicKind, Curve, FlatPoint, Spline } from './geometry';
 

@@ -1,6 +1,7 @@
 import type { Vec3 } from '../annotation';
 import { along, cross, dot, frameFacing, minus, toWorld, unit, wayToWorld } from '../frame';
-import { UNCHANGED, type Affine, type FlatMap } from './affine';
+import type { Affine } from '../affine';
+import { UNCHANGED, type FlatMap } from './flatMap';
 import { fittedSpline, type FittedSpline } from './fittedSpline';
 import type { Axes, Surface } from './geometry';
 import { asSpline, isSame, isSquare, mapKept, type Range } from './mapCurve';

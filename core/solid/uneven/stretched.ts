@@ -3,7 +3,7 @@ import { KernelRefusal } from '../kernel';
 import { scoped } from '../scope';
 import { partsOf } from '../topology';
 import { TaggedSolid } from '../tagged';
-import { placedIn, type Affine } from './affine';
+import { placedIn, type Affine } from '../affine';
 import { readBoundaries, type BoundaryText, type EdgeOn, type Part, type Use } from './brepText';
 import { curveText, surfaceText, type FlatPoint } from './geometry';
 import { mapCurve, mapFlatCurve, paceOf, reachOf } from './mapCurve';
@@ -140,7 +140,11 @@ class Stretch {
       const key = this.surfaceKey(part.surface, part.place, place);
       if (this.#mapped.has(key)) continue;
       const whole = placedIn(this.map, this.placed(part.place, place));
-      const result = mapSurface(this.from.surfaces[part.surface]!, whole, boundsOf(reaches.get(key) ?? []));
+      const surface = this.from.surfaces[part.surface]!;
+      const reach = reaches.get(key);
+      // Only of a plane need it not be known how far it goes.
+      if (!reach && surface.kind !== 'plane') throw new KernelRefusal('a face has no edges in its surface');
+      const result = mapSurface(surface, whole, boundsOf(reach ?? []));
       this.#surfaces.push(surfaceText(result.surface));
       this.#mapped.set(key, { ...result, index: this.#surfaces.length });
     }

@@ -157,12 +157,7 @@ export function formSentence(step: Form, sources?: OutlineSources): SentencePart
         words(' broad, '),
         chip('thickness', 'thickness', step.thickness),
         words(' thick, its bump '),
-        chip('bump', 'bump', step.bump),
-        words(' out'),
-        ...catchParts(step),
-        ...(takesAway(step.effect) ? [words(', play '), chip('play', 'play', step.play)] : []),
-        ...turnParts(step.turn),
-        ...standing(step, sources?.steps),
+        ...snapParts(step, sources?.steps),
       ];
     case 'bump':
       return [
@@ -170,26 +165,27 @@ export function formSentence(step: Form, sources?: OutlineSources): SentencePart
         words(takesAway(step.effect) ? ' the room for a bump ' : ' a bump that snaps in, '),
         chip('breadth', 'breadth', step.breadth),
         words(' broad and '),
-        chip('bump', 'bump', step.bump),
-        words(' out'),
-        ...catchParts(step),
-        ...(takesAway(step.effect) ? [words(', play '), chip('play', 'play', step.play)] : []),
-        ...turnParts(step.turn),
-        ...standing(step, sources?.steps),
+        ...snapParts(step, sources?.steps),
       ];
   }
 }
 
-/** How the face lies that holds. */
-const catchParts = ({ undercut }: StepOf<'tongue' | 'bump'>): SentencePart[] =>
-  undercut === undefined
+/** What a tongue and a bump have in common: how far it stands out, how the face lies that holds, and where it is. */
+const snapParts = (step: StepOf<'tongue' | 'bump'>, before?: readonly EarlierStep[]): SentencePart[] => [
+  chip('bump', 'bump', step.bump),
+  words(' out'),
+  ...(step.undercut === undefined
     ? []
     : [
         words(', '),
         added('how it holds', 'leaning back', 'square', { undercut: undefined }),
         words(' '),
-        angle('undercut', 'undercut', undercut),
-      ];
+        angle('undercut', 'undercut', step.undercut),
+      ]),
+  ...(takesAway(step.effect) ? [words(', play '), chip('play', 'play', step.play)] : []),
+  ...turnParts(step.turn),
+  ...standing(step, before),
+];
 
 /** Finer points that a step of these has not yet. */
 export function formOptions(step: Step): Option[] {

@@ -1,4 +1,5 @@
 import {
+  belowOf,
   effectOf,
   numberValue,
   placeOf,
@@ -344,13 +345,13 @@ export function headParts({ head }: StepOf<'drill'>): SentencePart[] {
           { word: 'at the mouth', patch: { 'head.at': 'mouth' } },
           {
             word: 'slid in from a side',
-            patch: { 'head.at': 'side', 'head.below': head.below ?? numberValue(2) },
+            patch: { 'head.at': 'side', 'head.below': belowOf(head) },
           },
         ]),
         ...(head.at === 'side'
           ? [
               words(', '),
-              chip('head.below', 'way down to the nut', head.below ?? numberValue(2)),
+              chip('head.below', 'way down to the nut', belowOf(head)),
               words(' below the mouth, open towards '),
               angle('head.turn', 'way it opens', head.turn),
             ]

@@ -1,5 +1,5 @@
-import type { Vec3 } from '../annotation';
-import { toLocal, toWorld, wayToWorld, type Frame } from '../frame';
+import type { Vec3 } from './annotation';
+import { toLocal, toWorld, wayToWorld, type Frame } from './frame';
 
 /** A map of space: where its origin and its three ways go. Here the ways need be neither square nor of length one. */
 export type Affine = Frame;
@@ -17,15 +17,3 @@ export function undone(place: Affine): Affine {
   const way = (axis: number) => [place.x[axis]!, place.y[axis]!, place.z[axis]!] as Vec3;
   return { origin: toLocal(place, [0, 0, 0]), x: way(0), y: way(1), z: way(2) };
 }
-
-/** A map of the two parameters of a surface: columns that each of them goes to. */
-export interface FlatMap {
-  u: readonly [number, number];
-  v: readonly [number, number];
-}
-
-export const UNCHANGED: FlatMap = { u: [1, 0], v: [0, 1] };
-export const mappedFlat = ({ u, v }: FlatMap, [a, b]: readonly number[]): [number, number] => [
-  a! * u[0] + b! * v[0],
-  a! * u[1] + b! * v[1],
-];
