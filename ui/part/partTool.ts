@@ -113,7 +113,7 @@ export function patchOfPicks(
             },
           }
         : null;
-    case 'flat':
+    case 'face':
       return faces[0] ? { [want.field]: faces[0] } : null;
     case 'faces':
       return faces.length > 0 ? { [want.field]: faces } : null;

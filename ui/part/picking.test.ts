@@ -141,7 +141,7 @@ describe('what a pick does to its step', () => {
     expect(patchOfPicks(job('outline', 'outline', 'lid'), [face('s:top')])).toEqual({
       outline: { shape: 'offset', of: { face: of, body: 'b' }, by },
     });
-    expect(patchOfPicks(job('flat', 'upTo'), [face('s:top')])).toEqual({ upTo: of });
+    expect(patchOfPicks(job('face', 'upTo'), [face('s:top')])).toEqual({ upTo: of });
   });
 
   test('only what is wanted can be tapped', () => {

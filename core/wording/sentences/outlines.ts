@@ -378,7 +378,7 @@ export function heightParts(step: StepOf<'raise'>): SentencePart[] {
     {
       word: 'Pick a face that it goes up to',
       patch: {},
-      pick: { field: 'upTo', picks: 'flat' as const },
+      pick: { field: 'upTo', picks: 'face' as const },
     },
   ];
   const way = choice('how far it goes', (option) => option === now, ways);

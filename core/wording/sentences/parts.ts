@@ -12,11 +12,11 @@ export interface Option {
 
 /**
  * What is picked and where it goes: a face to stand on, the edges round a face, edges one by one, faces, a face whose
- * outline is taken, or a flat face by itself.
+ * outline is taken, or a face by itself.
  */
 export interface PickWanted {
   field: string;
-  picks: 'ground' | 'rim' | 'edges' | 'faces' | 'outline' | 'flat';
+  picks: 'ground' | 'rim' | 'edges' | 'faces' | 'outline' | 'face';
   /** Picked on this other body. */
   body?: string;
 }

@@ -188,7 +188,7 @@ function splitSentence(step: StepOf<'split'>): SentencePart[] {
         {
           word: 'Pick a flat face to split along',
           patch: {},
-          pick: { field: 'face', picks: 'flat' as const },
+          pick: { field: 'face', picks: 'face' as const },
         },
       ],
     ),

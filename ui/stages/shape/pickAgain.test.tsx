@@ -45,7 +45,7 @@ test('of several faces that a step goes by, the one that is lost is picked again
     upTo: { tag: 'lost:bottom', near },
   });
   expect(again(step, 'lost:bottom')).toMatchObject({
-    want: { field: 'upTo', picks: 'flat' },
+    want: { field: 'upTo', picks: 'face' },
     bodyId: 'body',
     forBody: 'body',
     steps: 1,
