@@ -1,5 +1,5 @@
+import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import Plus from 'lucide-react-native/icons/plus';
-import StepForward from 'lucide-react-native/icons/step-forward';
 import { useEffect, useMemo, useState } from 'react';
 import { Text, View } from 'react-native';
 
@@ -96,7 +96,7 @@ export function MeasureBar({ repair, bodies }: { repair: Repair; bodies: readonl
       <View className="flex-row flex-wrap items-center gap-2">
         {all.length > 0 ? (
           <IconButton label="Next thing" onPress={next}>
-            <StepForward size={20} color={colours.ink} />
+            <ChevronRight size={22} color={colours.ink} />
           </IconButton>
         ) : null}
         {isStepping && picked.length === 1 ? (

@@ -128,7 +128,7 @@ describe('what a pick does to its step', () => {
     expect(patchOfPicks(job('faces', 'open'), [face('s:top'), face('s:front')])).toMatchObject({
       open: [{ tag: 's:top' }, { tag: 's:front' }],
     });
-    for (const picks of ['ground', 'rim', 'edges', 'faces', 'outline', 'flat'] as const)
+    for (const picks of ['ground', 'rim', 'edges', 'faces', 'outline', 'face'] as const)
       expect(patchOfPicks(job(picks), [])).toBeNull();
   });
 

@@ -49,10 +49,10 @@ export function CautionSheet({
                   }}
                 />
               ) : null}
-              {mendsOf(caution, body, newId, repair).map(({ word, steps }) => (
+              {mendsOf(caution, body, newId, repair).map(({ word, steps }, way) => (
                 <Button
                   key={word}
-                  tone="primary"
+                  tone={index === 0 && way === 0 ? 'primary' : 'plain'}
                   label={word}
                   onPress={() => {
                     put('body', { ...body, steps }, `${word}: done.`);
