@@ -1,16 +1,17 @@
 import '@ui/theme/global.css';
 
-import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client';
+import { QueryClientProvider } from '@tanstack/react-query';
 import { Slot } from 'expo-router';
 import Head from 'expo-router/head';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 
 import { watchCallsOnly } from '@ui/api/connection';
-import { createQueryClient, persistOptions } from '@ui/api/queryClient';
+import { createQueryClient } from '@ui/api/queryClient';
+import { useKeptQueue } from '@ui/api/useKeptQueue';
 import { NoticeBar } from '@ui/frame/NoticeBar';
-import { ConflictSheet } from '@ui/frame/ConflictSheet';
+import { UnsettledSheet } from '@ui/frame/UnsettledSheet';
 import { useAppFonts } from '@ui/theme/useAppFonts';
 
 watchCallsOnly();
@@ -18,15 +19,10 @@ watchCallsOnly();
 export default function Layout() {
   const ready = useAppFonts();
   const [client] = useState(createQueryClient);
-  const persist = useMemo(() => persistOptions(window.localStorage), []);
-  if (!ready) return null;
+  const restored = useKeptQueue(client);
+  if (!ready || !restored) return null;
   return (
-    <PersistQueryClientProvider
-      client={client}
-      persistOptions={persist}
-      // What was queued before the page was left goes out now.
-      onSuccess={() => void client.resumePausedMutations()}
-    >
+    <QueryClientProvider client={client}>
       <Head>
         <title>Even Spare</title>
       </Head>
@@ -34,9 +30,9 @@ export default function Layout() {
         <View className="h-full bg-paper">
           <Slot />
           <NoticeBar />
-          <ConflictSheet />
+          <UnsettledSheet />
         </View>
       </SafeAreaProvider>
-    </PersistQueryClientProvider>
+    </QueryClientProvider>
   );
 }

@@ -3,11 +3,14 @@ import express, { type Express, type Router } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 
+import type { Database } from './database/database';
+import { guard, type Guard } from './http/guard';
 import { photoRoutes } from './photos/routes';
 import type { PhotoStore } from './photos/store';
-import { refuse } from './refusal';
+import { Refused, refuse } from './refusal';
 import { repairRoutes } from './repairs/routes';
 import type { RepairStore, Surroundings } from './repairs/store';
+import { Trouble } from './trouble';
 import { staticFiles } from './web/staticFiles';
 import { workshopRoutes } from './workshop/routes';
 import type { WorkshopStore } from './workshop/store';
@@ -19,8 +22,11 @@ export function createApp(parts: {
   photos: PhotoStore;
   /** Practice devices, each under its own address; the server knows nothing of what they hide. */
   devices: readonly { path: string; routes: Router }[];
+  database: Database;
+  guard: Guard;
   surroundings: Surroundings;
   webFolder: string;
+  dataFolder: string;
   log: Logger;
 }): Express {
   const app = express();
@@ -44,20 +50,22 @@ export function createApp(parts: {
     }),
   );
   app.use(compression());
-  app.get('/api/health', (_request, response) => {
+  app.use(guard(parts.guard));
+  app.get('/api/health', async (_request, response) => {
+    const fault = await parts.database.probe();
+    if (fault) throw new Trouble(fault);
     response.json({ ok: true });
   });
   app.use('/api', repairRoutes(parts));
   app.use('/api', workshopRoutes(parts.workshop));
   app.use('/api', photoRoutes(parts.photos));
   for (const { path, routes } of parts.devices) app.use(`/api${path}`, routes);
-  app.use('/api', (_request, response) => {
-    response.status(404).json({
-      fault: { code: 'route.missing' },
-      sentence: 'There is nothing at this address. docs/api.md lists what there is.',
-    });
-  });
+  const nothing = () => {
+    throw new Refused(404, { code: 'route.missing' });
+  };
+  app.use('/api', nothing);
   app.use(staticFiles(parts.webFolder));
-  app.use(refuse(parts.log));
+  app.use(nothing);
+  app.use(refuse(parts.log, parts.dataFolder));
   return app;
 }

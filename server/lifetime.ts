@@ -1,18 +1,20 @@
 import type { RunningServer } from './start';
+import { Trouble } from './trouble';
 
 /** Closes the database in order when the program is told to stop. */
 export function stopOnSignal(server: RunningServer): void {
-  const stop = () => void server.stop().then(() => process.exit(0));
+  const stop = () =>
+    void server.stop().then(
+      () => process.exit(0),
+      (error: Error) => explainFailure(error),
+    );
   process.once('SIGINT', stop);
   process.once('SIGTERM', stop);
 }
 
-/** Ends the program with a sentence about why it could not start. */
-export function explainFailure(error: Error & { code?: string }): void {
-  console.error(
-    error.code === 'EADDRINUSE'
-      ? 'The port is taken by another program. Set EVEN_SPARE_PORT to a free one, for example 4871.'
-      : `The server could not start: ${error.message}`,
-  );
+/** Ends the program with a sentence about why it could not go on. */
+export function explainFailure(error: Error): void {
+  if (error instanceof Trouble) console.error(error.message);
+  else console.error(`Even Spare could not start, for a reason of its own:\n${error.stack ?? error.message}`);
   process.exit(1);
 }

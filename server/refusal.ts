@@ -1,10 +1,15 @@
+import { randomUUID } from 'node:crypto';
+
 import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
 import { ZodError } from 'zod';
 
 import type { Fault } from '@core/fault';
-import { pathText, REPAIR_FILE_LIMIT_BYTES, type Refusal } from '@core/model';
+import { pathText, type Refusal } from '@core/model';
 import { sentenceOf } from '@core/wording';
+
+import { storageFault } from './database/storageFault';
+import { Trouble } from './trouble';
 
 /** Thrown by a route to say no. */
 export class Refused extends Error {
@@ -17,21 +22,29 @@ export class Refused extends Error {
 
   /** With the status that goes with the fault. */
   static of(fault: Fault): Refused {
-    const status =
-      fault.code === 'row.stale' || fault.code === 'row.frozen'
-        ? 409
-        : fault.code === 'row.missing'
-          ? 404
-          : 422;
-    return new Refused(status, fault);
+    return new Refused(STATUS[fault.code] ?? 422, fault);
   }
 }
 
+/** Status of the faults that have one of their own; the others were understood, but are not possible: 422. */
+const STATUS: Partial<Record<Fault['code'], number>> = {
+  'row.stale': 409,
+  'row.frozen': 409,
+  'change.idTaken': 409,
+  'row.missing': 404,
+  'change.tooLarge': 413,
+  'file.tooBig': 413,
+  'photo.tooBig': 413,
+};
+
 const refusal = (fault: Fault): Refusal => ({ fault, sentence: sentenceOf(fault) });
 
-/** Turns everything thrown into a refusal; what is nobody's mistake but ours is logged and says no more than that. */
-export function refuse(log: Logger): ErrorRequestHandler {
-  return (error: unknown, _request, response, next) => {
+/**
+ * Turns everything thrown into a refusal. What the storage can't do is said by its name; what is nobody's mistake but
+ * ours is logged under a report that the answer names, and says no more than that.
+ */
+export function refuse(log: Logger, dataFolder: string): ErrorRequestHandler {
+  return (error: unknown, request, response, next) => {
     if (response.headersSent) {
       next(error);
       return;
@@ -41,11 +54,10 @@ export function refuse(log: Logger): ErrorRequestHandler {
       response.status(known.status).json(refusal(known.fault));
       return;
     }
-    log.error({ error }, 'a request failed');
-    response.status(500).json({
-      fault: { code: 'server.failed' },
-      sentence: 'Something went wrong on the server. Nothing was changed; try again.',
-    });
+    const trouble = error instanceof Trouble ? error.fault : storageFault(error, dataFolder);
+    const report = randomUUID().slice(0, 8);
+    log.error({ err: error, report, method: request.method, path: request.path }, 'a request failed');
+    response.status(trouble ? 503 : 500).json(refusal(trouble ?? { code: 'server.failed', report }));
   };
 }
 
@@ -58,21 +70,26 @@ function knownRefusal(error: unknown): Refused | null {
   if (error instanceof URIError) {
     return new Refused(400, { code: 'field.invalid', path: 'address', message: 'it is not well formed' });
   }
-  // What Express's body reader throws.
-  const type = (error as { type?: unknown }).type;
-  if (type === 'entity.too.large') {
-    const bytes = Number((error as { length?: unknown }).length) || REPAIR_FILE_LIMIT_BYTES + 1;
-    return new Refused(413, { code: 'file.tooBig', bytes, limitBytes: REPAIR_FILE_LIMIT_BYTES });
+  const { type, code, status, length, limit } = (error ?? {}) as Record<string, unknown>;
+  // A body that is not packed as it says, or that ends before it should.
+  if (typeof code === 'string' && /^(Z_|ERR__ERROR_FORMAT|ERR_BROTLI|ERR_ZLIB)/.test(code)) {
+    return new Refused(400, { code: 'request.notUnpacked' });
   }
-  if (type === 'entity.parse.failed') return new Refused(400, { code: 'file.notJson' });
-  if (
-    typeof type === 'string' &&
-    (type.startsWith('encoding') ||
-      type.startsWith('charset') ||
-      type.startsWith('request.') ||
-      type.startsWith('entity'))
-  ) {
+  // What Express's body reader throws.
+  if (type === 'entity.too.large') {
+    const limitBytes = Number(limit) || 0;
+    return new Refused(413, {
+      code: 'request.tooLarge',
+      bytes: Number(length) || limitBytes + 1,
+      limitBytes,
+    });
+  }
+  if (typeof type === 'string' && /^(encoding|charset|request\.|entity)/.test(type)) {
     return new Refused(400, { code: 'field.invalid', path: 'request', message: 'its body can’t be read' });
+  }
+  // What else is the sender's mistake by Express's own word.
+  if (typeof status === 'number' && status >= 400 && status < 500) {
+    return new Refused(status, { code: 'field.invalid', path: 'request', message: 'it is not well formed' });
   }
   return null;
 }

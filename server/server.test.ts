@@ -8,6 +8,8 @@ import request from 'supertest';
 import {
   applyChange,
   type Change,
+  CHANGE_LIMIT_BYTES,
+  REPAIR_FILE_LIMIT_BYTES,
   readRepairFile,
   writeRepairFile,
   type Fit,
@@ -220,7 +222,7 @@ describe('bad input gets a sentence and no 5xx', () => {
       () =>
         request(app)
           .post('/api/repair-files')
-          .send({ pad: 'x'.repeat(61 * 1024 * 1024) }),
+          .send({ pad: 'x'.repeat(REPAIR_FILE_LIMIT_BYTES) }),
       413,
     ],
     [
@@ -228,7 +230,7 @@ describe('bad input gets a sentence and no 5xx', () => {
       () =>
         request(app)
           .post('/api/repairs/x/changes')
-          .send({ pad: 'x'.repeat(3 * 1024 * 1024) }),
+          .send({ pad: 'x'.repeat(CHANGE_LIMIT_BYTES) }),
       413,
     ],
   ];

@@ -8,9 +8,12 @@ import { practiceCaliper } from '@devices/practiceCaliper';
 
 import { createApp } from './app';
 import type { Config } from './config';
-import { openDatabase } from './database/open';
+import type { Database } from './database/database';
+import { lockFolder, type FolderLock } from './database/folderLock';
+import { makeFolder, openDatabase, PHOTO_FOLDER } from './database/open';
 import { PhotoStore } from './photos/store';
 import { RepairStore, type Surroundings } from './repairs/store';
+import { Trouble } from './trouble';
 import { WorkshopStore } from './workshop/store';
 
 /** A server that is running. */
@@ -25,39 +28,85 @@ const realSurroundings: Surroundings = {
   newId: () => randomUUID(),
 };
 
-/** Opens the database and listens. */
+/**
+ * Locks the folder, opens the database and listens.
+ * @throws Trouble when it can't; then nothing was changed.
+ */
 export async function startServer(
   config: Config,
   log: Logger,
   surroundings: Surroundings = realSurroundings,
 ): Promise<RunningServer> {
-  const database = await openDatabase(config.dataFolder);
-  const store = new RepairStore(database, surroundings);
+  makeFolder(config.dataFolder);
+  const lock = lockFolder(config.dataFolder);
+  try {
+    const database = await openDatabase(config.dataFolder, config.keeping);
+    try {
+      return await serve(config, log, surroundings, database, lock);
+    } catch (error) {
+      await database.close();
+      throw error;
+    }
+  } catch (error) {
+    lock.release();
+    throw error;
+  }
+}
+
+async function serve(
+  config: Config,
+  log: Logger,
+  surroundings: Surroundings,
+  database: Database,
+  lock: FolderLock,
+): Promise<RunningServer> {
+  const onTrouble = (error: unknown) =>
+    log.error({ err: error }, 'what lists show could not be brought up to date');
+  const photos = new PhotoStore(join(config.dataFolder, PHOTO_FOLDER));
+  const store = new RepairStore(database, surroundings, photos, onTrouble);
   await store.forgetOldChanges();
+  const swept = await photos.sweep(await store.usedPictures(), Date.parse(surroundings.now()));
+  if (swept > 0) log.info({ swept }, 'pictures that no photo shows were taken away');
+  store.summaries.soon();
   const app = createApp({
     store,
     workshop: new WorkshopStore(database, surroundings),
-    photos: new PhotoStore(join(config.dataFolder, 'photos')),
+    photos,
     devices: [{ path: '/practice-caliper', routes: practiceCaliper(Math.random) }],
+    database,
+    guard: config,
     surroundings,
     webFolder: config.webFolder,
+    dataFolder: config.dataFolder,
     log,
   });
   const server = app.listen(config.port, config.host);
   await new Promise<void>((resolve, reject) => {
     server.once('listening', resolve);
-    server.once('error', reject);
+    server.once('error', (error: NodeJS.ErrnoException) => reject(listeningTrouble(error, config)));
   });
   const { port } = server.address() as AddressInfo;
   const host = config.host.includes(':') ? `[${config.host}]` : config.host;
+  const address = `http://${host}:${port}`;
+  lock.announce(address);
   return {
-    address: `http://${host}:${port}`,
+    address,
     store,
     async stop() {
       const closed = new Promise<void>((resolve) => server.close(() => resolve()));
       server.closeAllConnections();
       await closed;
-      await database.destroy();
+      store.summaries.stop();
+      await database.close();
+      lock.release();
     },
   };
+}
+
+function listeningTrouble(error: NodeJS.ErrnoException, { port, host }: Config): Error {
+  if (error.code === 'EADDRINUSE') return new Trouble({ code: 'server.portTaken', port });
+  if (error.code === 'EADDRNOTAVAIL' || error.code === 'ENOTFOUND' || error.code === 'EAI_AGAIN') {
+    return new Trouble({ code: 'server.noSuchAddress', host });
+  }
+  return error;
 }

@@ -1,3 +1,7 @@
+import type { ServerFault } from './serverFault';
+
+export type { ServerFault } from './serverFault';
+
 /**
  * What can be wrong with something a person gave us, as data. A fault says what was given, where, and
  * the limit it broke; the sentence for it is made in `core/wording`. Lengths are millimetres.
@@ -22,7 +26,10 @@ export type Fault =
   | { code: 'row.refersToNothing'; row: string; refersTo: string; id: string }
   | { code: 'row.stale'; row: string; id: string; baseVersion: number; version: number; theirs: unknown }
   | { code: 'row.frozen'; letter: string }
+  | { code: 'row.listFull'; row: string; limit: number }
+  | { code: 'row.double'; row: string; path: string; id: string }
   | { code: 'photo.notAnImage' }
+  | { code: 'photo.heif' }
   | { code: 'photo.tooBig'; bytes: number; limitBytes: number }
   | { code: 'photo.tooManyPixels'; megapixels: number; limitMegapixels: number }
   | { code: 'device.unknown'; what: string }
@@ -32,6 +39,7 @@ export type Fault =
   | { code: 'file.tooBig'; bytes: number; limitBytes: number }
   | { code: 'file.unknownKey'; path: string; keys: string[] }
   | { code: 'file.invalid'; path: string; message: string }
+  | ServerFault
   | StepFault;
 
 /** What can be wrong with a formula or a typed sum. */

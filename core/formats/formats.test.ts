@@ -89,6 +89,20 @@ test('3MF is read back by another reader, with its names, to the same volume', (
   expect(model).toContain('name="Wheel &lt;b&gt;&amp;&quot;1&quot;"');
 });
 
+test('3MF with a name that XML has no place for is well formed all the same', () => {
+  const bytes = writeThreeMf(
+    [{ name: 'A\uFFFEB\u0001\uD800C', mesh: wheel }],
+    'T\uFFFF',
+    '2026-05-04T09:00:00Z',
+  );
+  const model = strFromU8(unzipSync(bytes)['3D/3dmodel.model']!);
+  expect(model).toContain('name="A\uFFFDB\uFFFD\uFFFDC"');
+  // A strict reader: what is no character of XML, as U+FFFE, ends it.
+  const dom = new JSDOM('');
+  const parsed = new dom.window.DOMParser().parseFromString(model, 'text/xml');
+  expect(parsed.getElementsByTagName('parsererror')).toHaveLength(0);
+});
+
 test('STEP is read back by the kernel’s reader to the exact volume, and carries the name', () => {
   const repair = rackWheel();
   const built = builder.build(repair.bodies[0]!, evaluateRepair(repair));

@@ -41,7 +41,7 @@ export function writeThreeMf(meshes: readonly NamedMesh[], title: string, when: 
         '@xml:lang': 'en',
         '@xmlns': CORE_NAMESPACE,
         metadata: [
-          { '@name': 'Title', '#text': title },
+          { '@name': 'Title', '#text': xmlText(title) },
           { '@name': 'Application', '#text': 'Even Spare' },
           { '@name': 'CreationDate', '#text': when.slice(0, 10) },
         ],
@@ -65,10 +65,14 @@ function objectOf({ name, mesh }: NamedMesh, index: number) {
   return {
     '@id': index + 1,
     '@type': 'model',
-    '@name': name,
+    '@name': xmlText(name),
     mesh: { vertices: { vertex }, triangles: { triangle } },
   };
 }
+
+/** What XML 1.0 has no place for (2.2, Char) is shown as a replacement character: a name may hold anything. */
+const NO_XML = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|\p{Surrogate}/gu;
+const xmlText = (text: string) => text.replace(NO_XML, '\ufffd');
 
 function xml(tree: object): Uint8Array {
   const builder = new XMLBuilder({

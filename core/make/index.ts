@@ -1,1 +1,1 @@
-export { SPARE_FORMATS, spareFile, type SpareFile, type SpareFormat } from './spareFiles';
+export { SPARE_FORMATS, spareFile, spareStems, type SpareFile, type SpareFormat } from './spareFiles';

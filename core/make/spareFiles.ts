@@ -18,25 +18,43 @@ export interface SpareFile {
 }
 
 /**
+ * Names of the files of each spare, without their endings, by the spare's id; no two alike.
+ * @param label what tells this state from others: the revision, or nothing.
+ */
+export function spareStems(head: RepairHead, bodies: readonly Body[], label: string): Map<string, string> {
+  const taken = new Set<string>();
+  const stems = new Map<string, string>();
+  for (const { id, name, role, removed } of bodies) {
+    if (role !== 'spare' || removed) continue;
+    const plain = fileStem(head.name, name, label);
+    let stem = plain;
+    for (let count = 2; taken.has(stem); count += 1) stem = `${plain}-${count}`;
+    taken.add(stem);
+    stems.set(id, stem);
+  }
+  return stems;
+}
+
+/**
  * One spare as a file. Checks first that its solid is closed and its mesh watertight: nothing half built leaves.
  *
- * @param label what tells this state from others in the file's name: the revision, or nothing.
+ * @param label what tells this state from others in the title: the revision, or nothing.
  * @param when ISO 8601 instant.
  */
 export function spareFile(
   format: SpareFormat,
-  spare: { head: RepairHead; body: Body; built: Built },
+  spare: { head: RepairHead; body: Body; built: Built; stem: string },
   label: string,
   when: string,
 ): Result<SpareFile, Fault> {
-  const { head, body, built } = spare;
+  const { head, body, built, stem } = spare;
   const { solid, check } = built;
   if (!solid || !check) return no({ code: 'step.nothingLeft' });
   if (!check.closed || !check.valid) return no({ code: 'step.notValid', reason: 'the solid is not closed' });
   const known = SPARE_FORMATS.find(({ id }) => id === format)!;
   const title = [head.name, body.name, label].filter(Boolean).join(', ');
   const file = (bytes: Uint8Array): Result<SpareFile, Fault> =>
-    ok({ name: `${fileStem(head.name, body.name, label)}.${format}`, mime: known.mime, bytes });
+    ok({ name: `${stem}.${format}`, mime: known.mime, bytes });
   if (format === 'step') return file(writeStep(solid.kernel, [{ name: title, shape: solid.shape }]));
 
   const mesh = weld(meshOf(solid, FILE_QUALITY));

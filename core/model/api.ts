@@ -39,12 +39,20 @@ export const RepairList = z.strictObject({
   repairs: z.array(RepairLine),
   /** Give it back as `after` to get the next page; null at the end. */
   next: z.string().nullable(),
+  /** How many there are, as far as is counted. */
   total: z.int(),
+  /** Whether there are more than are counted. */
+  more: z.boolean(),
 });
 export type RepairList = z.infer<typeof RepairList>;
 
 export const ListQuery = z.strictObject({
   search: z.string().max(200).default(''),
+  /** Those that were deleted instead. */
+  removed: z
+    .enum(['true', 'false'])
+    .default('false')
+    .transform((word) => word === 'true'),
   after: z.string().max(200).optional(),
   limit: z.coerce.number().int().min(1).max(100).default(30),
 });

@@ -10,6 +10,8 @@ import { nextLetter } from './letters';
 import { Photo } from './photo';
 import { Body } from './recipe';
 import { RepairHead, Revision, type Repair } from './repair';
+import { LIST_OF } from './rowLists';
+import { brokenByChange } from './rules';
 import { Reading, Size } from './size';
 
 const put = <R extends string, S extends z.ZodType>(row: R, value: S) =>
@@ -40,18 +42,6 @@ export const Change = z.discriminatedUnion('row', [
 export type Change = z.infer<typeof Change>;
 export type RowKind = Change['row'];
 export type RowOf<K extends RowKind> = Extract<Change, { row: K }>['value'];
-
-/** The list of a repair in which each kind of row stands. */
-export const LIST_OF = {
-  size: 'sizes',
-  reading: 'readings',
-  layout: 'layouts',
-  fit: 'fits',
-  chain: 'chains',
-  photo: 'photos',
-  body: 'bodies',
-  revision: 'revisions',
-} as const;
 
 type Row = { id: string; version: number };
 
@@ -88,8 +78,8 @@ export function applyChange(repair: Repair, change: Change): Result<Repair, Faul
       theirs: before ?? null,
     });
   }
-  const missing = findMissingReference(repair, change);
-  if (missing) return no(missing);
+  const broken = brokenByChange(repair, change);
+  if (broken) return no(broken);
   const value = { ...change.value, version: version + 1 };
 
   if (change.row === 'head') return ok({ ...repair, head: value as RepairHead });
@@ -113,17 +103,6 @@ function giveFreeLetter(repair: Repair, row: 'size' | 'revision', value: object)
     const taken = repair.revisions.map((other) => other.letter);
     if (taken.includes(revision.letter)) revision.letter = nextLetter(taken);
   }
-}
-
-function findMissingReference(repair: Repair, change: Change): Fault | null {
-  const refersTo =
-    change.row === 'reading'
-      ? change.value.sizeId
-      : change.row === 'fit'
-        ? change.value.counterpartSizeId
-        : null;
-  if (refersTo === null || repair.sizes.some((size) => size.id === refersTo)) return null;
-  return { code: 'row.refersToNothing', row: change.row, refersTo: 'size', id: refersTo };
 }
 
 /**

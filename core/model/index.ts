@@ -31,17 +31,21 @@ export {
   type WorkshopRowOf,
 } from './workshop';
 export { applyWorkshopChange, withWorkshopRow, workshopRowBefore } from './changeWorkshop';
-export { FrozenFigures, Repair, RepairHead, RepairState, Revision } from './repair';
 export {
-  Change,
-  LIST_OF,
-  applyChange,
-  inverseOf,
-  rowBefore,
-  withRow,
-  type RowKind,
-  type RowOf,
-} from './change';
+  CHANGE_LIMIT_BYTES,
+  JSON_DEPTH_LIMIT,
+  JSON_VALUES_LIMIT,
+  LIST_LIMITS,
+  PHOTOS_LIMIT_BYTES,
+  REPAIR_FILE_LIMIT_BYTES,
+  REPAIR_LIMIT_BYTES,
+} from './limits';
+export { LIST_OF, ROW_OF_LIST, type ListedRow, type ListName } from './rowLists';
+export { brokenInState, type BrokenRule } from './rules';
+export { picturesOf } from './pictures';
+export { presentRow } from './oldFiles';
+export { FrozenFigures, Repair, RepairHead, RepairState, Revision } from './repair';
+export { Change, applyChange, inverseOf, rowBefore, withRow, type RowKind, type RowOf } from './change';
 export {
   ChangeReply,
   CreatedReply,
@@ -55,7 +59,6 @@ export {
 } from './api';
 export {
   REPAIR_FILE_FORMAT,
-  REPAIR_FILE_LIMIT_BYTES,
   REPAIR_FILE_VERSION,
   RepairFile,
   faultOfIssue,

@@ -4,6 +4,7 @@ import { Chain } from './chain';
 import { Fit } from './fit';
 import { Id, line, name, paragraph } from './ids';
 import { Layout } from './layout';
+import { LIST_LIMITS } from './limits';
 import { Photo } from './photo';
 import { Body } from './recipe';
 import { Reading, Size } from './size';
@@ -42,13 +43,13 @@ export type FrozenFigures = z.infer<typeof FrozenFigures>;
 /** Everything of a repair that a revision freezes. */
 export const RepairState = z.strictObject({
   head: RepairHead,
-  sizes: z.array(Size).max(20_000),
-  readings: z.array(Reading).max(50_000),
-  layouts: z.array(Layout).max(200),
-  fits: z.array(Fit).max(2000),
-  chains: z.array(Chain).max(200),
-  photos: z.array(Photo).max(200),
-  bodies: z.array(Body).max(100),
+  sizes: z.array(Size).max(LIST_LIMITS.sizes),
+  readings: z.array(Reading).max(LIST_LIMITS.readings),
+  layouts: z.array(Layout).max(LIST_LIMITS.layouts),
+  fits: z.array(Fit).max(LIST_LIMITS.fits),
+  chains: z.array(Chain).max(LIST_LIMITS.chains),
+  photos: z.array(Photo).max(LIST_LIMITS.photos),
+  bodies: z.array(Body).max(LIST_LIMITS.bodies),
 });
 export type RepairState = z.infer<typeof RepairState>;
 
@@ -68,5 +69,5 @@ export const Revision = z.strictObject({
 export type Revision = z.infer<typeof Revision>;
 
 /** One thing to mend, whole. */
-export const Repair = RepairState.extend({ revisions: z.array(Revision).max(200) });
+export const Repair = RepairState.extend({ revisions: z.array(Revision).max(LIST_LIMITS.revisions) });
 export type Repair = z.infer<typeof Repair>;

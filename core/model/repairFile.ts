@@ -3,13 +3,17 @@ import { z } from 'zod';
 import { no, ok, type Fault, type Result } from '@core/fault';
 
 import { PhotoFile } from './photo';
-import { Repair, type RepairState } from './repair';
+import { LIST_LIMITS, REPAIR_FILE_LIMIT_BYTES } from './limits';
+import { inPresentForm } from './oldFiles';
+import { Repair } from './repair';
+import { ROW_OF_LIST } from './rowLists';
+import { brokenInState, type BrokenRule } from './rules';
 import { Workshop } from './workshop';
 
 export const REPAIR_FILE_FORMAT = 'even-spare-repair';
 export const REPAIR_FILE_VERSION = 1;
-/** Longest repair file that is read, bytes. A repair with 10,000 readings takes about 3 MB. */
-export const REPAIR_FILE_LIMIT_BYTES = 60 * 1024 * 1024;
+/** Longest file that is written in lines, bytes. */
+const READABLE_BYTES = 2 * 1024 * 1024;
 
 /** The repair file, documented in docs/repair-file.md. */
 export const RepairFile = z.strictObject({
@@ -22,7 +26,7 @@ export const RepairFile = z.strictObject({
   /** The pictures of its photos, JPEG in base 64, by their name. */
   photoFiles: z
     .array(z.strictObject({ file: PhotoFile, base64: z.base64() }))
-    .max(200)
+    .max(LIST_LIMITS.photos)
     .optional(),
 });
 export type RepairFile = z.infer<typeof RepairFile>;
@@ -38,7 +42,9 @@ export function writeRepairFile(content: RepairFileContent, now: string): string
     writtenAt: now,
     ...content,
   };
-  return JSON.stringify(file, null, 1);
+  const text = JSON.stringify(file);
+  // People read small ones; of large ones the white space alone would be megabytes.
+  return text.length > READABLE_BYTES ? text : JSON.stringify(file, null, 1);
 }
 
 /** Reads a repair file; a fault names the place in it. */
@@ -49,7 +55,8 @@ export function readRepairFile(text: string): Result<RepairFileContent, Fault> {
   }
   let data: unknown;
   try {
-    data = JSON.parse(text);
+    // Some programs put a byte order mark before it.
+    data = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch {
     return no({ code: 'file.notJson' });
   }
@@ -66,10 +73,10 @@ export function parseRepairFile(data: unknown): Result<RepairFileContent, Fault>
     const version = 'version' in data ? data.version : undefined;
     return no({ code: 'file.otherVersion', version, supported: REPAIR_FILE_VERSION });
   }
-  const parsed = RepairFile.safeParse(data);
+  const parsed = RepairFile.safeParse(inPresentForm(data));
   if (!parsed.success) return no(faultOfIssue(parsed.error.issues[0]!));
   const { repair, workshop, photoFiles } = parsed.data;
-  const inconsistency = findInconsistency(repair);
+  const inconsistency = findInconsistency(parsed.data);
   return inconsistency ? no(inconsistency) : ok({ repair, workshop, photoFiles });
 }
 
@@ -91,75 +98,27 @@ export function faultOfIssue(issue: z.core.$ZodIssue): Fault {
 
 const invalid = (path: string, message: string): Fault => ({ code: 'file.invalid', path, message });
 
-/** Rules between rows that a schema cannot hold: ids are unique, tags are unique, references lead somewhere. */
-function findInconsistency(repair: Repair): Fault | null {
-  return (
-    findDouble(repair) ??
-    findDangling(repair, 'repair') ??
-    repair.revisions.reduce<Fault | null>(
-      (found, { state }, index) => found ?? findDangling(state, `repair.revisions[${index}].state`),
-      null,
-    )
-  );
-}
-
-function findDouble(repair: Repair): Fault | null {
-  for (const list of [
-    'sizes',
-    'readings',
-    'layouts',
-    'fits',
-    'chains',
-    'photos',
-    'bodies',
-    'revisions',
-  ] as const) {
-    const seen = new Set<string>();
-    for (const [index, { id }] of repair[list].entries()) {
-      if (seen.has(id)) return invalid(`repair.${list}[${index}].id`, `"${id}" stands twice`);
-      seen.add(id);
-    }
-  }
-  const tags = new Set<string>();
-  for (const [index, { tag }] of repair.sizes.entries()) {
-    if (tags.has(tag)) return invalid(`repair.sizes[${index}].tag`, `tag ${tag} stands twice`);
-    tags.add(tag);
+/** Rules between rows that a schema cannot hold; the same as those of changes. */
+function findInconsistency({ repair, photoFiles = [] }: RepairFile): Fault | null {
+  const broken = brokenInState(repair);
+  if (broken) return invalid(`repair.${broken.path}`, messageOf(broken));
+  const names = new Set<string>();
+  for (const [index, { file }] of photoFiles.entries()) {
+    if (names.has(file)) return invalid(`photoFiles[${index}].file`, `picture "${file}" stands twice`);
+    names.add(file);
   }
   return null;
 }
 
-/** Finds a reference to a size, or inside a layout to a point, that is not there. */
-function findDangling(state: RepairState, place: string): Fault | null {
-  const sizes = new Set(state.sizes.map((size) => size.id));
-  const missing = (path: string, id: string) =>
-    sizes.has(id) ? null : invalid(`${place}.${path}`, `there is no size "${id}"`);
-  for (const [index, reading] of state.readings.entries()) {
-    const fault = missing(`readings[${index}].sizeId`, reading.sizeId);
-    if (fault) return fault;
+function messageOf(broken: BrokenRule): string {
+  switch (broken.rule) {
+    case 'reference':
+      return `there is no ${ROW_OF_LIST[broken.reference.list]} "${broken.reference.id}"`;
+    case 'noPoint':
+      return `there is no point "${broken.id}"`;
+    case 'double':
+      return `"${broken.id}" stands twice`;
+    case 'full':
+      return `there are more than ${broken.limit}`;
   }
-  for (const [index, fit] of state.fits.entries()) {
-    const fault = missing(`fits[${index}].counterpartSizeId`, fit.counterpartSizeId);
-    if (fault) return fault;
-  }
-  for (const [index, photo] of state.photos.entries()) {
-    for (const [tagIndex, tag] of photo.tags.entries()) {
-      const fault = missing(`photos[${index}].tags[${tagIndex}].sizeId`, tag.sizeId);
-      if (fault) return fault;
-    }
-  }
-  for (const [index, layout] of state.layouts.entries()) {
-    const points = new Set(layout.points.map((point) => point.id));
-    for (const [at, distance] of layout.distances.entries()) {
-      for (const end of ['from', 'to'] as const) {
-        const there = distance[end];
-        if ('point' in there && !points.has(there.point)) {
-          return invalid(
-            `${place}.layouts[${index}].distances[${at}].${end}`,
-            `there is no point "${there.point}"`,
-          );
-        }
-      }
-    }
-  }
-  return null;
 }

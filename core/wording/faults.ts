@@ -1,6 +1,8 @@
 import type { Fault, FaultCode, NamedLength } from '@core/fault';
 import { showNumber } from '@core/quantity';
 
+import { SERVER_SENTENCES } from './serverFaults';
+
 const mm = (value: number) => `${showNumber(value)} mm`;
 /** `bore B (6.25 mm)`, or `bore (6.25 mm)` when it has no tag. */
 const named = ({ what, tag, mm: length }: NamedLength) => `${what}${tag ? ` ${tag}` : ''} (${mm(length)})`;
@@ -113,11 +115,19 @@ const SENTENCES: Sentences = {
   'row.stale': ({ row }) =>
     `This ${rowWord(row)} was changed somewhere else in the meantime. Choose which of the two to keep.`,
   'row.frozen': ({ letter }) => `Revision ${letter} is frozen and stays as it is. Freeze a new one instead.`,
-  'photo.notAnImage': () => 'This is not a photo that can be read. Choose a JPEG, PNG, WebP or HEIF picture.',
+  'row.listFull': ({ row, limit }) =>
+    `A repair has room for ${limit.toLocaleString('en')} ${rowWord(row)}s, deleted ones too, and they are all taken. Begin a new repair for the rest.`,
+  'row.double': ({ row, path, id }) =>
+    `Two parts of this ${rowWord(row)} go by one name, “${id}” at ${path}. Give each a name of its own.`,
+  'photo.notAnImage': () =>
+    'This is not a photo that can be read. Choose a JPEG, PNG, WebP, AVIF or TIFF picture.',
   'photo.tooBig': ({ bytes, limitBytes }) =>
     `This photo has ${Math.ceil(bytes / 1048576)} MB; up to ${limitBytes / 1048576} MB can be taken in. Take it smaller, or crop it.`,
   'photo.tooManyPixels': ({ megapixels, limitMegapixels }) =>
     `This photo has ${Math.round(megapixels)} megapixels; up to ${limitMegapixels} can be taken in. Take it smaller, or crop it.`,
+  'photo.heif': () =>
+    'This photo is in the HEIF format, which can’t be read here. Let the camera save JPEG (“most compatible”), or send it as JPEG or PNG.',
+  ...SERVER_SENTENCES,
   'device.unknown': () => 'There is nothing of that name on the practice bench. Load the page again.',
   'file.notJson': () =>
     'This is not a whole repair file: it can’t be read as JSON. It may have been cut short; get it again.',

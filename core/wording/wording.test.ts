@@ -7,7 +7,9 @@ import { FAULT_CODES, sentenceOf, spokenSentence, stepSentence } from '@core/wor
 
 describe('sentences of faults', () => {
   test('every code that is declared has one', () => {
-    const source = readFileSync(`${__dirname}/../fault/index.ts`, 'utf8');
+    const source = ['index', 'serverFault']
+      .map((name) => readFileSync(`${__dirname}/../fault/${name}.ts`, 'utf8'))
+      .join('\n');
     const declared = [...source.matchAll(/code: '([^']+)'/g)].map((match) => match[1]!);
     expect(declared.length).toBeGreaterThan(30);
     expect([...FAULT_CODES].sort()).toEqual(declared.sort());

@@ -20,7 +20,8 @@ export class Workshop {
   async start(): Promise<void> {
     const child = spawn(
       process.execPath,
-      [join(root, 'node_modules', 'tsx', 'dist', 'cli.mjs'), 'server/main.ts'],
+      // In the very process, and not in a child of it, so that stopping it stops it.
+      ['--import', 'tsx', 'server/main.ts'],
       {
         cwd: root,
         env: { ...process.env, EVEN_SPARE_PORT: String(this.#port), EVEN_SPARE_DATA: this.#folder },

@@ -1,27 +1,126 @@
-import { mkdirSync } from 'node:fs';
+import {
+  accessSync,
+  closeSync,
+  constants,
+  existsSync,
+  fsyncSync,
+  mkdirSync,
+  openSync,
+  readdirSync,
+  statSync,
+} from 'node:fs';
 import { join } from 'node:path';
 
 import knex, { type Knex } from 'knex';
 
-import { LibsqlDialect } from './libsqlDialect';
-import { migrationSource } from './migrations';
+import { Database } from './database';
+import { LibsqlDialect, type Connection } from './libsqlDialect';
+import { migrate } from './migrations';
+import { storageFault } from './storageFault';
+import { Trouble } from '../trouble';
 
-/** Opens the database in a folder (`:memory:` for none), brings it up to date and switches on its guards. */
-export async function openDatabase(folder: string): Promise<Knex> {
-  const inMemory = folder === ':memory:';
-  if (!inMemory) mkdirSync(folder, { recursive: true });
-  const database = knex({
-    client: LibsqlDialect as unknown as typeof Knex.Client,
-    connection: { filename: inMemory ? ':memory:' : join(folder, 'even-spare.sqlite') },
-    useNullAsDefault: true,
-    // One connection: SQLite has one writer, and a transaction then keeps everybody else out.
-    pool: { min: 1, max: 1 },
-  });
-  await database.raw('pragma foreign_keys = on');
-  if (!inMemory) {
-    await database.raw('pragma journal_mode = wal');
-    await database.raw('pragma synchronous = normal');
+export const DATABASE_FILE = 'even-spare.sqlite';
+export const PHOTO_FOLDER = 'photos';
+
+/** How a database is kept; the usual one loses nothing that was acknowledged, even when the power goes. */
+export interface Keeping {
+  /** Whether every change is on the disk before it is acknowledged. Without it only the bench works. */
+  synced: boolean;
+}
+
+/**
+ * Opens the database in a folder (`:memory:` for none), looks whether it is sound and brings it up to date.
+ * @throws Trouble when it is not to be opened; then nothing was changed.
+ */
+export async function openDatabase(
+  folder: string,
+  { synced }: Keeping = { synced: true },
+): Promise<Database> {
+  const file = folder === ':memory:' ? null : join(folder, DATABASE_FILE);
+  if (file !== null) {
+    makeFolder(folder);
+    mustBeWhole(folder, file);
   }
-  await database.migrate.latest({ migrationSource });
-  return database;
+  const connections = knex({
+    client: LibsqlDialect as unknown as typeof Knex.Client,
+    connection: { filename: file ?? ':memory:' },
+    useNullAsDefault: true,
+    // Whatever goes wrong is thrown as well, and told there.
+    log: { error: () => {}, warn: () => {} },
+    pool: {
+      // One connection: SQLite has one writer, and a transaction then keeps everybody else out.
+      min: 1,
+      max: 1,
+      afterCreate: (connection: Connection, done: (error: Error | null, connection: Connection) => void) => {
+        try {
+          prepare(connection, file !== null, synced);
+          done(null, connection);
+        } catch (error) {
+          done(error as Error, connection);
+        }
+      },
+    },
+  });
+  try {
+    if (file !== null) await mustBeSound(connections, file);
+    await migrate(connections, file ?? 'memory');
+  } catch (error) {
+    await connections.destroy();
+    const fault = storageFault(error, file ?? 'memory');
+    throw fault ? new Trouble(fault, { cause: error }) : error;
+  }
+  if (file !== null) syncFolder(folder);
+  return new Database(connections, file);
+}
+
+function prepare(connection: Connection, onDisk: boolean, synced: boolean): void {
+  // A lock is waited for without holding everybody else up (see Database).
+  connection.pragma('busy_timeout = 20');
+  connection.pragma('foreign_keys = on');
+  if (!onDisk) return;
+  connection.pragma('journal_mode = wal');
+  connection.pragma(`synchronous = ${synced ? 'full' : 'off'}`);
+}
+
+/**
+ * Makes the folder that a workshop is kept in, if it is not there.
+ * @throws Trouble when it can't be made, or can't be written in.
+ */
+export function makeFolder(folder: string): void {
+  try {
+    mkdirSync(folder, { recursive: true });
+    accessSync(folder, constants.W_OK);
+  } catch (error) {
+    throw new Trouble(storageFault(error, folder) ?? { code: 'server.notAFolder', where: folder }, {
+      cause: error,
+    });
+  }
+}
+
+/** Refuses a folder in which a workshop's database is missing or was cut off. */
+function mustBeWhole(folder: string, file: string): void {
+  const there = statSync(file, { throwIfNoEntry: false });
+  if (there?.size === 0) throw new Trouble({ code: 'server.cut', where: file });
+  const photos = join(folder, PHOTO_FOLDER);
+  if (!there && existsSync(photos) && readdirSync(photos).some((name) => name.endsWith('.jpg'))) {
+    throw new Trouble({ code: 'server.photosWithoutData', where: file });
+  }
+}
+
+/** SQLite's own look over the whole file: about a second for a gigabyte. */
+async function mustBeSound(connections: Knex, file: string): Promise<void> {
+  const [first] = (await connections.raw('pragma quick_check(1)')) as { quick_check: string }[];
+  if (first && first.quick_check !== 'ok') {
+    throw new Trouble({ code: 'server.damaged', where: file, found: first.quick_check });
+  }
+}
+
+/** So that a file that was just made is still there after the power went. */
+export function syncFolder(folder: string): void {
+  const handle = openSync(folder, 'r');
+  try {
+    fsyncSync(handle);
+  } finally {
+    closeSync(handle);
+  }
 }

@@ -1,12 +1,16 @@
-import { readdirSync } from 'node:fs';
+import { readdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 
 import request from 'supertest';
 import sharp from 'sharp';
 
-import { readRepairFile, writeRepairFile, type Photo, type Repair } from '@core/model';
+import { PHOTOS_LIMIT_BYTES, readRepairFile, writeRepairFile, type Photo, type Repair } from '@core/model';
+import { freeze } from '@core/revision';
 import { rackWheel } from '@core/testing/repairDraft';
+import { DEFAULT_WORKSHOP } from '@core/workshop';
 import { openTestServer, testSurroundings, type TestServer } from '@server/testing/testServer';
 
+import { isPlainJpeg } from './plainJpeg';
 import { preparePhoto } from './prepare';
 
 /** A picture with a red left half and a blue right one. */
@@ -33,6 +37,38 @@ async function pixel(jpeg: Buffer, x: number, y: number) {
 }
 
 describe('a picture that is taken in', () => {
+  test('and was written here before is kept byte for byte, so that it is no worse at each opening', async () => {
+    const once = (await prepared(await twoHalves(600, 400).jpeg({ quality: 95 }).toBuffer())).jpeg;
+    const again = await prepared(once);
+    expect(again.jpeg.equals(once)).toBe(true);
+    expect([again.widthPx, again.heightPx]).toEqual([600, 400]);
+    // With anything in it but the picture it is written anew, and that is left behind.
+    const hidden = Buffer.concat([once, Buffer.from('<script>')]);
+    const commented = Buffer.concat([
+      once.subarray(0, 2),
+      Buffer.from([0xff, 0xfe, 0, 6, 0x6e, 0x6f, 0x74, 0x65]),
+      once.subarray(2),
+    ]);
+    for (const bytes of [hidden, commented]) {
+      expect(isPlainJpeg(bytes)).toBe(false);
+      const { jpeg } = await prepared(bytes);
+      expect(jpeg.includes('script') || jpeg.includes('note')).toBe(false);
+      expect(isPlainJpeg(jpeg)).toBe(true);
+    }
+    expect(isPlainJpeg(once.subarray(0, once.length - 40))).toBe(false);
+    const progressive = await twoHalves().jpeg({ progressive: true }).toBuffer();
+    expect(isPlainJpeg(progressive)).toBe(true);
+  });
+
+  test('in the HEIF of some telephones is refused with what to do about it', async () => {
+    const heif = Buffer.concat([
+      Buffer.from([0, 0, 0, 24]),
+      Buffer.from('ftypheic\0\0\0\0mif1heic', 'latin1'),
+      Buffer.alloc(200, 7),
+    ]);
+    expect(await faultOf(heif)).toEqual({ code: 'photo.heif' });
+  });
+
   test('stands upright, however the camera was held', async () => {
     // Orientation 6: turn it a quarter clockwise to see it upright, so that the left edge comes to the top.
     const bytes = await twoHalves().jpeg({ quality: 95 }).withMetadata({ orientation: 6 }).toBuffer();
@@ -188,5 +224,95 @@ describe('photos over the API', () => {
       .send(JSON.parse(text) as object);
     expect(reply.status).toBe(422);
     expect((reply.body as { sentence: string }).sentence).toContain('photoFiles[0]');
+  });
+});
+
+describe('pictures that nobody shows', () => {
+  let server: TestServer;
+  beforeEach(async () => {
+    server = await openTestServer();
+  });
+  afterEach(() => server.close());
+
+  const DAY = 24 * 60 * 60 * 1000;
+  test('are swept in time, with the parts of those that never arrived', async () => {
+    const keep = async (width: number) => {
+      const kept = await server.photos.keep(await twoHalves(width).jpeg().toBuffer());
+      if (!kept.ok) throw new Error(kept.fault.code);
+      return kept.value.file;
+    };
+    const [shown, loose] = [await keep(100), await keep(140)];
+    writeFileSync(join(server.photoFolder, '.half-a-picture'), 'x');
+    const names = () => readdirSync(server.photoFolder).sort();
+    const all = names();
+    expect(all).toHaveLength(3);
+    const now = Date.now();
+    expect(await server.photos.sweep(new Set([shown]), now)).toBe(0);
+    expect(await server.photos.sweep(new Set([shown]), now + 2 * DAY)).toBe(1);
+    expect(names()).toEqual([`${shown}.jpg`, `${loose}.jpg`].sort());
+    expect(await server.photos.sweep(new Set([shown]), now + 61 * DAY)).toBe(1);
+    expect(names()).toEqual([`${shown}.jpg`]);
+  });
+
+  test('are none that a photo or a revision has', async () => {
+    const repair = rackWheel();
+    const photo = (file: string): Photo => ({
+      id: `photo-${file[0]}`,
+      version: 1,
+      name: 'Hub',
+      file: file.repeat(64),
+      widthPx: 10,
+      heightPx: 10,
+      tags: [],
+      removed: file === 'b',
+    });
+    repair.photos.push(photo('a'), photo('b'));
+    repair.revisions.push(
+      freeze(
+        { ...repair, photos: [photo('c')] },
+        { id: 'r', note: '', frozenAt: '2026-05-04T10:00:00.000Z', figures: [], workshop: DEFAULT_WORKSHOP },
+      ),
+    );
+    await server.store.open(repair);
+    expect([...(await server.store.usedPictures())].sort()).toEqual(
+      ['a', 'b', 'c'].map((letter) => letter.repeat(64)),
+    );
+  });
+
+  test('more than a file has room for are refused with their own number', async () => {
+    const wheel = await server.store.open(rackWheel());
+    const big = async (seed: number) => {
+      const noise = Buffer.from(
+        Uint8Array.from({ length: 2000 * 1500 * 3 }, (_, at) => (at * 2654435761 * seed) >>> 13),
+      );
+      const jpeg = await sharp(noise, { raw: { width: 2000, height: 1500, channels: 3 } })
+        .jpeg({ quality: 100, chromaSubsampling: '4:4:4' })
+        .toBuffer();
+      const kept = await server.photos.keep(jpeg);
+      if (!kept.ok) throw new Error(kept.fault.code);
+      return { ...kept.value, bytes: jpeg.length };
+    };
+    let bytes = 0;
+    let taken = 0;
+    let refused: request.Response | null = null;
+    for (let seed = 1; refused === null; seed += 1) {
+      const { bytes: more, ...photo } = await big(seed);
+      const value: Photo = { id: `p${seed}`, version: 0, name: 'Noise', ...photo, tags: [], removed: false };
+      const reply = await request(server.app)
+        .post(`/api/repairs/${wheel.head.id}/changes`)
+        .send({ changeId: `c${seed}`, row: 'photo', baseVersion: 0, value });
+      if (reply.status === 200) {
+        bytes += more;
+        taken += 1;
+      } else refused = reply;
+    }
+    expect(refused.body).toMatchObject({
+      fault: { code: 'photos.tooLarge', limitBytes: PHOTOS_LIMIT_BYTES },
+    });
+    expect((refused.body as { sentence: string }).sentence).toContain('40 MB');
+    expect(taken).toBeGreaterThan(3);
+    expect(bytes).toBeLessThanOrEqual(PHOTOS_LIMIT_BYTES);
+    const saved = await request(server.app).get(`/api/repairs/${wheel.head.id}/file`);
+    await request(server.app).post('/api/repair-files').type('json').send(saved.text).expect(201);
   });
 });

@@ -2,6 +2,8 @@ import sharp from 'sharp';
 
 import { no, ok, type Fault, type Result } from '@core/fault';
 
+import { isPlainJpeg } from './plainJpeg';
+
 /** Largest picture that is taken in, bytes and megapixels; a phone's best is below half of either. */
 export const PHOTO_LIMIT_BYTES = 25 * 1024 * 1024;
 export const PHOTO_LIMIT_MEGAPIXELS = 64;
@@ -9,8 +11,16 @@ export const PHOTO_LIMIT_MEGAPIXELS = 64;
 const KEPT_PX = 2400;
 const KEPT_QUALITY = 82;
 
-/** Photographs, and nothing that is drawn or can run. */
+/** Photographs, and nothing that is drawn or can run. Of HEIF only AVIF can be read. */
 const FORMATS = new Set(['jpeg', 'png', 'webp', 'heif', 'tiff']);
+
+const READING = { limitInputPixels: PHOTO_LIMIT_MEGAPIXELS * 1e6 };
+
+/** An ISO base media file that says it is of the HEIF family (ISO/IEC 23008-12, 10.2). */
+function isHeif(bytes: Uint8Array): boolean {
+  const text = Buffer.from(bytes.subarray(4, 12)).toString('latin1');
+  return /^ftyp(hei|hev|mif|msf)/.test(text);
+}
 
 export interface PreparedPhoto {
   jpeg: Buffer;
@@ -28,13 +38,19 @@ export async function preparePhoto(bytes: Uint8Array): Promise<Result<PreparedPh
   }
   try {
     // Reads the head of the file only.
-    const { format, width, height } = await sharp(bytes, { limitInputPixels: false }).metadata();
+    const head = await sharp(bytes, { limitInputPixels: false }).metadata();
+    const { format, width, height } = head;
     if (!format || !FORMATS.has(format)) return no({ code: 'photo.notAnImage' });
     const megapixels = (width * height) / 1e6;
     if (megapixels > PHOTO_LIMIT_MEGAPIXELS) {
       return no({ code: 'photo.tooManyPixels', megapixels, limitMegapixels: PHOTO_LIMIT_MEGAPIXELS });
     }
-    const { data, info } = await sharp(bytes, { limitInputPixels: PHOTO_LIMIT_MEGAPIXELS * 1e6 })
+    if (format === 'jpeg' && Math.max(width, height) <= KEPT_PX && isPlainJpeg(bytes)) {
+      // Written by this very function before: written anew at each opening, it would be a little worse each time.
+      await sharp(bytes, READING).stats();
+      return ok({ jpeg: Buffer.from(bytes), widthPx: width, heightPx: height });
+    }
+    const { data, info } = await sharp(bytes, READING)
       .rotate()
       .resize({ width: KEPT_PX, height: KEPT_PX, fit: 'inside', withoutEnlargement: true })
       .flatten({ background: '#ffffff' })
@@ -42,6 +58,6 @@ export async function preparePhoto(bytes: Uint8Array): Promise<Result<PreparedPh
       .toBuffer({ resolveWithObject: true });
     return ok({ jpeg: data, widthPx: info.width, heightPx: info.height });
   } catch {
-    return no({ code: 'photo.notAnImage' });
+    return no({ code: isHeif(bytes) ? 'photo.heif' : 'photo.notAnImage' });
   }
 }

@@ -14,14 +14,25 @@ interface LineRow {
   picture: string | null;
 }
 
-/** One page of the repairs that are not removed, newest change first. */
+/** As many as are counted, and as many found ones as are put in order by themselves. */
+const COUNTED = 200;
+
+/**
+ * One page of the repairs that are not removed, or of those that are, newest change first. None of what it does
+ * grows with the number of repairs: it counts no further than to COUNTED, and what is found more often than that is
+ * looked for along the list.
+ */
 export async function listRepairs(database: Knex, query: z.infer<typeof ListQuery>): Promise<RepairList> {
+  const words = searchExpression(query.search);
+  const found = words === null ? null : await findWords(database, words);
   const matching = () => {
-    const rows = database('repairs').where({ removed: false });
-    const words = searchExpression(query.search);
-    return words === null
-      ? rows
-      : rows.whereIn('id', database('repairs_search').select('id').whereRaw('words match ?', [words]));
+    const rows = database('repairs').where({ removed: query.removed });
+    if (found === null) return rows;
+    if (found.length <= COUNTED) return rows.whereIn('search_id', found);
+    return rows.whereRaw(
+      'exists (select 1 from repairs_words where words match ? and repairs_words.rowid = repairs.search_id)',
+      [words!],
+    );
   };
   const page = matching()
     .select<LineRow[]>('id', 'name', 'place', 'touched_at', 'stage', 'next', 'revision', 'picture')
@@ -37,12 +48,28 @@ export async function listRepairs(database: Knex, query: z.infer<typeof ListQuer
   const rows = await page;
   const shown = rows.slice(0, query.limit);
   const last = shown.at(-1);
-  const total = (await matching().count<{ count: number }[]>({ count: '*' }))[0]!.count;
+  const counted = await database.count<{ count: number }[]>({ count: '*' }).from(
+    matching()
+      .select('id')
+      .limit(COUNTED + 1)
+      .as('some'),
+  );
+  const total = Math.min(counted[0]!.count, COUNTED);
   return {
     repairs: shown.map(lineOf),
     next: rows.length > query.limit && last ? `${last.touched_at}|${last.id}` : null,
     total,
+    more: counted[0]!.count > COUNTED,
   };
+}
+
+/** Numbers of the repairs that have such words, at most one more than are put in order by themselves. */
+async function findWords(database: Knex, words: string): Promise<number[]> {
+  const rows = await database<{ rowid: number }>('repairs_words')
+    .select('rowid')
+    .whereRaw('words match ?', [words])
+    .limit(COUNTED + 1);
+  return rows.map(({ rowid }) => rowid);
 }
 
 function lineOf({ touched_at, picture, ...row }: LineRow): RepairLine {

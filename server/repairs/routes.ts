@@ -1,24 +1,31 @@
-import { Router, json } from 'express';
+import { Router } from 'express';
 
 import { fileStem } from '@core/formats';
 import {
   Change,
+  CHANGE_LIMIT_BYTES,
   Id,
   ListQuery,
   NewRepair,
   parseRepairFile,
   Picture,
+  picturesOf,
   REPAIR_FILE_LIMIT_BYTES,
   writeRepairFile,
   type Repair,
 } from '@core/model';
 
+import { boundedJson } from '../http/boundedJson';
 import type { PhotoStore } from '../photos/store';
 import { Refused } from '../refusal';
 import type { WorkshopStore } from '../workshop/store';
 import type { RepairStore, Surroundings } from './store';
 
 const missing = (id: string) => new Refused(404, { code: 'row.missing', row: 'head', id });
+
+const NEW_REPAIR_BYTES = 64 * 1024;
+/** A line drawing at its most. */
+const PICTURE_BYTES = 2 * 1024 * 1024;
 
 /** The API of repairs; described for people in docs/api.md. */
 export function repairRoutes(parts: {
@@ -29,7 +36,10 @@ export function repairRoutes(parts: {
 }): Router {
   const { store, workshop, photos, surroundings } = parts;
   const router = Router();
-  const small = json({ limit: '2mb' });
+  const small = boundedJson({ bytes: NEW_REPAIR_BYTES });
+  const picture = boundedJson({ bytes: PICTURE_BYTES });
+  const change = boundedJson({ bytes: CHANGE_LIMIT_BYTES, tooLarge: 'change.tooLarge' });
+  const file = boundedJson({ bytes: REPAIR_FILE_LIMIT_BYTES, tooLarge: 'file.tooBig' });
 
   router.get('/repairs', async (request, response) => {
     response.json(await store.list(ListQuery.parse(request.query)));
@@ -47,13 +57,13 @@ export function repairRoutes(parts: {
     response.type('json').send(text);
   });
 
-  router.post('/repairs/:id/changes', small, async (request, response) => {
+  router.post('/repairs/:id/changes', change, async (request, response) => {
     const result = await store.change(Id.parse(request.params.id), Change.parse(request.body));
     if (!result.ok) throw Refused.of(result.fault);
     response.json(result.value);
   });
 
-  router.put('/repairs/:id/picture', small, async (request, response) => {
+  router.put('/repairs/:id/picture', picture, async (request, response) => {
     const id = Id.parse(request.params.id);
     if (!(await store.setPicture(id, Picture.parse(request.body)))) throw missing(id);
     response.status(204).end();
@@ -66,7 +76,7 @@ export function repairRoutes(parts: {
     const content = {
       repair,
       workshop: await workshop.get(),
-      photoFiles: await photos.embed(repair.photos.map(({ file }) => file)),
+      photoFiles: await photos.embed(picturesOf(repair)),
     };
     response
       .type('json')
@@ -74,10 +84,10 @@ export function repairRoutes(parts: {
       .send(writeRepairFile(content, surroundings.now()));
   });
 
-  router.post('/repair-files', json({ limit: REPAIR_FILE_LIMIT_BYTES }), async (request, response) => {
-    const file = parseRepairFile(request.body as unknown);
-    if (!file.ok) throw Refused.of(file.fault);
-    const { repair, workshop: brought, photoFiles } = file.value;
+  router.post('/repair-files', file, async (request, response) => {
+    const read = parseRepairFile(request.body as unknown);
+    if (!read.ok) throw Refused.of(read.fault);
+    const { repair, workshop: brought, photoFiles } = read.value;
     const renamed = await photos.unpack(photoFiles ?? []);
     if (!renamed.ok) throw Refused.of(renamed.fault);
     if (brought) await workshop.bringIn(brought);

@@ -1,10 +1,9 @@
 import type { Knex } from 'knex';
 
-import { LIST_OF, type Repair, type RepairHead, type RowKind } from '@core/model';
-import { progressOf } from '@core/progress';
-import { newestRevision } from '@core/revision';
+import { LIST_OF, type ListName, type Repair, type RepairHead, type RowKind } from '@core/model';
 
-import { ROW_TABLES } from '../database/migrations';
+/** Every list of a repair has a table of its name. */
+const LISTS: readonly ListName[] = Object.values(LIST_OF);
 
 interface StoredRow {
   id: string;
@@ -13,18 +12,29 @@ interface StoredRow {
   data: string;
 }
 
+/** A repair as it was read, and how many bytes of JSON it has. */
+export interface LoadedRepair {
+  repair: Repair;
+  bytes: number;
+}
+
 /** Reads a whole repair; null if there is none of that id. */
-export async function loadRepair(database: Knex, id: string): Promise<Repair | null> {
+export async function loadRepair(database: Knex, id: string): Promise<LoadedRepair | null> {
   const head = await database<StoredRow>('repairs').select('data').where({ id }).first();
   if (!head) return null;
-  const lists: Partial<Record<(typeof ROW_TABLES)[number], unknown[]>> = {};
-  for (const table of ROW_TABLES) {
-    const rows = await database<StoredRow>(table).select('data').where({ repair_id: id }).orderBy('position');
-    lists[table] = rows.map((row) => JSON.parse(row.data) as unknown);
+  const lists: Partial<Record<ListName, unknown[]>> = {};
+  let bytes = head.data.length;
+  for (const list of LISTS) {
+    const rows = await database<StoredRow>(list).select('data').where({ repair_id: id }).orderBy('position');
+    lists[list] = rows.map((row) => JSON.parse(row.data) as unknown);
+    for (const row of rows) bytes += bytesOf(row.data);
   }
   // What was written was parsed then; reading it back needs no second look.
-  return { head: JSON.parse(head.data) as RepairHead, ...lists } as Repair;
+  return { repair: { head: JSON.parse(head.data) as RepairHead, ...lists } as Repair, bytes };
 }
+
+/** Bytes that a text takes in a file. */
+export const bytesOf = (text: string): number => Buffer.byteLength(text);
 
 /** Writes one row of a repair, new or changed. */
 export async function writeRow(database: Knex, repair: Repair, kind: RowKind, id: string): Promise<void> {
@@ -38,11 +48,28 @@ export async function writeRow(database: Knex, repair: Repair, kind: RowKind, id
     .merge(['version', 'data']);
 }
 
-/** Writes the head, what lists show of the repair, and the words it is found by. */
-export async function writeHead(database: Knex, repair: Repair, now: string): Promise<void> {
+/**
+ * Writes the head of a repair that is there, and that it was touched. What lists show of it is worked out later (see
+ * Summaries), since that takes longer the larger the repair is.
+ */
+export async function touchHead(database: Knex, { head }: Repair, now: string): Promise<void> {
+  await database('repairs')
+    .where({ id: head.id })
+    .update({
+      version: head.version,
+      name: head.name,
+      place: head.place,
+      removed: head.removed,
+      data: JSON.stringify(head),
+      touched_at: now,
+      stale: true,
+    });
+}
+
+/** Writes a repair that is not there yet, with all its rows. */
+export async function writeWhole(database: Knex, repair: Repair, now: string): Promise<void> {
   const { head } = repair;
-  const { stage, next } = progressOf(repair);
-  const row = {
+  await database('repairs').insert({
     id: head.id,
     version: head.version,
     name: head.name,
@@ -50,42 +77,21 @@ export async function writeHead(database: Knex, repair: Repair, now: string): Pr
     removed: head.removed,
     data: JSON.stringify(head),
     touched_at: now,
-    stage,
-    next,
-    revision: newestRevision(repair)?.letter ?? null,
-  };
-  await database('repairs').insert(row).onConflict('id').merge();
-  await database('repairs_search').where({ id: head.id }).delete();
-  await database('repairs_search').insert({ id: head.id, words: wordsOf(repair) });
-}
-
-/** Writes a repair that is not there yet, with all its rows. */
-export async function writeWhole(database: Knex, repair: Repair, now: string): Promise<void> {
-  await writeHead(database, repair, now);
-  for (const table of ROW_TABLES) {
-    const rows = repair[table].map((row, position) => ({
-      repair_id: repair.head.id,
+    stage: 'sizes',
+    next: '',
+    revision: null,
+    stale: true,
+    search_id: database.raw('(select coalesce(max(search_id), 0) + 1 from repairs)'),
+  });
+  for (const list of LISTS) {
+    const rows = repair[list].map((row, position) => ({
+      repair_id: head.id,
       id: row.id,
       position,
       version: row.version,
       data: JSON.stringify(row),
     }));
     // Below SQLite's limit on parameters in one statement.
-    await database.batchInsert(table, rows, 100);
+    await database.batchInsert(list, rows, 100);
   }
-}
-
-/** Everything a repair can be found by: its words, and its sizes as they are shown ("38.20"). */
-function wordsOf(repair: Repair): string {
-  const { head, sizes, bodies, readings } = repair;
-  const current = <T extends { removed: boolean }>(rows: readonly T[]) => rows.filter((row) => !row.removed);
-  return [
-    head.name,
-    head.place,
-    head.whatBroke,
-    ...current(sizes).map((size) => size.name),
-    ...current(bodies).map((body) => body.name),
-    ...current(sizes).flatMap((size) => (size.given === null ? [] : [String(size.given)])),
-    ...current(readings).map((reading) => reading.typed),
-  ].join('\n');
 }

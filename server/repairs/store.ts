@@ -7,6 +7,9 @@ import {
   applyChange,
   copyRepair,
   emptyRepair,
+  PHOTOS_LIMIT_BYTES,
+  picturesOf,
+  REPAIR_LIMIT_BYTES,
   rowBefore,
   type Change,
   type ChangeReply,
@@ -17,8 +20,10 @@ import {
   type RepairList,
 } from '@core/model';
 
+import type { Database } from '../database/database';
 import { listRepairs } from './list';
-import { loadRepair, writeHead, writeRow, writeWhole } from './rows';
+import { bytesOf, loadRepair, touchHead, writeRow, writeWhole } from './rows';
+import { Summaries } from './summaries';
 
 /** What the store takes from the world outside. */
 export interface Surroundings {
@@ -29,34 +34,54 @@ export interface Surroundings {
 
 interface Cached {
   repair: Repair;
+  /** Of all its rows as JSON. */
+  bytes: number;
   /** The repair as JSON, made when it is first asked for. */
   json: string | null;
+}
+
+/** What the store needs of the pictures: how large some are together, bytes. */
+export interface PictureSizes {
+  bytesOf(files: readonly string[]): Promise<number>;
 }
 
 /** How long a change that was sent twice is recognised. */
 const REMEMBER_CHANGES_DAYS = 60;
 
+/** Repairs that are kept at hand, bytes of their JSON; in memory they take some five times as much. */
+const CACHE_BYTES = 32 * 1024 * 1024;
+
 /** Repairs in the database. The only way to write them: its cache relies on that. */
 export class RepairStore {
-  // Most of the work is on a few repairs; a large one is about a megabyte.
-  #cache = new LRUCache<string, Cached>({ max: 200 });
+  #cache = new LRUCache<string, Cached>({
+    maxSize: CACHE_BYTES,
+    sizeCalculation: ({ bytes }) => Math.max(bytes, 1),
+  });
+  readonly summaries: Summaries;
 
   constructor(
-    private readonly database: Knex,
+    private readonly database: Database,
     private readonly surroundings: Surroundings,
-  ) {}
+    private readonly pictures: PictureSizes,
+    onTrouble: (error: unknown) => void,
+  ) {
+    const load = async (transaction: Knex, id: string) =>
+      (await this.#cached(transaction, id))?.repair ?? null;
+    this.summaries = new Summaries(database, load, onTrouble);
+  }
 
-  list(query: z.infer<typeof ListQuery>): Promise<RepairList> {
-    return listRepairs(this.database, query);
+  async list(query: z.infer<typeof ListQuery>): Promise<RepairList> {
+    await this.summaries.bringUpToDate();
+    return this.database.read((transaction) => listRepairs(transaction, query));
   }
 
   async get(id: string): Promise<Repair | null> {
-    return (await this.#cached(this.database, id))?.repair ?? null;
+    return (await this.#read(id))?.repair ?? null;
   }
 
   /** The repair as JSON text. */
   async getJson(id: string): Promise<string | null> {
-    const cached = await this.#cached(this.database, id);
+    const cached = await this.#read(id);
     if (!cached) return null;
     cached.json ??= JSON.stringify(cached.repair);
     return cached.json;
@@ -64,14 +89,16 @@ export class RepairStore {
 
   /** Makes an empty repair. Asked twice with one id (a reply was lost), it makes one. */
   async create(given: NewRepair): Promise<Repair> {
-    return this.database.transaction(async (transaction) => {
+    const repair = await this.database.write(async (transaction) => {
       const there = await loadRepair(transaction, given.id);
-      if (there) return there;
+      if (there) return there.repair;
       const now = this.surroundings.now();
-      const repair = emptyRepair(given, now);
-      await writeWhole(transaction, repair, now);
-      return repair;
+      const made = emptyRepair(given, now);
+      await writeWhole(transaction, made, now);
+      return made;
     });
+    this.summaries.soon();
+    return repair;
   }
 
   /** Opens the repair of a file as a new one. */
@@ -79,48 +106,88 @@ export class RepairStore {
     const copy = copyRepair(fromFile, () => this.surroundings.newId());
     const now = this.surroundings.now();
     const repair = { ...copy, head: { ...copy.head, removed: false } };
-    await this.database.transaction((transaction) => writeWhole(transaction, repair, now));
+    await this.database.write((transaction) => writeWhole(transaction, repair, now));
+    this.summaries.soon();
     return repair;
   }
 
   /** Applies a change in one transaction: all of it or nothing. Sent again, it gives the same reply. */
   async change(repairId: string, change: Change): Promise<Result<ChangeReply, Fault>> {
-    const outcome = await this.database.transaction(async (transaction) => {
-      const already = await transaction<{ change_id: string; reply: string }>('applied_changes')
-        .select('reply')
-        .where({ change_id: change.changeId })
-        .first();
-      if (already) return { reply: ok(JSON.parse(already.reply) as ChangeReply), repair: null };
-
-      const cached = await this.#cached(transaction, repairId);
-      if (!cached)
-        return { reply: no<Fault>({ code: 'row.missing', row: 'head', id: repairId }), repair: null };
-      const applied = applyChange(cached.repair, change);
-      if (!applied.ok) return { reply: applied, repair: null };
-      const repair = applied.value;
-      const now = this.surroundings.now();
-      await writeRow(transaction, repair, change.row, change.value.id);
-      await writeHead(transaction, repair, now);
-      const value = rowBefore(repair, change.row, change.value.id);
-      const reply: ChangeReply = { repairId, change: { ...change, value } as Change };
-      await transaction('applied_changes').insert({
-        change_id: change.changeId,
-        repair_id: repairId,
-        reply: JSON.stringify(reply),
-        applied_at: now,
-      });
-      return { reply: ok(reply), repair };
-    });
+    const outcome = await this.database.write((transaction) => this.#apply(transaction, repairId, change));
     // Only what is safely in the database may be seen by others.
-    if (outcome.repair) this.#cache.set(repairId, { repair: outcome.repair, json: null });
+    if (outcome.cached) {
+      this.#cache.set(repairId, outcome.cached);
+      this.summaries.soon();
+    }
     return outcome.reply;
+  }
+
+  async #apply(
+    transaction: Knex,
+    repairId: string,
+    change: Change,
+  ): Promise<{ reply: Result<ChangeReply, Fault>; cached: Cached | null }> {
+    const refused = (fault: Fault) => ({ reply: no(fault), cached: null });
+    const already = await transaction<AppliedChange>('applied_changes')
+      .select('repair_id', 'reply')
+      .where({ change_id: change.changeId })
+      .first();
+    if (already) {
+      const reply = JSON.parse(already.reply) as ChangeReply;
+      // The answer to another change is none to this one.
+      if (already.repair_id !== repairId || !isSameChange(reply.change, change))
+        return refused({ code: 'change.idTaken' });
+      return { reply: ok(reply), cached: null };
+    }
+    const cached = await this.#cached(transaction, repairId);
+    if (!cached) return refused({ code: 'row.missing', row: 'head', id: repairId });
+    const applied = applyChange(cached.repair, change);
+    if (!applied.ok) return { reply: applied, cached: null };
+    const repair = applied.value;
+    const value = rowBefore(repair, change.row, change.value.id);
+    const bytes =
+      cached.bytes + textBytes(value) - textBytes(rowBefore(cached.repair, change.row, change.value.id));
+    const tooLarge = await this.#tooLarge(cached, { repair, bytes }, change);
+    if (tooLarge) return refused(tooLarge);
+
+    const now = this.surroundings.now();
+    await writeRow(transaction, repair, change.row, change.value.id);
+    await touchHead(transaction, repair, now);
+    const reply: ChangeReply = { repairId, change: { ...change, value } as Change };
+    await transaction('applied_changes').insert({
+      change_id: change.changeId,
+      repair_id: repairId,
+      reply: JSON.stringify(reply),
+      applied_at: now,
+    });
+    return { reply: ok(reply), cached: { repair, bytes, json: null } };
+  }
+
+  /** What is taken in must fit into a file. What makes it no larger is taken even where it is too large already. */
+  async #tooLarge(
+    before: Cached,
+    after: { repair: Repair; bytes: number },
+    change: Change,
+  ): Promise<Fault | null> {
+    if (after.bytes > REPAIR_LIMIT_BYTES && after.bytes > before.bytes) {
+      return { code: 'repair.tooLarge', bytes: after.bytes, limitBytes: REPAIR_LIMIT_BYTES };
+    }
+    if (change.row !== 'photo') return null;
+    const known = new Set(picturesOf(before.repair));
+    if (known.has(change.value.file)) return null;
+    const bytes = await this.pictures.bytesOf([...known, change.value.file]);
+    return bytes > PHOTOS_LIMIT_BYTES
+      ? { code: 'photos.tooLarge', bytes, limitBytes: PHOTOS_LIMIT_BYTES }
+      : null;
   }
 
   /** Keeps the picture shown in lists. It can be made again at any time, so it has no version. */
   async setPicture(repairId: string, picture: Picture): Promise<boolean> {
-    const changed = await this.database('repairs')
-      .where({ id: repairId })
-      .update({ picture: JSON.stringify(picture) });
+    const changed = await this.database.write((transaction) =>
+      transaction('repairs')
+        .where({ id: repairId })
+        .update({ picture: JSON.stringify(picture) }),
+    );
     return changed > 0;
   }
 
@@ -128,22 +195,46 @@ export class RepairStore {
   async forgetOldChanges(): Promise<void> {
     const days = REMEMBER_CHANGES_DAYS * 24 * 60 * 60 * 1000;
     const before = new Date(Date.parse(this.surroundings.now()) - days).toISOString();
-    for (const table of ['applied_changes', 'applied_workshop_changes']) {
-      await this.database(table).where('applied_at', '<', before).delete();
-    }
+    await this.database.write(async (transaction) => {
+      for (const table of ['applied_changes', 'applied_workshop_changes']) {
+        await transaction(table).where('applied_at', '<', before).delete();
+      }
+    });
   }
 
-  async #cached(database: Knex, id: string): Promise<Cached | null> {
+  /** Names of all pictures that a photo of any repair or revision shows. */
+  async usedPictures(): Promise<Set<string>> {
+    const rows = (await this.database.knex.raw(
+      `select json_extract(data, '$.file') as file from photos
+       union
+       select json_extract(photo.value, '$.file') from revisions, json_each(revisions.data, '$.state.photos') as photo`,
+    )) as { file: string }[];
+    return new Set(rows.map(({ file }) => file));
+  }
+
+  async #read(id: string): Promise<Cached | null> {
+    return this.#cache.get(id) ?? this.database.read((transaction) => this.#cached(transaction, id));
+  }
+
+  /** In a transaction, so that no change slips in between its queries. */
+  async #cached(transaction: Knex, id: string): Promise<Cached | null> {
     const known = this.#cache.get(id);
     if (known) return known;
-    // In one transaction, so that no change slips in between its queries.
-    const repair = await (database.isTransaction
-      ? loadRepair(database, id)
-      : database.transaction((transaction) => loadRepair(transaction, id)));
-    const meanwhile = this.#cache.get(id);
-    if (meanwhile || !repair) return meanwhile ?? null;
-    const cached = { repair, json: null };
+    const loaded = await loadRepair(transaction, id);
+    if (!loaded) return null;
+    const cached = { ...loaded, json: null };
     this.#cache.set(id, cached);
     return cached;
   }
 }
+
+interface AppliedChange {
+  change_id: string;
+  repair_id: string;
+  reply: string;
+}
+
+const isSameChange = (applied: Change, sent: Change): boolean =>
+  applied.row === sent.row && applied.value.id === sent.value.id && applied.baseVersion === sent.baseVersion;
+
+const textBytes = (row: object | undefined): number => (row ? bytesOf(JSON.stringify(row)) : 0);

@@ -27,21 +27,32 @@ export function testSurroundings() {
 export async function openTestServer(surroundings = testSurroundings(), dataFolder = ':memory:') {
   const database = await openDatabase(dataFolder);
   const photoFolder = mkdtempSync(join(tmpdir(), 'even-spare-photos-'));
+  const photos = new PhotoStore(photoFolder);
+  const troubles: unknown[] = [];
+  const store = new RepairStore(database, surroundings, photos, (error) => troubles.push(error));
   const app = createApp({
-    store: new RepairStore(database, surroundings),
+    store,
     workshop: new WorkshopStore(database, surroundings),
-    photos: new PhotoStore(photoFolder),
+    photos,
     devices: [{ path: '/practice-caliper', routes: practiceCaliper(() => 0.5) }],
     surroundings,
+    database,
+    guard: { host: '127.0.0.1', passphrase: null },
     webFolder: '/nonexistent',
+    dataFolder,
     log: pino({ level: 'silent' }),
   });
   return {
     app,
     database,
+    photos,
+    store,
+    /** What went wrong while lists were brought up to date. */
+    troubles,
     photoFolder,
     async close() {
-      await database.destroy();
+      store.summaries.stop();
+      await database.close();
       rmSync(photoFolder, { recursive: true });
     },
   };

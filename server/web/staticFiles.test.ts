@@ -58,7 +58,10 @@ test('files that are not there, and ways out of the folder, are not found', asyn
 describe('settings', () => {
   test('bind to the loopback address unless told otherwise', () => {
     expect(readConfig({})).toMatchObject({ host: '127.0.0.1', port: 4870 });
-    expect(readConfig({ EVEN_SPARE_HOST: '0.0.0.0', EVEN_SPARE_PORT: '80' })).toMatchObject({
+    const outside = { EVEN_SPARE_HOST: '0.0.0.0', EVEN_SPARE_PORT: '80' };
+    expect(() => readConfig(outside)).toThrow('EVEN_SPARE_PASSPHRASE');
+    expect(() => readConfig({ ...outside, EVEN_SPARE_PASSPHRASE: 'short' })).toThrow('12 characters');
+    expect(readConfig({ ...outside, EVEN_SPARE_PASSPHRASE: 'gate paddle ratchet' })).toMatchObject({
       host: '0.0.0.0',
       port: 80,
     });

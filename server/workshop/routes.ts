@@ -1,7 +1,8 @@
-import { Router, json } from 'express';
+import { Router } from 'express';
 
 import { WorkshopChange } from '@core/model';
 
+import { boundedJson } from '../http/boundedJson';
 import { Refused } from '../refusal';
 import type { WorkshopStore } from './store';
 
@@ -11,10 +12,14 @@ export function workshopRoutes(store: WorkshopStore): Router {
   router.get('/workshop', async (_request, response) => {
     response.json(await store.get());
   });
-  router.post('/workshop/changes', json({ limit: '200kb' }), async (request, response) => {
-    const result = await store.change(WorkshopChange.parse(request.body));
-    if (!result.ok) throw Refused.of(result.fault);
-    response.json(result.value);
-  });
+  router.post(
+    '/workshop/changes',
+    boundedJson({ bytes: 200 * 1024, tooLarge: 'change.tooLarge' }),
+    async (request, response) => {
+      const result = await store.change(WorkshopChange.parse(request.body));
+      if (!result.ok) throw Refused.of(result.fault);
+      response.json(result.value);
+    },
+  );
   return router;
 }

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 
-import { ok, type Fault, type Result } from '@core/fault';
+import { no, ok, type Fault, type Result } from '@core/fault';
 import {
   applyWorkshopChange,
   withWorkshopRow,
@@ -11,6 +11,7 @@ import {
 } from '@core/model';
 import { DEFAULT_WORKSHOP, lackingRows } from '@core/workshop';
 
+import type { Database } from '../database/database';
 import type { Surroundings } from '../repairs/store';
 
 interface StoredRow {
@@ -24,23 +25,31 @@ export class WorkshopStore {
   #cached: Workshop | null = null;
 
   constructor(
-    private readonly database: Knex,
+    private readonly database: Database,
     private readonly surroundings: Pick<Surroundings, 'now'>,
   ) {}
 
   async get(): Promise<Workshop> {
-    this.#cached ??= await this.#load(this.database);
+    this.#cached ??= await this.database.read((transaction) => this.#load(transaction));
     return this.#cached;
   }
 
   /** Applies a change in one transaction. Sent again, it gives the same reply. */
   async change(change: WorkshopChange): Promise<Result<WorkshopChange, Fault>> {
-    const outcome = await this.database.transaction(async (transaction) => {
+    const outcome = await this.database.write(async (transaction) => {
       const already = await transaction<{ change_id: string; reply: string }>('applied_workshop_changes')
         .select('reply')
         .where({ change_id: change.changeId })
         .first();
-      if (already) return { reply: ok(JSON.parse(already.reply) as WorkshopChange), workshop: null };
+      if (already) {
+        const reply = JSON.parse(already.reply) as WorkshopChange;
+        // The answer to another change is none to this one.
+        const same =
+          reply.row === change.row &&
+          reply.value.id === change.value.id &&
+          reply.baseVersion === change.baseVersion;
+        return { reply: same ? ok(reply) : no<Fault>({ code: 'change.idTaken' }), workshop: null };
+      }
       const applied = applyWorkshopChange(await this.#load(transaction), change);
       if (!applied.ok) return { reply: applied, workshop: null };
       const value = workshopRowBefore(applied.value, change.row, change.value.id)!;
@@ -60,7 +69,7 @@ export class WorkshopStore {
 
   /** Adds what a repair file brought along and is not here yet. */
   async bringIn(brought: Workshop): Promise<void> {
-    await this.database.transaction(async (transaction) => {
+    await this.database.write(async (transaction) => {
       const lacking = lackingRows(await this.#load(transaction), brought);
       const rows = [
         ...lacking.instruments.map((value) => ({ row: 'instrument' as const, value })),

@@ -26,7 +26,7 @@ async function rate(options: autocannon.Options): Promise<number> {
 /** The API against a bare Express route that hands back the same bytes, in turn. */
 export async function apiFigures(wheel: Repair): Promise<Figure[]> {
   const folder = mkdtempSync(join(tmpdir(), 'even-spare-bench-'));
-  const config = { host: '127.0.0.1', port: 0, dataFolder: folder, webFolder: folder };
+  const config = { host: '127.0.0.1', port: 0, passphrase: null, dataFolder: folder, webFolder: folder };
   const server = await startServer(config, pino({ level: 'silent' }));
   const opened = await fetch(`${server.address}/api/repair-files`, {
     method: 'POST',

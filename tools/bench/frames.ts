@@ -19,7 +19,7 @@ export async function frameFigures(): Promise<Figure[]> {
     return [];
   }
   const dataFolder = mkdtempSync(join(tmpdir(), 'even-spare-frames-'));
-  const config = { host: '127.0.0.1', port: 0, dataFolder, webFolder };
+  const config = { host: '127.0.0.1', port: 0, passphrase: null, dataFolder, webFolder };
   const server = await startServer(config, pino({ level: 'silent' }));
   const browser = await chromium.launch({
     executablePath: BROWSER,

@@ -2,9 +2,10 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { evaluateRepair } from '@core/fit';
+import { fileStem } from '@core/formats';
 import { figuresOf, findingsOf } from '@core/inspect';
-import { SPARE_FORMATS, spareFile } from '@core/make';
-import { emptyRepair, type RepairFileContent } from '@core/model';
+import { SPARE_FORMATS, spareFile, spareStems } from '@core/make';
+import { emptyRepair, type Repair, type RepairFileContent } from '@core/model';
 import { massProperties, RepairBuilder, startKernel, type Kernel, type TaggedSolid } from '@core/solid';
 import { materialOf } from '@core/standards';
 import { beginWith, STARTERS } from '@core/starters';
@@ -28,6 +29,8 @@ export async function build(
   const numbers = evaluateRepair(repair, workshop);
   const material = materialOf(repair.head.materialId);
   let allWell = true;
+  const stems = spareStems(repair.head, repair.bodies, '');
+  tellOfTwins(repair, stems);
   const builder = new RepairBuilder(kernel, lettersFont());
   for (const [bodyId, built] of builder.build(repair.bodies, numbers)) {
     const body = repair.bodies.find(({ id }) => id === bodyId)!;
@@ -37,6 +40,20 @@ export async function build(
       sentence: findingSentence(finding),
     }));
     allWell &&= findings.length === 0;
+    const files: string[] = [];
+    if (body.role === 'spare' && findings.length === 0) {
+      const stem = stems.get(bodyId)!;
+      for (const { id } of SPARE_FORMATS) {
+        const file = spareFile(id, { head: repair.head, body, built, stem }, '', new Date().toISOString());
+        if (file.ok) {
+          writeFileSync(join(outFolder, file.value.name), file.value.bytes);
+          files.push(file.value.name);
+        } else {
+          allWell = false;
+          console.error(`${body.name}: ${sentenceOf(file.fault)}`);
+        }
+      }
+    }
     print(
       JSON.stringify({
         body: body.name,
@@ -49,21 +66,21 @@ export async function build(
         ...(built.solid ? weightOf(kernel, built.solid, material.density) : {}),
         faces: built.solid?.tagList().length ?? 0,
         findings,
+        files,
       }),
     );
-    if (body.role === 'spare' && findings.length === 0) {
-      for (const { id } of SPARE_FORMATS) {
-        const file = spareFile(id, { head: repair.head, body, built }, '', new Date().toISOString());
-        if (file.ok) writeFileSync(join(outFolder, file.value.name), file.value.bytes);
-        else {
-          allWell = false;
-          console.error(`${body.name}: ${sentenceOf(file.fault)}`);
-        }
-      }
-    }
   }
   builder.dispose();
   return allWell;
+}
+
+/** Says which spares would have the files of another, and what their own are called. */
+function tellOfTwins({ head, bodies }: Repair, stems: ReadonlyMap<string, string>): void {
+  for (const { id, name } of bodies) {
+    const stem = stems.get(id);
+    if (stem === undefined || stem === fileStem(head.name, name)) continue;
+    console.error(`Another spare’s files have the name of “${name}” already: its own are called ${stem}.`);
+  }
 }
 
 /** Where a body balances, mm, and how it resists being turned about its upright axis there, g·mm². */

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -47,6 +47,7 @@ test.each(demos)(
         'momentGmm2',
         'faces',
         'findings',
+        'files',
       ]);
       expect(body).toMatchObject({ closed: true, findings: [] });
       expect(body.volumeMm3).toBeGreaterThan(0);
@@ -63,6 +64,28 @@ test.each(demos)(
   },
   60_000,
 );
+
+test('spares of one name, or of names without Latin letters, have files of their own, and are told', () => {
+  const file = JSON.parse(readFileSync(join(root, 'demo', 'repairs', 'easel-foot.json'), 'utf8')) as {
+    repair: { head: { name: string }; bodies: { id: string; name: string; role: string }[] };
+  };
+  const { repair } = file;
+  const spare = repair.bodies.find(({ role }) => role === 'spare')!;
+  repair.head.name = '脚';
+  repair.bodies = ['脚', '蓋', '脚'].map((name, index) => ({ ...spare, id: `spare-${index}`, name }));
+  const path = join(out, 'twins.json');
+  writeFileSync(path, JSON.stringify(file));
+  const folder = join(out, 'twins');
+  const { status, stdout, stderr } = cli('build', path, '--out', folder);
+  expect(status).toBe(0);
+  const files = stdout
+    .trim()
+    .split('\n')
+    .map((line) => (JSON.parse(line) as { files: string[] }).files);
+  expect(files.map(([first]) => first)).toEqual(['spare.stl', 'spare-2.stl', 'spare-3.stl']);
+  expect(readdirSync(folder).sort()).toEqual(files.flat().sort());
+  expect(stderr.match(/its own are called spare-[23]/g)).toHaveLength(2);
+}, 60_000);
 
 test('working sizes with their trails', () => {
   const { status, stdout } = cli('sizes', 'demo/repairs/rack-wheel.json');

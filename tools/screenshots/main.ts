@@ -17,7 +17,13 @@ const WIDE = { width: 1280, height: 800 };
 /** Takes the pictures of docs/screenshots from the demo data. Build the screens first. */
 async function main(): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'even-spare-pictures-'));
-  const config = { host: '127.0.0.1', port: 0, dataFolder: folder, webFolder: join(root, 'dist') };
+  const config = {
+    host: '127.0.0.1',
+    port: 0,
+    passphrase: null,
+    dataFolder: folder,
+    webFolder: join(root, 'dist'),
+  };
   const server = await startServer(config, pino({ level: 'silent' }));
   const repairs = join(root, 'demo', 'repairs');
   await fillWorkshop(

@@ -21,6 +21,15 @@ export class Unreachable extends Error {
   override name = 'Unreachable';
 }
 
+/** The server answered that it can't do it now, and why. What was asked may be asked again later. */
+export class Troubled extends Error {
+  override name = 'Troubled';
+}
+
+/** Whether the same may well be answered when it is asked again. */
+export const mayComeBack = (error: unknown): boolean =>
+  error instanceof Unreachable || error instanceof Troubled;
+
 interface Call<S extends z.ZodType> {
   method?: 'GET' | 'POST' | 'PUT';
   body?: unknown;
@@ -33,15 +42,15 @@ const PATIENCE_MS = 15_000;
 
 /**
  * Asks the server and parses what it answers.
- * @throws Unreachable, or Refused.
+ * @throws Unreachable, Troubled, or Refused.
  */
 export async function ask<S extends z.ZodType>(path: string, call: Call<S>): Promise<z.infer<S>> {
   const response = await reach(path, call);
   const data: unknown = response.status === 204 ? null : await response.json().catch(() => null);
   if (response.ok) return call.reply.parse(data);
   const refusal = Refusal.safeParse(data);
-  // Anything between us and the server answers for it while it is away.
-  if (!refusal.success && response.status >= 502) throw new Unreachable(`${response.status}`);
+  // Anything between us and the server answers for it while it is away; nothing that fails there was taken.
+  if (!refusal.success && response.status >= 500) throw new Unreachable(`${response.status}`);
   if (!refusal.success) {
     throw new Refused(
       response.status,
@@ -50,11 +59,9 @@ export async function ask<S extends z.ZodType>(path: string, call: Call<S>): Pro
     );
   }
   const { fault, sentence } = refusal.data;
-  throw new Refused(
-    response.status,
-    isKnownFault(fault) ? fault : null,
-    isKnownFault(fault) ? sentenceOf(fault) : sentence,
-  );
+  const words = isKnownFault(fault) ? sentenceOf(fault) : sentence;
+  if (response.status >= 500) throw new Troubled(words);
+  throw new Refused(response.status, isKnownFault(fault) ? fault : null, words);
 }
 
 async function reach(path: string, call: Call<z.ZodType>): Promise<Response> {

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { isKnownFault, sentenceOf } from '@core/wording';
 import { PhotoFile, Refusal } from '@core/model';
 
-import { Refused, Unreachable } from './client';
+import { Refused, Troubled, Unreachable } from './client';
 
 const Kept = z.object({ file: PhotoFile, widthPx: z.number(), heightPx: z.number() });
 export type KeptPhoto = z.infer<typeof Kept>;
@@ -14,7 +14,7 @@ export const photoAddress = (file: string) => `/api/photos/${file}`;
 /**
  * Sends a picture as it is; the server turns it upright and takes out what the camera wrote into it.
  * @param onProgress share of it that has gone out, 0 to 1.
- * @throws Unreachable, or Refused.
+ * @throws Unreachable, Troubled, or Refused.
  */
 export function sendPhoto(
   picture: Blob,
@@ -51,11 +51,12 @@ function readJson(text: string): unknown {
 function refusedBy(status: number, reply: unknown): Error {
   const refusal = Refusal.safeParse(reply);
   if (!refusal.success) {
-    return status >= 502
+    return status >= 500
       ? new Unreachable(`${status}`)
       : new Refused(status, null, 'The photo was not taken in. Try again, or take it smaller.');
   }
   const { fault, sentence } = refusal.data;
+  if (status >= 500) return new Troubled(isKnownFault(fault) ? sentenceOf(fault) : sentence);
   return isKnownFault(fault)
     ? new Refused(status, fault, sentenceOf(fault))
     : new Refused(status, null, sentence);

@@ -13,9 +13,10 @@ import { rackWheel } from '@core/testing/repairDraft';
 import { DEFAULT_WORKSHOP } from '@core/workshop';
 
 import { ask, Refused, Unreachable } from './client';
-import { useConflicts } from './conflicts';
-import { watchCallsOnly } from './connection';
-import { useNotices } from './notices';
+import { lookNow, useConnection, watchCallsOnly } from './connection';
+import type { DeviceStore } from './device/deviceStore';
+import { keepChanges, restoreChanges, takeOverOldQueue } from './device/keptChanges';
+import { keepCopies, restoreCopy } from './device/keptCopies';
 import {
   CHANGE_KEY,
   CHANGE_SCOPE,
@@ -25,10 +26,11 @@ import {
   workshopKey,
   type QueuedChange,
 } from './queryClient';
+import { unsettledIn, useUnsettled } from './unsettled';
 import { z } from 'zod';
 
 /** A server in a variable, which can be away. */
-const server = { away: false, repair: rackWheel() as Repair, received: [] as string[] };
+const server = { away: false, failing: 0, repair: rackWheel() as Repair, received: [] as string[] };
 const reply = (status: number, body: unknown) =>
   Promise.resolve({ ok: status < 400, status, json: () => Promise.resolve(body) } as Response);
 
@@ -38,9 +40,9 @@ beforeEach(() => {
   AbortSignal.any ??= (signals) => [...signals][0]!;
   watchCallsOnly();
   onlineManager.setOnline(true);
-  Object.assign(server, { away: false, repair: rackWheel(), received: [] });
-  useConflicts.setState({ waiting: [] });
-  useNotices.setState({ notice: null });
+  Object.assign(server, { away: false, failing: 0, repair: rackWheel(), received: [] });
+  useUnsettled.setState({ waiting: [], open: false });
+  useConnection.setState({ trouble: null, relapses: 0 });
   globalThis.fetch = ((url: string, options?: RequestInit) => {
     if (server.away) return Promise.reject(new TypeError('Failed to fetch'));
     if (url.endsWith('/health')) return reply(200, { ok: true });
@@ -52,6 +54,10 @@ beforeEach(() => {
       return reply(200, { ...change, value });
     }
     if (!url.endsWith('/changes')) return reply(200, server.repair);
+    if (server.failing > 0) {
+      server.failing -= 1;
+      return reply(500, { fault: { code: 'server.failed', report: 'abcd1234' }, sentence: 'It failed.' });
+    }
     const change = JSON.parse(options!.body as string) as Change;
     const result = applyChange(server.repair, change);
     if (!result.ok) return reply(409, { fault: result.fault, sentence: 'No.' });
@@ -118,13 +124,13 @@ test('a stale change is kept for the person to choose, and is not tried again', 
     fits: server.repair.fits.map((fit) => ({ ...fit, version: 5, fitClass: 'snug' })),
   };
   expect(await send(chooseFit('late', 1))).toBeInstanceOf(Refused);
-  expect(useConflicts.getState().waiting).toMatchObject([
+  expect(useUnsettled.getState().waiting).toMatchObject([
     {
+      stale: true,
       queued: { repairId: 'rack-wheel', change: { changeId: 'late' } },
       theirs: { fitClass: 'snug', version: 5 },
     },
   ]);
-  expect(useNotices.getState().notice).toBeNull();
   client.unmount();
 });
 
@@ -152,13 +158,129 @@ test('changes of the workshop wait in the same queue', async () => {
   client.unmount();
 }, 20_000);
 
-test('another refusal is said in a sentence', async () => {
+test('what is refused for another reason is kept, with the sentence, until the person has chosen', async () => {
   const { client, send } = start();
   const orphan = takeReading('x', 8);
   await send({ ...orphan, value: { ...orphan.value, sizeId: 'nobody' } } as Change);
-  expect(useNotices.getState().notice).toMatchObject({ tone: 'wrong' });
-  expect(useNotices.getState().notice!.text).toContain('no longer there');
+  expect(useUnsettled.getState()).toMatchObject({
+    open: true,
+    waiting: [
+      { stale: false, theirs: null, queued: { change: { changeId: 'x', value: { typed: '38.20' } } } },
+    ],
+  });
+  expect(useUnsettled.getState().waiting[0]!.sentence).toContain('no longer there');
   client.unmount();
+});
+
+/** A device's store that lives as long as the test. */
+function memoryStore(): DeviceStore & { kept: Map<string, unknown> } {
+  const kept = new Map<string, unknown>();
+  return {
+    kept,
+    get: (key) => Promise.resolve(kept.get(key)),
+    put: (key, value) => Promise.resolve(void kept.set(key, JSON.parse(JSON.stringify(value)))),
+    remove: (key) => Promise.resolve(void kept.delete(key)),
+    entries: () => Promise.resolve([...kept]),
+  };
+}
+
+test('a server that fails in between loses nothing: the change stays in its place, is told and is sent again', async () => {
+  const { client, send, queued } = start();
+  const store = memoryStore();
+  const stop = keepChanges(client, store);
+  server.failing = 1;
+  const sent = ['one', 'two'].map((id, index) => send(takeReading(id, 8 + index)));
+  await new Promise((resolve) => setTimeout(resolve, 700));
+  expect(queued()).toBe(2);
+  expect([...store.kept.keys()]).toEqual(['one', 'two']);
+  expect(useConnection.getState().trouble).toContain('report abcd1234');
+  lookNow();
+  await Promise.all(sent);
+  expect(server.received).toEqual(['one', 'two']);
+  expect(store.kept.size).toBe(0);
+  expect(useConnection.getState()).toEqual({ trouble: null, relapses: 0 });
+  stop();
+  client.unmount();
+}, 20_000);
+
+describe('what is kept on the device', () => {
+  test('goes out in order after the page was left, whatever page it was made in', async () => {
+    const store = memoryStore();
+    const first = start();
+    const stop = keepChanges(first.client, store);
+    server.away = true;
+    for (const id of ['one', 'two', 'three']) void first.send(takeReading(id, 9));
+    await new Promise((resolve) => setTimeout(resolve, 900));
+    expect(store.kept.size).toBe(3);
+    // The page is closed without a word.
+    stop();
+    first.client.unmount();
+    first.client.clear();
+    server.away = false;
+    await new Promise((resolve) => setTimeout(resolve, 1300));
+    expect(server.received).toEqual([]);
+
+    const second = start();
+    await restoreChanges(second.client, store);
+    const stopSecond = keepChanges(second.client, store);
+    expect(second.queued()).toBe(3);
+    onlineManager.setOnline(true);
+    await second.client.resumePausedMutations();
+    expect(server.received).toEqual(['one', 'two', 'three']);
+    await Promise.resolve();
+    expect(store.kept.size).toBe(0);
+    stopSecond();
+    second.client.unmount();
+  }, 20_000);
+
+  test('of an earlier version of the page is taken over once', async () => {
+    const store = memoryStore();
+    const change = { repairId: 'rack-wheel', change: takeReading('old', 8) };
+    const text = JSON.stringify({
+      clientState: { mutations: [{ state: { variables: change } }], queries: [] },
+    });
+    window.localStorage.setItem('even-spare-queue', text);
+    await takeOverOldQueue(window.localStorage, store);
+    expect(store.kept.get('old')).toMatchObject({ queued: change });
+    expect(window.localStorage.getItem('even-spare-queue')).toBeNull();
+    window.localStorage.setItem('even-spare-queue', text.slice(0, 50));
+    await takeOverOldQueue(window.localStorage, store);
+    expect(store.kept.size).toBe(1);
+  });
+
+  test('of a repair is a copy with every change that was taken, and never overwrites something newer', async () => {
+    const store = memoryStore();
+    const { client, send } = start();
+    const stop = keepCopies(client, store);
+    await send(chooseFit('one', 1));
+    stop();
+    client.unmount();
+    const later = createQueryClient();
+    await restoreCopy(later, repairKey('rack-wheel'), store);
+    expect(later.getQueryData<Repair>(repairKey('rack-wheel'))!.fits[0]).toMatchObject({
+      fitClass: 'loose',
+      version: 2,
+    });
+    later.setQueryData(repairKey('rack-wheel'), rackWheel());
+    await restoreCopy(later, repairKey('rack-wheel'), store);
+    expect(later.getQueryData<Repair>(repairKey('rack-wheel'))!.fits[0]!.version).toBe(1);
+  });
+
+  test('of a choice that was not made yet is there after the page was left', async () => {
+    const store = memoryStore();
+    const waits = {
+      queued: { repairId: 'rack-wheel', change: chooseFit('late', 1) },
+      theirs: null,
+      sentence: 'It was changed.',
+      stale: true,
+    };
+    await unsettledIn(store).getState().add(waits);
+    const later = unsettledIn(store);
+    await later.getState().restore();
+    expect(later.getState().waiting).toEqual([waits]);
+    later.getState().settle(later.getState().waiting[0]!);
+    expect(store.kept.size).toBe(0);
+  });
 });
 
 describe('asking the server', () => {
@@ -169,7 +291,7 @@ describe('asking the server', () => {
     await expect(ask('/x', { reply: z.any() })).rejects.toBeInstanceOf(Unreachable);
   });
   test('an answer that can’t be read is told, not trusted', async () => {
-    globalThis.fetch = () => reply(500, '<html>');
+    globalThis.fetch = () => reply(418, '<html>');
     await expect(ask('/x', { reply: z.any() })).rejects.toThrow('can’t be read');
     globalThis.fetch = () => reply(200, { other: 1 });
     await expect(ask('/x', { reply: z.strictObject({ id: z.string() }) })).rejects.toBeInstanceOf(z.ZodError);

@@ -12,6 +12,7 @@ import {
 } from '@core/model';
 
 import { ask } from './client';
+import { useRestoredCopy } from './device/keptCopies';
 import { newId } from './newId';
 import { useBodyHistory } from './bodyHistory';
 import { useNotices } from './notices';
@@ -19,8 +20,10 @@ import { CHANGE_KEY, CHANGE_SCOPE, repairKey, type QueuedChange } from './queryC
 
 /** The repair as the person sees it: the server's, with every change that is still on its way. */
 export function useRepair(id: string) {
+  const restored = useRestoredCopy(repairKey(id));
   const query = useQuery({
     queryKey: repairKey(id),
+    enabled: restored,
     queryFn: ({ signal }) => ask(`/repairs/${id}`, { reply: Repair, signal }),
   });
   const pending = usePendingChanges(id);

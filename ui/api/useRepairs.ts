@@ -2,19 +2,25 @@ import { keepPreviousData, useInfiniteQuery, useMutation, useQueryClient } from 
 
 import type { z } from 'zod';
 
-import { CreatedReply, RepairList, type NewRepair } from '@core/model';
+import { ChangeReply, CreatedReply, Repair, RepairList, type Change, type NewRepair } from '@core/model';
 
-import { ask } from './client';
+import { ask, Unreachable } from './client';
 import { noteReach } from './connection';
-import { listKey } from './queryClient';
+import { newId } from './newId';
+import { useNotices } from './notices';
+import { listKey, repairKey } from './queryClient';
 
-/** Pages of the list of repairs that match what was typed. */
-export function useRepairs(search: string) {
+/** Pages of the list of repairs that match what was typed; of those that were deleted, if they are asked for. */
+export function useRepairs(search: string, { removed = false } = {}) {
   return useInfiniteQuery({
-    queryKey: [...listKey, search],
+    queryKey: [...listKey, search, removed],
     initialPageParam: null as string | null,
     queryFn: ({ pageParam, signal }) => {
-      const query = new URLSearchParams({ search, ...(pageParam ? { after: pageParam } : {}) });
+      const query = new URLSearchParams({
+        search,
+        removed: String(removed),
+        ...(pageParam ? { after: pageParam } : {}),
+      });
       return ask(`/repairs?${query.toString()}`, { reply: RepairList, signal });
     },
     getNextPageParam: (page) => page.next,
@@ -33,6 +39,39 @@ export function useNewRepair() {
     mutationFn: (given) => ask('/repairs', { method: 'POST', body: given, reply: CreatedReply }),
     onError: noteReach,
     onSuccess: () => client.invalidateQueries({ queryKey: listKey }),
+  });
+}
+
+/** Brings back a repair that was deleted, by its id. */
+export function useBringBack() {
+  const client = useQueryClient();
+  const { say } = useNotices();
+  return useMutation<unknown, Error, string>({
+    networkMode: 'always',
+    retry: false,
+    mutationFn: async (id) => {
+      const { head } = await ask(`/repairs/${id}`, { reply: Repair });
+      const change: Change = {
+        changeId: newId(),
+        row: 'head',
+        baseVersion: head.version,
+        value: { ...head, removed: false },
+      };
+      return ask(`/repairs/${id}/changes`, { method: 'POST', body: change, reply: ChangeReply });
+    },
+    onSuccess: () => say({ tone: 'plain', text: 'It is back in the list.' }),
+    onError: (error) => {
+      noteReach(error);
+      say({
+        tone: 'wrong',
+        text: error instanceof Unreachable ? 'The server is away. Try again when it is back.' : error.message,
+      });
+    },
+    // The copy of it on this device is of when it was deleted.
+    onSettled: (_reply, _error, id) => {
+      void client.invalidateQueries({ queryKey: repairKey(id) });
+      void client.invalidateQueries({ queryKey: listKey });
+    },
   });
 }
 

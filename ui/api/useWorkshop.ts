@@ -12,6 +12,7 @@ import {
 import { DEFAULT_WORKSHOP } from '@core/workshop';
 
 import { ask } from './client';
+import { useRestoredCopy } from './device/keptCopies';
 import { newId } from './newId';
 import { useNotices } from './notices';
 import { CHANGE_KEY, CHANGE_SCOPE, workshopKey, type QueuedChange } from './queryClient';
@@ -21,8 +22,10 @@ import { CHANGE_KEY, CHANGE_SCOPE, workshopKey, type QueuedChange } from './quer
  * fetched for the first time, what every workshop starts with stands in.
  */
 export function useWorkshop(): { workshop: Workshop; fetched: boolean } {
+  const restored = useRestoredCopy(workshopKey);
   const query = useQuery({
     queryKey: workshopKey,
+    enabled: restored,
     queryFn: ({ signal }) => ask('/workshop', { reply: Workshop, signal }),
   });
   const pending = useMutationState({

@@ -25,7 +25,8 @@ export function HomeScreen() {
   const list = useRepairs(search);
   const wide = useWide();
   const lines = list.data?.pages.flatMap((page) => page.repairs) ?? [];
-  const total = list.data?.pages[0]?.total ?? 0;
+  const { total = 0, more = false } = list.data?.pages[0] ?? {};
+  const count = more ? `more than ${total}` : String(total);
 
   return (
     <View className="flex-1 items-center bg-paper">
@@ -61,7 +62,7 @@ export function HomeScreen() {
           ListHeaderComponent={
             <View className="flex-row items-center justify-between">
               <GroupHeading>
-                {lines.length > 0 ? `${search ? 'Found' : 'On the go'} · ${total}` : ''}
+                {lines.length > 0 ? `${search ? 'Found' : 'On the go'} · ${count}` : ''}
               </GroupHeading>
               <OpenRepairFile />
             </View>
@@ -74,13 +75,20 @@ export function HomeScreen() {
             )
           }
           ListFooterComponent={
-            list.hasNextPage ? (
-              <Button
-                label="Show more"
-                busy={list.isFetchingNextPage}
-                onPress={() => void list.fetchNextPage()}
-              />
-            ) : null
+            <View className="gap-2">
+              {list.hasNextPage ? (
+                <Button
+                  label="Show more"
+                  busy={list.isFetchingNextPage}
+                  onPress={() => void list.fetchNextPage()}
+                />
+              ) : null}
+              {search ? null : (
+                <View className="items-start">
+                  <Button tone="quiet" label="Deleted repairs" onPress={() => router.push('/deleted')} />
+                </View>
+              )}
+            </View>
           }
         />
         <Pressable

@@ -2,6 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import { router } from 'expo-router';
 import { Controller, useForm } from 'react-hook-form';
+import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { z } from 'zod';
 
@@ -22,12 +23,11 @@ const Form = z.object({
 /** Begins a repair: its name is all that is needed. */
 export function NewRepairScreen() {
   const create = useNewRepair();
+  // One id however often it is sent: if an answer was lost, sending again makes no second repair.
+  const [id] = useState(newId);
   const form = useForm({ resolver: zodResolver(Form), defaultValues: { name: '', place: '' } });
   const begin = form.handleSubmit((given) =>
-    create.mutate(
-      { id: newId(), ...given },
-      { onSuccess: ({ id }) => router.replace(`/repair/${id}/sizes`) },
-    ),
+    create.mutate({ id, ...given }, { onSuccess: () => router.replace(`/repair/${id}/sizes`) }),
   );
   return (
     <View className="flex-1 items-center bg-paper">

@@ -3,7 +3,7 @@ import { transfer } from 'comlink';
 import { no, type Fault, type Result } from '@core/fault';
 import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
 import { cautionsBetween, cautionsOf, figuresOf, findingsOf, type Caution } from '@core/inspect';
-import { spareFile, type SpareFile, type SpareFormat } from '@core/make';
+import { spareFile, spareStems, type SpareFile, type SpareFormat } from '@core/make';
 import type { Body, EdgeRule, Picture, RepairState } from '@core/model';
 import {
   clearance,
@@ -114,7 +114,9 @@ export class BodyBench {
   file(bodyId: string, format: SpareFormat, label: string, when: string): Result<SpareFile, Fault> {
     const onBench = this.#bodies.get(bodyId);
     if (!onBench || !this.#state) return no({ code: 'step.nothingLeft' });
-    return spareFile(format, { head: this.#state.head, ...onBench }, label, when);
+    const { head, bodies } = this.#state;
+    const stem = spareStems(head, bodies, label).get(bodyId)!;
+    return spareFile(format, { head, stem, ...onBench }, label, when);
   }
 
   picture(bodyId: string): Picture | null {

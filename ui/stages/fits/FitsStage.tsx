@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 
+import { DeletedRows } from '../../frame/DeletedRows';
 import { useRepairContext } from '../../frame/useRepairContext';
 import { Button } from '../../shared/Button';
 import { EmptyState } from '../../shared/EmptyState';
@@ -37,6 +38,7 @@ export function FitsStage() {
           </>
         )}
         <Chains />
+        <DeletedRows kinds={['fit', 'chain']} />
       </ScrollView>
       {adding ? <AddFitSheet onClose={() => setAdding(false)} /> : null}
     </View>

@@ -7,6 +7,7 @@ import type { Layout, LayoutEnd } from '@core/model';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
+import { DeletedRows } from '../../frame/DeletedRows';
 import { useRepairContext } from '../../frame/useRepairContext';
 import { usePreferences } from '../../preferences/usePreferences';
 import { Button } from '../../shared/Button';
@@ -52,6 +53,7 @@ export function LayoutsScreen() {
           action={{ label: 'Begin a layout', onPress: add }}
         />
         <Button label="Back to the sizes" onPress={back} />
+        <DeletedRows kinds={['layout']} />
       </View>
     );
   }
@@ -128,6 +130,7 @@ export function LayoutsScreen() {
               Tap the board where the first hole or peg stands. It only has to be roughly right.
             </Text>
           ) : null}
+          <DeletedRows kinds={['layout']} />
         </ScrollView>
       )}
       {pair ? (

@@ -3,7 +3,7 @@ import { Text, View } from 'react-native';
 
 import { newId } from '../../api/newId';
 import { useNotices } from '../../api/notices';
-import { Unreachable } from '../../api/client';
+import { Refused, Unreachable } from '../../api/client';
 import { sendPhoto } from '../../api/photos';
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../frame/useRepairContext';
@@ -20,11 +20,14 @@ export function AddPhoto({ onAdded }: { onAdded(id: string): void }) {
   const sending = useRef<AbortController | null>(null);
   const [share, setShare] = useState<number | null>(null);
   const [wrong, setWrong] = useState<string>();
+  /** A picture from the camera may be nowhere else: it stays here until it was sent. */
+  const [unsent, setUnsent] = useState<File | null>(null);
   useEffect(() => () => sending.current?.abort(), []);
 
   const send = async (picture: File | undefined) => {
     if (!picture) return;
     setWrong(undefined);
+    setUnsent(picture);
     setShare(0);
     const controller = new AbortController();
     sending.current = controller;
@@ -40,14 +43,19 @@ export function AddPhoto({ onAdded }: { onAdded(id: string): void }) {
         tags: [],
         removed: false,
       });
+      setUnsent(null);
       onAdded(id);
     } catch (error) {
       if (controller.signal.aborted) say({ tone: 'plain', text: 'The photo was not sent.' });
       else if (error instanceof Unreachable) {
         setWrong(
-          'The server is away, and a photo is too large to wait on this device. Send it again when it is back.',
+          'The server is away. The photo waits on this screen: stay here, and send it again when the server is back.',
         );
-      } else setWrong((error as Error).message);
+      } else {
+        // What the server refuses it refuses again.
+        if (error instanceof Refused) setUnsent(null);
+        setWrong((error as Error).message);
+      }
     } finally {
       setShare(null);
     }
@@ -56,7 +64,7 @@ export function AddPhoto({ onAdded }: { onAdded(id: string): void }) {
     createElement('input', {
       ref,
       type: 'file',
-      accept: 'image/*',
+      accept: 'image/jpeg,image/png,image/webp,image/avif,image/tiff',
       ...(capture ? { capture: 'environment' } : {}),
       'aria-label': label,
       style: { display: 'none' },
@@ -90,6 +98,9 @@ export function AddPhoto({ onAdded }: { onAdded(id: string): void }) {
         </View>
       )}
       {wrong ? <Wrong text={wrong} /> : null}
+      {unsent && share === null ? (
+        <Button label={`Send “${unsent.name}” again`} onPress={() => void send(unsent)} />
+      ) : null}
       {input(camera, 'Photo from the camera', true)}
       {input(file, 'Photo from a file', false)}
     </View>

@@ -3,21 +3,18 @@ import { useState } from 'react';
 import { Image, Pressable, ScrollView, Text, View } from 'react-native';
 
 import { photoAddress } from '../../api/photos';
-import { useChangeRepair } from '../../api/useRepair';
+import { DeletedRows } from '../../frame/DeletedRows';
 import { useRepairContext } from '../../frame/useRepairContext';
 import { Button } from '../../shared/Button';
 import { EmptyState } from '../../shared/EmptyState';
-import { GroupHeading } from '../../shared/Heading';
 import { AddPhoto } from './AddPhoto';
 import { TaggedPhoto } from './TaggedPhoto';
 
 /** Photos of the piece, with the tags of its sizes on them. */
 export function PhotosScreen() {
   const { repair } = useRepairContext();
-  const { put } = useChangeRepair(repair);
   const [openId, setOpenId] = useState<string | null>(null);
   const photos = repair.photos.filter(({ removed }) => !removed);
-  const removed = repair.photos.filter((photo) => photo.removed);
   const open = photos.find(({ id }) => id === openId);
   if (open) return <TaggedPhoto key={open.id} photo={open} onClose={() => setOpenId(null)} />;
   return (
@@ -48,15 +45,7 @@ export function PhotosScreen() {
       </View>
       <AddPhoto onAdded={setOpenId} />
       <Button label="Back to the sizes" onPress={() => router.replace(`/repair/${repair.head.id}/sizes`)} />
-      {removed.length > 0 ? <GroupHeading>Deleted</GroupHeading> : null}
-      {removed.map((photo) => (
-        <Button
-          key={photo.id}
-          tone="quiet"
-          label={`Bring back ${photo.name}`}
-          onPress={() => put('photo', { ...photo, removed: false })}
-        />
-      ))}
+      <DeletedRows kinds={['photo']} />
     </ScrollView>
   );
 }

@@ -4,6 +4,7 @@ import { Text, View } from 'react-native';
 import type { Body } from '@core/model';
 
 import { useChangeRepair } from '../../api/useRepair';
+import { DeletedRows } from '../../frame/DeletedRows';
 import { useRepairContext } from '../../frame/useRepairContext';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
@@ -85,16 +86,7 @@ export function BodyMenu({
           onClose();
         }}
       />
-      {repair.bodies
-        .filter((other) => other.removed)
-        .map((other) => (
-          <Button
-            key={other.id}
-            tone="quiet"
-            label={`Bring back ${other.name}`}
-            onPress={() => put('body', { ...other, removed: false })}
-          />
-        ))}
+      <DeletedRows kinds={['body']} />
     </Sheet>
   );
 }

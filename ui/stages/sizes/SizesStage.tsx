@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
+import { DeletedRows } from '../../frame/DeletedRows';
 import { useRepairContext } from '../../frame/useRepairContext';
 import { usePreferences } from '../../preferences/usePreferences';
 import { Button } from '../../shared/Button';
@@ -9,7 +10,6 @@ import { EmptyState } from '../../shared/EmptyState';
 import { GroupHeading } from '../../shared/Heading';
 import { OpenSize } from './OpenSize';
 import { PracticeCaliper } from './PracticeCaliper';
-import { RemovedSizes } from './RemovedSizes';
 import { SizeForm } from './SizeForm';
 import { SizeRow } from './SizeRow';
 import { useReadThrough } from './useReadThrough';
@@ -79,7 +79,7 @@ export function SizesStage() {
           />
           {sizes.length > 0 ? <Button label="Sheet" onPress={() => router.replace(`${base}/sheet`)} /> : null}
         </View>
-        <RemovedSizes />
+        <DeletedRows kinds={['size']} />
       </ScrollView>
       {sizes.length > 0 ? (
         <View className="absolute bottom-4 right-4">

@@ -1,24 +1,9 @@
-import type { Knex } from 'knex';
+import type { Migration } from './migration';
 
-interface Migration {
-  name: string;
-  up(knex: Knex): Promise<void>;
-  down(knex: Knex): Promise<void>;
-}
+/** The lists that there were then. */
+const LISTS = ['sizes', 'readings', 'layouts', 'fits', 'chains', 'photos', 'bodies', 'revisions'] as const;
 
-/** Tables that hold the rows of a repair, one kind each. */
-export const ROW_TABLES = [
-  'sizes',
-  'readings',
-  'layouts',
-  'fits',
-  'chains',
-  'photos',
-  'bodies',
-  'revisions',
-] as const;
-
-const firstTables: Migration = {
+export const firstTables: Migration = {
   name: '001-first-tables',
   async up(knex) {
     await knex.schema.createTable('repairs', (table) => {
@@ -36,7 +21,7 @@ const firstTables: Migration = {
       table.text('picture');
       table.index(['removed', 'touched_at', 'id']);
     });
-    for (const name of ROW_TABLES) {
+    for (const name of LISTS) {
       await knex.schema.createTable(name, (table) => {
         table.text('repair_id').notNullable().references('repairs.id').onDelete('CASCADE');
         table.text('id').notNullable();
@@ -69,20 +54,4 @@ const firstTables: Migration = {
       `create virtual table repairs_search using fts5(id unindexed, words, tokenize = "unicode61 remove_diacritics 2")`,
     );
   },
-  async down(knex) {
-    const others = ['repairs_search', 'applied_changes', 'applied_workshop_changes', 'workshop_rows'];
-    for (const name of [...others, ...ROW_TABLES, 'repairs']) {
-      await knex.schema.dropTable(name);
-    }
-  },
-};
-
-/** All migrations, oldest first. */
-const MIGRATIONS: readonly Migration[] = [firstTables];
-
-/** Hands Knex the migrations as code, so that they are bundled and typed like the rest. */
-export const migrationSource: Knex.MigrationSource<Migration> = {
-  getMigrations: () => Promise.resolve([...MIGRATIONS]),
-  getMigrationName: (migration) => migration.name,
-  getMigration: (migration) => Promise.resolve(migration),
 };

@@ -1,0 +1,1 @@
+export { DeletedScreen as default } from '@ui/home/DeletedScreen';

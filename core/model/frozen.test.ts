@@ -1,0 +1,47 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+import { evaluateRepair } from '@core/fit';
+import { readRepairFile, type RepairFileContent } from '@core/model';
+
+const FOLDER = join(__dirname, 'frozen');
+
+/** Files as they were written once. They are never edited; a new form of the file adds one of its own. */
+function opened(name: string): RepairFileContent {
+  const file = readRepairFile(readFileSync(join(FOLDER, name), 'utf8'));
+  if (!file.ok) throw new Error(`${name}: ${JSON.stringify(file.fault)}`);
+  return file.value;
+}
+
+test('every file that was ever written opens', () => {
+  const names = readdirSync(FOLDER);
+  expect(names.length).toBeGreaterThanOrEqual(2);
+  for (const name of names) expect(opened(name).repair.sizes.length).toBeGreaterThan(0);
+});
+
+test('one of the first weeks gives the numbers that it gave then, its revisions too', () => {
+  const { repair } = opened('version-1-first-weeks.json');
+  expect(repair.readings[0]).toMatchObject({ value: 38.2, typed: '38.20' });
+  const bore = evaluateRepair(repair).fits.get('bore')!;
+  // 6.02 measured, 0.18 for turning freely, 0.05 for the machine's small holes: as its demo said then.
+  expect(bore.worked).toMatchObject({ ok: true, trail: { working: 6.25 } });
+  expect(repair.revisions).toHaveLength(2);
+  for (const revision of repair.revisions) {
+    expect(
+      evaluateRepair({ ...revision.state, revisions: [] }, revision.workshop).fits.get('bore')!.worked.ok,
+    ).toBe(true);
+  }
+});
+
+test('what misses a list today is no file of the first weeks', () => {
+  const file = JSON.parse(readFileSync(join(FOLDER, 'version-1.json'), 'utf8')) as {
+    repair: Record<string, unknown>;
+  };
+  delete file.repair.layouts;
+  expect(readRepairFile(JSON.stringify(file))).toMatchObject({ ok: false, fault: { code: 'file.invalid' } });
+});
+
+test('a byte order mark before it is no mistake', () => {
+  const text = readFileSync(join(FOLDER, 'version-1.json'), 'utf8');
+  expect(readRepairFile(`\uFEFF${text}`)).toMatchObject({ ok: true });
+});

@@ -1,0 +1,7 @@
+import type { Repair } from './repair';
+
+/** Names of all pictures of a repair: of deleted photos too, which can be brought back, and of its revisions. */
+export function picturesOf(repair: Repair): string[] {
+  const photos = [...repair.photos, ...repair.revisions.flatMap(({ state }) => state.photos)];
+  return [...new Set(photos.map(({ file }) => file))];
+}

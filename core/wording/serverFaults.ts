@@ -1,0 +1,63 @@
+import type { ServerFault } from '@core/fault';
+
+const megabytes = (bytes: number) =>
+  `${(bytes / 1048576).toLocaleString('en', { maximumFractionDigits: 1 })} MB`;
+const size = (bytes: number) =>
+  bytes < 1048576 ? `${Math.ceil(bytes / 1024).toLocaleString('en')} kB` : megabytes(bytes);
+
+type Sentences = { [C in ServerFault['code']]: (fault: Extract<ServerFault, { code: C }>) => string };
+
+/** What is wrong with the place where things are kept, or with what was sent there; what to do about it. */
+export const SERVER_SENTENCES: Sentences = {
+  'server.failed': ({ report }) =>
+    `Something went wrong on the server (report ${report}). Nothing was changed; try again.`,
+  'server.busy': ({ seconds }) =>
+    `Another program has held the workshop’s database for more than ${seconds} seconds. Nothing was changed; close that program, then try again.`,
+  'server.diskFull': () =>
+    'The disk that the workshop is kept on is full. Nothing was changed; make room on it, then try again.',
+  'server.readOnly': ({ where }) =>
+    `The workshop’s folder can’t be written: ${where}. Nothing was changed; give Even Spare the right to write there, then try again.`,
+  'server.damaged': ({ where, found }) =>
+    `The workshop’s database is damaged (${found}): ${where}. Put back a copy of it; repair files that were saved can be opened again as well.`,
+  'server.cut': ({ where }) =>
+    `The workshop’s database has nothing in it; it was cut off: ${where}. Put back a copy of it, or take the file away to begin afresh.`,
+  'server.dataGone': ({ where }) =>
+    `The workshop’s database is no longer where it was: ${where}. Nothing was changed; put it back and start Even Spare again.`,
+  'server.photosWithoutData': ({ where }) =>
+    `There are photos of a workshop here, but its database is missing: ${where}. Put it back, or move the folder of photos away to begin afresh.`,
+  'server.newerData': ({ where, known, found }) =>
+    `The workshop’s database was written by a later Even Spare (form ${found}; up to ${known} can be read here): ${where}. Start the later one. Nothing was changed.`,
+  'server.notAFolder': ({ where }) =>
+    `${where} is no folder that a workshop can be kept in. Set EVEN_SPARE_DATA to one that is, or that can be made.`,
+  'server.folderInUse': ({ where, by }) =>
+    `Another Even Spare is at work on ${where}${by ? `: ${by}` : ''}. Use that one, or stop it first. Two at once would overwrite each other.`,
+  'server.portTaken': ({ port }) =>
+    `Port ${port} is taken by another program. If it is an Even Spare, use that one; if not, set EVEN_SPARE_PORT to a free port.`,
+  'server.noSuchAddress': ({ host }) =>
+    `This computer has no address “${host}” to listen at. Set EVEN_SPARE_HOST to one it has, such as 127.0.0.1.`,
+  'server.badSetting': ({ name, value, wanted }) =>
+    `${name} is “${value}”; it must be ${wanted}. Change it, then start again.`,
+  'server.noPassphrase': ({ host, least }) =>
+    `At ${host} others on the network could open the workshop. Set EVEN_SPARE_PASSPHRASE to a passphrase of at least ${least} characters, or leave EVEN_SPARE_HOST out to be reached from this computer alone.`,
+  'server.otherHost': ({ host }) =>
+    `This server is not called “${host}”. Use the address that it printed when it started.`,
+  'server.otherPage': ({ origin }) => `A page of ${origin} may not do this here. Do it in Even Spare itself.`,
+  'server.passphraseWanted': () => 'This workshop asks for its passphrase. Type it; any name will do.',
+  'route.missing': () => 'There is nothing at this address. docs/api.md lists what there is.',
+  'request.tooLarge': ({ bytes, limitBytes }) =>
+    `This has ${size(bytes)}; up to ${size(limitBytes)} can be taken in here. Send less at a time.`,
+  'request.notUnpacked': () =>
+    'What was sent is not packed in the way it says. Send it again, or send it plain.',
+  'request.notRead': ({ rule, limit }) =>
+    rule === 'nesting'
+      ? `What was sent is nested more than ${limit} levels deep. Nothing of ours is; check what sends it.`
+      : `What was sent has more than ${limit.toLocaleString('en')} values. Send less at a time.`,
+  'change.tooLarge': ({ bytes, limitBytes }) =>
+    `This change has ${size(bytes)}; one change may have ${size(limitBytes)}. If it freezes a revision, save the repair as a file instead.`,
+  'change.idTaken': () =>
+    'Another change has this change’s id already. Nothing was changed; load the page again.',
+  'repair.tooLarge': ({ bytes, limitBytes }) =>
+    `This repair would have ${size(bytes)} with its revisions; up to ${size(limitBytes)} fit into its file. Save it as a file, and go on in a new repair.`,
+  'photos.tooLarge': ({ bytes, limitBytes }) =>
+    `The photos of this repair would have ${size(bytes)} together; up to ${size(limitBytes)} fit into its file. Take this one smaller, or begin a new repair for more.`,
+};

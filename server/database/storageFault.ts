@@ -1,0 +1,31 @@
+import type { ServerFault } from '@core/fault';
+
+/** What a storage error means for people; null for one that is no fault of the storage. */
+export function storageFault(error: unknown, where: string): ServerFault | null {
+  const code = String((error as { code?: unknown }).code ?? '');
+  const message = String((error as { message?: unknown }).message ?? '');
+  if (code === 'ENOSPC' || code === 'EDQUOT' || code === 'EFBIG' || code.startsWith('SQLITE_FULL')) {
+    return { code: 'server.diskFull' };
+  }
+  if (['EACCES', 'EPERM', 'EROFS'].includes(code) || code.startsWith('SQLITE_READONLY')) {
+    return { code: 'server.readOnly', where };
+  }
+  if (code === 'ENOTDIR' || code === 'EEXIST') return { code: 'server.notAFolder', where };
+  if (code.startsWith('SQLITE_CORRUPT') || code.startsWith('SQLITE_NOTADB')) {
+    return { code: 'server.damaged', where, found: message };
+  }
+  if (code.startsWith('SQLITE_BUSY') || code.startsWith('SQLITE_LOCKED')) {
+    return { code: 'server.busy', seconds: BUSY_PATIENCE_MS / 1000 };
+  }
+  // The folder itself can't be read or written to, or the disk does not answer.
+  if (code.startsWith('SQLITE_CANTOPEN') || code.startsWith('SQLITE_IOERR')) {
+    return { code: 'server.readOnly', where };
+  }
+  return null;
+}
+
+/** Longest wait for another program that holds the database, ms: less than a screen waits for an answer. */
+export const BUSY_PATIENCE_MS = 10_000;
+
+export const isBusy = (error: unknown): boolean =>
+  /^SQLITE_(BUSY|LOCKED)/.test(String((error as { code?: unknown }).code ?? ''));
