@@ -12,67 +12,93 @@ interface LineRow {
   next: string;
   revision: string | null;
   picture: string | null;
+  search_id: number;
 }
 
-/** As many as are counted, and as many found ones as are put in order by themselves. */
+/** As many as are counted, and as many found ones as are put in order of their last change. */
 const COUNTED = 200;
 
 /**
- * One page of the repairs that are not removed, or of those that are, newest change first. None of what it does
- * grows with the number of repairs: it counts no further than to COUNTED, and what is found more often than that is
- * looked for along the list.
+ * One page of the repairs that are not removed, or of those that are, newest change first. None of what it does grows
+ * with the number of repairs: it counts no further than to COUNTED, and what is found more often than that comes in
+ * the order in which the repairs were begun, newest first, which is the order of the index of words.
  */
 export async function listRepairs(database: Knex, query: z.infer<typeof ListQuery>): Promise<RepairList> {
   const words = searchExpression(query.search);
-  const found = words === null ? null : await findWords(database, words);
-  const matching = () => {
-    const rows = database('repairs').where({ removed: query.removed });
-    if (found === null) return rows;
-    if (found.length <= COUNTED) return rows.whereIn('search_id', found);
-    return rows.whereRaw(
-      'exists (select 1 from repairs_words where words match ? and repairs_words.rowid = repairs.search_id)',
-      [words!],
-    );
-  };
+  if (words === null || query.removed) return pageByChange(database, query, (rows) => rows);
+  const found = await findWords(database, words, null, COUNTED + 1);
+  return found.length <= COUNTED
+    ? pageByChange(database, query, (rows) => rows.whereIn('search_id', found))
+    : pageByBeginning(database, query, words);
+}
+
+const COLUMNS = ['id', 'name', 'place', 'touched_at', 'stage', 'next', 'revision', 'picture', 'search_id'] as const;
+
+async function pageByChange(
+  database: Knex,
+  { removed, limit, after }: z.infer<typeof ListQuery>,
+  among: (rows: Knex.QueryBuilder) => Knex.QueryBuilder,
+): Promise<RepairList> {
+  const matching = () => among(database('repairs').where({ removed }));
   const page = matching()
-    .select<LineRow[]>('id', 'name', 'place', 'touched_at', 'stage', 'next', 'revision', 'picture')
+    .select<LineRow[]>(...COLUMNS)
     .orderBy([
       { column: 'touched_at', order: 'desc' },
       { column: 'id', order: 'desc' },
     ])
-    .limit(query.limit + 1);
-  const [touchedAt, id] = query.after?.split('|') ?? [];
+    .limit(limit + 1);
+  const [touchedAt, id] = after?.split('|') ?? [];
   if (touchedAt !== undefined && id !== undefined) {
     void page.whereRaw('(touched_at, id) < (?, ?)', [touchedAt, id]);
   }
-  const rows = await page;
-  const shown = rows.slice(0, query.limit);
-  const last = shown.at(-1);
-  const counted = await database.count<{ count: number }[]>({ count: '*' }).from(
+  const rows = (await page) as LineRow[];
+  const counted = (await database.count({ count: '*' }).from(
     matching()
       .select('id')
       .limit(COUNTED + 1)
       .as('some'),
-  );
-  const total = Math.min(counted[0]!.count, COUNTED);
+  )) as [{ count: number }];
+  const { count } = counted[0];
+  return pageOf(rows, limit, count, ({ touched_at, id: last }) => `${touched_at}|${last}`);
+}
+
+async function pageByBeginning(
+  database: Knex,
+  { limit, after }: z.infer<typeof ListQuery>,
+  words: string,
+): Promise<RepairList> {
+  const before = /^\d+$/.test(after ?? '') ? Number(after) : null;
+  const numbers = await findWords(database, words, before, limit + 1);
+  const rows = await database('repairs')
+    .select<LineRow[]>(...COLUMNS)
+    .whereIn('search_id', numbers)
+    .orderBy('search_id', 'desc');
+  return pageOf(rows, limit, COUNTED + 1, ({ search_id }) => String(search_id));
+}
+
+function pageOf(rows: LineRow[], limit: number, count: number, cursor: (last: LineRow) => string): RepairList {
+  const shown = rows.slice(0, limit);
+  const last = shown.at(-1);
   return {
     repairs: shown.map(lineOf),
-    next: rows.length > query.limit && last ? `${last.touched_at}|${last.id}` : null,
-    total,
-    more: counted[0]!.count > COUNTED,
+    next: rows.length > limit && last ? cursor(last) : null,
+    total: Math.min(count, COUNTED),
+    more: count > COUNTED,
   };
 }
 
-/** Numbers of the repairs that have such words, at most one more than are put in order by themselves. */
-async function findWords(database: Knex, words: string): Promise<number[]> {
-  const rows = await database<{ rowid: number }>('repairs_words')
+/** Numbers of the repairs that have such words, newest first, before one of them; deleted ones have no words. */
+async function findWords(database: Knex, words: string, before: number | null, limit: number): Promise<number[]> {
+  const found = database<{ rowid: number }>('repairs_words')
     .select('rowid')
     .whereRaw('words match ?', [words])
-    .limit(COUNTED + 1);
-  return rows.map(({ rowid }) => rowid);
+    .orderBy('rowid', 'desc')
+    .limit(limit);
+  if (before !== null) void found.where('rowid', '<', before);
+  return (await found).map(({ rowid }) => rowid);
 }
 
-function lineOf({ touched_at, picture, ...row }: LineRow): RepairLine {
+function lineOf({ touched_at, picture, search_id: _number, ...row }: LineRow): RepairLine {
   return {
     ...row,
     updatedAt: touched_at,

@@ -92,6 +92,6 @@ export async function writeWhole(database: Knex, repair: Repair, now: string): P
       data: JSON.stringify(row),
     }));
     // Below SQLite's limit on parameters in one statement.
-    await database.batchInsert(list, rows, 100);
+    if (rows.length > 0) await database.batchInsert(list, rows, 100);
   }
 }

@@ -54,12 +54,13 @@ export class Summaries {
 
   /** @returns whether there may be more. */
   async #some(): Promise<boolean> {
-    const stale = () => this.database.knex<StaleRow>('repairs').select('id').where({ stale: true });
-    if ((await stale().limit(1)).length === 0) return false;
+    // In the words of the index of those that are stale, which is the only thing that is looked at.
+    const first = await this.database.knex<StaleRow>('repairs').select('id').whereRaw('stale').limit(1);
+    if (first.length === 0) return false;
     return this.database.write(async (transaction) => {
       const rows = await transaction<StaleRow>('repairs')
         .select('id', 'search_id')
-        .where({ stale: true })
+        .whereRaw('stale')
         .limit(AT_ONCE);
       for (const { id, search_id } of rows) {
         const repair = await this.load(transaction, id);
@@ -83,14 +84,15 @@ async function writeSummary(database: Knex, repair: Repair, searchId: number): P
   await database('repairs')
     .where({ id: repair.head.id })
     .update({ stage, next, revision: newestRevision(repair)?.letter ?? null, stale: false });
-  const words = wordsOf(repair);
+  // Deleted ones are not found.
+  const words = repair.head.removed ? null : wordsOf(repair);
   const known = await database<{ rowid: number; words: string }>('repairs_words')
     .select('words')
     .where({ rowid: searchId })
     .first();
-  if (known?.words === words) return;
+  if ((known?.words ?? null) === words) return;
   if (known) await database('repairs_words').where({ rowid: searchId }).delete();
-  await database('repairs_words').insert({ rowid: searchId, words });
+  if (words !== null) await database('repairs_words').insert({ rowid: searchId, words });
 }
 
 /** Everything a repair can be found by: its words, and its sizes as they are shown ("38.20"). */

@@ -8,6 +8,7 @@ import type { Figure } from './figure';
 import { frameFigures } from './frames';
 import { layoutFigures } from './layouts';
 import { sizeFigures } from './sizes';
+import { manyRepairsFigures } from './manyRepairs';
 import { shapeFigures } from './shapes';
 import { solidFigures } from './solids';
 
@@ -21,6 +22,7 @@ async function main(): Promise<void> {
     ...(await solidFigures(demos)),
     ...(await shapeFigures()),
     ...(await apiFigures(wheel)),
+    ...(await manyRepairsFigures(wheel)),
     ...(await frameFigures()),
   ];
   console.log(process.argv.includes('--json') ? JSON.stringify(figures) : tableOf(figures));

@@ -26,7 +26,8 @@ export const wordsByNumber: Migration = {
     );
     await knex.raw(
       `insert into repairs_words (rowid, words)
-       select search_id, words from repairs_search join repairs on repairs.id = repairs_search.id`,
+       select search_id, words from repairs_search join repairs on repairs.id = repairs_search.id
+       where not repairs.removed`,
     );
     await knex.schema.dropTable('repairs_search');
     await knex.schema.createTable('health', (table) => {
