@@ -29,7 +29,10 @@ export function ConnectionSign() {
   return (
     <>
       {online ? null : (
-        <Sign icon="away" text={`${trouble ?? 'The server is away.'} ${keptWords(waiting, keepingFailed)}`}>
+        <Sign
+          icon="away"
+          text={`${trouble ?? 'The server is away.'} ${keptWords(waiting, keepingFailed, trouble === null ? 'returns' : 'is well again')}`}
+        >
           <Button label="Try again" onPress={lookNow} />
           {relapses > FAILS_BEFORE_ASIDE && waiting > 0 ? (
             <Button label="Set the first aside" onPress={() => void setAside(trouble)} />
@@ -56,11 +59,11 @@ export function ConnectionSign() {
 const CANNOT_KEEP =
   'This device can’t keep anything: its store is full, or closed to this page. Leave the page open until all is sent.';
 
-function keptWords(waiting: number, keepingFailed: boolean): string {
+function keptWords(waiting: number, keepingFailed: boolean, when: string): string {
   const changes = `${waiting} ${waiting === 1 ? 'change' : 'changes'}`;
   if (keepingFailed) return waiting === 0 ? CANNOT_KEEP : `${changes} not sent yet. ${CANNOT_KEEP}`;
   if (waiting === 0) return 'What you do is kept on this device.';
-  return `${changes} ${waiting === 1 ? 'is' : 'are'} kept on this device and will be sent when it returns.`;
+  return `${changes} ${waiting === 1 ? 'is' : 'are'} kept on this device and will be sent when it ${when}.`;
 }
 
 function Sign({ icon, text, children }: { icon: 'away' | 'care'; text: string; children?: React.ReactNode }) {
