@@ -212,6 +212,8 @@ describe('a running server whose database is in trouble', () => {
       expect(reply.body).toMatchObject({ fault: { code: 'server.dataGone' } });
       expect((reply.body as { sentence: string }).sentence).toContain('put it back');
     }
+    // What is there can be read all the same.
+    expect(await idsOf(server)).toEqual(['one']);
     renameSync(`${file}.aside`, file);
     await newRepair(server, 'two').expect(201);
     await request(server.address).get('/api/health').expect(200, { ok: true });

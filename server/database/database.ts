@@ -60,8 +60,8 @@ export class Database {
   async close(): Promise<void> {
     if (this.file !== null && inodeOf(this.file) === this.#inode) {
       await this.knex.raw('pragma wal_checkpoint(truncate)').catch((error: unknown) => {
-        // What is in the log beside it is read from there the next time.
-        if (!isBusy(error)) throw error;
+        // Held by another, or no room: what is in the log beside it is read from there the next time.
+        if (storageFault(error, this.file ?? 'memory') === null) throw error;
       });
     }
     await this.knex.destroy();

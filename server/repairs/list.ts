@@ -32,7 +32,17 @@ export async function listRepairs(database: Knex, query: z.infer<typeof ListQuer
     : pageByBeginning(database, query, words);
 }
 
-const COLUMNS = ['id', 'name', 'place', 'touched_at', 'stage', 'next', 'revision', 'picture', 'search_id'] as const;
+const COLUMNS = [
+  'id',
+  'name',
+  'place',
+  'touched_at',
+  'stage',
+  'next',
+  'revision',
+  'picture',
+  'search_id',
+] as const;
 
 async function pageByChange(
   database: Knex,
@@ -76,7 +86,12 @@ async function pageByBeginning(
   return pageOf(rows, limit, COUNTED + 1, ({ search_id }) => String(search_id));
 }
 
-function pageOf(rows: LineRow[], limit: number, count: number, cursor: (last: LineRow) => string): RepairList {
+function pageOf(
+  rows: LineRow[],
+  limit: number,
+  count: number,
+  cursor: (last: LineRow) => string,
+): RepairList {
   const shown = rows.slice(0, limit);
   const last = shown.at(-1);
   return {
@@ -88,7 +103,12 @@ function pageOf(rows: LineRow[], limit: number, count: number, cursor: (last: Li
 }
 
 /** Numbers of the repairs that have such words, newest first, before one of them; deleted ones have no words. */
-async function findWords(database: Knex, words: string, before: number | null, limit: number): Promise<number[]> {
+async function findWords(
+  database: Knex,
+  words: string,
+  before: number | null,
+  limit: number,
+): Promise<number[]> {
   const found = database<{ rowid: number }>('repairs_words')
     .select('rowid')
     .whereRaw('words match ?', [words])

@@ -21,6 +21,7 @@ import {
 } from '@core/model';
 
 import type { Database } from '../database/database';
+import { Trouble } from '../trouble';
 import { listRepairs } from './list';
 import { bytesOf, loadRepair, touchHead, writeRow, writeWhole } from './rows';
 import { Summaries } from './summaries';
@@ -71,7 +72,10 @@ export class RepairStore {
   }
 
   async list(query: z.infer<typeof ListQuery>): Promise<RepairList> {
-    await this.summaries.bringUpToDate();
+    await this.summaries.bringUpToDate().catch((error: unknown) => {
+      // What can't be written can be read all the same: the last changes are not in the list yet.
+      if (!(error instanceof Trouble)) throw error;
+    });
     return this.database.read((transaction) => listRepairs(transaction, query));
   }
 
