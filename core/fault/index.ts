@@ -10,7 +10,9 @@ export type Fault =
   | { code: 'length.empty' }
   | { code: 'length.notANumber'; text: string }
   | { code: 'length.twoMarks'; text: string }
-  | { code: 'length.fractionNeedsInch'; text: string }
+  /** `readings`: what it may mean, each written so that it can be read in one way only. */
+  | { code: 'length.fractionNeedsInch'; text: string; readings: string[] }
+  | { code: 'length.twoReadings'; text: string; readings: string[] }
   | { code: 'length.zeroDenominator'; text: string }
   | { code: 'length.notPositive'; mm: number }
   | { code: 'length.tooLong'; mm: number; limitMm: number; instrument: string }
@@ -47,6 +49,7 @@ export type FormulaFault =
   | { code: 'formula.empty' }
   | { code: 'formula.tooLong'; limit: number }
   | { code: 'formula.notRead'; text: string }
+  | { code: 'formula.exponent'; text: string }
   | { code: 'formula.unknownWord'; word: string }
   | { code: 'formula.unknownSize'; tag: string }
   | { code: 'formula.mixedUnits'; left: string; right: string }

@@ -58,6 +58,20 @@ class Mismatch extends Error {
   }
 }
 
+/** What an exponent of plain numbers is worth, such as -1 or 1/2; not a number where anything else is in it. */
+function constantOf(node: Expression): number {
+  switch (node.op) {
+    case 'number':
+      return node.value;
+    case 'negate':
+      return -constantOf(node.of);
+    case 'divide':
+      return constantOf(node.left) / constantOf(node.right);
+    default:
+      return Number.NaN;
+  }
+}
+
 /**
  * Checks that the units of a formula agree and lays it out by itself.
  *
@@ -176,7 +190,7 @@ export function layFormula(
       }
       case 'power': {
         const [left, right] = [lay(node.left), lay(node.right)];
-        const exponent = node.right.op === 'number' ? node.right.value : Number.NaN;
+        const exponent = constantOf(node.right);
         const plainBase = left.dimension.length === 0 && left.dimension.angle === 0;
         if (!right.dimension.loose || (!plainBase && Number.isNaN(exponent))) {
           throw new Mismatch({ code: 'formula.powerNotPlain' });

@@ -51,7 +51,7 @@ describe('sums as they are typed', () => {
 
   test.each([
     ['3/16', 'length.fractionNeedsInch'],
-    ['1 3/16', 'length.fractionNeedsInch'],
+    ['1 3/16', 'length.twoReadings'],
     ['5/(2-2)', 'formula.divisionByZero'],
     ['sqrt(2-3)', 'formula.notReal'],
     ['2 +', 'length.notANumber'],

@@ -1,7 +1,7 @@
 import { create, parseDependencies, type FactoryFunctionMap } from 'mathjs/number';
 
 import { no, ok, type Fault, type Result } from '@core/fault';
-import { cleanTyped, MM_PER, RAD_PER_DEGREE } from '@core/quantity';
+import { cleanTyped, exponentIn, INCHES_PER_FOOT, MM_PER, RAD_PER_DEGREE } from '@core/quantity';
 
 import { FUNCTIONS, isFunctionName, type Expression } from './expression';
 
@@ -24,6 +24,7 @@ const UNITS: Record<string, { of: 'length' | 'angle'; value: number }> = {
   mm: { of: 'length', value: MM_PER.mm },
   cm: { of: 'length', value: MM_PER.cm },
   unitInch: { of: 'length', value: MM_PER.in },
+  unitFoot: { of: 'length', value: INCHES_PER_FOOT * MM_PER.in },
   unitDegree: { of: 'angle', value: RAD_PER_DEGREE },
 };
 
@@ -44,6 +45,8 @@ export function parseFormula(text: string): Result<Expression, Fault> {
   const cleaned = cleanTyped(text);
   if (cleaned === '') return no({ code: 'formula.empty' });
   if (cleaned.length > FORMULA_LIMIT) return no({ code: 'formula.tooLong', limit: FORMULA_LIMIT });
+  const exponent = exponentIn(cleaned);
+  if (exponent !== null) return no({ code: 'formula.exponent', text: exponent });
   let tree: Parsed;
   try {
     tree = parse(prepare(cleaned)) as unknown as Parsed;
@@ -61,10 +64,21 @@ function prepare(text: string): string {
       .replace(/;/g, ',')
       .replace(/×/g, '*')
       .replace(/÷/g, '/')
+      .replace(/π/g, ' pi ')
+      .replace(/[øØ⌀∅] ?(?=[\d.])/g, '')
+      // Degrees and minutes are one angle.
+      .replace(/([\d.]+) ?° ?([\d.]+) ?'/g, '($1+$2/60) unitDegree ')
       .replace(/°|\bdeg(rees?)?\b/g, ' unitDegree ')
-      .replace(/["″”]|\b(in|inch|inches)\b/g, ' unitInch ')
+      // 3-1/2" is three and a half inches, as 3 1/2" is.
+      .replace(/(?<![\d./])(\d+)-(\d+) ?\/ ?(\d+)(?= ?("|in\b|inch))/g, '$1 $2/$3')
+      .replace(/"|(?<=\d|\b)(in|inch|inches)\b/g, ' unitInch ')
+      .replace(/'|(?<=\d|\b)(ft|foot|feet)\b/g, ' unitFoot ')
       // 1 3/16 is one and three sixteenths.
       .replace(/(\d+) +(\d+) ?\/ ?(\d+)(?![\d.])/g, '($1+$2/$3)')
+      // A fraction with its unit is one number: 3/8 in is not 3 over 8 in.
+      .replace(/(?<![\d.)])(\d+) ?\/ ?(\d+)(?= *unitInch)/g, '($1/$2)')
+      // 5' 3" is one length.
+      .replace(/(\([^()]*\)|[\d.]+) *unitFoot *-? *(\([^()]*\)|[\d.]+) *unitInch/g, '($1*12+$2) unitInch')
       // A unit written straight on its number: 3mm.
       .replace(/(\d)(mm|cm)\b/g, '$1 $2')
   );

@@ -5,6 +5,7 @@ import {
   parseCount,
   parseLength,
   tidy,
+  twoReadings,
   type LengthUnit,
   type Quantity,
 } from '@core/quantity';
@@ -36,7 +37,11 @@ export function readTyped(text: string, quantity: Quantity, unit: LengthUnit = '
         ? parseAngle(text)
         : parseCount(text);
   const cleaned = cleanTyped(text);
+  const asked = quantity === 'length' ? twoReadings(cleaned, unit) : null;
+  if (asked) return no(asked);
   const isSum = SIGN_OF_A_SUM.test(cleaned.replace(/^[-+]/, '')) && /\d/.test(cleaned);
+  // Two signs before a number are a slip of the thumb.
+  if (/^[-+] ?[-+]/.test(cleaned)) return plain;
   if (plain.ok) return quantity === 'length' ? ok(tidy(plain.value)) : plain;
   if (!isSum || (quantity === 'length' && isInchFraction(cleaned))) return plain;
   const expression = parseFormula(text);

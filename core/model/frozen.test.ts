@@ -27,9 +27,7 @@ test('one of the first weeks gives the numbers that it gave then, its revisions 
   expect(bore.worked).toMatchObject({ ok: true, trail: { working: 6.25 } });
   expect(repair.revisions).toHaveLength(2);
   for (const revision of repair.revisions) {
-    expect(
-      evaluateRepair(revision.state, revision.workshop).fits.get('bore')!.worked.ok,
-    ).toBe(true);
+    expect(evaluateRepair(revision.state, revision.workshop).fits.get('bore')!.worked.ok).toBe(true);
   }
 });
 

@@ -1,5 +1,7 @@
 export { QUANTITIES, RAD_PER_DEGREE, type Quantity } from './quantity';
-export { cleanTyped, parseLength, MM_PER, type LengthUnit } from './parseLength';
+export { cleanTyped } from './cleanTyped';
+export { INCHES_PER_FOOT, parseLength, MM_PER, type LengthUnit } from './parseLength';
+export { exponentIn, twoReadings } from './twoReadings';
 export { parseAngle, parseCount } from './parseOther';
 export {
   DISPLAY_UNITS,

@@ -1,53 +1,80 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 
+import { cleanTyped } from './cleanTyped';
+import { twoReadings } from './twoReadings';
+
 export type LengthUnit = 'mm' | 'cm' | 'in';
 
 /** Millimetres in one of each unit. The inch is exactly 25.4 mm (ISO 80000-3). */
 export const MM_PER: Record<LengthUnit, number> = { mm: 1, cm: 10, in: 25.4 };
+/** The foot is 12 inches. */
+export const INCHES_PER_FOOT = 12;
 
-const UNIT_WORDS: Record<string, LengthUnit> = {
+const UNIT_WORDS: Record<string, LengthUnit | 'ft'> = {
   mm: 'mm',
   millimetre: 'mm',
   millimetres: 'mm',
+  millimeter: 'mm',
+  millimeters: 'mm',
   cm: 'cm',
   in: 'in',
   inch: 'in',
   inches: 'in',
   '"': 'in',
-  '″': 'in',
-  '”': 'in',
-  "''": 'in',
+  ft: 'ft',
+  foot: 'ft',
+  feet: 'ft',
+  "'": 'ft',
 };
 
-/** Signs that stand for others on paper, made one: minus signs, the fraction slash, wide spaces. */
-export function cleanTyped(text: string): string {
-  return text
-    .normalize('NFKC')
-    .replace(/[\u2212\u2013]/g, '-')
-    .replace(/\u2044/g, '/')
-    .replace(/\s+/g, ' ')
-    .trim();
-}
+/** A number as it is written: digits with at most one mark, a fraction, or a whole number and a fraction. */
+const NUMBER = String.raw`\d[\d.,]*(?:[ -]\d+ ?\/ ?\d+)?|\d+ ?\/ ?\d+|[.,]\d+`;
+const ONE = new RegExp(String.raw`^([-+]?) ?[øØ⌀∅]? ?(${NUMBER}) ?([^\d.,/ -].*)?$`);
+const FEET_AND_INCHES = new RegExp(
+  String.raw`^([-+]?) ?(${NUMBER}) ?('|ft\.?|foot|feet) ?-? ?(${NUMBER}) ?("|in\.?|inch|inches)?$`,
+  'i',
+);
 
 /**
- * Reads a length as people type or paste it: `38.2`, `38,20 mm`, ` 3.82cm `, `0.237"`, `1 3/16 in`.
- * A point or a comma marks decimals. Fractions are inch fractions and must say so.
+ * Reads a length as people type or paste it: `38.2`, `38,20 mm`, `ø12.4`, ` 3.82cm `, `0.237"`, `1 3/16 in`, `3-1/2"`, `3½"`,
+ * `5' 3 1/2"`. A point or a comma marks decimals. Fractions are inch fractions and must say so.
  *
- * @returns millimetres (any sign and size: limits belong to whoever uses the length), or a fault.
+ * @returns millimetres (any sign and size: limits belong to whoever uses the length), or a fault; where two readings
+ * are possible the fault says which.
  */
 export function parseLength(text: string, unitWhenNone: LengthUnit = 'mm'): Result<number, Fault> {
   const cleaned = cleanTyped(text);
   if (cleaned === '') return no({ code: 'length.empty' });
+  const asked = twoReadings(cleaned, unitWhenNone);
+  if (asked) return no(asked);
 
-  const parts = /^([-+]?)\s*([\d.,/ ]+?)\s*([^\d.,/ ].*)?$/.exec(cleaned);
-  if (!parts) return no({ code: 'length.notANumber', text });
+  const both = FEET_AND_INCHES.exec(cleaned);
+  if (both) {
+    const [feet, inches] = [both[2]!, both[4]!].map((digits) => parseNumber(digits, 'in', text));
+    if (!feet!.ok) return feet!;
+    if (!inches!.ok) return inches!;
+    return ok(signOf(both[1]) * (feet!.value * INCHES_PER_FOOT + inches!.value) * MM_PER.in);
+  }
+  const parts = ONE.exec(cleaned);
+  if (!parts) {
+    const tooManyMarks =
+      /^[-+]?[\d.,]+( ?[a-z"']+\.?)?$/i.test(cleaned) && (cleaned.match(/[.,](?=.*\d)/g)?.length ?? 0) > 1;
+    return no(tooManyMarks ? { code: 'length.twoMarks', text } : { code: 'length.notANumber', text });
+  }
   const [, sign, digits = '', unitText] = parts;
-  const unit = unitText === undefined ? unitWhenNone : UNIT_WORDS[unitText.toLowerCase().replace(/\.$/, '')];
+  const unit =
+    unitText === undefined ? unitWhenNone : UNIT_WORDS[unitText.toLowerCase().replace(/\.$/, '').trim()];
   if (!unit) return no({ code: 'length.notANumber', text });
-
-  const magnitude = digits.includes('/') ? parseFraction(digits, unit, text) : parseDecimal(digits, text);
+  const magnitude = parseNumber(digits, unit, text);
   if (!magnitude.ok) return magnitude;
-  return ok((sign === '-' ? -1 : 1) * magnitude.value * MM_PER[unit]);
+  const mm = unit === 'ft' ? INCHES_PER_FOOT * MM_PER.in : MM_PER[unit];
+  return ok(signOf(sign) * magnitude.value * mm);
+}
+
+const signOf = (sign: string | undefined) => (sign === '-' ? -1 : 1);
+
+function parseNumber(digits: string, unit: LengthUnit | 'ft', text: string): Result<number, Fault> {
+  return digits.includes('/') ? parseFraction(digits, unit, text) : parseDecimal(digits, text);
 }
 
 /** Reads digits with one point or comma; nothing else. */
@@ -58,11 +85,15 @@ export function parseDecimal(digits: string, text: string): Result<number, Fault
   return ok(Number(digits.replace(',', '.')));
 }
 
-function parseFraction(digits: string, unit: LengthUnit, text: string): Result<number, Fault> {
-  const fraction = /^(?:(\d+) )?(\d+)\/(\d+)$/.exec(digits.replace(/ ?\/ ?/, '/'));
+function parseFraction(digits: string, unit: LengthUnit | 'ft', text: string): Result<number, Fault> {
+  const fraction = /^(?:(\d+)[ -])?(\d+)\/(\d+)$/.exec(digits.replace(/ ?\/ ?/, '/'));
   if (!fraction) return no({ code: 'length.notANumber', text });
-  if (unit !== 'in') return no({ code: 'length.fractionNeedsInch', text });
   const [, whole = '0', over, under] = fraction;
   if (Number(under) === 0) return no({ code: 'length.zeroDenominator', text });
-  return ok(Number(whole) + Number(over) / Number(under));
+  const value = Number(whole) + Number(over) / Number(under);
+  if (unit === 'mm' || unit === 'cm') {
+    const plain = `${whole === '0' ? '' : `${whole} `}${over}/${under}`;
+    return no({ code: 'length.fractionNeedsInch', text, readings: [`${plain} in`, `${value} ${unit}`] });
+  }
+  return ok(value);
 }

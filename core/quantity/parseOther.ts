@@ -1,24 +1,32 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 
-import { cleanTyped, parseDecimal } from './parseLength';
+import { cleanTyped } from './cleanTyped';
+import { parseDecimal } from './parseLength';
 import { RAD_PER_DEGREE } from './quantity';
 
 /**
- * Reads an angle: `45`, `22,5°`, `30 deg`, or degrees and minutes as `22° 30'`.
+ * Reads an angle: `45`, `22,5°`, `30 deg`, or degrees, minutes and seconds as `22° 30' 15"`.
  * @returns radians, or a fault.
  */
 export function parseAngle(text: string): Result<number, Fault> {
-  const cleaned = cleanTyped(text).replace(/º/g, '°');
+  const cleaned = cleanTyped(text);
   if (cleaned === '') return no({ code: 'length.empty' });
-  const parts = /^([-+]?)\s*([\d.,]+)\s*(?:°|deg|degrees?)?\s*(?:([\d.,]+)\s*['′])?$/i.exec(cleaned);
+  const parts = ANGLE.exec(cleaned);
   if (!parts) return no({ code: 'angle.notAnAngle', text });
-  const [, sign, degreeDigits = '', minuteDigits] = parts;
-  const degrees = parseDecimal(degreeDigits, text);
-  if (!degrees.ok) return degrees;
-  const minutes = minuteDigits === undefined ? ok(0) : parseDecimal(minuteDigits, text);
-  if (!minutes.ok) return minutes;
-  return ok((sign === '-' ? -1 : 1) * (degrees.value + minutes.value / 60) * RAD_PER_DEGREE);
+  let degrees = 0;
+  for (const [index, digits] of parts.slice(2).entries()) {
+    if (digits === undefined) continue;
+    const read = parseDecimal(digits, text);
+    if (!read.ok) return read;
+    // Sixty minutes are a degree: more are a slip.
+    if (index > 0 && read.value >= 60) return no({ code: 'angle.notAnAngle', text });
+    degrees += read.value / 60 ** index;
+  }
+  return ok((parts[1] === '-' ? -1 : 1) * degrees * RAD_PER_DEGREE);
 }
+
+const ANGLE =
+  /^([-+]?) ?([\d.,]+) ?(?:°|deg|degrees?)? ?(?:([\d.,]+) ?(?:'|min))? ?(?:([\d.,]+) ?(?:"|sec))?$/i;
 
 /** Reads a count: a whole number from 1 to 10,000. */
 export function parseCount(text: string): Result<number, Fault> {

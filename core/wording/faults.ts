@@ -52,6 +52,8 @@ const SENTENCES: Sentences = {
   'length.twoMarks': ({ text }) =>
     `${quoted(text)} has two decimal marks. Use one point or one comma, as in 38.20.`,
   'length.fractionNeedsInch': ({ text }) => `${quoted(text)} is a fraction. Fractions are inches: add “in”.`,
+  'length.twoReadings': ({ text, readings }) =>
+    `${quoted(text)} can be read in two ways. Choose the one that is meant: ${readings.map(quoted).join(' or ')}.`,
   'length.zeroDenominator': ({ text }) => `${quoted(text)} divides by zero. Check the fraction.`,
   'length.notPositive': ({ mm: value }) =>
     `A reading of ${mm(value)} can’t be right: a size is more than zero. Set the calipers to zero and take it again.`,
@@ -68,6 +70,8 @@ const SENTENCES: Sentences = {
     `A formula may have ${limit} characters. Split it: make a derived size of one half.`,
   'formula.notRead': ({ text }) =>
     `${quoted(text)} can’t be read as a sum. Use + − × ÷, brackets and tags, such as (A - B) / 2.`,
+  'formula.exponent': ({ text }) =>
+    `${quoted(text)} may be a power of ten, or a size E with a sign of multiplication left out. Write it out, as 0.2 or 2 * E - 1.`,
   'formula.unknownWord': ({ word }) =>
     `${quoted(word)} is not known here. Use tags in capitals, and sqrt, sin, cos, tan, asin, acos, atan, hypot, min, max, mean, abs or pi.`,
   'formula.unknownSize': ({ tag }) => `There is no size ${tag}. Add it first, or use another tag.`,

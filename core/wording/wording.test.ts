@@ -29,7 +29,7 @@ describe('sentences of faults', () => {
   test('end with a full stop and never show a code or a stack', () => {
     const given = new Proxy({} as Record<string, unknown>, {
       get: (_, key) =>
-        ['keys', 'tags', 'points', 'names'].includes(String(key))
+        ['keys', 'tags', 'points', 'names', 'readings'].includes(String(key))
           ? ['x']
           : [
                 'length',

@@ -2,11 +2,13 @@ import { forwardRef } from 'react';
 import { Text, TextInput, View, type TextInputProps } from 'react-native';
 
 import { colours } from '../theme/colours';
+import { Button } from './Button';
+import type { Problem } from './problem';
 
 /** A labelled line of text, with what is wrong with it under it. */
 export const Field = forwardRef<
   TextInput,
-  TextInputProps & { label: string; wrong?: string | undefined; unit?: string }
+  TextInputProps & { label: string; wrong?: string | Problem | undefined; unit?: string }
 >(function Field({ label, wrong, unit, multiline, ...input }, ref) {
   return (
     <View className="min-w-0 gap-1">
@@ -25,17 +27,34 @@ export const Field = forwardRef<
         />
         {unit ? <Text className="pr-3 font-label text-muted">{unit}</Text> : null}
       </View>
-      {wrong ? <Wrong text={wrong} /> : null}
+      {wrong ? (
+        <Wrong text={wrong} {...(input.onChangeText ? { onChoose: input.onChangeText } : {})} />
+      ) : null}
     </View>
   );
 });
 
-/** What is wrong, in rust and with the word for those who do not see rust. */
-export function Wrong({ text }: { text: string }) {
+/** What is wrong, in rust and with the word for those who do not see rust; two readings are chosen from by a tap. */
+export function Wrong({ text, onChoose }: { text: string | Problem; onChoose?: (reading: string) => void }) {
+  const { sentence, readings } = typeof text === 'string' ? { sentence: text, readings: [] } : text;
   return (
-    <Text role="alert" className="font-medium text-[14px] leading-5 text-rust">
-      <Text className="font-semibold">Check: </Text>
-      {text}
-    </Text>
+    <View className="gap-1.5">
+      <Text role="alert" className="font-medium text-[14px] leading-5 text-rust">
+        <Text className="font-semibold">Check: </Text>
+        {sentence}
+      </Text>
+      {onChoose && readings.length > 0 ? (
+        <View className="flex-row flex-wrap gap-2">
+          {readings.map((reading) => (
+            <Button
+              key={reading}
+              label={reading}
+              name={`It is ${reading}`}
+              onPress={() => onChoose(reading)}
+            />
+          ))}
+        </View>
+      ) : null}
+    </View>
   );
 }

@@ -33,9 +33,12 @@ export function ChainSheet({ chain, onClose }: { chain: Chain; onClose(): void }
   const [wrong, setWrong] = useState<string>();
   const setLinks = (links: ChainLink[]) => put('chain', { ...chain, links });
   const keep = () => {
-    const limits = [from, to].map((text) =>
-      text.trim() === '' ? { ok: true as const, value: null } : readTyped(text, 'length', unit),
-    );
+    const limits = ([from, to] as const).map((text, index) => {
+      const now = index === 0 ? chain.fromMm : chain.toMm;
+      // What is shown is rounded: a number that nobody touched stays what it is.
+      if (text === shownLimit(now)) return { ok: true as const, value: now };
+      return text.trim() === '' ? { ok: true as const, value: null } : readTyped(text, 'length', unit);
+    });
     const bad = limits.find((limit) => !limit.ok);
     if (bad && !bad.ok) {
       setWrong(sentenceOf(bad.fault));

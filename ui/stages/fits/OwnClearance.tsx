@@ -5,11 +5,11 @@ import { featureOf } from '@core/fit';
 import { readTyped } from '@core/formula';
 import type { Fit } from '@core/model';
 import { tidy, typedUnitOf } from '@core/quantity';
-import { sentenceOf } from '@core/wording';
 
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
+import { problemOf, type Problem } from '../../shared/problem';
 import { Switch } from '../../shared/Switch';
 
 /** Widest clearance that can be typed, mm on the diameter, either way. */
@@ -29,7 +29,7 @@ export function OwnClearance({ fit, onChange }: { fit: Fit; onChange(mm: number 
   const [per, setPer] = useState<Per>('both');
   const shown = (mm: number) => show.number(mm).replace('−', '-');
   const [text, setText] = useState(fit.ownClearanceMm === null ? '' : shown(fit.ownClearanceMm));
-  const [wrong, setWrong] = useState<string>();
+  const [wrong, setWrong] = useState<Problem>();
   if (!open) {
     return (
       <View className="items-start">
@@ -41,13 +41,13 @@ export function OwnClearance({ fit, onChange }: { fit: Fit; onChange(mm: number 
   const read = readTyped(text, 'length', typedUnitOf(show.unit));
   const keep = () => {
     if (!read.ok) {
-      setWrong(sentenceOf(read.fault));
+      setWrong(problemOf(read.fault));
       return;
     }
     const mm = tidy(read.value * sides);
     if (mm < LIMITS.min || mm > LIMITS.max) {
       setWrong(
-        sentenceOf({
+        problemOf({
           code: 'value.outOfRange',
           length: { what: 'clearance', tag: null, mm },
           minMm: LIMITS.min,

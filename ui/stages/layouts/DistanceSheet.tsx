@@ -12,7 +12,6 @@ import {
   type Source,
 } from '@core/model';
 import { typedUnitOf } from '@core/quantity';
-import { sentenceOf } from '@core/wording';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
@@ -22,6 +21,7 @@ import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
 import { Picker } from '../../shared/Picker';
+import { problemOf, type Problem } from '../../shared/problem';
 import { Sheet } from '../../shared/Sheet';
 import { Switch } from '../../shared/Switch';
 import { distanceWords, endWords, OVER_WORDS, withDistance, withoutDistance } from './editLayout';
@@ -53,7 +53,7 @@ export function DistanceSheet({
   const round = [from, to].some((end) => 'point' in end && pointKind(layout, end.point) !== 'corner');
   const [over, setOver] = useState<LayoutDistance['over']>(known?.over ?? (round ? 'far' : 'centres'));
   const [text, setText] = useState(known?.source.from === 'number' ? show.number(known.source.value) : '');
-  const [wrong, setWrong] = useState<string>();
+  const [wrong, setWrong] = useState<Problem>();
   const keep = (source: Source, leftOut: string | null = known?.leftOut ?? null) => {
     const distance: LayoutDistance = { id: known?.id ?? newId(), from, to, over, source, leftOut };
     onSave(withDistance(layout, distance), known ? 'Distance changed.' : undefined);
@@ -82,8 +82,8 @@ export function DistanceSheet({
   };
   const typed = () => {
     const read = readTyped(text, 'length', typedUnitOf(show.unit));
-    if (!read.ok) setWrong(sentenceOf(read.fault));
-    else if (read.value <= 0) setWrong(sentenceOf({ code: 'length.notPositive', mm: read.value }));
+    if (!read.ok) setWrong(problemOf(read.fault));
+    else if (read.value <= 0) setWrong(problemOf({ code: 'length.notPositive', mm: read.value }));
     else {
       keep({ from: 'number', value: read.value });
       onClose();

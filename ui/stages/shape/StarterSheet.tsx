@@ -5,7 +5,6 @@ import type { Body, Reading } from '@core/model';
 import { parseLength, typedUnitOf } from '@core/quantity';
 import { instrumentIn } from '@core/workshop';
 import { beginWith, STARTERS, type Starter, type StarterFigure } from '@core/starters';
-import { sentenceOf } from '@core/wording';
 
 import { newId } from '../../api/newId';
 import { useNotices } from '../../api/notices';
@@ -17,6 +16,7 @@ import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';
 import { Field } from '../../shared/Field';
 import { Loading } from '../../shared/Loading';
+import { problemOf, type Problem } from '../../shared/problem';
 import { Sheet } from '../../shared/Sheet';
 import { workbench } from '../../solid/useSolid';
 import { JAW_WORDS } from '../sizes/jaws';
@@ -56,19 +56,19 @@ function StarterForm({
   const unit = typedUnitOf(show.unit);
   const figure = useStarterFigure(starter.id);
   const [typed, setTyped] = useState<Record<string, string>>({});
-  const [wrong, setWrong] = useState<Record<string, string>>({});
+  const [wrong, setWrong] = useState<Record<string, Problem | undefined>>({});
   const letters = useMemo(
     () => new Map(starter.asks.map(({ key }, index) => [key, String.fromCharCode(97 + index)])),
     [starter],
   );
   const begin = () => {
     const lengths = new Map<string, number>();
-    const faults: Record<string, string> = {};
+    const faults: Record<string, Problem> = {};
     for (const [key, text] of Object.entries(typed)) {
       if (text.trim() === '') continue;
       const read = parseLength(text, unit);
-      if (!read.ok) faults[key] = sentenceOf(read.fault);
-      else if (read.value <= 0) faults[key] = sentenceOf({ code: 'length.notPositive', mm: read.value });
+      if (!read.ok) faults[key] = problemOf(read.fault);
+      else if (read.value <= 0) faults[key] = problemOf({ code: 'length.notPositive', mm: read.value });
       else lengths.set(key, read.value);
     }
     setWrong(faults);
@@ -124,9 +124,9 @@ function StarterForm({
           value={typed[key] ?? ''}
           onChangeText={(text) => {
             setTyped({ ...typed, [key]: text });
-            setWrong({ ...wrong, [key]: '' });
+            setWrong({ ...wrong, [key]: undefined });
           }}
-          wrong={wrong[key] || undefined}
+          wrong={wrong[key]}
         />
       ))}
       <View className="flex-row gap-3">

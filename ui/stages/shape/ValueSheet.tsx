@@ -10,9 +10,8 @@ import {
   type Step,
   type Value,
 } from '@core/model';
-import { parseLength, tidy, typedUnitOf } from '@core/quantity';
+import { cleanTyped, parseLength, tidy, twoReadings, typedUnitOf } from '@core/quantity';
 import { fieldOf, withField } from '@core/recipe';
-import { sentenceOf } from '@core/wording';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { lengthOf } from '../../frame/labelOf';
@@ -22,6 +21,7 @@ import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';
 import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
+import { problemOf, type Problem } from '../../shared/problem';
 import { Sheet } from '../../shared/Sheet';
 
 /** Changes one number of a step: typed as a number, a sum or a formula, or taken from a size, a fit or a layout. */
@@ -44,27 +44,38 @@ export function ValueSheet({
   const unit = typedUnitOf(show.unit);
   const found = fieldOf(step, field);
   const now = found === 'through' ? undefined : found;
-  const [text, setText] = useState(
+  const [shown] = useState(
     now?.from === 'number' ? show.number(now.mm).replace('−', '-') : now?.from === 'formula' ? now.text : '',
   );
-  const [wrong, setWrong] = useState<string>();
+  const [text, setText] = useState(shown);
+  const [wrong, setWrong] = useState<Problem>();
 
   const choose = (value: Value) => {
     put('body', { ...body, steps: withField(body.steps, step.id, field, value) }, `The ${what} is changed.`);
     onClose();
   };
   const typed = () => {
+    // What is shown is rounded: a number that nobody touched stays what it is.
+    if (now && text === shown && shown !== '') {
+      onClose();
+      return;
+    }
+    const asked = twoReadings(cleanTyped(text), unit);
+    if (asked) {
+      setWrong(problemOf(asked));
+      return;
+    }
     const plain = parseLength(text, unit);
     const length = plain.ok ? plain : formulaLength(text, unit, numbers);
     // A formula over a size that is not taken yet is right; its value will follow.
     const waits = !length.ok && length.fault.code === 'value.sizeNotTaken';
     if (!length.ok && !waits) {
-      setWrong(sentenceOf(/[A-Z+*/()]/.test(text) || plain.ok ? length.fault : plain.fault));
+      setWrong(problemOf(/[A-Z+*/()]/.test(text) || plain.ok ? length.fault : plain.fault));
       return;
     }
     const mm = length.ok ? tidy(length.value) : 0;
     if (Math.abs(mm) > MODEL_LIMIT_MM) {
-      setWrong(sentenceOf({ code: 'length.tooLarge', mm, limitMm: MODEL_LIMIT_MM }));
+      setWrong(problemOf({ code: 'length.tooLarge', mm, limitMm: MODEL_LIMIT_MM }));
       return;
     }
     choose(plain.ok ? numberValue(mm) : { from: 'formula', text: text.trim(), unit });

@@ -5,11 +5,11 @@ import { Pressable, ScrollView, Text, TextInput, View } from 'react-native';
 import { readReading } from '@core/measure';
 import type { Instrument } from '@core/model';
 import { typedUnitOf } from '@core/quantity';
-import { sentenceOf } from '@core/wording';
 
 import { usePreferences } from '../../preferences/usePreferences';
 import { useShow } from '../../preferences/useShow';
 import { Wrong } from '../../shared/Field';
+import { problemOf, type Problem } from '../../shared/problem';
 import { colours } from '../../theme/colours';
 import { useTypedKeys } from './useTypedKeys';
 
@@ -70,7 +70,7 @@ export function Pad({
   const show = useShow();
   const preferred = usePreferences((preferences) => preferences.unit);
   const [text, setText] = useState(start);
-  const [wrong, setWrong] = useState<string | null>(null);
+  const [wrong, setWrong] = useState<Problem | null>(null);
   const input = useRef<TextInput>(null);
   useEffect(() => input.current?.focus(), []);
   // Calipers send keys faster than the screen is drawn.
@@ -96,7 +96,7 @@ export function Pad({
     const typed = latest.current;
     const reading = readReading(typed, instrument, unit);
     if (!reading.ok) {
-      setWrong(sentenceOf(reading.fault));
+      setWrong(problemOf(reading.fault));
       return;
     }
     // Emptied at once: the next reading may arrive before the screen is drawn again.
@@ -136,7 +136,7 @@ export function Pad({
           </Text>
         )}
       </View>
-      {wrong ? <Wrong text={wrong} /> : null}
+      {wrong ? <Wrong text={wrong} onChoose={change} /> : null}
       <View className="flex-row items-center gap-1.5">
         <ScrollView
           horizontal

@@ -17,12 +17,13 @@ import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
 import { nameField } from '../../shared/nameField';
+import { problemOf, type Problem } from '../../shared/problem';
 import { Sheet } from '../../shared/Sheet';
 import { Switch } from '../../shared/Switch';
 import { DeriveSheet } from './derive/DeriveSheet';
 import { JAW_WORDS, KIND_WORDS, QUANTITY_WORDS } from './jaws';
 
-const formIn = (unit: LengthUnit) =>
+const formIn = (unit: LengthUnit, shownGiven: string) =>
   z
     .object({
       name: nameField('the size'),
@@ -36,6 +37,7 @@ const formIn = (unit: LengthUnit) =>
     })
     .superRefine((form, context) => {
       if (form.kind === 'measured' || form.kind === 'derived') return;
+      if (form.given === shownGiven && shownGiven !== '') return;
       const given = readGiven(form.given, form.quantity, unit);
       if (!given.ok) {
         context.addIssue({ code: 'custom', path: ['given'], message: sentenceOf(given.fault) });
@@ -55,6 +57,12 @@ function readGiven(text: string, quantity: Quantity, unit: LengthUnit): Result<n
     return no({ code: 'length.tooLarge', mm: read.value, limitMm: MODEL_LIMIT_MM });
   }
   return ok(read.value);
+}
+
+/** What is wrong with a number that is given, with the readings that may be chosen. */
+function givenProblem(text: string, quantity: Quantity, unit: LengthUnit, message = ''): Problem {
+  const given = readGiven(text, quantity, unit);
+  return given.ok ? { sentence: message, readings: [] } : problemOf(given.fault);
 }
 
 /** A count is told or worked out; nothing measures it. */
@@ -81,10 +89,11 @@ export function SizeForm({
   const { put } = useChangeRepair(repair);
   const show = useShow();
   const unit = typedUnitOf(show.unit);
+  const shownGiven = size?.given ? show.value(size.given, size.quantity) : '';
   /** A new derived size, whose name is known and whose working-out is not. */
   const [deriving, setDeriving] = useState<Size | null>(null);
   const form = useForm({
-    resolver: zodResolver(formIn(unit)),
+    resolver: zodResolver(formIn(unit, shownGiven)),
     defaultValues: {
       name: size?.name ?? name,
       kind: size?.kind ?? ('measured' as SizeKind),
@@ -92,7 +101,7 @@ export function SizeForm({
       of: size?.of ?? ('piece' as const),
       jaw: size?.jaw ?? ('outside' as Jaw),
       importance: size?.importance ?? ('plain' as const),
-      given: size?.given ? show.value(size.given, size.quantity) : '',
+      given: shownGiven,
       source: size?.source ?? '',
     },
   });
@@ -107,7 +116,9 @@ export function SizeForm({
       });
       return;
     }
-    const read = readGiven(given, fields.quantity, unit);
+    // What is shown is rounded: a number that nobody touched stays what it is.
+    const untouched = size?.given && given === shownGiven && fields.quantity === size.quantity;
+    const read = untouched ? ok(size.given!) : readGiven(given, fields.quantity, unit);
     const isGiven = fields.kind === 'stated' || fields.kind === 'chosen';
     const next = newSize({
       id: newId(),
@@ -189,7 +200,9 @@ export function SizeForm({
                 value={field.value}
                 onChangeText={field.onChange}
                 onSubmitEditing={() => void save()}
-                wrong={fieldState.error?.message}
+                wrong={
+                  fieldState.error && givenProblem(field.value, quantity, unit, fieldState.error.message)
+                }
               />
             )}
           />

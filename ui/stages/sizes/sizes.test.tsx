@@ -73,6 +73,26 @@ describe('the pad', () => {
     expect(value()).toBe('');
   });
 
+  test('asks where two readings are possible, and takes the one that is chosen', () => {
+    for (const [typed, chosen, mm] of [
+      ['1,250', '1.250', 1.25],
+      ['1½', '1 1/2 in', 38.1],
+      ['3-1/2', '3 - 1/2', 2.5],
+    ] as const) {
+      take.mockReset();
+      const { unmount } = show(typed);
+      press('Take reading 1');
+      expect(take).not.toHaveBeenCalled();
+      expect(screen.getByRole('alert').textContent).toContain('Choose the one that is meant');
+      press(`It is ${chosen}`);
+      expect(value()).toBe(chosen);
+      expect(screen.queryByRole('alert')).toBeNull();
+      press('Take reading 1');
+      expect(take).toHaveBeenCalledWith(mm, chosen);
+      unmount();
+    }
+  });
+
   test('says what is wrong until the number is changed', () => {
     show('2000');
     press('Take reading 1');

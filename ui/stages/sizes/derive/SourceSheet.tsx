@@ -4,7 +4,6 @@ import { readTyped } from '@core/formula';
 import { isKnown } from '@core/measure';
 import type { Source } from '@core/model';
 import { typedUnitOf, type Quantity } from '@core/quantity';
-import { sentenceOf } from '@core/wording';
 
 import { useRepairContext } from '../../../frame/useRepairContext';
 import { useShow } from '../../../preferences/useShow';
@@ -12,6 +11,7 @@ import { Button } from '../../../shared/Button';
 import { ChoiceRow } from '../../../shared/ChoiceRow';
 import { Field } from '../../../shared/Field';
 import { GroupHeading } from '../../../shared/Heading';
+import { problemOf, type Problem } from '../../../shared/problem';
 import { Sheet } from '../../../shared/Sheet';
 
 /** Chooses a size or types a number for an input; or begins a size that is still to be taken. */
@@ -36,15 +36,21 @@ export function SourceSheet({
 }) {
   const { numbers } = useRepairContext();
   const show = useShow();
-  const [text, setText] = useState(now?.from === 'number' ? show.value(now.value, quantity) : '');
-  const [wrong, setWrong] = useState<string>();
+  const [shown] = useState(now?.from === 'number' ? show.value(now.value, quantity) : '');
+  const [text, setText] = useState(shown);
+  const [wrong, setWrong] = useState<Problem>();
   const sizes = [...numbers.sizes.values()].filter(
     ({ size }) => size.quantity === quantity && !without.includes(size.id),
   );
   const typed = () => {
+    // What is shown is rounded: a number that nobody touched stays what it is.
+    if (now?.from === 'number' && text === shown) {
+      onChoose(now);
+      return;
+    }
     const read = readTyped(text, quantity, typedUnitOf(show.unit));
-    if (!read.ok) setWrong(sentenceOf(read.fault));
-    else if (read.value <= 0) setWrong(sentenceOf({ code: 'length.notPositive', mm: read.value }));
+    if (!read.ok) setWrong(problemOf(read.fault));
+    else if (read.value <= 0) setWrong(problemOf({ code: 'length.notPositive', mm: read.value }));
     else onChoose({ from: 'number', value: read.value });
   };
   return (
