@@ -13,10 +13,8 @@ export type Doubt = 'measuring' | 'making' | 'correction';
 
 /** Something that would make a fit more certain, and the chance it would then have. */
 export interface Improvement {
-  by: 'readings' | 'instrument' | 'testPiece' | 'aim';
+  by: 'readings' | 'instrument' | 'testPiece';
   probability: number;
-  /** For `aim`: the clearance to aim at, mm on the diameter. */
-  aimMm?: number;
 }
 
 /** How likely a fit goes as wished on the first make. Clearances in mm on the diameter. */
@@ -82,12 +80,9 @@ export function chanceOfFit(fit: Fit, trail: Trail, result: SizeResult, setting:
     ? { fromMm: -Math.max(0, clearance.aimMm), toMm: Math.max(0, clearance.aimMm) }
     : { fromMm: clearance.fromMm, toMm: clearance.toMm };
   const meanMm = spacing ? 0 : clearance.aimMm;
-  const chanceWith = (parts: { measuring?: number; correction?: number; meanMm?: number }) =>
-    within(
-      parts.meanMm ?? meanMm,
-      Math.hypot(parts.measuring ?? measuring, making, parts.correction ?? correction),
-      wish,
-    );
+  // What is aimed at is the middle of what is wished: no other aim is better.
+  const chanceWith = (parts: { measuring?: number; correction?: number }) =>
+    within(meanMm, Math.hypot(parts.measuring ?? measuring, making, parts.correction ?? correction), wish);
   const standardMm = Math.hypot(measuring, making, correction);
   const probability = chanceWith({});
   const improvements: Improvement[] = [];
@@ -105,10 +100,6 @@ export function chanceOfFit(fit: Fit, trail: Trail, result: SizeResult, setting:
       by: 'instrument',
       probability: chanceWith({ measuring: afterMicrometer(result) }),
     });
-  }
-  const middle = (wish.fromMm + wish.toMm) / 2;
-  if (!spacing && fit.iso === null) {
-    improvements.push({ by: 'aim', probability: chanceWith({ meanMm: middle }), aimMm: middle });
   }
   const best = improvements.reduce<Improvement | null>(
     (most, other) => (most && most.probability >= other.probability ? most : other),

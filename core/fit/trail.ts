@@ -139,7 +139,7 @@ export function trailOfFit(fit: Fit, size: Size, result: SizeResult, setting: Fi
       {
         kind: 'allowance',
         label: fit.iso
-          ? `${fit.iso.hole}/${fit.iso.shaft}, the middle of ${feature.inside ? fit.iso.hole : fit.iso.shaft}`
+          ? `${fit.iso.hole}/${fit.iso.shaft}, the middle of what it allows`
           : fitClassOf(fit.fitClass).phrase,
         value: isSpacing ? 0 : feature.inside ? aimMm : -aimMm,
         why: isSpacing

@@ -44,8 +44,6 @@ export function doubtSentence(chance: FitChance, fit: Fit, tag: string): string 
       return `${largest} A micrometer on ${tag} makes it ${then}.`;
     case 'testPiece':
       return `${largest} A test piece, made and measured first, makes it ${then}.`;
-    case 'aim':
-      return `${largest} A clearance of ${best.aimMm!.toFixed(2)} mm, in the middle of what ${fitClassOf(fit.fitClass).word.toLowerCase()} means, makes it ${then}.`;
   }
 }
 

@@ -36,8 +36,8 @@ export const MACHINES: readonly Machine[] = [
     process: 'printing',
     scatterMm: 0.025,
     corrections: [
-      offset('inside', 0.05, 0.05, PRINTING),
-      offset('outside', -0.03, 0.04, PRINTING),
+      offset('inside', 0.05, 0.1, PRINTING),
+      offset('outside', -0.03, 0.08, PRINTING),
       offset('height', 0, 0.05, PRINTING),
       offset('spacing', 0, 0.03, PRINTING),
     ],
@@ -50,8 +50,8 @@ export const MACHINES: readonly Machine[] = [
     process: 'resin',
     scatterMm: 0.02,
     corrections: [
-      offset('inside', 0.04, 0.04, RESIN),
-      offset('outside', -0.02, 0.04, RESIN),
+      offset('inside', 0.04, 0.08, RESIN),
+      offset('outside', -0.02, 0.08, RESIN),
       offset('height', 0, 0.04, RESIN),
       offset('spacing', 0, 0.03, RESIN),
     ],
