@@ -3,10 +3,10 @@ import { RAD_PER_DEGREE } from '@core/quantity';
 
 import type { Construction } from './constructions';
 
-/** Modules of ISO 54:1996, series I and II, from 0.3 to 6 mm. */
+/** Modules of ISO 54:1996, series I and II, from 0.2 to 6 mm, and those below 1 of DIN 780-1:1977. */
 export const MODULES_MM = [
-  0.3, 0.35, 0.4, 0.45, 0.5, 0.55, 0.6, 0.7, 0.75, 0.8, 0.9, 1, 1.125, 1.25, 1.375, 1.5, 1.75, 2, 2.25, 2.5,
-  2.75, 3, 3.5, 4, 4.5, 5, 5.5, 6,
+  0.2, 0.25, 0.3, 0.35, 0.4, 0.45, 0.5, 0.55, 0.6, 0.65, 0.7, 0.75, 0.8, 0.85, 0.9, 0.95, 1, 1.125, 1.25,
+  1.375, 1.5, 1.75, 2, 2.25, 2.5, 2.75, 3, 3.5, 4, 4.5, 5, 5.5, 6,
 ] as const;
 const PRESSURE_ANGLES = [20, 14.5, 25].map((degrees) => degrees * RAD_PER_DEGREE);
 

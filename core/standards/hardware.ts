@@ -123,6 +123,38 @@ export const HEX_FLATS: readonly [thread: string, flatsMm: number][] = [
   ['M48', 75],
 ];
 
+/**
+ * Least width across flats, mm. Bolts of product grade A are h13 (ISO 4014 up to M24); those of grade B, and nuts over M16, are as
+ * small as ISO 4759-1 lets them be: h14 up to 16 wide, h15 over that.
+ */
+export function leastFlatsMm(flatsMm: number): number {
+  return LEAST_FLATS_MM[flatsMm] ?? flatsMm;
+}
+/** Smallest of ISO 4014, ISO 4032 and ISO 4034 by nominal width, mm. */
+const LEAST_FLATS_MM: Readonly<Record<number, number>> = {
+  3.2: 3.02,
+  4: 3.82,
+  5: 4.82,
+  5.5: 5.32,
+  7: 6.78,
+  8: 7.64,
+  10: 9.64,
+  13: 12.57,
+  16: 15.57,
+  18: 17.57,
+  21: 20.16,
+  24: 23.16,
+  27: 26.16,
+  30: 29.16,
+  34: 33,
+  36: 35,
+  41: 40,
+  46: 45,
+  55: 53.8,
+  65: 63.1,
+  75: 73.1,
+};
+
 /** Height of hexagon nuts, style 1, largest, mm: ISO 4032:2012. */
 export const NUT_HEIGHTS_MM: Readonly<Record<string, number>> = {
   'M1.6': 1.3,
@@ -244,15 +276,24 @@ export const O_RING_SECTIONS: readonly [section: number, plusMinus: number, sour
   [5, 0.13, 'metric stock'],
 ];
 
-/** Outsides of tube and bar sold by the length, mm: bar after ISO 1035-1, copper tube after EN 1057. */
+/** Outsides of threaded steel pipe, nominal, least and largest, mm: ISO 65:1981, medium and heavy series (as EN 10255). */
+export const PIPES_MM: readonly [mm: number, from: number, to: number][] = [
+  [10.2, 9.8, 10.6],
+  [13.5, 13.2, 14],
+  [17.2, 16.7, 17.5],
+  [21.3, 21, 21.8],
+  [26.9, 26.5, 27.3],
+  [33.7, 33.3, 34.2],
+  [42.4, 42, 42.9],
+  [48.3, 47.9, 48.8],
+  [60.3, 59.7, 60.8],
+];
+
+/** Outsides of round bar sold by the length, mm, after ISO 1035-1. */
 export const STOCK_MM: readonly [mm: number, source: string][] = [
   ...[3, 4, 5, 6, 8, 10, 12, 14, 15, 16, 18, 20, 22, 25, 28, 30, 32, 35, 38, 40, 45, 50, 55, 60].map(
     (mm): [number, string] => [mm, 'bar or tube, ISO 1035-1'],
   ),
-  ...[10.2, 13.5, 17.2, 21.3, 26.9, 33.7, 42.4, 48.3, 60.3].map((mm): [number, string] => [
-    mm,
-    'steel pipe, ISO 4200',
-  ]),
 ];
 
 /** Outsides of bar and tube sold in inches, as sixteenths. */

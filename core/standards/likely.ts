@@ -4,7 +4,9 @@ import {
   CLEARANCE_HOLES,
   DOWELS_MM,
   HEX_FLATS,
+  leastFlatsMm,
   O_RING_SECTIONS,
+  PIPES_MM,
   SHAFT_RING_GROOVES,
   STOCK_MM,
   STOCK_SIXTEENTHS,
@@ -65,8 +67,7 @@ const THINGS: readonly StandardThing[] = [
     name: `Hexagon of ${thread}, across flats`,
     source: 'ISO 272',
     nominalMm: flats,
-    // Product grade B may be as small as h14 (ISO 4759-1).
-    fromMm: flats - standardToleranceMm(14, flats),
+    fromMm: leastFlatsMm(flats),
     toMm: flats,
     side: 'outside',
     common: 0.6,
@@ -100,6 +101,15 @@ const THINGS: readonly StandardThing[] = [
     toMm: section + plusMinus,
     side: 'outside',
     common: 0.25,
+  })),
+  ...PIPES_MM.map(([mm, fromMm, toMm]): StandardThing => ({
+    name: `Steel pipe ${mm}`,
+    source: 'ISO 65',
+    nominalMm: mm,
+    fromMm,
+    toMm,
+    side: 'outside',
+    common: 0.4,
   })),
   ...STOCK_MM.map(([mm, source]): StandardThing => ({
     name: `Bar or tube ${mm}`,
@@ -184,13 +194,18 @@ function bearingThings(): StandardThing[] {
   ];
 }
 
+/** Groove diameters are h11 and H11 below 24 mm, h12 and H12 from there (DIN 471, DIN 472). */
+function grooveGrade(mm: number): number {
+  return mm < 24 ? 11 : 12;
+}
+
 function ringGrooves(): StandardThing[] {
   return [
     ...SHAFT_RING_GROOVES.map(([shaft, groove]): StandardThing => ({
       name: `Ring groove on a shaft of ${shaft}`,
       source: 'DIN 471',
       nominalMm: groove,
-      fromMm: groove - standardToleranceMm(11, groove),
+      fromMm: groove - standardToleranceMm(grooveGrade(groove), groove),
       toMm: groove,
       side: 'outside',
       common: 0.15,
@@ -200,7 +215,7 @@ function ringGrooves(): StandardThing[] {
       source: 'DIN 472',
       nominalMm: groove,
       fromMm: groove,
-      toMm: groove + standardToleranceMm(11, groove),
+      toMm: groove + standardToleranceMm(grooveGrade(groove), groove),
       side: 'inside',
       common: 0.15,
     })),

@@ -5,6 +5,8 @@ export interface Thread {
   /** Nominal major diameter. */
   majorMm: number;
   pitchMm: number;
+  /** Which standard its limits are of. */
+  form: 'metric' | 'unified' | 'pipe';
   /** How common it is: 1 for what every shop has, less for finer and rarer ones. */
   common: number;
 }
@@ -106,6 +108,7 @@ export const THREADS: readonly Thread[] = [
   ...COARSE.map(([majorMm, pitchMm]) => ({
     name: `M${majorMm}`,
     source: 'ISO 262',
+    form: 'metric' as const,
     majorMm,
     pitchMm,
     common: 1,
@@ -113,6 +116,7 @@ export const THREADS: readonly Thread[] = [
   ...FINE.map(([majorMm, pitchMm]) => ({
     name: `M${majorMm} × ${pitchMm}`,
     source: 'ISO 261',
+    form: 'metric' as const,
     majorMm,
     pitchMm,
     common: 0.35,
@@ -121,6 +125,7 @@ export const THREADS: readonly Thread[] = [
     {
       name: `${name}-${coarse} UNC`,
       source: 'ASME B1.1',
+      form: 'unified' as const,
       majorMm: inches * INCH_MM,
       pitchMm: INCH_MM / coarse,
       common: 0.5,
@@ -128,6 +133,7 @@ export const THREADS: readonly Thread[] = [
     {
       name: `${name}-${fine} UNF`,
       source: 'ASME B1.1',
+      form: 'unified' as const,
       majorMm: inches * INCH_MM,
       pitchMm: INCH_MM / fine,
       common: 0.3,
@@ -136,29 +142,68 @@ export const THREADS: readonly Thread[] = [
   ...PIPE.map(([name, majorMm, perInch]) => ({
     name: `G ${name}`,
     source: 'ISO 228-1',
+    form: 'pipe' as const,
     majorMm,
     pitchMm: INCH_MM / perInch,
     common: 0.5,
   })),
 ];
 
+/** Limits of a diameter, mm. */
+interface Diameter {
+  from: number;
+  to: number;
+}
+
+/** Tolerances of pipe threads by their turns per inch, mm: outside over the crests, inside between them (ISO 228-1:2000, table 1). */
+const PIPE_TOLERANCES: Readonly<Record<number, readonly [outside: number, inside: number]>> = {
+  28: [0.214, 0.282],
+  19: [0.25, 0.445],
+  14: [0.284, 0.541],
+  11: [0.36, 0.64],
+};
+const pipeTolerances = (pitchMm: number) => PIPE_TOLERANCES[Math.round(INCH_MM / pitchMm)]!;
+/** Between the crests of a pipe thread: two heights of 0.640327 P off the major diameter (ISO 228-1, clause 4). */
+const PIPE_DEPTHS = 1.280654;
+/** Between the crests of a thread of 60°: five eighths of its sharp height on both sides (ISO 68-1; ASME B1.1). */
+const METRIC_DEPTHS = 1.082532;
+
 /**
- * What an outside thread of medium class (6g) measures over its crests, mm: upper limit es = −(15 + 11 P) µm,
- * tolerance 180 P^(2/3) − 3.15 / √P µm (ISO 965-1:2013, clauses 5 and 13). Serves inch and pipe threads as well,
- * whose limits differ by less than a caliper shows.
+ * What an outside thread measures over its crests, mm. Metric, medium class (6g): upper limit es = −(15 + 11 P) µm,
+ * tolerance 180 P^(2/3) − 3.15 / √P µm (ISO 965-1:2013, clauses 5 and 13). Unified, class 2A: within a caliper's display
+ * of the same. Pipe: from the size down by its tolerance, with nothing above.
  */
-export function externalMajorMm({ majorMm, pitchMm }: Thread): { from: number; to: number } {
+export function externalMajorMm({ majorMm, pitchMm, form }: Thread): Diameter {
+  if (form === 'pipe') return { from: majorMm - pipeTolerances(pitchMm)[0], to: majorMm };
   const upper = majorMm - (15 + 11 * pitchMm) / 1000;
   const tolerance = (180 * Math.cbrt(pitchMm ** 2) - 3.15 / Math.sqrt(pitchMm)) / 1000;
   return { from: upper - tolerance, to: upper };
 }
 
 /**
- * What an inside thread of medium class (6H) measures between its crests, mm: D1 = D − 1.0825 P (ISO 724), with
+ * What an inside thread measures between its crests, mm. Metric, medium class (6H): D1 = D − 1.0825 P (ISO 724), with
  * a tolerance above it of 230 P^0.7 µm, or 433 P − 190 P^1.22 below 1 mm of pitch (ISO 965-1, clause 13).
  */
-export function internalMinorMm({ majorMm, pitchMm }: Thread): { from: number; to: number } {
-  const minor = majorMm - 1.082532 * pitchMm;
+export function internalMinorMm(thread: Thread): Diameter {
+  const { majorMm, pitchMm, form } = thread;
+  if (form === 'pipe') {
+    const least = majorMm - PIPE_DEPTHS * pitchMm;
+    return { from: least, to: least + pipeTolerances(pitchMm)[1] };
+  }
+  const minor = majorMm - METRIC_DEPTHS * pitchMm;
+  if (form === 'unified') return { from: minor, to: minor + unifiedMinorTolerance(majorMm, pitchMm) };
   const micrometres = pitchMm >= 1 ? 230 * pitchMm ** 0.7 : 433 * pitchMm - 190 * pitchMm ** 1.22;
   return { from: minor, to: minor + micrometres / 1000 };
+}
+
+/**
+ * Tolerance of the minor diameter of class 2B, mm (ASME B1.1-2003, clause 5.8.2; in inches): 0.25 P − 0.4 P² from 1/4 up;
+ * below that 0.05 ∛P² + 0.03 P / D − 0.002, no less than the former and no more than 0.394 P.
+ */
+function unifiedMinorTolerance(majorMm: number, pitchMm: number): number {
+  const [major, pitch] = [majorMm / INCH_MM, pitchMm / INCH_MM];
+  const plain = 0.25 * pitch - 0.4 * pitch ** 2;
+  if (major >= 0.25) return plain * INCH_MM;
+  const small = 0.05 * Math.cbrt(pitch ** 2) + (0.03 * pitch) / major - 0.002;
+  return Math.min(Math.max(small, plain), 0.394 * pitch) * INCH_MM;
 }
