@@ -131,10 +131,9 @@ export function chanceOfFit(fit: Fit, trail: Trail, result: SizeResult, setting:
 
 /** Standard uncertainty if a micrometer takes it: what several readings scattered, the piece has to answer for. */
 function afterMicrometer({ uncertainty, count }: Extract<SizeResult, { status: 'measured' }>): number {
-  const scatter =
-    count > 1 ? uncertainty.contributions.find(({ source }) => source === 'repeatability') : null;
+  const scatters = uncertainty.contributions.filter(({ source }) => source === 'repeatability');
   return Math.hypot(
-    scatter?.standard ?? MICROMETER.handMm,
+    ...(count > 1 ? scatters.map(({ standard }) => standard) : [MICROMETER.handMm]),
     rectangular(MICROMETER.errorMm),
     rectangular(MICROMETER.resolutionMm / 2),
   );

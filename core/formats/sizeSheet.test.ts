@@ -54,7 +54,7 @@ describe('the sheet of sizes', () => {
       .fit('f', 'Bore', 'A', 'turns').repair;
     repair.head.machineId = 'lathe-mill';
     repair.fits[0]!.iso = { hole: 'H7', shaft: 'g6' };
-    expect(rowsOf(repair)[0]).toMatchObject({ fit: 'Bore: H7/g6', working: '25.011' });
+    expect(rowsOf(repair)[0]).toMatchObject({ fit: 'Bore: H7/g6', working: '25.024' });
   });
 
   test('a size with two fits has two lines, one without readings an empty value', () => {

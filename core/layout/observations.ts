@@ -9,8 +9,12 @@ export interface KnownLength {
 /** Looks up what a source of a length gives; null while it is not known. */
 export type LengthFinder = (source: Source) => KnownLength | null;
 
-/** Least standard uncertainty of any distance, mm: numbers that were only typed are not exact either. */
+/** Least standard uncertainty of any distance, mm. */
 const LEAST_STANDARD_MM = 0.01;
+/**
+ * Of one that was only typed: one reading with a caliper, its hand 0.015, its error 0.02 and its display 0.005 as rectangles, mm.
+ */
+const TYPED_STANDARD_MM = Math.hypot(0.015, 0.02 / Math.sqrt(3), 0.005 / Math.sqrt(3));
 
 /** One distance in a form that can be adjusted: between two ends, with the rims' halves taken out. */
 export interface Observation {
@@ -58,7 +62,8 @@ export function observationsOf(
       continue;
     }
     let { mm } = taken;
-    let variance = Math.max(taken.standardMm, LEAST_STANDARD_MM) ** 2;
+    const least = distance.source.from === 'number' ? TYPED_STANDARD_MM : LEAST_STANDARD_MM;
+    let variance = Math.max(taken.standardMm, least) ** 2;
     let complete = true;
     for (const end of over === 'centres' ? [] : [from, to]) {
       if (!('point' in end)) continue;

@@ -11,13 +11,15 @@ const NORMAL_MAD = 1.4826;
  * absolute deviation, but never less than what one hand and the display scatter by themselves; otherwise two
  * readings that happen to be equal would make every third one a slip. Needs three readings to say anything.
  *
- * @param leastSpread one standard deviation expected of a hand with that instrument, same unit as the values.
+ * @param leastSpreads one standard deviation expected of a hand with the instrument of each value, in its unit.
  * @returns places of the doubtful ones in the list. They are pointed out; nothing is dropped.
  */
-export function doubtfulReadings(values: readonly number[], leastSpread: number): number[] {
+export function doubtfulReadings(values: readonly number[], leastSpreads: readonly number[]): number[] {
   if (values.length < 3) return [];
   const centre = median(values);
   const deviations = values.map((value) => Math.abs(value - centre));
-  const spread = Math.max(NORMAL_MAD * median(deviations), leastSpread);
-  return deviations.flatMap((deviation, index) => (deviation > DOUBTFUL_BEYOND * spread ? [index] : []));
+  const shown = NORMAL_MAD * median(deviations);
+  return deviations.flatMap((deviation, index) =>
+    deviation > DOUBTFUL_BEYOND * Math.max(shown, leastSpreads[index]!) ? [index] : [],
+  );
 }

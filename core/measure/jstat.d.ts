@@ -8,6 +8,7 @@ declare module 'jstat' {
     studentt: Distribution<[degreesOfFreedom: number]>;
     normal: Distribution<[mean: number, standardDeviation: number]>;
     chisquare: Distribution<[degreesOfFreedom: number]>;
+    centralF: Distribution<[numerator: number, denominator: number]>;
   };
   export default jstat;
 }

@@ -9,9 +9,12 @@ import {
   median,
   readReading,
   sampleStandardDeviation,
-  uncertaintyOfMean,
+  uncertaintyOfReadings,
+  weighTogether,
   type Contribution,
 } from '@core/measure';
+import { roundTo } from '@core/quantity';
+import { noiseFrom } from '@core/testing/layoutDraft';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { DEFAULT_WORKSHOP, INSTRUMENTS, permissibleError } from '@core/workshop';
 
@@ -79,39 +82,120 @@ describe('uncertainty after the GUM', () => {
   });
 
   test('three readings of the rim, worked by hand', () => {
-    const { contributions, standard, degreesOfFreedom, expanded } = uncertaintyOfMean(
+    const { contributions, standard, degreesOfFreedom, expanded } = uncertaintyOfReadings(
       [38.2, 38.19, 38.21],
       BENCH_CALIPER,
     );
     const of = (source: string) => contributions.find((part) => part.source === source)!.standard;
-    expect(of('repeatability')).toBeCloseTo(0.01 / Math.sqrt(3), 9);
+    // A hand of 0.015 known to five degrees of freedom, and 0.01 shown by three: √((5 · 0.015² + 2 · 0.01²) / 7) = 0.01376.
+    expect(of('repeatability')).toBeCloseTo(0.0137581 / Math.sqrt(3), 7);
     expect(of('instrument')).toBeCloseTo(0.02 / Math.sqrt(3), 9);
     expect(of('resolution')).toBeCloseTo(0.01 / (2 * Math.sqrt(3)), 9);
-    // √(0.00577² + 0.01155² + 0.00289²) = 0.01323; ν = 0.01323⁴ / (0.00577⁴ / 2) = 55; t = 2.004.
-    expect(standard).toBeCloseTo(0.01323, 5);
-    expect(degreesOfFreedom).toBeCloseTo(55.1, 1);
-    expect(expanded).toBeCloseTo(0.0265, 4);
+    // √(0.00794² + 0.01155² + 0.00289²) = 0.01431; ν = 0.01431⁴ / (0.00794⁴ / 7) = 73.7; t = 1.993.
+    expect(standard).toBeCloseTo(0.01431, 5);
+    expect(degreesOfFreedom).toBeCloseTo(73.7, 0);
+    expect(expanded).toBeCloseTo(0.0285, 4);
   });
 
-  test('one reading uses the hand’s expected spread and the normal factor', () => {
-    const budget = uncertaintyOfMean([6.02], BENCH_CALIPER);
-    expect(budget.degreesOfFreedom).toBe(Infinity);
-    expect(budget.coverageFactor).toBeCloseTo(1.96, 3);
-    expect(budget.contributions[0]).toMatchObject({ standard: BENCH_CALIPER.repeatability });
+  test('one reading uses the hand’s expected spread, which is not known for certain', () => {
+    const budget = uncertaintyOfReadings([6.02], BENCH_CALIPER);
+    expect(budget.contributions[0]).toMatchObject({
+      standard: BENCH_CALIPER.repeatability,
+      degreesOfFreedom: 5,
+    });
+    // √(0.015² + 0.01155² + 0.00289²) = 0.01915; ν = 5 · (0.01915 / 0.015)⁴ = 13.3; t = 2.155.
+    expect(budget.expanded).toBeCloseTo(0.0413, 3);
   });
 
   test('readings that agree leave the instrument’s own doubt, however many there are', () => {
-    const few = uncertaintyOfMean([6, 6], BENCH_CALIPER).expanded;
-    const many = uncertaintyOfMean(
+    const many = uncertaintyOfReadings(
       Array.from({ length: 50 }, () => 6),
       BENCH_CALIPER,
     ).expanded;
-    expect(many).toBeCloseTo(few, 9);
+    expect(many).toBeLessThan(uncertaintyOfReadings([6, 6], BENCH_CALIPER).expanded);
     expect(many).toBeGreaterThan(BENCH_CALIPER.permissibleErrors[0]!.plusMinus);
   });
 
-  test('two readings far apart are trusted little', () => {
-    expect(uncertaintyOfMean([6, 6.1], BENCH_CALIPER).expanded).toBeGreaterThan(0.5);
+  test('two readings say little of a hand by themselves, and three equal ones do not say that it never shakes', () => {
+    // √((5 · 0.015² + 0.0283²) / 6) / √2 = 0.01267, so ± 0.036 in all.
+    expect(uncertaintyOfReadings([6, 6.04], BENCH_CALIPER).expanded).toBeCloseTo(0.0362, 3);
+    expect(uncertaintyOfReadings([6, 6, 6], BENCH_CALIPER).expanded).toBeCloseTo(0.0279, 3);
+  });
+
+  test('two readings further apart than the hand can be are trusted little', () => {
+    expect(uncertaintyOfReadings([6, 6.1], BENCH_CALIPER).expanded).toBeGreaterThan(0.5);
+  });
+
+  test('what is stated holds the true size in 94 to 96 % of cases, for hands as they differ', () => {
+    const { uniform, normal } = noiseFrom(7);
+    const shares: number[] = [];
+    for (const statistic of ['mean', 'median'] as const) {
+      for (const count of [1, 2, 3, 5]) {
+        let held = 0;
+        const TRIALS = 6000;
+        for (let trial = 0; trial < TRIALS; trial += 1) {
+          // A hand whose variance is as sure as five degrees of freedom make it.
+          const chi = Array.from({ length: 5 }, normal).reduce((sum, one) => sum + one * one, 0);
+          const hand = BENCH_CALIPER.repeatability * Math.sqrt(5 / chi);
+          const error = 0.02 * (2 * uniform() - 1);
+          const readings = Array.from({ length: count }, () => roundTo(50 + error + hand * normal(), 0.01));
+          const value = statistic === 'mean' ? mean(readings) : median(readings);
+          const { expanded } = uncertaintyOfReadings(readings, BENCH_CALIPER, statistic);
+          if (Math.abs(value - 50) <= expanded) held += 1;
+        }
+        shares.push(held / TRIALS);
+      }
+    }
+    // Of 6,000 each, a share is known to half a hundredth.
+    for (const share of shares) expect(Math.abs(share - 0.95)).toBeLessThan(0.017);
+    expect(mean(shares)).toBeGreaterThan(0.945);
+    expect(mean(shares)).toBeLessThan(0.96);
+  });
+
+  test('the median of n is known less well than their mean, by what order statistics say', () => {
+    const { normal } = noiseFrom(11);
+    for (const count of [3, 4, 5, 8]) {
+      const medians = Array.from({ length: 20_000 }, () =>
+        median(Array.from({ length: count }, () => normal())),
+      );
+      const spread = sampleStandardDeviation(medians) * Math.sqrt(count);
+      const repeatability = (statistic: 'mean' | 'median') =>
+        uncertaintyOfReadings(
+          Array.from({ length: count }, () => 6),
+          BENCH_CALIPER,
+          statistic,
+        ).contributions[0]!.standard;
+      expect(repeatability('median') / repeatability('mean')).toBeCloseTo(spread, 1);
+      expect(Math.abs(repeatability('median') / repeatability('mean') / spread - 1)).toBeLessThan(0.02);
+    }
+  });
+});
+
+describe('readings of several instruments', () => {
+  test('are weighted by how well each is known: a rule beside a caliper takes hardly anything away', () => {
+    const { repair } = new RepairDraft('x').measured('A', 'Rim', ['38.20', '38.21', '38.19', '38.0']);
+    repair.readings[3]!.instrumentId = 'steel-rule';
+    const result = evaluateSize(repair.sizes[0]!, repair.readings, DEFAULT_WORKSHOP);
+    expect(result).toMatchObject({ value: 38.2, count: 4, instrumentName: 'Bench caliper', doubtful: [] });
+    if (result.status !== 'measured') throw new Error(result.status);
+    expect(result.uncertainty.expanded).toBeLessThan(0.03);
+  });
+
+  test('by hand: two groups of known doubt', () => {
+    const group = (value: number, standard: number) => ({
+      value,
+      uncertainty: combine([{ source: 'instrument' as const, standard, degreesOfFreedom: Infinity }]),
+    });
+    // Weights 4 : 1; 1 / √(1 / 0.01² + 1 / 0.02²) = 0.00894.
+    const { value, uncertainty, weights } = weighTogether([group(10, 0.01), group(10.01, 0.02)]);
+    expect(weights).toEqual([expect.closeTo(0.8, 9), expect.closeTo(0.2, 9)]);
+    expect(value).toBeCloseTo(10.002, 9);
+    expect(uncertainty.standard).toBeCloseTo(0.008944, 6);
+    // Further apart than that, the doubt grows with the distance: χ² = 0.1² / (0.01² + 0.02²) = 20, ratio √20.
+    expect(weighTogether([group(10, 0.01), group(10.1, 0.02)]).uncertainty.standard).toBeCloseTo(
+      0.008944 * Math.sqrt(20),
+      5,
+    );
   });
 });
 
@@ -165,15 +249,6 @@ describe('what is taken of several readings', () => {
     expect(spread('largest') / spread('mean')).toBeCloseTo(2, 9);
   });
 
-  test('the coarsest of the instruments used sets the uncertainty', () => {
-    const { repair } = new RepairDraft('x').measured('A', 'Pin', ['12.02', '12.00']);
-    repair.readings[1]!.instrumentId = 'steel-rule';
-    expect(evaluateSize(repair.sizes[0]!, repair.readings, DEFAULT_WORKSHOP)).toMatchObject({
-      instrumentName: 'Steel rule',
-      value: 12,
-    });
-  });
-
   test('a thousand readings are no trouble, and their mean is as well known as the caliper', () => {
     const many = Array.from({ length: 1000 }, (_, index) => (12 + (index % 5) / 100).toFixed(2));
     const { value, count, uncertainty } = taking('mean', many);
@@ -183,20 +258,22 @@ describe('what is taken of several readings', () => {
 });
 
 describe('a doubtful reading', () => {
+  const evenly = (count: number, spread: number) => Array.from({ length: count }, () => spread);
+
   test('is one further than 3.5 spreads from the median, and is only pointed out', () => {
     // Median 10.02, deviations 0.02 0 0.01 0.01 0.48: MAD 0.01, spread 0.0148.
-    expect(doubtfulReadings([10, 10.02, 10.03, 10.01, 10.5], 0.001)).toEqual([4]);
-    expect(doubtfulReadings([10, 10.02, 10.03, 10.01, 10.07], 0.001)).toEqual([]);
+    expect(doubtfulReadings([10, 10.02, 10.03, 10.01, 10.5], evenly(5, 0.001))).toEqual([4]);
+    expect(doubtfulReadings([10, 10.02, 10.03, 10.01, 10.07], evenly(5, 0.001))).toEqual([]);
   });
 
   test('is not made of two equal ones and a third a hair away', () => {
-    expect(doubtfulReadings([10, 10, 10.02], 0.0158)).toEqual([]);
-    expect(doubtfulReadings([10, 10, 10.2], 0.0158)).toEqual([2]);
+    expect(doubtfulReadings([10, 10, 10.02], evenly(3, 0.0158))).toEqual([]);
+    expect(doubtfulReadings([10, 10, 10.2], evenly(3, 0.0158))).toEqual([2]);
   });
 
   test('needs three to be seen', () => {
-    expect(doubtfulReadings([10, 50], 0.01)).toEqual([]);
-    expect(doubtfulReadings([], 0.01)).toEqual([]);
+    expect(doubtfulReadings([10, 50], evenly(2, 0.01))).toEqual([]);
+    expect(doubtfulReadings([], [])).toEqual([]);
   });
 
   test('moving all readings together changes nothing', () => {
@@ -209,9 +286,9 @@ describe('a doubtful reading', () => {
           expect(
             doubtfulReadings(
               list.map((value) => value + by),
-              2,
+              evenly(list.length, 2),
             ),
-          ).toEqual(doubtfulReadings(list, 2));
+          ).toEqual(doubtfulReadings(list, evenly(list.length, 2)));
         },
       ),
     );

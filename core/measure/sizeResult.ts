@@ -1,17 +1,18 @@
 import type { Fault } from '@core/fault';
-import type { Reading, Size, Taken, Workshop } from '@core/model';
+import type { Instrument, Reading, Size, Taken, Workshop } from '@core/model';
 import { roundTo } from '@core/quantity';
 import { instrumentIn } from '@core/workshop';
 
 import { doubtfulReadings } from './doubtful';
 import { extremes, mean, median } from './statistics';
-import { uncertaintyOfMean, uncertaintyOfOne, type Uncertainty } from './uncertainty';
+import { uncertaintyOfReadings, weighTogether, type Uncertainty } from './uncertainty';
 
 /** What is known of a size from its readings. Values in mm, radians or counts. */
 export interface MeasuredResult {
   status: 'measured';
-  /** Value taken, rounded to the instrument's resolution so that it can be written down. */
+  /** Value taken, rounded to the resolution of the instrument that counts most, so that it can be written down. */
   value: number;
+  /** Of all readings alike. */
   mean: number;
   count: number;
   /** Largest less smallest reading. */
@@ -50,10 +51,8 @@ export function countedReadings(size: Size, readings: readonly Reading[]): Readi
 }
 
 /**
- * Evaluates a size that depends on no other: from its readings, or from the number it was given.
- *
- * Readings of several instruments are taken together with the coarsest of them (largest resolution), which
- * overstates the uncertainty rather than understating it.
+ * Evaluates a size that depends on no other: from its readings, or from the number it was given. Readings of several
+ * instruments are weighted by how well each is known; one that is picked out (the largest, the smallest) has the doubt of its own.
  */
 export function evaluateSize(size: Size, readings: readonly Reading[], workshop: Workshop): SizeResult {
   const wanted = { status: 'wanted', count: 0, waitsFor: null } as const;
@@ -63,24 +62,62 @@ export function evaluateSize(size: Size, readings: readonly Reading[], workshop:
   const counted = countedReadings(size, readings);
   if (counted.length === 0) return wanted;
   const values = counted.map((reading) => reading.value);
-  const instrument = counted
-    .map((reading) => instrumentIn(workshop, reading.instrumentId))
-    .reduce((coarsest, other) => (other.resolution > coarsest.resolution ? other : coarsest));
   const { smallest, largest } = extremes(values);
-  const taken = { mean: mean(values), largest, smallest, median: median(values) }[size.taken];
-  const scatter = Math.hypot(instrument.repeatability, instrument.resolution / 2);
+  const { value, instrument, uncertainty } =
+    size.taken === 'mean' || size.taken === 'median'
+      ? weighed(counted, size.taken, workshop)
+      : pickedOut(counted, size.taken === 'largest' ? largest : smallest, workshop);
+  const spreads = counted.map((reading) => {
+    const { repeatability, resolution } = instrumentIn(workshop, reading.instrumentId);
+    return Math.hypot(repeatability, resolution / 2);
+  });
   return {
     status: 'measured',
-    value: roundTo(taken, instrument.resolution),
+    value: roundTo(value, instrument.resolution),
     mean: mean(values),
     count: values.length,
     range: largest - smallest,
-    uncertainty:
-      size.taken === 'mean' || size.taken === 'median'
-        ? uncertaintyOfMean(values, instrument)
-        : uncertaintyOfOne(values, instrument),
+    uncertainty,
     instrumentName: instrument.name,
     taken: size.taken,
-    doubtful: doubtfulReadings(values, scatter).map((index) => counted[index]!.id),
+    doubtful: doubtfulReadings(values, spreads).map((index) => counted[index]!.id),
+  };
+}
+
+/** The instrument that counts most, and what all of them together come to. */
+interface Taking {
+  value: number;
+  instrument: Instrument;
+  uncertainty: Uncertainty;
+}
+
+function weighed(counted: readonly Reading[], taken: 'mean' | 'median', workshop: Workshop): Taking {
+  const ids = [...new Set(counted.map(({ instrumentId }) => instrumentId))];
+  const groups = ids.map((id) => {
+    const values = counted.filter(({ instrumentId }) => instrumentId === id).map(({ value }) => value);
+    const instrument = instrumentIn(workshop, id);
+    return {
+      instrument,
+      value: taken === 'mean' ? mean(values) : median(values),
+      uncertainty: uncertaintyOfReadings(values, instrument, taken),
+    };
+  });
+  if (groups.length === 1) return groups[0]!;
+  const { value, uncertainty, weights } = weighTogether(groups);
+  return { value, uncertainty, instrument: groups[weights.indexOf(Math.max(...weights))]!.instrument };
+}
+
+function pickedOut(counted: readonly Reading[], value: number, workshop: Workshop): Taking {
+  const picked = counted.find((reading) => reading.value === value)!;
+  const instrument = instrumentIn(workshop, picked.instrumentId);
+  const values = counted.filter(({ instrumentId }) => instrumentId === picked.instrumentId);
+  return {
+    value,
+    instrument,
+    uncertainty: uncertaintyOfReadings(
+      values.map((reading) => reading.value),
+      instrument,
+      'one',
+    ),
   };
 }

@@ -36,10 +36,13 @@ const COVERAGE = 0.95;
 /** Standard deviation of a rectangular distribution of half width `a` (GUM 4.3.7). */
 export const rectangular = (a: number) => a / Math.sqrt(3);
 
+/** What is taken of several readings: their mean, the middle one, or one picked out (the largest of a worn outside, say). */
+export type Statistic = 'mean' | 'median' | 'one';
+
 /**
- * Uncertainty of the mean of readings of one size with one instrument:
- * - repeatability: s/√n with n - 1 degrees of freedom (GUM 4.2.3); with a single reading, the spread
- *   expected of one hand with that instrument stands in, with its degrees of freedom taken as infinite;
+ * Uncertainty of what is taken of readings of one size with one instrument:
+ * - repeatability: the scatter of a single reading, of the mean over √n (GUM 4.2.3), of the median somewhat more. The scatter
+ *   is pooled from what is known of hands with that instrument and what these readings show (GUM 4.2.4, F.2.4.5);
  * - the instrument's permissible error as half width of a rectangle (GUM 4.3.7);
  * - half its resolution as half width of a rectangle (GUM F.2.2.1).
  *
@@ -47,32 +50,22 @@ export const rectangular = (a: number) => a / Math.sqrt(3);
  *
  * @param readings at least one, in the instrument's unit.
  */
-export function uncertaintyOfMean(readings: readonly number[], instrument: Instrument): Uncertainty {
-  return uncertaintyOfReadings(readings, instrument, Math.sqrt(readings.length));
-}
-
-/**
- * As uncertaintyOfMean, for one reading picked out of several (the largest of a worn outside, say): its
- * repeatability is that of a single reading, not of a mean.
- */
-export function uncertaintyOfOne(readings: readonly number[], instrument: Instrument): Uncertainty {
-  return uncertaintyOfReadings(readings, instrument, 1);
-}
-
-function uncertaintyOfReadings(
+export function uncertaintyOfReadings(
   readings: readonly number[],
   instrument: Instrument,
-  shrink: number,
+  statistic: Statistic = 'mean',
 ): Uncertainty {
   const count = readings.length;
+  const scatter = scatterOfOne(readings, instrument);
+  const shrink = { mean: 1 / Math.sqrt(count), median: medianSpread(count) / Math.sqrt(count), one: 1 }[
+    statistic
+  ];
   return combine([
-    count > 1
-      ? {
-          source: 'repeatability',
-          standard: sampleStandardDeviation(readings) / shrink,
-          degreesOfFreedom: count - 1,
-        }
-      : { source: 'repeatability', standard: instrument.repeatability, degreesOfFreedom: Infinity },
+    {
+      source: 'repeatability',
+      standard: scatter.standard * shrink,
+      degreesOfFreedom: scatter.degreesOfFreedom,
+    },
     {
       source: 'instrument',
       standard: rectangular(permissibleError(instrument, extremes(readings).largest)),
@@ -84,6 +77,62 @@ function uncertaintyOfReadings(
       degreesOfFreedom: Infinity,
     },
   ]);
+}
+
+/**
+ * How surely the scatter of a hand is known beforehand, as degrees of freedom: five say that it may well be half or twice
+ * what is stated of it (GUM G.4.2, note 1: a relative doubt of 1/√(2 · 5), a third).
+ */
+const HAND_DEGREES = 5;
+/** Readings that scatter more than a hand would once in a hundred times are not of that hand: they speak for themselves. */
+const NOT_THAT_HAND = 0.99;
+
+/**
+ * Scatter of a single reading: the stated one of a hand and that of the readings, pooled by their degrees of freedom. Two
+ * readings alone would say next to nothing, and three equal ones that there is no scatter at all. Readings that scatter far more than a
+ * hand does (F test) are taken by themselves.
+ */
+function scatterOfOne(readings: readonly number[], { repeatability }: Instrument) {
+  const shown = readings.length - 1;
+  if (shown < 1) return { standard: repeatability, degreesOfFreedom: HAND_DEGREES };
+  const own = sampleStandardDeviation(readings);
+  const limit = jstat.centralF.inv(NOT_THAT_HAND, shown, HAND_DEGREES);
+  if ((own / repeatability) ** 2 > limit) return { standard: own, degreesOfFreedom: shown };
+  const degreesOfFreedom = HAND_DEGREES + shown;
+  const variance = (HAND_DEGREES * repeatability ** 2 + shown * own ** 2) / degreesOfFreedom;
+  return { standard: Math.sqrt(variance), degreesOfFreedom };
+}
+
+/** Standard deviation of the median of n normal readings against that of their mean (order statistics, n = 1 to 10). */
+const MEDIAN_SPREAD = [1, 1, 1.1602, 1.0922, 1.1976, 1.135, 1.2137, 1.1601, 1.2227, 1.1762];
+/** Of many: √(π/2). */
+const MEDIAN_SPREAD_OF_MANY = Math.sqrt(Math.PI / 2);
+const medianSpread = (count: number) => MEDIAN_SPREAD[count - 1] ?? MEDIAN_SPREAD_OF_MANY;
+
+/** What readings with one instrument come to. */
+export interface Group {
+  value: number;
+  uncertainty: Uncertainty;
+}
+
+/**
+ * Values of one size from several instruments, weighted by the inverse of their variances (GUM 5.1, H.5; the best
+ * estimate of unequal ones): a rule beside a caliper takes hardly anything away from it. Where they differ by more than their
+ * doubts allow, the doubt is widened by the Birge ratio.
+ */
+export function weighTogether(groups: readonly Group[]): Group & { weights: number[] } {
+  const inverse = groups.map(({ uncertainty }) => 1 / uncertainty.standard ** 2);
+  const total = inverse.reduce((sum, weight) => sum + weight, 0);
+  const weights = inverse.map((weight) => weight / total);
+  const first = groups[0]!.value;
+  const value =
+    first + groups.reduce((sum, group, index) => sum + weights[index]! * (group.value - first), 0);
+  const square = groups.reduce((sum, group, index) => sum + inverse[index]! * (group.value - value) ** 2, 0);
+  const birge = groups.length > 1 ? Math.max(1, Math.sqrt(square / (groups.length - 1))) : 1;
+  const contributions = groups.flatMap(({ uncertainty }, index) =>
+    uncertainty.contributions.map((part) => ({ ...part, standard: part.standard * weights[index]! * birge })),
+  );
+  return { value, uncertainty: combine(contributions), weights };
 }
 
 /** Root sum square of uncorrelated contributions, with effective degrees of freedom and coverage. */
