@@ -76,19 +76,25 @@ function prepareConstruction(
     });
   }
   const needs: Size[] = [];
-  const places: { key: string; need: number; value: number; exact: boolean }[] = [];
+  const places: { key: string; what: string; need: number; value: number; exact: boolean }[] = [];
   for (const { key, what, quantity } of construction.inputs) {
     const found = findInput(derivation.inputs[key], what, quantity, find);
     if (!found.ok) return found;
     const { value } = found;
-    if (typeof value === 'number') places.push({ key, need: -1, value, exact: true });
-    else places.push({ key, need: needs.push(value) - 1, value: 0, exact: quantity === 'count' });
+    if (typeof value === 'number') places.push({ key, what, need: -1, value, exact: true });
+    else places.push({ key, what, need: needs.push(value) - 1, value: 0, exact: quantity === 'count' });
   }
   let at: readonly number[] = [];
   let last: Result<number, Fault> = ok(0);
   const compute = (values: ArrayLike<number>): Result<number, Fault> => {
     const inputs: Record<string, number> = {};
-    for (const { key, need, value } of places) inputs[key] = need < 0 ? value : values[need]!;
+    for (const { key, what, need, value } of places) {
+      const input = need < 0 ? value : values[need]!;
+      // A size that is worked out can come to nothing, or to less.
+      if (!(input > 0))
+        return no({ code: 'construction.notPossible', what, why: 'it must be more than zero' });
+      inputs[key] = input;
+    }
     const computed = construction.compute(inputs);
     if (!computed.ok) return computed;
     const value = computed.value[wanted.key]!;

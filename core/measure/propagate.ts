@@ -27,7 +27,13 @@ export function propagate(roots: readonly Root[]): Uncertainty {
 /** Share of a value by which it is moved to find a slope; the cube root of the machine's precision is best. */
 const NUDGE = Math.cbrt(Number.EPSILON);
 
-/** Slopes of a function by central differences (GUM 5.1.3, note 2). NaN where the function gives none. */
+/** At the edge of what goes together a slope is taken to the side that gives something, over about what a caliper doubts. */
+const EDGE_NUDGE = 1e-3;
+
+/**
+ * Slopes of a function by central differences (GUM 5.1.3, note 2). At the edge of where it gives anything (three holes
+ * in one line) to one side, over a step as large as the doubt of a reading.
+ */
 export function numericSlopes(
   compute: (inputs: readonly number[]) => number,
   at: readonly number[],
@@ -35,6 +41,13 @@ export function numericSlopes(
   return at.map((value, index) => {
     const step = NUDGE * Math.max(Math.abs(value), 1e-3);
     const moved = (by: number) => compute(at.map((other, place) => (place === index ? other + by : other)));
-    return (moved(step) - moved(-step)) / (2 * step);
+    const central = (moved(step) - moved(-step)) / (2 * step);
+    if (!Number.isNaN(central)) return central;
+    const here = compute(at);
+    const wide = EDGE_NUDGE * Math.max(Math.abs(value), 1);
+    const oneSided = [wide, -wide]
+      .map((by) => (moved(by) - here) / by)
+      .filter((slope) => !Number.isNaN(slope));
+    return oneSided[0] ?? 0;
   });
 }

@@ -185,6 +185,43 @@ describe('what can’t be worked out says why', () => {
     expect(graph.result('a')).toMatchObject({ fault: { code: 'triangle.open', gapMm: 5 } });
   });
 
+  test('three holes in one line have a place, and a doubt that is a number', () => {
+    const graph = settled(
+      new RepairDraft('x')
+        .measured('A', 'One to two', ['40.00'])
+        .measured('B', 'One to three', ['15.00'])
+        .measured('C', 'Two to three', ['25.00'])
+        .formula('D', 'Up', '', {
+          derivation: construction('triangle-of-holes', { base: 'A', left: 'B', right: 'C' }, 'up'),
+        })
+        .formula('E', 'Along', '', {
+          derivation: construction('triangle-of-holes', { base: 'A', left: 'B', right: 'C' }, 'along'),
+        }),
+    );
+    const [up, along] = [known(graph.result('d')), known(graph.result('e'))];
+    expect([up.value, along.value]).toEqual([expect.closeTo(0, 9), expect.closeTo(15, 9)]);
+    expect(Number.isFinite(along.uncertainty.expanded)).toBe(true);
+    // A hundredth too much on a leg lifts the third hole by √(2 · 0.01 · 9.4), nearly half a millimetre.
+    expect(up.uncertainty.expanded).toBeGreaterThan(0.5);
+    expect(up.uncertainty.expanded).toBeLessThan(5);
+  });
+
+  test('a size that comes to less than nothing is not built on', () => {
+    const graph = settled(
+      new RepairDraft('x')
+        .measured('A', 'Short', ['10.00'])
+        .measured('B', 'Long', ['12.00'])
+        .formula('C', 'Height', 'A - B')
+        .formula('D', 'Radius', '', {
+          derivation: construction('radius-from-chord', { chord: 'A', height: 'C' }),
+        }),
+    );
+    expect(graph.result('d')).toMatchObject({
+      status: 'impossible',
+      fault: { code: 'construction.notPossible', why: 'it must be more than zero' },
+    });
+  });
+
   test('a construction whose size was thrown away says which input', () => {
     const graph = settled(
       new RepairDraft('x').formula('A', 'Wall', '', {

@@ -1,6 +1,5 @@
 import { featureOf, type Doubt, type FitChance } from '@core/fit';
 import type { Fit } from '@core/model';
-import { fitClassOf } from '@core/workshop';
 
 const percent = (probability: number) => {
   const rounded = Math.round(probability * 100);
