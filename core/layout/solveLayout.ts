@@ -3,10 +3,10 @@ import jstat from 'jstat';
 import type { Fault } from '@core/fault';
 import type { Layout, LayoutDistance } from '@core/model';
 
-import { adjust, type Adjustment } from './adjust';
+import type { Adjustment } from './adjust';
 import { frameOf, predict, type Frame } from './frame';
 import { observationsOf, type LengthFinder, type Observation, type Unused } from './observations';
-import { startingValues } from './start';
+import { adjustFromSeveral } from './severalStarts';
 
 /** Where a point came out. mm. */
 export interface SolvedPoint {
@@ -85,7 +85,7 @@ const ELLIPSE_95 = Math.sqrt(jstat.chisquare.inv(0.95, 2));
 export function solveLayout(layout: Layout, find: LengthFinder): SolvedLayout {
   const { observations, unused } = observationsOf(layout, find);
   const frame = frameOf(layout, observations);
-  const adjustment = adjust(observations, frame, startingValues(layout, observations, frame));
+  const adjustment = adjustFromSeveral(layout, observations, frame);
   const { values, loose } = adjustment;
   const distances = adjustment.cofactor
     ? checkedDistances(observations, frame, adjustment)

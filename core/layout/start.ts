@@ -3,7 +3,8 @@ import type { Layout } from '@core/model';
 import type { Frame } from './frame';
 import type { Observation } from './observations';
 
-interface Place {
+/** A place in the frame, mm. */
+export interface Place {
   x: number;
   y: number;
 }
@@ -20,13 +21,25 @@ export function startingValues(
 ): Float64Array {
   const sketch = scaledSketch(layout, observations, frame);
   const placed = placeByCrossing(layout, observations, frame, sketch);
+  return valuesAt(layout, frame, new Map([...sketch, ...placed]), placed);
+}
+
+/**
+ * The unknowns with the points at such places; the far edges a little past the farthest of some of them, the others at nothing.
+ */
+export function valuesAt(
+  layout: Layout,
+  frame: Frame,
+  places: ReadonlyMap<string, Place>,
+  within: ReadonlyMap<string, Place> = places,
+): Float64Array {
   const values = new Float64Array(frame.size);
   for (const { id } of layout.points) {
-    const { x, y } = placed.get(id) ?? sketch.get(id)!;
+    const { x, y } = places.get(id)!;
     values[frame.xOf(id)] = x;
     values[frame.yOf(id)] = y;
   }
-  const farthest = (axis: 'x' | 'y') => Math.max(0, ...[...placed.values()].map((place) => place[axis]));
+  const farthest = (axis: 'x' | 'y') => Math.max(0, ...[...within.values()].map((place) => place[axis]));
   values[frame.right] = farthest('x') * 1.1;
   values[frame.top] = farthest('y') * 1.1;
   for (const index of frame.held) values[index] = 0;
@@ -34,7 +47,7 @@ export function startingValues(
 }
 
 /** The sketch in the frame, at the scale that its distances ask for. */
-function scaledSketch(
+export function scaledSketch(
   layout: Layout,
   observations: readonly Observation[],
   frame: Frame,
