@@ -12,5 +12,12 @@ export {
 export { ridgeOf, threadArea, threadForm, type Ridge, type ThreadForm } from './threadForm';
 export { THREADS, externalMajorMm, internalMinorMm, type Thread } from './threads';
 export { BEARINGS, CLEARANCE_HOLES, HEX_FLATS, NUT_HEIGHTS_MM, type Bearing } from './hardware';
-export { STANDARD_THINGS, likelyStandards, type LikelyThing, type StandardThing } from './likely';
+export {
+  FORMS,
+  STANDARD_THINGS,
+  likelyStandards,
+  type Form,
+  type LikelyThing,
+  type StandardThing,
+} from './likely';
 export { HARDWARE_HOLES, type HardwareHole } from './holes';

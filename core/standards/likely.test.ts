@@ -8,11 +8,19 @@ import {
   NUT_HEIGHTS_MM,
   STANDARD_THINGS,
   THREADS,
+  type Form,
+  type StandardThing,
 } from '@core/standards';
+import { noiseFrom } from '@core/testing/layoutDraft';
 
 const thread = (name: string) => THREADS.find((entry) => entry.name === name)!;
-const first = (mm: number, side: 'outside' | 'inside', standardMm = 0.012, pitchMm?: number) =>
-  likelyStandards({ mm, standardMm, side, pitchMm })[0];
+const first = (
+  mm: number,
+  side: 'outside' | 'inside',
+  standardMm = 0.012,
+  pitchMm?: number,
+  form: Form | null = null,
+) => likelyStandards({ mm, standardMm, side, form, pitchMm: pitchMm ?? null })[0];
 
 describe('the tables, by entries of the standards', () => {
   test.each([
@@ -129,8 +137,7 @@ describe('what a size is likely to be', () => {
   });
 
   test('the only thing that agrees is still not sure to be it', () => {
-    const [only, ...others] = likelyStandards({ mm: 38.2, standardMm: 0.013, side: 'outside' });
-    expect(others).toEqual([]);
+    const [only] = likelyStandards({ mm: 38.2, standardMm: 0.013, side: 'outside', form: 'round' });
     expect(only!.name).toContain('1 1/2 in');
     expect(only!.probability).toBeLessThan(0.7);
   });
@@ -155,3 +162,79 @@ describe('what a size is likely to be', () => {
     }
   });
 });
+
+describe('once it is told what a thing is to the eye', () => {
+  test.each([
+    [9.98, 'outside', 'flats', 'Hexagon of M6, across flats'],
+    [12.7, 'outside', 'round', 'Bar or tube 1/2 in'],
+    [13.16, 'outside', 'thread', 'Thread G 1/4'],
+    [11.6, 'inside', 'thread', 'Nut thread G 1/4'],
+    [18.9, 'inside', 'thread', 'Nut thread G 1/2'],
+    [24.3, 'inside', 'thread', 'Nut thread G 3/4'],
+    [8.7, 'inside', 'thread', 'Nut thread G 1/8'],
+    [21.4, 'outside', 'round', 'Steel pipe 21.3'],
+    [23.9, 'outside', 'groove', 'Ring groove on a shaft of 25'],
+  ] as const)('%d %s, %s, is first of all %s', (mm, side, form, name) => {
+    const found = likelyStandards({ mm, standardMm: 0.015, side, form }).map((thing) => thing.name);
+    expect(found[0]).toContain(name);
+  });
+
+  test('a hundred real things, measured with noise, are told apart where the data can tell', () => {
+    const { uniform, normal } = noiseFrom(3);
+    let [right, sure] = [0, 0];
+    for (let trial = 0; trial < 100; trial += 1) {
+      const thing = drawn(
+        STANDARD_THINGS.filter(({ side, nominalMm }) => side !== 'width' && nominalMm <= 60),
+        uniform(),
+      );
+      const mm = thing.fromMm + uniform() * (thing.toMm - thing.fromMm) + 0.015 * normal();
+      const side = thing.side as 'outside' | 'inside';
+      const found = likelyStandards({ mm, standardMm: 0.019, side, form: thing.form }, 100);
+      // It is among what is offered, and where the odds are high it is it.
+      expect(found.map(({ name }) => name)).toContain(thing.name);
+      if (found[0]!.probability < 0.6) continue;
+      sure += 1;
+      if (found[0]!.name === thing.name) right += 1;
+    }
+    expect(sure).toBeGreaterThan(15);
+    expect(right / sure).toBeGreaterThan(0.75);
+  });
+
+  test('stated odds come true, half of all sizes being standard ones, and little is claimed of those that are none', () => {
+    const { uniform, normal } = noiseFrom(5);
+    for (const side of ['outside', 'inside'] as const) {
+      const things = STANDARD_THINGS.filter((thing) => thing.side === side && thing.nominalMm <= 60);
+      const bins = new Map<number, { count: number; stated: number; right: number }>();
+      let [random, claimed] = [0, 0];
+      for (let trial = 0; trial < 12_000; trial += 1) {
+        const thing = uniform() < 0.5 ? drawn(things, uniform()) : null;
+        const mm = thing
+          ? thing.fromMm + uniform() * (thing.toMm - thing.fromMm) + 0.015 * normal()
+          : 1.5 + 58.5 * uniform();
+        const best = likelyStandards({ mm, standardMm: 0.015, side })[0];
+        if (!thing) random += 1;
+        if (!best) continue;
+        if (!thing && best.probability > 0.5) claimed += 1;
+        const key = Math.floor(best.probability * 5);
+        const bin = bins.get(key) ?? { count: 0, stated: 0, right: 0 };
+        bins.set(key, {
+          count: bin.count + 1,
+          stated: bin.stated + best.probability,
+          right: bin.right + (best.name === thing?.name ? 1 : 0),
+        });
+      }
+      for (const { count, stated, right } of bins.values()) {
+        if (count < 500) continue;
+        expect(Math.abs(stated - right) / count).toBeLessThan(0.05);
+      }
+      // It was 19 to 27 in a hundred.
+      expect(claimed / random).toBeLessThan(0.12);
+    }
+  });
+});
+
+/** One of some things, as often as it is common; `share` from 0 to 1. */
+function drawn(things: readonly StandardThing[], share: number): StandardThing {
+  let rest = share * things.reduce((sum, { common }) => sum + common, 0);
+  return things.find(({ common }) => (rest -= common) <= 0) ?? things.at(-1)!;
+}

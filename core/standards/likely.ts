@@ -1,3 +1,5 @@
+import jstat from 'jstat';
+
 import {
   BEARINGS,
   BORE_RING_GROOVES,
@@ -14,13 +16,20 @@ import {
 import { THREADS, externalMajorMm, internalMinorMm } from './threads';
 import { standardToleranceMm } from './toleranceGrades';
 
+/** What a thing is to the eye: smooth and round, with a thread, with flats, or a groove. */
+export const FORMS = ['round', 'thread', 'flats', 'groove'] as const;
+export type Form = (typeof FORMS)[number];
+
 /** A standard thing that a size may be a size of. */
 export interface StandardThing {
   /** "Bearing seat 22, series 10, bore 8". */
   name: string;
   source: string;
+  form: Form;
   /** What the size is called in the standard, mm. */
   nominalMm: number;
+  /** Which diameter was measured, where that is not the one that the standard is called by. */
+  across?: 'over the crests' | 'between the crests';
   /** Where sound examples of it measure, mm. */
   fromMm: number;
   toMm: number;
@@ -42,7 +51,12 @@ const INCH_MM = 25.4;
 const THINGS: readonly StandardThing[] = [
   ...THREADS.flatMap((thread): StandardThing[] => {
     const [outer, inner] = [externalMajorMm(thread), internalMinorMm(thread)];
-    const shared = { source: thread.source, common: thread.common, pitchMm: thread.pitchMm };
+    const shared = {
+      source: thread.source,
+      common: thread.common,
+      pitchMm: thread.pitchMm,
+      form: 'thread' as const,
+    };
     return [
       {
         ...shared,
@@ -51,6 +65,7 @@ const THINGS: readonly StandardThing[] = [
         fromMm: outer.from,
         toMm: outer.to,
         side: 'outside',
+        across: 'over the crests',
       },
       {
         ...shared,
@@ -59,6 +74,7 @@ const THINGS: readonly StandardThing[] = [
         fromMm: inner.from,
         toMm: inner.to,
         side: 'inside',
+        across: 'between the crests',
       },
     ];
   }),
@@ -66,6 +82,7 @@ const THINGS: readonly StandardThing[] = [
   ...HEX_FLATS.map(([thread, flats]): StandardThing => ({
     name: `Hexagon of ${thread}, across flats`,
     source: 'ISO 272',
+    form: 'flats',
     nominalMm: flats,
     fromMm: leastFlatsMm(flats),
     toMm: flats,
@@ -76,6 +93,7 @@ const THINGS: readonly StandardThing[] = [
     series.map((hole, index): StandardThing => ({
       name: `Clearance hole for ${thread}, ${['fine', 'medium', 'coarse'][index]}`,
       source: 'ISO 273',
+      form: 'round',
       nominalMm: hole,
       fromMm: hole,
       toMm: hole + standardToleranceMm(12 + index, hole),
@@ -86,6 +104,7 @@ const THINGS: readonly StandardThing[] = [
   ...DOWELS_MM.map((mm): StandardThing => ({
     name: `Parallel pin ${mm}`,
     source: 'ISO 2338',
+    form: 'round',
     nominalMm: mm,
     fromMm: mm - standardToleranceMm(8, mm),
     toMm: mm + standardToleranceMm(6, mm) * 2,
@@ -96,6 +115,7 @@ const THINGS: readonly StandardThing[] = [
   ...O_RING_SECTIONS.map(([section, plusMinus, source]): StandardThing => ({
     name: `O-ring section ${section}`,
     source,
+    form: 'round',
     nominalMm: section,
     fromMm: section - plusMinus,
     toMm: section + plusMinus,
@@ -105,6 +125,7 @@ const THINGS: readonly StandardThing[] = [
   ...PIPES_MM.map(([mm, fromMm, toMm]): StandardThing => ({
     name: `Steel pipe ${mm}`,
     source: 'ISO 65',
+    form: 'round',
     nominalMm: mm,
     fromMm,
     toMm,
@@ -114,6 +135,7 @@ const THINGS: readonly StandardThing[] = [
   ...STOCK_MM.map(([mm, source]): StandardThing => ({
     name: `Bar or tube ${mm}`,
     source,
+    form: 'round',
     nominalMm: mm,
     fromMm: mm - standardToleranceMm(12, mm),
     toMm: mm + standardToleranceMm(11, mm),
@@ -123,6 +145,7 @@ const THINGS: readonly StandardThing[] = [
   ...STOCK_SIXTEENTHS.map((sixteenths): StandardThing => ({
     name: `Bar or tube ${inchWords(sixteenths)} in`,
     source: 'inch stock',
+    form: 'round',
     nominalMm: (sixteenths / 16) * INCH_MM,
     fromMm: (sixteenths / 16) * INCH_MM - 0.1,
     toMm: (sixteenths / 16) * INCH_MM + 0.1,
@@ -155,6 +178,7 @@ function bearingThings(): StandardThing[] {
       {
         name: `Bearing outside ${mm} (${list('outsideMm', mm)})`,
         source: 'ISO 15',
+        form: 'round',
         nominalMm: mm,
         fromMm: mm - 0.015,
         toMm: mm,
@@ -164,6 +188,7 @@ function bearingThings(): StandardThing[] {
       {
         name: `Bearing seat ${mm} (${list('outsideMm', mm)})`,
         source: 'ISO 15',
+        form: 'round',
         nominalMm: mm,
         fromMm: mm - standardToleranceMm(8, mm),
         toMm: mm + standardToleranceMm(8, mm),
@@ -175,6 +200,7 @@ function bearingThings(): StandardThing[] {
       {
         name: `Bearing bore ${mm} (${list('boreMm', mm)})`,
         source: 'ISO 15',
+        form: 'round',
         nominalMm: mm,
         fromMm: mm - 0.012,
         toMm: mm,
@@ -184,6 +210,7 @@ function bearingThings(): StandardThing[] {
       {
         name: `Shaft for bearing ${mm} (${list('boreMm', mm)})`,
         source: 'ISO 15',
+        form: 'round',
         nominalMm: mm,
         fromMm: mm - standardToleranceMm(7, mm),
         toMm: mm + standardToleranceMm(7, mm),
@@ -204,6 +231,7 @@ function ringGrooves(): StandardThing[] {
     ...SHAFT_RING_GROOVES.map(([shaft, groove]): StandardThing => ({
       name: `Ring groove on a shaft of ${shaft}`,
       source: 'DIN 471',
+      form: 'groove',
       nominalMm: groove,
       fromMm: groove - standardToleranceMm(grooveGrade(groove), groove),
       toMm: groove,
@@ -213,6 +241,7 @@ function ringGrooves(): StandardThing[] {
     ...BORE_RING_GROOVES.map(([bore, groove]): StandardThing => ({
       name: `Ring groove in a bore of ${bore}`,
       source: 'DIN 472',
+      form: 'groove',
       nominalMm: groove,
       fromMm: groove,
       toMm: groove + standardToleranceMm(grooveGrade(groove), groove),
@@ -222,6 +251,7 @@ function ringGrooves(): StandardThing[] {
     ...[...new Set(SHAFT_RING_GROOVES.map(([, , width]) => width))].map((width): StandardThing => ({
       name: `Ring groove, ${width} wide`,
       source: 'DIN 471',
+      form: 'groove',
       nominalMm: width,
       fromMm: width,
       toMm: width + standardToleranceMm(13, width),
@@ -232,43 +262,71 @@ function ringGrooves(): StandardThing[] {
 }
 
 /** Further than this many standard uncertainties outside its limits, a thing is not what was measured. */
-const BEYOND = 3;
-/** Weight of its being no standard thing at all: such sizes lie evenly, one for every millimetre. */
-const NO_STANDARD = 1;
+const BEYOND = 4;
 /** Agreement of a measured pitch with a thread's, one standard deviation as a share of the pitch. */
 const PITCH_SPREAD = 0.03;
+/** Sizes of which one is likely to be a standard one, mm: below this nearly all that is measured lies. */
+const COMMON_REACH_MM = 60;
+/** A caliper never does better than this on a used part, mm. */
+const LEAST_SPREAD_MM = 0.008;
+
+/** Everything that a size taken there may be; of one form only, once that is known. */
+function candidates(side: 'outside' | 'inside', form: Form | null): StandardThing[] {
+  return THINGS.filter(
+    (thing) =>
+      (thing.side === side || (thing.side === 'width' && side === 'inside')) &&
+      (form === null || thing.form === form),
+  );
+}
 
 /**
- * Standard things that a measured size may belong to, most likely first (Bayes): the chance of reading this
- * value off a sound example, anywhere within its limits, times how common the thing is.
+ * Weight of its being no standard thing at all, for every millimetre. Half of all measured sizes are none, and lie evenly; so
+ * it weighs as much as all standard things together, spread over where sizes lie.
+ */
+const noStandard = (things: readonly StandardThing[]) =>
+  things.reduce((sum, { common, nominalMm }) => sum + (nominalMm <= COMMON_REACH_MM ? common : 0), 0) /
+  COMMON_REACH_MM;
+
+/**
+ * Standard things that a measured size may belong to, most likely first (Bayes): the density of reading this value off a
+ * sound example, anywhere within its limits and blurred by the measurement, times how common the thing is.
  *
- * @param measured value and standard uncertainty, mm; where it was taken; the pitch if one was measured.
+ * @param measured value and standard uncertainty, mm; where it was taken; what form the thing has, and the pitch, if
+ * these are known.
  */
 export function likelyStandards(
-  measured: { mm: number; standardMm: number; side: 'outside' | 'inside'; pitchMm?: number | null },
+  measured: {
+    mm: number;
+    standardMm: number;
+    side: 'outside' | 'inside';
+    form?: Form | null;
+    pitchMm?: number | null;
+  },
   most = 6,
 ): LikelyThing[] {
-  const { mm, side, pitchMm } = measured;
-  // A caliper never does better than this on a used part.
-  const spread = Math.max(measured.standardMm, 0.008);
-  const weighed = THINGS.flatMap((thing) => {
-    if (thing.side !== side && !(thing.side === 'width' && side === 'inside')) return [];
-    const outside = Math.max(0, thing.fromMm - mm, mm - thing.toMm);
-    if (outside > BEYOND * spread) return [];
-    // A flat distribution between its limits, blurred by the measurement: wide limits make each value less likely.
-    const width = thing.toMm - thing.fromMm + 2.5 * spread;
-    let weight = (thing.common * Math.exp(-0.5 * (outside / spread) ** 2)) / width;
+  const { mm, side, form = null, pitchMm } = measured;
+  const spread = Math.max(measured.standardMm, LEAST_SPREAD_MM);
+  const things = candidates(side, form);
+  const weighed = things.flatMap((thing) => {
+    if (Math.max(thing.fromMm - mm, mm - thing.toMm) > BEYOND * spread) return [];
+    let weight = thing.common * densityWithin(mm, thing, spread);
     if (pitchMm) {
       if (thing.pitchMm === undefined) weight *= 0.01;
       else weight *= Math.exp(-0.5 * ((pitchMm - thing.pitchMm) / (PITCH_SPREAD * thing.pitchMm)) ** 2);
     }
     return weight > 0 ? [{ thing, weight }] : [];
   });
-  const total = weighed.reduce((sum, { weight }) => sum + weight, NO_STANDARD);
+  const total = weighed.reduce((sum, { weight }) => sum + weight, noStandard(things));
   return weighed
     .sort((a, b) => b.weight - a.weight)
     .slice(0, most)
     .map(({ thing, weight }) => ({ ...thing, probability: weight / total }));
+}
+
+/** Density of a value that lies evenly between two limits, seen through a normal error. Per mm. */
+function densityWithin(mm: number, { fromMm, toMm }: StandardThing, spread: number): number {
+  const below = (limit: number) => jstat.normal.cdf((limit - mm) / spread, 0, 1);
+  return (below(toMm) - below(fromMm)) / (toMm - fromMm);
 }
 
 /** All things known, for the tests that look through the tables. */

@@ -1,58 +1,85 @@
+import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { isKnown, type SizeResult } from '@core/measure';
+import { isKnown, type KnownResult, type SizeResult } from '@core/measure';
 import type { Size } from '@core/model';
-import { likelyStandards, type LikelyThing } from '@core/standards';
+import { FORMS, likelyStandards, type Form, type LikelyThing } from '@core/standards';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../frame/useRepairContext';
 import { useShow } from '../../preferences/useShow';
+import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';
 import { GroupHeading } from '../../shared/Heading';
 import { Sheet } from '../../shared/Sheet';
+import { Switch } from '../../shared/Switch';
+
+/** What is known of a thing beside its size. */
+interface Seen {
+  form?: Form | null;
+  pitchMm?: number | null;
+}
 
 /** Standard things that a size may be, most likely first; none for what no table knows. */
-export function likelyOf(size: Size, result: SizeResult, pitchMm: number | null = null): LikelyThing[] {
+export function likelyOf(
+  size: Size,
+  result: SizeResult,
+  { form = null, pitchMm = null }: Seen = {},
+): LikelyThing[] {
   if (size.quantity !== 'length' || !isKnown(result) || !('uncertainty' in result)) return [];
   if (size.jaw === 'depth' || size.jaw === 'step') return [];
   return likelyStandards({
     mm: result.value,
     standardMm: result.uncertainty.standard,
     side: size.jaw,
+    form,
     pitchMm,
   });
 }
 
-/** Offers the standard things that agree with a size; taking one makes the size stated and keeps its readings. */
+const FORM_WORDS: Record<Form, string> = {
+  round: 'Smooth round',
+  thread: 'Thread',
+  flats: 'Flats',
+  groove: 'Groove',
+};
+
+/** Less likely than this by itself, a thing is not offered before its form is told. */
+const WORTH_OFFERING = 0.4;
+
+/** Asks what a thing is to the eye, offers the standard things that agree, and shows what would change before one is taken. */
 export function LikelySheet({ size, result, onClose }: { size: Size; result: SizeResult; onClose(): void }) {
-  const { repair, numbers } = useRepairContext();
-  const { put } = useChangeRepair(repair);
+  const { numbers } = useRepairContext();
   const show = useShow();
+  const [form, setForm] = useState<Form | null>(null);
+  const [chosen, setChosen] = useState<LikelyThing | null>(null);
   // A pitch that was measured tells threads apart.
   const pitch = [...numbers.sizes.values()].find(
     (other) => /pitch/i.test(other.size.name) && isKnown(other.result) && other.size.of === size.of,
   );
   const pitchMm = pitch && isKnown(pitch.result) ? pitch.result.value : null;
-  const likely = likelyOf(size, result, pitchMm);
-  const accept = (thing: LikelyThing) => {
-    put(
-      'size',
-      {
-        ...size,
-        kind: 'stated',
-        given: Number(thing.nominalMm.toFixed(4)),
-        source: `${thing.name}, ${thing.source}`.slice(0, 200),
-      },
-      `${size.tag} is now ${thing.name}. Its readings are kept.`,
+  const all = likelyOf(size, result, { form, pitchMm });
+  const likely =
+    form === null && pitchMm === null ? all.filter(({ probability }) => probability >= WORTH_OFFERING) : all;
+  if (chosen && isKnown(result)) {
+    return (
+      <Confirm size={size} result={result} thing={chosen} onBack={() => setChosen(null)} onClose={onClose} />
     );
-    onClose();
-  };
+  }
   return (
     <Sheet title={`What might ${size.tag} be?`} onClose={onClose}>
+      <Text className="font-sans text-[16px] leading-6 text-ink">What is it to the eye?</Text>
+      <Switch<Form>
+        label="What it is to the eye"
+        options={FORMS.map((id) => ({ id, word: FORM_WORDS[id] }))}
+        value={form}
+        onChange={setForm}
+      />
       {likely.length === 0 ? (
         <Text className="font-sans text-[16px] leading-6 text-ink">
-          No standard thing agrees with this size. Threads, bearings, bolts, pins, rings, bar and tube were
-          looked through.
+          {form === null && all.length > 0
+            ? 'Its size alone does not tell: several standard things agree with it a little. Say what it is to the eye.'
+            : 'No standard thing agrees with this size. Threads, bearings, bolts, pins, rings, bar and tube were looked through.'}
         </Text>
       ) : (
         <>
@@ -64,17 +91,72 @@ export function LikelySheet({ size, result, onClose }: { size: Size; result: Siz
               <ChoiceRow
                 key={thing.name}
                 title={thing.name}
-                note={`${thing.source} · ${show.length(thing.nominalMm)}`}
+                note={`${thing.source} · ${limitWords(thing, show)}`}
                 number={`${Math.max(1, Math.round(thing.probability * 100))} %`}
-                onPress={() => accept(thing)}
+                onPress={() => setChosen(thing)}
               />
             ))}
           </View>
-          <Text className="font-label text-[13.5px] leading-5 text-muted">
-            Taking one makes the size stated: the standard’s number is used, and the readings stay with it.
-          </Text>
         </>
       )}
+    </Sheet>
+  );
+}
+
+/** "6.65 to 6.91 mm between the crests". */
+function limitWords({ fromMm, toMm, across }: LikelyThing, show: ReturnType<typeof useShow>): string {
+  return `${show.number(fromMm)} to ${show.length(toMm)}${across ? ` ${across}` : ''}`;
+}
+
+/**
+ * What would become of the size. A thread is called by another diameter than the one that was measured: then the
+ * reading stays, with its doubt, and the standard's number is only taken if that is meant.
+ */
+function Confirm({
+  size,
+  result,
+  thing,
+  onBack,
+  onClose,
+}: {
+  size: Size;
+  result: KnownResult;
+  thing: LikelyThing;
+  onBack(): void;
+  onClose(): void;
+}) {
+  const { repair } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  const show = useShow();
+  const source = `${thing.name}, ${thing.source}: ${limitWords(thing, show)}`.slice(0, 200);
+  const keep = () => {
+    put('size', { ...size, source }, `${size.tag} stays as measured, and is noted as ${thing.name}.`);
+    onClose();
+  };
+  const take = () => {
+    put(
+      'size',
+      { ...size, kind: 'stated', given: Number(thing.nominalMm.toFixed(4)), source },
+      `${size.tag} is now ${thing.name}. Its readings are kept.`,
+    );
+    onClose();
+  };
+  const change = thing.nominalMm - result.value;
+  const isOther =
+    thing.across !== undefined || thing.nominalMm < thing.fromMm || thing.nominalMm > thing.toMm;
+  const keepLabel = `Keep ${show.length(result.value)}, and note what it is`;
+  const takeLabel = `Use ${show.length(thing.nominalMm)} instead (${show.signed(change)})`;
+  return (
+    <Sheet title={thing.name} onClose={onClose}>
+      <Text className="font-sans text-[16px] leading-6 text-ink">
+        {`Sound ones measure ${limitWords(thing, show)}; ${size.tag} measures ${show.number(result.value)}.`}
+        {isOther
+          ? ` The standard calls it ${show.length(thing.nominalMm)}, which is not the diameter that you measured.`
+          : ''}
+      </Text>
+      <Button tone={isOther ? 'primary' : 'plain'} label={keepLabel} onPress={keep} />
+      <Button tone={isOther ? 'plain' : 'primary'} label={takeLabel} onPress={take} />
+      <Button tone="quiet" label="Something else" onPress={onBack} />
     </Sheet>
   );
 }

@@ -122,9 +122,25 @@ describe('what a size might be', () => {
     const { size, result } = evaluateRepair(repair).sizes.get('a')!;
     inRepair(<LikelySheet size={size} result={result} onClose={() => {}} />, repair);
     press(/^Bearing seat 22/);
+    expect(mockPut).not.toHaveBeenCalled();
+    press('Use 22.00 mm instead (+0.02)');
     expect(sent()).toMatchObject({ kind: 'stated', given: 22 });
-    expect(sent().source).toMatch(/^Bearing seat 22 .*ISO 15$/);
+    expect(sent().source).toMatch(/^Bearing seat 22 .*ISO 15: 21\.97 to 22\.03 mm$/);
     expect(mockPut.mock.calls[0]![2]).toContain('Its readings are kept.');
+  });
+
+  test('a nut stays as wide as it was measured between its crests, and is noted', () => {
+    const repair = new RepairDraft('x').measured('A', 'Nut', ['6.75'], { jaw: 'inside' }).repair;
+    const { size, result } = evaluateRepair(repair).sizes.get('a')!;
+    inRepair(<LikelySheet size={size} result={result} onClose={() => {}} />, repair);
+    choose('Thread');
+    press(/^Nut thread M8/);
+    expect(screen.getByText(/which is not the diameter that you measured/)).toBeTruthy();
+    // What taking the standard's number would change stands on its button.
+    expect(screen.getByRole('button', { name: 'Use 8.00 mm instead (+1.25)' })).toBeTruthy();
+    press('Keep 6.75 mm, and note what it is');
+    expect(sent()).toMatchObject({ kind: 'measured', given: null });
+    expect(sent().source).toMatch(/^Nut thread M8, ISO 262: 6\.65 to 6\.92 mm between the crests$/);
   });
 
   test('a measured pitch tells threads apart', () => {
