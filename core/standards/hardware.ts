@@ -155,6 +155,32 @@ const LEAST_FLATS_MM: Readonly<Record<number, number>> = {
   75: 73.1,
 };
 
+/** Hexagons that are still met beside those of ISO 272: name, largest and least across flats, mm, source. */
+export const OTHER_FLATS: readonly [name: string, flatsMm: number, leastMm: number, source: string][] = [
+  ['M10, older', 17, 16.73, 'DIN 931, DIN 934'],
+  ['M12, older', 19, 18.67, 'DIN 931, DIN 934'],
+  ['M14, older', 22, 21.67, 'DIN 931, DIN 934'],
+  ['M22, older', 32, 31, 'DIN 931, DIN 934'],
+  ...(
+    [
+      ['1/4 in', 0.438, 0.425],
+      ['5/16 in', 0.5, 0.484],
+      ['3/8 in', 0.562, 0.544],
+      ['7/16 in', 0.625, 0.603],
+      ['1/2 in', 0.75, 0.725],
+      ['5/8 in', 0.938, 0.906],
+      ['3/4 in', 1.125, 1.088],
+      ['7/8 in', 1.312, 1.269],
+      ['1 in', 1.5, 1.45],
+    ] as const
+  ).map(([name, most, least]): [string, number, number, string] => [
+    name,
+    most * 25.4,
+    least * 25.4,
+    'ASME B18.2.1',
+  ]),
+];
+
 /** Height of hexagon nuts, style 1, largest, mm: ISO 4032:2012. */
 export const NUT_HEIGHTS_MM: Readonly<Record<string, number>> = {
   'M1.6': 1.3,

@@ -8,6 +8,7 @@ import {
   HEX_FLATS,
   leastFlatsMm,
   O_RING_SECTIONS,
+  OTHER_FLATS,
   PIPES_MM,
   SHAFT_RING_GROOVES,
   STOCK_MM,
@@ -88,6 +89,16 @@ const THINGS: readonly StandardThing[] = [
     toMm: flats,
     side: 'outside',
     common: 0.6,
+  })),
+  ...OTHER_FLATS.map(([name, flatsMm, leastMm, source]): StandardThing => ({
+    name: `Hexagon of ${name}, across flats`,
+    source,
+    form: 'flats',
+    nominalMm: flatsMm,
+    fromMm: leastMm,
+    toMm: flatsMm,
+    side: 'outside',
+    common: 0.3,
   })),
   ...CLEARANCE_HOLES.flatMap(([thread, ...series]) =>
     series.map((hole, index): StandardThing => ({

@@ -70,6 +70,18 @@ test.each([
   [55, 53.8],
 ])('a hexagon of %d is no less than %d', (flats, least) => expect(leastFlatsMm(flats)).toBe(least));
 
+test('older and inch hexagons are known beside those of ISO 272', () => {
+  const limits = (name: string) => {
+    const { fromMm, toMm } = STANDARD_THINGS.find(
+      (thing) => thing.name === `Hexagon of ${name}, across flats`,
+    )!;
+    return [fromMm, toMm];
+  };
+  expect(limits('M10, older')).toEqual([16.73, 17]);
+  // 7/16 in, 0.425 to 0.438 (ASME B18.2.1).
+  expect(limits('1/4 in')).toEqual([expect.closeTo(10.795, 3), expect.closeTo(11.125, 3)]);
+});
+
 test('steel pipe of 21.3 measures 21.0 to 21.8', () => {
   expect(PIPES_MM).toContainEqual([21.3, 21, 21.8]);
   for (const [mm, from, to] of PIPES_MM) expect(from < mm && mm < to).toBe(true);

@@ -42,7 +42,10 @@ const COARSE: readonly [number, number][] = [
   [64, 6],
 ];
 
-/** Fine metric threads of ISO 262 (and M10x1, M12x1, M16x1 of ISO 261, common on tubes and lamps). */
+/**
+ * Fine metric threads of ISO 262, and of ISO 261 those that are common on tubes, lamps and taps (M10x1, M12x1, M16x1, M22x1, M24x1,
+ * M28x1) and on spark plugs (M14x1.25).
+ */
 const FINE: readonly [number, number][] = [
   [8, 1],
   [10, 1.25],
@@ -51,14 +54,18 @@ const FINE: readonly [number, number][] = [
   [12, 1.25],
   [12, 1],
   [14, 1.5],
+  [14, 1.25],
   [16, 1.5],
   [16, 1],
   [18, 1.5],
   [20, 2],
   [20, 1.5],
   [22, 1.5],
+  [22, 1],
   [24, 2],
+  [24, 1],
   [27, 2],
+  [28, 1],
   [30, 2],
   [33, 2],
   [36, 3],
