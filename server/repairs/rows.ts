@@ -53,34 +53,29 @@ export async function writeRow(database: Knex, repair: Repair, kind: RowKind, id
  * Summaries), since that takes longer the larger the repair is.
  */
 export async function touchHead(database: Knex, { head }: Repair, now: string): Promise<void> {
-  await database('repairs')
-    .where({ id: head.id })
-    .update({
-      version: head.version,
-      name: head.name,
-      place: head.place,
-      removed: head.removed,
-      data: JSON.stringify(head),
-      touched_at: now,
-      stale: true,
-    });
+  await database('repairs').where({ id: head.id }).update(columnsOf(head, now));
 }
+
+/** A head as it stands in its table; what lists show beside it is stale by that. */
+const columnsOf = (head: RepairHead, now: string) => ({
+  version: head.version,
+  name: head.name,
+  place: head.place,
+  removed: head.removed,
+  data: JSON.stringify(head),
+  touched_at: now,
+  stale: true,
+});
 
 /** Writes a repair that is not there yet, with all its rows. */
 export async function writeWhole(database: Knex, repair: Repair, now: string): Promise<void> {
   const { head } = repair;
   await database('repairs').insert({
     id: head.id,
-    version: head.version,
-    name: head.name,
-    place: head.place,
-    removed: head.removed,
-    data: JSON.stringify(head),
-    touched_at: now,
+    ...columnsOf(head, now),
     stage: 'sizes',
     next: '',
     revision: null,
-    stale: true,
     search_id: database.raw('(select coalesce(max(search_id), 0) + 1 from repairs)'),
   });
   for (const list of LISTS) {

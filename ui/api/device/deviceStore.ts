@@ -26,11 +26,22 @@ export function browserStore(name: string): DeviceStore {
   let opened: ReturnType<typeof createStore> | null = null;
   const store = () => (opened ??= createStore(`even-spare-${name}`, 'kept'));
   return {
-    get: (key) => get(key, store()),
+    get: (key) => inTime(get(key, store())),
     put: (key, value) => told(() => set(key, value, store())),
     remove: (key) => told(() => del(key, store())),
-    entries: () => entries<string, unknown>(store()),
+    entries: () => inTime(entries<string, unknown>(store())),
   };
+}
+
+/** Longest wait for the browser's database, ms; another tab can keep it from opening, and the screen must not wait for that. */
+const PATIENCE_MS = 4000;
+
+function inTime<T>(work: Promise<T>): Promise<T> {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<never>((_, reject) => {
+    timer = setTimeout(() => reject(new Error('the store of this device does not answer')), PATIENCE_MS);
+  });
+  return Promise.race([work, late]).finally(() => clearTimeout(timer));
 }
 
 async function told(work: () => Promise<void>): Promise<void> {
