@@ -1,51 +1,15 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 
 import type { Curve, Loop, Point } from './curves';
-
-/** inv α = tan α − α, the involute function. */
-const involute = (angle: number) => Math.tan(angle) - angle;
-
-/** A spur gear's teeth. Module and backlash in mm, pressure angle in radians, shift in modules. */
-export interface GearTeeth {
-  teeth: number;
-  module: number;
-  pressure: number;
-  shift: number;
-  backlash: number;
-  side: 'outside' | 'inside';
-}
-
-/** Radii of a gear's teeth, mm: pitch and base circles, root and tip. */
-export function gearRadii({ teeth, module, pressure, shift, side }: GearTeeth) {
-  const pitch = (module * teeth) / 2;
-  // Basic rack of ISO 53: one module above the pitch line and 1.25 below; the teeth of a ring stand the other way.
-  const [above, below] = side === 'outside' ? [1, 1.25] : [1.25, 1];
-  return {
-    pitch,
-    base: pitch * Math.cos(pressure),
-    tip: pitch + module * (above + shift),
-    root: pitch + module * (shift - below),
-  };
-}
-
-/**
- * Half of the angle that a tooth takes up at a radius, radians (ISO 21771:2007, 4.5):
- * ψ(r) = s / 2r₀ + inv α − inv αᵣ with cos αᵣ = r_b / r and s = m (π/2 + 2 x tan α), less the backlash.
- */
-export function halfToothAngle(gear: GearTeeth, radius: number): number {
-  const { module, pressure, shift, backlash, side } = gear;
-  const { pitch, base } = gearRadii(gear);
-  const thinner = side === 'outside' ? -backlash : backlash;
-  const thickness = module * (Math.PI / 2 + 2 * shift * Math.tan(pressure)) + thinner;
-  const at = Math.acos(Math.min(1, base / radius));
-  return thickness / (2 * pitch) + involute(pressure) - involute(at);
-}
+import { gearRadii, halfToothAngle, type GearTeeth } from './gearTeeth';
+import { roomForTip, undercutOf, type Undercut } from './undercut';
 
 /** Points on a flank: enough for a smooth line within a thousandth of a module. */
 const FLANK_POINTS = 9;
 
 /**
- * The outline of a gear about the origin, a tooth along x; below the base circle its flanks run straight to the root.
+ * The outline of a gear about the origin, a tooth along x; below the base circle its flanks run straight to the root, and
+ * with few teeth they are cut in so far that a mate's tips go by.
  * For a ring with inside teeth it is what is cut out of it. Roles: tip, root, and flank with a side, each with the
  * number of the tooth.
  */
@@ -53,7 +17,9 @@ export function gearLoop(gear: GearTeeth): Result<Loop, StepFault> {
   const { base, tip, root } = gearRadii(gear);
   if (root <= 0) return no({ code: 'gear.noRoot', teeth: gear.teeth });
   if (halfToothAngle(gear, tip) <= 0) return no({ code: 'gear.pointed', teeth: gear.teeth });
-  const begin = Math.max(base, root);
+  const undercut = undercutOf(gear);
+  if (undercut && undercut.begin >= tip) return no({ code: 'gear.pointed', teeth: gear.teeth });
+  const begin = undercut?.begin ?? Math.max(base, root);
   const at = (radius: number, turn: number): Point => [radius * Math.cos(turn), radius * Math.sin(turn)];
   const pitchTurn = (2 * Math.PI) / gear.teeth;
   if (halfToothAngle(gear, begin) >= pitchTurn / 2) return no({ code: 'gear.noGap', teeth: gear.teeth });
@@ -63,28 +29,38 @@ export function gearLoop(gear: GearTeeth): Result<Loop, StepFault> {
     const t = roll(begin) + ((roll(tip) - roll(begin)) * index) / (FLANK_POINTS - 1);
     return base * Math.sqrt(1 + t * t);
   });
+  const foot = footOf(gear, undercut);
+  if (foot.some(({ half }) => half <= 0)) return no({ code: 'gear.noRoot', teeth: gear.teeth });
+  /** Half angle of a tooth where it stands on its root. */
+  const half = foot[0]?.half ?? halfToothAngle(gear, begin);
+  const standsIn = root < (foot[0]?.radius ?? begin) - 1e-9;
   const loop: Curve[] = [];
   for (let tooth = 0; tooth < gear.teeth; tooth += 1) {
     const middle = tooth * pitchTurn;
     const flank = (sign: 1 | -1) =>
       radii.map((radius) => at(radius, middle + sign * halfToothAngle(gear, radius)));
+    const under = (sign: 1 | -1) => foot.map((step) => at(step.radius, middle + sign * step.half));
     const rising = flank(-1);
     const falling = flank(1).reverse();
-    const half = halfToothAngle(gear, begin);
-    const [foot, nextFoot] = [at(root, middle - half), at(root, middle + half)];
-    if (root < base - 1e-9) loop.push({ kind: 'line', from: foot, to: rising[0]!, role: `foot${tooth}` });
+    const [up, down] = [under(-1), under(1).reverse()];
+    // Both run into the very points of the flanks.
+    if (up.length > 0) [up[up.length - 1], down[0]] = [rising[0]!, falling.at(-1)!];
+    const [first, last] = [up[0] ?? rising[0]!, down.at(-1) ?? falling.at(-1)!];
+    if (standsIn) loop.push({ kind: 'line', from: at(root, middle - half), to: first, role: `foot${tooth}` });
+    if (up.length > 0) loop.push({ kind: 'spline', points: up, role: `under${tooth}` });
     loop.push(
       { kind: 'spline', points: rising, role: `flank${tooth}` },
       { kind: 'arc', from: rising.at(-1)!, via: at(tip, middle), to: falling[0]!, role: `tip${tooth}` },
       { kind: 'spline', points: falling, role: `back${tooth}` },
     );
-    if (root < base - 1e-9)
-      loop.push({ kind: 'line', from: falling.at(-1)!, to: nextFoot, role: `heel${tooth}` });
+    if (down.length > 0) loop.push({ kind: 'spline', points: down, role: `hollow${tooth}` });
+    const nextFoot = at(root, middle + half);
+    if (standsIn) loop.push({ kind: 'line', from: last, to: nextFoot, role: `heel${tooth}` });
     const gap = (pitchTurn - 2 * half) / 2;
     const end = at(root, middle + pitchTurn - half);
     loop.push({
       kind: 'arc',
-      from: root < base - 1e-9 ? nextFoot : falling.at(-1)!,
+      from: standsIn ? nextFoot : last,
       via: at(root, middle + half + gap),
       // The last gap closes on the very point that the first tooth begins at.
       to: tooth === gear.teeth - 1 ? startOf(loop[0]!) : end,
@@ -92,6 +68,18 @@ export function gearLoop(gear: GearTeeth): Result<Loop, StepFault> {
     });
   }
   return ok(loop);
+}
+
+/** Places on the cut under a flank, from the foot up; none where there is no undercut. */
+function footOf(gear: GearTeeth, undercut: Undercut | null): { radius: number; half: number }[] {
+  if (!undercut) return [];
+  const { nearest, begin } = undercut;
+  return Array.from({ length: FLANK_POINTS }, (_, index) => {
+    // Closer together at the foot, where the cut turns in.
+    const radius = nearest + (begin - nearest) * (index / (FLANK_POINTS - 1)) ** 2;
+    const room = roomForTip(gear, Math.max(radius, nearest * (1 + 1e-12)));
+    return { radius, half: Math.min(room, halfToothAngle(gear, Math.max(radius, gearRadii(gear).base))) };
+  });
 }
 
 const startOf = (curve: Curve): Point =>

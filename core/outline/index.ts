@@ -11,6 +11,7 @@ export {
   type Point,
 } from './curves';
 export { evenedLoops } from './evened';
-export { gearRadii, halfToothAngle, type GearTeeth } from './gear';
+export { gearRadii, halfToothAngle, type GearTeeth } from './gearTeeth';
+export { roomForTip, undercutOf } from './undercut';
 export { areaOf, isWithin, polygonOf } from './polygon';
 export { cornerRadiusOf, loopOf, regionOf, type KnownOutline } from './shapes';

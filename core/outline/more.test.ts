@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { pointsLoop } from './points';
 import { areaOf, circleThrough } from './polygon';
 import { evenedLoops } from './evened';
-import { gearLoop, gearRadii, halfToothAngle, rackLoop } from './gear';
+import { gearLoop, rackLoop } from './gear';
+import { gearRadii, halfToothAngle } from './gearTeeth';
 import { hullLoop } from './hull';
 import type { Curve, Loop, Point } from './curves';
 

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 
 import { evaluateRepair } from '@core/fit';
 import type { Step } from '@core/model';
-import { gearRadii, halfToothAngle } from '@core/outline';
+import { gearRadii, halfToothAngle, roomForTip, undercutOf } from '@core/outline';
 import { meshOf, openEdgeCount, RepairBuilder, SCREEN_QUALITY, weld, type Kernel } from '@core/solid';
 import { ridgeOf, threadArea, threadForm, THREADS } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
@@ -106,6 +106,25 @@ describe('more outlines, against closed formulas', () => {
     }
     expectSolid(built, 6 * area, 2e-4);
     expect(built.box![3] - built.box![0]).toBeCloseTo(24 + 2 + 0.2, 3);
+  });
+
+  test.each([6, 8, 12])('a gear of %d teeth, cut in at its feet, against its area integrated', (teeth) => {
+    const gear = { teeth, pressure: (20 * Math.PI) / 180, shift: 0, side: 'outside' as const };
+    const built = build(raised({ shape: 'gear', ...gear, ...plain({ module: 2, backlash: 0 }) } as never, 5));
+    const known = { ...gear, module: 2, backlash: 0 };
+    const { root, base, tip } = gearRadii(known);
+    const { nearest, begin } = undercutOf(known)!;
+    const half = (r: number) => {
+      const own = halfToothAngle(known, Math.max(r, base));
+      return r > begin ? own : Math.min(own, roomForTip(known, Math.max(r, nearest * (1 + 1e-12))));
+    };
+    const steps = 4000;
+    let area = Math.PI * root * root;
+    for (let i = 0; i < steps; i += 1) {
+      const r = root + ((tip - root) * (i + 0.5)) / steps;
+      area += (2 * teeth * half(r) * r * (tip - root)) / steps;
+    }
+    expectSolid(built, 5 * area, 1e-3);
   });
 
   test('a rack: its teeth are half of its pitch line', () => {
