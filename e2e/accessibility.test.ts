@@ -16,6 +16,7 @@ test('every screen passes the checks of WCAG AA that can be made by machine', as
     '',
     'new',
     'workshop',
+    'deleted',
     ...['brief', 'sizes', 'layouts', 'photos', 'sheet', 'fits', 'shape', 'make', 'revisions'].map(
       (s) => `repair/${id}/${s}`,
     ),

@@ -57,9 +57,9 @@ test('a repair file opens as a new repair; bad files are told apart', async ({ p
   await open(text('{"format":"other"}'));
   await expect(page.getByRole('alert')).toContainText('This is not a repair file');
   const huge = join(mkdtempSync(join(tmpdir(), 'even-spare-huge-')), 'huge.json');
-  writeFileSync(huge, ' '.repeat(61 * 1024 * 1024));
+  writeFileSync(huge, ' '.repeat(97 * 1024 * 1024));
   await open(huge);
-  await expect(page.getByRole('alert')).toContainText('repair files of up to 60 MB');
+  await expect(page.getByRole('alert')).toContainText('repair files of up to 96 MB');
   await open(demo('rack-wheel'));
   await expect(page.getByRole('heading', { name: 'Rack wheel' })).toBeVisible();
 });

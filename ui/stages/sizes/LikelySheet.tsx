@@ -45,7 +45,7 @@ const FORM_WORDS: Record<Form, string> = {
 };
 
 /** Less likely than this by itself, a thing is not offered before its form is told. */
-const WORTH_OFFERING = 0.4;
+export const WORTH_OFFERING = 0.4;
 
 /** Asks what a thing is to the eye, offers the standard things that agree, and shows what would change before one is taken. */
 export function LikelySheet({ size, result, onClose }: { size: Size; result: SizeResult; onClose(): void }) {

@@ -13,12 +13,9 @@ import { Doubt } from './Doubt';
 import { InstrumentSheet } from './InstrumentSheet';
 import { JAW_HINTS } from './jaws';
 import { JawFigure } from './JawFigure';
-import { likelyOf } from './LikelySheet';
+import { likelyOf, WORTH_OFFERING } from './LikelySheet';
 import { Pad } from './Pad';
 import { Readings } from './Readings';
-
-/** Chance from which a likely standard is offered by itself. */
-const WORTH_SAYING = 0.25;
 
 /** A size being taken: its readings, and the pad. */
 export function MeasuredSize({
@@ -43,6 +40,8 @@ export function MeasuredSize({
   const inHand = instrumentIn(numbers.workshop, instruments[quantity]);
   const instrument = correcting ? instrumentIn(numbers.workshop, correcting.instrumentId) : inHand;
   const likely = likelyOf(size, result)[0];
+  // Where its size alone does not tell, the sheet asks what it is to the eye.
+  const named = likely !== undefined && likely.probability >= WORTH_OFFERING;
 
   const take = (value: number, typed: string) => {
     if (correcting) {
@@ -80,19 +79,27 @@ export function MeasuredSize({
           onSelect={(reading) => setCorrecting(reading.id === correcting?.id ? null : reading)}
           put={put}
         />
-        {likely && likely.probability >= WORTH_SAYING && result.count > 0 ? (
+        {likely && result.count > 0 ? (
           <Pressable
             accessibilityRole="button"
-            accessibilityLabel={`Is this a standard size? ${likely.name}`}
+            accessibilityLabel={
+              named
+                ? `Is this a standard size? ${likely.name}`
+                : 'Is this a standard size? Say what it is to the eye'
+            }
             onPress={onLikely}
             className="min-h-[44px] flex-row items-center gap-2 rounded border border-dashed border-brass px-3"
           >
             <Text numberOfLines={1} className="flex-1 font-medium text-[15px] text-ink">
-              {`Is this ${likely.name.charAt(0).toLowerCase()}${likely.name.slice(1)}?`}
+              {named
+                ? `Is this ${likely.name.charAt(0).toLowerCase()}${likely.name.slice(1)}?`
+                : 'Is it a thread, a bar, a nut…?'}
             </Text>
-            <Text className="font-number text-[14px] tabular-nums text-brass">
-              {`${Math.round(likely.probability * 100)} %`}
-            </Text>
+            {named ? (
+              <Text className="font-number text-[14px] tabular-nums text-brass">
+                {`${Math.round(likely.probability * 100)} %`}
+              </Text>
+            ) : null}
           </Pressable>
         ) : null}
         {result.status === 'measured' ? <Doubt size={size} uncertainty={result.uncertainty} /> : null}
