@@ -100,7 +100,11 @@ test('a likely standard is accepted, keeps the readings, and is undone', async (
   await page.goto(`${workshop.address}/repair/${id}/sizes`);
   await openSize(page, 'A');
   await page.getByRole('button', { name: /^Is this a standard size/ }).click();
-  await page.getByRole('dialog').getByRole('button', { name: /22/ }).first().click();
+  await page.getByRole('radio', { name: 'Smooth round' }).click();
+  await page.getByRole('button', { name: /^Bar or tube 22/ }).click();
+  // What it would change is told before it is taken.
+  await expect(page.getByLabel('Value 21.97 mm')).toBeVisible();
+  await page.getByRole('button', { name: 'Use 22.00 mm instead (+0.03)' }).click();
   await expect(page.getByLabel('Value 22.00 mm')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Go back to its 3 readings' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();

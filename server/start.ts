@@ -53,6 +53,8 @@ export async function startServer(
   }
 }
 
+const SWEPT_EVERY_MS = 24 * 60 * 60 * 1000;
+
 async function serve(
   config: Config,
   log: Logger,
@@ -61,12 +63,16 @@ async function serve(
   lock: FolderLock,
 ): Promise<RunningServer> {
   const onTrouble = (error: unknown) =>
-    log.error({ err: error }, 'what lists show could not be brought up to date');
+    log.error({ err: error }, 'what is done in between failed: lists, or pictures that no photo shows');
   const photos = new PhotoStore(join(config.dataFolder, PHOTO_FOLDER));
   const store = new RepairStore(database, surroundings, photos, onTrouble);
   await store.forgetOldChanges();
-  const swept = await photos.sweep(await store.usedPictures(), Date.parse(surroundings.now()));
-  if (swept > 0) log.info({ swept }, 'pictures that no photo shows were taken away');
+  const sweep = async () => {
+    const swept = await photos.sweep(await store.usedPictures(), Date.parse(surroundings.now()));
+    if (swept > 0) log.info({ swept }, 'pictures that no photo shows were taken away');
+  };
+  await sweep();
+  const sweeping = setInterval(() => void sweep().catch(onTrouble), SWEPT_EVERY_MS).unref();
   store.summaries.soon();
   const app = createApp({
     store,
@@ -96,6 +102,7 @@ async function serve(
       const closed = new Promise<void>((resolve) => server.close(() => resolve()));
       server.closeAllConnections();
       await closed;
+      clearInterval(sweeping);
       store.summaries.stop();
       await database.close();
       lock.release();

@@ -2,7 +2,14 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { evaluateRepair } from '@core/fit';
-import { readRepairFile, type RepairFileContent } from '@core/model';
+import {
+  PHOTOS_LIMIT_BYTES,
+  readRepairFile,
+  REPAIR_FILE_LIMIT_BYTES,
+  REPAIR_LIMIT_BYTES,
+  roomForPictures,
+  type RepairFileContent,
+} from '@core/model';
 
 const FOLDER = join(__dirname, 'frozen');
 
@@ -42,4 +49,19 @@ test('what misses a list today is no file of the first weeks', () => {
 test('a byte order mark before it is no mistake', () => {
   const text = readFileSync(join(FOLDER, 'version-1.json'), 'utf8');
   expect(readRepairFile(`\uFEFF${text}`)).toMatchObject({ ok: true });
+});
+
+test('the largest repair with the largest pictures fits into a file, and so does one that is larger already', () => {
+  const encoded = (bytes: number) => Math.ceil((bytes * 4) / 3);
+  for (const repairBytes of [
+    0,
+    REPAIR_LIMIT_BYTES / 2,
+    REPAIR_LIMIT_BYTES,
+    60 * 1024 * 1024,
+    85 * 1024 * 1024,
+  ]) {
+    const pictures = roomForPictures(repairBytes);
+    expect(repairBytes + encoded(pictures)).toBeLessThan(REPAIR_FILE_LIMIT_BYTES);
+    if (repairBytes <= REPAIR_LIMIT_BYTES) expect(pictures).toBe(PHOTOS_LIMIT_BYTES);
+  }
 });

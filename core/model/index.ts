@@ -39,6 +39,7 @@ export {
   PHOTOS_LIMIT_BYTES,
   REPAIR_FILE_LIMIT_BYTES,
   REPAIR_LIMIT_BYTES,
+  roomForPictures,
 } from './limits';
 export { LIST_OF, ROW_OF_LIST, type ListedRow, type ListName } from './rowLists';
 export { brokenInState, type BrokenRule } from './rules';

@@ -29,6 +29,15 @@ const WORKSHOP_LIMIT_BYTES = 8 * MB;
 export const REPAIR_FILE_LIMIT_BYTES =
   REPAIR_LIMIT_BYTES + Math.ceil((PHOTOS_LIMIT_BYTES * 4) / 3 / MB) * MB + WORKSHOP_LIMIT_BYTES + 2 * MB;
 
+/**
+ * How much room a repair of so many bytes leaves for pictures in its file, bytes of JPEG. The usual limit, except for one that an
+ * earlier version let grow larger.
+ */
+export function roomForPictures(repairBytes: number): number {
+  const left = REPAIR_FILE_LIMIT_BYTES - WORKSHOP_LIMIT_BYTES - 2 * MB - repairBytes;
+  return Math.max(0, Math.min(PHOTOS_LIMIT_BYTES, Math.floor((left * 3) / 4)));
+}
+
 /** Deepest nesting of anything that is read as JSON; a repair in a revision has about 15 levels. */
 export const JSON_DEPTH_LIMIT = 64;
 /** Most values in anything that is read as JSON. The largest repair file has about three million. */

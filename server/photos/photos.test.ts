@@ -282,10 +282,14 @@ describe('pictures that nobody shows', () => {
   test('more than a file has room for are refused with their own number', async () => {
     const wheel = await server.store.open(rackWheel());
     const big = async (seed: number) => {
-      const noise = Buffer.from(
-        Uint8Array.from({ length: 2000 * 1500 * 3 }, (_, at) => (at * 2654435761 * seed) >>> 13),
-      );
-      const jpeg = await sharp(noise, { raw: { width: 2000, height: 1500, channels: 3 } })
+      const [width, height] = [2400, 1600];
+      const noise = new Int32Array((width * height * 3) / 4);
+      // Numerical Recipes' quick generator: noise enough to keep a JPEG from packing it.
+      for (let at = 0, state = seed; at < noise.length; at += 1) {
+        state = (Math.imul(state, 1664525) + 1013904223) | 0;
+        noise[at] = state ^ (state >>> 13);
+      }
+      const jpeg = await sharp(Buffer.from(noise.buffer), { raw: { width, height, channels: 3 } })
         .jpeg({ quality: 100, chromaSubsampling: '4:4:4' })
         .toBuffer();
       const kept = await server.photos.keep(jpeg);
@@ -310,9 +314,9 @@ describe('pictures that nobody shows', () => {
       fault: { code: 'photos.tooLarge', limitBytes: PHOTOS_LIMIT_BYTES },
     });
     expect((refused.body as { sentence: string }).sentence).toContain('40 MB');
-    expect(taken).toBeGreaterThan(3);
+    expect(taken).toBeGreaterThan(1);
     expect(bytes).toBeLessThanOrEqual(PHOTOS_LIMIT_BYTES);
     const saved = await request(server.app).get(`/api/repairs/${wheel.head.id}/file`);
     await request(server.app).post('/api/repair-files').type('json').send(saved.text).expect(201);
-  });
+  }, 60_000);
 });

@@ -7,9 +7,9 @@ import {
   applyChange,
   copyRepair,
   emptyRepair,
-  PHOTOS_LIMIT_BYTES,
   picturesOf,
   REPAIR_LIMIT_BYTES,
+  roomForPictures,
   rowBefore,
   type Change,
   type ChangeReply,
@@ -180,9 +180,8 @@ export class RepairStore {
     const known = new Set(picturesOf(before.repair));
     if (known.has(change.value.file)) return null;
     const bytes = await this.pictures.bytesOf([...known, change.value.file]);
-    return bytes > PHOTOS_LIMIT_BYTES
-      ? { code: 'photos.tooLarge', bytes, limitBytes: PHOTOS_LIMIT_BYTES }
-      : null;
+    const limitBytes = roomForPictures(after.bytes);
+    return bytes > limitBytes ? { code: 'photos.tooLarge', bytes, limitBytes } : null;
   }
 
   /** Keeps the picture shown in lists. It can be made again at any time, so it has no version. */
