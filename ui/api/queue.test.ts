@@ -16,6 +16,7 @@ import { ask, Refused, Unreachable } from './client';
 import { lookNow, useConnection, watchCallsOnly } from './connection';
 import type { DeviceStore } from './device/deviceStore';
 import { keepChanges, restoreChanges, takeOverOldQueue } from './device/keptChanges';
+import { withJournal } from './device/journal';
 import { keepCopies, restoreCopy } from './device/keptCopies';
 import {
   CHANGE_KEY,
@@ -232,6 +233,40 @@ describe('what is kept on the device', () => {
     stopSecond();
     second.client.unmount();
   }, 20_000);
+
+  test('is noted before anything else can happen, and until the store has it', async () => {
+    const inner = memoryStore();
+    let arrive = () => {};
+    const slow: DeviceStore = {
+      ...inner,
+      put: (key, value) =>
+        new Promise<void>((resolve) => (arrive = resolve)).then(() => inner.put(key, value)),
+    };
+    const store = withJournal(slow, window.localStorage);
+    const putting = store.put('one', { order: 1 });
+    // The page may go in this very moment.
+    expect(await withJournal(memoryStore(), window.localStorage).entries()).toEqual([['one', { order: 1 }]]);
+    arrive();
+    await putting;
+    expect(Object.keys(window.localStorage).filter((key) => key.includes('change'))).toEqual([]);
+    expect(await store.entries()).toEqual([['one', { order: 1 }]]);
+    await store.remove('one');
+    expect(await store.entries()).toEqual([]);
+    // A store that keeps nothing leaves it noted; a small store that is full is no matter.
+    const deaf = withJournal({ ...memoryStore(), put: () => Promise.resolve() }, window.localStorage);
+    await deaf.put('two', 2);
+    expect(await deaf.entries()).toEqual([['two', 2]]);
+    await deaf.remove('two');
+    const full = {
+      getItem: () => null,
+      removeItem: () => {},
+      setItem: () => {
+        throw new DOMException('full', 'QuotaExceededError');
+      },
+    };
+    await withJournal(inner, full as unknown as Storage).put('three', 3);
+    expect(inner.kept.get('three')).toBe(3);
+  });
 
   test('of an earlier version of the page is taken over once', async () => {
     const store = memoryStore();

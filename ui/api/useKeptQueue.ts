@@ -2,11 +2,10 @@ import type { QueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 
 import { browserStore, useKeeping } from './device/deviceStore';
+import { withJournal } from './device/journal';
 import { keepChanges, restoreChanges, takeOverOldQueue } from './device/keptChanges';
 import { copies, forgetOldCopies, keepCopies } from './device/keptCopies';
 import { useUnsettled } from './unsettled';
-
-const changes = browserStore('changes');
 
 /**
  * Brings back what waited on this device when the page was left, sends it, and keeps what comes.
@@ -17,6 +16,7 @@ export function useKeptQueue(client: QueryClient): boolean {
   useEffect(() => {
     let stop = () => {};
     let here = true;
+    const changes = withJournal(browserStore('changes'), window.localStorage);
     const begin = async () => {
       try {
         await takeOverOldQueue(window.localStorage, changes);
