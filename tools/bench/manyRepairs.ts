@@ -65,7 +65,20 @@ async function workshopOf(count: number, synced: boolean, like: Repair) {
   };
 }
 
-const WORDS = ['Rack', 'Wheel', 'Lamp', 'Knob', 'Easel', 'Foot', 'Hinge', 'Latch', 'Spool', 'Hose', 'Gate', 'Oar'];
+const WORDS = [
+  'Rack',
+  'Wheel',
+  'Lamp',
+  'Knob',
+  'Easel',
+  'Foot',
+  'Hinge',
+  'Latch',
+  'Spool',
+  'Hose',
+  'Gate',
+  'Oar',
+];
 /** What a person types, letter by letter, and a size. */
 const TYPED = ['w', 'wh', 'whe', 'wheel', 'lamp kn', '38.2', '4711', 'ra 9'];
 
@@ -80,7 +93,10 @@ export async function manyRepairsFigures(like: Repair): Promise<Figure[]> {
     return performance.now() - start;
   };
   /** Middle time of each, ms, in turn. */
-  const inTurn = async (first: (round: number) => Promise<void>, second: (round: number) => Promise<void>) => {
+  const inTurn = async (
+    first: (round: number) => Promise<void>,
+    second: (round: number) => Promise<void>,
+  ) => {
     const times: [number[], number[]] = [[], []];
     for (let round = 0; round < ROUNDS; round += 1) {
       times[0].push(await time(() => first(round)));
