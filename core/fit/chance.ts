@@ -1,6 +1,6 @@
 import jstat from 'jstat';
 
-import { rectangular, type SizeResult } from '@core/measure';
+import { rectangular, uncertaintyOf, type SizeResult } from '@core/measure';
 import type { Fit } from '@core/model';
 import { correctionOf } from '@core/workshop';
 
@@ -70,7 +70,7 @@ export function chanceOfFit(fit: Fit, trail: Trail, result: SizeResult, setting:
   const [origin, , corrected] = trail.entries;
   const sizeMm = origin!.value;
   const clearance = clearanceOf(fit, setting.table, sizeMm, feature.inside);
-  const measuring = 'uncertainty' in result ? result.uncertainty.standard : 0;
+  const measuring = uncertaintyOf(result)?.standard ?? 0;
   const making = setting.machine.scatterMm;
   const correction =
     correctionOf(setting.machine, setting.family, feature.kind, sizeMm).plusMinusMm / NORMAL_95;

@@ -1,7 +1,7 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 import { compileFormula, parseFormula } from '@core/formula';
 import { solveLayout, type KnownLength, type SolvedLayout } from '@core/layout';
-import { isKnown, SizeGraph, type SizeResult } from '@core/measure';
+import { isKnown, SizeGraph, takeApart, uncertaintyOf, type SizeResult } from '@core/measure';
 import type { Chain, Fit, Layout, RepairState, Size, Source, Workshop } from '@core/model';
 import type { LengthUnit } from '@core/quantity';
 import { materialOf } from '@core/standards';
@@ -106,7 +106,7 @@ function knownLength(source: Source, sizes: EvaluatedRepair['sizes']): KnownLeng
   const found = sizes.get(source.id);
   if (!found || found.size.quantity !== 'length' || !isKnown(found.result)) return null;
   const { result } = found;
-  return { mm: result.value, standardMm: 'uncertainty' in result ? result.uncertainty.standard : 0 };
+  return { mm: result.value, standardMm: uncertaintyOf(result)?.standard ?? 0 };
 }
 
 function evaluateChain(
@@ -116,8 +116,15 @@ function evaluateChain(
 ): EvaluatedChain {
   const links: StackLink[] = [];
   for (const { value, times, sign, plusMinusMm } of chain.links) {
-    const link = (mm: number, known: number) =>
-      void links.push({ mm, plusMinusMm: plusMinusMm ?? known, sign, times });
+    const link = (mm: number, known: number, shared: NonNullable<StackLink['shared']> = []) =>
+      // What somebody typed is the link's own.
+      void links.push({
+        mm,
+        plusMinusMm: plusMinusMm ?? known,
+        sign,
+        times,
+        ...(plusMinusMm === null && shared.length > 0 ? { shared } : {}),
+      });
     if (value.from === 'number') {
       link(value.mm, 0);
       continue;
@@ -132,12 +139,22 @@ function evaluateChain(
         links,
       };
     }
-    const result = 'result' in found ? found.result : null;
-    const measured = result && 'uncertainty' in result ? result.uncertainty.expanded : 0;
+    const { working } = found.worked.trail;
     // What is made to a fit scatters as the machine does.
-    link(found.worked.trail.working, value.from === 'size' ? measured : 2 * setting.machine.scatterMm);
+    if (!('result' in found)) link(working, 2 * setting.machine.scatterMm);
+    else link(working, uncertaintyOf(found.result)?.expanded ?? 0, instrumentsOf(found.result));
   }
   return { chain, stack: stackUp(links, chain), waitsFor: null, links };
+}
+
+/** What of a size's doubt is the errors of instruments, about 95 %, mm. A derived one's has been added up already. */
+function instrumentsOf(result: SizeResult): NonNullable<StackLink['shared']> {
+  const uncertainty = uncertaintyOf(result);
+  if (result.status !== 'measured' || !uncertainty) return [];
+  return takeApart(uncertainty).shared.map(({ instrumentId, standard }) => ({
+    instrumentId,
+    plusMinusMm: standard * uncertainty.coverageFactor,
+  }));
 }
 
 /**

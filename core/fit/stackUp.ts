@@ -7,6 +7,11 @@ export interface StackLink {
   plusMinusMm: number;
   sign: 1 | -1;
   times: number;
+  /**
+   * What of `plusMinusMm` is the error of an instrument, one and the same in all links that it measured, by the instrument;
+   * the same 95 %.
+   */
+  shared?: readonly { instrumentId: string; plusMinusMm: number }[];
 }
 
 /** What a chain of lengths adds up to. mm. */
@@ -14,7 +19,7 @@ export interface StackUp {
   nominalMm: number;
   /** All links at their worst at once. */
   worst: { fromMm: number; toMm: number };
-  /** Root sum square: what links that err independently stay within in about 95 % of cases. */
+  /** Root sum square: what the sum stays within in about 95 % of cases. */
   likely: { fromMm: number; toMm: number };
   /** Share of simulated chains within the wished limits; null when there are none. */
   chance: number | null;
@@ -30,8 +35,9 @@ const SEED = 20_260;
 const PER_STANDARD = 1.959964;
 
 /**
- * Adds up a chain of lengths: worst case, root sum square of independent deviations (as GUM 5.1.2), and the
- * chance of staying within limits by simulation. Links repeated `times` err each on their own.
+ * Adds up a chain of lengths: worst case, root sum square of deviations (GUM 5.1.2), and the chance of staying within limits by
+ * simulation. Links repeated `times` err each on their own, but for what an instrument has in all that it measured: that
+ * adds up with its sign (GUM 5.2.2, correlation 1).
  *
  * @param limits smallest and largest sum that will do; null for none.
  */
@@ -42,7 +48,9 @@ export function stackUp(
   const nominalMm = links.reduce((sum, { mm, sign, times }) => sum + sign * times * mm, 0);
   const worst = links.reduce((sum, { plusMinusMm, times }) => sum + times * plusMinusMm, 0);
   const squares = links.map(({ plusMinusMm, times }) => times * plusMinusMm ** 2);
-  const likely = Math.sqrt(squares.reduce((sum, square) => sum + square, 0));
+  const own = links.reduce((sum, link) => sum + link.times * ownPlusMinus(link) ** 2, 0);
+  const instruments = [...instrumentSums(links).values()];
+  const likely = Math.hypot(Math.sqrt(own), ...instruments);
   const most = Math.max(0, ...squares);
   return {
     nominalMm,
@@ -59,17 +67,35 @@ function simulate(
 ): number {
   const random = xoroshiro128plus(SEED);
   const normal = normalSource(() => uniformFloat64(random));
+  const instruments = [...instrumentSums(links).values()].map((plusMinusMm) => plusMinusMm / PER_STANDARD);
+  const spreads = links.map((link) => ownPlusMinus(link) / PER_STANDARD);
   let within = 0;
   for (let trial = 0; trial < TRIALS; trial += 1) {
     let sum = 0;
-    for (const { mm, plusMinusMm, sign, times } of links) {
-      for (let time = 0; time < times; time += 1) {
-        sum += sign * (mm + (plusMinusMm / PER_STANDARD) * normal());
-      }
+    for (const [index, { mm, sign, times }] of links.entries()) {
+      for (let time = 0; time < times; time += 1) sum += sign * (mm + spreads[index]! * normal());
     }
+    for (const standard of instruments) sum += standard * normal();
     if ((fromMm === null || sum >= fromMm) && (toMm === null || sum <= toMm)) within += 1;
   }
   return within / TRIALS;
+}
+
+/** What a link has to itself. */
+function ownPlusMinus({ plusMinusMm, shared = [] }: StackLink): number {
+  const square = shared.reduce((left, part) => left - part.plusMinusMm ** 2, plusMinusMm ** 2);
+  return Math.sqrt(Math.max(0, square));
+}
+
+/** By instrument, what its error comes to in the sum; signed, mm. */
+function instrumentSums(links: readonly StackLink[]): Map<string, number> {
+  const sums = new Map<string, number>();
+  for (const { sign, times, shared = [] } of links) {
+    for (const { instrumentId, plusMinusMm } of shared) {
+      sums.set(instrumentId, (sums.get(instrumentId) ?? 0) + sign * times * plusMinusMm);
+    }
+  }
+  return sums;
 }
 
 /** Standard normal numbers from uniform ones (Box and Muller, Ann. Math. Stat. 29, 1958). */

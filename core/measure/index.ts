@@ -4,6 +4,7 @@ export {
   combine,
   largestContribution,
   rectangular,
+  uncertaintyOfLimits,
   uncertaintyOfReadings,
   weighTogether,
   type Contribution,
@@ -14,6 +15,7 @@ export {
   countedReadings,
   evaluateSize,
   isKnown,
+  uncertaintyOf,
   type KnownResult,
   type MeasuredResult,
   type SizeResult,
@@ -28,4 +30,4 @@ export {
   type ConstructionResult,
 } from './constructions';
 export { centreDistance, inverseInvolute, involute, MODULES_MM, spanOverTeeth } from './gear';
-export { numericSlopes, propagate } from './propagate';
+export { numericSlopes, propagate, takeApart } from './propagate';

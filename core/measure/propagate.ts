@@ -1,4 +1,4 @@
-import { combine, type Uncertainty } from './uncertainty';
+import { combine, foreknownOf, type Contribution, type Uncertainty } from './uncertainty';
 
 /** A measured size that a result rests on, and how much the result changes with it. */
 export interface Root {
@@ -8,20 +8,68 @@ export interface Root {
 }
 
 /**
- * Combined uncertainty by the law of propagation (GUM 5.1.2, equation 10): u² = Σ (cᵢ uᵢ)², each measured size
- * counted once with its whole sensitivity, so that one that enters twice is not taken for two. Sizes are taken
- * as uncorrelated with each other, though one caliper's error is the same in all it measures: that overstates
- * differences and understates sums a little.
+ * Combined uncertainty by the law of propagation (GUM 5.1.2 and 5.2.2): each measured size counted once with its whole
+ * sensitivity, so that one that enters twice is not taken for two. An instrument's own error is one and the same in all that
+ * it measured (GUM F.1.2.3, a correlation of 1): of a sum it is the sum, of a difference the difference. All else is
+ * uncorrelated: u² = Σ (cᵢ uᵢ)² + Σ (Σ cᵢ sᵢ)² over sizes and over instruments.
  */
 export function propagate(roots: readonly Root[]): Uncertainty {
-  return combine(
-    roots.map(({ sizeId, perUnit, uncertainty }) => ({
+  const measuredWith = countInstruments(roots);
+  const shared = new Map<string, number>();
+  const own = roots.map(({ sizeId, perUnit, uncertainty }): Contribution => {
+    const parts = uncertainty.contributions.filter(({ instrumentId, standard }) => {
+      // What measured one size only is a share of that size.
+      if (instrumentId === undefined || measuredWith.get(instrumentId) === 1) return true;
+      shared.set(instrumentId, (shared.get(instrumentId) ?? 0) + perUnit * standard);
+      return false;
+    });
+    const { standard, degreesOfFreedom } = combine(parts);
+    return {
       source: 'size',
       sizeId,
-      standard: Math.abs(perUnit) * uncertainty.standard,
-      degreesOfFreedom: uncertainty.degreesOfFreedom,
-    })),
-  );
+      standard: Math.abs(perUnit) * standard,
+      degreesOfFreedom,
+      foreknown: foreknownOf(parts),
+    };
+  });
+  const instruments = [...shared].map(([instrumentId, standard]): Contribution => ({
+    source: 'instrument',
+    instrumentId,
+    standard: Math.abs(standard),
+    degreesOfFreedom: Infinity,
+  }));
+  return combine([...own, ...instruments]);
+}
+
+/** How many of the sizes each instrument measured. */
+function countInstruments(roots: readonly Root[]): Map<string, number> {
+  const counts = new Map<string, number>();
+  for (const { uncertainty } of roots) {
+    for (const instrumentId of instrumentsIn(uncertainty)) {
+      counts.set(instrumentId, (counts.get(instrumentId) ?? 0) + 1);
+    }
+  }
+  return counts;
+}
+
+const instrumentsIn = ({ contributions }: Uncertainty) =>
+  new Set(contributions.flatMap(({ instrumentId }) => instrumentId ?? []));
+
+/** An uncertainty taken apart: its variance without the errors of instruments, and those. */
+export interface Apart {
+  variance: number;
+  shared: readonly { instrumentId: string; standard: number }[];
+}
+
+/** Takes out of an uncertainty what it shares with other sizes that the same instruments measured. */
+export function takeApart({ contributions }: Uncertainty): Apart {
+  let variance = 0;
+  const shared: { instrumentId: string; standard: number }[] = [];
+  for (const { instrumentId, standard } of contributions) {
+    if (instrumentId === undefined) variance += standard * standard;
+    else shared.push({ instrumentId, standard });
+  }
+  return { variance, shared };
 }
 
 /** Share of a value by which it is moved to find a slope; the cube root of the machine's precision is best. */

@@ -1,10 +1,10 @@
 import { listsOf, type Lists } from '@core/formula';
 
-/** Most measured sizes that a derived one may rest on; more than a formula of any use has. */
+/** Most sizes with a doubt of their own that a derived one may rest on; more than a formula of any use has. */
 export const MOST_ROOTS = 400;
 
 /**
- * The measured sizes that each size rests on, in rising order, and where each root of a needed size stands among
+ * The measured sizes, and those stated with limits, that each size rests on, in rising order, and where each root of a needed size stands among
  * those of the size that needs it. They depend on formulas alone, so that a changed reading moves only numbers.
  */
 export interface RootSets {
@@ -15,7 +15,7 @@ export interface RootSets {
   tooMany: number[];
 }
 
-/** @param needs by rank, so that needs have lower ranks; @param isRoot measured sizes. */
+/** @param needs by rank, so that needs have lower ranks; @param isRoot sizes with a doubt of their own. */
 export function rootSetsOf(
   needs: readonly (readonly number[])[],
   isRoot: (rank: number) => boolean,

@@ -39,19 +39,28 @@ const construction = (
 });
 
 describe('uncertainty through formulas, by the law of propagation', () => {
-  test('a difference halved: √(u² + u²) / 2', () => {
-    const graph = settled(
-      new RepairDraft('x')
-        .measured('A', 'Outside', ['20.00', '20.02'])
-        .measured('B', 'Inside', ['16.00', '16.02'])
-        .formula('C', 'Wall', '(A - B) / 2'),
-    );
-    const [a, c] = [graph.result('a'), known(graph.result('c'))];
-    if (a.status !== 'measured') throw new Error(a.status);
+  test('a difference halved, of what two calipers measured: √(u² + v²) / 2', () => {
+    const draft = new RepairDraft('x')
+      .measured('A', 'Outside', ['20.00', '20.02'])
+      .measured('B', 'Inside', ['16.00', '16.02'])
+      .formula('C', 'Wall', '(A - B) / 2');
+    for (const reading of draft.repair.readings) {
+      if (reading.sizeId === 'b') reading.instrumentId = 'caliper-300';
+    }
+    const graph = settled(draft);
+    const [a, b, c] = [graph.result('a'), graph.result('b'), known(graph.result('c'))];
+    if (a.status !== 'measured' || b.status !== 'measured') throw new Error(a.status);
+    const [u, v] = [a.uncertainty.standard, b.uncertainty.standard];
     expect(c.value).toBeCloseTo(2, 12);
-    expect(c.uncertainty.standard).toBeCloseTo((a.uncertainty.standard * Math.SQRT2) / 2, 12);
-    // Welch and Satterthwaite of two equal shares: twice the degrees of freedom.
-    expect(c.uncertainty.degreesOfFreedom).toBeCloseTo(2 * a.uncertainty.degreesOfFreedom, 9);
+    expect(c.uncertainty.standard).toBeCloseTo(Math.hypot(u, v) / 2, 12);
+    // Welch and Satterthwaite, G.2b; what is known of hands beforehand, 5 of 6 degrees, is the same in both.
+    const [x, y] = [a, b].map(
+      ({ uncertainty }) => uncertainty.standard ** 2 / Math.sqrt(uncertainty.degreesOfFreedom),
+    ) as [number, number];
+    expect(c.uncertainty.degreesOfFreedom).toBeCloseTo(
+      (u * u + v * v) ** 2 / ((x * x + y * y) / 6 + (5 / 6) * (x + y) ** 2),
+      9,
+    );
     expect(c.inputs).toEqual([
       { sizeId: 'a', perUnit: 0.5 },
       { sizeId: 'b', perUnit: -0.5 },
@@ -59,12 +68,12 @@ describe('uncertainty through formulas, by the law of propagation', () => {
   });
 
   test('GUM 5.1.6: relative uncertainties of a product add up as squares, with their exponents', () => {
-    const graph = settled(
-      new RepairDraft('x')
-        .measured('A', 'Chord', ['40.00'])
-        .measured('B', 'Height', ['5.00'])
-        .formula('C', 'c² / 8h', 'A^2 / (8 * B)'),
-    );
+    const draft = new RepairDraft('x')
+      .measured('A', 'Chord', ['40.00'])
+      .measured('B', 'Height', ['5.00'])
+      .formula('C', 'c² / 8h', 'A^2 / (8 * B)');
+    draft.repair.readings[1]!.instrumentId = 'caliper-300';
+    const graph = settled(draft);
     const relative = (id: string) => {
       const result = graph.result(id);
       if (result.status !== 'measured' && result.status !== 'derived') throw new Error(result.status);
@@ -169,7 +178,7 @@ describe('what can’t be worked out says why', () => {
       last = sum;
     }
     const graph = settled(draft);
-    expect(known(graph.result(tagAt(2 * 399 + 1).toLowerCase())).uncertainty.contributions).toHaveLength(400);
+    expect(known(graph.result(tagAt(2 * 399 + 1).toLowerCase())).uncertainty.contributions).toHaveLength(401);
     expect(graph.result(tagAt(2 * 400 + 1).toLowerCase())).toMatchObject({
       fault: { code: 'size.tooManyRoots', limit: 400 },
     });

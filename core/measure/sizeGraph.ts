@@ -3,10 +3,12 @@ import { layFormula, listsOf, Sheet, type Lists } from '@core/formula';
 import type { Reading, Size, Workshop } from '@core/model';
 
 import type { ReadyConstruction } from './derive';
-import { propagate, type Root } from './propagate';
+import { propagate, takeApart, type Root } from './propagate';
 import { MOST_ROOTS, rootSetsOf, type RootSets } from './rootSets';
 import { linkAndSort, type Linked } from './sizeOrder';
-import { evaluateSize, isKnown, type SizeResult } from './sizeResult';
+import { SharedErrors } from './sharedErrors';
+import { evaluateSize, isKnown, uncertaintyOf, type SizeResult } from './sizeResult';
+import type { Uncertainty } from './uncertainty';
 
 /** What settling works out: values alone, or how they depend on what was measured as well. */
 export type SettleDepth = 'values' | 'uncertainty';
@@ -51,6 +53,9 @@ export class SizeGraph {
   readonly #perRoot: Float64Array;
   /** Squared standard uncertainties, by rank. */
   readonly #variances: Float64Array;
+  /** The same of what stands by itself, without what an instrument shares among all that it measures. */
+  readonly #ownVariances: Float64Array;
+  readonly #shared: SharedErrors;
   /** Results that were asked for, and by rank whether they still hold. */
   readonly #results: (SizeResult | null)[];
   readonly #told: Uint8Array;
@@ -68,7 +73,7 @@ export class SizeGraph {
     this.#entries = entries;
     this.#rankOf = new Map(entries.map(({ size }, rank) => [size.id, rank]));
     this.#readings = entries.map(({ size }) => readings.get(size.id) ?? []);
-    this.#sets = rootSetsOf(needs, (rank) => entries[rank]!.size.kind === 'measured');
+    this.#sets = rootSetsOf(needs, (rank) => isUnsure(entries[rank]!.size));
     for (const rank of this.#sets.tooMany) {
       this.#formulas[rank] = NO_FORMULA;
       entries[rank]!.derived = null;
@@ -84,6 +89,8 @@ export class SizeGraph {
     this.#slopes = new Float64Array(this.#needs.items.length);
     this.#perRoot = new Float64Array(this.#sets.roots.items.length);
     this.#variances = new Float64Array(count);
+    this.#ownVariances = new Float64Array(count);
+    this.#shared = new SharedErrors(count);
     this.#results = new Array<null>(count).fill(null);
     this.#told = new Uint8Array(count);
     this.#steady = new Uint8Array(count);
@@ -112,7 +119,7 @@ export class SizeGraph {
     return this.#sheet.values[this.#rank(sizeId)]!;
   }
 
-  /** Standard uncertainty of a size; zero for what was not measured. As of the last settling with uncertainty. */
+  /** Standard uncertainty of a size; zero for what is known exactly. As of the last settling with uncertainty. */
   standard(sizeId: string): number {
     return Math.sqrt(this.#variances[this.#rank(sizeId)]!);
   }
@@ -228,7 +235,8 @@ export class SizeGraph {
   #chain(rank: number): void {
     const slopes = this.#slopes;
     const perRoot = this.#perRoot;
-    const variances = this.#variances;
+    const ownVariances = this.#ownVariances;
+    const shared = this.#shared;
     const { starts: needStarts, items: needs } = this.#needs;
     const { starts: rootStarts, items: roots } = this.#sets.roots;
     const { starts: placeStarts, items: places } = this.#sets.places;
@@ -250,9 +258,11 @@ export class SizeGraph {
     let variance = 0;
     for (let at = from; at < to; at += 1) {
       const slope = perRoot[at]!;
-      variance += slope * slope * variances[roots[at]!]!;
+      const root = roots[at]!;
+      variance += slope * slope * ownVariances[root]!;
+      shared.add(root, slope);
     }
-    variances[rank] = variance;
+    this.#variances[rank] = variance + shared.takeVariance();
   }
 
   /** Slopes of a derived size by the sizes that it uses. */
@@ -268,14 +278,15 @@ export class SizeGraph {
 
   /** The same for a size that stands by itself; true if it is known otherwise than before. */
   #differentiateOwn(rank: number): boolean {
-    const own = this.#own[rank];
-    const measured = own?.status === 'measured';
-    const variance = measured ? own.uncertainty.standard ** 2 : 0;
-    const changed = variance !== this.#variances[rank];
-    this.#variances[rank] = variance;
+    const uncertainty = ownUncertainty(this.#own[rank]);
+    const { variance, shared } = uncertainty ? takeApart(uncertainty) : { variance: 0, shared: [] };
+    const sharesOtherwise = this.#shared.set(rank, shared);
+    const changed = sharesOtherwise || variance !== this.#ownVariances[rank];
+    this.#ownVariances[rank] = variance;
+    this.#variances[rank] = uncertainty ? uncertainty.standard ** 2 : 0;
     const { starts } = this.#sets.roots;
-    // Where nothing is measured the variance is zero and was not before, or the other way round.
-    if (starts[rank + 1]! > starts[rank]!) this.#perRoot[starts[rank]!] = measured ? 1 : 0;
+    // Where nothing is known the variance is zero and was not before, or the other way round.
+    if (starts[rank + 1]! > starts[rank]!) this.#perRoot[starts[rank]!] = uncertainty ? 1 : 0;
     return changed;
   }
 
@@ -307,11 +318,10 @@ export class SizeGraph {
     const { starts, items } = this.#sets.roots;
     const roots: Root[] = [];
     for (let at = starts[rank]!; at < starts[rank + 1]!; at += 1) {
-      const own = this.#own[items[at]!];
+      const uncertainty = ownUncertainty(this.#own[items[at]!]);
       const sizeId = this.#entries[items[at]!]!.size.id;
       const perUnit = this.#perRoot[at]!;
-      if (own?.status === 'measured' && perUnit !== 0)
-        roots.push({ sizeId, perUnit, uncertainty: own.uncertainty });
+      if (uncertainty && perUnit !== 0) roots.push({ sizeId, perUnit, uncertainty });
     }
     return roots;
   }
@@ -328,6 +338,13 @@ export class SizeGraph {
     return at === rank ? null : { tag, name };
   }
 }
+
+/** Sizes whose own number may be off: measured ones, and those that were stated with limits. */
+const isUnsure = ({ kind, givenPlusMinus }: Size) =>
+  kind === 'measured' || (kind !== 'derived' && givenPlusMinus !== undefined);
+
+const ownUncertainty = (own: SizeResult | null | undefined): Uncertainty | null =>
+  own ? uncertaintyOf(own) : null;
 
 /** Lays all formulas on one sheet, in order; by rank, their numbers. One whose units don't agree is broken. */
 function layFormulas(entries: readonly Linked[], sheet: Sheet): Int32Array {

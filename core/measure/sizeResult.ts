@@ -1,11 +1,11 @@
 import type { Fault } from '@core/fault';
-import type { Instrument, Reading, Size, Taken, Workshop } from '@core/model';
+import type { Instrument, Jaw, Reading, Size, Taken, Workshop } from '@core/model';
 import { roundTo } from '@core/quantity';
 import { instrumentIn } from '@core/workshop';
 
 import { doubtfulReadings } from './doubtful';
 import { extremes, mean, median } from './statistics';
-import { uncertaintyOfReadings, weighTogether, type Uncertainty } from './uncertainty';
+import { uncertaintyOfLimits, uncertaintyOfReadings, weighTogether, type Uncertainty } from './uncertainty';
 
 /** What is known of a size from its readings. Values in mm, radians or counts. */
 export interface MeasuredResult {
@@ -34,13 +34,17 @@ export type SizeResult =
   /** Not known yet; `waitsFor` names the size that a derived one needs first. */
   | { status: 'wanted'; count: 0; waitsFor: { tag: string; name: string } | null }
   | MeasuredResult
-  | { status: 'given'; value: number; count: 0 }
+  /** `uncertainty` where limits were stated with it. */
+  | { status: 'given'; value: number; count: 0; uncertainty?: Uncertainty }
   | { status: 'derived'; value: number; count: 0; uncertainty: Uncertainty; inputs: Sensitivity[] }
   /** Its formula or construction can't be worked out with these inputs. */
   | { status: 'impossible'; count: 0; fault: Fault };
 
 /** A result that has a value. */
 export type KnownResult = Extract<SizeResult, { value: number }>;
+/** What is unsure of a result; null for what is known exactly, or not at all. */
+export const uncertaintyOf = (result: SizeResult): Uncertainty | null =>
+  'uncertainty' in result ? (result.uncertainty ?? null) : null;
 export const isKnown = (result: SizeResult): result is KnownResult => 'value' in result;
 
 /** Readings of a size that count: neither removed nor left out. */
@@ -57,7 +61,10 @@ export function countedReadings(size: Size, readings: readonly Reading[]): Readi
 export function evaluateSize(size: Size, readings: readonly Reading[], workshop: Workshop): SizeResult {
   const wanted = { status: 'wanted', count: 0, waitsFor: null } as const;
   if (size.kind !== 'measured') {
-    return size.given === null ? wanted : { status: 'given', value: size.given, count: 0 };
+    if (size.given === null) return wanted;
+    const given = { status: 'given', value: size.given, count: 0 } as const;
+    const { givenPlusMinus } = size;
+    return givenPlusMinus ? { ...given, uncertainty: uncertaintyOfLimits(givenPlusMinus) } : given;
   }
   const counted = countedReadings(size, readings);
   if (counted.length === 0) return wanted;
@@ -65,8 +72,8 @@ export function evaluateSize(size: Size, readings: readonly Reading[], workshop:
   const { smallest, largest } = extremes(values);
   const { value, instrument, uncertainty } =
     size.taken === 'mean' || size.taken === 'median'
-      ? weighed(counted, size.taken, workshop)
-      : pickedOut(counted, size.taken === 'largest' ? largest : smallest, workshop);
+      ? weighed(counted, size.taken, size.jaw, workshop)
+      : pickedOut(counted, size.taken === 'largest' ? largest : smallest, size.jaw, workshop);
   const spreads = counted.map((reading) => {
     const { repeatability, resolution } = instrumentIn(workshop, reading.instrumentId);
     return Math.hypot(repeatability, resolution / 2);
@@ -91,7 +98,12 @@ interface Taking {
   uncertainty: Uncertainty;
 }
 
-function weighed(counted: readonly Reading[], taken: 'mean' | 'median', workshop: Workshop): Taking {
+function weighed(
+  counted: readonly Reading[],
+  taken: 'mean' | 'median',
+  jaw: Jaw,
+  workshop: Workshop,
+): Taking {
   const ids = [...new Set(counted.map(({ instrumentId }) => instrumentId))];
   const groups = ids.map((id) => {
     const values = counted.filter(({ instrumentId }) => instrumentId === id).map(({ value }) => value);
@@ -99,7 +111,7 @@ function weighed(counted: readonly Reading[], taken: 'mean' | 'median', workshop
     return {
       instrument,
       value: taken === 'mean' ? mean(values) : median(values),
-      uncertainty: uncertaintyOfReadings(values, instrument, taken),
+      uncertainty: uncertaintyOfReadings(values, instrument, taken, jaw),
     };
   });
   if (groups.length === 1) return groups[0]!;
@@ -107,7 +119,7 @@ function weighed(counted: readonly Reading[], taken: 'mean' | 'median', workshop
   return { value, uncertainty, instrument: groups[weights.indexOf(Math.max(...weights))]!.instrument };
 }
 
-function pickedOut(counted: readonly Reading[], value: number, workshop: Workshop): Taking {
+function pickedOut(counted: readonly Reading[], value: number, jaw: Jaw, workshop: Workshop): Taking {
   const picked = counted.find((reading) => reading.value === value)!;
   const instrument = instrumentIn(workshop, picked.instrumentId);
   const values = counted.filter(({ instrumentId }) => instrumentId === picked.instrumentId);
@@ -118,6 +130,7 @@ function pickedOut(counted: readonly Reading[], value: number, workshop: Worksho
       values.map((reading) => reading.value),
       instrument,
       'one',
+      jaw,
     ),
   };
 }

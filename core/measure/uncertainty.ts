@@ -1,37 +1,43 @@
 import jstat from 'jstat';
 
-import type { Instrument } from '@core/model';
-import { permissibleError } from '@core/workshop';
+import type { Instrument, Jaw } from '@core/model';
+import { jawError, permissibleError } from '@core/workshop';
 
+import { coverageFactor } from './coverage';
 import { extremes, sampleStandardDeviation } from './statistics';
 
-/** Where a share of an uncertainty comes from: the readings of a size themselves, or a size it is worked out from. */
-export type UncertaintySource = 'repeatability' | 'instrument' | 'resolution' | 'size';
+/**
+ * Where a share of an uncertainty comes from: the readings of a size themselves, the limits that were stated of it, or a size
+ * it is worked out from.
+ */
+export type UncertaintySource = 'repeatability' | 'instrument' | 'jaws' | 'resolution' | 'limits' | 'size';
 
 export interface Contribution {
   source: UncertaintySource;
   /** The size meant, when `source` is 'size'. */
   sizeId?: string;
+  /** The instrument meant, when `source` is 'instrument': its error is the same in all that it measures. */
+  instrumentId?: string;
   /** Standard uncertainty of the result through this source: sensitivity times its own; mm or radians. */
   standard: number;
   /** Degrees of freedom; Infinity where the limits are taken as known (type B). */
   degreesOfFreedom: number;
+  /** Of those, the share that is known of hands beforehand and not from these readings, 0 to 1. */
+  foreknown?: number;
 }
 
 /** An uncertainty budget in the sense of JCGM 100:2008 (the GUM). In the unit of the size: mm, radians or 1. */
 export interface Uncertainty {
   contributions: Contribution[];
-  /** Combined standard uncertainty, equation 10 (uncorrelated). */
+  /** Combined standard uncertainty: equation 10 of its contributions, which are uncorrelated. */
   standard: number;
   /** Effective degrees of freedom after Welch and Satterthwaite, equation G.2b; t is interpolated (G.4.2). */
   degreesOfFreedom: number;
-  /** Student's t for 95 % both sides. */
+  /** For 95 % both sides. */
   coverageFactor: number;
   /** Half width of the interval that holds the size in about 95 % of cases. */
   expanded: number;
 }
-
-const COVERAGE = 0.95;
 
 /** Standard deviation of a rectangular distribution of half width `a` (GUM 4.3.7). */
 export const rectangular = (a: number) => a / Math.sqrt(3);
@@ -44,9 +50,10 @@ export type Statistic = 'mean' | 'median' | 'one';
  * - repeatability: the scatter of a single reading, of the mean over √n (GUM 4.2.3), of the median somewhat more. The scatter
  *   is pooled from what is known of hands with that instrument and what these readings show (GUM 4.2.4, F.2.4.5);
  * - the instrument's permissible error as half width of a rectangle (GUM 4.3.7);
+ * - what its jaws may add where they touch, likewise;
  * - half its resolution as half width of a rectangle (GUM F.2.2.1).
  *
- * Averaging does not make the last two smaller: they are the same in every reading.
+ * Averaging makes only the first smaller: the others are the same in every reading.
  *
  * @param readings at least one, in the instrument's unit.
  */
@@ -54,8 +61,11 @@ export function uncertaintyOfReadings(
   readings: readonly number[],
   instrument: Instrument,
   statistic: Statistic = 'mean',
+  jaw: Jaw = 'outside',
 ): Uncertainty {
   const count = readings.length;
+  const { smallest, largest } = extremes(readings);
+  const jaws = jawError(instrument, jaw, smallest);
   const scatter = scatterOfOne(readings, instrument);
   const shrink = { mean: 1 / Math.sqrt(count), median: medianSpread(count) / Math.sqrt(count), one: 1 }[
     statistic
@@ -65,12 +75,17 @@ export function uncertaintyOfReadings(
       source: 'repeatability',
       standard: scatter.standard * shrink,
       degreesOfFreedom: scatter.degreesOfFreedom,
+      foreknown: scatter.foreknown,
     },
     {
       source: 'instrument',
-      standard: rectangular(permissibleError(instrument, extremes(readings).largest)),
+      instrumentId: instrument.id,
+      standard: rectangular(permissibleError(instrument, largest)),
       degreesOfFreedom: Infinity,
     },
+    ...(jaws > 0
+      ? [{ source: 'jaws' as const, standard: rectangular(jaws), degreesOfFreedom: Infinity }]
+      : []),
     {
       source: 'resolution',
       standard: rectangular(instrument.resolution / 2),
@@ -94,13 +109,13 @@ const NOT_THAT_HAND = 0.99;
  */
 function scatterOfOne(readings: readonly number[], { repeatability }: Instrument) {
   const shown = readings.length - 1;
-  if (shown < 1) return { standard: repeatability, degreesOfFreedom: HAND_DEGREES };
+  if (shown < 1) return { standard: repeatability, degreesOfFreedom: HAND_DEGREES, foreknown: 1 };
   const own = sampleStandardDeviation(readings);
   const limit = jstat.centralF.inv(NOT_THAT_HAND, shown, HAND_DEGREES);
-  if ((own / repeatability) ** 2 > limit) return { standard: own, degreesOfFreedom: shown };
+  if ((own / repeatability) ** 2 > limit) return { standard: own, degreesOfFreedom: shown, foreknown: 0 };
   const degreesOfFreedom = HAND_DEGREES + shown;
   const variance = (HAND_DEGREES * repeatability ** 2 + shown * own ** 2) / degreesOfFreedom;
-  return { standard: Math.sqrt(variance), degreesOfFreedom };
+  return { standard: Math.sqrt(variance), degreesOfFreedom, foreknown: HAND_DEGREES / degreesOfFreedom };
 }
 
 /** Standard deviation of the median of n normal readings against that of their mean (order statistics, n = 1 to 10). */
@@ -108,6 +123,14 @@ const MEDIAN_SPREAD = [1, 1, 1.1602, 1.0922, 1.1976, 1.135, 1.2137, 1.1601, 1.22
 /** Of many: √(π/2). */
 const MEDIAN_SPREAD_OF_MANY = Math.sqrt(Math.PI / 2);
 const medianSpread = (count: number) => MEDIAN_SPREAD[count - 1] ?? MEDIAN_SPREAD_OF_MANY;
+
+/**
+ * Uncertainty of a number that was stated with limits: anywhere within half a width of it, alike (GUM 4.3.7); 95 of 100 lie
+ * within 0.95 of that (GUM G.1.3).
+ */
+export function uncertaintyOfLimits(plusMinus: number): Uncertainty {
+  return combine([{ source: 'limits', standard: rectangular(plusMinus), degreesOfFreedom: Infinity }]);
+}
 
 /** What readings with one instrument come to. */
 export interface Group {
@@ -135,18 +158,52 @@ export function weighTogether(groups: readonly Group[]): Group & { weights: numb
   return { value, uncertainty: combine(contributions), weights };
 }
 
-/** Root sum square of uncorrelated contributions, with effective degrees of freedom and coverage. */
-export function combine(contributions: Contribution[]): Uncertainty {
-  let [variance, spent] = [0, 0];
-  for (const { standard, degreesOfFreedom } of contributions) {
+/** Sources whose limits are taken as the half width of a rectangle. */
+const RECTANGULAR: readonly UncertaintySource[] = ['instrument', 'jaws', 'resolution', 'limits'];
+
+/**
+ * Root sum square of uncorrelated contributions, with effective degrees of freedom and coverage. What is known
+ * beforehand of a hand is the same in all that it took: estimates of scatter that rest on it err together, and their
+ * degrees of freedom do not add up (GUM G.4.1 with covariances of the estimates).
+ */
+export function combine(contributions: readonly Contribution[]): Uncertainty {
+  const { variance, spent } = spentOf(contributions);
+  let widest = 0;
+  for (const { source, standard, degreesOfFreedom } of contributions) {
+    if (degreesOfFreedom === Infinity && RECTANGULAR.includes(source)) widest = Math.max(widest, standard);
+  }
+  const freedomOf = (part: number) => (spent === 0 ? Infinity : (part * part) / spent);
+  const degreesOfFreedom = freedomOf(variance);
+  const share = variance === 0 ? 0 : widest ** 2 / variance;
+  const factor = coverageFactor(freedomOf(variance - widest ** 2), share);
+  const standard = Math.sqrt(variance);
+  return {
+    contributions: [...contributions],
+    standard,
+    degreesOfFreedom,
+    coverageFactor: factor,
+    expanded: factor * standard,
+  };
+}
+
+/** Variance of a sum, and by how much that is unsure: the denominator of Welch and Satterthwaite. */
+function spentOf(contributions: readonly Contribution[]) {
+  let [variance, alone, together] = [0, 0, 0];
+  for (const { standard, degreesOfFreedom, foreknown = 0 } of contributions) {
     const square = standard * standard;
     variance += square;
-    if (degreesOfFreedom !== Infinity) spent += (square * square) / degreesOfFreedom;
+    if (degreesOfFreedom === Infinity) continue;
+    const unsure = square / Math.sqrt(degreesOfFreedom);
+    alone += (1 - foreknown) * unsure * unsure;
+    together += Math.sqrt(foreknown) * unsure;
   }
-  const degreesOfFreedom = spent === 0 ? Infinity : (variance * variance) / spent;
-  const coverageFactor = studentT(degreesOfFreedom);
-  const standard = Math.sqrt(variance);
-  return { contributions, standard, degreesOfFreedom, coverageFactor, expanded: coverageFactor * standard };
+  return { variance, spent: alone + together * together, together };
+}
+
+/** Of what is unsure of a scatter, the share that rests on what is known of hands beforehand. */
+export function foreknownOf(contributions: readonly Contribution[]): number {
+  const { spent, together } = spentOf(contributions);
+  return spent === 0 ? 0 : Math.min(1, (together * together) / spent);
 }
 
 /** The contribution that counts most, or null where there is none. */
@@ -155,12 +212,4 @@ export function largestContribution({ contributions }: Uncertainty): Contributio
     (largest, other) => (largest && largest.standard >= other.standard ? largest : other),
     null,
   );
-}
-
-/** Two-sided 95 % quantile of the normal distribution. */
-const NORMAL_95 = jstat.normal.inv((1 + COVERAGE) / 2, 0, 1);
-
-/** Two-sided 95 % quantile of Student's t. Beyond a million degrees of freedom it is the normal one, 1.960. */
-function studentT(degreesOfFreedom: number): number {
-  return degreesOfFreedom > 1e6 ? NORMAL_95 : jstat.studentt.inv((1 + COVERAGE) / 2, degreesOfFreedom);
 }

@@ -155,7 +155,7 @@ describe('the repair file', () => {
     expect(reasonFor(edited((file) => (file.version = 7)))).toEqual({
       code: 'file.otherVersion',
       version: 7,
-      supported: 1,
+      supported: 2,
     });
     expect(reasonFor(edited((file) => Object.assign(file.repair.sizes![1]!, { colour: 1 })))).toEqual({
       code: 'file.unknownKey',

@@ -11,8 +11,8 @@ const rowsIn = (state: Data, list: string): Data[] => {
   return Array.isArray(rows) ? rows.filter(isData) : [];
 };
 
-/** A file of version 1 in the form that it has today; anything else as it is. */
-export function inPresentForm(file: unknown): unknown {
+/** A file of the first form of version 1 in that of today; anything else as it is. */
+export function inPresentForm(file: object): object {
   if (!isData(file) || !isData(file.repair) || !isFirstForm(file.repair)) return file;
   return { ...file, repair: presentState(file.repair) };
 }

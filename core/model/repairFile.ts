@@ -11,7 +11,9 @@ import { brokenInState, type BrokenRule } from './rules';
 import { Workshop } from './workshop';
 
 export const REPAIR_FILE_FORMAT = 'even-spare-repair';
-export const REPAIR_FILE_VERSION = 1;
+export const REPAIR_FILE_VERSION = 2;
+/** Versions that are read: what version 1 says means the same in 2, which has more to say. */
+const READ_VERSIONS: readonly unknown[] = [1, REPAIR_FILE_VERSION];
 /** Longest file that is written in lines, bytes. */
 const READABLE_BYTES = 2 * 1024 * 1024;
 
@@ -69,11 +71,11 @@ export function parseRepairFile(data: unknown): Result<RepairFileContent, Fault>
     return no({ code: 'file.notARepairFile' });
   }
   if (data.format !== REPAIR_FILE_FORMAT) return no({ code: 'file.notARepairFile' });
-  if (!('version' in data) || data.version !== REPAIR_FILE_VERSION) {
+  if (!('version' in data) || !READ_VERSIONS.includes(data.version)) {
     const version = 'version' in data ? data.version : undefined;
     return no({ code: 'file.otherVersion', version, supported: REPAIR_FILE_VERSION });
   }
-  const parsed = RepairFile.safeParse(inPresentForm(data));
+  const parsed = RepairFile.safeParse({ ...inPresentForm(data), version: REPAIR_FILE_VERSION });
   if (!parsed.success) return no(faultOfIssue(parsed.error.issues[0]!));
   const { repair, workshop, photoFiles } = parsed.data;
   const inconsistency = findInconsistency(parsed.data);

@@ -63,6 +63,8 @@ export const Size = z.strictObject({
     .positive()
     .max(MODEL_LIMIT_MM * 10)
     .nullable(),
+  /** Half of what its limits leave it, where a stated number comes with limits; in the unit of the size. */
+  givenPlusMinus: z.number().positive().max(MODEL_LIMIT_MM).optional(),
   source: line(200),
   derivation: Derivation.nullable(),
   removed: z.boolean(),

@@ -14,6 +14,7 @@ export { THREADS, externalMajorMm, internalMinorMm, type Thread } from './thread
 export { BEARINGS, CLEARANCE_HOLES, HEX_FLATS, NUT_HEIGHTS_MM, type Bearing } from './hardware';
 export {
   FORMS,
+  doubtOf,
   STANDARD_THINGS,
   likelyStandards,
   type Form,

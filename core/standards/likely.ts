@@ -340,5 +340,14 @@ function densityWithin(mm: number, { fromMm, toMm }: StandardThing, spread: numb
   return (below(toMm) - below(fromMm)) / (toMm - fromMm);
 }
 
+/**
+ * How far a sound thing may be off the number that its standard calls it by, mm: what stays unsure of a size that is taken as
+ * that number. Where another diameter is called than is measured, as far as its limits lie apart.
+ */
+export function doubtOf({ nominalMm, fromMm, toMm }: StandardThing): number {
+  const isWithin = fromMm <= nominalMm && nominalMm <= toMm;
+  return isWithin ? Math.max(nominalMm - fromMm, toMm - nominalMm) : (toMm - fromMm) / 2;
+}
+
 /** All things known, for the tests that look through the tables. */
 export const STANDARD_THINGS = THINGS;

@@ -1,6 +1,6 @@
 import type { EvaluatedFit, EvaluatedRepair, EvaluatedSize } from '@core/fit';
 import type { SheetRow } from '@core/formats';
-import { isKnown } from '@core/measure';
+import { isKnown, uncertaintyOf } from '@core/measure';
 import type { RepairState } from '@core/model';
 import {
   showNumber,
@@ -33,6 +33,7 @@ function sizeColumns(
 ): SheetRow {
   const show = (value: number) => plain(showQuantity(value, size.quantity, unit));
   const readings = state.readings.filter((reading) => reading.sizeId === size.id && !reading.removed);
+  const doubt = uncertaintyOf(result);
   return {
     tag: size.tag,
     name: size.name,
@@ -50,10 +51,7 @@ function sizeColumns(
       .map(({ value, leftOut }) => `${show(value)}${leftOut === null ? '' : ` (left out: ${leftOut})`}`)
       .join('; '),
     value: isKnown(result) ? show(result.value) : '',
-    uncertainty:
-      'uncertainty' in result
-        ? showQuantityUncertainty(result.uncertainty.expanded, size.quantity, unit)
-        : '',
+    uncertainty: doubt ? showQuantityUncertainty(doubt.expanded, size.quantity, unit) : '',
     unit: unitAfter(size.quantity, unit).trim(),
     fit: '',
     allowance: '',

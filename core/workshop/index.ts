@@ -1,4 +1,5 @@
 export { INSTRUMENTS, instrumentIn, permissibleError } from './instruments';
+export { jawError } from './jaws';
 export { MACHINES, correctionOf, machineIn, type WorkedCorrection } from './machines';
 export {
   FIT_CLASSES,

@@ -1,4 +1,5 @@
 import { evaluateRepair, type Worked } from '@core/fit';
+import { uncertaintyOf } from '@core/measure';
 import type { RepairFileContent } from '@core/model';
 import { sentenceOf } from '@core/wording';
 
@@ -16,7 +17,7 @@ export function sizes({ repair, workshop }: RepairFileContent): object {
       kind: size.kind,
       of: size.of,
       readings: result.count,
-      uncertainty: 'uncertainty' in result ? result.uncertainty.expanded : null,
+      uncertainty: uncertaintyOf(result)?.expanded ?? null,
       ...trailOf(worked),
     })),
     fits: [...numbers.fits.values()].map(({ fit, worked, chance }) => ({

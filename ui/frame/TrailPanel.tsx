@@ -2,6 +2,7 @@ import X from 'lucide-react-native/icons/x';
 import { Text, View } from 'react-native';
 
 import { usesOf, type Worked } from '@core/fit';
+import { uncertaintyOf } from '@core/measure';
 import { sentenceOf } from '@core/wording';
 
 import { useShow } from '../preferences/useShow';
@@ -76,14 +77,13 @@ function useTrail(): { title: string; body: React.ReactNode } | null {
   const title = worked.ok
     ? `Where ${worked.trail.tag} ${show.value(worked.trail.working, worked.trail.quantity)} comes from`
     : `Where ${worked.tag} comes from`;
+  const doubt = size ? uncertaintyOf(size.result) : null;
   return {
     title,
     body: (
       <>
         <TrailOrWanted worked={worked} />
-        {size && 'uncertainty' in size.result ? (
-          <Doubt size={size.size} uncertainty={size.result.uncertainty} />
-        ) : null}
+        {size && doubt ? <Doubt size={size.size} uncertainty={doubt} /> : null}
       </>
     ),
   };

@@ -19,6 +19,7 @@ const FIELD_WORDS: Record<string, string> = {
   importance: 'how much hangs on it',
   taken: 'which value is taken',
   given: 'number',
+  givenPlusMinus: 'plus or minus',
   derivation: 'how it is worked out',
   points: 'points',
   distances: 'distances',

@@ -10,12 +10,14 @@ import { GroupHeading } from '../../shared/Heading';
 const SOURCE_WORDS = {
   repeatability: 'the hand and the piece',
   instrument: 'the instrument',
+  jaws: 'its jaws where they touch',
+  limits: 'the limits that were stated',
   resolution: 'the steps of its display',
 } as const;
 
 /** Where the uncertainty of a size comes from: each share as a bar, the largest named. */
 export function Doubt({ size, uncertainty }: { size: Size; uncertainty: Uncertainty }) {
-  const { repair } = useRepairContext();
+  const { repair, numbers } = useRepairContext();
   const show = useShow();
   const largest = largestContribution(uncertainty);
   const variance = uncertainty.standard ** 2;
@@ -27,6 +29,10 @@ export function Doubt({ size, uncertainty }: { size: Size; uncertainty: Uncertai
     );
   }
   const wordOf = (part: Uncertainty['contributions'][number]) => {
+    if (part.source === 'instrument' && part.instrumentId && size.kind === 'derived') {
+      const instrument = numbers.workshop.instruments.find(({ id }) => id === part.instrumentId);
+      return `${instrument?.name ?? SOURCE_WORDS.instrument}, in all of them`;
+    }
     if (part.source !== 'size') return SOURCE_WORDS[part.source];
     const from = repair.sizes.find(({ id }) => id === part.sizeId);
     return from ? `${from.tag} ${from.name}` : 'a deleted size';

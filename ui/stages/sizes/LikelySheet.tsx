@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { isKnown, type KnownResult, type SizeResult } from '@core/measure';
+import { isKnown, uncertaintyOf, type KnownResult, type SizeResult } from '@core/measure';
 import type { Size } from '@core/model';
-import { FORMS, likelyStandards, type Form, type LikelyThing } from '@core/standards';
+import { doubtOf, FORMS, likelyStandards, type Form, type LikelyThing } from '@core/standards';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../frame/useRepairContext';
@@ -26,11 +26,13 @@ export function likelyOf(
   result: SizeResult,
   { form = null, pitchMm = null }: Seen = {},
 ): LikelyThing[] {
-  if (size.quantity !== 'length' || !isKnown(result) || !('uncertainty' in result)) return [];
+  const uncertainty = uncertaintyOf(result);
+  // What was stated is known to be what it is.
+  if (size.quantity !== 'length' || !isKnown(result) || result.status === 'given' || !uncertainty) return [];
   if (size.jaw === 'depth' || size.jaw === 'step') return [];
   return likelyStandards({
     mm: result.value,
-    standardMm: result.uncertainty.standard,
+    standardMm: uncertainty.standard,
     side: size.jaw,
     form,
     pitchMm,
@@ -136,7 +138,13 @@ function Confirm({
   const take = () => {
     put(
       'size',
-      { ...size, kind: 'stated', given: Number(thing.nominalMm.toFixed(4)), source },
+      {
+        ...size,
+        kind: 'stated',
+        given: Number(thing.nominalMm.toFixed(4)),
+        givenPlusMinus: Number(doubtOf(thing).toFixed(4)),
+        source,
+      },
       `${size.tag} is now ${thing.name}. Its readings are kept.`,
     );
     onClose();
@@ -150,6 +158,7 @@ function Confirm({
     <Sheet title={thing.name} onClose={onClose}>
       <Text className="font-sans text-[16px] leading-6 text-ink">
         {`Sound ones measure ${limitWords(thing, show)}; ${size.tag} measures ${show.number(result.value)}.`}
+        {` Taken, it is known to ± ${show.number(doubtOf(thing))}, as its limits say.`}
         {isOther
           ? ` The standard calls it ${show.length(thing.nominalMm)}, which is not the diameter that you measured.`
           : ''}

@@ -3,7 +3,7 @@ import X from 'lucide-react-native/icons/x';
 import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
-import { countedReadings, isKnown, type SizeResult } from '@core/measure';
+import { countedReadings, isKnown, uncertaintyOf, type SizeResult } from '@core/measure';
 import type { Size } from '@core/model';
 import { sentenceOf } from '@core/wording';
 
@@ -96,6 +96,7 @@ function Known({ size, result }: { size: Size; result: SizeResult }) {
       </Text>
     );
   }
+  const doubt = uncertaintyOf(result);
   return (
     <View className="items-end" accessibilityLabel={`Value ${show.full(result.value, size.quantity)}`}>
       <Text
@@ -103,9 +104,9 @@ function Known({ size, result }: { size: Size; result: SizeResult }) {
       >
         {`${show.value(result.value, size.quantity)}${size.quantity === 'angle' ? '°' : ''}`}
       </Text>
-      {'uncertainty' in result ? (
+      {doubt ? (
         <Text className="font-label text-[13px] tabular-nums text-muted">
-          {`± ${show.doubt(result.uncertainty.expanded, size.quantity)}`}
+          {`± ${show.doubt(doubt.expanded, size.quantity)}`}
         </Text>
       ) : null}
     </View>
@@ -159,13 +160,14 @@ function GivenSize({ size, onChange }: { size: Size; onChange(): void }) {
       {readings > 0 ? (
         <Button
           label={`Go back to its ${readings} ${readings === 1 ? 'reading' : 'readings'}`}
-          onPress={() =>
+          onPress={() => {
+            const { givenPlusMinus: _limits, ...measured } = size;
             put(
               'size',
-              { ...size, kind: 'measured', given: null, source: '' },
+              { ...measured, kind: 'measured', given: null, source: '' },
               `${size.tag} is measured again.`,
-            )
-          }
+            );
+          }}
         />
       ) : null}
     </View>

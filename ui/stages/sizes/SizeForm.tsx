@@ -23,7 +23,7 @@ import { Switch } from '../../shared/Switch';
 import { DeriveSheet } from './derive/DeriveSheet';
 import { JAW_WORDS, KIND_WORDS, QUANTITY_WORDS } from './jaws';
 
-const formIn = (unit: LengthUnit, shownGiven: string) =>
+const formIn = (unit: LengthUnit, shownGiven: string, shownPlusMinus: string) =>
   z
     .object({
       name: nameField('the size'),
@@ -33,6 +33,7 @@ const formIn = (unit: LengthUnit, shownGiven: string) =>
       jaw: Jaw,
       importance: Size.shape.importance,
       given: z.string(),
+      givenPlusMinus: z.string(),
       source: z.string().max(200, 'The source: use at most 200 characters.'),
     })
     .superRefine((form, context) => {
@@ -41,6 +42,13 @@ const formIn = (unit: LengthUnit, shownGiven: string) =>
       const given = readGiven(form.given, form.quantity, unit);
       if (!given.ok) {
         context.addIssue({ code: 'custom', path: ['given'], message: sentenceOf(given.fault) });
+      }
+    })
+    .superRefine(({ kind, quantity, givenPlusMinus }, context) => {
+      if (kind !== 'stated' || givenPlusMinus.trim() === '' || givenPlusMinus === shownPlusMinus) return;
+      const read = readGiven(givenPlusMinus, quantity, unit);
+      if (!read.ok) {
+        context.addIssue({ code: 'custom', path: ['givenPlusMinus'], message: sentenceOf(read.fault) });
       }
     });
 type FormValues = z.input<ReturnType<typeof formIn>>;
@@ -90,10 +98,11 @@ export function SizeForm({
   const show = useShow();
   const unit = typedUnitOf(show.unit);
   const shownGiven = size?.given ? show.value(size.given, size.quantity) : '';
+  const shownPlusMinus = size?.givenPlusMinus ? show.value(size.givenPlusMinus, size.quantity) : '';
   /** A new derived size, whose name is known and whose working-out is not. */
   const [deriving, setDeriving] = useState<Size | null>(null);
   const form = useForm({
-    resolver: zodResolver(formIn(unit, shownGiven)),
+    resolver: zodResolver(formIn(unit, shownGiven, shownPlusMinus)),
     defaultValues: {
       name: size?.name ?? name,
       kind: size?.kind ?? ('measured' as SizeKind),
@@ -102,11 +111,12 @@ export function SizeForm({
       jaw: size?.jaw ?? ('outside' as Jaw),
       importance: size?.importance ?? ('plain' as const),
       given: shownGiven,
+      givenPlusMinus: shownPlusMinus,
       source: size?.source ?? '',
     },
   });
   const [kind, quantity] = [form.watch('kind'), form.watch('quantity')];
-  const save = form.handleSubmit(({ given, name: typedName, ...fields }) => {
+  const save = form.handleSubmit(({ given, givenPlusMinus, name: typedName, ...fields }) => {
     const namesake = repair.sizes.find(
       (other) => !other.removed && other.id !== size?.id && sameName(other.name, typedName),
     );
@@ -120,13 +130,21 @@ export function SizeForm({
     const untouched = size?.given && given === shownGiven && fields.quantity === size.quantity;
     const read = untouched ? ok(size.given!) : readGiven(given, fields.quantity, unit);
     const isGiven = fields.kind === 'stated' || fields.kind === 'chosen';
+    const plusMinus =
+      fields.kind !== 'stated' || givenPlusMinus.trim() === ''
+        ? null
+        : givenPlusMinus === shownPlusMinus && fields.quantity === size?.quantity
+          ? ok(size.givenPlusMinus!)
+          : readGiven(givenPlusMinus, fields.quantity, unit);
+    const { givenPlusMinus: _before, ...before } = size ?? {};
     const next = newSize({
       id: newId(),
       tag: nextLetter(repair.sizes.map((other) => other.tag)),
-      ...size,
+      ...before,
       ...fields,
       name: typedName.trim(),
       given: isGiven && read.ok ? read.value : null,
+      ...(plusMinus?.ok ? { givenPlusMinus: plusMinus.value } : {}),
     });
     if (next.kind === 'derived' && !next.derivation) {
       setDeriving(next);
@@ -206,6 +224,24 @@ export function SizeForm({
               />
             )}
           />
+          {kind === 'stated' ? (
+            <Controller
+              control={form.control}
+              name="givenPlusMinus"
+              render={({ field, fieldState }) => (
+                <Field
+                  label="Plus or minus, if limits are stated"
+                  {...(quantity === 'count' ? {} : { unit: quantity === 'angle' ? '°' : unit })}
+                  value={field.value}
+                  onChangeText={field.onChange}
+                  onSubmitEditing={() => void save()}
+                  wrong={
+                    fieldState.error && givenProblem(field.value, quantity, unit, fieldState.error.message)
+                  }
+                />
+              )}
+            />
+          ) : null}
           <Controller
             control={form.control}
             name="source"

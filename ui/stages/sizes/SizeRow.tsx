@@ -1,6 +1,6 @@
 import { Pressable, Text, View } from 'react-native';
 
-import { constructionOf, isKnown, type SizeResult } from '@core/measure';
+import { constructionOf, isKnown, uncertaintyOf, type SizeResult } from '@core/measure';
 import type { Size } from '@core/model';
 import { unitAfter } from '@core/quantity';
 
@@ -36,7 +36,7 @@ export function SizeRow({ size, result, onPress }: { size: Size; result: SizeRes
 function SizeValue({ size, result }: { size: Size; result: SizeResult }) {
   const show = useShow();
   if (!isKnown(result)) return <Text className="font-number text-[15px] text-rust">{lackOf(result)}</Text>;
-  const doubt = 'uncertainty' in result ? result.uncertainty.expanded : null;
+  const doubt = uncertaintyOf(result)?.expanded ?? null;
   return (
     <View className="items-end">
       <Text

@@ -104,12 +104,13 @@ describe('working a size out', () => {
     const state = repair();
     state.sizes[2]!.derivation = formula('A - B / 10');
     const { result, size } = evaluateRepair(state).sizes.get('c')!;
-    if (!('uncertainty' in result)) throw new Error(result.status);
+    if (result.status !== 'derived') throw new Error(result.status);
     inRepair(<Doubt size={size} uncertainty={result.uncertainty} />, state);
     const doubt = screen.getByRole('group', { name: 'Where the doubt comes from' });
     expect(doubt.textContent).toMatch(/mostly A Tube, outside/);
-    // Shares of variances: 1 and 1/100.
-    expect(doubt.textContent).toContain('99 %');
+    // 0.011² by itself, the caliper's 0.9 · 0.01155 in both, a hundredth of the former by B.
+    expect(doubt.textContent).toContain('52 %');
+    expect(doubt.textContent).toContain('Bench caliper, in all of them47 %');
   });
 });
 

@@ -3,7 +3,14 @@ import { Pressable, Text, View } from 'react-native';
 import Svg from 'react-native-svg';
 
 import { evaluateSizes } from '@core/fit';
-import { CONSTRUCTIONS, constructionOf, isKnown, type Construction, type SizeResult } from '@core/measure';
+import {
+  CONSTRUCTIONS,
+  constructionOf,
+  isKnown,
+  uncertaintyOf,
+  type Construction,
+  type SizeResult,
+} from '@core/measure';
 import { newSize, nextLetter, type Derivation, type Size, type Source } from '@core/model';
 import { typedUnitOf, type Quantity } from '@core/quantity';
 import { sentenceOf } from '@core/wording';
@@ -87,8 +94,8 @@ const inputCount = (draft: Constructed) => constructionOf(draft.construction)?.i
 function Outcome({ size, result }: { size: Size; result: SizeResult }) {
   const show = useShow();
   if (isKnown(result)) {
-    const doubt =
-      'uncertainty' in result ? ` ± ${show.doubt(result.uncertainty.expanded, size.quantity)}` : '';
+    const uncertainty = uncertaintyOf(result);
+    const doubt = uncertainty ? ` ± ${show.doubt(uncertainty.expanded, size.quantity)}` : '';
     return (
       <Text role="status" className="font-number text-[22px] tabular-nums text-ink">
         {`${size.tag} = ${show.full(result.value, size.quantity)}`}
