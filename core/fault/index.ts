@@ -169,6 +169,7 @@ export type StepFault =
   | { code: 'step.nothingLeft' }
   | { code: 'step.changesNothing' }
   | { code: 'step.notValid'; reason: string }
+  | { code: 'make.notGrown'; reason: string }
   | { code: 'step.timedOut'; seconds: number }
   | { code: 'step.stopped' }
   | { code: 'step.kernelFailed'; message: string };

@@ -12,7 +12,7 @@ import {
 import { FitClass, type Repair } from '@core/model';
 import { limitsOf, toleranceFactorMm } from '@core/standards';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
-import { correctionOf, DEFAULT_WORKSHOP, fitTableIn, MACHINES } from '@core/workshop';
+import { correctionOf, DEFAULT_WORKSHOP, fitTableIn, growthOf, MACHINES } from '@core/workshop';
 
 const PRINTING = fitTableIn(DEFAULT_WORKSHOP, 'printing', 'plastic');
 const classes = FitClass.options;
@@ -144,16 +144,16 @@ describe('the trail of a working size', () => {
 
 describe('machine corrections', () => {
   const printer = MACHINES[0]!;
-  test('offset, scale and shrinkage add up', () => {
+  test('offset and scale add up; what shrinks is made up for in the files alone', () => {
     const machine = {
       ...printer,
       corrections: [{ ...printer.corrections[0]!, scale: 0.002 }],
       shrinkage: { x: 0.01, y: 0.03, z: 0.05 },
     };
-    // 0.05 + 0.002 · 50 + 50 · 0.02 / 0.98, the mean of x and y.
-    const { mm } = correctionOf(machine, 'plastic', 'inside', 50);
-    expect(mm).toBeCloseTo(0.05 + 0.1 + 1.020408, 6);
-    expect(correctionOf(machine, 'plastic', 'height', 50).mm).toBeCloseTo((50 * 0.05) / 0.95, 9);
+    expect(correctionOf(machine, 'plastic', 'inside', 50).mm).toBeCloseTo(0.05 + 0.002 * 50, 9);
+    expect(correctionOf(machine, 'plastic', 'height', 50).mm).toBe(0);
+    expect(growthOf(machine)).toEqual([1 / 0.99, 1 / 0.97, 1 / 0.95]);
+    expect(growthOf(printer)).toBeNull();
   });
 
   test('of the very material go before those of any', () => {

@@ -1,6 +1,6 @@
 import { evaluateRepair } from '@core/fit';
 import { cantileverStrain, cautionsBetween, cautionsOf, mendsOf, thinnestWall } from '@core/inspect';
-import type { Repair, Step } from '@core/model';
+import type { OutlineShape, Repair, Step } from '@core/model';
 import { clearance, meshOf, RepairBuilder, SCREEN_QUALITY, type Kernel, type SolidMesh } from '@core/solid';
 import { materialOf } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
@@ -155,4 +155,27 @@ describe('between bodies', () => {
     expect(overlap).toMatchObject({ code: 'bodies.overlap', other: 'Axle' });
     expect(cautionSentence(overlap!)).toMatch(/^It overlaps Axle by [\d.]+ mm³\. /);
   });
+});
+
+test('a wheel and a ring that run into each other as they turn are told, with the ring that would do', () => {
+  const GEAR_TEETH = { pressure: Math.PI / 9, shift: 0 };
+  const toothed = (teeth: number, side: 'outside' | 'inside') =>
+    raised(
+      { ...outlineOf('gear', { module: 1, backlash: 0, side }), ...GEAR_TEETH, teeth } as OutlineShape,
+      5,
+      { effect: side === 'inside' ? 'cut' : 'add' },
+    );
+  const { repair } = new RepairDraft('x')
+    .body('wheel', 'Wheel', [toothed(36, 'outside')])
+    .body('ring', 'Ring', [raised(circle(60), 5), toothed(40, 'inside')]);
+  const [wheel, ring] = repair.bodies as [Repair['bodies'][0], Repair['bodies'][0]];
+  const told = (one: typeof wheel, other: typeof ring) =>
+    cautionsBetween(one, other, { mm: 3, overlapMm3: 0 }, evaluateRepair(repair));
+  expect(told(wheel, ring)).toMatchObject([{ code: 'gears.collide', teeth: 36, ringTeeth: 40 }]);
+  expect(told(ring, wheel)).toHaveLength(1);
+  expect(cautionSentence(told(wheel, ring)[0]!)).toMatch(
+    /^Its teeth and those of Ring run into each other by 0\.\d\d mm .* ring of 4\d teeth or more/,
+  );
+  Object.assign((ring.steps[1] as { outline: object }).outline, { teeth: 72 });
+  expect(told(wheel, ring)).toEqual([]);
 });

@@ -5,6 +5,7 @@ import type { Material } from '@core/standards';
 
 import { pointContacts } from './contacts';
 import { leversOf } from './levers';
+import { ringTroubles, type RingTrouble } from './gearPairs';
 import { holesNearEdges, type UprightHole } from './nearEdges';
 import { overhangOf } from './overhang';
 import { sliversOf } from './slivers';
@@ -35,6 +36,7 @@ export type Caution = { where?: CautionPlace } & (
       lengthMm: number;
       thicknessMm: number;
     }
+  | ({ code: 'gears.collide'; otherId: string; other: string } & RingTrouble)
   | { code: 'bodies.overlap'; otherId: string; other: string; mm3: number }
   | { code: 'fit.unlike'; otherId: string; other: string; mm: number; wantedMm: number }
 );
@@ -160,6 +162,21 @@ const APART_MM = 1;
 
 /** What is to be said of the room between a spare and another body, mm; with the volume they share, mm³. */
 export function cautionsBetween(
+  spare: Body,
+  other: Body,
+  room: { mm: number; overlapMm3: number; from?: Vec3; to?: Vec3 },
+  numbers: EvaluatedRepair,
+): Caution[] {
+  const gears = ringTroubles(spare, other, numbers).map((trouble): Caution => ({
+    code: 'gears.collide',
+    otherId: other.id,
+    other: other.name,
+    ...trouble,
+  }));
+  return [...gears, ...roomCautions(spare, other, room, numbers)];
+}
+
+function roomCautions(
   spare: Body,
   other: Body,
   room: { mm: number; overlapMm3: number; from?: Vec3; to?: Vec3 },

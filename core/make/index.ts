@@ -1,1 +1,8 @@
-export { SPARE_FORMATS, spareFile, spareStems, type SpareFile, type SpareFormat } from './spareFiles';
+export {
+  SPARE_FORMATS,
+  spareFile,
+  spareStems,
+  type Spare,
+  type SpareFile,
+  type SpareFormat,
+} from './spareFiles';

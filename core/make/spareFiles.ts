@@ -1,7 +1,18 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 import { fileStem, writeStl, writeThreeMf } from '@core/formats';
 import type { Body, RepairHead } from '@core/model';
-import { FILE_QUALITY, meshOf, openEdgeCount, weld, writeStep, type Built } from '@core/solid';
+import {
+  FILE_QUALITY,
+  grownBy,
+  KernelRefusal,
+  meshOf,
+  openEdgeCount,
+  weld,
+  writeStep,
+  type Built,
+  type TaggedSolid,
+} from '@core/solid';
+import { growthWords, type Growth } from '@core/workshop';
 
 export type SpareFormat = 'stl' | '3mf' | 'step';
 
@@ -35,24 +46,60 @@ export function spareStems(head: RepairHead, bodies: readonly Body[], label: str
   return stems;
 }
 
+/** A spare that is to be written. */
+export interface Spare {
+  head: RepairHead;
+  body: Body;
+  built: Built;
+  stem: string;
+  /** How much larger it goes into its files, along x, y and z, for what shrinks; null for as it is. */
+  growth: Growth | null;
+}
+
 /**
- * One spare as a file. Checks first that its solid is closed and its mesh watertight: nothing half built leaves.
+ * One spare as a file. Checks first that its solid is closed and its mesh watertight: nothing half built leaves. What shrinks
+ * in the making is larger in the file, about the origin, all sizes alike and once; its title says so.
  *
  * @param label what tells this state from others in the title: the revision, or nothing.
  * @param when ISO 8601 instant.
  */
 export function spareFile(
   format: SpareFormat,
-  spare: { head: RepairHead; body: Body; built: Built; stem: string },
+  spare: Spare,
   label: string,
   when: string,
 ): Result<SpareFile, Fault> {
-  const { head, body, built, stem } = spare;
-  const { solid, check } = built;
+  const { solid, check } = spare.built;
   if (!solid || !check) return no({ code: 'step.nothingLeft' });
   if (!check.closed || !check.valid) return no({ code: 'step.notValid', reason: 'the solid is not closed' });
+  if (!spare.growth) return written(format, solid, spare, label, when);
+  const grown = attempt(() => grownBy(solid, spare.growth!));
+  if (!grown.ok) return grown;
+  const file = written(format, grown.value, spare, label, when);
+  grown.value.dispose();
+  return file;
+}
+
+function attempt(grow: () => TaggedSolid): Result<TaggedSolid, Fault> {
+  try {
+    return ok(grow());
+  } catch (refusal) {
+    if (refusal instanceof KernelRefusal) return no({ code: 'make.notGrown', reason: refusal.message });
+    throw refusal;
+  }
+}
+
+function written(
+  format: SpareFormat,
+  solid: TaggedSolid,
+  { head, body, stem, growth }: Spare,
+  label: string,
+  when: string,
+): Result<SpareFile, Fault> {
   const known = SPARE_FORMATS.find(({ id }) => id === format)!;
-  const title = [head.name, body.name, label].filter(Boolean).join(', ');
+  const title = [head.name, body.name, label, growth ? `larger for shrinkage by ${growthWords(growth)}` : '']
+    .filter(Boolean)
+    .join(', ');
   const file = (bytes: Uint8Array): Result<SpareFile, Fault> =>
     ok({ name: `${stem}.${format}`, mime: known.mime, bytes });
   if (format === 'step') return file(writeStep(solid.kernel, [{ name: title, shape: solid.shape }]));

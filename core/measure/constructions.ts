@@ -1,7 +1,7 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 import type { Quantity } from '@core/quantity';
 
-import { gearFromSpans } from './gear';
+import { gearFromSpans, gearFromTwoSpans } from './gear';
 
 /** One number that a construction needs. */
 export interface ConstructionInput {
@@ -280,6 +280,7 @@ export const CONSTRUCTIONS: readonly Construction[] = [
   ...FLATS,
   ...ANGLES,
   gearFromSpans,
+  gearFromTwoSpans,
 ];
 
 export const constructionOf = (id: string): Construction | undefined =>

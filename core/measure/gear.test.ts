@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 
+import { noiseFrom } from '@core/testing/layoutDraft';
 import {
   centreDistance,
   constructionOf,
@@ -97,5 +98,75 @@ test('sizes that no standard gear has are refused', () => {
   expect(gear.compute({ teeth: 20, tip: 44, k: 3, span: 15.32, mate: 20, centres: 90 })).toMatchObject({
     ok: false,
     fault: { code: 'construction.notPossible' },
+  });
+});
+
+describe('gears that are not as they were cut', () => {
+  const sizes = sizesOf(1.5, 20 * DEGREE, 24, 40, 0.2);
+
+  test('a worn tip leaves the centres agreeing, and the unworn one is told', () => {
+    const found = gear.compute({ ...sizes, tip: sizes.tip - 0.5 });
+    expect(found).toMatchObject({ value: { module: 1.5, mateShift: 0, shift: expect.closeTo(0.2, 2) } });
+    // 1.5 · (24 + 2 + 0.4)
+    expect(found).toMatchObject({ value: { unworn: expect.closeTo(39.6, 1) } });
+  });
+
+  test('a mate that is shifted leaves the tips agreeing, and its shift is told', () => {
+    const centres = centreDistance(1.5, 20 * DEGREE, 64, 0.2 + 0.35);
+    const found = gear.compute({ ...sizes, centres });
+    expect(found).toMatchObject({ value: { module: 1.5, mateShift: expect.closeTo(0.35, 2) } });
+  });
+
+  test('24 teeth on an inch, 20°: module 25.4 / 24', () => {
+    const inch = sizesOf(25.4 / 24, 20 * DEGREE, 30, 45, 0);
+    expect(gear.compute(inch)).toMatchObject({ value: { module: 25.4 / 24 } });
+  });
+});
+
+describe('a gear by itself, from two spans', () => {
+  const alone = constructionOf('gear-from-two-spans')!;
+
+  test('by hand: 10.753 over 4 teeth of 30, and 2.952 more over 5, are module 1', () => {
+    const found = alone.compute({ teeth: 30, k: 4, span: 10.753, next: 13.705 });
+    expect(found).toMatchObject({ value: { module: 1, pressureAngle: 20 * DEGREE } });
+    expect(found).toMatchObject({ value: { shift: expect.closeTo(0, 2), unworn: expect.closeTo(32, 1) } });
+  });
+
+  test('the module is right in 99 of 100 gears taken with a caliper, more often than with tip and centres that have changed', () => {
+    const { uniform, normal } = noiseFrom(43);
+    const modules = MODULES_MM.filter((module) => module >= 0.5 && module <= 3);
+    let [right, rightByMate] = [0, 0];
+    const TRIALS = 1500;
+    for (let trial = 0; trial < TRIALS; trial += 1) {
+      const module = modules[Math.floor(uniform() * modules.length)]!;
+      const teeth = 12 + Math.floor(uniform() * 50);
+      const shift = 0.8 * uniform() - 0.3;
+      const k = Math.max(2, Math.round(teeth / 9 + 0.5));
+      // One caliper's error in both, and a hand.
+      const error = 0.02 * (2 * uniform() - 1);
+      const taken = (mm: number) => Math.round((mm + error + 0.015 * normal()) * 100) / 100;
+      const span = (over: number) => taken(spanOverTeeth(module, 20 * DEGREE, teeth, over, shift));
+      const found = alone.compute({ teeth, k, span: span(k), next: span(k + 1) });
+      if (found.ok && found.value.module === module) right += 1;
+      const mate = 12 + Math.floor(uniform() * 50);
+      const other = gear.compute({
+        teeth,
+        k,
+        mate,
+        span: span(k),
+        tip: taken(module * (teeth + 2 + 2 * shift) - 0.3 * module * uniform()),
+        centres: taken(centreDistance(module, 20 * DEGREE, teeth + mate, shift + 0.3 * uniform())),
+      });
+      if (other.ok && other.value.module === module) rightByMate += 1;
+    }
+    expect(right / TRIALS).toBeGreaterThan(0.99);
+    expect(right).toBeGreaterThan(rightByMate);
+  });
+
+  test('spans that no base pitch lies between are refused', () => {
+    expect(alone.compute({ teeth: 30, k: 4, span: 10.753, next: 10.9 })).toMatchObject({
+      ok: false,
+      fault: { code: 'construction.notPossible' },
+    });
   });
 });

@@ -69,7 +69,10 @@ export const Machine = z.strictObject({
   /** How far made sizes scatter about their mean, one standard deviation, mm. */
   scatterMm: positive,
   corrections: z.array(Correction).max(60),
-  /** Linear shrinkage of casting or curing, as a share, along x, y and z; null where nothing shrinks. */
+  /**
+   * Linear shrinkage of casting or curing, as a share, along x, y and z; null where nothing shrinks. Files are that much larger
+   * than what is to come out.
+   */
   shrinkage: z
     .strictObject({
       x: z.number().min(-0.1).max(0.3),

@@ -12,6 +12,7 @@ export {
 } from './curves';
 export { evenedLoops } from './evened';
 export { gearRadii, halfToothAngle, type GearTeeth } from './gearTeeth';
+export { fewestRingTeeth, ringCollision } from './meshing';
 export { roomForTip, undercutOf } from './undercut';
 export { areaOf, isWithin, polygonOf } from './polygon';
 export { cornerRadiusOf, loopOf, regionOf, type KnownOutline } from './shapes';

@@ -1,6 +1,7 @@
 export { KernelRefusal, KernelTrap, startKernel, type Kernel, type Shape } from './kernel';
 export { BodyBuilder, type Built, type StepOutcome } from './bodyBuilder';
 export { RepairBuilder } from './repairBuilder';
+export { grownBy } from './grownBy';
 export { massProperties, type MassProperties } from './massProperties';
 export { clearance, measure, type Measured, type Picked, type Thing } from './measure';
 export { movedPoint, slideUntil, type Motion, type Slid } from './slide';

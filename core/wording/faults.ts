@@ -293,6 +293,8 @@ const SENTENCES: Sentences = {
     'This step changes nothing: it misses the part, or is all inside it. Move it or change its size.',
   'step.touchesAtEdge': () =>
     'Here the part touches itself at an edge alone, which nothing could hold together. Move it so that they overlap, or are apart.',
+  'make.notGrown': ({ reason }) =>
+    `The spare cannot be made larger for its shrinkage (${reason}). Give the machine the same shrinkage along all three ways, or none.`,
   'step.notValid': ({ reason }) =>
     `This step does not give a sound solid: ${reason}. Change its numbers a little.`,
   'step.timedOut': ({ seconds }) =>

@@ -47,6 +47,12 @@ export function cautionSentence(
       return `The thinnest wall is ${mm(caution.mm)}; ${mm(caution.leastMm)} can be made in this material. Make it thicker, or the cut behind it less deep.`;
     case 'tongue.strained':
       return `The tongue is bent to a strain of ${percent(caution.strain)}; its material bears ${percent(caution.limit)} again and again. Make it ${mm(caution.lengthMm)} long, or ${mm(caution.thicknessMm)} thick.`;
+    case 'gears.collide':
+      return `Its teeth and those of ${caution.other} run into each other by ${mm(caution.mm)} as they turn: ${caution.teeth} teeth in a ring of ${caution.ringTeeth}. ${
+        caution.fewest === null
+          ? 'Give them more play, or shift the teeth of both.'
+          : `Such a wheel wants a ring of ${caution.fewest} teeth or more; else give them more play, or shift the teeth of both.`
+      }`;
     case 'bodies.overlap':
       return `It overlaps ${caution.other} by ${caution.mm3.toFixed(1)} mm³. Make room for it, or move one of them.`;
     case 'fit.unlike':

@@ -112,8 +112,8 @@ export interface WorkedCorrection {
 }
 
 /**
- * The correction of a machine for a feature of some size: offset + scale × size, and what makes up for
- * shrinkage, size × s / (1 − s). Heights shrink along z, all else along the mean of x and y.
+ * The correction of a machine for a feature of some size: offset + scale × size. What shrinks is made up for once, in the
+ * files (see growthOf).
  */
 export function correctionOf(
   machine: Machine,
@@ -125,17 +125,10 @@ export function correctionOf(
   const found =
     known.find((correction) => correction.family === family) ??
     known.find((correction) => correction.family === 'any');
-  const { shrinkage } = machine;
-  const share = shrinkage ? (feature === 'height' ? shrinkage.z : (shrinkage.x + shrinkage.y) / 2) : 0;
-  const grown = (sizeMm * share) / (1 - share);
-  const own = found ? found.offsetMm + found.scale * sizeMm : 0;
-  const shrinks = share === 0 ? '' : `${(share * 100).toFixed(1)} % shrinkage`;
   return {
-    mm: own + grown,
+    mm: found ? found.offsetMm + found.scale * sizeMm : 0,
     plusMinusMm: found?.plusMinusMm ?? UNKNOWN_PLUS_MINUS_MM,
-    learnedFrom: [found?.learnedFrom ?? 'nothing is known of this kind of feature', shrinks]
-      .filter(Boolean)
-      .join('; '),
+    learnedFrom: found?.learnedFrom ?? 'nothing is known of this kind of feature',
   };
 }
 

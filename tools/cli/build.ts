@@ -10,7 +10,7 @@ import { massProperties, RepairBuilder, startKernel, type Kernel, type TaggedSol
 import { materialOf } from '@core/standards';
 import { beginWith, STARTERS } from '@core/starters';
 import { findingSentence, sentenceOf } from '@core/wording';
-import { DEFAULT_WORKSHOP } from '@core/workshop';
+import { DEFAULT_WORKSHOP, growthOf, machineIn } from '@core/workshop';
 
 import { lettersFont } from '../lettersFont';
 
@@ -28,6 +28,7 @@ export async function build(
   const kernel = await startKernel();
   const numbers = evaluateRepair(repair, workshop);
   const material = materialOf(repair.head.materialId);
+  const growth = growthOf(machineIn(numbers.workshop, repair.head.machineId));
   let allWell = true;
   const stems = spareStems(repair.head, repair.bodies, '');
   tellOfTwins(repair, stems);
@@ -44,7 +45,7 @@ export async function build(
     if (body.role === 'spare' && findings.length === 0) {
       const stem = stems.get(bodyId)!;
       for (const { id } of SPARE_FORMATS) {
-        const file = spareFile(id, { head: repair.head, body, built, stem }, '', new Date().toISOString());
+        const file = spareFile(id, { head: repair.head, body, built, stem, growth }, '', new Date().toISOString());
         if (file.ok) {
           writeFileSync(join(outFolder, file.value.name), file.value.bytes);
           files.push(file.value.name);
@@ -67,6 +68,8 @@ export async function build(
         faces: built.solid?.tagList().length ?? 0,
         findings,
         files,
+        // Along x, y and z: what the files are larger by, for what shrinks.
+        ...(growth ? { grownBy: growth } : {}),
       }),
     );
   }

@@ -29,6 +29,7 @@ import {
 import { materialOf } from '@core/standards';
 import { starterFigure, STARTERS, type StarterFigure } from '@core/starters';
 import type { Font } from '@core/text';
+import { growthOf, machineIn } from '@core/workshop';
 
 import type {
   BuildReply,
@@ -113,10 +114,11 @@ export class BodyBench {
 
   file(bodyId: string, format: SpareFormat, label: string, when: string): Result<SpareFile, Fault> {
     const onBench = this.#bodies.get(bodyId);
-    if (!onBench || !this.#state) return no({ code: 'step.nothingLeft' });
+    if (!onBench || !this.#state || !this.#numbers) return no({ code: 'step.nothingLeft' });
     const { head, bodies } = this.#state;
     const stem = spareStems(head, bodies, label).get(bodyId)!;
-    return spareFile(format, { head, stem, ...onBench }, label, when);
+    const growth = growthOf(machineIn(this.#numbers.workshop, head.machineId));
+    return spareFile(format, { head, stem, growth, ...onBench }, label, when);
   }
 
   picture(bodyId: string): Picture | null {

@@ -5,6 +5,7 @@ import { SPARE_FORMATS, type SpareFormat } from '@core/make';
 import type { Body } from '@core/model';
 import { materialOf } from '@core/standards';
 import { findingSentence, sentenceOf } from '@core/wording';
+import { growthOf, growthWords, machineIn } from '@core/workshop';
 
 import { useNotices } from '../../api/notices';
 import { useRepairContext } from '../../frame/useRepairContext';
@@ -16,12 +17,14 @@ import { saveFile } from './saveFile';
 
 /** A spare with its figures, what stands in the way of making it, and its files. */
 export function SpareCard({ body }: { body: Body }) {
-  const { repair, solid } = useRepairContext();
+  const { repair, numbers, solid } = useRepairContext();
   const { say } = useNotices();
   const [busy, setBusy] = useState<SpareFormat | null>(null);
   const shown = solid.bodies.find(({ bodyId }) => bodyId === body.id);
   const figures = shown?.figures;
   const findings = shown?.findings ?? [];
+  const machine = machineIn(numbers.workshop, repair.head.machineId);
+  const growth = growthOf(machine);
   const ready = figures !== null && figures !== undefined && findings.length === 0 && !shown?.outOfDate;
 
   const download = async (format: SpareFormat) => {
@@ -67,6 +70,11 @@ export function SpareCard({ body }: { body: Body }) {
           {findingSentence(finding)}
         </Text>
       ))}
+      {growth ? (
+        <Text className="font-sans text-[15px] leading-6 text-ink">
+          {`${machine.name}: what is made shrinks, so its files are larger by ${growthWords(growth)}, once and in all sizes. The sizes above are what comes out.`}
+        </Text>
+      ) : null}
       <View className="flex-row gap-2">
         {SPARE_FORMATS.map(({ id, name }) => (
           <Button
