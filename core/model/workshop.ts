@@ -13,7 +13,7 @@ export const Instrument = z.strictObject({
   id: Id,
   version,
   name,
-  kind: z.enum(['caliper', 'micrometer', 'rule', 'tape', 'protractor']),
+  kind: z.enum(['caliper', 'micrometer', 'rule', 'tape', 'protractor', 'gauge']),
   quantity: z.enum(['length', 'angle']),
   /** The unit on its display; a number typed without a unit is taken in it. */
   shows: z.enum(['mm', 'in', 'deg']),

@@ -11,14 +11,10 @@ export {
 } from './limits';
 export { ridgeOf, threadArea, threadForm, type Ridge, type ThreadForm } from './threadForm';
 export { THREADS, externalMajorMm, internalMinorMm, type Thread } from './threads';
-export { BEARINGS, CLEARANCE_HOLES, HEX_FLATS, NUT_HEIGHTS_MM, type Bearing } from './hardware';
-export {
-  FORMS,
-  doubtOf,
-  STANDARD_THINGS,
-  likelyStandards,
-  type Form,
-  type LikelyThing,
-  type StandardThing,
-} from './likely';
+export { BEARINGS, type Bearing } from './bearings';
+export { CLEARANCE_HOLES } from './clearanceHoles';
+export { HEX_FLATS, leastFlatsMm, NUT_HEIGHTS_MM } from './hexagons';
+export { PIPES_MM } from './stock';
+export { FORMS, type Form, type StandardThing } from './thing';
+export { doubtOf, STANDARD_THINGS, likelyStandards, type LikelyThing } from './likely';
 export { HARDWARE_HOLES, type HardwareHole } from './holes';

@@ -1,5 +1,8 @@
-import { leastFlatsMm, PIPES_MM } from './hardware';
+import { HARDWARE_HOLES } from './holes';
+import { leastFlatsMm } from './hexagons';
 import { STANDARD_THINGS } from './likely';
+import { MATERIALS } from './materials';
+import { PIPES_MM } from './stock';
 import { externalMajorMm, internalMinorMm, THREADS } from './threads';
 
 const thread = (name: string) => THREADS.find((one) => one.name === name)!;
@@ -96,4 +99,64 @@ test('ring grooves are h11 and H11 below 24 mm, h12 and H12 from there', () => {
   expect(width('Ring groove on a shaft of 24')).toBeCloseTo(0.13, 3);
   expect(width('Ring groove on a shaft of 28')).toBeCloseTo(0.21, 3);
   expect(width('Ring groove in a bore of 24')).toBeCloseTo(0.21, 3);
+});
+
+/** A standard and the place in it, or that there is none. */
+const NAMED =
+  /^((ISO|EN|DIN|IEC|ASME|ASTM|ANSI\/ABMA|GPI) ?[\w.-]*.*(table|clause|sheets|annex|yield|heat|series|hole|drilled|3\.2)|neck finish PCO.*|usual .*)/;
+
+test('every row says which standard it is from and where in it, or that there is none', () => {
+  for (const { name, source } of [...STANDARD_THINGS, ...HARDWARE_HOLES, ...MATERIALS]) {
+    expect(`${name}: ${NAMED.test(source) ? '' : source}`).toBe(`${name}: `);
+  }
+});
+
+describe('rows against entries of their standards', () => {
+  const limits = (name: string) => {
+    const found = STANDARD_THINGS.find((thing) => thing.name === name);
+    if (!found) throw new Error(name);
+    return [found.fromMm, found.toMm];
+  };
+  test.each([
+    // ISO 8752, table 1; DIN 6799, table 1 (h11 of 4 is 0.075); EN 1057, table 3.
+    ['Spring pin 4, free', 4.4, 4.6],
+    ['Groove of a side-on clip, shafts of 5 to 7', 3.925, 4],
+    ['Copper pipe 15', 14.96, 15.04],
+    ['Copper pipe 28', 27.95, 28.05],
+    // DIN 40430: core 12.5 less two heights of 0.61.
+    ['Nut thread Pg 7', 11.28, 11.43],
+    ['Thread bottle 28-400', 27.13, 27.64],
+    ['O-ring 9.25 × 1.78, inside', 9.12, 9.38],
+  ])('%s measures %d to %d', (name, from, to) => {
+    expect(limits(name)[0]).toBeCloseTo(from, 3);
+    expect(limits(name)[1]).toBeCloseTo(to, 3);
+  });
+
+  test('an E27 cap is 26.45 over its crests with a pitch of 7 on an inch', () => {
+    const cap = STANDARD_THINGS.find(({ name }) => name === 'Thread E27, lamp cap')!;
+    expect(cap).toMatchObject({ toMm: 26.45, pitchMm: 25.4 / 7 });
+  });
+
+  test.each([
+    // ISO 2306; ISO 7046-1 (a head of 9.4 on M4); ISO 4014 with ISO 7089 (5.45 + 1.6 + 0.4); 0.8 of 4.22 and of 2.9.
+    ['M6 thread, to be cut', 5, null],
+    ['M4 countersunk screw with a cross', 4.5, 9.4],
+    ['M8 hexagon bolt with a washer, sunk', 9, 17],
+    ['ST4.2 tapping screw, into plastic', 3.4, null],
+    ['ST2.9 tapping screw, into plastic', 2.3, null],
+    ['ST4.2 tapping screw, into sheet of 1 to 1.5', 3.2, null],
+    ['Bearing 6.35 × 15.875 × 4.978, with a lip', 13, 15.875],
+  ])('a hole for %s', (name, diameterMm, headMm) => {
+    const hole = HARDWARE_HOLES.find((one) => one.name === name)!;
+    expect(hole.diameterMm).toBeCloseTo(diameterMm, 9);
+    if (headMm !== null) expect(hole.head).toMatchObject({ diameterMm: headMm });
+  });
+
+  test('a material bears less strain the stiffer it is against its yield: steel 235 / 210,000 / 2', () => {
+    const steel = MATERIALS.find(({ id }) => id === 'steel')!;
+    expect(steel.strain * 2 * steel.modulusMpa).toBeCloseTo(235, 0);
+    for (const { softensAtC, family } of MATERIALS) {
+      expect(softensAtC === null).toBe(family === 'metal' || family === 'wood');
+    }
+  });
 });

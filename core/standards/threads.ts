@@ -1,3 +1,6 @@
+import { OTHER_THREADS } from './otherThreads';
+import { INCH_MM, type StandardThing } from './thing';
+
 /** A screw thread as it is measured. Lengths in mm. */
 export interface Thread {
   name: string;
@@ -72,6 +75,9 @@ const FINE: readonly [number, number][] = [
   [39, 3],
 ];
 
+/** Metric threads of cable glands and conduit, pitch 1.5: IEC 60423:2007, table 1. */
+const GLANDS: readonly number[] = [25, 32, 40, 50, 63];
+
 /** Unified threads, ASME B1.1-2003: name, major diameter in inches, threads per inch, coarse and fine. */
 const UNIFIED: readonly [string, number, number, number][] = [
   ['No. 2', 0.086, 56, 64],
@@ -109,12 +115,10 @@ const PIPE: readonly [string, number, number][] = [
   ['2', 59.614, 11],
 ];
 
-const INCH_MM = 25.4;
-
 export const THREADS: readonly Thread[] = [
   ...COARSE.map(([majorMm, pitchMm]) => ({
     name: `M${majorMm}`,
-    source: 'ISO 262',
+    source: 'ISO 262, table 1; ISO 965-2, tables 2 and 4',
     form: 'metric' as const,
     majorMm,
     pitchMm,
@@ -122,16 +126,24 @@ export const THREADS: readonly Thread[] = [
   })),
   ...FINE.map(([majorMm, pitchMm]) => ({
     name: `M${majorMm} × ${pitchMm}`,
-    source: 'ISO 261',
+    source: 'ISO 261, table 2; ISO 965-1, clause 13',
     form: 'metric' as const,
     majorMm,
     pitchMm,
     common: 0.35,
   })),
+  ...GLANDS.map((majorMm) => ({
+    name: `M${majorMm} × 1.5`,
+    source: 'IEC 60423, table 1',
+    form: 'metric' as const,
+    majorMm,
+    pitchMm: 1.5,
+    common: 0.2,
+  })),
   ...UNIFIED.flatMap(([name, inches, coarse, fine]) => [
     {
       name: `${name}-${coarse} UNC`,
-      source: 'ASME B1.1',
+      source: 'ASME B1.1, table 2',
       form: 'unified' as const,
       majorMm: inches * INCH_MM,
       pitchMm: INCH_MM / coarse,
@@ -139,7 +151,7 @@ export const THREADS: readonly Thread[] = [
     },
     {
       name: `${name}-${fine} UNF`,
-      source: 'ASME B1.1',
+      source: 'ASME B1.1, table 2',
       form: 'unified' as const,
       majorMm: inches * INCH_MM,
       pitchMm: INCH_MM / fine,
@@ -148,7 +160,7 @@ export const THREADS: readonly Thread[] = [
   ]),
   ...PIPE.map(([name, majorMm, perInch]) => ({
     name: `G ${name}`,
-    source: 'ISO 228-1',
+    source: 'ISO 228-1, table 1',
     form: 'pipe' as const,
     majorMm,
     pitchMm: INCH_MM / perInch,
@@ -213,4 +225,43 @@ function unifiedMinorTolerance(majorMm: number, pitchMm: number): number {
   if (major >= 0.25) return plain * INCH_MM;
   const small = 0.05 * Math.cbrt(pitch ** 2) + (0.03 * pitch) / major - 0.002;
   return Math.min(Math.max(small, plain), 0.394 * pitch) * INCH_MM;
+}
+
+/** Threads as standard things: over the crests of a screw, between those of a nut. */
+export function threadThings(): StandardThing[] {
+  const own = THREADS.map((thread) => ({
+    ...thread,
+    outside: externalMajorMm(thread),
+    inside: internalMinorMm(thread),
+  }));
+  const others = OTHER_THREADS.map((thread) => ({
+    ...thread,
+    outside: { from: thread.outside[0], to: thread.outside[1] },
+    inside: thread.inside && { from: thread.inside[0], to: thread.inside[1] },
+  }));
+  return [...own, ...others].flatMap(({ name, source, majorMm, pitchMm, common, outside, inside }) => {
+    const shared = { source, common, pitchMm, form: 'thread' as const, nominalMm: majorMm };
+    return [
+      {
+        ...shared,
+        name: `Thread ${name}`,
+        fromMm: outside.from,
+        toMm: outside.to,
+        side: 'outside' as const,
+        across: 'over the crests' as const,
+      },
+      ...(inside
+        ? [
+            {
+              ...shared,
+              name: `Nut thread ${name}`,
+              fromMm: inside.from,
+              toMm: inside.to,
+              side: 'inside' as const,
+              across: 'between the crests' as const,
+            },
+          ]
+        : []),
+    ];
+  });
 }

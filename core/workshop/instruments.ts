@@ -108,6 +108,48 @@ export const INSTRUMENTS: readonly Instrument[] = [
   },
   {
     ...row,
+    // Leaves of a twentieth, each within a few thousandths of its number (DIN 2275, table 2).
+    id: 'feeler-gauge',
+    name: 'Feeler gauge',
+    kind: 'gauge',
+    quantity: 'length',
+    shows: 'mm',
+    resolution: 0.05,
+    reach: 2,
+    permissibleErrors: [
+      { upTo: 0.3, plusMinus: 0.005 },
+      { upTo: 2, plusMinus: 0.011 },
+    ],
+    repeatability: 0.01,
+  },
+  {
+    ...row,
+    // Pins in steps of a tenth, the largest that goes in (DIN 2269, class 2: ± 0.002).
+    id: 'gauge-pins',
+    name: 'Gauge pins',
+    kind: 'gauge',
+    quantity: 'length',
+    shows: 'mm',
+    resolution: 0.1,
+    reach: 20,
+    permissibleErrors: [{ upTo: 20, plusMinus: 0.002 }],
+    repeatability: 0.005,
+  },
+  {
+    ...row,
+    // Read as the pitch of the leaf that goes in; leaves of neighbouring pitches are a twentieth apart or more.
+    id: 'thread-gauge',
+    name: 'Thread gauge, pitch',
+    kind: 'gauge',
+    quantity: 'length',
+    shows: 'mm',
+    resolution: 0.01,
+    reach: 7,
+    permissibleErrors: [{ upTo: 7, plusMinus: 0.01 }],
+    repeatability: 0.005,
+  },
+  {
+    ...row,
     id: 'protractor',
     name: 'Protractor',
     kind: 'protractor',

@@ -29,4 +29,5 @@ export const INSTRUMENT_WORDS: Record<Instrument['kind'], string> = {
   rule: 'Rule',
   tape: 'Tape',
   protractor: 'Protractor',
+  gauge: 'Gauge',
 };

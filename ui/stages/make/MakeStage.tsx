@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 import { ScrollView, Text, View } from 'react-native';
 
-import { MATERIALS } from '@core/standards';
+import { MATERIALS, materialOf } from '@core/standards';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../frame/useRepairContext';
@@ -27,6 +27,9 @@ export function MakeStage() {
           value={repair.head.materialId}
           onChange={(materialId) => put('head', { ...repair.head, materialId })}
         />
+        <Text className="font-label text-[14px] leading-5 text-muted">
+          {materialWords(repair.head.materialId)}
+        </Text>
       </View>
       <View className="gap-1.5">
         <GroupHeading>Machine</GroupHeading>
@@ -59,4 +62,16 @@ export function MakeStage() {
       </View>
     </ScrollView>
   );
+}
+
+/** "1.27 g/cm³, stiffness 2.1 GPa, gives at about 70 °C; shrinks 0.4 % as it cools." */
+function materialWords(id: string): string {
+  const { density, modulusMpa, softensAtC, shrinks } = materialOf(id);
+  const parts = [
+    `${density} g/cm³`,
+    `stiffness ${Number((modulusMpa / 1000).toPrecision(2))} GPa`,
+    ...(softensAtC === null ? [] : [`gives under load at about ${softensAtC} °C`]),
+    ...(shrinks === null ? [] : [`shrinks about ${Number((shrinks * 100).toFixed(1))} % as it sets`]),
+  ];
+  return `${parts.join(', ')}.`;
 }
