@@ -55,8 +55,8 @@ test('from three readings to a checked, exportable spare, and back after a resta
     const trail = page.getByLabel('Trail of Hole over Axle it runs on');
     await expect(trail).toContainText('6.02');
     await expect(trail).toContainText('+0.18');
-    await expect(trail).toContainText('+0.05');
-    await expect(trail).toContainText('6.25');
+    await expect(trail).toContainText('+0.12');
+    await expect(trail).toContainText('6.32');
   });
 
   await test.step('the recipe, built as it is written', async () => {
@@ -68,7 +68,7 @@ test('from three readings to a checked, exportable spare, and back after a resta
     await addStep(page, /^Drill a hole/);
     await addStep(page, /^Ease edges/);
     await expect(page.getByRole('listitem')).toHaveCount(4);
-    await expect(page.getByRole('button', { name: /^hole: .*working size 6.25 mm/ })).toBeVisible();
+    await expect(page.getByRole('button', { name: /^hole: .*working size 6.32 mm/ })).toBeVisible();
     await partIsBuilt(page);
   });
 
@@ -119,7 +119,7 @@ test('from three readings to a checked, exportable spare, and back after a resta
     const table = page.getByRole('table', { name: 'Differences between Rev A and Rev B' });
     await expect(table.getByRole('row').filter({ hasText: 'how freely' })).toContainText('Loose');
     const working = table.getByRole('row').filter({ hasText: 'working size' });
-    await expect(working).toContainText('6.25');
+    await expect(working).toContainText('6.32');
     await expect(working).toContainText('6.47');
     await expect(working).toContainText('+0.22');
     await expect(table.getByRole('row').filter({ hasText: 'volume' })).toHaveCount(1);

@@ -159,7 +159,7 @@ test('the sheet of sizes is saved as comma-separated values', async ({ page, wor
   const id = await workshop.open('rack-wheel');
   await page.goto(`${workshop.address}/repair/${id}/sheet`);
   const table = page.getByRole('table', { name: 'Sizes of Rack wheel' });
-  await expect(table.getByRole('row').filter({ hasText: 'Axle it runs on' })).toContainText('6.25');
+  await expect(table.getByRole('row').filter({ hasText: 'Axle it runs on' })).toContainText('6.32');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save as CSV' }).click(),

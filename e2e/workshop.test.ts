@@ -5,7 +5,7 @@ test('what a machine does to holes goes into every working size', async ({ page,
   const id = await workshop.open('rack-wheel');
   await page.goto(`${workshop.address}/repair/${id}/fits`);
   const trail = page.getByLabel('Trail of Bore on the axle');
-  await expect(trail).toContainText('6.25');
+  await expect(trail).toContainText('6.32');
   const before = await chanceOf(page, 'Bore on the axle');
 
   await page.goto(`${workshop.address}/workshop`);

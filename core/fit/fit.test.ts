@@ -72,9 +72,9 @@ describe('the trail of a working size', () => {
     expect(trail.entries.map((entry) => [entry.kind, entry.value])).toEqual([
       ['measured', 6.02],
       ['allowance', 0.18],
-      ['correction', 0.05],
+      ['correction', 0.12],
     ]);
-    expect(trail.working).toBe(6.25);
+    expect(trail.working).toBe(6.32);
     expect(trail.tag).toBe('B');
   });
 
@@ -91,7 +91,7 @@ describe('the trail of a working size', () => {
   test('a clearance typed by hand replaces the class’s own', () => {
     const repair = rackWheel();
     repair.fits[0]!.ownClearanceMm = 0.3;
-    expect(trailOf(repair).working).toBe(6.37);
+    expect(trailOf(repair).working).toBe(6.44);
   });
 
   test('spacings take no allowance: the holes have the play', () => {
@@ -150,7 +150,7 @@ describe('machine corrections', () => {
       corrections: [{ ...printer.corrections[0]!, scale: 0.002 }],
       shrinkage: { x: 0.01, y: 0.03, z: 0.05 },
     };
-    expect(correctionOf(machine, 'plastic', 'inside', 50).mm).toBeCloseTo(0.05 + 0.002 * 50, 9);
+    expect(correctionOf(machine, 'plastic', 'inside', 50).mm).toBeCloseTo(0.12 + 0.002 * 50, 9);
     expect(correctionOf(machine, 'plastic', 'height', 50).mm).toBe(0);
     expect(growthOf(machine)).toEqual([1 / 0.99, 1 / 0.97, 1 / 0.95]);
     expect(growthOf(printer)).toBeNull();
@@ -160,7 +160,7 @@ describe('machine corrections', () => {
     const own = { ...printer.corrections[0]!, family: 'soft' as const, offsetMm: 0.2 };
     const machine = { ...printer, corrections: [...printer.corrections, own] };
     expect(correctionOf(machine, 'soft', 'inside', 6).mm).toBe(0.2);
-    expect(correctionOf(machine, 'plastic', 'inside', 6).mm).toBe(0.05);
+    expect(correctionOf(machine, 'plastic', 'inside', 6).mm).toBe(0.12);
   });
 });
 
@@ -271,7 +271,7 @@ describe('chains of lengths', () => {
       removed: false,
     });
     const { stack, links } = evaluateRepair(repair).chains.get('c')!;
-    expect(stack!.nominalMm).toBeCloseTo(8 + 2 + 6.25, 9);
+    expect(stack!.nominalMm).toBeCloseTo(8 + 2 + 6.32, 9);
     expect(links[2]!.plusMinusMm).toBe(0.05);
     repair.readings = repair.readings.filter(({ sizeId }) => sizeId !== 'c');
     expect(evaluateRepair(repair).chains.get('c')).toMatchObject({ stack: null, waitsFor: { tag: 'C' } });

@@ -30,8 +30,8 @@ describe('the sheet of sizes', () => {
       unit: 'mm',
       fit: expect.stringMatching(/^Bore on the axle: /),
       allowance: '+0.18',
-      correction: '+0.05',
-      working: '6.25',
+      correction: '+0.12',
+      working: '6.32',
     });
     expect(lines[3]).toMatchObject({ kind: 'chosen', value: '4.00', uncertainty: '' });
   });
@@ -87,8 +87,8 @@ describe('as comma-separated values', () => {
   );
 
   test('signed numbers stay numbers', () => {
-    const line = readBack(sheetCsv([row({ allowance: '-0.12', correction: '+0.05' })]))[1]!;
-    expect([line[10], line[11]]).toEqual(['-0.12', '+0.05']);
+    const line = readBack(sheetCsv([row({ allowance: '-0.12', correction: '+0.12' })]))[1]!;
+    expect([line[10], line[11]]).toEqual(['-0.12', '+0.12']);
   });
 
   test('lines end as RFC 4180 says, and the file tells that it is UTF-8', () => {

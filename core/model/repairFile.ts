@@ -7,6 +7,7 @@ import { LIST_LIMITS, REPAIR_FILE_LIMIT_BYTES } from './limits';
 import { inPresentForm } from './oldFiles';
 import { Repair } from './repair';
 import { ROW_OF_LIST } from './rowLists';
+import { usualOfVersion1 } from './usualOfVersion1';
 import { brokenInState, type BrokenRule } from './rules';
 import { Workshop } from './workshop';
 
@@ -23,7 +24,7 @@ export const RepairFile = z.strictObject({
   version: z.literal(REPAIR_FILE_VERSION),
   writtenAt: z.iso.datetime(),
   repair: Repair,
-  /** The workshop whose instruments, machines and fits its numbers came from; without it, the usual ones. */
+  /** The workshop whose instruments, machines and fits its numbers came from; without it, the usual ones of its version. */
   workshop: Workshop.optional(),
   /** The pictures of its photos, JPEG in base 64, by their name. */
   photoFiles: z
@@ -77,7 +78,8 @@ export function parseRepairFile(data: unknown): Result<RepairFileContent, Fault>
   }
   const parsed = RepairFile.safeParse({ ...inPresentForm(data), version: REPAIR_FILE_VERSION });
   if (!parsed.success) return no(faultOfIssue(parsed.error.issues[0]!));
-  const { repair, workshop, photoFiles } = parsed.data;
+  const { repair, photoFiles } = parsed.data;
+  const workshop = parsed.data.workshop ?? (data.version === 1 ? usualOfVersion1() : undefined);
   const inconsistency = findInconsistency(parsed.data);
   return inconsistency ? no(inconsistency) : ok({ repair, workshop, photoFiles });
 }

@@ -15,7 +15,8 @@ import { join } from 'node:path';
 import pino from 'pino';
 import request from 'supertest';
 
-import { LIST_OF, Repair, type Change, type RepairLine } from '@core/model';
+import { evaluateRepair } from '@core/fit';
+import { LIST_OF, Repair, type Change, type RepairLine, type Workshop } from '@core/model';
 import { readConfig } from '@server/config';
 import { startServer, type RunningServer } from '@server/start';
 import { holdDatabase } from '@server/testing/otherProcess';
@@ -239,7 +240,12 @@ describe('databases of earlier versions open and lose nothing', () => {
   const FROZEN = join(__dirname, 'frozen');
   test.each([
     ['of the first weeks', '001-first-weeks.sqlite', { repairs: 1, sizes: 6, readings: 11, revisions: 2 }],
-    ['of today', '001-first-tables.sqlite', { repairs: 2, sizes: 6, readings: 11, revisions: 2 }],
+    [
+      'with words by number',
+      '002-words-by-number.sqlite',
+      { repairs: 2, sizes: 6, readings: 11, revisions: 2 },
+    ],
+    ['of the first tables', '001-first-tables.sqlite', { repairs: 2, sizes: 6, readings: 11, revisions: 2 }],
   ])('%s', async (_, name, wanted) => {
     copyFileSync(join(FROZEN, name), file);
     const server = await start();
@@ -264,6 +270,10 @@ describe('databases of earlier versions open and lose nothing', () => {
       };
       expect({ search, total: found.total }).toEqual({ search, total: 1 });
     }
+    // The printer that its numbers were worked out with is kept; a new workshop begins with another.
+    const workshop = (await request(server.address).get('/api/workshop')).body as Workshop;
+    const [bore] = evaluateRepair(repair, workshop).fits.values();
+    expect(bore!.worked).toMatchObject({ ok: true, trail: { working: 6.25 } });
     // It is changed like any other, and saved as a file that opens.
     const change: Change = {
       changeId: 'new',

@@ -45,7 +45,12 @@ export async function build(
     if (body.role === 'spare' && findings.length === 0) {
       const stem = stems.get(bodyId)!;
       for (const { id } of SPARE_FORMATS) {
-        const file = spareFile(id, { head: repair.head, body, built, stem, growth }, '', new Date().toISOString());
+        const file = spareFile(
+          id,
+          { head: repair.head, body, built, stem, growth },
+          '',
+          new Date().toISOString(),
+        );
         if (file.ok) {
           writeFileSync(join(outFolder, file.value.name), file.value.bytes);
           files.push(file.value.name);

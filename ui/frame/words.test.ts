@@ -20,7 +20,7 @@ describe('what a number says of itself', () => {
     });
   });
   test('a working size: the tag of the counterpart’s size it came from', () => {
-    expect(label(fitValue('bore'))).toMatchObject({ tag: 'B', number: '6.25', tone: 'working' });
+    expect(label(fitValue('bore'))).toMatchObject({ tag: 'B', number: '6.32', tone: 'working' });
   });
   test('a typed number has no tag, a chosen one is not called measured', () => {
     expect(label(numberValue(0.4))).toMatchObject({ tag: null, number: '0.40', tone: 'typed' });

@@ -14,8 +14,8 @@ test('a trail shows each line with its reason, allowances signed, and the sum', 
   const text = screen.getByLabelText('Trail of Bore on the axle').textContent;
   expect(text).toContain('Axle it runs onmeasured, ± 0.03, 3 readings6.02');
   expect(text).toContain('Turns freelyon the diameter, for this fit+0.18');
-  expect(text).toContain('+0.05');
-  expect(text).toContain('Bore, working size6.25 mm');
+  expect(text).toContain('+0.12');
+  expect(text).toContain('Bore, working size6.32 mm');
 });
 
 describe('what differs', () => {

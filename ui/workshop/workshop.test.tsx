@@ -101,7 +101,7 @@ describe('a machine', () => {
     show();
     fireEvent.change(screen.getByLabelText('Material of the corrections'), { target: { value: 'soft' } });
     const holes = group('Insides, such as holes');
-    expect((holes.getByLabelText('Add') as HTMLInputElement).value).toBe('0.05');
+    expect((holes.getByLabelText('Add') as HTMLInputElement).value).toBe('0.12');
     fireEvent.change(holes.getByLabelText('Add'), { target: { value: '0.2' } });
     fireEvent.change(holes.getByLabelText('and of the size'), { target: { value: '0.4' } });
     press('Keep');

@@ -3,10 +3,11 @@ import type { Knex } from 'knex';
 import { Trouble } from '../../trouble';
 import { firstTables } from './001-first-tables';
 import { wordsByNumber } from './002-words-by-number';
+import { keepMachine } from './003-keep-machine';
 import type { Migration } from './migration';
 
 /** All migrations, oldest first. New ones are added at the end; those that stand are never edited. */
-const MIGRATIONS: readonly Migration[] = [firstTables, wordsByNumber];
+const MIGRATIONS: readonly Migration[] = [firstTables, wordsByNumber, keepMachine];
 
 const HISTORY = 'knex_migrations';
 

@@ -32,7 +32,7 @@ describe('the card of a fit', () => {
 
   test('shows the trail, the chance, and what the largest doubt is', () => {
     show();
-    expect(screen.getByLabelText('Trail of Bore on the axle').textContent).toContain('6.25');
+    expect(screen.getByLabelText('Trail of Bore on the axle').textContent).toContain('6.32');
     const chance = screen.getByRole('group', { name: 'Chance of Bore on the axle' });
     expect(chance.textContent).toMatch(/^80 %chance that it turns freely on the first make/);
     expect(chance.textContent).toContain('Clearance on the diameter: +0.07 to +0.29 mm');

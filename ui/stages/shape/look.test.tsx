@@ -243,10 +243,10 @@ describe('bringing from another repair', () => {
     expect(changed()).toMatchObject({ name: 'Wheel', version: 0 });
     expect(changed().id).not.toBe('wheel');
     expect(JSON.stringify(changed().steps)).not.toContain('"from":"fit"');
-    press(/^Drill a hole 6\.25/);
+    press(/^Drill a hole 6\.32/);
     expect(changed()).toMatchObject({
       id: 'own',
-      steps: [{ kind: 'drill', diameter: { from: 'number', mm: 6.25 } }],
+      steps: [{ kind: 'drill', diameter: { from: 'number', mm: 6.32 } }],
     });
   });
 

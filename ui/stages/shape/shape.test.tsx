@@ -31,13 +31,13 @@ const button = (name: string | RegExp) => screen.getByRole('button', { name });
 test('a step reads as a sentence, with the working size in its chip', () => {
   show(2);
   expect(screen.getByRole('listitem').textContent).toBe(
-    'Drill a hole B 6.25right through, down from the top, on the axle line',
+    'Drill a hole B 6.32right through, down from the top, on the axle line',
   );
 });
 
 test('a chip’s mark shows its trail', () => {
   show(2);
-  fireEvent.click(button('Trail of Bore on the axle, working size 6.25 mm'));
+  fireEvent.click(button('Trail of Bore on the axle, working size 6.32 mm'));
   expect(setOpenTrail).toHaveBeenCalledWith({ from: 'fit', id: 'bore' });
 });
 

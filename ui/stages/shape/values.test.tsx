@@ -92,6 +92,6 @@ test('a diameter is not offered places', () => {
   ]).between(1, 2);
   show('diameter', { ...rackWheel(), layouts: [layout] });
   expect(screen.queryByRole('button', { name: /point 2/ })).toBeNull();
-  press('B, Bore on the axle, working size, 6.25 mm');
+  press('B, Bore on the axle, working size, 6.32 mm');
   expect(sent('diameter')).toEqual({ from: 'fit', id: 'bore' });
 });
