@@ -126,7 +126,9 @@ describe('what a size might be', () => {
     expect(mockPut).not.toHaveBeenCalled();
     press('Use 22.00 mm instead (+0.02)');
     expect(sent()).toMatchObject({ kind: 'stated', given: 22, givenPlusMinus: 0.033 });
-    expect(sent().source).toMatch(/^Bearing seat 22 .*ISO 15, tables of diameter series: 21\.97 to 22\.03 mm$/);
+    expect(sent().source).toMatch(
+      /^Bearing seat 22 .*ISO 15, tables of diameter series: 21\.97 to 22\.03 mm$/,
+    );
     expect(mockPut.mock.calls[0]![2]).toContain('Its readings are kept.');
   });
 
@@ -141,7 +143,9 @@ describe('what a size might be', () => {
     expect(screen.getByRole('button', { name: 'Use 8.00 mm instead (+1.25)' })).toBeTruthy();
     press('Keep 6.75 mm, and note what it is');
     expect(sent()).toMatchObject({ kind: 'measured', given: null });
-    expect(sent().source).toMatch(/^Nut thread M8, ISO 262, table 1; ISO 965-2, tables 2 and 4: 6\.65 to 6\.92 mm between the crests$/);
+    expect(sent().source).toMatch(
+      /^Nut thread M8, ISO 262, table 1; ISO 965-2, tables 2 and 4: 6\.65 to 6\.92 mm between the crests$/,
+    );
   });
 
   test('a measured pitch tells threads apart', () => {
