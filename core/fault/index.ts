@@ -112,6 +112,7 @@ export type StepFault =
   | { code: 'outline.loopsAside' }
   | { code: 'outline.noPoint'; place: number; point: string }
   | { code: 'outline.hasHoles' }
+  | { code: 'outline.notLevelThere' }
   | { code: 'outline.notHere' }
   | { code: 'outline.noneOfStep'; place: number }
   | { code: 'outline.offsetTooFar'; by: NamedLength }

@@ -1,7 +1,7 @@
 export { Id, NAME_LIMIT, MODEL_LIMIT_MM, name as Name } from './ids';
 export { belowOf } from './holeHead';
 export { effectOf, placeOf } from './standing';
-export { EdgePick, FacePick, FromStep, Ground, MeasuredFrom, Side, type Place } from './place';
+export { EdgePick, FacePick, FromStep, Ground, isThere, MeasuredFrom, Side, type Place } from './place';
 export { EdgeRule } from './edgeRule';
 export { Body, BodyRole, Step, type StepKind, type StepOf } from './recipe';
 export { Effect, takesAway } from './stepBase';

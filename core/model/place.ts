@@ -26,9 +26,9 @@ export type Ground = z.infer<typeof Ground>;
 
 /**
  * What a place is measured from, along one way. `low` is the left, front or lower edge, `high` the other; flush ones
- * hold the thing's own edge off by the number, the others its middle.
+ * hold the thing's own edge off by the number, the others its middle. `there` is where the outline stands that it was taken from.
  */
-export const MeasuredFrom = z.enum(['axle', 'middle', 'low', 'high', 'lowFlush', 'highFlush']);
+export const MeasuredFrom = z.enum(['axle', 'middle', 'low', 'high', 'lowFlush', 'highFlush', 'there']);
 export type MeasuredFrom = z.infer<typeof MeasuredFrom>;
 
 /** ... or the middle of an earlier step. */
@@ -72,3 +72,7 @@ export interface Place {
   lift?: Value | undefined;
   tilt?: number | undefined;
 }
+
+/** Whether a place is where the outline stands that the step takes from elsewhere. */
+export const isThere = ({ xFrom, yFrom }: Pick<Place, 'xFrom' | 'yFrom'>): boolean =>
+  xFrom === 'there' || yFrom === 'there';

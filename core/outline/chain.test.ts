@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 
 import { loopsOfCurves, regionOfLoops } from './chain';
-import type { Curve, Point } from './curves';
+import { reversed, type Curve, type Point } from './curves';
 import { drawnRegion } from './drawn';
-import { areaOf, polygonOf, reversed } from './polygon';
+import { areaOf, polygonOf } from './polygon';
 
 const line = (from: Point, to: Point): Curve => ({ kind: 'line', from, to, role: 'side' });
 function square([x, y]: Point, size: number): Curve[] {

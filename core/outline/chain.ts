@@ -1,7 +1,7 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 
-import type { Curve, Loop, Point } from './curves';
-import { areaOf, crosses, isWithin, polygonOf, reversed } from './polygon';
+import { reversed, type Curve, type Loop, type Point } from './curves';
+import { areaOf, crosses, isWithin, polygonOf } from './polygon';
 
 /** An outline with what is left out within it. The outer loop and the holes all go anticlockwise. */
 export interface Region {

@@ -10,8 +10,8 @@ export type Curve =
   /** `even`: its points lie evenly along it, so that it is an affine image of any other of as many points. */
   | { kind: 'spline'; points: readonly Point[]; role: string; closed?: boolean; even?: true }
   | { kind: 'circle'; middle: Point; radius: number; role: string }
-  /** Half axes along x and y. */
-  | { kind: 'ellipse'; middle: Point; alongX: number; alongY: number; role: string };
+  /** Half axes along x and y, turned by `turn`, radians, if there is one. */
+  | { kind: 'ellipse'; middle: Point; alongX: number; alongY: number; turn?: number; role: string };
 
 /** Curves that follow each other and come back to where they began, anticlockwise. */
 export type Loop = readonly Curve[];
@@ -44,20 +44,55 @@ export const squareLoop = (half: number, role: string): Curve[] =>
 /** Turns and then moves a loop. @param turn radians, anticlockwise. */
 export function placedLoop(loop: Loop, turn: number, [dx, dy]: Point): Curve[] {
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
-  const at = ([x, y]: Point): Point => [dx + cos * x - sin * y, dy + sin * x + cos * y];
-  return loop.map((curve): Curve => {
+  return mappedLoop(loop, { x: [cos, sin], y: [-sin, cos], at: [dx, dy] });
+}
+
+/** A map of the plane that keeps lengths: where its two ways and its origin go. It may mirror. */
+export interface PlaneMap {
+  x: Point;
+  y: Point;
+  at: Point;
+}
+
+/** A loop as a map takes it; one that was mirrored goes anticlockwise again. */
+export function mappedLoop(loop: Loop, { x: [a, b], y: [c, d], at: [dx, dy] }: PlaneMap): Curve[] {
+  const to = ([x, y]: Point): Point => [dx + a * x + c * y, dy + b * x + d * y];
+  const mapped = loop.map((curve): Curve => {
     switch (curve.kind) {
       case 'line':
-        return { ...curve, from: at(curve.from), to: at(curve.to) };
+        return { ...curve, from: to(curve.from), to: to(curve.to) };
       case 'arc':
-        return { ...curve, from: at(curve.from), via: at(curve.via), to: at(curve.to) };
+        return { ...curve, from: to(curve.from), via: to(curve.via), to: to(curve.to) };
       case 'spline':
-        return { ...curve, points: curve.points.map(at) };
+        return { ...curve, points: curve.points.map(to) };
       case 'circle':
-      case 'ellipse':
-        return { ...curve, middle: at(curve.middle) };
+        return { ...curve, middle: to(curve.middle) };
+      case 'ellipse': {
+        const [cos, sin] = [Math.cos(curve.turn ?? 0), Math.sin(curve.turn ?? 0)];
+        const turn = Math.atan2(b * cos + d * sin, a * cos + c * sin);
+        const { turn: _before, ...rest } = curve;
+        return { ...rest, middle: to(curve.middle), ...(turn === 0 ? {} : { turn }) };
+      }
     }
   });
+  return a * d - b * c < 0 ? mapped.map(reversed).reverse() : mapped;
+}
+
+/** The same curve, run the other way. */
+export function reversed(curve: Curve): Curve {
+  switch (curve.kind) {
+    case 'line':
+    case 'arc':
+      return { ...curve, from: curve.to, to: curve.from };
+    case 'spline': {
+      const back = [...curve.points].reverse();
+      // A closed one still begins at its first point.
+      return { ...curve, points: curve.closed ? [back.at(-1)!, ...back.slice(0, -1)] : back };
+    }
+    case 'circle':
+    case 'ellipse':
+      return curve;
+  }
 }
 
 /** Smallest box round a loop, mm: [xmin, ymin, xmax, ymax]. Arcs count by their ends and middles. */
@@ -67,7 +102,7 @@ export function boxOfLoop(loop: Loop): [number, number, number, number] {
     if (curve.kind === 'arc') return [curve.from, curve.via, curve.to];
     if (curve.kind === 'spline') return [...curve.points];
     const [x, y] = curve.middle;
-    const [rx, ry] = curve.kind === 'circle' ? [curve.radius, curve.radius] : [curve.alongX, curve.alongY];
+    const [rx, ry] = reachOf(curve);
     return [
       [x - rx, y - ry],
       [x + rx, y + ry],
@@ -75,6 +110,14 @@ export function boxOfLoop(loop: Loop): [number, number, number, number] {
   });
   const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
   return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
+}
+
+/** How far a circle or an ellipse reaches from its middle along x and y, mm. */
+export function reachOf(curve: Extract<Curve, { kind: 'circle' | 'ellipse' }>): Point {
+  if (curve.kind === 'circle') return [curve.radius, curve.radius];
+  const [cos, sin] = [Math.cos(curve.turn ?? 0), Math.sin(curve.turn ?? 0)];
+  const { alongX, alongY } = curve;
+  return [Math.hypot(alongX * cos, alongY * sin), Math.hypot(alongX * sin, alongY * cos)];
 }
 
 /** As placedLoop, with the holes. */
@@ -85,4 +128,13 @@ export const placedRegion = <R extends { outer: Loop; holes: readonly Loop[] }>(
 ): { outer: Loop; holes: Loop[] } => ({
   outer: placedLoop(outer, turn, to),
   holes: holes.map((hole) => placedLoop(hole, turn, to)),
+});
+
+/** As mappedLoop, with the holes. */
+export const mappedRegion = <R extends { outer: Loop; holes: readonly Loop[] }>(
+  { outer, holes }: R,
+  map: PlaneMap,
+): { outer: Loop; holes: Loop[] } => ({
+  outer: mappedLoop(outer, map),
+  holes: holes.map((hole) => mappedLoop(hole, map)),
 });

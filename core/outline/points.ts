@@ -1,7 +1,7 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 
-import type { Curve, Loop, Point } from './curves';
-import { areaOf, crosses, polygonOf, reversed, smoothed } from './polygon';
+import { reversed, type Curve, type Loop, type Point } from './curves';
+import { areaOf, crosses, polygonOf, smoothed } from './polygon';
 
 export interface ListedPoint {
   at: Point;

@@ -6,12 +6,6 @@ const PIECES = 12;
 /** The corners of a loop drawn with short lines: for areas, and for what lies within it or crosses it. */
 export const polygonOf = (loop: Loop): Point[] => loop.flatMap(piecesOf);
 
-/** The same curve the other way; closed ones stay as they are. */
-export function reversed(curve: Curve): Curve {
-  if (curve.kind === 'line' || curve.kind === 'arc') return { ...curve, from: curve.to, to: curve.from };
-  return curve.kind === 'spline' ? { ...curve, points: [...curve.points].reverse() } : curve;
-}
-
 /** Twice the area is the sum of the cross products of neighbours; positive anticlockwise (the shoelace formula). */
 export function areaOf(points: readonly Point[]): number {
   return (
@@ -28,10 +22,13 @@ function piecesOf(curve: Curve): Point[] {
   if (curve.kind === 'spline') return curve.closed ? smoothed(curve.points) : curve.points.slice(0, -1);
   if (curve.kind === 'circle' || curve.kind === 'ellipse') {
     const [rx, ry] = curve.kind === 'circle' ? [curve.radius, curve.radius] : [curve.alongX, curve.alongY];
+    const turned = curve.kind === 'circle' ? 0 : (curve.turn ?? 0);
+    const [cos, sin] = [Math.cos(turned), Math.sin(turned)];
     const count = 4 * PIECES;
     return Array.from({ length: count }, (_, index): Point => {
       const turn = (2 * Math.PI * index) / count;
-      return [curve.middle[0] + rx * Math.cos(turn), curve.middle[1] + ry * Math.sin(turn)];
+      const [x, y] = [rx * Math.cos(turn), ry * Math.sin(turn)];
+      return [curve.middle[0] + cos * x - sin * y, curve.middle[1] + sin * x + cos * y];
     });
   }
   const { middle, radius } = circleThrough(curve.from, curve.via, curve.to);

@@ -1,6 +1,16 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
-import { bodiesUsedBy, effectOf, placeOf, takesAway, type Body, type Step, type StepKind } from '@core/model';
+import {
+  bodiesUsedBy,
+  effectOf,
+  isThere,
+  placeOf,
+  takesAway,
+  type Body,
+  type Place,
+  type Step,
+  type StepKind,
+} from '@core/model';
 
 import type { Annotation, CentreLine } from './annotation';
 import {
@@ -15,9 +25,10 @@ import {
 import { guarded, KernelRefusal, type Kernel } from './kernel';
 import { edgesOf, meshOf, SCREEN_QUALITY, type SolidMesh } from './mesh';
 import { isSoundMesh } from './soundness';
-import { carriedStand, drawnInWorld, plainStand, standOf } from './stand';
+import { carriedStand, drawnInWorld, plainStand, standOf, type Stand } from './stand';
 import type { StepInput, StepNumbers, StepType, Surroundings } from './stepKind';
 import { buildStep, placedTool, stepTypeOf } from './steps';
+import { frameOfOutline } from './steps/outlineNumbers';
 import type { TaggedSolid } from './tagged';
 
 /** How a step ended: built, failed with its fault, or waiting behind one that failed. */
@@ -214,7 +225,7 @@ export class BodyBuilder {
     const there = { before: before?.solid ?? null, box: before?.box ?? null, earlier };
     const place = placeOf(step);
     const stand = place
-      ? this.#attempt(() => standOf(place, lengths.value, there))
+      ? this.#attempt(() => this.#standOf(step, place, lengths.value, { ...there, ...surroundings }))
       : ok(plainStand(there.box));
     if (!stand.ok) return stand;
     const input: StepInput = {
@@ -262,6 +273,18 @@ export class BodyBuilder {
       },
     });
     return ok({ reused: false });
+  }
+
+  /** Where a step stands: where its outline stands that was taken from elsewhere, if its place says so. */
+  #standOf(
+    step: Step,
+    place: Place,
+    lengths: StepNumbers['lengths'],
+    there: Pick<StepInput, 'before' | 'box' | 'earlier' | 'bodyOf'>,
+  ): Result<Stand, StepFault> {
+    if (!isThere(place) || !('outline' in step) || !step.outline) return standOf(place, lengths, there);
+    const taken = frameOfOutline(step.outline, { kernel: this.kernel, ...there });
+    return taken.ok ? standOf(place, lengths, { ...there, taken: taken.value }) : taken;
   }
 
   /** For the picture of a step that failed: where its tool would have been. */

@@ -88,7 +88,8 @@ export function edgeOf(kernel: Kernel, scope: Scope, curve: Curve, plane: Plane)
         const [rx, ry] =
           curve.kind === 'circle' ? [curve.radius, curve.radius] : [curve.alongX, curve.alongY];
         // The main axis of an ellipse is its longer one.
-        const main: Point = rx >= ry ? [1, 0] : [0, 1];
+        const turn = (curve.kind === 'ellipse' ? (curve.turn ?? 0) : 0) + (rx >= ry ? 0 : Math.PI / 2);
+        const main: Point = [Math.cos(turn), Math.sin(turn)];
         const axes = scope.keep(
           new kernel.gp_Ax2(
             point([x, y]),

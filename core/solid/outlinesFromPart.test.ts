@@ -1,6 +1,8 @@
+import { evaluateRepair } from '@core/fit';
 import { numberValue, type Step } from '@core/model';
-import type { Kernel } from '@core/solid';
+import { RepairBuilder, type Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
+import { RepairDraft } from '@core/testing/repairDraft';
 import { expectNear, wholeVolume } from '@core/testing/volumes';
 import { block, buildPiece, outlineOf, raised, stepOf, type Piece } from '@core/testing/pieces';
 
@@ -72,6 +74,95 @@ describe('the outline of a face', () => {
     const piece = build(disc, raised(offset({ face: faceOf(disc, 'rim') }, 0), 3, { on: 'top' }));
     expect(piece.faults).toMatchObject([{ code: 'pick.notFlat' }]);
   });
+});
+
+describe('an outline that stays where it stands', () => {
+  /** An L, nowhere symmetric, off the axle line: 30 by 8 along x with 6 by 20 at its right end. */
+  const corners = [
+    [3, -4],
+    [33, -4],
+    [33, 16],
+    [27, 16],
+    [27, 4],
+    [3, 4],
+  ] as const;
+  const AREA = 30 * 8 + 6 * 12;
+  const ell = raised(
+    outlineOf('points', {
+      points: corners.map(([x, y]) => ({ x: numberValue(x), y: numberValue(y) })),
+      between: 'straight',
+    }),
+    5,
+  );
+  const there = { x: 0, y: 0, xFrom: 'there', yFrom: 'there' };
+
+  test('from the top face: it goes on straight up', () => {
+    const face = faceOf(ell, 'top', [10, 0, 5]);
+    const piece = build(ell, raised(offset({ face }, 0), 3, { on: 'top', ...there }));
+    expectNear(piece.volume, AREA * 8);
+    expect(piece.box!.map((mm) => Math.round(mm * 1e6) / 1e6 + 0)).toEqual([3, -4, 0, 33, 16, 8]);
+    // Moved in, all of it stays within.
+    expectNear(
+      whole(ell, raised(offset({ face }, -1), 3, { on: 'top', ...there })),
+      AREA * 5 + (28 * 6 + 4 * 12) * 3,
+    );
+  });
+
+  test('from the bottom, seen from behind, it is not mirrored', () => {
+    const face = faceOf(ell, 'bottom', [10, 0, 0]);
+    const piece = build(ell, raised(offset({ face }, 0), 3, { on: 'top', ...there }));
+    expectNear(piece.volume, AREA * 8);
+    expect(piece.box![4]).toBeCloseTo(16, 6);
+  });
+
+  test('of another body, and aside of where it stands if told so', () => {
+    const cap = raised(offset({ face: faceOf(ell, 'top', [10, 0, 5]), body: 'grip' }, 0), 4, {
+      on: 'bottom',
+      ...there,
+    });
+    const boxOf = (step: Step) => {
+      const { repair } = new RepairDraft('x')
+        .body('grip', 'Grip', [ell], 'counterpart')
+        .body('cap', 'Cap', [step]);
+      const builder = new RepairBuilder(kernel);
+      const box = builder.build(repair.bodies, evaluateRepair(repair)).get('cap')!.box!;
+      builder.dispose();
+      return box.map((mm) => Math.round(mm * 1e6) / 1e6 + 0);
+    };
+    expect(boxOf(cap)).toEqual([3, -4, 0, 33, 16, 4]);
+    expect(boxOf({ ...cap, x: numberValue(10) } as Step)[0]).toBe(13);
+  });
+
+  test('in another plane it is refused', () => {
+    const face = faceOf(ell, 'top', [10, 0, 5]);
+    const piece = build(ell, raised(offset({ face }, 0), 3, { on: 'front', ...there }));
+    expect(piece.faults).toMatchObject([{ code: 'outline.notLevelThere' }]);
+  });
+
+  test('on a face that leans: as it lies on it', () => {
+    const wedge = stepOf('wedge', {
+      effect: 'add',
+      length: 40,
+      breadth: 10,
+      low: 10,
+      high: 30,
+      turn: 0,
+      on: 'bottom',
+      x: 0,
+      y: 0,
+    });
+    const slope = faceOf(wedge, 'slope');
+    const plate = raised(offset({ face: slope }, 0), 2, { on: { face: slope }, ...there });
+    expectNear(whole(wedge, plate), 40 * 10 * 20 + Math.hypot(40, 20) * 10 * 2);
+  });
+});
+
+test('an ellipse is turned with its step', () => {
+  const oval = (turn: number) =>
+    build(raised(outlineOf('ellipse', { length: 20, breadth: 10 }), 5, { turn })).box!;
+  expect(oval(Math.PI / 2).map((mm) => Math.round(mm * 1e6) / 1e6 + 0)).toEqual([-5, -10, 0, 5, 10, 5]);
+  // Half as far as √((10² + 5²) / 2) either way at 45°.
+  expect(oval(Math.PI / 4)[3]).toBeCloseTo(Math.sqrt((100 + 25) / 2), 5);
 });
 
 describe('drawn outlines', () => {

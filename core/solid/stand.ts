@@ -84,10 +84,13 @@ export function standOf(
     before,
     box,
     earlier,
+    taken = null,
   }: {
     before: TaggedSolid | null;
     box: Box | null;
     earlier: ReadonlyMap<string, StepNumbers>;
+    /** Where the outline stands that the step takes from elsewhere. */
+    taken?: Frame | null;
   },
 ): Result<Stand, StepFault> {
   for (const from of [place.xFrom, place.yFrom]) {
@@ -95,8 +98,11 @@ export function standOf(
       return no({ code: 'step.pickLost', lookingFor: 'the step that its place is measured from' });
     }
   }
-  const middleOf = (id: string) => {
-    const { frame, at, level } = earlier.get(id)!.stand;
+  const isTaken = place.xFrom === 'there' || place.yFrom === 'there';
+  if (isTaken && !taken) return no({ code: 'step.pickLost', lookingFor: 'what its outline is taken from' });
+  const middleOf = (from: FromStep | 'there') => {
+    if (from === 'there') return taken!.origin;
+    const { frame, at, level } = earlier.get(from.step)!.stand;
     return toWorld(frame, [...at, level]);
   };
   const on = place.on ?? 'top';
@@ -159,15 +165,15 @@ function positionIn(
   [x, y]: readonly [number, number],
   edges: Box | null,
   axle: readonly number[],
-  middleOf: (stepId: string) => Vec3,
+  middleOf: (from: FromStep | 'there') => Vec3,
 ): Pick<Stand, 'at' | 'flush'> {
   const along = (axis: 0 | 1, from: MeasuredFrom | FromStep = 'axle', value: number) => {
     const way = axis === 0 ? frame.x : frame.y;
     // The largest of its parts tells which way of the part it runs along.
     const main = way.reduce((best, part) => (Math.abs(part) > Math.abs(best) ? part : best), 0);
     const sign = main < 0 ? -1 : 1;
-    if (typeof from === 'object') {
-      return { at: toLocal(frame, middleOf(from.step))[axis] + sign * value, flush: 0 };
+    if (typeof from === 'object' || from === 'there') {
+      return { at: toLocal(frame, middleOf(from))[axis] + sign * value, flush: 0 };
     }
     const [low, high] = [edges?.[axis] ?? 0, edges?.[axis + 3] ?? 0];
     const [first, last] = sign > 0 ? [low, high] : [high, low];

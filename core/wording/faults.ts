@@ -193,6 +193,8 @@ const SENTENCES: Sentences = {
     'One loop of this outline must lie round all the others, and those beside each other. Move them, or make a step of each.',
   'outline.noPoint': ({ place, point }) =>
     `Curve ${place} goes through ${quoted(point)}, and there is no point of that name. Put the point back, or choose another.`,
+  'outline.notLevelThere': () =>
+    'The outline lies in another plane than what it is put on, so it cannot stay where it stands. Put it on a face that is parallel to it, or give it a place of its own.',
   'outline.hasHoles': () =>
     'An outline with holes can be raised or turned, but not run or blended. Use one without, and cut the hole by a step of its own.',
   'outline.notHere': () =>

@@ -78,6 +78,14 @@ export function pickableFor({ picks }: PickWanted): Pickable[] {
   return picks === 'edges' ? ['edge'] : ['face'];
 }
 
+/** A place where the outline stands that was taken. */
+const STAYS = {
+  x: { from: 'number', mm: 0 },
+  y: { from: 'number', mm: 0 },
+  xFrom: 'there',
+  yFrom: 'there',
+} as const;
+
 /** How a pick changes its step, by the path of what it sets. */
 export function patchOfPicks(
   { want, bodyId, forBody }: PickJob,
@@ -111,6 +119,7 @@ export function patchOfPicks(
               of: { face: faces[0], ...(bodyId === forBody ? {} : { body: bodyId }) },
               by: { from: 'number', mm: 0 },
             },
+            ...(want.stays ? STAYS : {}),
           }
         : null;
     case 'face':

@@ -141,6 +141,15 @@ describe('what a pick does to its step', () => {
     expect(patchOfPicks(job('outline', 'outline', 'lid'), [face('s:top')])).toEqual({
       outline: { shape: 'offset', of: { face: of, body: 'b' }, by },
     });
+    // Of a step that has a place it stays where it stands.
+    const raise = job('outline', 'outline');
+    expect(patchOfPicks({ ...raise, want: { ...raise.want, stays: true } }, [face('s:top')])).toMatchObject({
+      outline: { shape: 'offset' },
+      xFrom: 'there',
+      yFrom: 'there',
+      x: by,
+      y: by,
+    });
     expect(patchOfPicks(job('face', 'upTo'), [face('s:top')])).toEqual({ upTo: of });
   });
 

@@ -1,10 +1,19 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
 import { isValue, type OutlineShape } from '@core/model';
-import { loopOf, placedRegion, regionOf, type KnownOutline, type Loop, type Region } from '@core/outline';
+import {
+  loopOf,
+  placedRegion,
+  regionOf,
+  type KnownOutline,
+  type Loop,
+  type PlaneMap,
+  type Region,
+} from '@core/outline';
 
+import { dot, toWorld, type Frame } from '../frame';
 import { offsetRegion, regionOfFace } from '../outlineOnPart';
-import { faceOfPick } from '../picks';
+import { faceOfPick, frameOnFace } from '../picks';
 import { layoutPlaces, resolveLength, resolvePosition } from '../resolve';
 import { scoped } from '../scope';
 import type { StepInput } from '../stepKind';
@@ -81,14 +90,56 @@ export function regionHere(
   const lengths = inside(all, prefix);
   if (outline.shape !== 'offset') return regionOf({ ...outline, lengths } as KnownOutline);
   const { of } = outline;
-  let there: OutlineInput = input;
-  if (of.body !== undefined) {
-    const other = input.bodyOf(of.body);
-    if (!other.ok) return other;
-    there = { ...input, before: other.value.solid, earlier: other.value.steps };
-  }
-  const base = 'step' in of ? regionOfStep(of.step, there) : pickedRegion(of.face, there);
+  const there = onBodyOf(outline, input);
+  if (!there.ok) return there;
+  const base = 'step' in of ? regionOfStep(of.step, there.value) : pickedRegion(of.face, there.value);
   return base.ok ? offsetRegion(input.kernel, base.value, lengths.by!) : base;
+}
+
+type Taken = Extract<OutlineShape, { shape: 'offset' }>;
+
+/** What an outline is taken from: what is there, or another body. */
+function onBodyOf({ of }: Taken, input: OutlineInput): Result<OutlineInput, StepFault> {
+  if (of.body === undefined) return ok(input);
+  const other = input.bodyOf(of.body);
+  return other.ok ? ok({ ...input, before: other.value.solid, earlier: other.value.steps }) : other;
+}
+
+/**
+ * Where an outline stands that was taken from a step or a face: the frame that its region is told in, in space. Null for one
+ * that is of its own, or whose step is not there.
+ */
+export function frameOfOutline(outline: OutlineShape, input: OutlineInput): Result<Frame | null, StepFault> {
+  if (outline.shape !== 'offset') return ok(null);
+  const { of } = outline;
+  const taken = onBodyOf(outline, input);
+  if (!taken.ok) return taken;
+  const { kernel, before, earlier } = taken.value;
+  if ('step' in of) {
+    const stand = earlier.get(of.step)?.stand;
+    return ok(stand ? { ...stand.frame, origin: toWorld(stand.frame, [...stand.at, stand.level]) } : null);
+  }
+  if (!before) return ok(null);
+  return scoped((scope) => {
+    const face = faceOfPick(scope, before, of.face, earlier);
+    return face.ok ? ok(frameOnFace(kernel, face.value)?.frame ?? null) : face;
+  });
+}
+
+/** Frames whose ups differ by less than this lie in one plane, as the sine. */
+const PARALLEL = 1e-6;
+
+/**
+ * How a region told in one frame lies in another, turned and mirrored as it stands, about its own origin; null where their planes
+ * are not parallel.
+ */
+export function mapBetween(from: Frame, to: Frame): PlaneMap | null {
+  if (Math.abs(dot(from.z, to.x)) > PARALLEL || Math.abs(dot(from.z, to.y)) > PARALLEL) return null;
+  return {
+    x: [dot(from.x, to.x), dot(from.x, to.y)],
+    y: [dot(from.y, to.x), dot(from.y, to.y)],
+    at: [0, 0],
+  };
 }
 
 /** As regionHere, for what takes no holes. */

@@ -1,9 +1,10 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import { takesAway, type StepOf, type Value } from '@core/model';
+import { isThere, takesAway, type StepOf, type Value } from '@core/model';
 import {
   boxOfLoop,
   cornerLoop,
   gearRadii,
+  mappedRegion,
   placedLoop,
   placedRegion,
   squareLoop,
@@ -24,7 +25,7 @@ import { scoped } from '../scope';
 import { OVERRUN_MM, placeNumbers, type Stand } from '../stand';
 import type { StepInput, StepType } from '../stepKind';
 import { faceTag, type TaggedSolid } from '../tagged';
-import { knownLoop, outlineNumbers, regionHere } from './outlineNumbers';
+import { frameOfOutline, knownLoop, mapBetween, outlineNumbers, regionHere } from './outlineNumbers';
 import { reach } from './place';
 import { upToCurved } from './upToCurved';
 
@@ -44,7 +45,9 @@ export const raise: StepType<'raise'> = {
     const { stand } = input;
     const found = regionHere(step.outline, lengths, input);
     if (!found.ok) return found;
-    const region = placedRegion(found.value, step.turn, stand.at);
+    const lies = asItLies(step, found.value, input);
+    if (!lies.ok) return lies;
+    const region = placedRegion(lies.value, step.turn, stand.at);
     const fits = checkPlace(step, lengths, region.outer, stand);
     if (!fits.ok) return fits;
     const tool = step.upTo
@@ -99,6 +102,15 @@ export const raise: StepType<'raise'> = {
     };
   },
 };
+
+/** An outline that stays where it was taken from is turned, or seen from behind, as it lies there. */
+function asItLies(step: StepOf<'raise'>, region: Region, input: StepInput): Result<Region, StepFault> {
+  if (!isThere(step)) return ok(region);
+  const taken = frameOfOutline(step.outline, input);
+  if (!taken.ok || !taken.value) return taken.ok ? ok(region) : taken;
+  const map = mapBetween(taken.value, input.stand.frame);
+  return map ? ok(mappedRegion(region, map)) : no({ code: 'outline.notLevelThere' });
+}
 
 type Numbers = Record<string, Result<NamedLength, StepFault>>;
 

@@ -116,11 +116,12 @@ const NO_SOURCES: OutlineSources = { steps: [], layouts: [], bodies: [] };
 const hasOutline = ({ kind }: Step) =>
   ['raise', 'spin', 'run', 'plate', 'turn', 'peg', 'drill'].includes(kind);
 
-/** An outline in words. @param path where it stands in its step. */
+/** An outline in words. @param path where it stands in its step; @param stays one that is taken from a face stays where it stands. */
 export function outlineParts(
   outline: OutlineShape,
   path = 'outline',
   { steps, layouts, bodies }: OutlineSources = NO_SOURCES,
+  stays = false,
 ): SentencePart[] {
   const names = Object.entries(OUTLINE_NAMES) as [PlainShape, string][];
   const by = outline.shape === 'offset' ? outline.by : numberValue(0);
@@ -175,13 +176,13 @@ export function outlineParts(
     {
       word: 'Take the outline of a face on the part',
       patch: {},
-      pick: { field: path, picks: 'outline' },
+      pick: { field: path, picks: 'outline', stays },
       group: taken,
     },
     ...bodies.map(({ id, name }) => ({
       word: `Take the outline of a face of ${name}`,
       patch: {},
-      pick: { field: path, picks: 'outline' as const, body: id },
+      pick: { field: path, picks: 'outline' as const, body: id, stays },
       group: taken,
     })),
   ]);

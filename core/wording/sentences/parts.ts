@@ -19,6 +19,8 @@ export interface PickWanted {
   picks: 'ground' | 'rim' | 'edges' | 'faces' | 'outline' | 'face';
   /** Picked on this other body. */
   body?: string;
+  /** The step has a place: an outline that is taken stays where it stands. */
+  stays?: boolean;
 }
 
 /** What a plain number is, so that it is typed and read back in its own unit. */

@@ -56,7 +56,10 @@ export interface EarlierStep {
   place: number;
 }
 
-/** Where a step stands on its ground, along both ways. @param before steps that it may be measured from. */
+/**
+ * Where a step stands on its ground, along both ways, as people say it: "in the middle, 3 in from the front edge".
+ * @param before steps that it may be measured from.
+ */
 export function placeWords(step: Place, before: readonly EarlierStep[] = []): SentencePart[] {
   const onFace = typeof step.on === 'object';
   const standard: MeasuredFrom = onFace ? 'middle' : 'axle';
@@ -66,7 +69,7 @@ export function placeWords(step: Place, before: readonly EarlierStep[] = []): Se
   };
   const [along, across] = WAYS[waysOf(step.on)];
   const isStandard = from.x === standard && from.y === standard;
-  const isThere = isStandard && isZero(step.x) && isZero(step.y);
+  const hereNow = isZero(step.x) && isZero(step.y);
   const line = onFace ? 'the middle' : 'the axle line';
   const standardFrom = { xFrom: undefined, yFrom: undefined };
   const there: Option = {
@@ -75,65 +78,88 @@ export function placeWords(step: Place, before: readonly EarlierStep[] = []): Se
   };
   const aside: Option = {
     word: `aside of ${line}`,
-    patch: { x: isThere ? numberValue(10) : step.x, y: step.y, ...standardFrom },
+    patch: { x: hereNow ? numberValue(10) : step.x, y: step.y, ...standardFrom },
   };
   const edges: Option = {
     word: 'measured from edges',
-    patch: isStandard
-      ? { x: numberValue(5), y: numberValue(5), xFrom: 'low', yFrom: 'low' }
-      : { xFrom: step.xFrom, yFrom: step.yFrom },
+    patch: { x: numberValue(5), y: numberValue(5), xFrom: 'low', yFrom: 'low' },
   };
-  const now = isThere ? there : isStandard ? aside : edges;
-  const where = choice('where it is', (option) => option === now, [there, aside, edges]);
-  if (isThere) return [words(', '), where, ...finerWords(step)];
-  const measured = (axis: 'x' | 'y', way: WayWords) => [
-    chip(axis, `place ${way.on}`, step[axis]),
-    words(' '),
-    ...(isStandard
-      ? [words(way.on)]
-      : [fromChoice(axis === 'x' ? 'xFrom' : 'yFrom', from[axis], way, onFace, before)]),
-  ];
-  return [
-    words(', '),
-    ...measured('x', along),
-    words(' and '),
-    ...measured('y', across),
-    words(', '),
-    where,
-    ...finerWords(step),
-  ];
+  const stays: Option = {
+    word: 'where it stands',
+    patch: { x: numberValue(0), y: numberValue(0), xFrom: 'there', yFrom: 'there' },
+  };
+  const isTaken =
+    'kind' in step && step.kind === 'raise' && (step as StepOf<'raise'>).outline.shape === 'offset';
+  const staysNow = from.x === 'there' && from.y === 'there' && hereNow;
+  const offered = [there, aside, edges, ...(isTaken || staysNow ? [stays] : [])];
+  const where = (now: Option) => choice('where it is', (option) => option === now, offered);
+  if (staysNow) return [words(', '), where(stays), ...finerWords(step)];
+  if (isStandard && hereNow) return [words(', '), where(there), ...finerWords(step)];
+  if (isStandard) {
+    return [
+      words(', '),
+      chip('x', `place ${along.on}`, step.x),
+      words(` ${along.on} and `),
+      chip('y', `place ${across.on}`, step.y),
+      words(` ${across.on}, `),
+      where(aside),
+      ...finerWords(step),
+    ];
+  }
+  const measured = (axis: 'x' | 'y', way: WayWords) =>
+    fromEdge(axis, from[axis], step[axis], way, { onFace, before, isTaken });
+  return [words(', '), ...measured('x', along), words(', '), ...measured('y', across), ...finerWords(step)];
 }
 
-function fromChoice(
-  field: 'xFrom' | 'yFrom',
+/** Numbers that come in where one was zero and is so no longer, mm. */
+const ASIDE = numberValue(5);
+
+/** Where it is along one way: "3 in from the front edge", or "in the middle" where the number would be zero. */
+function fromEdge(
+  axis: 'x' | 'y',
   now: MeasuredFrom | FromStep,
+  value: Value,
   { on, low, high }: WayWords,
-  onFace: boolean,
-  before: readonly EarlierStep[],
-): SentencePart {
+  { onFace, before, isTaken }: { onFace: boolean; before: readonly EarlierStep[]; isTaken: boolean },
+): SentencePart[] {
   const isPlaced = ({ step }: EarlierStep) => placeOf(step) !== null;
   const known = before.filter(isPlaced);
-  const options: [MeasuredFrom | FromStep, string][] = [
-    ['axle', `${on} of the axle line`],
-    ['middle', `${on} of the middle`],
-    ['low', `in from the ${low} edge`],
-    ['high', `in from the ${high} edge`],
-    ['lowFlush', `between its edge and the ${low} edge`],
-    ['highFlush', `between its edge and the ${high} edge`],
-    ...known.map(({ step, place }): [FromStep, string] => [
+  /** What it is measured from: as it is said of zero, and after a number. */
+  const options: [from: MeasuredFrom | FromStep, atZero: string, beside: string][] = [
+    ['axle', 'on the axle line', `${on} of the axle line`],
+    ['middle', 'in the middle', `${on} of the middle`],
+    ['low', `on the ${low} edge`, `in from the ${low} edge`],
+    ['high', `on the ${high} edge`, `in from the ${high} edge`],
+    ['lowFlush', `flush with the ${low} edge`, `between its edge and the ${low} edge`],
+    ['highFlush', `flush with the ${high} edge`, `between its edge and the ${high} edge`],
+    ...known.map(({ step, place }): [FromStep, string, string] => [
       { step: step.id },
+      `in line with step ${place}`,
       `${on} of the middle of step ${place}`,
     ]),
   ];
+  if (isTaken || now === 'there') options.push(['there', 'where it stands', `${on} of where it stands`]);
   if (typeof now === 'object' && !known.some(({ step }) => step.id === now.step)) {
-    options.push([now, `${on} of the middle of a lost step`]);
+    options.push([now, 'in line with a lost step', `${on} of the middle of a lost step`]);
   }
+  const field = axis === 'x' ? 'xFrom' : 'yFrom';
   const standard: MeasuredFrom = onFace ? 'middle' : 'axle';
-  return choice(
+  const patchOf = (from: MeasuredFrom | FromStep, number: Value) => ({
+    [axis]: number,
+    [field]: from === standard ? undefined : from,
+  });
+  const isNow = isZero(value);
+  const all = options.flatMap(([from, atZero, beside]): (Option & { key: string })[] => [
+    { word: atZero, patch: patchOf(from, numberValue(0)), key: JSON.stringify([from, true]) },
+    { word: beside, patch: patchOf(from, isNow ? ASIDE : value), key: JSON.stringify([from, false]) },
+  ]);
+  const key = JSON.stringify([now, isNow]);
+  const way = choice(
     'what it is measured from',
-    ({ patch }) => JSON.stringify(patch[field] ?? standard) === JSON.stringify(now),
-    options.map(([from, word]) => ({ word, patch: { [field]: from === standard ? undefined : from } })),
+    (option) => (option as Option & { key: string }).key === key,
+    all,
   );
+  return isNow ? [way] : [chip(axis, `place ${on}`, value), words(' '), way];
 }
 
 /** A lift and a tilt, if there are any. */

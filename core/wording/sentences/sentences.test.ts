@@ -162,7 +162,7 @@ describe('choices', () => {
       `${peg} on the front, 3 right and 5 up, aside of the axle line`,
     );
     expect(at({ x: numberValue(4), xFrom: 'high', yFrom: 'lowFlush' })).toBe(
-      `${peg} on the top, 4 in from the right edge and 0 between its edge and the front edge, measured from edges`,
+      `${peg} on the top, 4 in from the right edge, flush with the front edge`,
     );
     const face = { face: { tag: 'block:top', near: [0, 0, 0] } };
     expect(at({ on: face, lift: numberValue(2), tilt: Math.PI / 6 })).toBe(

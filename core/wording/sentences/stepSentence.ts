@@ -136,7 +136,7 @@ export function stepSentence(
       return [
         effectVerb(step, 'Raise'),
         words(' '),
-        ...outlineParts(step.outline, 'outline', sources),
+        ...outlineParts(step.outline, 'outline', sources, true),
         ...(step.outline.shape === 'circle' || step.turn === 0 ? [] : turnParts(step.turn)),
         ...heightParts(step),
         ...taperParts(step),
