@@ -130,6 +130,7 @@ export type StepFault =
   | { code: 'wedge.flat' }
   | { code: 'spin.crossesAxis'; away: NamedLength; overMm: number }
   | { code: 'run.tooFewPoints' }
+  | { code: 'run.endingOnClosed' }
   | { code: 'run.bendTooTight'; bend: NamedLength; halfMm: number }
   | { code: 'run.bentTooMuch'; halfMm: number; roomMm: number }
   | { code: 'run.legTooShort'; bend: NamedLength }

@@ -24,7 +24,7 @@ export function pointsLoop(
   const corners = points.map(({ at }) => at);
   if (between === 'smooth') {
     const round = areaOf(corners) < 0 ? [...corners].reverse() : corners;
-    if (crosses(smoothed(round))) return no({ code: 'outline.crosses' });
+    if (crosses(smoothed(round, true))) return no({ code: 'outline.crosses' });
     return ok([{ kind: 'spline', points: round, closed: true, role: 'wall' }]);
   }
   const start = points.findIndex(({ via }) => !via);

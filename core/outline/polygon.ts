@@ -1,4 +1,5 @@
 import type { Curve, Loop, Point } from './curves';
+import { alongSmooth, smoothLine } from './smoothLine';
 
 /** Pieces of an arc or a smooth line when it is looked at as short lines. */
 const PIECES = 12;
@@ -19,7 +20,10 @@ export function areaOf(points: readonly Point[]): number {
 /** Corners of a curve as short lines, without its end. */
 function piecesOf(curve: Curve): Point[] {
   if (curve.kind === 'line') return [curve.from];
-  if (curve.kind === 'spline') return curve.closed ? smoothed(curve.points) : curve.points.slice(0, -1);
+  if (curve.kind === 'spline') {
+    const pieces = smoothed(curve.points, curve.closed ?? false, curve.even ?? false);
+    return curve.closed ? pieces : pieces.slice(0, -1);
+  }
   if (curve.kind === 'circle' || curve.kind === 'ellipse') {
     const [rx, ry] = curve.kind === 'circle' ? [curve.radius, curve.radius] : [curve.alongX, curve.alongY];
     const turned = curve.kind === 'circle' ? 0 : (curve.turn ?? 0);
@@ -56,23 +60,13 @@ export function circleThrough(
   return { middle: [x, y], radius: Math.hypot(ax - x, ay - y) };
 }
 
-/** A closed smooth line through points, nearly as the kernel draws it (Catmull and Rom, 1974), for the crossing check. */
-export function smoothed(points: readonly Point[]): Point[] {
-  const at = (index: number) => points[(index + points.length) % points.length]!;
-  return points.flatMap((_, index) =>
-    Array.from({ length: PIECES }, (__, piece): Point => {
-      const t = piece / PIECES;
-      return [0, 1].map((axis) => {
-        const [p, q, r, s] = [at(index - 1), at(index), at(index + 1), at(index + 2)].map(
-          (point) => point[axis]!,
-        ) as [number, number, number, number];
-        return (
-          0.5 *
-          (2 * q + (r - p) * t + (2 * p - 5 * q + 4 * r - s) * t * t + (3 * q - p - 3 * r + s) * t * t * t)
-        );
-      }) as unknown as Point;
-    }),
-  );
+/** Short lines that a smooth line becomes, about. */
+const SMOOTH_PIECES = 64;
+
+/** A smooth line as short lines, as the kernel will have it. */
+export function smoothed(points: readonly Point[], closed: boolean, even = false): Point[] {
+  const perPiece = Math.min(PIECES, Math.max(2, Math.ceil(SMOOTH_PIECES / points.length)));
+  return alongSmooth(smoothLine(points, closed, even), perPiece).map(([x, y]): Point => [x!, y!]);
 }
 
 /** Whether two sides of a closed polygon that are no neighbours meet. */

@@ -71,7 +71,7 @@ describe('all faces that a fit is for', () => {
       builder.dispose();
       return volumeMm3;
     };
-    const bore = 6.25;
+    const bore = 6.32;
     expectNear(volume(null) - volume(-0.1), (Math.PI / 4) * ((bore + 0.2) ** 2 - bore ** 2) * 8, 1e-6);
   });
 

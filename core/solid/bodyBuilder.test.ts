@@ -40,8 +40,8 @@ describe('volumes against closed formulas', () => {
     const exact =
       cylinder(38.2, 8) -
       groove -
-      cylinder(6.25, 8) -
-      2 * chamferRing(6.25 / 2, 0.4, true) -
+      cylinder(6.32, 8) -
+      2 * chamferRing(6.32 / 2, 0.4, true) -
       2 * chamferRing(38.2 / 2, 0.6, false);
     expectVolume(built.check?.volumeMm3, exact);
     expect(built.check).toMatchObject({ pieces: 1, valid: true, closed: true });

@@ -4,6 +4,7 @@ import type { Vec3 } from './annotation';
 import { toWorld, type Frame } from './frame';
 import { KernelRefusal, type Kernel, type Shape } from './kernel';
 import { scoped, type Scope } from './scope';
+import { smoothCurve } from './smoothCurve';
 import { tagFresh, type FaceTag, type TaggedSolid } from './tagged';
 import { listed, ShapeMap } from './topology';
 
@@ -64,23 +65,9 @@ export function edgeOf(kernel: Kernel, scope: Scope, curve: Curve, plane: Plane)
         return new kernel.BRepBuilderAPI_MakeEdge(scope.keep(arc.Value()));
       }
       case 'spline': {
-        const points = scope.keep(new kernel.NCollection_Array1_gp_Pnt(1, curve.points.length));
-        for (const [index, at] of curve.points.entries()) points.SetValue(index + 1, point(at));
-        const held = scope.keep(new kernel.NCollection_HArray1_gp_Pnt(points));
-        const closed = curve.closed ?? false;
-        const interpolated = scope.keep(
-          curve.even
-            ? new kernel.GeomAPI_Interpolate(
-                held,
-                evenly(kernel, scope, curve.points.length, closed),
-                closed,
-                1e-7,
-              )
-            : new kernel.GeomAPI_Interpolate(held, closed, 1e-7),
-        );
-        interpolated.Perform();
-        if (!interpolated.IsDone()) throw new KernelRefusal('the smooth line failed');
-        return new kernel.BRepBuilderAPI_MakeEdge(scope.keep(interpolated.Curve()));
+        const points = curve.points.map((at): Vec3 => [...plane.at(at)]);
+        const { closed = false, even = false } = curve;
+        return new kernel.BRepBuilderAPI_MakeEdge(smoothCurve(kernel, scope, points, { closed, even }));
       }
       case 'circle':
       case 'ellipse': {
@@ -106,13 +93,6 @@ export function edgeOf(kernel: Kernel, scope: Scope, curve: Curve, plane: Plane)
     }
   };
   return scope.keep(scope.keep(maker()).Edge());
-}
-
-/** Parameters 0, 1, 2 and on; a closed line has one more, for coming back. */
-function evenly(kernel: Kernel, scope: Scope, count: number, closed: boolean) {
-  const array = scope.keep(new kernel.NCollection_Array1_double(1, count + (closed ? 1 : 0)));
-  for (let index = 0; index < count + (closed ? 1 : 0); index += 1) array.SetValue(index + 1, index);
-  return scope.keep(new kernel.NCollection_HArray1_double(array));
 }
 
 function direction(kernel: Kernel, scope: Scope, plane: Plane, way: Point | 'normal') {

@@ -44,14 +44,14 @@ function lengthOf(segments: Float32Array): number {
 
 describe('a wheel cut open', () => {
   test('through its axis shows two halves, with the area worked by hand', () => {
-    const half = 8 * (19.1 - 3.125) - 4 * 3.5 - 2 * (0.4 ** 2 / 2) - 2 * (0.6 ** 2 / 2);
+    const half = 8 * (19.1 - 3.16) - 4 * 3.5 - 2 * (0.4 ** 2 / 2) - 2 * (0.6 ** 2 / 2);
     for (const axis of ['x', 'y'] as const) {
       expect(cut(squareCut(axis, 0, 1)).cutAreaMm2).toBeCloseTo(2 * half, 3);
     }
   });
 
   test('square to its axis shows a ring', () => {
-    const ring = Math.PI * (15.6 ** 2 - 3.125 ** 2);
+    const ring = Math.PI * (15.6 ** 2 - 3.16 ** 2);
     // The mesh’s circles are polygons: a little less for the outside, a little more for the bore.
     expect(cut(squareCut('z', 4, 1)).cutAreaMm2 / ring).toBeCloseTo(1, 2);
   });
@@ -132,7 +132,7 @@ describe('a wheel cut open', () => {
       1,
     )!;
     other.dispose();
-    const ring = Math.PI * (19.1 ** 2 - 3.125 ** 2);
+    const ring = Math.PI * (19.1 ** 2 - 3.16 ** 2);
     expect(opened.cutAreaMm2 / (ring * Math.SQRT2)).toBeCloseTo(1, 2);
     expect(openEdgeCount(weld(opened.mesh))).toBe(0);
     // What is left is half of it, and its hatching lies in the plane.

@@ -5,6 +5,7 @@ import { along, coordinatesOf, cross, dot, type Frame, frameFacing, minus, rotat
 import { KernelRefusal, type Kernel } from './kernel';
 import { framePlane, outlineFace } from './outlineFace';
 import { scoped, type Scope } from './scope';
+import { smoothCurve } from './smoothCurve';
 import { tagFresh, type FaceTag, type TaggedSolid } from './tagged';
 import { listed, ShapeMap } from './topology';
 
@@ -151,21 +152,8 @@ function pathEdge(kernel: Kernel, scope: Scope, piece: PathPiece) {
     );
     return scope.keep(scope.keep(new kernel.BRepBuilderAPI_MakeEdge(scope.keep(arc.Value()))).Edge());
   }
-  return scope.keep(scope.keep(new kernel.BRepBuilderAPI_MakeEdge(smoothCurve(kernel, scope, piece))).Edge());
-}
-
-function smoothCurve(
-  kernel: Kernel,
-  scope: Scope,
-  { points, closed }: Extract<PathPiece, { kind: 'smooth' }>,
-) {
-  const array = scope.keep(new kernel.NCollection_Array1_gp_Pnt(1, points.length));
-  for (const [index, at] of points.entries()) array.SetValue(index + 1, scope.keep(new kernel.gp_Pnt(...at)));
-  const held = scope.keep(new kernel.NCollection_HArray1_gp_Pnt(array));
-  const maker = scope.keep(new kernel.GeomAPI_Interpolate(held, closed, 1e-7));
-  maker.Perform();
-  if (!maker.IsDone()) throw new KernelRefusal('the smooth path failed');
-  return scope.keep(maker.Curve());
+  const curve = smoothCurve(kernel, scope, piece.points, piece);
+  return scope.keep(scope.keep(new kernel.BRepBuilderAPI_MakeEdge(curve)).Edge());
 }
 
 /** Axes square to the beginning of a path, by the curve's own tangent. */

@@ -214,6 +214,8 @@ const SENTENCES: Sentences = {
   'wedge.flat': () => 'Both ends are nearly zero high, which leaves nothing. Make one of them higher.',
   'spin.crossesAxis': ({ away, overMm }) =>
     `The outline reaches ${mm(overMm)} past the axis it turns about. Make the ${named(away)} larger, or the outline smaller.`,
+  'run.endingOnClosed': () =>
+    'A closed run comes back to its own beginning, so its section can’t become another. Take the other section away, or leave the path open.',
   'run.tooFewPoints': () => 'A closed path needs three points. Add one, or let it stay open.',
   'run.bendTooTight': ({ bend, halfMm }) =>
     `The ${named(bend)} must be more than the outline reaches from its path (${mm(halfMm)}). Make it larger, or 0 for sharp corners.`,

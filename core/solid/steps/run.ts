@@ -32,7 +32,8 @@ export const run: StepType<'run'> = {
     const { kernel, stand } = input;
     const loop = loopHere(step.outline, lengths, input, 'outline.');
     if (!loop.ok) return loop;
-    const ending = step.ending && !step.closed ? loopHere(step.ending, lengths, input, 'ending.') : ok(null);
+    if (step.ending && step.closed) return no({ code: 'run.endingOnClosed' });
+    const ending = step.ending ? loopHere(step.ending, lengths, input, 'ending.') : ok(null);
     if (!ending.ok) return ending;
     const points = step.path.map((_, index): Vec3 => [
       stand.at[0] + lengths[`path.${index}.x`]!.mm,
