@@ -1,5 +1,5 @@
 import type { Kernel } from './kernel';
-import { TaggedSolid, type FaceTag } from './tagged';
+import { TaggedSolid, type Origins } from './tagged';
 import { scoped } from './scope';
 import { partsOf, ShapeMap } from './topology';
 
@@ -10,14 +10,14 @@ export function compoundOf(kernel: Kernel, solids: readonly TaggedSolid[]): Tagg
     const builder = scope.keep(new kernel.TopoDS_Builder());
     const compound = new kernel.TopoDS_Compound();
     builder.MakeCompound(compound);
-    const tags = new ShapeMap<FaceTag>(kernel);
+    const all = new ShapeMap<Origins>(kernel);
     for (const solid of solids) {
       builder.Add(compound, solid.shape);
-      for (const [face, tag] of solid.tagMap().entries()) tags.set(face, tag);
+      for (const [face, origins] of solid.originMap().entries()) all.set(face, origins);
     }
     const faces = partsOf(kernel, scope, compound, 'TopAbs_FACE').map((face) => ({
       face: scope.release(face),
-      tag: tags.get(face)!,
+      origins: all.get(face)!,
     }));
     return new TaggedSolid(kernel, compound, faces);
   });

@@ -1,7 +1,7 @@
 import type { Vec3 } from './annotation';
 import { KernelRefusal } from './kernel';
 import { scoped } from './scope';
-import { type TaggedSolid, tagFresh, type FaceTag } from './tagged';
+import { type TaggedSolid, tagFresh, type FaceTag, type Origins } from './tagged';
 import { listed, partsOf, ShapeMap } from './topology';
 
 /**
@@ -31,11 +31,11 @@ export function drafted(
     maker.Build(scope.keep(new kernel.Message_ProgressRange()));
     if (!maker.IsDone()) throw new KernelRefusal('the sides can’t lean');
     // Leaned faces are listed as generated, their neighbours as modified (kernel-notes).
-    const names = new ShapeMap<FaceTag>(kernel);
-    for (const [face, tag] of solid.tagMap().entries()) {
+    const names = new ShapeMap<Origins>(kernel);
+    for (const [face, origins] of solid.originMap().entries()) {
       const next = [...listed(scope, maker.Modified(face)), ...listed(scope, maker.Generated(face))];
-      for (const made of next) names.set(made, tag);
-      if (next.length === 0) names.set(face, tag);
+      for (const made of next) names.set(made, origins);
+      if (next.length === 0) names.set(face, origins);
     }
     const shape = maker.Shape();
     const inside = partsOf(kernel, scope, shape, 'TopAbs_SOLID');

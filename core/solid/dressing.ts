@@ -3,7 +3,7 @@ import { guarded, KernelRefusal, type Shape } from './kernel';
 import { closestPoints } from './measure';
 import { dressEdges } from './operations';
 import { scoped, type Scope } from './scope';
-import { edgesWhere, type FaceTag, type TaggedSolid } from './tagged';
+import { edgesBetween, type FaceTag, type TaggedSolid } from './tagged';
 import { facesByEdge, partsOf } from './topology';
 
 /** A round or an ease: how large, mm, and for an ease its length on the other face if that is another. */
@@ -119,7 +119,7 @@ function inOrder(
 /** What is left of an edge; null if nothing is. */
 function foundAgain(scope: Scope, solid: TaggedSolid, { tags: [a, b], shape }: Known): Shape | null {
   const { kernel } = solid;
-  const candidates = edgesWhere(scope, solid, (tag, other) => tag === a && other === b);
+  const candidates = edgesBetween(scope, solid, a, b);
   const [middle] = partsOf(kernel, scope, shape, 'TopAbs_EDGE').map((edge) => {
     const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(edge))));
     const point = scope.keep(curve.Value((curve.FirstParameter() + curve.LastParameter()) / 2));

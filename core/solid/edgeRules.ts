@@ -6,7 +6,15 @@ import type { Shape } from './kernel';
 import { edgesOfPicks, faceOfPick } from './picks';
 import type { Scope } from './scope';
 import type { StepNumbers } from './stepKind';
-import { anyCopy, edgesWhere, faceTag, roleOf, stepOfTag, type FaceTag, type TaggedSolid } from './tagged';
+import {
+  anyCopy,
+  edgesWhere,
+  roleOf,
+  stepOfTag,
+  type FaceTag,
+  type Origins,
+  type TaggedSolid,
+} from './tagged';
 import { facesByEdge } from './topology';
 
 type Earlier = ReadonlyMap<string, StepNumbers>;
@@ -32,34 +40,62 @@ function caught(
   rule: Exclude<EdgeRule, { edges: 'picked' }>,
   earlier: Earlier,
 ): Result<Shape[], StepFault> {
-  const where = (wanted: (tag: FaceTag, other: FaceTag) => boolean) => ok(edgesWhere(scope, solid, wanted));
+  const where = (wanted: (origins: Origins, others: Origins) => boolean) =>
+    ok(edgesWhere(scope, solid, wanted));
+  const ofStep = (id: string) => (tag: FaceTag) => stepOfTag(tag) === id;
   switch (rule.edges) {
     case 'face':
       return rimOf(scope, solid, rule.face, earlier);
     case 'insides':
       return ok(hollowEdges(scope, solid));
     case 'all':
-      return where((tag) => stepOfTag(tag) === rule.of);
-    case 'between':
-      return where((tag, other) => stepOfTag(tag) === rule.of && stepOfTag(other) === rule.and);
+      return where((origins, others) => isOwn(ofStep(rule.of), origins, others));
+    case 'between': {
+      const [one, other] = [ofStep(rule.of), ofStep(rule.and)];
+      // What became one face with the other's is no place where they meet.
+      return where(
+        (origins, others) =>
+          origins.some(one) && !origins.some(other) && others.some(other) && !others.some(one),
+      );
+    }
     case 'mouths': {
       if (!earlier.has(rule.of)) return ok([]);
-      const isWall = (tag: FaceTag) => stepOfTag(tag) === rule.of && anyCopy(roleOf(tag)) === 'wall';
-      return where((tag, other) => isWall(tag) && stepOfTag(other) !== rule.of);
+      const own = ofStep(rule.of);
+      const isWall = (tag: FaceTag) => own(tag) && anyCopy(roleOf(tag)) === 'wall';
+      return where((origins, others) => origins.some(isWall) && !others.some(own));
     }
     case 'rims':
     case 'upright': {
       const of = earlier.get(rule.of);
       if (!of) return ok([]);
-      const caps = [faceTag(rule.of, 'top'), faceTag(rule.of, 'bottom')];
-      const isSide = (tag: FaceTag) => stepOfTag(tag) === rule.of && !caps.includes(tag);
-      if (rule.edges === 'upright') return where((tag, other) => isSide(tag) && isSide(other));
+      const own = ofStep(rule.of);
+      const isCap = (tag: FaceTag) => own(tag) && CAPS.includes(anyCopy(roleOf(tag)));
+      const isSide = (tag: FaceTag) => own(tag) && !CAPS.includes(anyCopy(roleOf(tag)));
+      if (rule.edges === 'upright') {
+        return where((origins, others) => origins.some(isSide) && others.some(isSide));
+      }
       // A cut has lost the cap that lay outside: there its sides meet whatever was there before.
       return where(
-        (tag, other) => isSide(tag) && (caps.includes(other) || (of.cuts && stepOfTag(other) !== rule.of)),
+        (origins, others) =>
+          origins.some(isSide) &&
+          (others.some(isCap) || (of.cuts && !others.some(own) && isOwn(own, origins, others))),
       );
     }
   }
+}
+
+/** The faces at the ends of what is raised. */
+const CAPS = ['top', 'bottom'];
+
+/**
+ * Whether an edge of a step's face is an edge of the step. Where its face became one with that of another step, edges
+ * between that one and the other step's own faces are the other's.
+ */
+function isOwn(own: (tag: FaceTag) => boolean, origins: Origins, others: Origins): boolean {
+  if (!origins.some(own)) return false;
+  if (others.some(own)) return true;
+  const merged = origins.filter((tag) => !own(tag)).map(stepOfTag);
+  return !others.some((tag) => merged.includes(stepOfTag(tag)));
 }
 
 function rimOf(

@@ -2,7 +2,7 @@ import { checkSolid } from './check';
 import { guarded, KernelRefusal, type Kernel, type Shape } from './kernel';
 import { unwrapped } from './operations';
 import { scoped, type Scope } from './scope';
-import { tagFresh, type FaceTag, type TaggedSolid } from './tagged';
+import { tagFresh, type Origins, type TaggedSolid } from './tagged';
 import { listed, partsOf, ShapeMap } from './topology';
 
 /** Gap below which the kernel takes faces for one, mm (kernel-notes). */
@@ -112,9 +112,9 @@ function offset(
     scope.keep(new kernel.Message_ProgressRange()),
   );
   if (!maker.IsDone()) return null;
-  const names = new ShapeMap<FaceTag>(kernel);
-  for (const [face, tag] of solid.tagMap().entries()) {
-    for (const next of imagesOf(scope, maker, face)) names.set(next, tag);
+  const names = new ShapeMap<Origins>(kernel);
+  for (const [face, origins] of solid.originMap().entries()) {
+    for (const next of imagesOf(scope, maker, face)) names.set(next, origins);
   }
   const shape = unwrapped(kernel, maker.Shape());
   if (keepsAny(kernel, scope, shape, maker, vanishingRounds(kernel, scope, solid.shape, mm))) {

@@ -3,7 +3,7 @@ import { along, coordinatesOf, cross, dot, minus, unit } from './frame';
 import type { Kernel, Shape } from './kernel';
 import { planeOf } from './picks';
 import { scoped, type Scope } from './scope';
-import { edgesWhere, type FaceTag, type TaggedSolid } from './tagged';
+import { edgesBetween, type FaceTag, type TaggedSolid } from './tagged';
 import { partsOf } from './topology';
 
 /**
@@ -111,9 +111,7 @@ function found(scope: Scope, solid: TaggedSolid, picked: Picked): Found | null {
   const { kernel } = solid;
   if (picked.kind === 'corner') return cornerFound(kernel, scope, solid.shape, picked.near);
   const candidates =
-    picked.kind === 'face'
-      ? solid.facesTagged(picked.tag)
-      : edgesWhere(scope, solid, (tag, other) => tag === picked.tags[0] && other === picked.tags[1]);
+    picked.kind === 'face' ? solid.facesTagged(picked.tag) : edgesBetween(scope, solid, ...picked.tags);
   if (candidates.length === 0) return null;
   const vertex = pointShape(kernel, scope, picked.near);
   const nearest = candidates

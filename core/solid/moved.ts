@@ -4,7 +4,7 @@ import { isWorld, transformationOf, type Frame } from './frame';
 import { boundingBox } from './check';
 import { scoped, type Scope } from './scope';
 import type { Stand } from './stand';
-import { carryTags, TaggedSolid, type FaceTag } from './tagged';
+import { carryTags, renamed, TaggedSolid, type FaceTag } from './tagged';
 import { partsOf } from './topology';
 
 type Transformation = InstanceType<Kernel['gp_Trsf']>;
@@ -38,8 +38,8 @@ export function copiesAt(
 ): TaggedSolid[] {
   const { kernel } = solid;
   return scoped((scope) => {
-    const tags = solid.tagMap();
-    const own = partsOf(kernel, scope, solid.shape, 'TopAbs_FACE').map((face) => tags.get(face)!);
+    const all = solid.originMap();
+    const own = partsOf(kernel, scope, solid.shape, 'TopAbs_FACE').map((face) => all.get(face)!);
     const up = scope.keep(
       new kernel.gp_Ax1(scope.keep(new kernel.gp_Pnt(0, 0, 0)), scope.keep(new kernel.gp_Dir(0, 0, 1))),
     );
@@ -52,7 +52,7 @@ export function copiesAt(
       const shape = solid.shape.Moved(scope.keep(new kernel.TopLoc_Location(transformation)), false);
       const faces = partsOf(kernel, scope, shape, 'TopAbs_FACE').map((face, index) => ({
         face: scope.release(face),
-        tag: retag(own[index]!, place),
+        origins: renamed(own[index]!, (tag) => retag(tag, place)),
       }));
       return new TaggedSolid(kernel, shape, faces);
     });

@@ -7,7 +7,7 @@ import { coordinatesOf, type Frame, frameFacing } from './frame';
 import type { Kernel, Shape } from './kernel';
 import { scoped, type Scope } from './scope';
 import type { StepNumbers } from './stepKind';
-import { anyCopy, edgesWhere, roleOf, stepOfTag, type FaceTag, type TaggedSolid } from './tagged';
+import { anyCopy, edgesBetween, roleOf, stepOfTag, type FaceTag, type TaggedSolid } from './tagged';
 
 const ROLE_WORDS: Record<string, string> = {
   top: 'the top',
@@ -62,7 +62,7 @@ export function edgesOfPicks(
   const edges: Shape[] = [];
   for (const { tags, near } of picks) {
     const [a, b] = tags;
-    const found = edgesWhere(scope, solid, (tag, other) => tag === a && other === b);
+    const found = edgesBetween(scope, solid, a, b);
     if (found.length === 0) {
       const lookingFor = `the edge where ${wordsOf(a, earlier)} meets ${wordsOf(b, earlier)}`;
       return no({ code: 'step.pickLost', lookingFor, tag: a });

@@ -17,10 +17,13 @@ export const copyRole = (role: string, copy: number): string => `${role}~${copy}
 export const anyCopy = (role: string): string => role.replace(/~\d+$/, '');
 export const stepOfTag = (tag: FaceTag): string => tag.slice(0, tag.lastIndexOf(':'));
 
-/** A face is kept by its own handle, so that it lives as long as the tag. */
+/** All that a face comes from: several where faces became one. It goes by the first in pictures; picks and rules know all. */
+export type Origins = readonly [FaceTag, ...FaceTag[]];
+
+/** A face is kept by its own handle, so that it lives as long as its tags. */
 interface TaggedFace {
   face: Shape;
-  tag: FaceTag;
+  origins: Origins;
 }
 
 /** A solid whose faces know their origin. Owns its kernel objects: `dispose` when it is done with. */
@@ -31,25 +34,38 @@ export class TaggedSolid {
     private readonly faces: readonly TaggedFace[],
   ) {}
 
-  /** Tags by face, for one piece of work. */
+  /** The tag that each face goes by, for one piece of work. */
   tagMap(): ShapeMap<FaceTag> {
     const map = new ShapeMap<FaceTag>(this.kernel);
-    for (const { face, tag } of this.faces) map.set(face, tag);
+    for (const { face, origins } of this.faces) map.set(face, origins[0]);
     return map;
   }
 
-  /** Its faces of a tag: several where something was cut in two. They belong to it. */
-  facesTagged(tag: FaceTag): Shape[] {
-    return this.faces.filter((face) => face.tag === tag).map(({ face }) => face);
+  /** All origins of each face, for one piece of work. */
+  originMap(): ShapeMap<Origins> {
+    const map = new ShapeMap<Origins>(this.kernel);
+    for (const { face, origins } of this.faces) map.set(face, origins);
+    return map;
   }
 
+  /** Its faces that come from a tag: several where something was cut in two. They belong to it. */
+  facesTagged(tag: FaceTag): Shape[] {
+    return this.faces.filter(({ origins }) => origins.includes(tag)).map(({ face }) => face);
+  }
+
+  /** The tag that each face goes by. */
   tagList(): FaceTag[] {
-    return this.faces.map(({ tag }) => tag);
+    return this.faces.map(({ origins }) => origins[0]);
+  }
+
+  /** Whatever its faces come from. */
+  allTags(): Set<FaceTag> {
+    return new Set(this.faces.flatMap(({ origins }) => origins));
   }
 
   /** Tags by the hash that the mesher puts on its face groups. */
   tagsByHash(): Map<number, FaceTag> {
-    return new Map(this.faces.map(({ face, tag }) => [hashOf(this.kernel, face), tag]));
+    return new Map(this.faces.map(({ face, origins }) => [hashOf(this.kernel, face), origins[0]]));
   }
 
   /** Itself, with its faces named otherwise. To be used in place of the one it was asked of. */
@@ -57,7 +73,7 @@ export class TaggedSolid {
     return new TaggedSolid(
       this.kernel,
       this.shape,
-      this.faces.map(({ face, tag }) => ({ face, tag: retag(tag) })),
+      this.faces.map(({ face, origins }) => ({ face, origins: renamed(origins, retag) })),
     );
   }
 
@@ -65,12 +81,12 @@ export class TaggedSolid {
   copied(): TaggedSolid {
     const { kernel } = this;
     return scoped((scope) => {
-      const tags = this.tagMap();
+      const origins = this.originMap();
       // The kernel shares what is behind a handle; no location, so that faces stay the same ones.
       const shape = this.shape.Located(scope.keep(this.shape.Location()), false);
       const faces = partsOf(kernel, scope, shape, 'TopAbs_FACE').map((face) => ({
         face: scope.release(face),
-        tag: tags.get(face)!,
+        origins: origins.get(face)!,
       }));
       return new TaggedSolid(kernel, shape, faces);
     });
@@ -82,13 +98,22 @@ export class TaggedSolid {
   }
 }
 
+/** Origins with each named otherwise. */
+export function renamed([first, ...others]: Origins, retag: (tag: FaceTag) => FaceTag): Origins {
+  return [retag(first), ...others.map(retag)];
+}
+
 /** Names every face of a fresh shape. */
-export function tagFresh(kernel: Kernel, shape: Shape, nameFace: (face: Shape) => FaceTag): TaggedSolid {
+export function tagFresh(
+  kernel: Kernel,
+  shape: Shape,
+  nameFace: (face: Shape) => FaceTag | Origins,
+): TaggedSolid {
   return scoped((scope) => {
-    const faces = partsOf(kernel, scope, shape, 'TopAbs_FACE').map((face) => ({
-      face: scope.release(face),
-      tag: nameFace(face),
-    }));
+    const faces = partsOf(kernel, scope, shape, 'TopAbs_FACE').map((face) => {
+      const name = nameFace(face);
+      return { face: scope.release(face), origins: typeof name === 'string' ? ([name] as const) : name };
+    });
     return new TaggedSolid(kernel, shape, faces);
   });
 }
@@ -100,8 +125,8 @@ export interface History {
 }
 
 /**
- * Carries tags from the inputs of an operation to its result by the kernel's history: modified faces keep the
- * tag, untouched ones are themselves.
+ * Carries tags from the inputs of an operation to its result by the kernel's history: modified faces keep their
+ * tags, untouched ones are themselves, and what became one face has the tags of all, that of the last input first.
  *
  * @param fresh names faces that have no parent face: the rounds and eases of a step that makes such faces.
  * @throws if a face of the result has no origin and none is expected: picks could not be trusted after that.
@@ -114,36 +139,43 @@ export function carryTags(
 ): TaggedSolid {
   const kernel = inputs[0]!.kernel;
   return scoped((scope) => {
-    const origin = new ShapeMap<FaceTag>(kernel);
+    const found = new ShapeMap<Origins>(kernel);
+    const add = (face: Shape, [first, ...others]: Origins) =>
+      found.set(face, [...new Set([first, ...others, ...(found.get(face) ?? [])])] as unknown as Origins);
     for (const input of inputs) {
-      for (const [face, tag] of input.tagMap().entries()) {
+      for (const [face, origins] of input.originMap().entries()) {
         const modified = listed(scope, history.Modified(face));
-        for (const next of modified) origin.set(next, tag);
-        if (modified.length === 0 && !history.IsDeleted(face)) origin.set(face, tag);
+        for (const next of modified) add(next, origins);
+        if (modified.length === 0 && !history.IsDeleted(face)) add(face, origins);
       }
     }
     const faces = partsOf(kernel, scope, result, 'TopAbs_FACE').map((face) => {
-      const tag = origin.get(face) ?? fresh;
-      if (tag === undefined) throw new Error('a face of the result has no origin');
-      return { face: scope.release(face), tag };
+      const origins: Origins | undefined = found.get(face) ?? (fresh === undefined ? undefined : [fresh]);
+      if (origins === undefined) throw new Error('a face of the result has no origin');
+      return { face: scope.release(face), origins };
     });
     return new TaggedSolid(kernel, result, faces);
   });
 }
 
-/** Edges where two faces meet whose tags are wanted. The caller's scope owns them. */
+/** Edges where two faces meet whose origins are wanted, either way round. The caller's scope owns them. */
 export function edgesWhere(
   scope: Scope,
   solid: TaggedSolid,
-  wanted: (tag: FaceTag, otherTag: FaceTag) => boolean,
+  wanted: (origins: Origins, others: Origins) => boolean,
 ): Shape[] {
-  const tags = solid.tagMap();
+  const all = solid.originMap();
   const edges: Shape[] = [];
   for (const [edge, faces] of facesByEdge(solid.kernel, scope, solid.shape).entries()) {
     const [first, second] = faces;
     if (!first || !second || first.IsSame(second)) continue;
-    const [tag, other] = [tags.get(first) ?? '', tags.get(second) ?? ''];
-    if (wanted(tag, other) || wanted(other, tag)) edges.push(edge);
+    const [origins, others] = [all.get(first), all.get(second)];
+    if (!origins || !others) continue;
+    if (wanted(origins, others) || wanted(others, origins)) edges.push(edge);
   }
   return edges;
 }
+
+/** As edgesWhere, between a face of one tag and a face of another. */
+export const edgesBetween = (scope: Scope, solid: TaggedSolid, one: FaceTag, other: FaceTag): Shape[] =>
+  edgesWhere(scope, solid, (origins, others) => origins.includes(one) && others.includes(other));

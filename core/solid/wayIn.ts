@@ -3,7 +3,8 @@ import { dot } from './frame';
 import { KernelRefusal, type Kernel, type Shape } from './kernel';
 import { booleanWithAll } from './operations';
 import { scoped, type Scope } from './scope';
-import { tagFresh, type TaggedSolid } from './tagged';
+import { tagFresh, type FaceTag, type TaggedSolid } from './tagged';
+import { facesByEdge, listed, ShapeMap } from './topology';
 
 /** Samples along each way of a round face, to see which way it looks. */
 const SAMPLES = 9;
@@ -16,7 +17,8 @@ export function withWayOut(solid: TaggedSolid, way: Vec3, lengthMm: number): Tag
   const { kernel } = solid;
   const prisms: TaggedSolid[] = [];
   try {
-    for (const [face, tag] of solid.tagMap().entries()) {
+    const tags = solid.tagMap();
+    for (const [face, tag] of tags.entries()) {
       const looks = looksTowards(kernel, face, way);
       if (looks === 'both') return null;
       if (looks !== 'towards') continue;
@@ -24,7 +26,16 @@ export function withWayOut(solid: TaggedSolid, way: Vec3, lengthMm: number): Tag
         scoped((scope) => {
           const by = scope.keep(new kernel.gp_Vec(way[0] * lengthMm, way[1] * lengthMm, way[2] * lengthMm));
           const prism = scope.keep(new kernel.BRepPrimAPI_MakePrism(face, by, true, true));
-          return tagFresh(kernel, prism.Shape(), () => tag);
+          // Each wall of the way in is the wall of the body that it goes on from.
+          const walls = new ShapeMap<FaceTag>(kernel);
+          for (const [edge, faces] of facesByEdge(kernel, scope, solid.shape).entries()) {
+            if (!faces.some((one) => one.IsSame(face))) continue;
+            const beside = faces.find((one) => !one.IsSame(face));
+            for (const wall of listed(scope, prism.Generated(edge))) {
+              walls.set(wall, (beside && tags.get(beside)) ?? tag);
+            }
+          }
+          return tagFresh(kernel, prism.Shape(), (one) => walls.get(one) ?? tag);
         }),
       );
     }

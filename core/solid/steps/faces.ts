@@ -2,14 +2,14 @@ import { no, ok, type Result, type StepFault } from '@core/fault';
 import { valuesIn, type Step } from '@core/model';
 
 import { cornerFills } from '../cornerFill';
-import { KernelRefusal } from '../kernel';
+import { KernelRefusal, type Shape } from '../kernel';
 import { booleanWithAll } from '../operations';
 import { facePlate } from '../facePlate';
 import { wordsOf } from '../picks';
 import { grown } from '../grown';
 import { resolveAll, resolvePosition } from '../resolve';
 import type { StepType } from '../stepKind';
-import { stepOfTag, type TaggedSolid } from '../tagged';
+import { stepOfTag, type FaceTag, type TaggedSolid } from '../tagged';
 
 /** Whether a step is made to fit: a fit gives it a number. */
 const isMating = (step: Step) => valuesIn(step).some(({ from }) => from === 'fit');
@@ -27,7 +27,9 @@ export const faces: StepType<'faces'> = {
       const own = earlier.get(id)?.step;
       return step.of === 'mating' ? own !== undefined && isMating(own) : id === step.of;
     };
-    const wanted = [...before.tagMap().entries()].filter(([, tag]) => isWanted(stepOfTag(tag)));
+    const wanted = [...before.originMap().entries()].flatMap(([face, origins]): [Shape, FaceTag][] =>
+      origins.some((tag) => isWanted(stepOfTag(tag))) ? [[face, origins[0]]] : [],
+    );
     if (wanted.length === 0) return no({ code: step.of === 'mating' ? 'faces.noneMates' : 'faces.none' });
     // Each face becomes a plate as thick as the way it goes, which is then added or taken away; corners are filled.
     const plates: TaggedSolid[] = [];

@@ -37,7 +37,7 @@ export function upToCurved(
   for (const piece of pieces) {
     const box = boundingBox(kernel, piece.shape);
     const begins = Math.abs((way > 0 ? box[2] : box[5]) - stand.level) < THERE_MM;
-    (begins && piece.tagList().includes(target) ? kept : others).push(piece);
+    (begins && piece.facesTagged(target).length > 0 ? kept : others).push(piece);
   }
   for (const piece of others) piece.dispose();
   if (kept.length === 0) return no({ code: 'raise.upToBehind' });
@@ -54,11 +54,11 @@ export function upToCurved(
 function piecesOf(solid: TaggedSolid): TaggedSolid[] {
   const { kernel } = solid;
   return scoped((scope) => {
-    const tags = solid.tagMap();
+    const all = solid.originMap();
     return partsOf(kernel, scope, solid.shape, 'TopAbs_SOLID').map((shape) => {
       const faces = partsOf(kernel, scope, shape, 'TopAbs_FACE').map((face) => ({
         face: scope.release(face),
-        tag: tags.get(face)!,
+        origins: all.get(face)!,
       }));
       return new TaggedSolid(kernel, scope.release(shape), faces);
     });

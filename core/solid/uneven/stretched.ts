@@ -28,8 +28,8 @@ interface Instance {
 export function stretched(solid: TaggedSolid, by: readonly [number, number, number]): TaggedSolid {
   const { kernel } = solid;
   return scoped((scope) => {
-    const tags = solid.tagMap();
-    const own = partsOf(kernel, scope, solid.shape, 'TopAbs_FACE').map((face) => tags.get(face)!);
+    const all = solid.originMap();
+    const own = partsOf(kernel, scope, solid.shape, 'TopAbs_FACE').map((face) => all.get(face)!);
     const text = stretchedText(kernel.BRepToolsWrapper.Write(solid.shape), by);
     const shape = kernel.BRepToolsWrapper.Read(text);
     kernel.BRepLib.EncodeRegularity(shape, SMOOTH_RAD);
@@ -38,7 +38,7 @@ export function stretched(solid: TaggedSolid, by: readonly [number, number, numb
     return new TaggedSolid(
       kernel,
       shape,
-      faces.map((face, index) => ({ face: scope.release(face), tag: own[index]! })),
+      faces.map((face, index) => ({ face: scope.release(face), origins: own[index]! })),
     );
   });
 }
