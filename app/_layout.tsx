@@ -1,7 +1,7 @@
 import '@ui/theme/global.css';
 
 import { QueryClientProvider } from '@tanstack/react-query';
-import { Slot } from 'expo-router';
+import { Slot, useSegments } from 'expo-router';
 import Head from 'expo-router/head';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -20,6 +20,8 @@ export default function Layout() {
   const ready = useAppFonts();
   const [client] = useState(createQueryClient);
   const restored = useKeptQueue(client);
+  // A repair has its own place for it, under the part.
+  const inRepair = (useSegments() as string[])[0] === 'repair';
   if (!ready || !restored) return null;
   return (
     <QueryClientProvider client={client}>
@@ -28,8 +30,10 @@ export default function Layout() {
       </Head>
       <SafeAreaProvider>
         <View className="h-full bg-paper">
-          <Slot />
-          <NoticeBar />
+          {inRepair ? null : <NoticeBar />}
+          <View className="min-h-0 flex-1">
+            <Slot />
+          </View>
           <UnsettledSheet />
         </View>
       </SafeAreaProvider>

@@ -158,6 +158,8 @@ export type StepFault =
   | { code: 'raise.nothingToGoThrough' }
   | { code: 'raise.missesBody' }
   | { code: 'repeat.notPossible' }
+  | { code: 'mirror.notPossible'; place: number }
+  | { code: 'mirror.fills'; place: number }
   | { code: 'stations.notRising'; place: number; at: NamedLength }
   | { code: 'hollow.wallTooThick'; wall: NamedLength; limitMm: number }
   | { code: 'hollow.nothingToOpen'; open: 'top' | 'bottom' | 'both' }

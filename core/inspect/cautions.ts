@@ -1,6 +1,6 @@
 import type { EvaluatedRepair } from '@core/fit';
 import { valuesIn, type Body } from '@core/model';
-import type { FaceTag, SharpRoot, SolidMesh, Vec3 } from '@core/solid';
+import type { FaceTag, SharpRoot, SolidMesh, StepNote, StepOutcome, Vec3 } from '@core/solid';
 import type { Material } from '@core/standards';
 
 import { pointContacts } from './contacts';
@@ -36,6 +36,7 @@ export type Caution = { where?: CautionPlace } & (
       lengthMm: number;
       thicknessMm: number;
     }
+  | ({ stepId: string } & StepNote)
   | ({ code: 'gears.collide'; otherId: string; other: string } & RingTrouble)
   | { code: 'bodies.overlap'; otherId: string; other: string; mm3: number }
   | { code: 'fit.unlike'; otherId: string; other: string; mm: number; wantedMm: number }
@@ -59,7 +60,7 @@ const BRIDGED_MM2 = 25;
 /**
  * What is to be said of a body by itself, gravest first.
  *
- * @param rootsOf the sharp hollow corners at which steps stand on others.
+ * @param rootsOf the sharp hollow corners at which steps stand on others; @param outcomes what its steps noted.
  */
 export function cautionsOf(
   body: Body,
@@ -67,13 +68,20 @@ export function cautionsOf(
   numbers: EvaluatedRepair,
   material: Material,
   rootsOf: (steps: ReadonlySet<string>) => SharpRoot[] = () => [],
+  outcomes: readonly StepOutcome[] = [],
 ): Caution[] {
   if (body.role !== 'spare') return [];
+  const noted = outcomes.flatMap((outcome): Caution[] =>
+    outcome.state === 'built'
+      ? (outcome.notes ?? []).map((note) => ({ stepId: outcome.stepId, ...note }))
+      : [],
+  );
   const tongues = tongueStrains(body, numbers, material).flatMap((one): Caution[] =>
     one.strain > one.limit ? [{ code: 'tongue.strained', ...one }] : [],
   );
-  if (!mesh) return tongues;
+  if (!mesh) return [...noted, ...tongues];
   return [
+    ...noted,
     ...contacts(mesh),
     ...walls(body, mesh, numbers, LEAST_WALL_MM[material.family]),
     ...tongues,

@@ -216,6 +216,19 @@ describe('evaluating a size', () => {
     });
   });
 
+  test('a size in inches is not rounded to a display in millimetres: 2 3/8 in is 60.325', () => {
+    const repair = size(['60.325']);
+    const value = () => {
+      const result = evaluateSize(repair.sizes[0]!, repair.readings, DEFAULT_WORKSHOP);
+      return 'value' in result ? result.value : null;
+    };
+    expect(value()).toBe(60.325);
+    // 1 3/16 in and 1 3/16 in, and a third of a hundredth more: to a thousandth.
+    const thirds = size(['30.1625', '30.1625', '30.17']);
+    const mean = evaluateSize(thirds.sizes[0]!, thirds.readings, DEFAULT_WORKSHOP);
+    expect(mean).toMatchObject({ value: 30.165 });
+  });
+
   test('leaves out what is left out or removed', () => {
     const repair = size(['38.20', '39.20', '12']);
     repair.readings[1]!.leftOut = 'jaws were tilted';

@@ -10,7 +10,10 @@ import { uncertaintyOfLimits, uncertaintyOfReadings, weighTogether, type Uncerta
 /** What is known of a size from its readings. Values in mm, radians or counts. */
 export interface MeasuredResult {
   status: 'measured';
-  /** Value taken, rounded to the resolution of the instrument that counts most, so that it can be written down. */
+  /**
+   * Value taken, rounded so that it can be written down: to the resolution of the instrument that counts most, or to a thousandth where
+   * readings lie between its steps (those in inches do).
+   */
   value: number;
   /** Of all readings alike. */
   mean: number;
@@ -80,7 +83,7 @@ export function evaluateSize(size: Size, readings: readonly Reading[], workshop:
   });
   return {
     status: 'measured',
-    value: roundTo(value, instrument.resolution),
+    value: roundTo(value, stepOf(values, instrument)),
     mean: mean(values),
     count: values.length,
     range: largest - smallest,
@@ -89,6 +92,20 @@ export function evaluateSize(size: Size, readings: readonly Reading[], workshop:
     taken: size.taken,
     doubtful: doubtfulReadings(values, spreads).map((index) => counted[index]!.id),
   };
+}
+
+/** A value with nothing of its own below this is written down whole, mm. */
+const FINE_STEP = 0.001;
+/** Readings nearer than this to a step of the display are on it, as a share of the step. */
+const ON_STEP = 1e-6;
+
+/** To what a value is rounded: 2 3/8 in is 60.325 mm, and stays so on a display in hundredths. */
+function stepOf(values: readonly number[], { resolution, quantity }: Instrument): number {
+  const isOnSteps = values.every((value) => {
+    const steps = value / resolution;
+    return Math.abs(steps - Math.round(steps)) < ON_STEP * Math.max(1, steps);
+  });
+  return isOnSteps || quantity !== 'length' ? resolution : Math.min(resolution, FINE_STEP);
 }
 
 /** The instrument that counts most, and what all of them together come to. */

@@ -8,7 +8,12 @@ export const EdgeRule = z.discriminatedUnion('edges', [
   /** Where the wall of a hole meets the outside. */
   z.strictObject({ edges: z.literal('mouths'), of: Id }),
   /** The outer edges at the top and bottom of a step's own solid; of a cut, its mouths and the rim of its floor. */
-  z.strictObject({ edges: z.literal('rims'), of: Id }),
+  z.strictObject({
+    edges: z.literal('rims'),
+    of: Id,
+    /** Those at one end alone. Where a cut has no face of its own left there, its mouth. */
+    end: z.enum(['top', 'bottom']).optional(),
+  }),
   /** The upright edges of a plate or a raised outline, where its sides meet. */
   z.strictObject({ edges: z.literal('upright'), of: Id }),
   /** Every edge of a step's own faces. */

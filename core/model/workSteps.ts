@@ -105,10 +105,14 @@ export const RepeatStep = z.strictObject({
   ]),
 });
 
-/** All that is there, mirrored across an upright plane through the axle line or the ground: beside itself, or instead. */
+/**
+ * Mirrored across an upright plane through the axle line or the ground: all that is there, beside itself or instead; or only what
+ * some steps before it made or took away, and the edges that they rounded or eased, beside themselves.
+ */
 export const MirrorStep = z.strictObject({
   ...step,
   kind: z.literal('mirror'),
+  of: z.array(Id).min(1).max(60).optional(),
   across: z.enum(['sides', 'frontBack', 'upDown']),
   keep: z.enum(['both', 'other']),
 });

@@ -26,14 +26,14 @@ import { guarded, KernelRefusal, type Kernel } from './kernel';
 import { edgesOf, meshOf, SCREEN_QUALITY, type SolidMesh } from './mesh';
 import { isSoundMesh } from './soundness';
 import { carriedStand, drawnInWorld, plainStand, standOf, type Stand } from './stand';
-import type { StepInput, StepNumbers, StepType, Surroundings } from './stepKind';
+import type { StepInput, StepNote, StepNumbers, StepType, Surroundings } from './stepKind';
 import { buildStep, placedTool, stepTypeOf } from './steps';
 import { frameOfOutline } from './steps/outlineNumbers';
 import type { TaggedSolid } from './tagged';
 
 /** How a step ended: built, failed with its fault, or waiting behind one that failed. */
 export type StepOutcome =
-  | { stepId: string; state: 'built' }
+  | { stepId: string; state: 'built'; notes?: readonly StepNote[] }
   | { stepId: string; state: 'failed'; fault: StepFault }
   | { stepId: string; state: 'waiting' }
   /** Switched off by the person; the others are built as if it were not there. */
@@ -70,6 +70,7 @@ interface Link {
   mesh: SolidMesh | null;
   box: Box;
   numbers: StepNumbers;
+  notes: readonly StepNote[];
 }
 
 /**
@@ -114,7 +115,8 @@ export class BodyBuilder {
         const stepId = step.id;
         const index = steps.indexOf(step);
         if (index < 0) return { stepId, state: 'off' };
-        if (index < this.#chain.length) return { stepId, state: 'built' };
+        const link = this.#chain[index];
+        if (link) return { stepId, state: 'built', ...(link.notes.length > 0 ? { notes: link.notes } : {}) };
         if (index === this.#chain.length && fault) return { stepId, state: 'failed', fault };
         return { stepId, state: 'waiting' };
       }),
@@ -228,8 +230,10 @@ export class BodyBuilder {
       ? this.#attempt(() => this.#standOf(step, place, lengths.value, { ...there, ...surroundings }))
       : ok(plainStand(there.box));
     if (!stand.ok) return stand;
+    const notes: StepNote[] = [];
     const input: StepInput = {
       kernel: this.kernel,
+      note: (note) => void notes.push(note),
       ...there,
       ...surroundings,
       stand: stand.value,
@@ -263,6 +267,7 @@ export class BodyBuilder {
       sealed: null,
       mesh: null,
       box,
+      notes,
       numbers: {
         kind: step.kind,
         step,

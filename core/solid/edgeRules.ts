@@ -74,11 +74,14 @@ function caught(
       if (rule.edges === 'upright') {
         return where((origins, others) => origins.some(isSide) && others.some(isSide));
       }
+      const { end } = rule;
+      const isWanted = (tag: FaceTag) => isCap(tag) && (!end || anyCopy(roleOf(tag)) === end);
       // A cut has lost the cap that lay outside: there its sides meet whatever was there before.
+      const isOpen = of.cuts && (!end || ![...solid.allTags()].some(isWanted));
       return where(
         (origins, others) =>
           origins.some(isSide) &&
-          (others.some(isCap) || (of.cuts && !others.some(own) && isOwn(own, origins, others))),
+          (others.some(isWanted) || (isOpen && !others.some(own) && isOwn(own, origins, others))),
       );
     }
   }

@@ -8,7 +8,7 @@ export { movedPoint, slideUntil, type Motion, type Slid } from './slide';
 export { tagWords } from './picks';
 export { countEdges, edgesToShow } from './edgePreview';
 export { sharpRoots, type SharpRoot } from './roots';
-export type { Surroundings } from './stepKind';
+export type { StepNote, Surroundings } from './stepKind';
 export { checkSolid, boundingBox, everyEdgeHasTwoFaces, type Box, type SolidCheck } from './check';
 export { FILE_QUALITY, SCREEN_QUALITY, meshOf, type MeshQuality, type SolidMesh } from './mesh';
 export { drawPicture, onPicture } from './picture';

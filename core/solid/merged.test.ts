@@ -92,3 +92,34 @@ describe('faces that became one know all that they come from', () => {
     builder.dispose();
   });
 });
+
+describe('the outer edges at one end', () => {
+  const post = raised(outlineOf('rectangle', { length: 10, breadth: 6, cornerRadius: 0 }), 4);
+  const eased = (end?: 'top' | 'bottom') =>
+    whole(
+      post,
+      stepOf('ease', { size: 0.5, where: { edges: 'rims', of: post.id, ...(end ? { end } : {}) } }),
+    );
+  /** Along four edges a triangle, less a pyramid of a third of 0.5³ at each corner. */
+  const ring = 2 * (10 + 6) * 0.125 - (4 * 0.5 ** 3) / 3;
+
+  test('are half of both', () => {
+    expectNear(eased('top'), 240 - ring);
+    expectNear(eased('bottom'), 240 - ring);
+    expectNear(eased(), 240 - 2 * ring);
+  });
+
+  test('of a cut are its mouth and the rim of its floor', () => {
+    const pocket = raised(outlineOf('circle', { diameter: 4 }), 2, { effect: 'cut', on: 'top' });
+    const rounded = (end: 'top' | 'bottom') =>
+      buildPiece(kernel, [
+        post,
+        pocket,
+        stepOf('ease', { size: 0.5, where: { edges: 'rims', of: pocket.id, end } }),
+      ]);
+    const before = 240 - Math.PI * 4 * 2;
+    // At the mouth a triangle is taken off outside the hole, at the floor one is put in inside; by Pappus.
+    expectNear(rounded('top').volume, before - 0.125 * 2 * Math.PI * (2 + 0.5 / 3));
+    expectNear(rounded('bottom').volume, before + 0.125 * 2 * Math.PI * (2 - 0.5 / 3));
+  });
+});

@@ -7,7 +7,15 @@ import { coordinatesOf, type Frame, frameFacing } from './frame';
 import type { Kernel, Shape } from './kernel';
 import { scoped, type Scope } from './scope';
 import type { StepNumbers } from './stepKind';
-import { anyCopy, edgesBetween, roleOf, stepOfTag, type FaceTag, type TaggedSolid } from './tagged';
+import {
+  anyCopy,
+  copyOfTag,
+  edgesBetween,
+  roleOf,
+  stepOfTag,
+  type FaceTag,
+  type TaggedSolid,
+} from './tagged';
 
 const ROLE_WORDS: Record<string, string> = {
   top: 'the top',
@@ -70,6 +78,37 @@ export function edgesOfPicks(
     edges.push(nearest(solid.kernel, scope, found, near));
   }
   return ok(edges);
+}
+
+/**
+ * Copies of a step that have an edge like those that were picked on several other copies, but not theirs: a repeat that has
+ * got one more since. Null where none is left out.
+ */
+export function copiesLeftOut(
+  solid: TaggedSolid,
+  picks: readonly EdgePick[],
+): { left: number; of: number } | null {
+  const plain = (tag: FaceTag) => `${stepOfTag(tag)}:${anyCopy(roleOf(tag))}`;
+  const picked = new Map<string, Set<number>>();
+  for (const tag of picks.flatMap(({ tags }) => tags)) {
+    const copy = copyOfTag(tag);
+    if (copy > 1) picked.set(plain(tag), (picked.get(plain(tag)) ?? new Set<number>()).add(copy));
+  }
+  const there = new Map<string, Set<number>>();
+  for (const tag of solid.allTags()) {
+    if (picked.has(plain(tag)) && copyOfTag(tag) > 1) {
+      there.set(plain(tag), (there.get(plain(tag)) ?? new Set<number>()).add(copyOfTag(tag)));
+    }
+  }
+  let worst: { left: number; of: number } | null = null;
+  for (const [key, own] of picked) {
+    const all = there.get(key);
+    // One that was picked by itself was meant by itself.
+    if (own.size < 2 || !all) continue;
+    const left = [...all].filter((copy) => !own.has(copy)).length;
+    if (left > 0 && left > (worst?.left ?? 0)) worst = { left, of: all.size };
+  }
+  return worst;
 }
 
 function nearest(kernel: Kernel, scope: Scope, shapes: readonly Shape[], near: Vec3): Shape {

@@ -3,6 +3,7 @@ import { numberValue, type Layout, type Step } from '@core/model';
 import { BodyBuilder, type Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
 import { LayoutDraft } from '@core/testing/layoutDraft';
+import { block, outlineOf, plain, raised, stepOf } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 
 let kernel: Kernel;
@@ -169,6 +170,54 @@ describe('a step repeated', () => {
   ])('%s is told', (_, steps, code) => expect(build(steps).faults).toMatchObject([{ code }]));
 });
 
+describe('what is said short of failing', () => {
+  const hole = stepOf('drill', { diameter: 4, depth: 'through', x: 0, y: 0 });
+  const row = (count: number, dx: number): Step =>
+    ({
+      id: 'row',
+      kind: 'repeat',
+      of: hole.id,
+      pattern: { by: 'row', count, ...plain({ dx, dy: 0 }) },
+    }) as Step;
+  const notesOf = (...steps: Step[]) =>
+    build(steps).steps.flatMap((one) => (one.state === 'built' ? (one.notes ?? []) : []));
+
+  test('copies that miss the part are counted', () => {
+    // At 0, 8, 16 and 24, of which the last lies outside a block 40 long.
+    expect(notesOf(block(40, 20, 5), hole, row(4, 8))).toEqual([{ code: 'copies.miss', missing: 1, of: 3 }]);
+    expect(notesOf(block(40, 20, 5), hole, row(3, 8))).toEqual([]);
+  });
+
+  test('a copy that came after its edges were picked is told', () => {
+    const peg = stepOf('peg', { diameter: 6, height: 4, on: 'top', x: -16, y: 0 }, 'peg');
+    const pegs = (count: number): Step =>
+      ({
+        id: 'pegs',
+        kind: 'repeat',
+        of: 'peg',
+        pattern: { by: 'row', count, ...plain({ dx: 10, dy: 0 }) },
+      }) as Step;
+    const pick = (copy: number) => ({
+      tags: [`pegs:wall~${copy}`, `pegs:top~${copy}`] as [string, string],
+      near: [-16 + 10 * (copy - 1), 0, 9] as [number, number, number],
+    });
+    const rounded = stepOf('round', { size: 0.5, where: { edges: 'picked', picks: [pick(2), pick(3)] } });
+    expect(notesOf(block(44, 20, 5), peg, pegs(3), rounded)).toEqual([]);
+    expect(notesOf(block(44, 20, 5), peg, pegs(4), rounded)).toEqual([
+      { code: 'edges.copiesLeft', left: 1, of: 3 },
+    ]);
+    // By rule, all copies are caught, however many there are.
+    const byRule = stepOf('round', { size: 0.5, where: { edges: 'rims', of: 'pegs' } });
+    const plainOnes = build([block(44, 20, 5), peg, pegs(4)]);
+    const made = build([block(44, 20, 5), peg, pegs(4), byRule]);
+    expect(made.steps.at(-1)).toMatchObject({ state: 'built' });
+    // What a round takes off an edge has its middle (10 − 3π) / (12 − 3π) of the radius in from both faces; by Pappus.
+    const [r, inwards] = [0.5, (10 - 3 * Math.PI) / (12 - 3 * Math.PI)];
+    const each = r * r * (1 - Math.PI / 4) * 2 * Math.PI * (3 - inwards * r);
+    expect(plainOnes.check!.volumeMm3 - made.check!.volumeMm3).toBeCloseTo(3 * each, 6);
+  });
+});
+
 describe('a mirror', () => {
   const bracket = draft.step('plate', { length: 40, breadth: 20, thickness: 3, cornerRadius: 0 }, 'plate');
   const peg = draft.step('peg', { diameter: 6, height: 5, x: 12, y: 0 }, 'peg');
@@ -189,6 +238,40 @@ describe('a mirror', () => {
     ]);
     expectVolume(built.volume, 40 * 20 * 3 + Math.PI * 45);
     expect(built.box!.map((mm) => Number(mm.toFixed(6)))).toEqual([-21, -10, 0, 20, 10, 8]);
+  });
+
+  describe('of a plate with one hole', () => {
+    const plate = block(40, 20, 5);
+    const bore = (x: number) => stepOf('drill', { diameter: 6, depth: 'through', x, y: 0 }, 'bore');
+    const HOLE = Math.PI * 9 * 5;
+
+    test('as a whole would fill the hole, and says so', () => {
+      const built = build([plate, bore(10), mirror('both')]);
+      expect(built.steps.at(-1)).toMatchObject({
+        state: 'failed',
+        fault: { code: 'mirror.fills', place: 2 },
+      });
+    });
+
+    test('mirrors the hole alone, its eased mouth with it', () => {
+      const ease = stepOf('ease', { size: 0.5, where: { edges: 'mouths', of: 'bore' } }, 'ease');
+      const two = (of: string[]) => build([plate, bore(10), ease, { ...mirror('both'), of } as Step]);
+      const ring =
+        build([plate, bore(10)]).check!.volumeMm3 - build([plate, bore(10), ease]).check!.volumeMm3;
+      expect(two(['bore']).check!.volumeMm3).toBeCloseTo(4000 - 2 * HOLE - ring, 6);
+      expect(two(['bore', 'ease']).check!.volumeMm3).toBeCloseTo(4000 - 2 * HOLE - 2 * ring, 6);
+    });
+
+    test('what is its own image already stays as it is', () => {
+      const built = build([plate, bore(0), mirror('both')]);
+      expect(built.check!.volumeMm3).toBeCloseTo(4000 - HOLE, 6);
+      expect(built.steps.every(({ state }) => state === 'built')).toBe(true);
+    });
+
+    test('half a part joins its image, with what is cut in both', () => {
+      const half = raised(outlineOf('rectangle', { length: 20, breadth: 20, cornerRadius: 0 }), 5, { x: 10 });
+      expect(build([half, bore(10), mirror('both')]).check!.volumeMm3).toBeCloseTo(4000 - 2 * HOLE, 6);
+    });
   });
 });
 

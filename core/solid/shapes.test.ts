@@ -286,6 +286,24 @@ describe('threads', () => {
     expectSolid(built, 2000 - 5 * threadArea(form, ridgeOf(form, 'inside', 0.1)!), 2e-4);
   }, 60_000);
 
+  test.each([
+    ['deeper than the part', 'M8', { length: 5 }, 20, 'drill.deeperThanBody'],
+    ['wider than the part', 'M20', { length: 3 }, 18, 'drill.widerThanBody'],
+    ['beside the part', 'M8', { length: 3, x: 30 }, 20, 'drill.missesBody'],
+  ])('a threaded hole %s is refused at once', (_, size, more, across, code) => {
+    const hole = stepOf('thread', {
+      on: 'top',
+      x: 0,
+      y: 0,
+      side: 'inside',
+      size,
+      play: 0.1,
+      made: 'modelled',
+      ...more,
+    });
+    expect(build(block(across, across, 5), hole).faults).toMatchObject([{ code }]);
+  });
+
   test('drawn only: the hole to tap, and what can’t be', () => {
     const thread = (more: object) =>
       build(

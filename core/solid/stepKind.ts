@@ -40,9 +40,18 @@ export interface StepInput extends Surroundings {
   stand: Stand;
   /** Numbers of the steps before this one, by step id. */
   earlier: ReadonlyMap<string, StepNumbers>;
+  /** Takes note of something for the person. */
+  note(note: StepNote): void;
   /** What an earlier step added or took away, made once more; null for one that worked on what was there. */
   toolOf(of: StepNumbers): Result<TaggedSolid, StepFault> | null;
 }
+
+/** Something a step did otherwise than it says, short of failing; worth a look. */
+export type StepNote =
+  /** Copies of a repeat that leave nothing on the part: they miss it, or lie within something. */
+  | { code: 'copies.miss'; missing: number; of: number }
+  /** Copies with an edge that was picked on others, and not on them. */
+  | { code: 'edges.copiesLeft'; left: number; of: number };
 
 /** A step's numbers, all resolved, with its kind. */
 export interface StepNumbers {

@@ -15,6 +15,8 @@ export const roleOf = (tag: FaceTag): string => tag.slice(tag.lastIndexOf(':') +
 export const copyRole = (role: string, copy: number): string => `${role}~${copy}`;
 /** The part a face plays, whichever copy it is on. */
 export const anyCopy = (role: string): string => role.replace(/~\d+$/, '');
+/** The number of the copy that a face is on, the step's own being 1. */
+export const copyOfTag = (tag: FaceTag): number => Number(/~(\d+)$/.exec(tag)?.[1] ?? 1);
 export const stepOfTag = (tag: FaceTag): string => tag.slice(0, tag.lastIndexOf(':'));
 
 /** All that a face comes from: several where faces became one. It goes by the first in pictures; picks and rules know all. */

@@ -268,6 +268,10 @@ const SENTENCES: Sentences = {
   'apart.touches': () =>
     'It touches what is there, so it can’t be a piece of its own. Move it away, or let it be joined.',
   'raise.missesBody': () => 'It lies wholly outside the part. Check its place to the right and to the back.',
+  'mirror.notPossible': ({ place }) =>
+    `Step ${place} works on all that is there, so it can’t be mirrored by itself. Choose steps that add, cut, round or ease.`,
+  'mirror.fills': ({ place }) =>
+    `The mirror image of all that is there fills what step ${place} has cut. Mirror only the steps that are to be on both sides, or mirror before that step.`,
   'repeat.notPossible': () =>
     'A step that works on edges or on all that is there can’t be repeated. Choose one that adds or cuts something.',
   'hollow.wallTooThick': ({ wall, limitMm }) =>

@@ -47,6 +47,10 @@ export function cautionSentence(
       return `The thinnest wall is ${mm(caution.mm)}; ${mm(caution.leastMm)} can be made in this material. Make it thicker, or the cut behind it less deep.`;
     case 'tongue.strained':
       return `The tongue is bent to a strain of ${percent(caution.strain)}; its material bears ${percent(caution.limit)} again and again. Make it ${mm(caution.lengthMm)} long, or ${mm(caution.thicknessMm)} thick.`;
+    case 'copies.miss':
+      return `Of the ${caution.of} copies of ${step(caution.stepId)}, ${caution.missing} ${caution.missing === 1 ? 'leaves' : 'leave'} nothing on the part: ${caution.missing === 1 ? 'it misses' : 'they miss'} it, or ${caution.missing === 1 ? 'lies' : 'lie'} within something. Make fewer, or move them.`;
+    case 'edges.copiesLeft':
+      return `Of ${caution.of} copies, ${caution.left} ${caution.left === 1 ? 'has' : 'have'} an edge that ${step(caution.stepId)} works on elsewhere, and not there: it was picked before they came. Pick it too, or choose the edges by rule.`;
     case 'gears.collide':
       return `Its teeth and those of ${caution.other} run into each other by ${mm(caution.mm)} as they turn: ${caution.teeth} teeth in a ring of ${caution.ringTeeth}. ${
         caution.fewest === null

@@ -1,5 +1,5 @@
 // Installs what is missing. Runs before any package is there, so it uses only what ships with Node.
-import { execFileSync, spawnSync } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -38,17 +38,40 @@ export function installPackages() {
   writeFileSync(stamp, lock);
 }
 
+/** How often, and for how long in all, another program is asked to let go of Debian's packages, ms. */
+const [ASK_AGAIN_MS, PATIENCE_MS] = [5000, 10 * 60 * 1000];
+const LOCKED = /Could not get lock|Unable to (acquire|lock)|is another process using it/i;
+
+/** Runs a program of Debian's until no other one holds its lock; ends with what it says if it fails otherwise. */
+export function whileLocked(attempt, { askAgainMs = ASK_AGAIN_MS, patienceMs = PATIENCE_MS } = {}) {
+  const until = Date.now() + patienceMs;
+  let told = false;
+  for (;;) {
+    const { status, stderr = '', error } = attempt();
+    if (status === 0) return;
+    if (!LOCKED.test(stderr) || Date.now() > until) {
+      throw new Error(`apt-get failed (${error?.message ?? `status ${status}`}). ${stderr}`);
+    }
+    if (!told) say('Waiting for another program that is installing packages');
+    told = true;
+    Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, askAgainMs);
+  }
+}
+
 /** Debian's Chromium, for the end-to-end tests. */
 export function installBrowser() {
   if (existsSync('/usr/bin/chromium')) return;
   say('Installing Chromium from Debian');
   const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
   const apt = (...args) => {
-    const [command, ...rest] = [...sudo, 'apt-get', ...args];
-    execFileSync(command, rest, {
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    });
+    const [command, ...rest] = [...sudo, 'apt-get', '-o', 'DPkg::Lock::Timeout=60', ...args];
+    whileLocked(() =>
+      spawnSync(command, rest, {
+        stdio: ['ignore', 'ignore', 'pipe'],
+        encoding: 'utf8',
+        env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+      }),
+    );
   };
   apt('update');
   apt('install', '-y', '--no-install-recommends', 'chromium');

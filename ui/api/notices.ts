@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 
-/** Something to say at the foot of the screen: a refusal, or a change that can be undone. */
+/** Something to say in passing: a refusal, or a change that can be undone. */
 export interface Notice {
   text: string;
   tone: 'plain' | 'wrong';

@@ -7,7 +7,10 @@ import { Button } from '../shared/Button';
 /** How long an offer to undo stays, ms. Deleted things can also be brought back where they stood. */
 const STAYS_MS = 12_000;
 
-/** Says at the foot of the screen what was just done or refused, and offers to take it back. */
+/**
+ * Says what was just done or refused, and offers to take it back. It takes room of its own where it stands, so that it covers nothing:
+ * what lies below it gives way, and what stands at the foot of the screen stays where it is.
+ */
 export function NoticeBar() {
   const { notice, dismiss } = useNotices();
   useEffect(() => {
@@ -18,7 +21,7 @@ export function NoticeBar() {
   if (!notice) return null;
   const { undo } = notice;
   return (
-    <View pointerEvents="box-none" className="absolute inset-x-0 bottom-[88px] items-center px-3">
+    <View className="items-center px-3 py-1.5">
       <View
         role={notice.tone === 'wrong' ? 'alert' : 'status'}
         className={`w-full max-w-[440px] flex-row items-center gap-2 rounded-lg py-1.5 pl-4 pr-1.5 ${

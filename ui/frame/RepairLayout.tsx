@@ -16,6 +16,7 @@ import { useWide } from '../shared/useWide';
 import { useListPicture } from '../solid/useListPicture';
 import { useSolid } from '../solid/useSolid';
 import { ConnectionSign } from './ConnectionSign';
+import { NoticeBar } from './NoticeBar';
 import { PartPane } from './PartPane';
 import { RepairHeader } from './RepairHeader';
 import { StageRule } from './StageRule';
@@ -95,6 +96,7 @@ function Frame({ repair }: { repair: Repair }) {
           <View className="w-[450px] border-r border-line bg-paper">
             <RepairHeader />
             <ConnectionSign />
+            <NoticeBar />
             <View role="main" className="flex-1">
               <Slot />
             </View>
@@ -106,6 +108,7 @@ function Frame({ repair }: { repair: Repair }) {
           <RepairHeader />
           <ConnectionSign />
           {withPart ? <PartHeight small={stage === 'sizes' && openSize !== null}>{part}</PartHeight> : null}
+          <NoticeBar />
           <View role="main" className="flex-1">
             <Slot />
           </View>

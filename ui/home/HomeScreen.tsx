@@ -48,7 +48,7 @@ export function HomeScreen() {
             placeholderTextColor={colours.muted}
             value={typed}
             onChangeText={setTyped}
-            className="h-12 rounded border border-rule bg-card px-3.5 font-sans text-[16px] text-ink"
+            className="h-12 rounded border border-rule bg-card px-3.5 font-sans text-[16px] text-ink focus:outline focus:outline-2 focus:outline-offset-2 focus:outline-green"
           />
         </View>
         <FlatList

@@ -23,7 +23,7 @@ export function RepairCard({ line, half }: { line: RepairLine; half: boolean }) 
       <Pressable
         accessibilityRole="link"
         accessibilityLabel={`${line.name}, ${STAGE_WORDS[line.stage]}: ${line.next}`}
-        className={`flex-row gap-3 rounded border border-line bg-card p-3 active:bg-green-soft ${half ? 'flex-1' : ''}`}
+        className={`flex-row gap-3 rounded border border-line bg-card p-3 active:bg-green-soft ${half ? 'max-w-[50%] flex-1' : ''}`}
       >
         <View className="h-[84px] w-[84px] items-center justify-center rounded-sm bg-bench">
           <LineDrawing picture={line.picture} size={76} />

@@ -14,7 +14,7 @@ export const Field = forwardRef<
     <View className="min-w-0 gap-1">
       <Text className="font-label text-[14px] text-muted">{label}</Text>
       <View
-        className={`flex-row items-center rounded border bg-card ${wrong ? 'border-rust' : 'border-rule'}`}
+        className={`flex-row items-center rounded border bg-card focus-within:outline focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-green ${wrong ? 'border-rust' : 'border-rule'}`}
       >
         <TextInput
           ref={ref}

@@ -83,7 +83,14 @@ export class BodyBench {
       const mesh = same && isKnown ? null : built.mesh();
       const cautions = same
         ? old.cautions
-        : cautionsOf(body, mesh, numbers, material, (of) => (built.solid ? sharpRoots(built.solid, of) : []));
+        : cautionsOf(
+            body,
+            mesh,
+            numbers,
+            material,
+            (of) => (built.solid ? sharpRoots(built.solid, of) : []),
+            built.steps,
+          );
       this.#bodies.set(body.id, { body, built, build, cautions });
       return {
         bodyId: body.id,

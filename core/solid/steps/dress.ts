@@ -4,12 +4,13 @@ import type { StepOf } from '@core/model';
 import { checkSolid } from '../check';
 import { dressed, dressedInTurn, type Dressing } from '../dressing';
 import { edgesOfRule } from '../edgeRules';
-import { KernelRefusal } from '../kernel';
-import { wordsOf } from '../picks';
+import { KernelRefusal, type Shape } from '../kernel';
+import { copiesLeftOut, wordsOf } from '../picks';
 import { resolveAll, resolveLength } from '../resolve';
-import { scoped } from '../scope';
+import { scoped, type Scope } from '../scope';
 import type { StepInput, StepType } from '../stepKind';
-import { faceTag, type TaggedSolid } from '../tagged';
+import { faceTag, stepOfTag, type TaggedSolid } from '../tagged';
+import { facesByEdge } from '../topology';
 
 /** Flat ease (chamfer). Its faces: flat. */
 export const ease: StepType<'ease'> = {
@@ -21,10 +22,7 @@ export const ease: StepType<'ease'> = {
       ? resolveAll({ size, other: resolveLength(step.other.length, 'other length', numbers) })
       : resolveAll({ size });
   },
-  build: (step, { size, other }, input) => {
-    const angle = step.other && 'angle' in step.other ? step.other.angle : null;
-    return build(step, size!, input, other?.mm ?? (angle === null ? null : size!.mm * Math.tan(angle)));
-  },
+  build: (step, { size, other }, input) => build(step, size!, input, otherOf(step, size!, other)),
   annotate: () => ({ annotations: [], centreLines: [] }),
 };
 
@@ -37,12 +35,30 @@ export const round: StepType<'round'> = {
   annotate: () => ({ annotations: [], centreLines: [] }),
 };
 
+/** The length of an ease on the second face of each edge; null where both are alike. */
+function otherOf(step: StepOf<'ease'>, size: NamedLength, other: NamedLength | undefined): number | null {
+  const angle = step.other && 'angle' in step.other ? step.other.angle : null;
+  return other?.mm ?? (angle === null ? null : size.mm * Math.tan(angle));
+}
+
+/** A step that was built, done once more on edges that it has not worked on yet: those of copies that came since. */
+export function dressedAgain(
+  step: StepOf<'ease'> | StepOf<'round'>,
+  lengths: Readonly<Record<string, NamedLength>>,
+  input: StepInput,
+): Result<TaggedSolid, StepFault> {
+  const size = lengths.size!;
+  const otherMm = step.kind === 'ease' ? otherOf(step, size, lengths.other) : null;
+  return build(step, size, input, otherMm, true);
+}
+
 /** @param otherMm of an ease: its length on the second face of each edge; null for the same on both. */
 function build(
   step: StepOf<'ease'> | StepOf<'round'>,
   size: NamedLength,
-  { before, earlier }: StepInput,
+  { before, earlier, note }: StepInput,
   otherMm: number | null,
+  again = false,
 ): Result<TaggedSolid, StepFault> {
   const { kind } = step;
   const verb = kind === 'ease' ? 'Ease' : 'Round';
@@ -50,8 +66,14 @@ function build(
   const tag = faceTag(step.id, kind === 'ease' ? 'flat' : 'round');
   const dressing: Dressing = { kind, mm: size.mm, otherMm, tag };
   return scoped((scope) => {
-    const edges = edgesOfRule(scope, before, step.where, earlier);
-    if (!edges.ok) return edges;
+    const found = edgesOfRule(scope, before, step.where, earlier);
+    if (!found.ok) return found;
+    const edges = ok(again ? untouched(scope, before, found.value, step.id) : found.value);
+    if (edges.value.length === 0) return no({ code: 'step.changesNothing' });
+    if (step.where.edges === 'picked') {
+      const left = copiesLeftOut(before, step.where.picks);
+      if (left) note({ code: 'edges.copiesLeft', ...left });
+    }
     try {
       const made = dressed(before, edges.value, dressing);
       // What the kernel calls done may cross itself: then, too, there is no room for all of it at once.
@@ -67,4 +89,13 @@ function build(
     const at = `where ${first} meets ${second}`;
     return no({ code: 'ease.tooLarge', size, verb, mostMm: inTurn.mostMm, at });
   });
+}
+
+/** Edges at which no face lies that a step has made. */
+function untouched(scope: Scope, solid: TaggedSolid, edges: readonly Shape[], stepId: string): Shape[] {
+  const faces = facesByEdge(solid.kernel, scope, solid.shape);
+  const all = solid.originMap();
+  return edges.filter((edge) =>
+    faces.get(edge)!.every((face) => !(all.get(face) ?? []).some((tag) => stepOfTag(tag) === stepId)),
+  );
 }

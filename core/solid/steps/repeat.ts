@@ -4,11 +4,11 @@ import type { Point } from '@core/outline';
 
 import type { Vec3 } from '../annotation';
 import { toWorld } from '../frame';
-import { boolean, booleanWithAll } from '../operations';
-import { copiesAt, mirrored } from '../moved';
+import { booleanWithAll } from '../operations';
+import { copiesAt } from '../moved';
 import { layoutPlaces, resolveAll, resolvePosition } from '../resolve';
 import type { StepNumbers, StepType } from '../stepKind';
-import { copyRole, faceTag, roleOf } from '../tagged';
+import { copyOfTag, copyRole, faceTag, roleOf, stepOfTag } from '../tagged';
 
 /** Where one copy goes: turned about the axle line, then moved. */
 interface Copy {
@@ -72,7 +72,13 @@ export const repeat: StepType<'repeat'> = {
     const copies = copiesAt(tool, places, (tag, place) => faceTag(step.id, copyRole(roleOf(tag), place + 2)));
     tool.dispose();
     try {
-      return ok(booleanWithAll(of.cuts ? 'cut' : 'fuse', before, copies, !of.cuts));
+      const made = booleanWithAll(of.cuts ? 'cut' : 'fuse', before, copies, !of.cuts);
+      const left = new Set([...made.allTags()].filter((tag) => stepOfTag(tag) === step.id).map(copyOfTag));
+      const missing = copies.length - left.size;
+      if (missing > 0 && missing < copies.length) {
+        input.note({ code: 'copies.miss', missing, of: copies.length });
+      }
+      return ok(made);
     } finally {
       for (const copy of copies) copy.dispose();
     }
@@ -179,28 +185,3 @@ function alongPath(points: readonly Point[], count: number): Point[] {
     return [ax + share * (bx - ax), ay + share * (by - ay)];
   });
 }
-
-/** What is there, mirrored: beside itself, or instead. Faces keep their names. */
-export const mirror: StepType<'mirror'> = {
-  kind: 'mirror',
-  effect: 'dresses',
-  resolve: () => ok({}),
-  build(step, _lengths, { before }) {
-    if (!before) return no({ code: 'step.firstMustAdd', verb: 'Mirror' });
-    const other = mirrored(before, step.across);
-    if (step.keep === 'other') return ok(other);
-    const both = boolean('fuse', before, other, true);
-    other.dispose();
-    return ok(both);
-  },
-  carries: ({ across, keep }) =>
-    keep === 'both'
-      ? null
-      : {
-          origin: [0, 0, 0],
-          x: [across === 'sides' ? -1 : 1, 0, 0],
-          y: [0, across === 'frontBack' ? -1 : 1, 0],
-          z: [0, 0, across === 'upDown' ? -1 : 1],
-        },
-  annotate: () => ({ annotations: [], centreLines: [] }),
-};

@@ -1,4 +1,4 @@
-import { no, ok } from '@core/fault';
+import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { StepOf } from '@core/model';
 import { ridgeOf, THREADS, threadForm } from '@core/standards';
 
@@ -36,6 +36,9 @@ export const thread: StepType<'thread'> = {
     if (!ridge || lengths.play!.mm < 0) {
       return no({ code: 'thread.playTooLarge', play: lengths.play!, depthMm: form.heightMm / 5 });
     }
+    const room =
+      side === 'inside' ? roomFor(2 * ridge.crestRadius, step.size, lengths.length ?? null, stand) : ok(null);
+    if (!room.ok) return room;
     const { from, to } = heightsOf(step, lengths.length?.mm ?? null, stand);
     const length = lengths.length ?? { what: 'length', tag: null, mm: to - from };
     if (length.mm < form.pitchMm) {
@@ -94,6 +97,28 @@ export const thread: StepType<'thread'> = {
     };
   },
 };
+
+/** A threaded hole that is wider than the part, misses it or comes out at its far side leaves slivers, and takes long to. */
+function roomFor(
+  acrossMm: number,
+  size: string,
+  length: NamedLength | null,
+  { at: [x, y], level, up, box }: Stand,
+): Result<null, StepFault> {
+  const [x0, y0, z0, x1, y1, z1] = box!;
+  const bore: NamedLength = { what: `thread ${size}`, tag: null, mm: acrossMm };
+  const bodyMm = Math.min(x1 - x0, y1 - y0);
+  if (acrossMm >= bodyMm) return no({ code: 'drill.widerThanBody', bore, bodyMm });
+  const radius = acrossMm / 2;
+  if (x - radius >= x1 || x + radius <= x0 || y - radius >= y1 || y + radius <= y0) {
+    return no({ code: 'drill.missesBody', bore });
+  }
+  const thickMm = up ? z1 - level : level - z0;
+  if (length && length.mm >= thickMm) {
+    return no({ code: 'drill.deeperThanBody', depth: { ...length, what: 'thread' }, bodyMm: thickMm });
+  }
+  return ok(null);
+}
 
 /** Where a threaded hole comes out of the part. */
 function mouthsOf({ length }: StepOf<'thread'>, { level, up, box }: Stand): Mouth[] {

@@ -26,6 +26,7 @@ function edgeWords(rule: EdgeRule, steps: readonly Step[]): string {
     case 'upright':
       return `the upright edges of ${stepWord(rule.of)}`;
     case 'rims': {
+      if (rule.end) return `the outer edges of ${stepWord(rule.of)} at its ${rule.end}`;
       const isPlate = steps.find(({ id }) => id === rule.of)?.kind === 'plate';
       if (isPlate) return 'the top and bottom edges of the plate';
       return `the outer edges${onlyOne(steps, hasRims) ? '' : ` of ${stepWord(rule.of)}`}`;
@@ -36,7 +37,7 @@ function edgeWords(rule: EdgeRule, steps: readonly Step[]): string {
 const isHole = (step: Step) => step.kind === 'drill' || step.kind === 'repeat';
 const SHEER = ['ball', 'ring', 'body'];
 const hasRims = (step: Step) =>
-  ['turn', 'plate', 'peg'].includes(step.kind) || ('effect' in step && !SHEER.includes(step.kind));
+  ['turn', 'plate', 'peg', 'repeat'].includes(step.kind) || ('effect' in step && !SHEER.includes(step.kind));
 const hasUprights = (step: Step) =>
   step.kind === 'plate' ||
   (step.kind === 'raise' && !['circle', 'ellipse'].includes(step.outline.shape)) ||
@@ -57,7 +58,13 @@ export function edgeChoice(step: StepOf<'ease' | 'round'>, steps: readonly Step[
   const own = before.flatMap((earlier): Grouped[] =>
     [
       ...(isHole(earlier) ? [{ edges: 'mouths' as const, of: earlier.id }] : []),
-      ...(hasRims(earlier) ? [{ edges: 'rims' as const, of: earlier.id }] : []),
+      ...(hasRims(earlier)
+        ? [
+            { edges: 'rims' as const, of: earlier.id },
+            { edges: 'rims' as const, of: earlier.id, end: 'top' as const },
+            { edges: 'rims' as const, of: earlier.id, end: 'bottom' as const },
+          ]
+        : []),
       ...(hasUprights(earlier) ? [{ edges: 'upright' as const, of: earlier.id }] : []),
       ...(makesFaces(earlier) ? [{ edges: 'all' as const, of: earlier.id }] : []),
     ].map((of) => ({ rule: of, group: `Step ${steps.indexOf(earlier) + 1}` })),

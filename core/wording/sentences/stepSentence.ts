@@ -3,6 +3,7 @@ import { effectOf, numberValue, placeOf, takesAway, type Step, type StepOf } fro
 import { edgeChoice, stepsBefore, unevenOptions, unevenParts } from './edges';
 import { formOptions, formSentence } from './forms';
 import { outlineOptions, outlineParts, heightParts, taperOptions, taperParts, turnParts } from './outlines';
+import { mirroredWhat } from './mirrors';
 import { added, chip, choice, verb, words, type Option, type SentencePart } from './parts';
 import { patternParts, REPEATABLE, stationRows, type NamedLayout } from './patterns';
 import {
@@ -236,11 +237,13 @@ export function stepSentence(
           ({ patch }) => patch.keep === step.keep,
           [
             { word: 'Mirror', patch: { keep: 'both' } },
-            { word: 'Turn into its mirror image', patch: { keep: 'other' } },
+            ...(step.of ? [] : [{ word: 'Turn into its mirror image', patch: { keep: 'other' } }]),
           ],
           true,
         ),
-        words(' all that is there, '),
+        words(' '),
+        mirroredWhat(step, steps),
+        words(', '),
         choice('which way', ({ patch }) => patch.across === step.across, [
           { word: 'left to right', patch: { across: 'sides' } },
           { word: 'front to back', patch: { across: 'frontBack' } },

@@ -1,6 +1,6 @@
 import Layers from 'lucide-react-native/icons/layers';
 import { useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { ScrollView, Text, View } from 'react-native';
 
 import type { Body } from '@core/model';
 
@@ -52,17 +52,23 @@ export function ShapeStage() {
     <View className="flex-1">
       <View className="flex-row items-center gap-2 px-3 pt-2">
         <View className="min-w-0 flex-1">
-          <Switch
-            label="Body"
-            options={bodies.map(({ id, name, role }) => ({
-              id,
-              // With several, there is no room on a phone to say of each what it is.
-              word: role === 'counterpart' && bodies.length < 3 ? `${name} (counterpart)` : name,
-              spoken: role === 'counterpart' ? `${name} (counterpart)` : name,
-            }))}
-            value={body.id}
-            onChange={setChosen}
-          />
+          {bodies.length === 1 ? (
+            // There is nothing to choose.
+            <Text numberOfLines={1} className="px-1 font-semibold text-[17px] text-ink">
+              {wordOf(body, bodies.length)}
+            </Text>
+          ) : (
+            <Switch
+              label="Body"
+              options={bodies.map((one) => ({
+                id: one.id,
+                word: wordOf(one, bodies.length),
+                spoken: wordOf(one, 1),
+              }))}
+              value={body.id}
+              onChange={setChosen}
+            />
+          )}
         </View>
         <HistoryButtons body={body} />
         <IconButton label="Bodies" onPress={() => setSheet('body')}>
@@ -99,3 +105,7 @@ export function ShapeStage() {
     </View>
   );
 }
+
+/** What a body is called; with several, there is no room on a phone to say of each what it is. */
+const wordOf = ({ name, role }: Body, count: number): string =>
+  role === 'counterpart' && count < 3 ? `${name} (counterpart)` : name;
