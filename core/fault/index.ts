@@ -153,6 +153,8 @@ export type StepFault =
   | { code: 'faces.otherForm'; face: string }
   | { code: 'faces.pastMiddle'; face: string }
   | { code: 'taper.nothing' }
+  | { code: 'taper.closes'; mostAngle: number; mostMm: number }
+  | { code: 'split.noGap' }
   | { code: 'split.missesBody'; at: NamedLength }
   | { code: 'split.pegsDoNotFit'; diameter: NamedLength }
   | { code: 'raise.nothingToGoThrough' }

@@ -13,6 +13,8 @@ export interface Sliver {
 /** Faces narrower than this are slivers, mm, if they are at least so many times as long. */
 const NARROW_MM = 0.03;
 const LONGER = 10;
+/** Narrower ones than this are no misfit of anybody's but the seam of a full round, mm. */
+const SEAM_MM = 1e-4;
 
 /** The sliver faces of a mesh, which mostly come from edges that miss each other by a hair. */
 export function sliversOf(mesh: SolidMesh): Sliver[] {
@@ -38,7 +40,7 @@ export function sliversOf(mesh: SolidMesh): Sliver[] {
     }
     const reach = Math.hypot(...minus(high, low));
     const breadthMm = reach > 0 ? area / reach : 0;
-    if (reach === 0 || breadthMm >= NARROW_MM || reach < LONGER * breadthMm) return [];
+    if (reach === 0 || breadthMm < SEAM_MM || breadthMm >= NARROW_MM || reach < LONGER * breadthMm) return [];
     return [{ tag, breadthMm, at: [0, 1, 2].map((axis) => (low[axis]! + high[axis]!) / 2) as Vec }];
   });
 }

@@ -62,7 +62,7 @@ const ID_KEYS = new Set([
 const NOT_OURS = 'workshop';
 
 /** Sizes have an `of` too, which is a word there; that of these steps and of an edge rule is the id of a step or a body. */
-const OF_STEPS = new Set<unknown>(['body', 'faces', 'taper', 'repeat']);
+const OF_STEPS = new Set<unknown>(['body', 'faces', 'taper', 'repeat', 'mirror']);
 const namesStep = (data: object) => 'edges' in data || ('kind' in data && OF_STEPS.has(data.kind));
 /** Faces moved may be all of them, or all that a fit is for. */
 const WORDS = ['all', 'mating'];
@@ -83,7 +83,12 @@ function renameIn<T>(data: T, renaming: Renaming): T {
       if (isPick && key === 'tag') return [key, renaming.renameTag(value as string)];
       if (isPick && key === 'tags') return [key, (value as string[]).map(renaming.renameTag)];
       const isId = ID_KEYS.has(key) || (key === 'of' && !WORDS.includes(value as string) && namesStep(data));
-      return [key, typeof value === 'string' && isId ? renaming.rename(value) : renameIn(value, renaming)];
+      if (!isId) return [key, renameIn(value, renaming)];
+      // A mirror names several.
+      if (Array.isArray(value) && value.every((id) => typeof id === 'string')) {
+        return [key, value.map((id) => renaming.rename(id))];
+      }
+      return [key, typeof value === 'string' ? renaming.rename(value) : renameIn(value, renaming)];
     }),
   ) as T;
 }

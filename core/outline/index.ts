@@ -12,6 +12,7 @@ export {
   type Loop,
   type Point,
 } from './curves';
+export { recognised, rejoined } from './recognised';
 export { evenedLoops } from './evened';
 export { gearRadii, halfToothAngle, type GearTeeth } from './gearTeeth';
 export { fewestRingTeeth, ringCollision } from './meshing';

@@ -60,6 +60,8 @@ export interface Built {
 /** A step that was built, with all that its solid needs to be used again. */
 interface Link {
   key: string;
+  /** The same without what the builder itself has added. */
+  own: string;
   solid: TaggedSolid;
   check: SolidCheck;
   /** Worked out when it is first asked for. */
@@ -81,6 +83,8 @@ export class BodyBuilder {
   #chain: Link[] = [];
   #changes = 0;
   #failedTool: Float32Array | null = null;
+  /** By a link's own key: how much wider its tool is made, mm. */
+  readonly #hairs = new Map<string, number>();
 
   /**
    * @param thorough the triangles of every part are looked at, not only of those whose steps are known to leave them
@@ -102,8 +106,7 @@ export class BodyBuilder {
     surroundings: Surroundings = ALONE,
   ): Built {
     const steps = body.steps.filter(({ off }) => !off);
-    const { failure, rebuilt } = this.#buildChain(body.steps, { numbers, onStep, surroundings });
-    const fault = this.#cutUnsealed() ?? failure;
+    const { fault, rebuilt } = this.#buildSealed(body.steps, { numbers, onStep, surroundings });
     const last = this.#chain.at(-1);
     return {
       solid: last?.solid ?? null,
@@ -135,6 +138,41 @@ export class BodyBuilder {
     this.#cutChain(0);
   }
 
+  /**
+   * Builds the chain and looks whether it closes. A tool that touches the part along a line alone, but is held elsewhere too, is made
+   * to overlap there by a hair: narrower by one it would still be one with the part.
+   */
+  #buildSealed(all: readonly Step[], work: Work): { fault: StepFault | null; rebuilt: number } {
+    let rebuilt = 0;
+    const build = () => {
+      const made = this.#buildChain(all, work);
+      rebuilt += made.rebuilt;
+      return made.failure;
+    };
+    for (;;) {
+      const failure = build();
+      const unsealed = this.#unsealed();
+      if (!unsealed) return { fault: failure, rebuilt };
+      const { index, fault } = unsealed;
+      const { own, numbers } = this.#chain[index]!;
+      const pieces = this.#chain[index - 1]?.check.pieces ?? 0;
+      const mayOverlap =
+        fault.code === 'step.touchesAtEdge' &&
+        !this.#hairs.has(own) &&
+        stepTypeOf(numbers.kind).tool !== undefined &&
+        effectOf(numbers.step) === 'add';
+      if (!mayOverlap) {
+        this.#cutChain(index);
+        return { fault, rebuilt };
+      }
+      this.#hairs.set(own, -HAIR_MM);
+      build();
+      const narrower = this.#chain[index];
+      const isHeld = narrower?.own === own && narrower.check.pieces === pieces;
+      this.#hairs.set(own, isHeld ? HAIR_MM : 0);
+    }
+  }
+
   /** Makes the chain current as far as it goes; afterwards it holds the steps before the first failure. */
   #buildChain(all: readonly Step[], work: Work): { failure: StepFault | null; rebuilt: number } {
     const earlier = new Map<string, StepNumbers>();
@@ -157,9 +195,9 @@ export class BodyBuilder {
   /**
    * The dearest checks, that every edge has a face on both sides and, after steps that may leave it otherwise, that the
    * triangles close round the volume, are made of the last solid alone: what is open does not close again. If one
-   * fails, the step that opened it is looked for, and all from there on is dropped.
+   * fails, the step that opened it is looked for.
    */
-  #cutUnsealed(): StepFault | null {
+  #unsealed(): { index: number; fault: StepFault } | null {
     const isSealed = (link: Link) =>
       (link.sealed ??=
         everyEdgeHasTwoFaces(this.kernel, link.solid.shape) &&
@@ -169,10 +207,12 @@ export class BodyBuilder {
     if (!last || isSealed(last)) return null;
     const opened = this.#chain.findIndex((link) => !isSealed(link));
     const touches = touchesAtEdge(this.kernel, this.#chain[opened]!.solid.shape);
-    this.#cutChain(opened);
-    return touches
-      ? { code: 'step.touchesAtEdge' }
-      : { code: 'step.notValid', reason: 'the solid is not closed' };
+    return {
+      index: opened,
+      fault: touches
+        ? { code: 'step.touchesAtEdge' }
+        : { code: 'step.notValid', reason: 'the solid is not closed' },
+    };
   }
 
   #meshOf(link: Link): SolidMesh {
@@ -217,7 +257,9 @@ export class BodyBuilder {
       keysOfOthers.push(other.value.key);
     }
     const font = step.kind === 'text' && surroundings.font !== null;
-    const key = JSON.stringify([{ ...step, note: undefined }, lengths.value, of, keysOfOthers, font]);
+    const own = JSON.stringify([{ ...step, note: undefined }, lengths.value, of, keysOfOthers, font]);
+    const hair = this.#hairs.get(own) ?? 0;
+    const key = `${own} ${hair}`;
     if (this.#chain[index]?.key === key) return ok({ reused: true });
 
     this.#cutChain(index);
@@ -233,6 +275,8 @@ export class BodyBuilder {
     const notes: StepNote[] = [];
     const input: StepInput = {
       kernel: this.kernel,
+      merge: true,
+      hair,
       note: (note) => void notes.push(note),
       ...there,
       ...surroundings,
@@ -244,19 +288,25 @@ export class BodyBuilder {
           : placedTool(of.step, of.lengths, { ...input, stand: of.stand }),
     };
     const effect = boundOf(step, type.effect, earlier);
-    const made = this.#attempt(() => buildStep(step, lengths.value, input));
+    const attempt = (merge: boolean): Result<{ solid: TaggedSolid; check: SolidCheck }, StepFault> => {
+      notes.length = 0;
+      const made = this.#attempt(() => buildStep(step, lengths.value, { ...input, merge }));
+      if (!made.ok) return made;
+      const solid = made.value;
+      const check = guarded(this.kernel, () => checkSolid(this.kernel, solid.shape));
+      const fault = findFault(check, before?.check ?? null, effect);
+      if (!fault) return ok({ solid, check });
+      solid.dispose();
+      return no(fault);
+    };
+    let made = attempt(true);
+    // Faces that were made one across the seam of a round one may cross: left as they are they do not.
+    if (!made.ok && made.fault.code === 'step.notValid') made = attempt(false);
     if (!made.ok) {
       this.#failedTool = this.#outlineOfTool(step, lengths.value, input);
       return made;
     }
-    const solid = made.value;
-    const check = guarded(this.kernel, () => checkSolid(this.kernel, solid.shape));
-    const fault = findFault(check, before?.check ?? null, effect);
-    if (fault) {
-      solid.dispose();
-      this.#failedTool = this.#outlineOfTool(step, lengths.value, input);
-      return no(fault);
-    }
+    const { solid, check } = made.value;
     const box = boundingBox(this.kernel, solid.shape);
     this.#changes += 1;
     this.#chain.push({
@@ -266,6 +316,7 @@ export class BodyBuilder {
       areaMm2: null,
       sealed: null,
       mesh: null,
+      own,
       box,
       notes,
       numbers: {
@@ -344,6 +395,9 @@ function addTo(earlier: Map<string, StepNumbers>, numbers: StepNumbers): void {
   }
   earlier.set(numbers.step.id, numbers);
 }
+
+/** How far a tool is made to overlap what it would touch along a line, mm: a micrometre, a tenth of what anybody measures. */
+const HAIR_MM = 0.001;
 
 /** What a build works from. */
 interface Work {

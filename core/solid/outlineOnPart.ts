@@ -4,7 +4,9 @@ import {
   boxOfLoop,
   loopsOfCurves,
   polygonOf,
+  recognised,
   regionOfLoops,
+  rejoined,
   type Curve,
   type Loop,
   type Point,
@@ -28,7 +30,7 @@ export function regionOfFace(kernel: Kernel, face: Shape): Result<Region, StepFa
   if (!on) return no({ code: 'pick.notFlat' });
   return scoped((scope) => {
     const loops = loopsOfCurves(curvesOf(kernel, scope, face, on.frame));
-    return loops.ok ? regionOfLoops(loops.value) : loops;
+    return loops.ok ? regionOfLoops(loops.value.map(rejoined)) : loops;
   });
 }
 
@@ -88,7 +90,7 @@ function attempt(
         const made = scope.keep(maker.Shape());
         if (made.IsNull()) return null;
         const loops = loopsOfCurves(curvesOf(kernel, scope, made, WORLD));
-        return loops.ok && loops.value.length === 1 ? loops.value[0]! : null;
+        return loops.ok && loops.value.length === 1 ? rejoined(loops.value[0]!) : null;
       }),
     );
   } catch (error) {
@@ -130,7 +132,7 @@ function curvesOf(kernel: Kernel, scope: Scope, shape: Shape, frame: Frame): Cur
       default: {
         const count = isClosed ? CURVE_POINTS : CURVE_POINTS + 1;
         const points = Array.from({ length: count }, (_, place) => at(place / CURVE_POINTS));
-        return { kind: 'spline', points, closed: isClosed, role };
+        return isClosed ? { kind: 'spline', points, closed: true, role } : recognised(points, role);
       }
     }
   });

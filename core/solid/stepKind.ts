@@ -40,6 +40,13 @@ export interface StepInput extends Surroundings {
   stand: Stand;
   /** Numbers of the steps before this one, by step id. */
   earlier: ReadonlyMap<string, StepNumbers>;
+  /** Faces that came to lie in one another are made one. Not where the kernel makes a solid of it that is none. */
+  merge: boolean;
+  /**
+   * How much wider a tool is than it says, mm; zero, but a micrometre where it would touch the part along a line and nowhere else: the
+   * kernel has no solid that touches itself.
+   */
+  hair: number;
   /** Takes note of something for the person. */
   note(note: StepNote): void;
   /** What an earlier step added or took away, made once more; null for one that worked on what was there. */

@@ -253,6 +253,10 @@ const SENTENCES: Sentences = {
     `Flat faces, cylinders, cones and balls can be moved by themselves, and ${face} is none of them. Change the step that makes it, or move all faces.`,
   'faces.pastMiddle': ({ face }) =>
     `This moves ${face} past its own middle, so that nothing is left of it. Move it less.`,
+  'split.noGap': () =>
+    'Two halves that lie face on face are one piece in a file. Give the gap between them a length, or keep one half alone.',
+  'taper.closes': ({ mostAngle, mostMm }) =>
+    `Leaning so far, its sides meet before they reach their height. At this height they can lean by up to about ${Number(((mostAngle * 180) / Math.PI).toFixed(1))}°; at this angle it can be about ${mm(mostMm)} high.`,
   'taper.nothing': () => 'None of these sides can lean: they are gone, or not upright. Choose another step.',
   'split.missesBody': ({ at }) => `A cut at ${mm(at.mm)} misses the part. Choose a place within it.`,
   'split.pegsDoNotFit': ({ diameter }) =>

@@ -52,6 +52,9 @@ export function dressedAgain(
   return build(step, size, input, otherMm, true);
 }
 
+/** What is left of the face between the edges of a full round, half of it, mm: less than anybody sees or measures. */
+const FULL_ROUND_MM = 1e-5;
+
 /** @param otherMm of an ease: its length on the second face of each edge; null for the same on both. */
 function build(
   step: StepOf<'ease'> | StepOf<'round'>,
@@ -74,14 +77,17 @@ function build(
       const left = copiesLeftOut(before, step.where.picks);
       if (left) note({ code: 'edges.copiesLeft', ...left });
     }
-    try {
-      const made = dressed(before, edges.value, dressing);
-      // What the kernel calls done may cross itself: then, too, there is no room for all of it at once.
-      if (checkSolid(before.kernel, made.shape).valid) return ok(made);
-      made.dispose();
-    } catch (error) {
-      // The kernel's refusal of a round or an ease has one cause here: there is no room for it.
-      if (!(error instanceof KernelRefusal)) throw error;
+    // A full round leaves nothing between two edges, which the kernel refuses; but not a hair of it.
+    for (const less of kind === 'round' ? [0, FULL_ROUND_MM] : [0]) {
+      try {
+        const made = dressed(before, edges.value, { ...dressing, mm: size.mm - less });
+        // What the kernel calls done may cross itself: then, too, there is no room for all of it at once.
+        if (checkSolid(before.kernel, made.shape).valid) return ok(made);
+        made.dispose();
+      } catch (error) {
+        // The kernel's refusal of a round or an ease has one cause here: there is no room for it.
+        if (!(error instanceof KernelRefusal)) throw error;
+      }
     }
     const inTurn = dressedInTurn(before, edges.value, dressing);
     if (!('stuckAt' in inTurn)) return ok(inTurn);

@@ -16,8 +16,9 @@ export function applied(
   before: TaggedSolid | null,
   tool: TaggedSolid,
   verb: string,
+  merge = true,
 ): Result<TaggedSolid, StepFault> {
-  if (effect === 'add' || (effect === 'apart' && !before)) return ok(joinTo(before, tool));
+  if (effect === 'add' || (effect === 'apart' && !before)) return ok(joinTo(before, tool, merge));
   if (!before) {
     tool.dispose();
     return no({ code: 'step.firstMustAdd', verb });

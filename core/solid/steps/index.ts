@@ -1,7 +1,9 @@
 import { ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import { effectOf, type Step, type StepKind } from '@core/model';
 
-import { broughtTo } from '../moved';
+import { boundingBox } from '../check';
+import { broughtTo, placedAnew } from '../moved';
+import { stretched } from '../uneven/stretched';
 import type { StepInput, StepType } from '../stepKind';
 import type { TaggedSolid } from '../tagged';
 import { blend } from './blend';
@@ -79,7 +81,23 @@ export function placedTool(
   const type = stepTypeOf(step.kind);
   if (!type.tool) return null;
   const made = type.tool(step as never, lengths, input);
-  return made.ok ? ok(broughtTo(input.stand, made.value)) : made;
+  return made.ok ? ok(broughtTo(input.stand, widened(made.value, input))) : made;
+}
+
+/** A tool that is a hair wider or narrower, about its own middle. Takes it over. */
+function widened(tool: TaggedSolid, { kernel, hair }: StepInput): TaggedSolid {
+  if (hair === 0) return tool;
+  const [x0, y0, , x1, y1] = boundingBox(kernel, tool.shape);
+  const [x, y] = [(x0 + x1) / 2, (y0 + y1) / 2];
+  const moved = (solid: TaggedSolid, sign: 1 | -1) => {
+    const there = placedAnew(solid, { scale: 1, axis: 'z', turn: 0, by: [sign * x, sign * y, 0] });
+    solid.dispose();
+    return there;
+  };
+  const atOrigin = moved(tool, -1);
+  const wider = stretched(atOrigin, [1 + (2 * hair) / (x1 - x0), 1 + (2 * hair) / (y1 - y0), 1]);
+  atOrigin.dispose();
+  return moved(wider, 1);
 }
 
 /** The solid after a step. */
@@ -90,5 +108,7 @@ export function buildStep(
 ): Result<TaggedSolid, StepFault> {
   const tool = placedTool(step, lengths, input);
   if (!tool) return stepTypeOf(step.kind).build!(step as never, lengths, input);
-  return tool.ok ? applied(effectOf(step), input.before, tool.value, VERBS[step.kind] ?? 'Cut out') : tool;
+  return tool.ok
+    ? applied(effectOf(step), input.before, tool.value, VERBS[step.kind] ?? 'Cut out', input.merge)
+    : tool;
 }

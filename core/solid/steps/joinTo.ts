@@ -2,9 +2,9 @@ import { boolean } from '../operations';
 import type { TaggedSolid } from '../tagged';
 
 /** Adds a fresh solid to what is there; alone it starts the body. Takes over `added`. */
-export function joinTo(before: TaggedSolid | null, added: TaggedSolid): TaggedSolid {
+export function joinTo(before: TaggedSolid | null, added: TaggedSolid, merge = true): TaggedSolid {
   if (!before) return added;
-  const joined = boolean('fuse', before, added, true);
+  const joined = boolean('fuse', before, added, merge);
   added.dispose();
   return joined;
 }

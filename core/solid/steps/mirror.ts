@@ -26,7 +26,7 @@ export const mirror: StepType<'mirror'> = {
     if (step.keep === 'both' && isOwnImage(before, step.across)) return ok(before.copied());
     const other = mirrored(before, step.across);
     if (step.keep === 'other') return ok(other);
-    const both = boolean('fuse', before, other, true);
+    const both = boolean('fuse', before, other, input.merge);
     other.dispose();
     // Half of a part has nothing on the other side to be filled; a whole one may.
     const filled = emptiedFaces(before, both, step.across, cuttersOf(input));
@@ -85,7 +85,7 @@ function mirroredStep(
   if (!made.ok) return made;
   const tool = mirrored(made.value, across);
   made.value.dispose();
-  return applied(effectOf(step), now, tool, 'Mirror');
+  return applied(effectOf(step), now, tool, 'Mirror', input.merge);
 }
 
 /** Picks are looked for on the other side; rules catch there what they caught here, since what is rounded here is no edge any more. */

@@ -60,6 +60,11 @@ export const raise: StepType<'raise'> = {
     }
     if (!tool.ok || !step.taper) return tool;
     const goesUp = !takesAway(step.effect) || stand.up;
+    const closes = closesBefore(step.taper, region.outer, heights(step, lengths, stand));
+    if (closes) {
+      tool.value.dispose();
+      return no(closes);
+    }
     const leaned = drafted(
       tool.value,
       (tag) => tag !== faceTag(step.id, 'top') && tag !== faceTag(step.id, 'bottom'),
@@ -110,6 +115,21 @@ function asItLies(step: StepOf<'raise'>, region: Region, input: StepInput): Resu
   if (!taken.ok || !taken.value) return taken.ok ? ok(region) : taken;
   const map = mapBetween(taken.value, input.stand.frame);
   return map ? ok(mappedRegion(region, map)) : no({ code: 'outline.notLevelThere' });
+}
+
+/** What is said of sides that meet before they are as high as they should be; null where they don't, as far as their box tells. */
+function closesBefore(
+  taper: number,
+  loop: Loop,
+  { from, to }: { from: number; to: number },
+): StepFault | null {
+  const [x0, y0, x1, y1] = boxOfLoop(loop);
+  const half = Math.min(x1 - x0, y1 - y0) / 2;
+  const height = to - from;
+  if (taper <= 0 || height * Math.tan(taper) < half) return null;
+  // A little less than where they meet, in whole tenths.
+  const mostAngle = Math.floor((Math.atan(half / height) * 1800) / Math.PI - 0.5) * (Math.PI / 1800);
+  return { code: 'taper.closes', mostAngle, mostMm: Math.floor(10 * (half / Math.tan(taper)) - 0.5) / 10 };
 }
 
 type Numbers = Record<string, Result<NamedLength, StepFault>>;

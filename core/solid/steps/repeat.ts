@@ -72,7 +72,7 @@ export const repeat: StepType<'repeat'> = {
     const copies = copiesAt(tool, places, (tag, place) => faceTag(step.id, copyRole(roleOf(tag), place + 2)));
     tool.dispose();
     try {
-      const made = booleanWithAll(of.cuts ? 'cut' : 'fuse', before, copies, !of.cuts);
+      const made = booleanWithAll(of.cuts ? 'cut' : 'fuse', before, copies, !of.cuts && input.merge);
       const left = new Set([...made.allTags()].filter((tag) => stepOfTag(tag) === step.id).map(copyOfTag));
       const missing = copies.length - left.size;
       if (missing > 0 && missing < copies.length) {

@@ -70,6 +70,11 @@ export const split: StepType<'split'> = {
       if (!slotted) return no({ code: 'split.tiesDoNotFit', breadth: lengths.tieBreadth! });
       [low, high] = slotted;
     }
+    if (lengths.gap!.mm <= 0) {
+      low.dispose();
+      high.dispose();
+      return no({ code: 'split.noGap' });
+    }
     const by = along([0, 0, 0], frame.z, lengths.gap!.mm);
     const moved = placedAnew(high, { scale: 1, axis: 'z', turn: 0, by });
     high.dispose();
