@@ -52,6 +52,9 @@ export type FormulaFault =
   | { code: 'formula.exponent'; text: string }
   | { code: 'formula.unknownWord'; word: string }
   | { code: 'formula.unknownSize'; tag: string }
+  | { code: 'formula.fitInSize'; name: string }
+  | { code: 'formula.noFit'; name: string; tag: string }
+  | { code: 'formula.severalFits'; tag: string; choices: string }
   | { code: 'formula.mixedUnits'; left: string; right: string }
   | { code: 'formula.powerNotPlain' }
   | { code: 'formula.wrongResult'; got: string; wanted: 'length' | 'angle' | 'count' }

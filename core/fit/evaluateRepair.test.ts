@@ -9,6 +9,7 @@ import {
   type Layout,
   type Photo,
   type Repair,
+  type Step,
 } from '@core/model';
 import { LayoutDraft } from '@core/testing/layoutDraft';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
@@ -149,5 +150,50 @@ describe('a formula in a chip', () => {
     ['A +', 'formula.notRead'],
   ])('%s is refused', (text, code) => {
     expect(formulaLength(text, 'mm', numbers)).toMatchObject({ ok: false, fault: { code } });
+  });
+});
+
+describe('a fit in a formula', () => {
+  const draft = () =>
+    new RepairDraft('x').measured('A', 'Axle', ['6.02']).fit('bore', 'Bore on the axle', 'A', 'turns');
+  const numbers = evaluateRepair(draft().repair);
+
+  test('is its working size: a wall of 2 round a fitted hole', () => {
+    // 6.02 + 0.18 + 0.12 for the printer, and twice 2.
+    expect(formulaLength('fit(A) + 4', 'mm', numbers)).toMatchObject({ ok: true, value: 6.32 + 4 });
+    expect(formulaLength('(fit(A) - A) / 2', 'mm', numbers)).toMatchObject({
+      value: expect.closeTo(0.15, 12),
+    });
+  });
+
+  test('of several on one size the one meant is named', () => {
+    const two = evaluateRepair(draft().fit('peg', 'Peg in it', 'A', 'snug', 'peg').repair);
+    expect(formulaLength('fit(A)', 'mm', two)).toMatchObject({
+      fault: { code: 'formula.severalFits', tag: 'A', choices: 'fit(A; bore) or fit(A; peg)' },
+    });
+    expect(formulaLength('fit(A; bore)', 'mm', two)).toMatchObject({ value: 6.32 });
+    expect(formulaLength('fit(A; snug)', 'mm', two)).toMatchObject({
+      value: expect.closeTo(6.02 - 0.03 - 0.03, 9),
+    });
+  });
+
+  test.each([
+    ['fit(B) + 1', 'formula.noFit'],
+    ['fit(A; slot)', 'formula.noFit'],
+    ['fit(A + 1)', 'formula.notRead'],
+    ['fit(A) * A', 'formula.wrongResult'],
+  ])('%s is refused', (text, code) => {
+    expect(formulaLength(text, 'mm', numbers)).toMatchObject({ ok: false, fault: { code } });
+  });
+
+  test('is no size of its own, and is found as used where it stands', () => {
+    const { repair } = draft().formula('B', 'Wall', 'fit(A) / 2');
+    expect(evaluateRepair(repair).sizes.get('b')!.result).toMatchObject({
+      status: 'impossible',
+      fault: { code: 'formula.fitInSize' },
+    });
+    const peg = { id: 'p', kind: 'peg', diameter: { from: 'formula', text: 'fit(A) + 4', unit: 'mm' } };
+    const used = draft().body('b', 'Boss', [peg as unknown as Step]).repair;
+    expect(usesOf(used, { from: 'fit', id: 'bore' })).toMatchObject([{ words: 'Boss, step 1' }]);
   });
 });

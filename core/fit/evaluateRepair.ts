@@ -1,5 +1,5 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
-import { compileFormula, parseFormula } from '@core/formula';
+import { compileFormula, fitOfTag, parseFormula, tagsIn } from '@core/formula';
 import { solveLayout, type KnownLength, type SolvedLayout } from '@core/layout';
 import { isKnown, SizeGraph, takeApart, uncertaintyOf, type SizeResult } from '@core/measure';
 import type { Chain, Fit, Layout, RepairState, Size, Source, Workshop } from '@core/model';
@@ -158,31 +158,52 @@ function instrumentsOf(result: SizeResult): NonNullable<StackLink['shared']> {
 }
 
 /**
- * The value of a sum or formula over the sizes of a repair, mm.
+ * The value of a sum or formula over the sizes and the working sizes of a repair, mm.
  * @param unit unit of bare numbers.
  */
 export function formulaLength(
   text: string,
   unit: LengthUnit,
-  { sizes }: Pick<EvaluatedRepair, 'sizes'>,
+  numbers: Pick<EvaluatedRepair, 'sizes' | 'fits'>,
 ): Result<number, Fault> {
   const expression = parseFormula(text);
   if (!expression.ok) return expression;
-  const byTag = new Map([...sizes.values()].map((entry) => [entry.size.tag, entry]));
-  const program = compileFormula(
-    expression.value,
-    (tag) => byTag.get(tag)?.size.quantity ?? null,
-    'length',
-    unit,
-  );
+  const named = new Map<string, { quantity: Size['quantity']; tag: string; name: string; worked: Worked }>();
+  for (const { size, worked } of numbers.sizes.values()) named.set(size.tag, { ...size, worked });
+  for (const name of tagsIn(expression.value)) {
+    const wanted = fitOfTag(name);
+    if (!wanted) continue;
+    const found = fitNamed(name, wanted, numbers);
+    if (!found.ok) return found;
+    const { fit, worked } = found.value;
+    named.set(name, { quantity: 'length', tag: wanted.tag, name: fit.name, worked });
+  }
+  const program = compileFormula(expression.value, (tag) => named.get(tag)?.quantity ?? null, 'length', unit);
   if (!program.ok) return program;
   const { tags, evaluate, failure } = program.value;
   const values: number[] = [];
-  for (const tag of tags) {
-    const { size, worked } = byTag.get(tag)!;
-    if (!worked.ok) return no({ code: 'value.sizeNotTaken', what: text, tag: size.tag, name: size.name });
+  for (const one of tags) {
+    const { tag, name, worked } = named.get(one)!;
+    if (!worked.ok) return no(worked.fault ?? { code: 'value.sizeNotTaken', what: text, tag, name });
     values.push(worked.trail.working);
   }
   const value = evaluate(values);
   return Number.isFinite(value) ? ok(value) : no({ code: `formula.${failure()}`, text });
+}
+
+/** The fit that a formula names: the only one on a size, or the only one there of a feature or a class. */
+function fitNamed(
+  name: string,
+  { tag, word }: { tag: string; word: string | null },
+  { sizes, fits }: Pick<EvaluatedRepair, 'sizes' | 'fits'>,
+): Result<EvaluatedFit, Fault> {
+  const own = [...fits.values()].filter(({ fit }) => sizes.get(fit.counterpartSizeId)?.size.tag === tag);
+  const meant = word === null ? own : own.filter(({ fit }) => fit.feature === word || fit.fitClass === word);
+  const [only] = meant;
+  if (!only) return no({ code: 'formula.noFit', name, tag });
+  if (meant.length === 1) return ok(only);
+  const features = new Set(own.map(({ fit }) => fit.feature));
+  const words = features.size === own.length ? [...features] : own.map(({ fit }) => fit.fitClass);
+  const choices = [...new Set(words)].map((one) => `fit(${tag}; ${one})`).join(' or ');
+  return no({ code: 'formula.severalFits', tag, choices });
 }

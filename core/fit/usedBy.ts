@@ -1,4 +1,4 @@
-import { parseFormula, tagsIn } from '@core/formula';
+import { fitOfTag, parseFormula, tagsIn } from '@core/formula';
 import { valuesIn, type RepairState, type Source, type Step, type Value } from '@core/model';
 
 /** A place where a size, fit or layout is used. */
@@ -18,9 +18,17 @@ export type Used = { from: 'size' | 'fit' | 'layout'; id: string };
  */
 export function usesOf(state: RepairState, { from, id }: Used): Use[] {
   const tag = from === 'size' ? (state.sizes.find((size) => size.id === id)?.tag ?? null) : null;
+  const fit = from === 'fit' ? state.fits.find((one) => one.id === id) : undefined;
+  const fitted = fit && state.sizes.find((size) => size.id === fit.counterpartSizeId)?.tag;
+  const names = (name: string) => {
+    const named = fitOfTag(name);
+    if (!named) return name === tag;
+    const isWord = named.word === null || named.word === fit?.feature || named.word === fit?.fitClass;
+    return fitted !== undefined && named.tag === fitted && isWord;
+  };
   const inFormula = (text: string) => {
-    const expression = tag === null ? null : parseFormula(text);
-    return expression?.ok === true && tagsIn(expression.value).includes(tag!);
+    const expression = tag === null && fitted === undefined ? null : parseFormula(text);
+    return expression?.ok === true && tagsIn(expression.value).some(names);
   };
   const isIt = (value: Value) =>
     value.from === 'formula'

@@ -5,7 +5,7 @@ export type Expression =
   | { op: 'number'; value: number }
   /** A number with its unit: mm, or radians. */
   | { op: 'quantity'; value: number; of: 'length' | 'angle' }
-  /** A size, by its tag. */
+  /** A size, by its tag; or a fit, by `fitTag`. */
   | { op: 'size'; tag: string }
   | { op: 'add' | 'subtract' | 'multiply' | 'divide' | 'power'; left: Expression; right: Expression }
   | { op: 'negate'; of: Expression }
@@ -29,6 +29,16 @@ export const FUNCTIONS = {
 export type FunctionName = keyof typeof FUNCTIONS;
 
 export const isFunctionName = (name: string): name is FunctionName => Object.hasOwn(FUNCTIONS, name);
+
+/** What the working size of a fit goes by in a formula: the tag of its counterpart, and a word of its feature where one is needed. */
+export const fitTag = (tag: string, word: string | null): string =>
+  word === null ? `fit(${tag})` : `fit(${tag}; ${word})`;
+
+/** The tag and the word of such a name; null for a size. */
+export function fitOfTag(name: string): { tag: string; word: string | null } | null {
+  const found = /^fit\(([A-Z]+)(?:; (\w+))?\)$/.exec(name);
+  return found ? { tag: found[1]!, word: found[2] ?? null } : null;
+}
 
 /** Tags of the sizes that a formula uses, each once, in the order in which they stand. */
 export function tagsIn(expression: Expression): string[] {

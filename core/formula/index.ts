@@ -1,4 +1,4 @@
-export { FUNCTIONS, tagsIn, type Expression } from './expression';
+export { fitOfTag, FUNCTIONS, tagsIn, type Expression } from './expression';
 export { FORMULA_LIMIT, parseFormula } from './parseFormula';
 export { compileFormula, layFormula, type Program } from './compile';
 export { listsOf, type Lists } from './lists';

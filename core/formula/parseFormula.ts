@@ -3,7 +3,7 @@ import { create, parseDependencies, type FactoryFunctionMap } from 'mathjs/numbe
 import { no, ok, type Fault, type Result } from '@core/fault';
 import { cleanTyped, exponentIn, INCHES_PER_FOOT, MM_PER, RAD_PER_DEGREE } from '@core/quantity';
 
-import { FUNCTIONS, isFunctionName, type Expression } from './expression';
+import { fitTag, FUNCTIONS, isFunctionName, type Expression } from './expression';
 
 const { parse } = create(parseDependencies as FactoryFunctionMap, {});
 
@@ -37,8 +37,8 @@ const OPERATORS = {
 } as const;
 
 /**
- * Reads a formula: numbers, units (mm, cm, in, °), tags of sizes (A, B, AA), + − × ÷ ^ and brackets, and the
- * functions of FUNCTIONS. A comma between digits marks decimals; arguments are kept apart by `;`, or by a comma
+ * Reads a formula: numbers, units (mm, cm, in, °), tags of sizes (A, B, AA), working sizes of fits (`fit(A)`), + − × ÷ ^ and brackets,
+ * and the functions of FUNCTIONS. A comma between digits marks decimals; arguments are kept apart by `;`, or by a comma
  * and a space.
  */
 export function parseFormula(text: string): Result<Expression, Fault> {
@@ -84,6 +84,15 @@ function prepare(text: string): string {
   );
 }
 
+/** `fit(A)`, or `fit(A; bore)` where several fits go by A: a working size, which goes by that name among the sizes. */
+function checkFit([size, word, ...more]: readonly Parsed[], text: string): Result<Expression, Fault> {
+  if (size?.type !== 'SymbolNode' || !/^[A-Z]{1,3}$/.test(size.name) || more.length > 0) {
+    return no({ code: 'formula.notRead', text });
+  }
+  if (word && word.type !== 'SymbolNode') return no({ code: 'formula.notRead', text });
+  return ok({ op: 'size', tag: fitTag(size.name, word ? word.name : null) });
+}
+
 /** The parser's tree as one of ours, or what in it is not allowed. */
 function check(node: Parsed, text: string): Result<Expression, Fault> {
   switch (node.type) {
@@ -125,6 +134,7 @@ function checkOperator(node: ParsedOf<'OperatorNode'>, text: string): Result<Exp
 
 function checkCall(node: ParsedOf<'FunctionNode'>, text: string): Result<Expression, Fault> {
   const name = node.fn.type === 'SymbolNode' ? node.fn.name : '';
+  if (name === 'fit') return checkFit(node.args, text);
   if (!isFunctionName(name)) {
     // A size or a number straight before a bracket is a forgotten sign of multiplication.
     return no(

@@ -290,6 +290,23 @@ describe('too little, or nothing that fits', () => {
     });
   });
 
+  test.each([20.05, 20.1, 20.2, 25])(
+    '10, 10 and %d do not close: that is said, and not that one is missing',
+    (mm) => {
+      const solved = solve(
+        new LayoutDraft(PLATE.slice(0, 3))
+          .distance({ point: 'p1' }, { point: 'p2' }, 10)
+          .distance({ point: 'p2' }, { point: 'p3' }, 10)
+          .distance({ point: 'p1' }, { point: 'p3' }, mm),
+      );
+      expect(solved.fault).toEqual({
+        code: 'layout.open',
+        points: ['1', '2', '3'],
+        gapMm: expect.closeTo(mm - 20, 3),
+      });
+    },
+  );
+
   test('distances that can’t be used say why', () => {
     const draft = new LayoutDraft(PLATE.slice(0, 2))
       .between(1, 2)

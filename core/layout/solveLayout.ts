@@ -267,7 +267,7 @@ function openIn(
   const missed = observations.filter(
     ({ standardMm }, index) => Math.abs(residualsMm[index]!) > FAR_OFF * standardMm,
   );
-  if (missed.length === 0) return null;
+  if (missed.length === 0) return openTriangle(layout, observations);
   const touched = new Set(
     missed.flatMap(({ from, to }) => [from, to].flatMap((end) => ('point' in end ? [end.point] : []))),
   );
@@ -276,6 +276,34 @@ function openIn(
     points: layout.points.filter(({ id }) => touched.has(id)).map(({ label }) => label),
     gapMm: residualsMm.reduce((sum, residual) => sum + Math.abs(residual), 0),
   };
+}
+
+/**
+ * Three points whose distances do not close, by however little: they come to lie in one line, across which nothing holds them. That is not
+ * a distance that is missing.
+ */
+function openTriangle({ points }: Layout, observations: readonly Observation[]): Fault | null {
+  const between = new Map<string, number>();
+  for (const { from, to, observedMm } of observations) {
+    if ('point' in from && 'point' in to) between.set([from.point, to.point].sort().join(' '), observedMm);
+  }
+  const mm = (a: string, b: string) => between.get([a, b].sort().join(' '));
+  for (const [i, one] of points.entries()) {
+    for (const [j, other] of points.slice(i + 1).entries()) {
+      const side = mm(one.id, other.id);
+      if (side === undefined) continue;
+      for (const third of points.slice(i + j + 2)) {
+        const sides = [side, mm(one.id, third.id), mm(other.id, third.id)];
+        if (!sides.every((length) => length !== undefined)) continue;
+        const longest = Math.max(...sides);
+        const gapMm = 2 * longest - sides.reduce((sum, length) => sum + length, 0);
+        if (gapMm > 0) {
+          return { code: 'layout.open', points: [one.label, other.label, third.label], gapMm };
+        }
+      }
+    }
+  }
+  return null;
 }
 
 function faultOf(

@@ -1,5 +1,5 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
-import { parseFormula, tagsIn, type Expression } from '@core/formula';
+import { fitOfTag, parseFormula, tagsIn, type Expression } from '@core/formula';
 import type { Derivation, Size, Source } from '@core/model';
 import type { LengthUnit } from '@core/quantity';
 
@@ -46,6 +46,7 @@ export function prepareDerivation(
   if (!expression.ok) return expression;
   const needs: Size[] = [];
   for (const tag of tagsIn(expression.value)) {
+    if (fitOfTag(tag)) return no({ code: 'formula.fitInSize', name: tag });
     const found = find.byTag(tag);
     if (!found) return no({ code: 'formula.unknownSize', tag });
     needs.push(found);

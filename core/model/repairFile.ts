@@ -97,8 +97,46 @@ export function pathText(path: readonly PropertyKey[]): string {
 export function faultOfIssue(issue: z.core.$ZodIssue): Fault {
   const path = pathText(issue.path);
   if (issue.code === 'unrecognized_keys') return { code: 'file.unknownKey', path, keys: issue.keys };
-  return { code: 'file.invalid', path, message: issue.message };
+  return { code: 'file.invalid', path, message: wordsOfIssue(issue) };
 }
+
+/** What is wrong with a value, in words that go on from its place. */
+function wordsOfIssue(issue: z.core.$ZodIssue): string {
+  switch (issue.code) {
+    case 'too_small': {
+      const least = String(issue.minimum);
+      if (issue.origin === 'string') return `it must have at least ${least} characters`;
+      if (issue.origin === 'array') return `it must hold at least ${least}`;
+      return `it must be ${issue.inclusive === false ? 'more than' : 'at least'} ${least}`;
+    }
+    case 'too_big': {
+      const most = String(issue.maximum);
+      if (issue.origin === 'string') return `it must have at most ${most} characters`;
+      if (issue.origin === 'array') return `it must hold at most ${most}`;
+      return `it must be ${issue.inclusive === false ? 'less than' : 'at most'} ${most}`;
+    }
+    case 'invalid_type':
+      return `it must be ${EXPECTED[issue.expected] ?? issue.expected}`;
+    case 'invalid_value':
+      return `it must be ${issue.values.map((value) => JSON.stringify(value)).join(' or ')}`;
+    case 'invalid_union':
+      return 'it is none of the kinds that are known here';
+    case 'invalid_format':
+      return issue.format === 'regex' ? 'it is not written as it must be' : `it is no ${issue.format}`;
+    default:
+      return issue.message;
+  }
+}
+
+const EXPECTED: Record<string, string> = {
+  number: 'a number',
+  int: 'a whole number',
+  string: 'a text',
+  boolean: 'true or false',
+  object: 'an object',
+  array: 'a list',
+  null: 'null',
+};
 
 const invalid = (path: string, message: string): Fault => ({ code: 'file.invalid', path, message });
 

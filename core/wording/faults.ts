@@ -74,6 +74,11 @@ const SENTENCES: Sentences = {
     `${quoted(text)} may be a power of ten, or a size E with a sign of multiplication left out. Write it out, as 0.2 or 2 * E - 1.`,
   'formula.unknownWord': ({ word }) =>
     `${quoted(word)} is not known here. Use tags in capitals, and sqrt, sin, cos, tan, asin, acos, atan, hypot, min, max, mean, abs or pi.`,
+  'formula.fitInSize': ({ name }) =>
+    `${quoted(name)} is a working size, which can stand in the numbers of a step, but not in a size: fits are made from sizes. Put it in the step.`,
+  'formula.noFit': ({ name, tag }) =>
+    `There is no fit of that kind on ${tag}, so ${quoted(name)} has no number. Add the fit, or check the tag.`,
+  'formula.severalFits': ({ tag, choices }) => `Several fits go by ${tag}. Say which: ${choices}.`,
   'formula.unknownSize': ({ tag }) => `There is no size ${tag}. Add it first, or use another tag.`,
   'formula.mixedUnits': ({ left, right }) =>
     `${capital(left)} and ${right} can’t be taken together. Check the brackets, and which sizes are meant.`,

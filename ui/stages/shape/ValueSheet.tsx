@@ -127,7 +127,7 @@ export function ValueSheet({
   return (
     <Sheet title={`Change the ${what}`} onClose={onClose}>
       <Field
-        label="Type a number, a sum or a formula such as A / 2 + 3"
+        label="Type a number, a sum or a formula such as A / 2 + 3, or fit(A) + 4"
         unit={show.word}
         autoFocus
         value={text}
