@@ -48,7 +48,11 @@ export const FLAT_STARTERS: readonly Starter[] = [
       outside('wall', 'Clip, wall', 2.4),
       outside('broad', 'Clip, broad', 12),
       outside('foot', 'Foot, length', 34),
-      inMate('screw', 'Screw hole', 4),
+      onMate('screw', 'Screw, across', 4, {
+        feature: 'bore',
+        fitClass: 'loose',
+        name: 'Holes for the screws',
+      }),
     ],
     bodies: [
       {
@@ -74,14 +78,14 @@ export const FLAT_STARTERS: readonly Starter[] = [
             height: size('broad'),
           }),
           step('screw', 'drill', {
-            diameter: size('screw'),
+            diameter: fit('screw'),
             depth: 'through',
             on: 'front',
             x: sum('{foot} / 2 - {screw}'),
             y: sum('{broad} / 2'),
           }),
           step('other', 'drill', {
-            diameter: size('screw'),
+            diameter: fit('screw'),
             depth: 'through',
             on: 'front',
             x: sum('{screw} - {foot} / 2'),
@@ -100,15 +104,23 @@ export const FLAT_STARTERS: readonly Starter[] = [
       outside('high', 'Back, height', 30),
       outside('broad', 'Bracket, broad', 20),
       outside('thick', 'Plates, thick', 3),
-      inMate('screw', 'Screw, across', 4),
-      inMate('head', 'Screw head, across', 8),
+      onMate('screw', 'Screw, across', 4, {
+        feature: 'bore',
+        fitClass: 'loose',
+        name: 'Holes for the screws',
+      }),
+      onMate('head', 'Screw head, across', 8, {
+        feature: 'bore',
+        fitClass: 'loose',
+        name: 'Room for their heads',
+      }),
     ],
     bodies: [
       {
         key: 'bracket',
         name: 'Bracket',
         role: 'spare',
-        steps: ({ size, sum }) => [
+        steps: ({ size, sum, fit }) => [
           step('foot', 'raise', {
             ...onGround,
             outline: rectangle(size('long'), size('broad')),
@@ -123,20 +135,20 @@ export const FLAT_STARTERS: readonly Starter[] = [
           }),
           step('rib', 'round', { size: sum('{thick}'), where: { edges: 'insides' } }),
           step('footHole', 'drill', {
-            diameter: size('screw'),
+            diameter: fit('screw'),
             depth: 'through',
             on: { face: { tag: 'foot:top', near: [0, 0, 0] } },
             x: 0,
             y: 0,
-            head: { kind: 'sink', diameter: size('head'), angle: 90 * DEGREE },
+            head: { kind: 'sink', diameter: fit('head'), angle: 90 * DEGREE },
           }),
           step('backHole', 'drill', {
-            diameter: size('screw'),
+            diameter: fit('screw'),
             depth: 'through',
             on: { face: { tag: 'back:right', near: [0, 0, 0] } },
             x: 0,
             y: 0,
-            head: { kind: 'sink', diameter: size('head'), angle: 90 * DEGREE },
+            head: { kind: 'sink', diameter: fit('head'), angle: 90 * DEGREE },
           }),
         ],
       },
@@ -235,14 +247,18 @@ export const FLAT_STARTERS: readonly Starter[] = [
       inside('openBroad', 'Opening, broad', 28),
       inside('holesLong', 'Holes, middle to middle along', 68),
       inside('holesBroad', 'Holes, middle to middle across', 48),
-      inMate('screw', 'Screw, across', 3.4),
+      onMate('screw', 'Screw, across', 3, {
+        feature: 'bore',
+        fitClass: 'loose',
+        name: 'Holes for the screws',
+      }),
     ],
     bodies: [
       {
         key: 'plate',
         name: 'Plate',
         role: 'spare',
-        steps: ({ size, sum }) => [
+        steps: ({ size, sum, fit }) => [
           step('plate', 'plate', {
             length: size('long'),
             breadth: size('broad'),
@@ -255,7 +271,7 @@ export const FLAT_STARTERS: readonly Starter[] = [
             height: 'through',
           }),
           step('hole', 'drill', {
-            diameter: size('screw'),
+            diameter: fit('screw'),
             depth: 'through',
             x: sum('0 - {holesLong} / 2'),
             y: sum('0 - {holesBroad} / 2'),

@@ -69,6 +69,16 @@ describe.each(STARTERS.map((starter) => [starter.id, starter] as const))('%s', (
   });
 });
 
+test('whatever a starter meets has a fit, so that its trail and the machine’s habit reach it', () => {
+  // The outside of a tube that a plug only covers, and how long a tang is.
+  const meetsNothing = ['plug tube', 'handle tangLong'];
+  for (const { id, asks } of STARTERS) {
+    for (const { key, of, fit } of asks) {
+      if (of === 'counterpart' && !fit) expect(meetsNothing).toContain(`${id} ${key}`);
+    }
+  }
+});
+
 test('a link bar is two half discs and a bar, less its holes', () => {
   const state = stateOf('link');
   const fits = evaluateRepair(state).fits;

@@ -1,16 +1,26 @@
 import { router } from 'expo-router';
 import { ScrollView, Text, View } from 'react-native';
 
+import type { MaterialFamily } from '@core/model';
 import { MATERIALS, materialOf } from '@core/standards';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../frame/useRepairContext';
 import { EmptyState } from '../../shared/EmptyState';
 import { GroupHeading } from '../../shared/Heading';
+import { Picker } from '../../shared/Picker';
 import { Switch } from '../../shared/Switch';
 import { FreezeRevision } from './FreezeRevision';
 import { RepairFileButton } from './RepairFileButton';
 import { SpareCard } from './SpareCard';
+
+const FAMILY_WORDS: Record<MaterialFamily, string> = {
+  plastic: 'Plastics',
+  soft: 'Soft plastics',
+  resin: 'Resins',
+  metal: 'Metals',
+  wood: 'Woods',
+};
 
 /** How it is made and of what; the files that leave; the revision that is frozen first. */
 export function MakeStage() {
@@ -21,9 +31,9 @@ export function MakeStage() {
     <ScrollView contentContainerClassName="gap-5 p-4 pb-8">
       <View className="gap-1.5">
         <GroupHeading>Material</GroupHeading>
-        <Switch
+        <Picker
           label="Material"
-          options={MATERIALS.map(({ id, name }) => ({ id, word: name }))}
+          options={MATERIALS.map(({ id, name, family }) => ({ id, word: name, group: FAMILY_WORDS[family] }))}
           value={repair.head.materialId}
           onChange={(materialId) => put('head', { ...repair.head, materialId })}
         />
