@@ -51,7 +51,7 @@ test('a repair file opens as a new repair; bad files are told apart', async ({ p
     buffer: Buffer.from(content),
   });
   await open(text('{"format":"even-spare-repair","version":9}'));
-  await expect(page.getByRole('alert')).toContainText('version 9; version 1 can be read here');
+  await expect(page.getByRole('alert')).toContainText('version 9; versions up to 2 can be read here');
   await open(text('{"format":"even-'));
   await expect(page.getByRole('alert')).toContainText('may have been cut short');
   await open(text('{"format":"other"}'));

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { evaluateRepair } from '@core/fit';
+import { evaluateRepair, formulaLength } from '@core/fit';
 import {
   PHOTOS_LIMIT_BYTES,
   readRepairFile,
@@ -22,7 +22,7 @@ function opened(name: string): RepairFileContent {
 
 test('every file that was ever written opens', () => {
   const names = readdirSync(FOLDER);
-  expect(names.length).toBeGreaterThanOrEqual(2);
+  expect(names.length).toBeGreaterThanOrEqual(3);
   for (const name of names) expect(opened(name).repair.sizes.length).toBeGreaterThan(0);
 });
 
@@ -38,6 +38,27 @@ test('one of the first weeks gives the numbers that it gave then, its revisions 
     if (!worked.ok) throw new Error(worked.name);
     expect(worked.trail.entries.at(-1)).toMatchObject({ kind: 'correction', value: 0.05 });
   }
+});
+
+test('one of version 2 has what is new in it, and its numbers', () => {
+  const { repair, workshop } = opened('version-2.json');
+  const numbers = evaluateRepair(repair, workshop);
+  // 22 ± 0.015 as its standard leaves it: 95 of 100 within 0.95 of that.
+  expect(numbers.sizes.get('c')!.result).toMatchObject({
+    status: 'given',
+    uncertainty: { expanded: expect.closeTo(0.01425, 6) },
+  });
+  expect(repair.readings.at(-1)).toMatchObject({ instrumentId: 'feeler-gauge', value: 1.25 });
+  // 6.02 and 0.18 and 0.12, and 6 round it.
+  expect(formulaLength('fit(A) + 6', 'mm', numbers)).toMatchObject({ value: 12.32 });
+  expect(repair.bodies[0]!.steps.map(({ kind }) => kind)).toEqual([
+    'raise',
+    'peg',
+    'drill',
+    'mirror',
+    'raise',
+    'ease',
+  ]);
 });
 
 test('what misses a list today is no file of the first weeks', () => {

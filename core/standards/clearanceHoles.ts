@@ -24,8 +24,38 @@ export const CLEARANCE_HOLES: readonly [thread: string, fine: number, medium: nu
   ['M36', 37, 39, 42],
 ];
 
-/** Clearance holes as standard things. */
+/** Plain washers: hole and outside, mm: ISO 7089:2000, table 1. */
+export const WASHERS: readonly [thread: string, hole: number, outside: number][] = [
+  ['M3', 3.2, 7],
+  ['M4', 4.3, 9],
+  ['M5', 5.3, 10],
+  ['M6', 6.4, 12],
+  ['M8', 8.4, 16],
+  ['M10', 10.5, 20],
+  ['M12', 13, 24],
+  ['M16', 17, 30],
+  ['M20', 21, 37],
+];
+
+/** Clearance holes and washers as standard things. */
 export function clearanceThings(): StandardThing[] {
+  return [...holeThings(), ...washerThings()];
+}
+
+/** Outsides of washers are h14, their holes H13 (ISO 7089, clause 3, product grade A). */
+const washerThings = () =>
+  WASHERS.map(([thread, , outside]): StandardThing => ({
+    name: `Washer for ${thread}, outside`,
+    source: 'ISO 7089, table 1',
+    form: 'round',
+    nominalMm: outside,
+    fromMm: outside - standardToleranceMm(14, outside),
+    toMm: outside,
+    side: 'outside',
+    common: 0.25,
+  }));
+
+function holeThings(): StandardThing[] {
   return CLEARANCE_HOLES.flatMap(([thread, ...series]) =>
     series.map((hole, index): StandardThing => ({
       name: `Clearance hole for ${thread}, ${['fine', 'medium', 'coarse'][index]}`,

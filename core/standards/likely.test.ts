@@ -146,7 +146,7 @@ describe('what a size is likely to be', () => {
   });
 
   test('nothing is made up where nothing stands', () => {
-    expect(likelyStandards({ mm: 36.62, standardMm: 0.012, side: 'outside' })).toEqual([]);
+    expect(likelyStandards({ mm: 58.4, standardMm: 0.012, side: 'outside' })).toEqual([]);
     expect(likelyStandards({ mm: 0.05, standardMm: 0.012, side: 'inside' })).toEqual([]);
   });
 

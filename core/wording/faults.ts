@@ -143,7 +143,7 @@ const SENTENCES: Sentences = {
   'file.notARepairFile': () =>
     'This is not a repair file: it does not say “format”: “even-spare-repair”. Choose another file.',
   'file.otherVersion': ({ version, supported }) =>
-    `This repair file has version ${version === undefined ? 'none' : JSON.stringify(version)}; version ${supported} can be read here. Save it again from the program that wrote it.`,
+    `This repair file has version ${version === undefined ? 'none' : JSON.stringify(version)}; versions up to ${supported} can be read here. Save it again from the program that wrote it.`,
   'file.tooBig': ({ bytes, limitBytes }) =>
     `This file has ${Math.ceil(bytes / 1048576)} MB; repair files of up to ${limitBytes / 1048576} MB can be read. Choose another file.`,
   'file.unknownKey': ({ path, keys }) =>

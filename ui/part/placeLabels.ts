@@ -29,6 +29,8 @@ const LABEL = { width: 84, height: 30 };
 /** From the part's outline to the first dimension line, and from one line to the next. */
 const CLEAR = 30;
 const STACK = 34;
+/** Between one label and the next, and from the edge of the view. */
+const [ROOM, MARGIN] = [4, 4];
 /** A dimension shorter than this on the screen is seen end on and is left out. */
 const SHORTEST = 10;
 
@@ -54,42 +56,60 @@ export function placeLabels(annotations: readonly Annotation[], view: View): Pla
   return placed;
 }
 
+/** Where along its line a label may stand, the middle first. */
+const ALONG = [0.5, 0.3, 0.7, 0.12, 0.88];
+const ROWS = 5;
+
+interface Facing {
+  from: Point;
+  to: Point;
+  out: Point;
+  score: number;
+}
+
 function placeSpan(
   annotation: Annotation,
   view: View,
   corners: readonly Point[],
   placed: readonly PlacedLabel[],
 ): PlacedLabel | null {
-  let best: { from: Point; to: Point; out: Point; score: number } | null = null;
-  for (const span of annotation.spans) {
+  const facing = annotation.spans.flatMap((span): Facing[] => {
     const [from, to] = [view.project(span.from), view.project(span.to)];
     const tip = minus(
       view.project([0, 1, 2].map((k) => span.from[k]! + span.out[k]!) as unknown as Vec3),
       from,
     );
     const run = minus(to, from);
-    if (size(run) < SHORTEST || size(tip) < 1e-6) continue;
+    if (size(run) < SHORTEST || size(tip) < 1e-6) return [];
     // Faces best: long on the screen, and drawn clear square to its own line.
     const square = Math.abs(run.x * tip.y - run.y * tip.x) / (size(run) * size(tip));
     const outScale = size(tip) / Math.hypot(...span.out);
     const score = size(run) * square * Math.sqrt(outScale);
-    if (square > 0.2 && (!best || score > best.score * 1.05)) {
-      best = { from, to, out: along({ x: 0, y: 0 }, tip, 1 / size(tip)), score };
+    return square > 0.2 ? [{ from, to, out: along({ x: 0, y: 0 }, tip, 1 / size(tip)), score }] : [];
+  });
+  // Of two that face alike the first is kept, so that small turns do not change sides.
+  const best = facing.reduce<Facing | null>(
+    (most, one) => (most && one.score <= most.score * 1.05 ? most : one),
+    null,
+  );
+  if (!best) return null;
+  const others = facing.filter((one) => one !== best).sort((x, y) => y.score - x.score);
+  for (const { from, to, out } of [best, ...others]) {
+    const edge = Math.max(...corners.map((corner) => dot(minus(corner, from), out)), 0);
+    for (let row = 0; row < ROWS; row += 1) {
+      const distance = edge + CLEAR + row * STACK;
+      const line = { from: along(from, out, distance), to: along(to, out, distance), bothEnds: true };
+      for (const share of ALONG) {
+        const label = along(line.from, minus(line.to, line.from), share);
+        if (!isFree(label, view, placed)) continue;
+        const extensions = [from, to].map((end) => ({ from: end, to: along(end, out, distance + 5) }));
+        return { annotation, label, line, extensions };
+      }
     }
   }
-  if (!best) return null;
-  const { from, to, out } = best;
-  const edge = Math.max(...corners.map((corner) => dot(minus(corner, from), out)), 0);
-  for (let row = 0; row < 5; row += 1) {
-    const distance = edge + CLEAR + row * STACK;
-    const line = { from: along(from, out, distance), to: along(to, out, distance), bothEnds: true };
-    const middle = { x: (line.from.x + line.to.x) / 2, y: (line.from.y + line.to.y) / 2 };
-    const label = within(view, middle);
-    if (row < 4 && placed.some((other) => overlaps(other.label, label))) continue;
-    const extensions = [from, to].map((end) => ({ from: end, to: along(end, out, distance + 5) }));
-    return { annotation, label, line, extensions };
-  }
-  return null;
+  // No room for its line anywhere: it is pointed at instead.
+  const middle = along(best.from, minus(best.to, best.from), 0.5);
+  return pointedAt(annotation, middle, view, placed);
 }
 
 function placeLeader(annotation: Annotation, view: View, placed: readonly PlacedLabel[]): PlacedLabel | null {
@@ -116,23 +136,48 @@ function placeLeader(annotation: Annotation, view: View, placed: readonly Placed
   });
   for (const reach of [74, 104, 134]) {
     for (const angle of [0, 0.6, -0.6, 1.2, -1.2]) {
-      const label = within(view, along(at, turned(angle), reach));
-      if (placed.some((other) => overlaps(other.label, label))) continue;
+      const label = along(at, turned(angle), reach);
+      if (!isFree(label, view, placed)) continue;
       return { annotation, label, line: { from: at, to: label, bothEnds: false }, extensions: [] };
     }
   }
-  return null;
+  return pointedAt(annotation, at, view, placed);
+}
+
+/** With a label at the nearest place that is free; null where there is none in all of the view. */
+function pointedAt(
+  annotation: Annotation,
+  at: Point,
+  view: View,
+  placed: readonly PlacedLabel[],
+): PlacedLabel | null {
+  let best: { label: Point; away: number } | null = null;
+  const step = { x: LABEL.width / 3, y: (LABEL.height + ROOM) / 2 };
+  for (let y = LABEL.height / 2 + MARGIN; y < view.height; y += step.y) {
+    for (let x = LABEL.width / 2 + MARGIN; x < view.width; x += step.x) {
+      const label = { x, y };
+      const away = size(minus(label, at));
+      if ((best && away >= best.away) || !isFree(label, view, placed)) continue;
+      best = { label, away };
+    }
+  }
+  return (
+    best && {
+      annotation,
+      label: best.label,
+      line: { from: at, to: best.label, bothEnds: false },
+      extensions: [],
+    }
+  );
 }
 
 const overlaps = (a: Point, b: Point) =>
-  Math.abs(a.x - b.x) < LABEL.width && Math.abs(a.y - b.y) < LABEL.height + 4;
+  Math.abs(a.x - b.x) < LABEL.width && Math.abs(a.y - b.y) < LABEL.height + ROOM;
 
-/** Keeps a label whole inside the view. */
-function within(view: View, point: Point): Point {
-  const clamp = (value: number, half: number, limit: number) =>
-    Math.min(Math.max(value, half + 4), Math.max(limit - half - 4, half + 4));
-  return {
-    x: clamp(point.x, LABEL.width / 2, view.width),
-    y: clamp(point.y, LABEL.height / 2, view.height),
-  };
+/** Whether a label stands whole inside the view and on no other. */
+function isFree(label: Point, { width, height }: View, placed: readonly PlacedLabel[]): boolean {
+  const [halfX, halfY] = [LABEL.width / 2 + MARGIN, LABEL.height / 2 + MARGIN];
+  const isInside =
+    label.x >= halfX && label.x <= width - halfX && label.y >= halfY && label.y <= height - halfY;
+  return isInside && !placed.some((other) => overlaps(other.label, label));
 }

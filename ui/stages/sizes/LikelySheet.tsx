@@ -43,7 +43,7 @@ const FORM_WORDS: Record<Form, string> = {
   round: 'Smooth round',
   thread: 'Thread',
   flats: 'Flats',
-  groove: 'Groove',
+  groove: 'Groove or slot',
 };
 
 /** Less likely than this by itself, a thing is not offered before its form is told. */
