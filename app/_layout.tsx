@@ -20,7 +20,7 @@ export default function Layout() {
   const ready = useAppFonts();
   const [client] = useState(createQueryClient);
   const restored = useKeptQueue(client);
-  // A repair has its own place for it, under the part.
+  // A repair has its own place for it, over the part.
   const inRepair = (useSegments() as string[])[0] === 'repair';
   if (!ready || !restored) return null;
   return (
@@ -30,10 +30,10 @@ export default function Layout() {
       </Head>
       <SafeAreaProvider>
         <View className="h-full bg-paper">
-          {inRepair ? null : <NoticeBar />}
           <View className="min-h-0 flex-1">
             <Slot />
           </View>
+          {inRepair ? null : <NoticeBar />}
           <UnsettledSheet />
         </View>
       </SafeAreaProvider>

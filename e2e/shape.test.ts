@@ -66,7 +66,7 @@ test('the part turns, zooms, and is cut open with its area', async ({ page, work
   await page.getByRole('button', { name: 'Side', exact: true }).click();
   await page.getByRole('button', { name: 'Cut open' }).click();
   // The section through the axis, by hand: two halves of rim with groove, bore and eases.
-  const half = 8 * (19.1 - 3.125) - 4 * 3.5 - 2 * (0.4 ** 2 / 2) - 2 * (0.6 ** 2 / 2);
+  const half = 8 * (19.1 - 3.16) - 4 * 3.5 - 2 * (0.4 ** 2 / 2) - 2 * (0.6 ** 2 / 2);
   await expect(page.getByText(`${(2 * half).toFixed(1)} mm² cut`)).toBeVisible();
   await page.getByRole('slider', { name: 'Where it is cut open' }).focus();
   for (let press = 0; press < 20; press += 1) await page.keyboard.press('ArrowRight');

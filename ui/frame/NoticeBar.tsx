@@ -8,8 +8,8 @@ import { Button } from '../shared/Button';
 const STAYS_MS = 12_000;
 
 /**
- * Says what was just done or refused, and offers to take it back. It takes room of its own where it stands, so that it covers nothing:
- * what lies below it gives way, and what stands at the foot of the screen stays where it is.
+ * Says what was just done or refused, and offers to take it back. It lies at the top of what it stands in, which is the picture of the part
+ * where there is one: neither a list nor an action is covered, and nothing moves under a finger.
  */
 export function NoticeBar() {
   const { notice, dismiss } = useNotices();
@@ -21,7 +21,7 @@ export function NoticeBar() {
   if (!notice) return null;
   const { undo } = notice;
   return (
-    <View className="items-center px-3 py-1.5">
+    <View pointerEvents="box-none" className="absolute inset-x-0 top-2 z-10 items-center px-3">
       <View
         role={notice.tone === 'wrong' ? 'alert' : 'status'}
         className={`w-full max-w-[440px] flex-row items-center gap-2 rounded-lg py-1.5 pl-4 pr-1.5 ${

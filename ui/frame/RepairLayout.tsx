@@ -75,6 +75,7 @@ function Frame({ repair }: { repair: Repair }) {
     <View className="flex-1 flex-row">
       <View className="flex-1">
         <PartPane stage={stage} />
+        <NoticeBar />
       </View>
       {wide ? <TrailPanel /> : null}
     </View>
@@ -96,7 +97,6 @@ function Frame({ repair }: { repair: Repair }) {
           <View className="w-[450px] border-r border-line bg-paper">
             <RepairHeader />
             <ConnectionSign />
-            <NoticeBar />
             <View role="main" className="flex-1">
               <Slot />
             </View>
@@ -108,12 +108,12 @@ function Frame({ repair }: { repair: Repair }) {
           <RepairHeader />
           <ConnectionSign />
           {withPart ? <PartHeight small={stage === 'sizes' && openSize !== null}>{part}</PartHeight> : null}
-          <NoticeBar />
           <View role="main" className="flex-1">
             <Slot />
           </View>
           {rule}
           {openTrail ? <TrailPanel /> : null}
+          {withPart ? null : <NoticeBar />}
         </View>
       )}
     </RepairContext.Provider>

@@ -152,6 +152,8 @@ function Confirm({
   const change = thing.nominalMm - result.value;
   const isOther =
     thing.across !== undefined || thing.nominalMm < thing.fromMm || thing.nominalMm > thing.toMm;
+  // What is more likely something else is not pressed on anybody.
+  const keeps = isOther || thing.probability < 0.5;
   const keepLabel = `Keep ${show.length(result.value)}, and note what it is`;
   const takeLabel = `Use ${show.length(thing.nominalMm)} instead (${show.signed(change)})`;
   return (
@@ -163,8 +165,8 @@ function Confirm({
           ? ` The standard calls it ${show.length(thing.nominalMm)}, which is not the diameter that you measured.`
           : ''}
       </Text>
-      <Button tone={isOther ? 'primary' : 'plain'} label={keepLabel} onPress={keep} />
-      <Button tone={isOther ? 'plain' : 'primary'} label={takeLabel} onPress={take} />
+      <Button tone={keeps ? 'primary' : 'plain'} label={keepLabel} onPress={keep} />
+      <Button tone={keeps ? 'plain' : 'primary'} label={takeLabel} onPress={take} />
       <Button tone="quiet" label="Something else" onPress={onBack} />
     </Sheet>
   );
