@@ -7,13 +7,16 @@ import { RepairBuilder, type Built, type Kernel, type Vec3 } from '@core/solid';
 import { beginWith, STARTERS } from '@core/starters';
 import { testKernel } from '@core/testing/kernel';
 
-import { placeLabels, type View } from './placeLabels';
-import { STANCE_ORDER, STANCES, type Stance } from './stances';
+import { placeLabels, type View } from '@ui/part/placeLabels';
+import { STANCE_ORDER, STANCES, type Stance } from '@ui/part/stances';
 
 let kernel: Kernel;
 beforeAll(async () => {
   kernel = await testKernel();
 });
+
+/** The repair files of the demo. */
+const FOLDER = join(__dirname, 'repairs');
 
 /** The part of a telephone's screen and of a wide one, px. */
 const PANES = [
@@ -66,11 +69,11 @@ interface Part {
 }
 
 function parts(): Part[] {
-  const folder = join(__dirname, '..', '..', 'demo', 'repairs');
-  const demos = readdirSync(folder).map((name): Part => {
-    const file = readRepairFile(readFileSync(join(folder, name), 'utf8'));
-    if (!file.ok) throw new Error(name);
-    return { name, bodies: file.value.repair.bodies, numbers: evaluateRepair(file.value.repair) };
+  const demos = readdirSync(FOLDER).map((name): Part => {
+    const file = readRepairFile(readFileSync(join(FOLDER, name), 'utf8'));
+    if (!file.ok) throw new Error(file.fault.code);
+    const { repair } = file.value;
+    return { name: repair.head.name, bodies: repair.bodies, numbers: evaluateRepair(repair) };
   });
   let made = 0;
   const starters = STARTERS.map((starter): Part => {
