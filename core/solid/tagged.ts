@@ -142,8 +142,10 @@ export function carryTags(
   const kernel = inputs[0]!.kernel;
   return scoped((scope) => {
     const found = new ShapeMap<Origins>(kernel);
-    const add = (face: Shape, [first, ...others]: Origins) =>
-      found.set(face, [...new Set([first, ...others, ...(found.get(face) ?? [])])] as unknown as Origins);
+    const add = (face: Shape, origins: Origins) =>
+      found.update(face, (before) =>
+        before ? ([...new Set([...origins, ...before])] as unknown as Origins) : origins,
+      );
     for (const input of inputs) {
       for (const [face, origins] of input.originMap().entries()) {
         const modified = listed(scope, history.Modified(face));

@@ -41,12 +41,17 @@ export class ShapeMap<T> {
   }
 
   set(shape: Shape, value: T): void {
+    this.update(shape, () => value);
+  }
+
+  /** Sets a value by the one that is there, with one look. */
+  update(shape: Shape, next: (before: T | undefined) => T): void {
     const hash = hashOf(this.kernel, shape);
     const bucket = this.#buckets.get(hash);
     const entry = bucket?.find((candidate) => candidate.shape.IsSame(shape));
-    if (entry) entry.value = value;
-    else if (bucket) bucket.push({ shape, value });
-    else this.#buckets.set(hash, [{ shape, value }]);
+    if (entry) entry.value = next(entry.value);
+    else if (bucket) bucket.push({ shape, value: next(undefined) });
+    else this.#buckets.set(hash, [{ shape, value: next(undefined) }]);
   }
 
   *entries(): Generator<[Shape, T]> {
