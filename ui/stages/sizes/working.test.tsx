@@ -161,7 +161,7 @@ describe('what a size might be', () => {
   test('depths and steps are no standard things, and neither is what no table has', () => {
     const repair = new RepairDraft('x')
       .measured('A', 'Depth', ['22.00'], { jaw: 'depth' })
-      .measured('B', 'Odd', ['36.62']).repair;
+      .measured('B', 'Odd', ['58.40']).repair;
     const { sizes } = evaluateRepair(repair);
     const [depth, odd] = [sizes.get('a')!, sizes.get('b')!];
     expect(likelyOf(depth.size, depth.result)).toEqual([]);
