@@ -301,7 +301,7 @@ export class BodyBuilder {
     };
     let made = attempt(true);
     // Faces that were made one across the seam of a round one may cross: left as they are they do not.
-    if (!made.ok && made.fault.code === 'step.notValid') made = attempt(false);
+    if (!made.ok && made.fault.code === 'step.notValid' && mergesFaces(step)) made = attempt(false);
     if (!made.ok) {
       this.#failedTool = this.#outlineOfTool(step, lengths.value, input);
       return made;
@@ -395,6 +395,10 @@ function addTo(earlier: Map<string, StepNumbers>, numbers: StepNumbers): void {
   }
   earlier.set(numbers.step.id, numbers);
 }
+
+/** Steps that make one face of several, where they lie in one another. */
+const mergesFaces = ({ kind }: Step): boolean =>
+  stepTypeOf(kind).tool !== undefined || kind === 'repeat' || kind === 'mirror';
 
 /** How far a tool is made to overlap what it would touch along a line, mm: a micrometre, a tenth of what anybody measures. */
 const HAIR_MM = 0.001;

@@ -81,7 +81,7 @@ export function LikelySheet({ size, result, onClose }: { size: Size; result: Siz
         <Text className="font-sans text-[16px] leading-6 text-ink">
           {form === null && all.length > 0
             ? 'Its size alone does not tell: several standard things agree with it a little. Say what it is to the eye.'
-            : 'No standard thing agrees with this size. Threads, bearings, bolts, pins, rings, bar and tube were looked through.'}
+            : 'No standard thing agrees with this size. Threads, bearings, bolts, pins, rings, pipes, bar and drilled holes were looked through.'}
         </Text>
       ) : (
         <>

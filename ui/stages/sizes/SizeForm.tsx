@@ -208,38 +208,14 @@ export function SizeForm({
       ) : null}
       {kind === 'stated' || kind === 'chosen' ? (
         <>
-          <Controller
-            control={form.control}
-            name="given"
-            render={({ field, fieldState }) => (
-              <Field
-                label="Number"
-                {...(quantity === 'count' ? {} : { unit: quantity === 'angle' ? '°' : unit })}
-                value={field.value}
-                onChangeText={field.onChange}
-                onSubmitEditing={() => void save()}
-                wrong={
-                  fieldState.error && givenProblem(field.value, quantity, unit, fieldState.error.message)
-                }
-              />
-            )}
-          />
+          <GivenNumber form={form} name="given" label="Number" unit={unit} onSubmit={() => void save()} />
           {kind === 'stated' ? (
-            <Controller
-              control={form.control}
+            <GivenNumber
+              form={form}
               name="givenPlusMinus"
-              render={({ field, fieldState }) => (
-                <Field
-                  label="Plus or minus, if limits are stated"
-                  {...(quantity === 'count' ? {} : { unit: quantity === 'angle' ? '°' : unit })}
-                  value={field.value}
-                  onChangeText={field.onChange}
-                  onSubmitEditing={() => void save()}
-                  wrong={
-                    fieldState.error && givenProblem(field.value, quantity, unit, fieldState.error.message)
-                  }
-                />
-              )}
+              label="Plus or minus, if limits are stated"
+              unit={unit}
+              onSubmit={() => void save()}
             />
           ) : null}
           <Controller
@@ -284,6 +260,41 @@ export function SizeForm({
   );
 }
 
+type SizeFormOf = ReturnType<typeof useForm<FormValues, unknown, z.output<ReturnType<typeof formIn>>>>;
+
+/** A number that is typed, in the unit of what the size is. */
+function GivenNumber({
+  form,
+  name,
+  label,
+  unit,
+  onSubmit,
+}: {
+  form: SizeFormOf;
+  name: 'given' | 'givenPlusMinus';
+  label: string;
+  unit: LengthUnit;
+  onSubmit(): void;
+}) {
+  const quantity = form.watch('quantity');
+  return (
+    <Controller
+      control={form.control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <Field
+          label={label}
+          {...(quantity === 'count' ? {} : { unit: quantity === 'angle' ? '°' : unit })}
+          value={field.value}
+          onChangeText={field.onChange}
+          onSubmitEditing={onSubmit}
+          wrong={fieldState.error && givenProblem(field.value, quantity, unit, fieldState.error.message)}
+        />
+      )}
+    />
+  );
+}
+
 /** A switch bound to the form. */
 function Choice<N extends 'of' | 'kind' | 'jaw' | 'quantity' | 'importance'>({
   form,
@@ -292,7 +303,7 @@ function Choice<N extends 'of' | 'kind' | 'jaw' | 'quantity' | 'importance'>({
   options,
   onChange = () => {},
 }: {
-  form: ReturnType<typeof useForm<FormValues, unknown, z.output<ReturnType<typeof formIn>>>>;
+  form: SizeFormOf;
   name: N;
   label: string;
   options: { id: FormValues[N] & string; word: string }[];

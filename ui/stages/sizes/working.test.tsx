@@ -193,6 +193,35 @@ describe('adding a size', () => {
     expect(sent()).toMatchObject({ kind: 'stated', given: 12.7, source: 'manual, page 4' });
   });
 
+  test('a stated number keeps its limits, and loses them with its being stated', async () => {
+    show();
+    type('Name', 'Pin');
+    choose('Stated');
+    type('Number', '6');
+    type('Plus or minus, if limits are stated', '0,012');
+    type('Where is it stated?', 'drawing');
+    await submit('Add');
+    expect(sent()).toMatchObject({ kind: 'stated', given: 6, givenPlusMinus: 0.012 });
+    const size = sent();
+    inRepair(<SizeForm size={size} onClose={() => {}} />);
+    const again = screen.getAllByRole('radio', { name: 'Chosen' }).at(-1)!;
+    fireEvent.click(again);
+    await act(async () => fireEvent.click(screen.getAllByRole('button', { name: 'Keep' }).at(-1)!));
+    expect(sent()).toMatchObject({ kind: 'chosen', given: 6 });
+    expect(sent()).not.toHaveProperty('givenPlusMinus');
+  });
+
+  test('limits that are no length are told', async () => {
+    show();
+    type('Name', 'Pin');
+    choose('Stated');
+    type('Number', '6');
+    type('Plus or minus, if limits are stated', 'some');
+    await submit('Add');
+    expect(screen.getByRole('alert').textContent).toContain('some');
+    expect(mockPut).not.toHaveBeenCalled();
+  });
+
   test('an angle and a count', async () => {
     show();
     type('Name', 'Tilt');
