@@ -12,7 +12,8 @@ import {
   type Built,
   type TaggedSolid,
 } from '@core/solid';
-import { growthWords, type Growth } from '@core/workshop';
+import { growthWords } from '@core/wording';
+import type { Growth } from '@core/workshop';
 
 export type SpareFormat = 'stl' | '3mf' | 'step';
 

@@ -1,16 +1,6 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
-import {
-  bodiesUsedBy,
-  effectOf,
-  isThere,
-  placeOf,
-  takesAway,
-  type Body,
-  type Place,
-  type Step,
-  type StepKind,
-} from '@core/model';
+import { bodiesUsedBy, effectOf, isThere, placeOf, type Body, type Place, type Step } from '@core/model';
 
 import type { Annotation, CentreLine } from './annotation';
 import {
@@ -26,7 +16,8 @@ import { guarded, KernelRefusal, type Kernel } from './kernel';
 import { edgesOf, meshOf, SCREEN_QUALITY, type SolidMesh } from './mesh';
 import { isSoundMesh } from './soundness';
 import { carriedStand, drawnInWorld, plainStand, standOf, type Stand } from './stand';
-import type { StepInput, StepNote, StepNumbers, StepType, Surroundings } from './stepKind';
+import type { StepInput, StepNote, StepNumbers, Surroundings } from './stepKind';
+import { boundOf, findFault, isRisky } from './stepChecks';
 import { buildStep, placedTool, stepTypeOf } from './steps';
 import { frameOfOutline } from './steps/outlineNumbers';
 import type { TaggedSolid } from './tagged';
@@ -412,55 +403,3 @@ interface Work {
 
 /** A body by itself. */
 const ALONE: Surroundings = { font: null, bodyOf: () => no({ code: 'body.gone' }) };
-
-/** Kinds of steps after which the kernel may call a solid sound whose triangles do not close (kernel-notes). */
-const RISKY: ReadonlySet<StepKind> = new Set([
-  'round',
-  'hollow',
-  'taper',
-  'faces',
-  'blend',
-  'run',
-  'spin',
-  'body',
-]);
-/** Outlines that bend other than round. */
-const BENT: ReadonlySet<string> = new Set(['gear', 'points', 'ellipse']);
-
-const isRisky = (step: Step): boolean =>
-  RISKY.has(step.kind) ||
-  (step.kind === 'stations' && step.section !== undefined) ||
-  (step.kind === 'raise' && (step.taper !== undefined || BENT.has(step.outline.shape))) ||
-  ('tilt' in step && step.tilt !== undefined);
-
-/** Relative change of volume below which a step is taken to have done nothing. */
-const NO_CHANGE = 1e-9;
-
-/** What a step may do to the volume; of those that can do either, what this one says. */
-function boundOf(
-  step: Step,
-  kind: StepType<StepKind>['effect'],
-  earlier: ReadonlyMap<string, StepNumbers>,
-): StepType<StepKind>['effect'] {
-  if (kind !== 'any') return kind;
-  if (step.kind === 'repeat') return earlier.get(step.of)?.cuts ? 'cuts' : 'adds';
-  return takesAway(effectOf(step)) ? 'cuts' : 'adds';
-}
-
-/** Holds what a step gave against what such a step can do. */
-function findFault(
-  check: SolidCheck,
-  before: SolidCheck | null,
-  effect: StepType<StepKind>['effect'],
-): StepFault | null {
-  if (check.pieces === 0 || !(check.volumeMm3 > 0)) return { code: 'step.nothingLeft' };
-  if (!check.valid) return { code: 'step.notValid', reason: 'the solid crosses itself' };
-  if (!check.closed) return { code: 'step.notValid', reason: 'the solid is not closed' };
-  if (!before) return null;
-  const grown = (check.volumeMm3 - before.volumeMm3) / before.volumeMm3;
-  if (effect !== 'dresses' && Math.abs(grown) < NO_CHANGE) return { code: 'step.changesNothing' };
-  if ((effect === 'adds' && grown < 0) || (effect === 'cuts' && grown > 0)) {
-    return { code: 'step.notValid', reason: `the volume went ${grown < 0 ? 'down' : 'up'}` };
-  }
-  return null;
-}

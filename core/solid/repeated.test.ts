@@ -268,6 +268,18 @@ describe('a mirror', () => {
       expect(built.steps.every(({ state }) => state === 'built')).toBe(true);
     });
 
+    test('faces alike that are turned the other way are no image: a slanted oval in the middle', () => {
+      const oval = raised(outlineOf('ellipse', { length: 12, breadth: 6 }), 'through', {
+        effect: 'cut',
+        on: 'top',
+        turn: 0.5,
+      });
+      const built = build([plate, oval, mirror('both')]);
+      expect(built.steps.at(-1)).toMatchObject({ state: 'failed', fault: { code: 'mirror.fills' } });
+      const level = { ...oval, turn: 0 } as Step;
+      expect(build([plate, level, mirror('both')]).steps.at(-1)).toMatchObject({ state: 'built' });
+    });
+
     test('half a part joins its image, with what is cut in both', () => {
       const half = raised(outlineOf('rectangle', { length: 20, breadth: 20, cornerRadius: 0 }), 5, { x: 10 });
       expect(build([half, bore(10), mirror('both')]).check!.volumeMm3).toBeCloseTo(4000 - 2 * HOLE, 6);

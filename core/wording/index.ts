@@ -1,3 +1,4 @@
+export { growthWords } from './growth';
 export { FAULT_CODES, isKnownFault, sentenceOf } from './faults';
 export { cautionSentence, findingSentence } from './findings';
 export { chanceWords, doubtSentence, wishWords, workingSizeName } from './fits';

@@ -9,5 +9,5 @@ export {
   fitTableIn,
   type FitClassWords,
 } from './fitTables';
-export { growthOf, growthWords, type Growth } from './shrinking';
+export { growthOf, type Growth } from './shrinking';
 export { DEFAULT_WORKSHOP, lackingRows } from './workshop';

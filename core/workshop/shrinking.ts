@@ -12,13 +12,3 @@ export function growthOf({ shrinkage }: Pick<Machine, 'shrinkage'>): Growth | nu
   const { x, y, z } = shrinkage;
   return x === 0 && y === 0 && z === 0 ? null : [1 / (1 - x), 1 / (1 - y), 1 / (1 - z)];
 }
-
-/** "0.81 %", or "0.81 % across, 1.01 % along, 0.5 % in height" where they differ. */
-export function growthWords(growth: Growth): string {
-  const [x, y, z] = growth.map((by) => `${Number(((by - 1) * 100).toFixed(2))} %`) as [
-    string,
-    string,
-    string,
-  ];
-  return x === y && y === z ? x : `${x} from left to right, ${y} from front to back, ${z} in height`;
-}

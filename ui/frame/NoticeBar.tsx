@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import { Text, View } from 'react-native';
 
 import { useNotices } from '../api/notices';
+import { usePartTool } from '../part/partTool';
 import { Button } from '../shared/Button';
 
 /** How long an offer to undo stays, ms. Deleted things can also be brought back where they stood. */
@@ -13,6 +14,10 @@ const STAYS_MS = 12_000;
  */
 export function NoticeBar() {
   const { notice, dismiss } = useNotices();
+  // What is being picked, measured or pointed at has its own bar at the top.
+  const isTopTaken = usePartTool(
+    ({ job, measuring, stage, pointing }) => !!(job ?? stage ?? pointing) || measuring,
+  );
   useEffect(() => {
     if (!notice || notice.tone === 'wrong') return;
     const timer = setTimeout(dismiss, STAYS_MS);
@@ -21,7 +26,10 @@ export function NoticeBar() {
   if (!notice) return null;
   const { undo } = notice;
   return (
-    <View pointerEvents="box-none" className="absolute inset-x-0 top-2 z-10 items-center px-3">
+    <View
+      pointerEvents="box-none"
+      className={`absolute inset-x-0 z-10 items-center px-3 ${isTopTaken ? 'bottom-14' : 'top-2'}`}
+    >
       <View
         role={notice.tone === 'wrong' ? 'alert' : 'status'}
         className={`w-full max-w-[440px] flex-row items-center gap-2 rounded-lg py-1.5 pl-4 pr-1.5 ${

@@ -60,7 +60,9 @@ export const raise: StepType<'raise'> = {
     }
     if (!tool.ok || !step.taper) return tool;
     const goesUp = !takesAway(step.effect) || stand.up;
-    const closes = closesBefore(step.taper, region.outer, heights(step, lengths, stand));
+    // How far one goes right through, or up to a face, its sides are not asked before.
+    const reaches = step.upTo ? null : (lengths.height?.mm ?? null);
+    const closes = reaches && closesBefore(step.taper, region.outer, step.bothWays ? reaches / 2 : reaches);
     if (closes) {
       tool.value.dispose();
       return no(closes);
@@ -118,14 +120,9 @@ function asItLies(step: StepOf<'raise'>, region: Region, input: StepInput): Resu
 }
 
 /** What is said of sides that meet before they are as high as they should be; null where they don't, as far as their box tells. */
-function closesBefore(
-  taper: number,
-  loop: Loop,
-  { from, to }: { from: number; to: number },
-): StepFault | null {
+function closesBefore(taper: number, loop: Loop, height: number): StepFault | null {
   const [x0, y0, x1, y1] = boxOfLoop(loop);
   const half = Math.min(x1 - x0, y1 - y0) / 2;
-  const height = to - from;
   if (taper <= 0 || height * Math.tan(taper) < half) return null;
   // A little less than where they meet, in whole tenths.
   const mostAngle = Math.floor((Math.atan(half / height) * 1800) / Math.PI - 0.5) * (Math.PI / 1800);

@@ -4,8 +4,8 @@ import { Text, View } from 'react-native';
 import { SPARE_FORMATS, type SpareFormat } from '@core/make';
 import type { Body } from '@core/model';
 import { materialOf } from '@core/standards';
-import { findingSentence, sentenceOf } from '@core/wording';
-import { growthOf, growthWords, machineIn } from '@core/workshop';
+import { findingSentence, growthWords, sentenceOf } from '@core/wording';
+import { growthOf, machineIn } from '@core/workshop';
 
 import { useNotices } from '../../api/notices';
 import { useRepairContext } from '../../frame/useRepairContext';
