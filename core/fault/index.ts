@@ -174,7 +174,19 @@ export type StepFault =
   /** `mostMm`: about as much as goes everywhere, or null if nothing does; `at`: where there is no room, in words. */
   | { code: 'ease.tooLarge'; size: NamedLength; verb: string; mostMm: number | null; at: string }
   | { code: 'plain.notRead'; text: string; input: 'angle' | 'count' | 'factor' }
-  | { code: 'plain.outOfRange'; input: 'angle' | 'count' | 'factor'; least: number; most: number }
+  /** Angles in radians. `path` and `got`: of one that was taken from elsewhere, where in its step it stands and what it came to. */
+  | {
+      code: 'plain.outOfRange';
+      input: 'angle' | 'count' | 'factor';
+      least: number;
+      most: number;
+      path?: string;
+      got?: number;
+    }
+  | { code: 'plain.notWhole'; got: number }
+  | { code: 'floor.notLevel' }
+  /** `placeMm`: how high the place is that it is cut from; `down` or up from there. */
+  | { code: 'floor.outside'; floor: NamedLength; placeMm: number; down: boolean }
   | { code: 'step.nothingLeft' }
   | { code: 'step.changesNothing' }
   | { code: 'step.notValid'; reason: string }

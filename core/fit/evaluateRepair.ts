@@ -3,7 +3,7 @@ import { compileFormula, fitOfTag, parseFormula, tagsIn } from '@core/formula';
 import { solveLayout, type KnownLength, type SolvedLayout } from '@core/layout';
 import { isKnown, SizeGraph, takeApart, uncertaintyOf, type SizeResult } from '@core/measure';
 import type { Chain, Fit, Layout, RepairState, Size, Source, Workshop } from '@core/model';
-import type { LengthUnit } from '@core/quantity';
+import type { LengthUnit, Quantity } from '@core/quantity';
 import { materialOf } from '@core/standards';
 import { DEFAULT_WORKSHOP, fitTableIn, machineIn } from '@core/workshop';
 
@@ -161,10 +161,18 @@ function instrumentsOf(result: SizeResult): NonNullable<StackLink['shared']> {
  * The value of a sum or formula over the sizes and the working sizes of a repair, mm.
  * @param unit unit of bare numbers.
  */
-export function formulaLength(
+export const formulaLength = (
   text: string,
   unit: LengthUnit,
   numbers: Pick<EvaluatedRepair, 'sizes' | 'fits'>,
+): Result<number, Fault> => formulaValue(text, unit, numbers, 'length');
+
+/** As formulaLength, for what gives an angle (radians) or a plain number too; bare numbers are degrees where an angle is meant. */
+export function formulaValue(
+  text: string,
+  unit: LengthUnit,
+  numbers: Pick<EvaluatedRepair, 'sizes' | 'fits'>,
+  wanted: Quantity,
 ): Result<number, Fault> {
   const expression = parseFormula(text);
   if (!expression.ok) return expression;
@@ -178,7 +186,7 @@ export function formulaLength(
     const { fit, worked } = found.value;
     named.set(name, { quantity: 'length', tag: wanted.tag, name: fit.name, worked });
   }
-  const program = compileFormula(expression.value, (tag) => named.get(tag)?.quantity ?? null, 'length', unit);
+  const program = compileFormula(expression.value, (tag) => named.get(tag)?.quantity ?? null, wanted, unit);
   if (!program.ok) return program;
   const { tags, evaluate, failure } = program.value;
   const values: number[] = [];

@@ -7,10 +7,12 @@ export {
   evaluateRepair,
   evaluateSizes,
   formulaLength,
+  formulaValue,
   settingOf,
   type EvaluatedChain,
   type EvaluatedFit,
   type EvaluatedRepair,
   type EvaluatedSize,
 } from './evaluateRepair';
+export { settledStep, takenNumber } from './settle';
 export { usesOf, type Use, type Used } from './usedBy';

@@ -1,4 +1,4 @@
-import type { EvaluatedRepair } from '@core/fit';
+import { settledStep, type EvaluatedRepair } from '@core/fit';
 import type { Body } from '@core/model';
 import { fewestRingTeeth, ringCollision, type GearTeeth } from '@core/outline';
 import { resolveValue } from '@core/solid';
@@ -37,7 +37,10 @@ function pairs(wheels: readonly GearTeeth[], rings: readonly GearTeeth[]): [Gear
 }
 
 function gearsOf(body: Body, numbers: EvaluatedRepair): GearTeeth[] {
-  return body.steps.flatMap((step) => {
+  return body.steps.flatMap((written) => {
+    const settled = settledStep(written, numbers);
+    if (!settled.ok) return [];
+    const step = settled.value;
     if (step.off || !('outline' in step) || step.outline?.shape !== 'gear') return [];
     const { teeth, pressure, shift, side, module, backlash } = step.outline;
     const [size, play] = [

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { line } from './ids';
 import { OutlineShape } from './outline';
 import { FacePick, place } from './place';
+import { angleWithin, countWithin } from './plainNumber';
 import { Effect, step } from './stepBase';
 import { turn } from './turn';
 import { Value } from './value';
@@ -18,10 +19,12 @@ export const RaiseStep = z.strictObject({
   height: z.union([z.literal('through'), Value]),
   /** It ends at this face, instead of at its height. */
   upTo: FacePick.optional(),
+  /** Its height says how high its floor lies above the ground, instead of how deep it is cut. */
+  floor: z.literal(true).optional(),
   /** Half of the height to each side of its place. */
   bothWays: z.literal(true).optional(),
   /** Radians by which its sides lean in, away from its place; outward if negative. */
-  taper: z.number().min(-1).max(1).optional(),
+  taper: angleWithin(-1, 1).optional(),
 });
 
 /** An outline turned by `angle`, radians, about the upright axis of its place; its middle `away` from it and `up` above. */
@@ -33,7 +36,7 @@ export const SpinStep = z.strictObject({
   outline: OutlineShape,
   away: Value,
   up: Value,
-  angle: z.number().min(0.02).max(6.284),
+  angle: angleWithin(0.02, 6.284),
   /** Radians, where it begins; 0 is to the right. */
   turn,
 });
@@ -55,8 +58,8 @@ export const BlendStep = z.strictObject({
         x: Value,
         y: Value,
         turn,
-        tilt: z.number().min(-1.5).max(1.5).optional(),
-        shift: z.int().min(-24).max(24).optional(),
+        tilt: angleWithin(-1.5, 1.5).optional(),
+        shift: countWithin(-24, 24).optional(),
       }),
     )
     .min(2)
@@ -102,20 +105,23 @@ export const ThreadStep = z.strictObject({
   eased: z.literal(true).optional(),
 });
 
+/** Most letters of one step. */
+export const LETTERS_LIMIT = 40;
+
 /** Raised or sunk letters, `height` their capital height and `depth` how far they stand out or go in. */
 export const TextStep = z.strictObject({
   ...step,
   ...place,
   kind: z.literal('text'),
   effect: Effect,
-  text: line(40),
+  text: line(LETTERS_LIMIT),
   height: Value,
   depth: Value,
   turn,
 });
 
 /** Radians by which the face that holds leans back, so that it hooks; less than nothing, and it can be pulled out again. */
-const undercut = z.number().min(-1).max(0.8).optional();
+const undercut = angleWithin(-1, 0.8).optional();
 
 /**
  * A springy tongue standing up from its place, bending along x, with a bump at its end that snaps in. Cut, it is the

@@ -2,6 +2,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { evaluateRepair, formulaLength } from '@core/fit';
+import { RepairBuilder } from '@core/solid';
+import { testKernel } from '@core/testing/kernel';
 import {
   PHOTOS_LIMIT_BYTES,
   readRepairFile,
@@ -59,6 +61,21 @@ test('one of version 2 has what is new in it, and its numbers', () => {
     'raise',
     'ease',
   ]);
+});
+
+test('one of version 3 has what is new in it, and builds to its volume', async () => {
+  const { repair, workshop } = opened('version-3.json');
+  const [body] = repair.bodies;
+  expect(body!.steps.slice(-3)).toMatchObject([
+    { outline: { of: { whole: true } }, taper: { from: 'size', id: 'l' } },
+    { floor: true },
+    { pattern: { count: { from: 'size', id: 'n' } } },
+  ]);
+  const builder = new RepairBuilder(await testKernel());
+  const built = builder.build(repair.bodies, evaluateRepair(repair, workshop)).get(body!.id)!;
+  expect(built.steps.filter(({ state }) => state !== 'built')).toEqual([]);
+  expect(built.check!.volumeMm3).toBeCloseTo(13411.7, 1);
+  builder.dispose();
 });
 
 test('what misses a list today is no file of the first weeks', () => {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 
+import { angleWithin } from './plainNumber';
 import { turn } from './turn';
 import { numberValue, Value } from './value';
 
@@ -8,7 +9,7 @@ export const HoleHead = z.discriminatedUnion('kind', [
   /** A round recess at its mouth, for a screw head or a bearing: what is left below it is the lip. */
   z.strictObject({ kind: z.literal('seat'), diameter: Value, depth: Value }),
   /** A cone at its mouth; `angle` is the whole of it, radians. */
-  z.strictObject({ kind: z.literal('sink'), diameter: Value, angle: z.number().min(0.5).max(2.6) }),
+  z.strictObject({ kind: z.literal('sink'), diameter: Value, angle: angleWithin(0.5, 2.6) }),
   /**
    * A pocket that holds a nut or a bolt head by its flats, at its mouth, at its far end, or between them and open to a
    * side, so that the nut is slid in.

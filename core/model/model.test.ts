@@ -12,6 +12,7 @@ import {
   REPAIR_FILE_LIMIT_BYTES,
   Size,
   writeRepairFile,
+  REPAIR_FILE_VERSION,
 } from '@core/model';
 import { freeze } from '@core/revision';
 import { rackWheel } from '@core/testing/repairDraft';
@@ -155,7 +156,7 @@ describe('the repair file', () => {
     expect(reasonFor(edited((file) => (file.version = 7)))).toEqual({
       code: 'file.otherVersion',
       version: 7,
-      supported: 2,
+      supported: REPAIR_FILE_VERSION,
     });
     expect(reasonFor(edited((file) => Object.assign(file.repair.sizes![1]!, { colour: 1 })))).toEqual({
       code: 'file.unknownKey',

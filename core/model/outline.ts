@@ -2,6 +2,7 @@ import { z } from 'zod';
 
 import { Id } from './ids';
 import { FacePick } from './place';
+import { angleWithin, countWithin, factorWithin } from './plainNumber';
 import { Value } from './value';
 
 /** Name of a point of a drawn outline. */
@@ -37,7 +38,7 @@ export const OutlineShape = z.discriminatedUnion('shape', [
     shape: z.literal('sector'),
     inner: Value,
     outer: Value,
-    angle: z.number().min(0.02).max(6.2),
+    angle: angleWithin(0.02, 6.2),
   }),
   /** As a band stretched round circles. */
   z.strictObject({
@@ -50,14 +51,16 @@ export const OutlineShape = z.discriminatedUnion('shape', [
   /** A band round circles of one diameter at the points of a layout, as they lie there about its origin. */
   z.strictObject({ shape: z.literal('layoutHull'), layout: Id, diameter: Value }),
   /**
-   * The outline of another step, or of a flat face, moved out all round by a length (in, if negative). With
-   * `body` the step or the face is another body's, as it stands there.
+   * The outline of another step, of a flat face, or of a whole body, moved out all round by a length (in, if negative). With
+   * `body` it is another body's, as it stands there.
    */
   z.strictObject({
     shape: z.literal('offset'),
     of: z.union([
       z.strictObject({ step: Id, body: Id.optional() }),
       z.strictObject({ face: FacePick, body: Id.optional() }),
+      /** All that is there, as it is seen from above. */
+      z.strictObject({ whole: z.literal(true), body: Id.optional() }),
     ]),
     by: Value,
   }),
@@ -86,10 +89,10 @@ export const OutlineShape = z.discriminatedUnion('shape', [
   /** Involute teeth, outside or inside a ring (then what is cut out of it). Angle in radians, shift in modules. */
   z.strictObject({
     shape: z.literal('gear'),
-    teeth: z.int().min(5).max(300),
+    teeth: countWithin(5, 300),
     module: Value,
-    pressure: z.number().min(0.2).max(0.6),
-    shift: z.number().min(-1).max(1.5),
+    pressure: angleWithin(0.2, 0.6),
+    shift: factorWithin(-1, 1.5),
     /** How much thinner each tooth is, along the pitch circle. */
     backlash: Value,
     side: z.enum(['outside', 'inside']),
@@ -99,9 +102,9 @@ export const OutlineShape = z.discriminatedUnion('shape', [
   /** Straight rack: its pitch line through its middle, teeth to the back. `body` is what is left below the teeth. */
   z.strictObject({
     shape: z.literal('rack'),
-    teeth: z.int().min(1).max(300),
+    teeth: countWithin(1, 300),
     module: Value,
-    pressure: z.number().min(0.2).max(0.6),
+    pressure: angleWithin(0.2, 0.6),
     backlash: Value,
     body: Value,
   }),

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 
 import { Id, line } from './ids';
+import { angleWithin, type PlainNumber } from './plainNumber';
 import { Value } from './value';
 
 const coordinate = z.number().min(-10_000).max(10_000);
@@ -42,7 +43,7 @@ export const finerPlace = {
   /** Above what it stands on; below it if negative. */
   lift: Value.optional(),
   /** Radians, a tilt about the way to the right of its place. */
-  tilt: z.number().min(-1.6).max(1.6).optional(),
+  tilt: angleWithin(-1.6, 1.6).optional(),
 };
 
 /**
@@ -63,14 +64,14 @@ export const placeOnGround = {
 };
 
 /** A place as a step has it. */
-export interface Place {
+export interface Place<Plain extends PlainNumber = PlainNumber> {
   on?: Ground | undefined;
   x: Value;
   y: Value;
   xFrom?: MeasuredFrom | FromStep | undefined;
   yFrom?: MeasuredFrom | FromStep | undefined;
   lift?: Value | undefined;
-  tilt?: number | undefined;
+  tilt?: Plain | undefined;
 }
 
 /** Whether a place is where the outline stands that the step takes from elsewhere. */

@@ -37,6 +37,8 @@ export const PegStep = z.strictObject({
   effect: Effect.optional(),
   diameter: Value,
   height: Value,
+  /** Its height says how high its floor lies above the ground, instead of how deep it is cut. */
+  floor: z.literal(true).optional(),
 });
 
 /** Groove cut round the rim of a turned step, in the middle of its width. */

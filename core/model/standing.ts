@@ -1,5 +1,6 @@
 import type { Place } from './place';
 import type { Step } from './recipe';
+import type { SettledStep } from './settled';
 import type { Effect } from './stepBase';
 import { numberValue } from './value';
 
@@ -11,6 +12,8 @@ export function effectOf(step: Step): Effect {
 }
 
 /** Where a step stands, with what it leaves unsaid: a wheel or a plate lies on the ground, on the axle line. Null for one that has no place. */
+export function placeOf(step: SettledStep): Place<number> | null;
+export function placeOf(step: Step): Place | null;
 export function placeOf(step: Step): Place | null {
   if (step.kind === 'turn' || step.kind === 'plate') {
     return { ...step, on: step.on ?? 'bottom', x: step.x ?? numberValue(0), y: step.y ?? numberValue(0) };

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { angleWithin } from './plainNumber';
 
 /** Radians, a turn about the upright axis through a thing's middle. */
-export const turn = z.number().min(-7).max(7);
+export const turn = angleWithin(-7, 7);

@@ -4,6 +4,7 @@ import { EdgeRule } from './edgeRule';
 import { HoleHead } from './holeHead';
 import { Id } from './ids';
 import { FacePick, placeOnTop, Side } from './place';
+import { angleWithin, countWithin, factorWithin } from './plainNumber';
 import { Effect, step } from './stepBase';
 import { turn } from './turn';
 import { Value } from './value';
@@ -35,12 +36,12 @@ export const TaperStep = z.strictObject({
   ...step,
   kind: z.literal('taper'),
   of: Id,
-  angle: z.number().min(-1).max(1),
+  angle: angleWithin(-1, 1),
   held: z.enum(['bottom', 'top']),
 });
 
 /** 1 leaves it as it is. */
-const factor = z.number().min(0.01).max(100);
+const factor = factorWithin(0.01, 100);
 
 /** All that is there, moved, turned about an axis through the origin, and scaled about it: evenly or each way by its own. */
 export const MoveStep = z.strictObject({
@@ -71,7 +72,7 @@ export const SplitStep = z.strictObject({
 });
 
 /** How often something is made, the first time included. */
-const count = z.int().min(2).max(200);
+const count = countWithin(2, 200);
 
 /** What an earlier step made, again: evenly round the axle line, in a row, or at the points of a layout. */
 export const RepeatStep = z.strictObject({
@@ -132,9 +133,11 @@ export const DrillStep = z.strictObject({
   kind: z.literal('drill'),
   diameter: Value,
   depth: z.union([z.literal('through'), Value]),
+  /** Its depth says how high its floor lies above the ground, instead of how deep it is cut. */
+  floor: z.literal(true).optional(),
   head: HoleHead.optional(),
   /** Radians, the whole angle of the point of a blind hole; `depth` is then measured to its shoulder. */
-  point: z.number().min(0.5).max(3).optional(),
+  point: angleWithin(0.5, 3).optional(),
 });
 
 /** Flat ease (chamfer), `size` measured along each face; with `other` along the second one, or at an angle to the first. */
@@ -143,7 +146,7 @@ export const EaseStep = z.strictObject({
   kind: z.literal('ease'),
   size: Value,
   other: z
-    .union([z.strictObject({ length: Value }), z.strictObject({ angle: z.number().min(0.05).max(1.5) })])
+    .union([z.strictObject({ length: Value }), z.strictObject({ angle: angleWithin(0.05, 1.5) })])
     .optional(),
   where: EdgeRule,
 });

@@ -13,6 +13,7 @@ export {
   type Point,
 } from './curves';
 export { recognised, rejoined } from './recognised';
+export { curvesOfPolygon, type KnownCircle } from './polygonCurves';
 export { evenedLoops } from './evened';
 export { gearRadii, halfToothAngle, type GearTeeth } from './gearTeeth';
 export { fewestRingTeeth, ringCollision } from './meshing';

@@ -11,6 +11,6 @@ export {
   withStepMoved,
   withStepSwitched,
 } from './editSteps';
-export { readPlain } from './readPlain';
+export { readLetters, readPlain } from './readPlain';
 export { patchForHardware } from './hardware';
 export { liftedBody, liftedSteps, MISSING_MM } from './lift';

@@ -1,6 +1,8 @@
-import type { EvaluatedRepair } from '@core/fit';
+import { takenNumber, type EvaluatedRepair } from '@core/fit';
 import {
+  isTaken,
   numberValue,
+  plainFieldsOf,
   withFreshIds,
   withValues,
   type Body,
@@ -11,6 +13,8 @@ import {
 import { roundTo } from '@core/quantity';
 import { layoutPlaces, resolveValue } from '@core/solid';
 
+import { withPatch } from './editSteps';
+
 /**
  * Steps of one repair for use in another: under new ids, with plain numbers in place of sizes, fits, formulas and
  * layouts, which stay behind. What has no number there yet gets `MISSING_MM`, and its step a note that says so.
@@ -18,8 +22,9 @@ import { layoutPlaces, resolveValue } from '@core/solid';
  * @param numbers those of the repair they come from.
  */
 export function liftedSteps(steps: readonly Step[], numbers: EvaluatedRepair, newId: () => string): Step[] {
-  const plain = steps.map((step) => {
+  const plain = steps.map((written) => {
     let isMissing = false;
+    const step = withoutTaken(written, numbers, () => (isMissing = true));
     const known = withValues(withoutLayouts(step, numbers), (value: Value) => {
       const found = resolveValue(value, 'number', numbers);
       if (!found.ok) isMissing = true;
@@ -41,6 +46,17 @@ export const liftedBody = (body: Body, numbers: EvaluatedRepair, newId: () => st
 /** Stands for a number that was not known where the step came from. */
 export const MISSING_MM = 10;
 const MISSING_NOTE = 'A number was not known where this came from. Type it.';
+
+/** With its angles, counts and factors as numbers; one that is not known becomes the least that may stand there. */
+function withoutTaken(step: Step, numbers: EvaluatedRepair, onMissing: () => void): Step {
+  return plainFieldsOf(step).reduce<Step>((so, { path, value, quantity, least, most }) => {
+    if (!isTaken(value)) return so;
+    const found = takenNumber(value, quantity, numbers);
+    const isKnown = found.ok && found.value >= least && found.value <= most;
+    if (!isKnown) onMissing();
+    return withPatch([so], step.id, { [path]: isKnown ? found.value : least })[0]!;
+  }, step);
+}
 
 /** With the places of layouts written out as points. */
 function withoutLayouts(step: Step, numbers: EvaluatedRepair): Step {

@@ -1,52 +1,65 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
+import { formulaValue, takenNumber, type EvaluatedRepair } from '@core/fit';
+import { parseFormula, tagsIn } from '@core/formula';
+import { LETTERS_LIMIT, type PlainBounds, type PlainNumber, type TakenNumber } from '@core/model';
+import { RAD_PER_DEGREE, type LengthUnit } from '@core/quantity';
 
-/** Bounds of the numbers that are no lengths, by the last word of their path; angles in radians. */
-const BOUNDS: Record<string, readonly [number, number]> = {
-  turn: [-7, 7],
-  tilt: [-1.6, 1.6],
-  undercut: [-1, 0.8],
-  taper: [-1, 1],
-  pressure: [0.2, 0.6],
-  shift: [-1, 1.5],
-  teeth: [5, 300],
-  count: [2, 200],
-  rows: [2, 200],
-  scale: [0.01, 100],
-};
-/** Those that mean something else in some steps. */
-const BY_PATH: Record<string, readonly [number, number]> = {
-  'scale.x': [0.01, 100],
-  'scale.y': [0.01, 100],
-  'scale.z': [0.01, 100],
-  'outline.angle': [0.02, 6.2],
-  'head.angle': [0.5, 2.6],
-  'other.angle': [0.05, 1.5],
-  angle: [-1, 6.284],
-};
+type Numbers = Pick<EvaluatedRepair, 'sizes' | 'fits'>;
 
-const LONGEST_TEXT = 40;
-
-/** Reads an angle in degrees, a count, a factor or words as they were typed, for the number at a path of a step. */
-export function readPlain(
-  input: 'angle' | 'count' | 'factor' | 'words',
-  typed: string,
-  path: string,
-): Result<number | string, Fault> {
+/** Reads words as they were typed for a part. */
+export function readLetters(typed: string): Result<string, Fault> {
   const text = typed.trim();
-  if (input === 'words') {
-    return text.length <= LONGEST_TEXT
-      ? ok(text)
-      : no({ code: 'name.tooLong', what: 'these letters', length: text.length, limit: LONGEST_TEXT });
-  }
+  return text.length <= LETTERS_LIMIT
+    ? ok(text)
+    : no({ code: 'name.tooLong', what: 'these letters', length: text.length, limit: LETTERS_LIMIT });
+}
+
+/**
+ * Reads an angle in degrees, a count or a factor as it was typed: a number, or a formula over sizes, which stays one.
+ * @param bounds what the schema of the step allows there.
+ * @param unit of bare numbers in a formula where a length is meant.
+ */
+export function readPlain(
+  typed: string,
+  bounds: PlainBounds,
+  numbers: Numbers,
+  unit: LengthUnit = 'mm',
+): Result<PlainNumber, Fault> {
+  const text = typed.trim();
+  const input = bounds.quantity;
   const number = Number(text.replace(',', '.').replace('−', '-').replace('°', ''));
-  if (text === '' || !Number.isFinite(number) || (input === 'count' && !Number.isInteger(number))) {
-    return no({ code: 'plain.notRead', text, input });
+  if (text === '') return no({ code: 'plain.notRead', text, input });
+  if (!Number.isFinite(number)) return readFormula(text, bounds, numbers, unit);
+  if (input === 'count' && !Number.isInteger(number)) return no({ code: 'plain.notRead', text, input });
+  return bounded(input === 'angle' ? number * RAD_PER_DEGREE : number, bounds);
+}
+
+/** What a formula gives; one over sizes is kept, and may wait for a size that is not taken yet. */
+function readFormula(
+  text: string,
+  bounds: PlainBounds,
+  numbers: Numbers,
+  unit: LengthUnit,
+): Result<PlainNumber, Fault> {
+  const { quantity } = bounds;
+  const expression = parseFormula(text);
+  // Words that are neither a number nor a formula are told as what was wanted.
+  if (!expression.ok) return no({ code: 'plain.notRead', text, input: quantity });
+  const value: TakenNumber = { from: 'formula', text, unit };
+  if (tagsIn(expression.value).length === 0) {
+    const sum = formulaValue(text, unit, numbers, quantity === 'factor' ? 'count' : quantity);
+    return sum.ok ? bounded(sum.value, bounds) : sum;
   }
-  const value = input === 'angle' ? (number * Math.PI) / 180 : number;
-  const bounds = BY_PATH[path] ?? BOUNDS[path.split('.').at(-1)!];
-  if (bounds && (value < bounds[0] || value > bounds[1])) {
-    const shown = (bound: number) => (input === 'angle' ? Math.round((bound * 180) / Math.PI) : bound);
-    return no({ code: 'plain.outOfRange', input, least: shown(bounds[0]), most: shown(bounds[1]) });
-  }
-  return ok(value);
+  const found = takenNumber(value, quantity, numbers);
+  if (!found.ok) return found.fault.code === 'value.sizeNotTaken' ? ok(value) : found;
+  const isWithin = bounded(found.value, bounds);
+  return isWithin.ok ? ok(value) : isWithin;
+}
+
+function bounded(value: number, { quantity, least, most }: PlainBounds): Result<number, Fault> {
+  // A bound that is typed as it is told may be a hair beside it, since degrees are no round radians.
+  const hair = 1e-9;
+  return value >= least - hair && value <= most + hair
+    ? ok(Math.min(most, Math.max(least, value)))
+    : no({ code: 'plain.outOfRange', input: quantity, least, most });
 }

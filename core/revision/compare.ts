@@ -1,8 +1,8 @@
 import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
-import type { Fit, FrozenFigures, RepairState, Step, Workshop } from '@core/model';
+import type { Fit, FrozenFigures, PlainNumber, RepairState, Step, Value, Workshop } from '@core/model';
 import { RAD_PER_DEGREE, tidy, type Quantity } from '@core/quantity';
-import { fieldOf } from '@core/recipe';
-import { stepSentence, type SentencePart } from '@core/wording';
+import { dataAt } from '@core/recipe';
+import { degrees, stepSentence, type SentencePart } from '@core/wording';
 import { fitClassOf } from '@core/workshop';
 
 /** One side of a comparison: a frozen revision, or the repair as it stands with what was last built. */
@@ -124,7 +124,9 @@ function compareStep(bodyName: string, old: StepSide, now: StepSide): Difference
     ({ group: 'recipe', label: what ? `${label}, ${what}` : label, from, to, unit }) as const;
   if (!old.step || !now.step) return [row('', old.step ? 'there' : null, now.step ? 'there' : null, '')];
   const all = [...oldParts, ...nowParts];
-  const fields = new Map(all.flatMap((part) => (part.kind === 'chip' ? [[part.field, part.what]] : [])));
+  const fields = new Map(
+    all.flatMap((part) => ('field' in part && part.kind !== 'rows' ? [[part.field, part] as const] : [])),
+  );
   const choices = new Set(all.flatMap((part) => (part.kind === 'choice' ? [part.what] : [])));
   const chosen = (parts: readonly SentencePart[], what: string) =>
     parts.find((part) => part.kind === 'choice' && part.what === what) as { text: string } | undefined;
@@ -134,25 +136,31 @@ function compareStep(bodyName: string, old: StepSide, now: StepSide): Difference
     ...[...choices].map((what) =>
       row(what, chosen(oldParts, what)?.text ?? null, chosen(nowParts, what)?.text ?? null, ''),
     ),
-    ...[...fields].map(([field, what]) => row(what, typedNumber(old, field), typedNumber(now, field), 'mm')),
+    ...[...fields].map(([field, part]) => {
+      const [before, after] = [old, now].map((side) =>
+        typedNumber(side, field, part.kind !== 'chip' && part.input === 'angle'),
+      );
+      return row(part.what, before!, after!, part.kind === 'chip' ? 'mm' : '');
+    }),
   ];
 }
 
 /** What a step does, up to its first number. */
 function titleOf(parts: readonly SentencePart[]): string {
-  const first = parts.findIndex(({ kind }) => kind === 'chip');
+  const first = parts.findIndex(({ kind }) => kind === 'chip' || kind === 'taken');
   return parts
     .slice(0, first < 0 ? parts.length : first)
-    .map((part) => (part.kind === 'chip' ? '' : part.text))
+    .map((part) => ('text' in part ? part.text : ''))
     .join('')
     .trim();
 }
 
 /** The number of a chip, if it was typed there; sizes and fits have rows of their own, by their tag. */
-function typedNumber({ step, numbers }: StepSide, field: string): number | string | null {
-  const value = step && fieldOf(step, field);
+function typedNumber({ step, numbers }: StepSide, field: string, isAngle: boolean): number | string | null {
+  const value = step && (dataAt(step, field) as Value | PlainNumber | string | undefined);
   if (value === undefined) return null;
-  if (value === 'through') return 'right through';
+  if (typeof value === 'number') return isAngle ? degrees(value) : value;
+  if (typeof value === 'string') return value === 'through' ? 'right through' : value;
   switch (value.from) {
     case 'number':
       return value.mm;

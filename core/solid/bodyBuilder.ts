@@ -1,6 +1,15 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
-import type { EvaluatedRepair } from '@core/fit';
-import { bodiesUsedBy, effectOf, isThere, placeOf, type Body, type Place, type Step } from '@core/model';
+import { settledStep, type EvaluatedRepair } from '@core/fit';
+import {
+  bodiesUsedBy,
+  effectOf,
+  isThere,
+  placeOf,
+  type Body,
+  type Place,
+  type SettledStep,
+  type Step,
+} from '@core/model';
 
 import type { Annotation, CentreLine } from './annotation';
 import {
@@ -12,6 +21,7 @@ import {
   type Box,
   type SolidCheck,
 } from './check';
+import { withDepthOfFloor } from './floors';
 import { guarded, KernelRefusal, type Kernel } from './kernel';
 import { edgesOf, meshOf, SCREEN_QUALITY, type SolidMesh } from './mesh';
 import { isSoundMesh } from './soundness';
@@ -114,7 +124,7 @@ export class BodyBuilder {
         if (index === this.#chain.length && fault) return { stepId, state: 'failed', fault };
         return { stepId, state: 'waiting' };
       }),
-      ...this.#draw(steps),
+      ...this.#draw(),
       rebuiltSteps: rebuilt,
       failedTool: fault ? this.#failedTool : null,
     };
@@ -211,12 +221,11 @@ export class BodyBuilder {
   }
 
   /** What the picture shows of the steps that were built. */
-  #draw(steps: readonly Step[]): Pick<Built, 'annotations' | 'centreLines'> {
+  #draw(): Pick<Built, 'annotations' | 'centreLines'> {
     const earlier = new Map<string, StepNumbers>();
     let drawn: Pick<Built, 'annotations' | 'centreLines'>[] = [];
-    for (const [index, { numbers }] of this.#chain.entries()) {
-      const step = steps[index]!;
-      const { stand, lengths } = numbers;
+    for (const { numbers } of this.#chain) {
+      const { stand, lengths, step } = numbers;
       const own = stepTypeOf(step.kind).annotate(step as never, lengths, { stand, earlier });
       const taken = taking(numbers);
       if (taken) drawn = drawn.map((one) => drawnInWorld(one, { frame: taken }));
@@ -232,13 +241,16 @@ export class BodyBuilder {
   /** Makes sure that link `index` of the chain is current. */
   #linkFor(
     index: number,
-    { step, place: number }: { step: Step; place: number },
+    { step: written, place: number }: { step: Step; place: number },
     earlier: ReadonlyMap<string, StepNumbers>,
     { numbers, onStep, surroundings }: Work,
   ): Result<{ reused: boolean }, StepFault> {
+    const settled = settledStep(written, numbers);
+    if (!settled.ok) return settled;
+    const step = settled.value;
     const type = stepTypeOf(step.kind);
-    const lengths = type.resolve(step as never, numbers);
-    if (!lengths.ok) return lengths;
+    const resolved = type.resolve(step as never, numbers);
+    if (!resolved.ok) return resolved;
     // A repeat is made of what another step made.
     const of = step.kind === 'repeat' ? (earlier.get(step.of) ?? null) : null;
     const keysOfOthers: string[] = [];
@@ -248,7 +260,7 @@ export class BodyBuilder {
       keysOfOthers.push(other.value.key);
     }
     const font = step.kind === 'text' && surroundings.font !== null;
-    const own = JSON.stringify([{ ...step, note: undefined }, lengths.value, of, keysOfOthers, font]);
+    const own = JSON.stringify([{ ...step, note: undefined }, resolved.value, of, keysOfOthers, font]);
     const hair = this.#hairs.get(own) ?? 0;
     const key = `${own} ${hair}`;
     if (this.#chain[index]?.key === key) return ok({ reused: true });
@@ -260,9 +272,11 @@ export class BodyBuilder {
     const there = { before: before?.solid ?? null, box: before?.box ?? null, earlier };
     const place = placeOf(step);
     const stand = place
-      ? this.#attempt(() => this.#standOf(step, place, lengths.value, { ...there, ...surroundings }))
+      ? this.#attempt(() => this.#standOf(step, place, resolved.value, { ...there, ...surroundings }))
       : ok(plainStand(there.box));
     if (!stand.ok) return stand;
+    const lengths = withDepthOfFloor(step, resolved.value, stand.value);
+    if (!lengths.ok) return lengths;
     const notes: StepNote[] = [];
     const input: StepInput = {
       kernel: this.kernel,
@@ -324,8 +338,8 @@ export class BodyBuilder {
 
   /** Where a step stands: where its outline stands that was taken from elsewhere, if its place says so. */
   #standOf(
-    step: Step,
-    place: Place,
+    step: SettledStep,
+    place: Place<number>,
     lengths: StepNumbers['lengths'],
     there: Pick<StepInput, 'before' | 'box' | 'earlier' | 'bodyOf'>,
   ): Result<Stand, StepFault> {
@@ -335,7 +349,7 @@ export class BodyBuilder {
   }
 
   /** For the picture of a step that failed: where its tool would have been. */
-  #outlineOfTool(step: Step, lengths: StepNumbers['lengths'], input: StepInput): Float32Array | null {
+  #outlineOfTool(step: SettledStep, lengths: StepNumbers['lengths'], input: StepInput): Float32Array | null {
     const tool = this.#attempt(
       () => placedTool(step, { ...lengths }, input) ?? no({ code: 'step.nothingLeft' }),
     );

@@ -1,4 +1,4 @@
-import type { StepOf } from '@core/model';
+import type { SettledStepOf } from '@core/model';
 
 import { surfaceArea } from './check';
 import { planeOf } from './picks';
@@ -17,7 +17,7 @@ const IN_PLANE_MM = 1e-4;
 export function emptiedFaces(
   before: TaggedSolid,
   after: TaggedSolid,
-  across: StepOf<'mirror'>['across'],
+  across: SettledStepOf<'mirror'>['across'],
   cutters: readonly StepNumbers[],
 ): StepNumbers | null {
   const axis = { sides: 0, frontBack: 1, upDown: 2 }[across];

@@ -1,4 +1,4 @@
-import type { StepOf } from '@core/model';
+import type { SettledStepOf } from '@core/model';
 
 import { coordinatesOf } from './frame';
 import type { Kernel, Shape } from './kernel';
@@ -19,7 +19,7 @@ interface Patch {
  * Whether a solid is its own mirror image across a plane through the origin: every face has one of the same area whose middle is
  * its image, and the images of points on its edges lie on it. Cheap, where joining the two would cut every face with every other.
  */
-export function isOwnImage(solid: TaggedSolid, across: StepOf<'mirror'>['across']): boolean {
+export function isOwnImage(solid: TaggedSolid, across: SettledStepOf<'mirror'>['across']): boolean {
   const axis = { sides: 0, frontBack: 1, upDown: 2 }[across];
   const patches = scoped((scope) =>
     partsOf(solid.kernel, scope, solid.shape, 'TopAbs_FACE').map((face) => patchOf(solid.kernel, face)),

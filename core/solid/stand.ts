@@ -78,7 +78,7 @@ export const plainStand = (box: Box | null): Stand => ({
 
 /** Works out where a step stands on what is there. */
 export function standOf(
-  place: Place,
+  place: Place<number>,
   lengths: Record<string, NamedLength>,
   {
     before,
@@ -161,7 +161,7 @@ function pastOf({ level, up, box }: Omit<Stand, 'past'>): number {
  */
 function positionIn(
   frame: Frame,
-  { xFrom, yFrom }: Pick<Place, 'xFrom' | 'yFrom'>,
+  { xFrom, yFrom }: Pick<Place<number>, 'xFrom' | 'yFrom'>,
   [x, y]: readonly [number, number],
   edges: Box | null,
   axle: readonly number[],

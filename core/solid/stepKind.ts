@@ -1,6 +1,6 @@
 import type { NamedLength, Result, StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
-import type { Step, StepKind, StepOf } from '@core/model';
+import type { SettledStep, SettledStepOf, StepKind } from '@core/model';
 import type { Font } from '@core/text';
 
 import type { Annotation, CentreLine } from './annotation';
@@ -63,7 +63,7 @@ export type StepNote =
 /** A step's numbers, all resolved, with its kind. */
 export interface StepNumbers {
   kind: StepKind;
-  step: Step;
+  step: SettledStep;
   /** Its place in the recipe, from 1. */
   place: number;
   /** Where it stands. */
@@ -81,22 +81,22 @@ export interface StepType<K extends StepKind> {
   kind: K;
   /** Bound on how the volume may change, checked after building. */
   effect: 'adds' | 'cuts' | 'dresses' | 'any';
-  resolve(step: StepOf<K>, numbers: EvaluatedRepair): Result<Record<string, NamedLength>, StepFault>;
+  resolve(step: SettledStepOf<K>, numbers: EvaluatedRepair): Result<Record<string, NamedLength>, StepFault>;
   /** The solid that the step adds or takes away. Steps that work on what is there have `build` instead. */
   tool?(
-    step: StepOf<K>,
+    step: SettledStepOf<K>,
     lengths: Record<string, NamedLength>,
     input: StepInput,
   ): Result<TaggedSolid, StepFault>;
   build?(
-    step: StepOf<K>,
+    step: SettledStepOf<K>,
     lengths: Record<string, NamedLength>,
     input: StepInput,
   ): Result<TaggedSolid, StepFault>;
   /** Where it takes what was there before, for what stood on it or is drawn of it; null if it stays in place. */
-  carries?(step: StepOf<K>, lengths: Readonly<Record<string, NamedLength>>): Affine | null;
+  carries?(step: SettledStepOf<K>, lengths: Readonly<Record<string, NamedLength>>): Affine | null;
   annotate(
-    step: StepOf<K>,
+    step: SettledStepOf<K>,
     lengths: Record<string, NamedLength>,
     place: AnnotationPlace,
   ): { annotations: Annotation[]; centreLines: CentreLine[] };

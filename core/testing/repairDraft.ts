@@ -61,8 +61,8 @@ export class RepairDraft {
     return this;
   }
 
-  chosen(tag: string, name: string, mm: number, source = ''): this {
-    return this.#size(tag, name, { kind: 'chosen', given: mm, source });
+  chosen(tag: string, name: string, given: number, source = '', more: Partial<Size> = {}): this {
+    return this.#size(tag, name, { kind: 'chosen', given, source, ...more });
   }
 
   /** A size worked out by a formula over tags. */

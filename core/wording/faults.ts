@@ -1,6 +1,7 @@
 import type { Fault, FaultCode, NamedLength } from '@core/fault';
 import { showNumber } from '@core/quantity';
 
+import { boundText, degrees, plainText, plainWord } from './plainNumbers';
 import { SERVER_SENTENCES } from './serverFaults';
 
 const mm = (value: number) => `${showNumber(value)} mm`;
@@ -301,10 +302,17 @@ const SENTENCES: Sentences = {
     }, or choose other edges.`,
   'plain.notRead': ({ text, input }) =>
     `${quoted(text)} is not ${input === 'angle' ? 'an angle in degrees' : input === 'count' ? 'a whole number' : 'a number'}. Type one, such as ${input === 'factor' ? '1.5' : '12'}.`,
-  'plain.outOfRange': ({ input, least, most }) => {
-    const unit = input === 'angle' ? '°' : '';
-    return `This must be between ${least}${unit} and ${most}${unit}. Change the number.`;
+  'plain.outOfRange': ({ input, least, most, path, got }) => {
+    const bounds = `between ${boundText(least, input, Math.ceil)} and ${boundText(most, input, Math.floor)}`;
+    if (path === undefined || got === undefined) return `This must be ${bounds}. Change the number.`;
+    return `The ${plainWord(path)} comes out as ${input === 'angle' ? degrees(got) : plainText(got)}: it must be ${bounds}. Change the sizes it comes from, or type a number.`;
   },
+  'plain.notWhole': ({ got }) =>
+    `This comes out as ${plainText(got)}, and a whole number is needed. Change the formula, or type a number.`,
+  'floor.notLevel': () =>
+    'This is not cut straight down or up, so its floor has no one height above the ground. Say how deep it is instead.',
+  'floor.outside': ({ floor, placeMm, down }) =>
+    `The ${named(floor)} above the ground is not ${down ? 'below' : 'above'} where the cut begins (${mm(placeMm)}). Make it ${down ? 'lower' : 'higher'}.`,
   'step.nothingLeft': () => 'This step leaves nothing of the part. Make it smaller, or move it.',
   'step.changesNothing': () =>
     'This step changes nothing: it misses the part, or is all inside it. Move it or change its size.',

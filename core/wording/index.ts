@@ -14,3 +14,4 @@ export {
   type SentenceNames,
   type SentencePart,
 } from './sentences';
+export { plainText } from './plainNumbers';

@@ -48,6 +48,7 @@ describe('sentences of faults', () => {
                 'play',
                 'bump',
                 'diameter',
+                'floor',
                 'head',
                 'by',
                 'breadth',
@@ -59,7 +60,7 @@ describe('sentences of faults', () => {
                 ? 'top'
                 : key === 'wanted'
                   ? 'length'
-                  : /mm|bytes|seconds|megapixels|ways/i.test(String(key))
+                  : /mm|bytes|seconds|megapixels|ways|^least$|^most$|^got$/i.test(String(key))
                     ? 2
                     : 'thing',
     });

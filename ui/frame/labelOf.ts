@@ -1,6 +1,8 @@
-import { formulaLength, type EvaluatedRepair } from '@core/fit';
+import { formulaLength, takenNumber, type EvaluatedRepair } from '@core/fit';
 import { coordinateOf } from '@core/layout';
-import type { Value } from '@core/model';
+import type { PlainQuantity, Value } from '@core/model';
+
+import { plainText } from '@core/wording';
 
 import type { LabelText } from '../part/PartLabels';
 import type { Show } from '../preferences/useShow';
@@ -9,7 +11,7 @@ import type { Show } from '../preferences/useShow';
 export function labelOf(
   { value, mm }: { value: Value; mm: number | null },
   numbers: EvaluatedRepair,
-  show: Show,
+  show: Pick<Show, 'number' | 'length'>,
 ): LabelText {
   const shown = mm === null ? '?' : show.number(mm);
   const spokenMm = mm === null ? 'not known yet' : show.length(mm);
@@ -68,6 +70,19 @@ export function lengthOf(value: Value, numbers: EvaluatedRepair): number | null 
       return found?.worked.ok && found.worked.trail.quantity === 'length' ? found.worked.trail.working : null;
     }
   }
+}
+
+/** An angle (radians), a count or a factor behind a value; null while it is not known. */
+export function numberOf(value: Value, input: PlainQuantity, numbers: EvaluatedRepair): number | null {
+  if (value.from !== 'size' && value.from !== 'formula') return null;
+  const found = takenNumber(value, input, numbers);
+  return found.ok ? found.value : null;
+}
+
+/** As lengths are shown, for numbers that are none. */
+export function showPlain({ full }: Show, input: PlainQuantity): Pick<Show, 'number' | 'length'> {
+  const shown = (value: number) => (input === 'factor' ? plainText(value) : full(value, input));
+  return { number: shown, length: shown };
 }
 
 /** What a value's trail is shown of; null for numbers that have none. */

@@ -1,4 +1,4 @@
-import { effectOf, type StepOf, type Value } from '@core/model';
+import { effectOf, type SettledStepOf, type Value } from '@core/model';
 
 import type { Annotation, CentreLine } from '../annotation';
 import { cylinder } from '../operations';
@@ -7,7 +7,7 @@ import { faceTag, type TaggedSolid } from '../tagged';
 import type { Stand } from '../stand';
 import { reach } from './place';
 
-type Round = StepOf<'turn' | 'peg'>;
+type Round = SettledStepOf<'turn' | 'peg'>;
 
 /** The cylinder that a step adds or takes away, `height` mm. @param wall the part that its side plays. */
 export function roundTool(
@@ -27,7 +27,7 @@ export function roundTool(
 /** Its sizes in the picture. @param field the one that says how high it is. */
 export function drawnRound<Step extends Round>(
   step: Step,
-  field: Step extends StepOf<'turn'> ? 'width' : 'height',
+  field: Step extends SettledStepOf<'turn'> ? 'width' : 'height',
   { diameter, height }: { diameter: number; height: number },
   stand: Stand,
 ): { annotations: Annotation[]; centreLines: CentreLine[] } {
@@ -69,7 +69,7 @@ export function drawnRound<Step extends Round>(
 
 /** From where to where a step of a height is drawn: a cut begins at its face, not at the overrun past it. */
 export function visibleReach(
-  step: StepOf<'turn' | 'peg' | 'plate'>,
+  step: SettledStepOf<'turn' | 'peg' | 'plate'>,
   height: number,
   stand: Stand,
 ): { low: number; high: number } {

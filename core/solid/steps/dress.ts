@@ -1,5 +1,5 @@
 import { no, ok, type NamedLength, type StepFault, type Result } from '@core/fault';
-import type { StepOf } from '@core/model';
+import type { SettledStepOf } from '@core/model';
 
 import { checkSolid } from '../check';
 import { dressed, dressedInTurn, type Dressing } from '../dressing';
@@ -36,14 +36,18 @@ export const round: StepType<'round'> = {
 };
 
 /** The length of an ease on the second face of each edge; null where both are alike. */
-function otherOf(step: StepOf<'ease'>, size: NamedLength, other: NamedLength | undefined): number | null {
+function otherOf(
+  step: SettledStepOf<'ease'>,
+  size: NamedLength,
+  other: NamedLength | undefined,
+): number | null {
   const angle = step.other && 'angle' in step.other ? step.other.angle : null;
   return other?.mm ?? (angle === null ? null : size.mm * Math.tan(angle));
 }
 
 /** A step that was built, done once more on edges that it has not worked on yet: those of copies that came since. */
 export function dressedAgain(
-  step: StepOf<'ease'> | StepOf<'round'>,
+  step: SettledStepOf<'ease'> | SettledStepOf<'round'>,
   lengths: Readonly<Record<string, NamedLength>>,
   input: StepInput,
 ): Result<TaggedSolid, StepFault> {
@@ -57,7 +61,7 @@ const FULL_ROUND_MM = 1e-5;
 
 /** @param otherMm of an ease: its length on the second face of each edge; null for the same on both. */
 function build(
-  step: StepOf<'ease'> | StepOf<'round'>,
+  step: SettledStepOf<'ease'> | SettledStepOf<'round'>,
   size: NamedLength,
   { before, earlier, note }: StepInput,
   otherMm: number | null,

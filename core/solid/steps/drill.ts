@@ -1,12 +1,12 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import { belowOf, type StepOf } from '@core/model';
+import { belowOf, type SettledStepOf } from '@core/model';
 import { cornerRadiusOf, loopOf, placedLoop, pointLoop, type Curve, type Point } from '@core/outline';
 
 import type { Annotation } from '../annotation';
 import type { Kernel } from '../kernel';
 import { boolean, cylinder } from '../operations';
 import { raisedLoop, turnedLoop } from '../outlineFace';
-import { resolveAll, resolveLength } from '../resolve';
+import { resolveAll, resolveLength, resolvePosition } from '../resolve';
 import { OVERRUN_MM, placeNumbers, type Stand } from '../stand';
 import type { StepType } from '../stepKind';
 import { faceTag, type TaggedSolid } from '../tagged';
@@ -25,7 +25,13 @@ export const drill: StepType<'drill'> = {
     const wanted: Record<string, Result<NamedLength, StepFault>> = {
       diameter: resolveLength(step.diameter, 'bore', numbers),
       ...placeNumbers(step, numbers),
-      ...(depth === 'through' ? {} : { depth: resolveLength(depth, 'depth', numbers) }),
+      ...(depth === 'through'
+        ? {}
+        : {
+            depth: step.floor
+              ? resolvePosition(depth, 'height of its floor', numbers)
+              : resolveLength(depth, 'depth', numbers),
+          }),
       ...(head && head.kind !== 'nut' ? { headAcross: resolveLength(head.diameter, 'head', numbers) } : {}),
       ...(head?.kind === 'nut' ? { headAcross: resolveLength(head.across, 'nut pocket', numbers) } : {}),
       ...(head && head.kind !== 'sink'
@@ -90,7 +96,7 @@ export const drill: StepType<'drill'> = {
 };
 
 /** The material that a hole takes away. Heights are counted from its place into the part. */
-function holeTool(kernel: Kernel, step: StepOf<'drill'>, lengths: Lengths, stand: Stand): TaggedSolid {
+function holeTool(kernel: Kernel, step: SettledStepOf<'drill'>, lengths: Lengths, stand: Stand): TaggedSolid {
   const { at, level, past, up } = stand;
   const radius = lengths.diameter!.mm / 2;
   const into = (depth: number) => level + (up ? depth : -depth);
@@ -142,13 +148,13 @@ function holeTool(kernel: Kernel, step: StepOf<'drill'>, lengths: Lengths, stand
 function withPocket(
   kernel: Kernel,
   hole: TaggedSolid,
-  step: StepOf<'drill'>,
+  step: SettledStepOf<'drill'>,
   lengths: Lengths,
   stand: Stand,
   depth: number,
 ): TaggedSolid {
   const { at, level, past, up } = stand;
-  const head = step.head as Extract<StepOf<'drill'>['head'], { kind: 'nut' }>;
+  const head = step.head as Extract<SettledStepOf<'drill'>['head'], { kind: 'nut' }>;
   const loop = loopOf({
     shape: 'polygon',
     lengths: { across: lengths.headAcross! },
@@ -189,7 +195,7 @@ function withPocket(
 /** The way that a nut is slid in: as broad as it is over its flats, from its middle out of the part. */
 function slotOut(
   kernel: Kernel,
-  step: StepOf<'drill'>,
+  step: SettledStepOf<'drill'>,
   { headAcross }: Lengths,
   { at, box }: Stand,
   { z, height, turn }: { z: number; height: number; turn: number },
@@ -212,7 +218,7 @@ function slotOut(
 const thicknessOf = ({ level, up, box }: Stand) => (up ? (box?.[5] ?? 0) - level : level - (box?.[2] ?? 0));
 
 /** Says no to holes that would leave nothing of the body, miss it, or come out of its far side by mistake. */
-function checkAgainst(step: StepOf<'drill'>, stand: Stand, lengths: Lengths): Result<null, StepFault> {
+function checkAgainst(step: SettledStepOf<'drill'>, stand: Stand, lengths: Lengths): Result<null, StepFault> {
   const { diameter, depth, headAcross, headDepth } = lengths;
   const radius = diameter!.mm / 2;
   const [x, y] = stand.at;

@@ -1,5 +1,5 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import type { StepOf } from '@core/model';
+import type { SettledStepOf } from '@core/model';
 
 import { broughtTo } from '../moved';
 import { boolean, cylinder } from '../operations';
@@ -77,7 +77,7 @@ function grooveOn(
   }
   const radius = rim.lengths.diameter!.mm / 2;
   const rimWidth = rim.lengths.width!.mm;
-  const { low } = visibleReach(rim.step as StepOf<'turn'>, rimWidth, rim.stand);
+  const { low } = visibleReach(rim.step as SettledStepOf<'turn'>, rimWidth, rim.stand);
   const aside = up?.mm ?? 0;
   if (width!.mm + 2 * Math.abs(aside) >= rimWidth) {
     return aside === 0

@@ -1,5 +1,5 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
-import type { StepOf } from '@core/model';
+import type { SettledStepOf } from '@core/model';
 
 import { checkSolid, type Box } from '../check';
 import { along, dot, minus } from '../frame';
@@ -141,7 +141,7 @@ function wayOut(kernel: Kernel, inner: TaggedSolid, open: Shape, wallMm: number,
 function facesToOpen(
   scope: Scope,
   before: TaggedSolid,
-  open: Exclude<StepOf<'hollow'>['open'], 'closed'>,
+  open: Exclude<SettledStepOf<'hollow'>['open'], 'closed'>,
   box: Box,
   earlier: StepInput['earlier'],
 ): Result<Shape[], StepFault> {

@@ -1,5 +1,5 @@
 import { ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import { effectOf, type Step, type StepKind } from '@core/model';
+import { effectOf, type SettledStep, type StepKind } from '@core/model';
 
 import { boundingBox } from '../check';
 import { broughtTo, placedAnew } from '../moved';
@@ -74,7 +74,7 @@ const VERBS: Partial<Record<StepKind, string>> = { drill: 'Drill', groove: 'Cut'
 
 /** What a step makes, at its place; null for one that works on what is there. */
 export function placedTool(
-  step: Step,
+  step: SettledStep,
   lengths: Record<string, NamedLength>,
   input: StepInput,
 ): Result<TaggedSolid, StepFault> | null {
@@ -102,7 +102,7 @@ function widened(tool: TaggedSolid, { kernel, hair }: StepInput): TaggedSolid {
 
 /** The solid after a step. */
 export function buildStep(
-  step: Step,
+  step: SettledStep,
   lengths: Record<string, NamedLength>,
   input: StepInput,
 ): Result<TaggedSolid, StepFault> {

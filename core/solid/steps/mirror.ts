@@ -1,5 +1,5 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
-import { effectOf, type EdgeRule, type StepOf } from '@core/model';
+import { effectOf, type EdgeRule, type SettledStepOf } from '@core/model';
 
 import { emptiedFaces } from '../emptied';
 import type { Vec3 } from '../annotation';
@@ -11,7 +11,7 @@ import type { TaggedSolid } from '../tagged';
 import { applied } from './effect';
 import { dressedAgain } from './dress';
 
-type Across = StepOf<'mirror'>['across'];
+type Across = SettledStepOf<'mirror'>['across'];
 
 /** What is there, or what some steps did, mirrored: beside itself, or instead. Faces keep their names. */
 export const mirror: StepType<'mirror'> = {
@@ -50,7 +50,7 @@ const cuttersOf = ({ earlier }: StepInput): StepNumbers[] => [...earlier.values(
 
 /** What each of some steps did, done once more on the other side, in the order of the recipe. */
 function ofSteps(
-  { across }: StepOf<'mirror'>,
+  { across }: SettledStepOf<'mirror'>,
   ids: readonly string[],
   before: TaggedSolid,
   input: StepInput,

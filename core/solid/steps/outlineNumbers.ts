@@ -1,6 +1,6 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
-import { isValue, type OutlineShape } from '@core/model';
+import { isValue, type OutlineShape, type SettledOutline } from '@core/model';
 import {
   loopOf,
   placedRegion,
@@ -11,12 +11,16 @@ import {
   type Region,
 } from '@core/outline';
 
-import { dot, toWorld, type Frame } from '../frame';
+import { boundingBox } from '../check';
+import { dot, toWorld, WORLD, type Frame } from '../frame';
+import type { Kernel } from '../kernel';
 import { offsetRegion, regionOfFace } from '../outlineOnPart';
 import { faceOfPick, frameOnFace } from '../picks';
 import { layoutPlaces, resolveLength, resolvePosition } from '../resolve';
 import { scoped } from '../scope';
+import { silhouetteOf } from '../silhouette';
 import type { StepInput } from '../stepKind';
+import type { TaggedSolid } from '../tagged';
 
 /** What the numbers of outlines are called in sentences. */
 const OUTLINE_WORDS: Record<string, string> = {
@@ -72,7 +76,7 @@ const inside = (all: Readonly<Record<string, NamedLength>>, prefix: string) =>
 
 /** The loop of an outline whose numbers stand among others, or what is wrong with it. */
 export const knownLoop = (
-  outline: OutlineShape,
+  outline: SettledOutline,
   all: Readonly<Record<string, NamedLength>>,
   prefix = '',
 ): Result<Loop, StepFault> => loopOf({ ...outline, lengths: inside(all, prefix) } as KnownOutline);
@@ -82,7 +86,7 @@ type OutlineInput = Pick<StepInput, 'kernel' | 'before' | 'earlier' | 'bodyOf'>;
 
 /** The region of an outline, which may be taken from a step or a face that is there. */
 export function regionHere(
-  outline: OutlineShape,
+  outline: SettledOutline,
   all: Readonly<Record<string, NamedLength>>,
   input: OutlineInput,
   prefix = '',
@@ -92,11 +96,16 @@ export function regionHere(
   const { of } = outline;
   const there = onBodyOf(outline, input);
   if (!there.ok) return there;
-  const base = 'step' in of ? regionOfStep(of.step, there.value) : pickedRegion(of.face, there.value);
+  const base =
+    'step' in of
+      ? regionOfStep(of.step, there.value)
+      : 'face' in of
+        ? pickedRegion(of.face, there.value)
+        : wholeRegion(there.value);
   return base.ok ? offsetRegion(input.kernel, base.value, lengths.by!) : base;
 }
 
-type Taken = Extract<OutlineShape, { shape: 'offset' }>;
+type Taken = Extract<SettledOutline, { shape: 'offset' }>;
 
 /** What an outline is taken from: what is there, or another body. */
 function onBodyOf({ of }: Taken, input: OutlineInput): Result<OutlineInput, StepFault> {
@@ -120,6 +129,7 @@ export function frameOfOutline(outline: OutlineShape, input: OutlineInput): Resu
     return ok(stand ? { ...stand.frame, origin: toWorld(stand.frame, [...stand.at, stand.level]) } : null);
   }
   if (!before) return ok(null);
+  if ('whole' in of) return ok({ ...WORLD, origin: [...middleOf(kernel, before), 0] });
   return scoped((scope) => {
     const face = faceOfPick(scope, before, of.face, earlier);
     return face.ok ? ok(frameOnFace(kernel, face.value)?.frame ?? null) : face;
@@ -144,7 +154,7 @@ export function mapBetween(from: Frame, to: Frame): PlaneMap | null {
 
 /** As regionHere, for what takes no holes. */
 export function loopHere(
-  outline: OutlineShape,
+  outline: SettledOutline,
   all: Readonly<Record<string, NamedLength>>,
   input: OutlineInput,
   prefix = '',
@@ -163,6 +173,16 @@ function pickedRegion(
     const face = faceOfPick(scope, before, pick, earlier);
     return face.ok ? regionOfFace(kernel, face.value) : face;
   });
+}
+
+/** The middle of a solid's box, as it is seen from above. */
+function middleOf(kernel: Kernel, { shape }: TaggedSolid): [number, number] {
+  const [x0, y0, , x1, y1] = boundingBox(kernel, shape);
+  return [(x0 + x1) / 2, (y0 + y1) / 2];
+}
+
+function wholeRegion({ kernel, before }: OutlineInput): Result<Region, StepFault> {
+  return before ? silhouetteOf(before, middleOf(kernel, before)) : no({ code: 'outline.notHere' });
 }
 
 /** What an earlier step raises, lays, turns or drills, about its own middle. */

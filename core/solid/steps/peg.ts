@@ -1,6 +1,6 @@
 import { no, ok } from '@core/fault';
 
-import { resolveAll, resolveLength } from '../resolve';
+import { resolveAll, resolveLength, resolvePosition } from '../resolve';
 import { placeNumbers } from '../stand';
 import type { StepType } from '../stepKind';
 import { drawnRound, roundTool } from './cylinders';
@@ -12,7 +12,9 @@ export const peg: StepType<'peg'> = {
   resolve: (step, numbers) =>
     resolveAll({
       diameter: resolveLength(step.diameter, 'diameter', numbers),
-      height: resolveLength(step.height, 'height', numbers),
+      height: step.floor
+        ? resolvePosition(step.height, 'height of its floor', numbers)
+        : resolveLength(step.height, 'height', numbers),
       ...placeNumbers(step, numbers),
     }),
   tool: (step, { diameter, height }, input) =>

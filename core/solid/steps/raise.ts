@@ -1,5 +1,5 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import { isThere, takesAway, type StepOf, type Value } from '@core/model';
+import { isThere, takesAway, type SettledStepOf, type Value } from '@core/model';
 import {
   boxOfLoop,
   cornerLoop,
@@ -20,7 +20,7 @@ import { along, frameFacing, toLocal } from '../frame';
 import { boolean } from '../operations';
 import { framePlane, prismOf, raisedLoop, turnedLoop } from '../outlineFace';
 import { faceOfPick, planeOf } from '../picks';
-import { resolveAll, resolveLength } from '../resolve';
+import { resolveAll, resolveLength, resolvePosition } from '../resolve';
 import { scoped } from '../scope';
 import { OVERRUN_MM, placeNumbers, type Stand } from '../stand';
 import type { StepInput, StepType } from '../stepKind';
@@ -38,7 +38,12 @@ export const raise: StepType<'raise'> = {
     return resolveAll(
       step.height === 'through' || step.upTo
         ? always
-        : { ...always, height: resolveLength(step.height, 'height', numbers) },
+        : {
+            ...always,
+            height: step.floor
+              ? resolvePosition(step.height, 'height of its floor', numbers)
+              : resolveLength(step.height, 'height', numbers),
+          },
     );
   },
   tool(step, lengths, input) {
@@ -94,7 +99,17 @@ export const raise: StepType<'raise'> = {
         ...outlineAnnotations(step, lengths, loop.value, at, visible),
         ...(through || step.height === 'through' || step.upTo
           ? []
-          : [heightAnnotation(step.id, step.height, lengths.height!.mm, loop.value, [low, high])]),
+          : lengths.floor
+            ? [
+                heightAnnotation(
+                  step.id,
+                  step.height,
+                  lengths.floor.mm,
+                  loop.value,
+                  up ? [high - lengths.floor.mm, high] : [low - lengths.floor.mm, low],
+                ),
+              ]
+            : [heightAnnotation(step.id, step.height, lengths.height!.mm, loop.value, [low, high])]),
       ],
       centreLines:
         step.outline.shape === 'circle'
@@ -111,7 +126,7 @@ export const raise: StepType<'raise'> = {
 };
 
 /** An outline that stays where it was taken from is turned, or seen from behind, as it lies there. */
-function asItLies(step: StepOf<'raise'>, region: Region, input: StepInput): Result<Region, StepFault> {
+function asItLies(step: SettledStepOf<'raise'>, region: Region, input: StepInput): Result<Region, StepFault> {
   if (!isThere(step)) return ok(region);
   const taken = frameOfOutline(step.outline, input);
   if (!taken.ok || !taken.value) return taken.ok ? ok(region) : taken;
@@ -132,7 +147,7 @@ function closesBefore(taper: number, loop: Loop, height: number): StepFault | nu
 type Numbers = Record<string, Result<NamedLength, StepFault>>;
 
 function raisedBetween(
-  step: StepOf<'raise'>,
+  step: SettledStepOf<'raise'>,
   region: Region,
   { kernel }: StepInput,
   { from, to }: { from: number; to: number },
@@ -145,12 +160,12 @@ function raisedBetween(
  * where easing each tip would take as many as there are teeth. Takes nothing over. New faces: rim.
  */
 function withRim(
-  step: StepOf<'raise'>,
+  step: SettledStepOf<'raise'>,
   lengths: Record<string, NamedLength>,
   gear: TaggedSolid,
   { kernel, stand }: StepInput,
 ): Result<TaggedSolid, StepFault> {
-  const outline = step.outline as Extract<StepOf<'raise'>['outline'], { shape: 'gear' }>;
+  const outline = step.outline as Extract<SettledStepOf<'raise'>['outline'], { shape: 'gear' }>;
   const rim = lengths.rim!;
   const { tip } = gearRadii({ ...outline, module: lengths.module!.mm, backlash: lengths.backlash!.mm });
   const [, , low, , , high] = boundingBox(kernel, gear.shape);
@@ -187,7 +202,11 @@ function withRim(
 const BESIDE = 0.05;
 
 /** From its place as far as a face. A flat one may lean and counts beyond its edges: what would reach past it is taken off. */
-function raisedUpTo(step: StepOf<'raise'>, region: Region, input: StepInput): Result<TaggedSolid, StepFault> {
+function raisedUpTo(
+  step: SettledStepOf<'raise'>,
+  region: Region,
+  input: StepInput,
+): Result<TaggedSolid, StepFault> {
   const { kernel, before, earlier, stand } = input;
   if (!before) return no({ code: 'step.firstMustAdd', verb: 'Raise' });
   const plane = scoped((scope) => {
@@ -254,14 +273,14 @@ function shiftOf(region: Region, { at, flush }: Stand): Point {
   ) as [number, number];
 }
 
-function heights(step: StepOf<'raise'>, lengths: Record<string, NamedLength>, stand: Stand) {
+function heights(step: SettledStepOf<'raise'>, lengths: Record<string, NamedLength>, stand: Stand) {
   const { height } = lengths;
   if (!height || !step.bothWays) return reach(stand, step.effect, height?.mm ?? null);
   return { from: stand.level - height.mm / 2, to: stand.level + height.mm / 2 };
 }
 
 function placed(
-  step: StepOf<'raise'>,
+  step: SettledStepOf<'raise'>,
   lengths: Record<string, NamedLength>,
   { at }: Stand,
 ): Result<Loop, StepFault> {
@@ -271,7 +290,7 @@ function placed(
 
 /** A cut that misses the body, or takes all of it away, is told before the kernel is asked. */
 function checkPlace(
-  step: StepOf<'raise'>,
+  step: SettledStepOf<'raise'>,
   lengths: Record<string, NamedLength>,
   loop: Loop,
   { box, level, up }: Stand,
@@ -293,7 +312,7 @@ function checkPlace(
 }
 
 function outlineAnnotations(
-  step: StepOf<'raise'>,
+  step: SettledStepOf<'raise'>,
   lengths: Record<string, NamedLength>,
   loop: Loop,
   [x, y]: Stand['at'],

@@ -1,5 +1,5 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import type { StepOf } from '@core/model';
+import type { SettledStepOf } from '@core/model';
 import type { Point } from '@core/outline';
 
 import type { Vec3 } from '../annotation';
@@ -109,7 +109,7 @@ export const repeat: StepType<'repeat'> = {
 const standsAt = ({ stand: { frame, at, level } }: StepNumbers) => toWorld(frame, [...at, level]);
 
 function copiesOf(
-  { pattern }: StepOf<'repeat'>,
+  { pattern }: SettledStepOf<'repeat'>,
   lengths: Record<string, NamedLength>,
   of: StepNumbers,
 ): Copy[] {

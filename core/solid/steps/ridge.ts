@@ -1,4 +1,4 @@
-import { effectOf, takesAway, type StepOf } from '@core/model';
+import { effectOf, takesAway, type SettledStepOf } from '@core/model';
 import { cornerLoop, type Point } from '@core/outline';
 
 import type { Kernel } from '../kernel';
@@ -22,7 +22,7 @@ const ROLES: Record<string, string> = { bottom: 'front', top: 'back', ground: 'b
  */
 export function ridge(
   kernel: Kernel,
-  step: StepOf<'tongue' | 'bump'>,
+  step: SettledStepOf<'tongue' | 'bump'>,
   stand: Stand,
   corners: readonly Corner[],
   breadth: number,

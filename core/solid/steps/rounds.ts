@@ -1,5 +1,5 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
-import { takesAway, type StepKind, type StepOf, type Value } from '@core/model';
+import { takesAway, type StepKind, type SettledStepOf, type Value } from '@core/model';
 import type { Curve, Loop, Point } from '@core/outline';
 
 import type { Annotation, CentreLine } from '../annotation';
@@ -16,7 +16,7 @@ const line = (from: Point, to: Point, role: string): Curve => ({ kind: 'line', f
 
 /** A profile turned about the upright axis of its place. */
 function turnedSolid(
-  step: StepOf<RoundKind>,
+  step: SettledStepOf<RoundKind>,
   profile: Loop,
   { kernel, stand: { at } }: StepInput,
 ): Result<TaggedSolid, StepFault> {
@@ -75,7 +75,7 @@ export const cone: StepType<'cone'> = {
 };
 
 /** A cut cone begins at its face exactly: past it, it would widen on. */
-function coneHeights(step: StepOf<'cone'>, height: number, { level, up }: Stand) {
+function coneHeights(step: SettledStepOf<'cone'>, height: number, { level, up }: Stand) {
   return up || !takesAway(step.effect)
     ? { low: level, high: level + height }
     : { low: level - height, high: level };

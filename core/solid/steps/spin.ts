@@ -1,5 +1,5 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import type { StepOf } from '@core/model';
+import type { SettledStepOf } from '@core/model';
 import { boxOfLoop, placedRegion, type Region } from '@core/outline';
 
 import { turnedLoop } from '../outlineFace';
@@ -62,7 +62,7 @@ export const spin: StepType<'spin'> = {
 };
 
 function section(
-  step: StepOf<'spin'>,
+  step: SettledStepOf<'spin'>,
   lengths: Record<string, NamedLength>,
   input: StepInput,
 ): Result<Region, StepFault> {

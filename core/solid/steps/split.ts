@@ -1,5 +1,5 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import type { StepOf } from '@core/model';
+import type { SettledStepOf } from '@core/model';
 import { pointLoop, type Point } from '@core/outline';
 
 import type { Vec3 } from '../annotation';
@@ -85,7 +85,7 @@ export const split: StepType<'split'> = {
 
 /** Axes in the middle of the cut, looking to its high side; or why there is no cut. */
 function cutFrame(
-  step: StepOf<'split'>,
+  step: SettledStepOf<'split'>,
   lengths: Record<string, NamedLength>,
   before: TaggedSolid,
   box: Box,
@@ -141,7 +141,7 @@ const longerWay = (around: Box): 0 | 1 => (around[3] - around[0] >= around[4] - 
 
 /** Two pegs on the lower half and their sockets in the upper, along the longer way of the cut; null if they find no room. */
 function withPegs(
-  step: StepOf<'split'>,
+  step: SettledStepOf<'split'>,
   lengths: Record<string, NamedLength>,
   kernel: Kernel,
   frame: Frame,
@@ -185,7 +185,7 @@ function withPegs(
 
 /** Both halves with two slots right through them, along the longer way of the cut; null if they find no room. */
 function withTies(
-  step: StepOf<'split'>,
+  step: SettledStepOf<'split'>,
   lengths: Record<string, NamedLength>,
   kernel: Kernel,
   frame: Frame,

@@ -1,5 +1,5 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import type { StepOf } from '@core/model';
+import type { SettledStepOf } from '@core/model';
 import { cornerLoop, placedLoop, type Curve, type Loop, type Point } from '@core/outline';
 
 import type { Annotation } from '../annotation';
@@ -83,7 +83,7 @@ export const stations: StepType<'stations'> = {
 
 /** Through ovals or rectangles, each about the axis. */
 function blendedThrough(
-  step: StepOf<'stations'>,
+  step: SettledStepOf<'stations'>,
   lengths: Lengths,
   kernel: Kernel,
   { at: [x, y], level }: Stand,
@@ -129,7 +129,11 @@ const box = (a: number, b: number): Loop =>
   ]);
 
 /** Half of the shape, beside its axis. */
-function profileOf(step: StepOf<'stations'>, lengths: Lengths, { level }: Stand): Result<Loop, StepFault> {
+function profileOf(
+  step: SettledStepOf<'stations'>,
+  lengths: Lengths,
+  { level }: Stand,
+): Result<Loop, StepFault> {
   const points: Point[] = [];
   for (const index of step.rows.keys()) {
     const [at, diameter] = [atOf(lengths, index), diameterOf(lengths, index)];

@@ -1,5 +1,5 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import type { StepOf } from '@core/model';
+import type { SettledStepOf } from '@core/model';
 import { ridgeOf, THREADS, threadForm } from '@core/standards';
 
 import { cylinder } from '../operations';
@@ -121,7 +121,7 @@ function roomFor(
 }
 
 /** Where a threaded hole comes out of the part. */
-function mouthsOf({ length }: StepOf<'thread'>, { level, up, box }: Stand): Mouth[] {
+function mouthsOf({ length }: SettledStepOf<'thread'>, { level, up, box }: Stand): Mouth[] {
   const own: Mouth = { z: level, way: up ? -1 : 1 };
   if (length !== 'through') return [own];
   return [
@@ -130,7 +130,11 @@ function mouthsOf({ length }: StepOf<'thread'>, { level, up, box }: Stand): Mout
   ];
 }
 
-function heightsOf({ side }: StepOf<'thread'>, length: number | null, { level, up, past, box }: Stand) {
+function heightsOf(
+  { side }: SettledStepOf<'thread'>,
+  length: number | null,
+  { level, up, past, box }: Stand,
+) {
   if (side === 'outside') return { from: level, to: level + (length ?? 0) };
   if (length === null) return { from: (box?.[2] ?? 0) - OVERRUN_MM, to: (box?.[5] ?? 0) + OVERRUN_MM };
   return up ? { from: level - past, to: level + length } : { from: level - length, to: level + past };

@@ -8,6 +8,7 @@ import {
   chip,
   choice,
   plainNumber,
+  typedWords,
   setting,
   verb,
   words,
@@ -85,7 +86,7 @@ export function formSentence(step: Form, sources?: OutlineSources): SentencePart
               ? []
               : [
                   words(', its corners '),
-                  plainNumber(`${path}.shift`, 'how many corners on', shift, 'count'),
+                  ...plainNumber(`${path}.shift`, 'how many corners on', shift, 'count'),
                   words(' '),
                   added('its corners', 'further on', 'as they are', { [`${path}.shift`]: undefined }),
                 ]),
@@ -138,7 +139,7 @@ export function formSentence(step: Form, sources?: OutlineSources): SentencePart
       return [
         effectVerb(step, 'Letter'),
         words(' it with '),
-        plainNumber('text', 'letters', step.text, 'words', `“${step.text}”`),
+        typedWords('text', 'letters', step.text),
         words(', capitals '),
         chip('height', 'height of the letters', step.height),
         words(' high, '),

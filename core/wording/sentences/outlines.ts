@@ -6,6 +6,7 @@ import {
   type Step,
   type StepOf,
   type Value,
+  type PlainNumber,
 } from '@core/model';
 
 import {
@@ -20,7 +21,7 @@ import {
   type SentencePart,
 } from './parts';
 import type { NamedLayout } from './patterns';
-import { levelChoice, type EarlierStep } from './places';
+import { floorOption, levelChoice, type EarlierStep } from './places';
 
 /** Outlines that any other can be turned into: all but those that are taken from elsewhere. */
 type PlainShape = Exclude<OutlineShapeName, 'layoutHull' | 'offset' | 'drawn'>;
@@ -148,6 +149,12 @@ export function outlineParts(
       .map(({ step, place }) =>
         as(`the outline of step ${place}`, { shape: 'offset', of: { step: step.id }, by }, taken),
       ),
+    ...(steps.length > 0
+      ? [as('the outline of all that is there', { shape: 'offset', of: { whole: true }, by }, taken)]
+      : []),
+    ...bodies.map(({ id, name }) =>
+      as(`the outline of all of ${name}`, { shape: 'offset', of: { whole: true, body: id }, by }, taken),
+    ),
     ...bodies.flatMap(({ id, name, steps: own = [] }) =>
       own.flatMap((step, index) =>
         hasOutline(step)
@@ -282,7 +289,7 @@ export function outlineParts(
       return [
         shape,
         words(' with '),
-        plainNumber(at('teeth'), 'number of teeth', outline.teeth, 'count', `${outline.teeth} teeth`),
+        ...plainNumber(at('teeth'), 'number of teeth', outline.teeth, 'count', 'teeth'),
         words(' '),
         setting(at('side'), 'where the teeth stand', outline.side, [
           ['outside', 'outside'],
@@ -293,7 +300,7 @@ export function outlineParts(
         words(', pressure angle '),
         angle(at('pressure'), 'pressure angle', outline.pressure),
         words(', shifted '),
-        plainNumber(at('shift'), 'profile shift', outline.shift, 'factor'),
+        ...plainNumber(at('shift'), 'profile shift', outline.shift, 'factor'),
         words(' modules, backlash '),
         number('backlash', 'backlash', outline.backlash),
         ...(outline.rim
@@ -309,7 +316,7 @@ export function outlineParts(
       return [
         shape,
         words(' with '),
-        plainNumber(at('teeth'), 'number of teeth', outline.teeth, 'count', `${outline.teeth} teeth`),
+        ...plainNumber(at('teeth'), 'number of teeth', outline.teeth, 'count', 'teeth'),
         words(', module '),
         number('module', 'module', outline.module),
         words(', pressure angle '),
@@ -327,8 +334,9 @@ function specialWord(outline: OutlineShape, bodies: OutlineSources['bodies']): s
     case 'layoutHull':
       return 'a band round a lost layout';
     case 'offset': {
-      if (!('face' in outline.of)) return 'the outline of a lost step';
       const { body } = outline.of;
+      if ('whole' in outline.of) return 'the outline of a lost body';
+      if (!('face' in outline.of)) return 'the outline of a lost step';
       if (body === undefined) return 'the outline of the face that was picked';
       return `the outline of a face of ${bodies.find(({ id }) => id === body)?.name ?? 'a lost body'}`;
     }
@@ -340,7 +348,7 @@ function specialWord(outline: OutlineShape, bodies: OutlineSources['bodies']): s
 }
 
 /** How far something is turned in its place. */
-export function turnParts(turn: number, path = 'turn'): SentencePart[] {
+export function turnParts(turn: PlainNumber, path = 'turn'): SentencePart[] {
   return [words(', turned '), angle(path, 'turn', turn)];
 }
 
@@ -354,11 +362,12 @@ export function heightParts(step: StepOf<'raise'>): SentencePart[] {
       height: step.height === 'through' ? numberValue(5) : step.height,
       bothWays: undefined,
       upTo: undefined,
+      floor: undefined,
     },
   };
   const right: Option = {
     word: 'right through',
-    patch: { height: 'through', bothWays: undefined, upTo: undefined },
+    patch: { height: 'through', bothWays: undefined, upTo: undefined, floor: undefined },
   };
   const both: Option = {
     word: `${deep}, half to each side`,
@@ -366,15 +375,19 @@ export function heightParts(step: StepOf<'raise'>): SentencePart[] {
       height: step.height === 'through' ? numberValue(5) : step.height,
       bothWays: true,
       upTo: undefined,
+      floor: undefined,
     },
   };
   const upTo: Option = { word: 'up to the face that was picked', patch: { upTo: step.upTo } };
-  const now = step.upTo ? upTo : through ? right : step.bothWays ? both : measured;
+  const isFloor = isCut && step.floor === true && !through;
+  const floor = floorOption('height', isFloor ? step.height : numberValue(2));
+  const now = step.upTo ? upTo : through ? right : step.bothWays ? both : isFloor ? floor : measured;
   // Only what is taken away can go right through.
   const ways = [
     ...(isCut || through ? [right] : []),
     measured,
     both,
+    ...(isCut ? [floor] : []),
     ...(step.upTo ? [upTo] : []),
     {
       word: 'Pick a face that it goes up to',
@@ -386,7 +399,14 @@ export function heightParts(step: StepOf<'raise'>): SentencePart[] {
   if (step.upTo) return [words(', '), way, words(', '), levelChoice(step)];
   return step.height === 'through'
     ? [words(', '), way]
-    : [words(', '), chip('height', 'height', step.height), words(' '), way, words(', '), levelChoice(step)];
+    : [
+        words(', '),
+        chip('height', isFloor ? 'height of its floor' : 'height', step.height),
+        words(' '),
+        way,
+        words(', '),
+        levelChoice(step),
+      ];
 }
 
 /** Sides that lean, if they do. */

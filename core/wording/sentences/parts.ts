@@ -1,4 +1,8 @@
-import type { Value } from '@core/model';
+import { isTaken, type PlainNumber, type PlainQuantity, type TakenNumber, type Value } from '@core/model';
+
+import { degrees } from '../plainNumbers';
+
+export { degrees };
 
 /** Other words, and what of the step they stand for, by the path of each thing they set: `outline`, `sections.1.turn`. */
 export interface Option {
@@ -24,7 +28,7 @@ export interface PickWanted {
 }
 
 /** What a plain number is, so that it is typed and read back in its own unit. */
-export type PlainKind = 'angle' | 'count' | 'factor' | 'words';
+export type PlainKind = PlainQuantity | 'words';
 
 /** A column of a list of rows: the key in each row, and what it is called. */
 export interface Column {
@@ -41,6 +45,8 @@ export type SentencePart =
   | { kind: 'chip'; field: string; what: string; value: Value }
   /** A number that is no length, or words: an angle in radians, a count, a factor. */
   | { kind: 'plain'; field: string; what: string; text: string; input: PlainKind; value: number | string }
+  /** The same, taken from a size or a formula. */
+  | { kind: 'taken'; field: string; what: string; input: PlainQuantity; value: TakenNumber }
   /** A list of rows of lengths, of which there are at least `least`. */
   | { kind: 'rows'; field: string; what: string; text: string; columns: Column[]; least: number };
 
@@ -53,28 +59,37 @@ export const chip = (field: string, what: string, value: Value): SentencePart =>
   value,
 });
 
-/** Radians as degrees, for reading. */
-export const degrees = (radians: number): string => {
-  const shown = Math.round(((radians * 180) / Math.PI) * 100) / 100;
-  return `${String(shown).replace('-', '−')}°`;
-};
+/** An angle, radians. */
+export const angle = (field: string, what: string, value: PlainNumber): SentencePart =>
+  isTaken(value)
+    ? { kind: 'taken', field, what, input: 'angle', value }
+    : { kind: 'plain', field, what, text: degrees(value), input: 'angle', value };
 
-export const angle = (field: string, what: string, radians: number): SentencePart => ({
+/** A count or a factor. `after`: words that belong to the number, “24 teeth”. */
+export function plainNumber(
+  field: string,
+  what: string,
+  value: PlainNumber,
+  input: Exclude<PlainQuantity, 'angle'>,
+  after = '',
+): SentencePart[] {
+  if (isTaken(value)) {
+    const taken: SentencePart = { kind: 'taken', field, what, input, value };
+    return after ? [taken, words(` ${after}`)] : [taken];
+  }
+  const shown = String(value).replace('-', '−');
+  return [{ kind: 'plain', field, what, text: after ? `${shown} ${after}` : shown, input, value }];
+}
+
+/** Letters that are typed. */
+export const typedWords = (field: string, what: string, text: string): SentencePart => ({
   kind: 'plain',
   field,
   what,
-  text: degrees(radians),
-  input: 'angle',
-  value: radians,
+  text: `“${text}”`,
+  input: 'words',
+  value: text,
 });
-
-export const plainNumber = (
-  field: string,
-  what: string,
-  value: number | string,
-  input: Exclude<PlainKind, 'angle'>,
-  text = String(value).replace('-', '−'),
-): SentencePart => ({ kind: 'plain', field, what, text, input, value });
 
 /** The words of the option that holds now, with the others to choose from. */
 export function choice(
@@ -118,7 +133,18 @@ export function setting<T>(
   );
 }
 
-/** A sentence with its numbers filled in, for a screen reader and for plain text. */
-export function spokenSentence(parts: readonly SentencePart[], show: (value: Value) => string): string {
-  return parts.map((part) => (part.kind === 'chip' ? show(part.value) : part.text)).join('');
+/**
+ * A sentence with its numbers filled in, for a screen reader and for plain text.
+ * @param show the words of a number; `input` is what it is, where it is no length.
+ */
+export function spokenSentence(
+  parts: readonly SentencePart[],
+  show: (value: Value, input?: PlainQuantity) => string,
+): string {
+  return parts
+    .map((part) => {
+      if (part.kind === 'chip') return show(part.value);
+      return part.kind === 'taken' ? show(part.value, part.input) : part.text;
+    })
+    .join('');
 }

@@ -93,10 +93,10 @@ export function patternParts({ pattern }: StepOf<'repeat'>, layouts: readonly Na
         }
       : null;
   if (pattern.by === 'points') return [way, words(': '), rows!];
-  const times = plainNumber('pattern.count', 'how often', count, 'count', `${count} times in all`);
+  const times = plainNumber('pattern.count', 'how often', count, 'count', 'times in all');
   if (pattern.by === 'round') {
     return [
-      times,
+      ...times,
       words(', evenly '),
       way,
       ...(pattern.x && pattern.y
@@ -111,21 +111,15 @@ export function patternParts({ pattern }: StepOf<'repeat'>, layouts: readonly Na
     ];
   }
   if (pattern.by === 'path') {
-    return [times, words(', evenly '), way, words(': '), rows!];
+    return [...times, words(', evenly '), way, words(': '), rows!];
   }
   if (pattern.by === 'grid') {
     return [
-      plainNumber('pattern.count', 'how many to the right', count, 'count', `${count} to the right`),
+      ...plainNumber('pattern.count', 'how many to the right', count, 'count', 'to the right'),
       words(', '),
       chip('pattern.dx', 'way to the right', pattern.dx),
       words(' apart, and '),
-      plainNumber(
-        'pattern.rows',
-        'how many to the back',
-        pattern.rows,
-        'count',
-        `${pattern.rows} to the back`,
-      ),
+      ...plainNumber('pattern.rows', 'how many to the back', pattern.rows, 'count', 'to the back'),
       words(', '),
       chip('pattern.dy', 'way to the back', pattern.dy),
       words(' apart, '),
@@ -133,7 +127,7 @@ export function patternParts({ pattern }: StepOf<'repeat'>, layouts: readonly Na
     ];
   }
   return [
-    times,
+    ...times,
     words(' '),
     way,
     words(', each '),

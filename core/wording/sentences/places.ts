@@ -243,18 +243,25 @@ export type Placed = StepOf<
 >;
 
 /** What the step does, as its verb. @param add the verb for adding. */
-export const effectVerb = (step: { effect?: Effect | undefined }, add: string): SentencePart =>
-  choice(
+export function effectVerb(
+  step: { effect?: Effect | undefined; height?: unknown; floor?: unknown },
+  add: string,
+): SentencePart {
+  // What goes right through, or down to a floor, is cut: added it is so high.
+  const high =
+    step.height === 'through' ? { height: numberValue(5) } : step.floor ? { floor: undefined } : {};
+  return choice(
     'what it does',
     ({ patch }) => patch.effect === (step.effect ?? 'add'),
     [
-      { word: add, patch: { effect: 'add' } },
+      { word: add, patch: { effect: 'add', ...high } },
       { word: 'Cut out', patch: { effect: 'cut' } },
       { word: 'Keep only', patch: { effect: 'common' } },
-      { word: 'Set apart', patch: { effect: 'apart' } },
+      { word: 'Set apart', patch: { effect: 'apart', ...high } },
     ],
     true,
   );
+}
 
 const GROUND_WORDS: Record<Exclude<Ground, object>, { added: string; cut: string }> = {
   top: { added: 'on the top', cut: 'down from the top' },
@@ -285,19 +292,42 @@ function groundOptions({ on }: Place, cuts: boolean): Option[] {
 export const levelChoice = (step: Placed | StepOf<'thread'>): SentencePart =>
   groundChoice(step, takesAway(effectOf(step)));
 
-export function depthParts({ depth, point }: StepOf<'drill'>): SentencePart[] {
-  const through: Option = { word: 'right through', patch: { depth: 'through', point: undefined } };
+/** A cut whose floor lies at a height, however thick the part is. @param field the number that says how deep it is. */
+export const floorOption = (field: 'height' | 'depth', height: Value | 'through'): Option => ({
+  word: 'above the ground at its floor',
+  patch: {
+    [field]: height,
+    floor: true,
+    ...(field === 'depth' ? { point: undefined } : { bothWays: undefined, upTo: undefined }),
+  },
+});
+
+export function depthParts({ depth, point, floor }: StepOf<'drill'>): SentencePart[] {
+  const through: Option = {
+    word: 'right through',
+    patch: { depth: 'through', point: undefined, floor: undefined },
+  };
   const deep = depth === 'through' ? numberValue(5) : depth;
-  const blind: Option = { word: 'deep, with a flat end', patch: { depth: deep, point: undefined } };
+  const blind: Option = {
+    word: 'deep, with a flat end',
+    patch: { depth: deep, point: undefined, floor: undefined },
+  };
   const pointed: Option = {
     word: 'deep, with a drill’s point',
-    patch: { depth: deep, point: (118 * Math.PI) / 180 },
+    patch: { depth: deep, point: (118 * Math.PI) / 180, floor: undefined },
   };
-  const now = depth === 'through' ? through : point === undefined ? blind : pointed;
-  const way = choice('how deep', (option) => option === now, [through, blind, pointed]);
+  const level = floorOption('depth', depth === 'through' ? numberValue(2) : depth);
+  const isFloor = floor === true && depth !== 'through';
+  const now = depth === 'through' ? through : isFloor ? level : point === undefined ? blind : pointed;
+  const way = choice('how deep', (option) => option === now, [through, blind, pointed, level]);
   return depth === 'through'
     ? [words(' '), way]
-    : [words(' '), chip('depth', 'depth', depth), words(' '), way];
+    : [
+        words(isFloor ? ', ' : ' '),
+        chip('depth', isFloor ? 'height of its floor' : 'depth', depth),
+        words(' '),
+        way,
+      ];
 }
 
 const HEADS: Option[] = [

@@ -131,6 +131,7 @@ describe('choices', () => {
       'right through',
       'deep',
       'deep, half to each side',
+      'above the ground at its floor',
       upTo,
     ]);
   });

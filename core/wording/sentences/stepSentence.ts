@@ -59,6 +59,22 @@ function sectionChoice(step: StepOf<'stations'>): SentencePart {
   ]);
 }
 
+/** How high a peg is, or how deep its room; that may be told by its floor. */
+function pegHeight(step: StepOf<'peg'>): SentencePart[] {
+  if (!takesAway(effectOf(step))) return [chip('height', 'height', step.height), words(' high ')];
+  const measured: Option = { word: 'deep', patch: { floor: undefined } };
+  const level: Option = {
+    word: 'above the ground at its floor',
+    patch: { floor: true, height: step.floor ? step.height : numberValue(2) },
+  };
+  return [
+    chip('height', step.floor ? 'height of its floor' : 'height', step.height),
+    words(' '),
+    choice('how deep', (option) => option === (step.floor ? level : measured), [measured, level]),
+    words(' '),
+  ];
+}
+
 /** A step as a sentence that reads aloud. */
 export function stepSentence(
   step: Step,
@@ -101,8 +117,7 @@ export function stepSentence(
         words(' a peg '),
         chip('diameter', 'across', step.diameter),
         words(' across, '),
-        chip('height', 'height', step.height),
-        words(takesAway(effectOf(step)) ? ' deep ' : ' high '),
+        ...pegHeight(step),
         groundChoice(step, takesAway(effectOf(step))),
         ...placeWords(step, sources.steps),
       ];

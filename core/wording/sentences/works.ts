@@ -1,4 +1,4 @@
-import { numberValue, takesAway, type Step, type StepOf } from '@core/model';
+import { numberValue, takesAway, type Step, type StepOf, isTaken } from '@core/model';
 
 import { stepsBefore } from './edges';
 import {
@@ -125,20 +125,20 @@ export function workSentence(
 
 /** Once for all ways, or each way by its own, as what shrinks unevenly asks for. */
 function scaleParts({ scale }: StepOf<'move'>): SentencePart[] {
-  const isEven = typeof scale === 'number';
+  const isEven = typeof scale === 'number' || isTaken(scale);
   const ways = isEven ? { x: scale, y: scale, z: scale } : scale;
   const every: Option = { word: 'times every way', patch: { scale: ways.x } };
   const own: Option = { word: 'each way by its own', patch: { scale: ways } };
   const how = choice('how it is scaled', (option) => (option === every) === isEven, [every, own]);
-  if (isEven) return [plainNumber('scale', 'scale', scale, 'factor'), words(' '), how];
+  if (isEven) return [...plainNumber('scale', 'scale', scale, 'factor'), words(' '), how];
   return [
     how,
     words(': '),
-    plainNumber('scale.x', 'scale to the right', scale.x, 'factor'),
+    ...plainNumber('scale.x', 'scale to the right', scale.x, 'factor'),
     words(' to the right, '),
-    plainNumber('scale.y', 'scale to the back', scale.y, 'factor'),
+    ...plainNumber('scale.y', 'scale to the back', scale.y, 'factor'),
     words(' to the back and '),
-    plainNumber('scale.z', 'scale up', scale.z, 'factor'),
+    ...plainNumber('scale.z', 'scale up', scale.z, 'factor'),
     words(' up'),
   ];
 }

@@ -2,17 +2,17 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 
 import { evaluateRepair } from '@core/fit';
-import type { Body, Repair, Step, Value } from '@core/model';
-import { showLength } from '@core/quantity';
+import type { Body, PlainQuantity, Repair, Step, Value } from '@core/model';
 import { liftedBody, liftedSteps } from '@core/recipe';
-import { resolveValue } from '@core/solid';
 import { spokenSentence, stepSentence } from '@core/wording';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair, useRepair } from '../../api/useRepair';
 import { useRepairs } from '../../api/useRepairs';
 import { useWorkshop } from '../../api/useWorkshop';
+import { lengthOf, numberOf, showPlain } from '../../frame/labelOf';
 import { useRepairContext } from '../../frame/useRepairContext';
+import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';
 import { EmptyState } from '../../shared/EmptyState';
@@ -75,9 +75,11 @@ function Bodies({ from, into, onClose }: { from: Repair; into: Body; onClose(): 
   const { workshop } = useWorkshop();
   const numbers = evaluateRepair(from, workshop);
   const bodies = from.bodies.filter(({ removed, steps }) => !removed && steps.length > 0);
-  const shown = (value: Value) => {
-    const found = resolveValue(value, 'number', numbers);
-    return found.ok ? showLength(found.value.mm) : '?';
+  const show = useShow();
+  const shown = (value: Value, input?: PlainQuantity) => {
+    const number = input ? numberOf(value, input, numbers) : lengthOf(value, numbers);
+    if (number === null) return '?';
+    return input ? showPlain(show, input).number(number) : show.length(number);
   };
   const bringBody = (body: Body) => {
     put('body', liftedBody(body, numbers, newId), `${body.name} has come from ${from.head.name}.`);

@@ -1,8 +1,8 @@
 import { Pressable, Text, View } from 'react-native';
 
-import type { Value } from '@core/model';
+import type { PlainQuantity, Value } from '@core/model';
 
-import { labelOf, lengthOf, trailTargetOf } from '../../frame/labelOf';
+import { labelOf, lengthOf, numberOf, showPlain, trailTargetOf } from '../../frame/labelOf';
 import { useRepairContext } from '../../frame/useRepairContext';
 import { useShow } from '../../preferences/useShow';
 
@@ -15,12 +15,15 @@ const TONES = {
 /** A number in a sentence. A tap changes it; its small mark, or a long press, shows where it comes from. */
 export function NumberChip({
   value,
+  input,
   what,
   closeUp = false,
   onPress,
   onTrail,
 }: {
   value: Value;
+  /** What it is, where it is no length. */
+  input?: PlainQuantity;
   what: string;
   /** What follows stands close to it: a comma. */
   closeUp?: boolean;
@@ -29,8 +32,12 @@ export function NumberChip({
 }) {
   const { numbers } = useRepairContext();
   const show = useShow();
-  const mm = lengthOf(value, numbers);
-  const { tag, number, tone, spoken } = labelOf({ value, mm }, numbers, show);
+  const known = input === undefined ? lengthOf(value, numbers) : numberOf(value, input, numbers);
+  const { tag, number, tone, spoken } = labelOf(
+    { value, mm: known },
+    numbers,
+    input ? showPlain(show, input) : show,
+  );
   const hasTrail = trailTargetOf(value) !== null;
   const lost = hasTrail && tag === null;
   return (
@@ -43,10 +50,10 @@ export function NumberChip({
         className="min-h-[44px] justify-center"
       >
         <View
-          className={`rounded-sm border-b-2 px-2 py-0.5 ${lost || mm === null ? 'border-rust bg-rust-soft' : TONES[tone].box}`}
+          className={`rounded-sm border-b-2 px-2 py-0.5 ${lost || known === null ? 'border-rust bg-rust-soft' : TONES[tone].box}`}
         >
           <Text
-            className={`font-number text-[16.5px] tabular-nums ${lost || mm === null ? 'text-rust' : TONES[tone].text}`}
+            className={`font-number text-[16.5px] tabular-nums ${lost || known === null ? 'text-rust' : TONES[tone].text}`}
           >
             {lost ? 'lost' : tag ? `${tag} ${number}` : number}
           </Text>

@@ -1,51 +1,69 @@
 import { useState } from 'react';
 
-import { readPlain } from '@core/recipe';
+import { isTaken, plainFieldAt, sizeValue, type PlainNumber, type Step } from '@core/model';
+import { typedUnitOf } from '@core/quantity';
+import { readLetters, readPlain } from '@core/recipe';
 import { sentenceOf, type SentencePart } from '@core/wording';
 
+import { useRepairContext } from '../../frame/useRepairContext';
+import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
+import { ChoiceRow } from '../../shared/ChoiceRow';
 import { Field } from '../../shared/Field';
+import { GroupHeading } from '../../shared/Heading';
 import { Sheet } from '../../shared/Sheet';
 
-type Plain = Extract<SentencePart, { kind: 'plain' }>;
+type Plain = Extract<SentencePart, { kind: 'plain' | 'taken' }>;
 
 const LABELS = {
-  angle: 'Type an angle in degrees',
-  count: 'Type a whole number',
-  factor: 'Type a number',
+  angle: 'Type an angle in degrees, or a formula such as atan(A / B)',
+  count: 'Type a whole number, or a formula such as 2 * N',
+  factor: 'Type a number, or a formula such as A / B',
   words: 'Type the letters',
 } as const;
 
 /** Changes a number of a step that is no length: an angle, a count, a factor; or words. */
 export function PlainSheet({
+  step,
   part,
   onTake,
   onClose,
 }: {
+  step: Step;
   part: Plain;
   onTake(patch: Record<string, unknown>): void;
   onClose(): void;
 }) {
-  const [text, setText] = useState(
-    part.input === 'angle'
-      ? String(Math.round((Number(part.value) * 18000) / Math.PI) / 100)
-      : String(part.value),
-  );
+  const { numbers } = useRepairContext();
+  const show = useShow();
+  const [shown] = useState(() => typedText(part));
+  const [text, setText] = useState(shown);
   const [wrong, setWrong] = useState<string>();
-  const take = () => {
-    const read = readPlain(part.input, text, part.field);
-    if (!read.ok) {
-      setWrong(sentenceOf(read.fault));
-      return;
-    }
-    onTake({ [part.field]: read.value });
+  const bounds = plainFieldAt(step, part.field);
+  const choose = (value: PlainNumber | string) => {
+    onTake({ [part.field]: value });
     onClose();
   };
+  const take = () => {
+    // What is shown is rounded: a number that nobody touched stays what it is.
+    if (text === shown && shown !== '') {
+      onClose();
+      return;
+    }
+    const read = bounds ? readPlain(text, bounds, numbers, typedUnitOf(show.unit)) : readLetters(text);
+    if (read.ok) choose(read.value);
+    else setWrong(sentenceOf(read.fault));
+  };
+  const { input } = part;
+  const sizes =
+    input === 'angle' || input === 'count'
+      ? [...numbers.sizes.values()].filter(({ size }) => size.quantity === input)
+      : [];
   return (
     <Sheet title={`Change the ${part.what}`} onClose={onClose}>
       <Field
-        label={LABELS[part.input]}
-        {...(part.input === 'angle' ? { unit: '°' } : {})}
+        label={LABELS[input]}
+        {...(input === 'angle' ? { unit: '°' } : {})}
         autoFocus
         value={text}
         onChangeText={(next) => {
@@ -57,9 +75,30 @@ export function PlainSheet({
       />
       <Button
         tone="primary"
-        label={part.input === 'words' ? 'Use these letters' : 'Use this number'}
+        label={input === 'words' ? 'Use these letters' : 'Use this number'}
         onPress={take}
       />
+      {sizes.length > 0 ? <GroupHeading>Or take it from a size</GroupHeading> : null}
+      {sizes.map(({ size, worked }) => {
+        const number = worked.ok ? show.full(worked.trail.working, size.quantity) : 'to take';
+        return (
+          <ChoiceRow
+            key={size.id}
+            tag={size.tag}
+            title={size.name}
+            number={number}
+            label={`${size.tag}, ${size.name}, ${number}`}
+            chosen={isTaken(part.value) && part.value.from === 'size' && part.value.id === size.id}
+            onPress={() => choose(sizeValue(size.id))}
+          />
+        );
+      })}
     </Sheet>
   );
+}
+
+/** What the field shows first: the number as it is typed, or the formula; nothing where a size was taken. */
+function typedText({ input, value }: Plain): string {
+  if (isTaken(value)) return value.from === 'formula' ? value.text : '';
+  return input === 'angle' ? String(Math.round((Number(value) * 18000) / Math.PI) / 100) : String(value);
 }

@@ -71,43 +71,58 @@ export function StepSentence({
                     onPress={() => setChoosing(part)}
                   />,
                 ]
-              : part.kind === 'plain' || part.kind === 'rows'
+              : part.kind === 'taken'
                 ? [
-                    <PlainChip
+                    <NumberChip
                       key={place}
-                      text={part.text}
+                      value={part.value}
+                      input={part.input}
                       what={part.what}
                       closeUp={isFollowedClosely(parts[place + 1])}
-                      onPress={() => (part.kind === 'plain' ? setTyping(part) : setListing(part))}
+                      onPress={() => setTyping(part)}
+                      onTrail={() => {
+                        const target = trailTargetOf(part.value);
+                        if (target) setOpenTrail(target);
+                      }}
                     />,
                   ]
-                : part.kind === 'chip'
+                : part.kind === 'plain' || part.kind === 'rows'
                   ? [
-                      <NumberChip
+                      <PlainChip
                         key={place}
-                        value={part.value}
+                        text={part.text}
                         what={part.what}
                         closeUp={isFollowedClosely(parts[place + 1])}
-                        onPress={() => setEditing({ field: part.field, what: part.what })}
-                        onTrail={() => {
-                          const target = trailTargetOf(part.value);
-                          if (target) setOpenTrail(target);
-                        }}
+                        onPress={() => (part.kind === 'plain' ? setTyping(part) : setListing(part))}
                       />,
                     ]
-                  : // Word by word, so that a sentence wraps between words round its chips.
-                    part.text
-                      .trim()
-                      .split(' ')
-                      .filter(Boolean)
-                      .map((word, at) => (
-                        <Text
-                          key={`${place}-${at}`}
-                          className={`text-[17px] leading-[44px] text-ink ${part.kind === 'verb' ? 'font-semibold' : 'font-sans'}`}
-                        >
-                          {`${word} `}
-                        </Text>
-                      )),
+                  : part.kind === 'chip'
+                    ? [
+                        <NumberChip
+                          key={place}
+                          value={part.value}
+                          what={part.what}
+                          closeUp={isFollowedClosely(parts[place + 1])}
+                          onPress={() => setEditing({ field: part.field, what: part.what })}
+                          onTrail={() => {
+                            const target = trailTargetOf(part.value);
+                            if (target) setOpenTrail(target);
+                          }}
+                        />,
+                      ]
+                    : // Word by word, so that a sentence wraps between words round its chips.
+                      part.text
+                        .trim()
+                        .split(' ')
+                        .filter(Boolean)
+                        .map((word, at) => (
+                          <Text
+                            key={`${place}-${at}`}
+                            className={`text-[17px] leading-[44px] text-ink ${part.kind === 'verb' ? 'font-semibold' : 'font-sans'}`}
+                          >
+                            {`${word} `}
+                          </Text>
+                        )),
           )}
         </View>
         {failed ? <Wrong text={sentenceOf(outcome.fault)} /> : null}
@@ -151,7 +166,7 @@ export function StepSentence({
           onClose={() => setChoosing(null)}
         />
       ) : null}
-      {typing ? <PlainSheet part={typing} onTake={set} onClose={() => setTyping(null)} /> : null}
+      {typing ? <PlainSheet step={step} part={typing} onTake={set} onClose={() => setTyping(null)} /> : null}
       {listing ? (
         <RowsSheet body={body} step={step} part={listing} onChange={set} onClose={() => setListing(null)} />
       ) : null}
@@ -182,7 +197,7 @@ function pickOf(
 const wordsOf = (part: SentencePart | undefined) => (part?.kind === 'words' ? part.text : '');
 
 type Choice = Extract<SentencePart, { kind: 'choice' }>;
-type Plain = Extract<SentencePart, { kind: 'plain' }>;
+type Plain = Extract<SentencePart, { kind: 'plain' | 'taken' }>;
 type Rows = Extract<SentencePart, { kind: 'rows' }>;
 
 /** Whether what follows begins with a mark that stands close to what is before it. */

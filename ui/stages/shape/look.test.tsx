@@ -204,7 +204,7 @@ describe('sliding a body', () => {
       [10, 2, 1],
       [-4, 7, 3],
     ] as const) {
-      const turned = movedPoint(point, { by: 'turn', at: [0, 0, 0], way: [0, 0, 1] }, step.turn);
+      const turned = movedPoint(point, { by: 'turn', at: [0, 0, 0], way: [0, 0, 1] }, Number(step.turn));
       const there = [turned[0] + plain(step.dx), turned[1] + plain(step.dy), turned[2] + plain(step.dz)];
       movedPoint(point, motion, 0.7).forEach((mm, axis) => expect(there[axis]).toBeCloseTo(mm, 2));
     }

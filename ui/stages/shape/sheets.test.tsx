@@ -1,6 +1,6 @@
-import { fireEvent, screen } from '@testing-library/react';
+import { cleanup, fireEvent, screen } from '@testing-library/react';
 
-import { numberValue, type Body, type Step } from '@core/model';
+import { newSize, numberValue, type Body, type Step } from '@core/model';
 import { outlineOf, raised, stepOf } from '@core/testing/pieces';
 
 import { press, repairWith, show } from '../../testing/oneStep';
@@ -18,12 +18,33 @@ test('an angle is typed in degrees, and one that can’t be stays to be mended',
   } as Step;
   show(repairWith(turned));
   press('turn: 30°');
-  fireEvent.change(screen.getByLabelText('Type an angle in degrees'), { target: { value: 'steep' } });
+  fireEvent.change(screen.getByLabelText(/^Type an angle in degrees/), { target: { value: 'steep!' } });
   press('Use this number');
   expect(screen.getByRole('alert').textContent).toContain('is not an angle');
-  fireEvent.change(screen.getByLabelText('Type an angle in degrees'), { target: { value: '45' } });
+  fireEvent.change(screen.getByLabelText(/^Type an angle in degrees/), { target: { value: '45' } });
   press('Use this number');
   expect(sent()[1]).toMatchObject({ turn: Math.PI / 4 });
+});
+
+test('an angle is taken from a measured one, or from a formula, and shows what it comes to', () => {
+  const slot = (turn: unknown) =>
+    ({ ...raised(outlineOf('slot', { length: 20, breadth: 6 }), 5), turn, id: 'slot' }) as Step;
+  const repair = repairWith(slot(Math.PI / 6));
+  const lean = { id: 'lean', version: 1, tag: 'W', name: 'Lean of the lug' };
+  repair.sizes.push(newSize({ ...lean, quantity: 'angle', kind: 'chosen', given: Math.PI / 8 }));
+  show(repair);
+  press('turn: 30°');
+  press('W, Lean of the lug, 22.50°');
+  expect(sent()[1]).toMatchObject({ turn: { from: 'size', id: 'lean' } });
+  press('turn: 30°');
+  fireEvent.change(screen.getByLabelText(/^Type an angle/), { target: { value: '2 * W' } });
+  press('Use this number');
+  expect(sent()[1]).toMatchObject({ turn: { from: 'formula', text: '2 * W' } });
+  cleanup();
+  repair.bodies[0]!.steps[1] = slot({ from: 'size', id: 'lean' });
+  show(repair);
+  press('turn: W, Lean of the lug, 22.50°');
+  expect(screen.getByRole('button', { name: 'W, Lean of the lug, 22.50°' })).toBeTruthy();
 });
 
 describe('a list of points', () => {

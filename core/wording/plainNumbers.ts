@@ -1,0 +1,42 @@
+/** Radians as degrees, for reading. */
+export const degrees = (radians: number): string => {
+  const shown = Math.round(((radians * 180) / Math.PI) * 100) / 100;
+  return `${String(shown).replace('-', '−')}°`;
+};
+
+/** A number without a unit, to six figures. */
+export const plainText = (number: number): string => String(Number(number.toPrecision(6))).replace('-', '−');
+
+/** A bound as it may be typed: an angle in tenths of a degree, rounded to the side that is still allowed. */
+export function boundText(
+  bound: number,
+  input: 'angle' | 'count' | 'factor',
+  towards: (number: number) => number,
+): string {
+  if (input !== 'angle') return plainText(bound);
+  // A millionth of a tenth of a degree: 45° is 450 tenths, and not a hair more or less.
+  const tenths = (bound * 1800) / Math.PI;
+  const whole = Math.round(tenths);
+  return `${plainText((Math.abs(tenths - whole) < 1e-6 ? whole : towards(tenths)) / 10)}°`;
+}
+
+const WORDS: Record<string, string> = {
+  turn: 'turn',
+  tilt: 'tilt',
+  angle: 'angle',
+  taper: 'lean of the sides',
+  undercut: 'undercut',
+  point: 'angle of the point',
+  pressure: 'pressure angle',
+  shift: 'shift',
+  teeth: 'number of teeth',
+  count: 'number of times',
+  rows: 'number of rows',
+  scale: 'scale',
+};
+
+/** What the number at a path of a step is called: `outline.teeth`. */
+export function plainWord(path: string): string {
+  const keys = path.split('.').reverse();
+  return keys.flatMap((key) => WORDS[key] ?? [])[0] ?? 'number';
+}
