@@ -1,4 +1,4 @@
-import { mkdirSync, writeFileSync } from 'node:fs';
+import { mkdirSync, renameSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { evaluateRepair } from '@core/fit';
@@ -14,6 +14,23 @@ import { DEFAULT_WORKSHOP, growthOf, machineIn } from '@core/workshop';
 
 import { lettersFont } from '../lettersFont';
 
+/** What is told of a build as it goes on. */
+export interface Telling {
+  /** A JSON line of a body. */
+  print(line: string): void;
+  /** Something for the person beside that. */
+  tell(sentence: string): void;
+  /** A step is begun. */
+  step(at: StepAt): void;
+}
+
+/** A step of a body, by its place from 1. */
+export interface StepAt {
+  body: string;
+  place: number;
+  of: number;
+}
+
 /**
  * Builds every body of a repair and prints one JSON line for each; writes the files of each spare that can be
  * made.
@@ -22,8 +39,9 @@ import { lettersFont } from '../lettersFont';
 export async function build(
   { repair, workshop }: RepairFileContent,
   outFolder: string,
-  print: (line: string) => void,
+  telling: Telling,
 ): Promise<boolean> {
+  const { print, tell } = telling;
   mkdirSync(outFolder, { recursive: true });
   const kernel = await startKernel();
   const numbers = evaluateRepair(repair, workshop);
@@ -31,10 +49,15 @@ export async function build(
   const growth = growthOf(machineIn(numbers.workshop, repair.head.machineId));
   let allWell = true;
   const stems = spareStems(repair.head, repair.bodies, '');
-  tellOfTwins(repair, stems);
+  tellOfTwins(repair, stems, tell);
   const builder = new RepairBuilder(kernel, lettersFont());
-  for (const [bodyId, built] of builder.build(repair.bodies, numbers)) {
-    const body = repair.bodies.find(({ id }) => id === bodyId)!;
+  const bodyOf = (bodyId: string) => repair.bodies.find(({ id }) => id === bodyId)!;
+  const begin = (bodyId: string, stepId: string) => {
+    const { name, steps } = bodyOf(bodyId);
+    telling.step({ body: name, place: steps.findIndex(({ id }) => id === stepId) + 1, of: steps.length });
+  };
+  for (const [bodyId, built] of builder.build(repair.bodies, numbers, begin)) {
+    const body = bodyOf(bodyId);
     const figures = figuresOf(built, material);
     const findings = findingsOf(figures, built.steps, body).map((finding) => ({
       ...finding,
@@ -52,11 +75,11 @@ export async function build(
           new Date().toISOString(),
         );
         if (file.ok) {
-          writeFileSync(join(outFolder, file.value.name), file.value.bytes);
+          writeWhole(join(outFolder, file.value.name), file.value.bytes);
           files.push(file.value.name);
         } else {
           allWell = false;
-          console.error(`${body.name}: ${sentenceOf(file.fault)}`);
+          tell(`${body.name}: ${sentenceOf(file.fault)}`);
         }
       }
     }
@@ -82,12 +105,23 @@ export async function build(
   return allWell;
 }
 
+/** Whoever stops it in between finds the whole file or none. */
+function writeWhole(path: string, bytes: Uint8Array): void {
+  const fresh = `${path}.part`;
+  writeFileSync(fresh, bytes);
+  renameSync(fresh, path);
+}
+
 /** Says which spares would have the files of another, and what their own are called. */
-function tellOfTwins({ head, bodies }: Repair, stems: ReadonlyMap<string, string>): void {
+function tellOfTwins(
+  { head, bodies }: Repair,
+  stems: ReadonlyMap<string, string>,
+  tell: Telling['tell'],
+): void {
   for (const { id, name } of bodies) {
     const stem = stems.get(id);
     if (stem === undefined || stem === fileStem(head.name, name)) continue;
-    console.error(`Another spare’s files have the name of “${name}” already: its own are called ${stem}.`);
+    tell(`Another spare’s files have the name of “${name}” already: its own are called ${stem}.`);
   }
 }
 
@@ -98,7 +132,7 @@ function weightOf(kernel: Kernel, { shape }: TaggedSolid, gPerCm3: number) {
 }
 
 /** As build, of every starter at its usual numbers, each into a folder of its own. */
-export async function buildStarters(outFolder: string, print: (line: string) => void): Promise<boolean> {
+export async function buildStarters(outFolder: string, telling: Telling): Promise<boolean> {
   let made = 0;
   let allWell = true;
   for (const starter of STARTERS) {
@@ -110,7 +144,7 @@ export async function buildStarters(outFolder: string, print: (line: string) => 
       bodies: begun.bodies,
     };
     allWell =
-      (await build({ repair, workshop: DEFAULT_WORKSHOP }, join(outFolder, starter.id), print)) && allWell;
+      (await build({ repair, workshop: DEFAULT_WORKSHOP }, join(outFolder, starter.id), telling)) && allWell;
   }
   return allWell;
 }

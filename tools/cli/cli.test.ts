@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -14,11 +14,10 @@ beforeAll(() => {
 afterAll(() => rmSync(out, { recursive: true }));
 
 function cli(...args: string[]) {
-  const { status, stdout, stderr } = spawnSync(
-    process.execPath,
-    [join(root, 'node_modules', 'tsx', 'dist', 'cli.mjs'), 'tools/cli/main.ts', ...args],
-    { cwd: root, encoding: 'utf8' },
-  );
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['tools/cli/start.mjs', ...args], {
+    cwd: root,
+    encoding: 'utf8',
+  });
   return { status, stdout, stderr };
 }
 
@@ -96,6 +95,61 @@ test('working sizes with their trails', () => {
     trail: [{ value: 6.02 }, { value: 0.18 }, { value: 0.12 }],
   });
 });
+
+/** A plate with so many rows of so many holes that it takes far too long. */
+function grille(): string {
+  const file = JSON.parse(readFileSync(join(root, 'demo', 'repairs', 'easel-foot.json'), 'utf8')) as {
+    repair: { bodies: { steps: unknown[] }[] };
+  };
+  const number = (mm: number) => ({ from: 'number', mm });
+  const body = file.repair.bodies[0]!;
+  const at = { on: 'top', x: number(-300), y: number(-300) };
+  body.steps = [
+    {
+      id: 'p',
+      kind: 'plate',
+      length: number(620),
+      breadth: number(620),
+      thickness: number(3),
+      cornerRadius: number(0),
+    },
+    { id: 'h', kind: 'drill', diameter: number(2), depth: 'through', ...at },
+    {
+      id: 'g',
+      kind: 'repeat',
+      of: 'h',
+      pattern: { by: 'grid', count: 200, rows: 200, dx: number(3), dy: number(3) },
+    },
+  ];
+  file.repair.bodies = [body];
+  const path = join(out, 'grille.json');
+  writeFileSync(path, JSON.stringify(file));
+  return path;
+}
+
+test('a step that takes too long is ended and named; nothing half-written is left', () => {
+  const folder = join(out, 'grille');
+  const { status, stdout, stderr } = cli('build', grille(), '--out', folder, '--limit', '3', '--progress');
+  expect({ status, stdout }).toEqual({ status: 1, stdout: '' });
+  expect(stderr).toMatch(
+    /^Building step 1 of 3 of Foot\n.*\n.*\nEnded at step 3 of 3 of Foot: it took longer than 3 s/,
+  );
+  expect(readdirSync(folder)).toEqual([]);
+  expect(cli('build', grille(), '--out', folder, '--limit', 'soon').stderr).toContain('--limit 60');
+}, 60_000);
+
+test('it can be stopped in the middle of a step', async () => {
+  const call = ['tools/cli/start.mjs', 'build', grille(), '--out', join(out, 'stopped'), '--progress'];
+  const child = spawn(process.execPath, call, { cwd: root });
+  let told = '';
+  child.stderr.on('data', (text: Buffer) => {
+    told += String(text);
+    if (String(text).includes('Building step 3 of 3')) child.kill('SIGINT');
+  });
+  const status = await new Promise((resolve) => child.on('exit', resolve));
+  expect(status).toBe(130);
+  expect(told).toContain('Stopped at step 3 of 3 of Foot');
+}, 60_000);
 
 test('bad files and bad calls end with 2 and a sentence', () => {
   const bad = join(out, 'bad.json');

@@ -1,11 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
+import { isMainThread } from 'node:worker_threads';
 
 import { readRepairFile, type RepairFileContent } from '@core/model';
 import { sentenceOf } from '@core/wording';
 
-import { build, buildStarters } from './build';
+import type { StepAt, Telling } from './build';
 import { sizes } from './sizes';
+import { watched, work, type Task } from './watched';
+
+const USUAL_LIMIT_SECONDS = 120;
 
 const USAGE = `Even Spare on the command line
 
@@ -13,7 +17,11 @@ const USAGE = `Even Spare on the command line
   sizes FILE.json             working sizes with their trails, as JSON
   starters --out DIR          as build, of every starter at its usual numbers
 
-Ends with 0 when all went well, 1 when a body could not be built, 2 when the call or the file is wrong.`;
+  --limit SECONDS             end when a step takes longer than this (${USUAL_LIMIT_SECONDS} without it)
+  --progress                  say which step is being built, on standard error; always so in a terminal
+
+Ends with 0 when all went well, 1 when a body could not be built or a step took too long, 2 when the call or the
+file is wrong, 130 when it was stopped.`;
 
 /** Says what is wrong and ends with 2. */
 function refuse(sentence: string): never {
@@ -34,30 +42,76 @@ function readFile(path: string): RepairFileContent {
 
 function parseCall() {
   try {
-    return parseArgs({ options: { out: { type: 'string' } }, allowPositionals: true });
+    return parseArgs({
+      options: { out: { type: 'string' }, limit: { type: 'string' }, progress: { type: 'boolean' } },
+      allowPositionals: true,
+    });
   } catch {
     return refuse(USAGE);
   }
 }
 
+const stepWords = (at: StepAt | null) =>
+  at ? `step ${at.place} of ${at.of} of ${at.body}` : 'the very beginning';
+
+/** Which step is being built: one line that is written over in a terminal, elsewhere a line each. */
+function progressOn(wanted: boolean): Pick<Telling, 'step'> & { clear(): void } {
+  const inTerminal = process.stderr.isTTY === true;
+  if (!inTerminal && !wanted) return { step: () => {}, clear: () => {} };
+  const clear = () => void (inTerminal && process.stderr.write('\r\u001B[K'));
+  return {
+    clear,
+    step: (at) => {
+      clear();
+      process.stderr.write(`Building ${stepWords(at)}${inTerminal ? '' : '\n'}`);
+    },
+  };
+}
+
+async function run(task: Task, limitSeconds: number, wantsProgress: boolean): Promise<never> {
+  const progress = progressOn(wantsProgress);
+  const above = (write: (text: string) => void) => (text: string) => {
+    progress.clear();
+    write(text);
+  };
+  const end = await watched(
+    task,
+    limitSeconds * 1000,
+    { print: above(console.log), tell: above(console.error), step: progress.step },
+    (stop) => process.once('SIGINT', stop).once('SIGTERM', stop),
+  );
+  progress.clear();
+  if (end.how === 'done') process.exit(end.well ? 0 : 1);
+  if (end.how === 'stopped') {
+    console.error(`Stopped at ${stepWords(end.at)}. The files of bodies before it are whole.`);
+    process.exit(130);
+  }
+  console.error(
+    `Ended at ${stepWords(end.at)}: it took longer than ${limitSeconds} s. Make it simpler, or allow more with --limit.`,
+  );
+  process.exit(1);
+}
+
 async function main(): Promise<void> {
   const { positionals, values } = parseCall();
   const [command, path, ...rest] = positionals;
+  const limit = values.limit === undefined ? USUAL_LIMIT_SECONDS : Number(values.limit);
+  if (!(limit > 0 && limit <= 86_400))
+    refuse('Say the limit in seconds, above 0 and up to 86400: --limit 60');
+  const progress = values.progress ?? false;
   if (command === 'starters') {
     if (!values.out || path) refuse('Say where the files should go: starters --out DIR');
-    const well = await buildStarters(values.out, (line) => console.log(line));
-    process.exit(well ? 0 : 1);
+    return run({ content: null, outFolder: values.out }, limit, progress);
   }
   if (!path || rest.length > 0) refuse(USAGE);
   if (command === 'sizes') {
     console.log(JSON.stringify(sizes(readFile(path)), null, 2));
   } else if (command === 'build') {
     if (!values.out) refuse(`Say where the files should go: build ${path} --out DIR`);
-    const well = await build(readFile(path), values.out, (line) => console.log(line));
-    process.exit(well ? 0 : 1);
+    return run({ content: readFile(path), outFolder: values.out }, limit, progress);
   } else {
     refuse(USAGE);
   }
 }
 
-void main();
+void (isMainThread ? main() : work());
