@@ -1,6 +1,7 @@
 import type { Kernel, Shape } from './kernel';
 import { scoped } from './scope';
 import { partsOf, ShapeMap } from './topology';
+import { volumeProperties } from './volume';
 
 /** What a check of a solid found. Volume in mm³. */
 export interface SolidCheck {
@@ -35,9 +36,12 @@ export function checkSolid(kernel: Kernel, shape: Shape): SolidCheck {
     }
     const shells = partsOf(kernel, scope, shape, 'TopAbs_SHELL');
     const closed = shells.length > 0 && shells.every((shell) => kernel.BRep_Tool.IsClosed(shell));
-    const volume = scope.keep(new kernel.GProp_GProps());
-    kernel.BRepGProp.VolumeProperties(shape, volume, false, false, false);
-    return { pieces: solids.length, valid, closed, volumeMm3: volume.Mass() };
+    return {
+      pieces: solids.length,
+      valid,
+      closed,
+      volumeMm3: volumeProperties(kernel, scope, shape).Mass(),
+    };
   });
   CHECKED.set(shape, check);
   return check;

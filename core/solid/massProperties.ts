@@ -2,6 +2,7 @@ import { coordinatesOf } from './frame';
 import type { Vec3 } from './annotation';
 import type { Kernel, Shape } from './kernel';
 import { scoped } from './scope';
+import { volumeProperties } from './volume';
 
 /** What a solid is for its weight, with a density of 1. */
 export interface MassProperties {
@@ -14,12 +15,11 @@ export interface MassProperties {
 
 /**
  * Volume, centre and moment of a closed solid, integrated over its faces: to some 1e-6, and the moment to some 1e-4 where
- * edges are smooth lines. (The kernel's adaptive way is better there and worse on gears.)
+ * edges are smooth lines.
  */
 export function massProperties(kernel: Kernel, shape: Shape): MassProperties {
   return scoped((scope) => {
-    const properties = scope.keep(new kernel.GProp_GProps());
-    kernel.BRepGProp.VolumeProperties(shape, properties, false, false, false);
+    const properties = volumeProperties(kernel, scope, shape);
     const centre = scope.keep(properties.CentreOfMass());
     const upright = scope.keep(new kernel.gp_Ax1(centre, scope.keep(new kernel.gp_Dir(0, 0, 1))));
     return {

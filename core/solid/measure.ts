@@ -5,6 +5,7 @@ import { planeOf } from './picks';
 import { scoped, type Scope } from './scope';
 import { edgesBetween, type FaceTag, type TaggedSolid } from './tagged';
 import { partsOf } from './topology';
+import { volumeProperties } from './volume';
 
 /**
  * Something on a solid that was tapped: a face by its tag, an edge by the tags on both of its sides, or a corner; and
@@ -101,8 +102,7 @@ export function clearance(
     if (distance.mm > 1e-7) return { ...distance, overlapMm3: 0 };
     const common = scope.keep(new kernel.BRepAlgoAPI_Common(one.shape, other.shape));
     const shared = scope.keep(common.Shape());
-    const volume = scope.keep(new kernel.GProp_GProps());
-    kernel.BRepGProp.VolumeProperties(shared, volume, false, false, false);
+    const volume = volumeProperties(kernel, scope, shared);
     return { ...distance, overlapMm3: Math.max(0, volume.Mass()) };
   });
 }

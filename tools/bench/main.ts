@@ -9,6 +9,7 @@ import { frameFigures } from './frames';
 import { layoutFigures } from './layouts';
 import { sizeFigures } from './sizes';
 import { manyRepairsFigures } from './manyRepairs';
+import { realPartFigures } from './realParts';
 import { shapeFigures } from './shapes';
 import { solidFigures } from './solids';
 
@@ -21,6 +22,7 @@ async function main(): Promise<void> {
     ...layoutFigures(),
     ...(await solidFigures(demos)),
     ...(await shapeFigures()),
+    ...(await realPartFigures()),
     ...(await apiFigures(wheel)),
     ...(await manyRepairsFigures(wheel)),
     ...(await frameFigures()),

@@ -3,7 +3,9 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
+import { writeRepairFile } from '@core/model';
 import { STARTERS } from '@core/starters';
+import { REAL_PARTS, repairOf } from '@core/testing/parts';
 
 const root = join(__dirname, '..', '..');
 const demos = readdirSync(join(root, 'demo', 'repairs'));
@@ -60,6 +62,22 @@ test.each(demos)(
         .sort(),
     );
     for (const name of files) expect(statSync(join(folder, name)).size).toBeGreaterThan(1000);
+  },
+  60_000,
+);
+
+/** Turned, with teeth, and between oval sections. */
+test.each(['Basket wheel', 'Gear with a hub', 'Oval cup'])(
+  'a real part, %s, to its volume',
+  (name) => {
+    const part = REAL_PARTS.find((one) => one.name === name)!;
+    const path = join(out, `${part.id}.json`);
+    writeFileSync(path, writeRepairFile({ repair: repairOf(part) }, '2026-05-08T10:06:00.000Z'));
+    const { status, stdout, stderr } = cli('build', path, '--out', join(out, part.id));
+    expect({ status, stderr }).toEqual({ status: 0, stderr: '' });
+    const { volumeMm3 } = JSON.parse(stdout) as { volumeMm3: number };
+    expect(volumeMm3 / part.volume(part.sizes)).toBeCloseTo(1, 5);
+    expect(readdirSync(join(out, part.id))).toHaveLength(3);
   },
   60_000,
 );
