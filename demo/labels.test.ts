@@ -6,6 +6,7 @@ import { emptyRepair, readRepairFile, type Body } from '@core/model';
 import { RepairBuilder, type Built, type Kernel, type Vec3 } from '@core/solid';
 import { beginWith, STARTERS } from '@core/starters';
 import { testKernel } from '@core/testing/kernel';
+import { REAL_PARTS, repairOf } from '@core/testing/parts';
 
 import { placeLabels, type View } from '@ui/part/placeLabels';
 import { STANCE_ORDER, STANCES, type Stance } from '@ui/part/stances';
@@ -84,10 +85,14 @@ function parts(): Part[] {
     };
     return { name: starter.id, bodies: begun.bodies, numbers: evaluateRepair(repair) };
   });
-  return [...demos, ...starters];
+  const real = REAL_PARTS.map((part): Part => {
+    const repair = repairOf(part);
+    return { name: part.name, bodies: repair.bodies, numbers: evaluateRepair(repair) };
+  });
+  return [...demos, ...starters, ...real];
 }
 
-test('sizes on the picture lie on no other and none outside, on demo parts and starters, from all sides', () => {
+test('sizes on the picture lie on no other and none outside, on demo parts, starters and the twenty real parts, from all sides', () => {
   let [shown, all] = [0, 0];
   for (const { name, bodies, numbers } of parts()) {
     const builder = new RepairBuilder(kernel);

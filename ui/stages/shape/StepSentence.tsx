@@ -1,5 +1,5 @@
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Pressable, Text, View } from 'react-native';
 
 import { numberValue, type Body, type Step } from '@core/model';
@@ -61,69 +61,64 @@ export function StepSentence({
     <View className={`flex-row items-start border-b border-line py-1.5 pr-1 ${failed ? 'bg-rust-soft' : ''}`}>
       <View className="flex-1">
         <View className={`flex-row flex-wrap items-center ${step.off ? 'opacity-60' : ''}`}>
-          {parts.flatMap((part, place) =>
-            part.kind === 'choice'
-              ? [
-                  <ChoiceWords
-                    key={place}
-                    part={part}
-                    closeUp={isFollowedClosely(parts[place + 1])}
-                    onPress={() => setChoosing(part)}
+          {parts.flatMap((part, place) => {
+            const mark = markAfter(part, parts[place + 1]);
+            const whole = (shown: ReactNode) => [
+              // A comma stays on the line of what it follows.
+              <View key={place} className="flex-row items-center">
+                {shown}
+                {mark ? <Text className={WORDS_CLASS}>{`${mark} `}</Text> : null}
+              </View>,
+            ];
+            const closeUp = mark !== '';
+            switch (part.kind) {
+              case 'choice':
+                return whole(<ChoiceWords part={part} closeUp={closeUp} onPress={() => setChoosing(part)} />);
+              case 'plain':
+              case 'rows':
+                return whole(
+                  <PlainChip
+                    text={part.text}
+                    what={part.what}
+                    closeUp={closeUp}
+                    onPress={() => (part.kind === 'plain' ? setTyping(part) : setListing(part))}
                   />,
-                ]
-              : part.kind === 'taken'
-                ? [
-                    <NumberChip
-                      key={place}
-                      value={part.value}
-                      input={part.input}
-                      what={part.what}
-                      closeUp={isFollowedClosely(parts[place + 1])}
-                      onPress={() => setTyping(part)}
-                      onTrail={() => {
-                        const target = trailTargetOf(part.value);
-                        if (target) setOpenTrail(target);
-                      }}
-                    />,
-                  ]
-                : part.kind === 'plain' || part.kind === 'rows'
-                  ? [
-                      <PlainChip
-                        key={place}
-                        text={part.text}
-                        what={part.what}
-                        closeUp={isFollowedClosely(parts[place + 1])}
-                        onPress={() => (part.kind === 'plain' ? setTyping(part) : setListing(part))}
-                      />,
-                    ]
-                  : part.kind === 'chip'
-                    ? [
-                        <NumberChip
-                          key={place}
-                          value={part.value}
-                          what={part.what}
-                          closeUp={isFollowedClosely(parts[place + 1])}
-                          onPress={() => setEditing({ field: part.field, what: part.what })}
-                          onTrail={() => {
-                            const target = trailTargetOf(part.value);
-                            if (target) setOpenTrail(target);
-                          }}
-                        />,
-                      ]
-                    : // Word by word, so that a sentence wraps between words round its chips.
-                      part.text
-                        .trim()
-                        .split(' ')
-                        .filter(Boolean)
-                        .map((word, at) => (
-                          <Text
-                            key={`${place}-${at}`}
-                            className={`text-[17px] leading-[44px] text-ink ${part.kind === 'verb' ? 'font-semibold' : 'font-sans'}`}
-                          >
-                            {`${word} `}
-                          </Text>
-                        )),
-          )}
+                );
+              case 'taken':
+              case 'chip':
+                return whole(
+                  <NumberChip
+                    value={part.value}
+                    {...(part.kind === 'taken' ? { input: part.input } : {})}
+                    what={part.what}
+                    closeUp={closeUp}
+                    onPress={() =>
+                      part.kind === 'taken'
+                        ? setTyping(part)
+                        : setEditing({ field: part.field, what: part.what })
+                    }
+                    onTrail={() => {
+                      const target = trailTargetOf(part.value);
+                      if (target) setOpenTrail(target);
+                    }}
+                  />,
+                );
+              default:
+                // Word by word, so that a sentence wraps between words round its chips.
+                return withoutMark(part, parts[place - 1])
+                  .trim()
+                  .split(' ')
+                  .filter(Boolean)
+                  .map((word, at) => (
+                    <Text
+                      key={`${place}-${at}`}
+                      className={`${WORDS_CLASS} ${part.kind === 'verb' ? 'font-semibold' : 'font-sans'}`}
+                    >
+                      {`${word} `}
+                    </Text>
+                  ));
+            }
+          })}
         </View>
         {failed ? <Wrong text={sentenceOf(outcome.fault)} /> : null}
         {failed && outcome.fault.code === 'step.pickLost' && pickAgain ? (
@@ -194,14 +189,21 @@ function pickOf(
   return { want, what: found.part.what };
 }
 
-const wordsOf = (part: SentencePart | undefined) => (part?.kind === 'words' ? part.text : '');
-
 type Choice = Extract<SentencePart, { kind: 'choice' }>;
 type Plain = Extract<SentencePart, { kind: 'plain' | 'taken' }>;
 type Rows = Extract<SentencePart, { kind: 'rows' }>;
 
-/** Whether what follows begins with a mark that stands close to what is before it. */
-const isFollowedClosely = (next: SentencePart | undefined) => /^[,.;:]/.test(wordsOf(next));
+const WORDS_CLASS = 'text-[17px] leading-[44px] text-ink';
+const MARK = /^[,.;:]/;
+const isPlainText = (part: SentencePart | undefined) => part?.kind === 'words' || part?.kind === 'verb';
+
+/** The mark that stands close to something that can be tapped: that of the words after it. */
+const markAfter = (part: SentencePart, next: SentencePart | undefined): string =>
+  !isPlainText(part) && next?.kind === 'words' ? (MARK.exec(next.text)?.[0] ?? '') : '';
+
+/** Words without the mark that was shown with what is before them. */
+const withoutMark = (part: { text: string }, before: SentencePart | undefined): string =>
+  before && !isPlainText(before) ? part.text.replace(MARK, '') : part.text;
 
 /** A number that is no length, words, or a list: tapped, it opens its own sheet. */
 function PlainChip({
