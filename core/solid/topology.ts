@@ -1,7 +1,7 @@
 import type { Kernel, Shape } from './kernel';
 import type { Scope } from './scope';
 
-type Kind = 'TopAbs_SOLID' | 'TopAbs_SHELL' | 'TopAbs_FACE' | 'TopAbs_EDGE' | 'TopAbs_VERTEX';
+type Kind = 'TopAbs_SOLID' | 'TopAbs_SHELL' | 'TopAbs_WIRE' | 'TopAbs_FACE' | 'TopAbs_EDGE' | 'TopAbs_VERTEX';
 
 /** Parts of one kind in a shape, in the kernel's order; shared ones appear once for each use. */
 export function partsOf(kernel: Kernel, scope: Scope, shape: Shape, kind: Kind): Shape[] {
