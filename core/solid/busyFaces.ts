@@ -13,11 +13,20 @@ const MEET_MM = 1e-4;
 
 /** Flat faces with many edges, such as the plate of a grille. */
 export function busyFacesOf(kernel: Kernel, scope: Scope, shape: Shape): Shape[] {
+  // Most parts have fewer in all.
+  if (!hasMore(kernel, scope, shape)) return [];
   return partsOf(kernel, scope, shape, 'TopAbs_FACE').filter((face) => {
-    if (partsOf(kernel, scope, face, 'TopAbs_EDGE').length <= MANY_EDGES) return false;
+    if (!hasMore(kernel, scope, face)) return false;
     const surface = scope.keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(face)), false));
     return surface.GetType() === 'GeomAbs_Plane';
   });
+}
+
+function hasMore(kernel: Kernel, scope: Scope, shape: Shape): boolean {
+  const explorer = scope.keep(new kernel.TopExp_Explorer(shape, 'TopAbs_EDGE', 'TopAbs_SHAPE'));
+  let count = 0;
+  for (; count <= MANY_EDGES && explorer.More(); explorer.Next()) count += 1;
+  return count > MANY_EDGES;
 }
 
 /** Triangles of one face: corners x y z after each other, the way out, and three corners a triangle, anticlockwise from outside. */

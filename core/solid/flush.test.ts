@@ -133,3 +133,73 @@ test('things placed flush, tangent and in line end closed, or located in a fault
     { numRuns: 60, seed: 20_261 },
   );
 }, 120_000);
+
+describe('tongues on a post, and a sleeve on a hollow blend', () => {
+  const post = stepOf('turn', { diameter: 10, width: 12 }, 'post');
+  const fields = {
+    effect: 'add',
+    on: 'top',
+    y: 0,
+    turn: 0,
+    length: 14,
+    breadth: 4,
+    thickness: 1.5,
+    bump: 1,
+    play: 0,
+  };
+  // A strip and the bump at its end, twice as long as it is out: 14 × 1.5 and 1 square across, 4 broad.
+  const tongueMm3 = (14 * 1.5 + 1) * 4;
+  const postMm3 = Math.PI * 25 * 12;
+
+  test.each([-0.75, 3.5, 4, Math.sqrt(21), 4.5])(
+    'a tongue that begins %d from the middle, over its edge or not',
+    (x) => {
+      const { volume, faults, check } = buildPiece(kernel, [
+        post,
+        stepOf('tongue', { ...fields, x }, 'tongue'),
+      ]);
+      expect({ faults, pieces: check!.pieces }).toEqual({ faults: [], pieces: 1 });
+      expectNear(volume, postMm3 + tongueMm3);
+    },
+  );
+
+  test('four of them round', () => {
+    const round = { ...stepOf('repeat', { of: 'tongue' }), pattern: { by: 'round', count: 4 } } as Step;
+    const { volume, faults } = buildPiece(kernel, [
+      post,
+      stepOf('tongue', { ...fields, x: 3 }, 'tongue'),
+      round,
+    ]);
+    expect(faults).toEqual([]);
+    expectNear(volume, postMm3 + 4 * tongueMm3);
+  });
+
+  test.each([12, 14])('a sleeve %d across on a blend that is 12 across at its end, both hollow', (across) => {
+    const circle = (diameter: number) => outlineOf('circle', { diameter });
+    const section = (diameter: number, at: number) => ({
+      outline: circle(diameter),
+      at: numberValue(at),
+      x: numberValue(0),
+      y: numberValue(0),
+      turn: 0,
+    });
+    const blend = (effect: string, lower: number, upper: number) =>
+      stepOf('blend', {
+        effect,
+        on: 'bottom',
+        x: 0,
+        y: 0,
+        between: 'straight',
+        sections: [section(lower, 0), section(upper, 20)],
+      });
+    const { volume, faults } = buildPiece(kernel, [
+      blend('add', 20, 12),
+      blend('cut', 16, 8),
+      raised(circle(across), 10, { on: 'top' }),
+      raised(circle(8), 'through', { effect: 'cut', on: 'top' }),
+    ]);
+    expect(faults).toEqual([]);
+    const frustum = (a: number, b: number) => (Math.PI / 12) * 20 * (a * a + a * b + b * b);
+    expectNear(volume, frustum(20, 12) - frustum(16, 8) + (Math.PI / 4) * (across ** 2 - 64) * 10, 1e-5);
+  });
+});
