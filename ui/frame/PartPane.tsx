@@ -33,6 +33,8 @@ const WORDS_FROM_PX = 640;
 
 /** The stances at its foot with the room about them, px. */
 const STANCE_BAR_PX = 50;
+/** ... and of the slider above it, while the part is cut open. */
+const CUT_SLIDER_PX = 44;
 
 /** The part with what goes on it: sizes, stances, cutting open, and a word while it is being built. */
 export function PartPane({ stage }: { stage: string }) {
@@ -150,7 +152,7 @@ export function PartPane({ stage }: { stage: string }) {
         stance={stance}
         onStance={onStance}
         marks={work.marks}
-        coveredBelow={controls ? STANCE_BAR_PX : 0}
+        coveredBelow={controls ? STANCE_BAR_PX + (cut.plane ? CUT_SLIDER_PX : 0) : 0}
         pickable={work.pickable}
         onPick={work.onPick}
         look={look}

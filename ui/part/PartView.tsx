@@ -84,7 +84,7 @@ export function PartView(props: PartViewProps) {
   }, [size]);
   useEffect(() => scene.current?.setBodies(props.bodies), [props.bodies]);
   useEffect(() => scene.current?.setMarks(props.marks), [props.marks]);
-  useEffect(() => place(), [place, props.annotations]);
+  useEffect(() => place(), [place, props.annotations, props.coveredBelow]);
   useEffect(() => {
     if (props.stance) scene.current?.setStance(props.stance);
   }, [props.stance]);

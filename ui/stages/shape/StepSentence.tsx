@@ -67,7 +67,7 @@ export function StepSentence({
               // A comma stays on the line of what it follows.
               <View key={place} className="flex-row items-center">
                 {shown}
-                {mark ? <Text className={WORDS_CLASS}>{`${mark} `}</Text> : null}
+                {mark ? <Text className={MARK_CLASS}>{`${mark} `}</Text> : null}
               </View>,
             ];
             const closeUp = mark !== '';
@@ -194,6 +194,7 @@ type Plain = Extract<SentencePart, { kind: 'plain' | 'taken' }>;
 type Rows = Extract<SentencePart, { kind: 'rows' }>;
 
 const WORDS_CLASS = 'text-[17px] leading-[44px] text-ink';
+const MARK_CLASS = `${WORDS_CLASS} font-sans`;
 const MARK = /^[,.;:]/;
 const isPlainText = (part: SentencePart | undefined) => part?.kind === 'words' || part?.kind === 'verb';
 
