@@ -16,6 +16,8 @@ import { useAppFonts } from '@ui/theme/useAppFonts';
 
 watchCallsOnly();
 
+export { BrokenApp as ErrorBoundary } from '@ui/report/BrokenApp';
+
 export default function Layout() {
   const ready = useAppFonts();
   const [client] = useState(createQueryClient);

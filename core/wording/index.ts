@@ -15,3 +15,4 @@ export {
   type SentencePart,
 } from './sentences';
 export { plainText } from './plainNumbers';
+export { programFaultOf, programFaultReport, programFaultSentence, type ProgramFault } from './programFault';

@@ -1,11 +1,13 @@
 import { Text, View } from 'react-native';
 import { useEffect, useState } from 'react';
 
-import { STEP_VERBS } from '@core/wording';
+import { programFaultOf, programFaultSentence, STEP_VERBS } from '@core/wording';
 
+import { ReportSheet } from '../report/ReportSheet';
 import { Button } from '../shared/Button';
 import { Spinner } from '../shared/Spinner';
 import { workbench } from '../solid/useSolid';
+import type { BenchStatus } from '../solid/workbench';
 import { useRepairContext } from './useRepairContext';
 
 /** A build shorter than this needs no sign, ms; one longer than the second can be stopped. */
@@ -23,6 +25,7 @@ export function BuildSign({ empty, outOfDate }: { empty: boolean; outOfDate: boo
   const waited = useWaited(busy);
 
   if (status.kind === 'failed') return <Sign tone="wrong" text={status.sentence} />;
+  if (status.kind === 'broken') return <BrokenBuild status={status} />;
   if (busy && waited >= 1) {
     const step =
       status.kind === 'building'
@@ -61,26 +64,50 @@ export function BuildSign({ empty, outOfDate }: { empty: boolean; outOfDate: boo
   );
 }
 
+/** The builder itself went wrong: what is safe, and a report. */
+function BrokenBuild({ status }: { status: Extract<BenchStatus, { kind: 'broken' }> }) {
+  const { repair, solid } = useRepairContext();
+  const [reporting, setReporting] = useState(false);
+  const body = repair.bodies.find(({ id }) => id === status.at?.bodyId);
+  const place = body ? body.steps.findIndex(({ id }) => id === status.at?.stepId) + 1 : 0;
+  const where = body && place > 0 ? `step ${place} of ${body.name}` : 'the building of the part';
+  const fault = programFaultOf(status.thrown, where, status.when);
+  return (
+    <>
+      <Sign
+        tone="wrong"
+        text={programFaultSentence(fault)}
+        act={{ label: 'Report it', onPress: () => setReporting(true) }}
+        other={{ label: 'Build again', onPress: solid.rebuild }}
+      />
+      {reporting ? <ReportSheet fault={fault} repair={repair} onClose={() => setReporting(false)} /> : null}
+    </>
+  );
+}
+
 function Sign({
   tone,
   text,
   act,
+  other,
 }: {
   tone: 'busy' | 'wrong';
   text: string;
   act?: { label: string; onPress(): void };
+  other?: { label: string; onPress(): void };
 }) {
   return (
     <View pointerEvents="box-none" className="absolute inset-x-0 top-2 items-center px-3">
       <View
         role="status"
-        className={`flex-row items-center gap-2 rounded border px-3 py-1.5 ${tone === 'wrong' ? 'border-rust bg-rust-soft' : 'border-line bg-card'}`}
+        className={`flex-row flex-wrap items-center gap-2 rounded border px-3 py-1.5 ${tone === 'wrong' ? 'border-rust bg-rust-soft' : 'border-line bg-card'}`}
       >
         {tone === 'busy' ? <Spinner /> : null}
         <Text className={`font-medium text-[14px] ${tone === 'wrong' ? 'text-rust' : 'text-ink'}`}>
           {text}
         </Text>
         {act ? <Button {...act} /> : null}
+        {other ? <Button {...other} /> : null}
       </View>
     </View>
   );

@@ -9,6 +9,7 @@ import type { Repair } from '@core/model';
 import { useRepair } from '../api/useRepair';
 import { useWorkshop } from '../api/useWorkshop';
 import { Unreachable } from '../api/client';
+import { ScreenBoundary } from '../report/ScreenBoundary';
 import { Button } from '../shared/Button';
 import { EmptyState } from '../shared/EmptyState';
 import { Loading } from '../shared/Loading';
@@ -28,6 +29,19 @@ const WITHOUT_PART = new Set(['brief', 'revisions', 'layouts', 'photos', 'sheet'
 
 /** Screens that belong to a stage without being it. */
 const STAGE_OF: Record<string, string> = { layouts: 'sizes', photos: 'sizes', sheet: 'sizes' };
+
+/** What a fault of the program is said to be in. */
+const SCREEN_WORDS: Record<string, string> = {
+  brief: 'the brief',
+  sizes: 'the sizes',
+  fits: 'the fits',
+  shape: 'the recipe',
+  make: 'what is made',
+  layouts: 'the layouts',
+  photos: 'the photos',
+  sheet: 'the sheet',
+  revisions: 'the revisions',
+};
 
 /** Everything round a stage: title, part, the stage itself, the stage rule. */
 export function RepairLayout() {
@@ -74,11 +88,19 @@ function Frame({ repair }: { repair: Repair }) {
   const part = (
     <View className="flex-1 flex-row">
       <View className="flex-1">
-        <PartPane stage={stage} />
+        <ScreenBoundary where="the picture of the part" repair={repair}>
+          <PartPane stage={stage} />
+        </ScreenBoundary>
         <NoticeBar />
       </View>
       {wide ? <TrailPanel /> : null}
     </View>
+  );
+  const screen = (
+    // Another screen begins anew.
+    <ScreenBoundary key={stage} where={SCREEN_WORDS[stage] ?? 'this screen'} repair={repair}>
+      <Slot />
+    </ScreenBoundary>
   );
   const rule = (
     <StageRule
@@ -98,7 +120,7 @@ function Frame({ repair }: { repair: Repair }) {
             <RepairHeader />
             <ConnectionSign />
             <View role="main" className="flex-1">
-              <Slot />
+              {screen}
             </View>
           </View>
           {part}
@@ -109,7 +131,7 @@ function Frame({ repair }: { repair: Repair }) {
           <ConnectionSign />
           {withPart ? <PartHeight small={stage === 'sizes' && openSize !== null}>{part}</PartHeight> : null}
           <View role="main" className="flex-1">
-            <Slot />
+            {screen}
           </View>
           {rule}
           {openTrail ? <TrailPanel /> : null}

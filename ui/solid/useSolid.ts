@@ -57,7 +57,7 @@ export function useSolid(state: RepairState | undefined, workshop: Workshop): So
         setBodies(shown.current);
       })
       .catch(() => {
-        // The status says what went wrong; the last good solids stay.
+        // The status says what went wrong, with its report; the last good solids stay.
       });
     // Only what a solid depends on; the rest of the head may change without a rebuild.
     // eslint-disable-next-line react-hooks/exhaustive-deps

@@ -186,3 +186,20 @@ describe('what is shown of a body', () => {
     expect(mergeShown([good], { ...built, mesh: null, steps: [step] }).mesh).toBe(mesh);
   });
 });
+
+test('a fault of the program itself is a state of its own, with its step, until the next build', async () => {
+  const { workbench, count } = bench((start, watcher) => {
+    watcher.step('wheel', 'groove');
+    return start === 1 ? Promise.reject(new TypeError('x is undefined')) : Promise.resolve(reply());
+  });
+  await expect(workbench.build(state, DEFAULT_WORKSHOP, () => ({}))).rejects.toThrow('x is undefined');
+  expect(workbench.status).toMatchObject({
+    kind: 'broken',
+    at: { bodyId: 'wheel', stepId: 'groove' },
+    thrown: expect.any(TypeError) as unknown,
+  });
+  // What the worker held is not to be trusted.
+  expect(count).toEqual({ started: 1, ended: 1 });
+  await workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
+  expect(workbench.status).toEqual({ kind: 'idle' });
+});

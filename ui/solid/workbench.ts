@@ -22,7 +22,9 @@ export type BenchStatus =
   | { kind: 'idle' }
   | { kind: 'loading'; share: number }
   | { kind: 'building'; bodyId: string | null; stepId: string | null }
-  | { kind: 'failed'; sentence: string };
+  | { kind: 'failed'; sentence: string }
+  /** The program itself went wrong, at a step if it is known; the last good solids stay. */
+  | { kind: 'broken'; at: { bodyId: string; stepId: string } | null; thrown: unknown; when: string };
 
 export interface BenchLimits {
   /** A step that takes longer is taken to hang, ms. */
@@ -176,7 +178,8 @@ export class Workbench {
   /** @param quiet for what nobody waits for: it gives no sign. */
   async #run<T>(work: (worker: SolidWorker) => Promise<T>, quiet = false): Promise<T> {
     const worker = await this.#started();
-    if (!quiet && this.#status.kind === 'idle') this.#say({ kind: 'building', bodyId: null, stepId: null });
+    const isAtRest = this.#status.kind === 'idle' || this.#status.kind === 'broken';
+    if (!quiet && isAtRest) this.#say({ kind: 'building', bodyId: null, stepId: null });
     const lost = new Promise<never>((_, reject) => {
       this.#lose = reject;
     });
@@ -186,7 +189,12 @@ export class Workbench {
       return await Promise.race([work(worker), lost]);
     } catch (error) {
       const dead = error instanceof WorkerLost || (error instanceof Error && error.name === 'KernelTrap');
-      if (!dead) throw error;
+      if (!dead) {
+        // What it holds after that is not to be trusted.
+        this.#replaceWorker();
+        this.#say({ kind: 'broken', at: this.#at, thrown: error, when: new Date().toISOString() });
+        throw error;
+      }
       this.#replaceWorker();
       throw error instanceof WorkerLost ? error : new WorkerLost('trapped', this.#at);
     } finally {

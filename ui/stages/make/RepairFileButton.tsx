@@ -8,7 +8,7 @@ import { fetchPhoto } from '../../api/photos';
 import { useNotices } from '../../api/notices';
 import { useRepairContext } from '../../frame/useRepairContext';
 import { Button } from '../../shared/Button';
-import { saveFile } from './saveFile';
+import { saveFile } from '../../shared/saveFile';
 
 /** Saves the repair with all readings, fits, recipes, revisions and photos. Without photos it needs no server. */
 export function RepairFileButton() {

@@ -13,7 +13,7 @@ import { Button } from '../../shared/Button';
 import { Heading } from '../../shared/Heading';
 import { workbench } from '../../solid/useSolid';
 import { currentLabel } from './currentLabel';
-import { saveFile } from './saveFile';
+import { saveFile } from '../../shared/saveFile';
 
 /** A spare with its figures, what stands in the way of making it, and its files. */
 export function SpareCard({ body }: { body: Body }) {

@@ -9,7 +9,7 @@ import { useRepairContext } from '../../frame/useRepairContext';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { Heading } from '../../shared/Heading';
-import { saveFile } from '../make/saveFile';
+import { saveFile } from '../../shared/saveFile';
 
 /** Columns that hold numbers stand to the right. */
 const NUMBERS = new Set<keyof SheetRow>(['value', 'uncertainty', 'allowance', 'correction', 'working']);
