@@ -24,9 +24,11 @@ const CLOSE_MM = 1e-9;
  * is largest at both. With n · (cⱼ − cᵢ) = rᵢ − rⱼ there is one such line for each ordered pair.
  */
 export function hullLoop(circles: readonly Circle[]): Result<Loop, StepFault> {
-  const tangents = circles.flatMap((_, from) =>
-    circles.flatMap((__, to) => tangentOf(circles, from, to) ?? []),
+  // Of circles that are the same, the first stands for all: each would have the same lines.
+  const own = [...circles.keys()].filter(
+    (index) => !circles.slice(0, index).some((other) => isSame(other, circles[index]!)),
   );
+  const tangents = own.flatMap((from) => own.flatMap((to) => tangentOf(circles, from, to) ?? []));
   if (tangents.length === 0) {
     const largest = circles.reduce((best, circle) => (circle.radius > best.radius ? circle : best));
     return ok([{ kind: 'circle', ...largest, role: 'round0' }]);
@@ -60,6 +62,10 @@ export function hullLoop(circles: readonly Circle[]): Result<Loop, StepFault> {
     }),
   );
 }
+
+const isSame = (a: Circle, b: Circle) =>
+  Math.hypot(a.middle[0] - b.middle[0], a.middle[1] - b.middle[1]) < CLOSE_MM &&
+  Math.abs(a.radius - b.radius) < CLOSE_MM;
 
 function tangentOf(circles: readonly Circle[], from: number, to: number): Tangent | null {
   if (from === to) return null;

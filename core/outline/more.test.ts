@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 
 import { pointsLoop } from './points';
-import { areaOf, circleThrough } from './polygon';
+import { areaOf, circleThrough, polygonOf } from './polygon';
 import { evenedLoops } from './evened';
 import { gearLoop, rackLoop } from './gear';
 import { gearRadii, halfToothAngle } from './gearTeeth';
@@ -51,6 +51,15 @@ describe('a band round circles', () => {
         }
       }),
     );
+  });
+
+  test('of which two are the same is that of each once', () => {
+    const one = { middle: [-11, 28] as Point, radius: 10 };
+    const other = { middle: [0, 0] as Point, radius: 1 };
+    const loop = loopOf(hullLoop([one, one, other]));
+    expectClosed(loop);
+    expect(loop).toHaveLength(4);
+    expect(areaOf(polygonOf(loop))).toBeCloseTo(areaOf(polygonOf(loopOf(hullLoop([one, other])))), 9);
   });
 
   test('of one circle within another is the larger', () => {
