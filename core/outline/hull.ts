@@ -24,11 +24,17 @@ const CLOSE_MM = 1e-9;
  * is largest at both. With n · (cⱼ − cᵢ) = rᵢ − rⱼ there is one such line for each ordered pair.
  */
 export function hullLoop(circles: readonly Circle[]): Result<Loop, StepFault> {
-  // Of circles that are the same, the first stands for all: each would have the same lines.
-  const own = [...circles.keys()].filter(
-    (index) => !circles.slice(0, index).some((other) => isSame(other, circles[index]!)),
+  // One that lies within another has no part in it, even where it touches that from inside; of two that are the same, the first stands for both.
+  const outer = [...circles.keys()].filter(
+    (index) =>
+      !circles.some(
+        (other, place) =>
+          place !== index &&
+          isWithin(circles[index]!, other) &&
+          (place < index || !isWithin(other, circles[index]!)),
+      ),
   );
-  const tangents = own.flatMap((from) => own.flatMap((to) => tangentOf(circles, from, to) ?? []));
+  const tangents = outer.flatMap((from) => outer.flatMap((to) => tangentOf(circles, outer, from, to) ?? []));
   if (tangents.length === 0) {
     const largest = circles.reduce((best, circle) => (circle.radius > best.radius ? circle : best));
     return ok([{ kind: 'circle', ...largest, role: 'round0' }]);
@@ -63,11 +69,16 @@ export function hullLoop(circles: readonly Circle[]): Result<Loop, StepFault> {
   );
 }
 
-const isSame = (a: Circle, b: Circle) =>
-  Math.hypot(a.middle[0] - b.middle[0], a.middle[1] - b.middle[1]) < CLOSE_MM &&
-  Math.abs(a.radius - b.radius) < CLOSE_MM;
+const isWithin = (inner: Circle, other: Circle) =>
+  Math.hypot(inner.middle[0] - other.middle[0], inner.middle[1] - other.middle[1]) + inner.radius <
+  other.radius + CLOSE_MM;
 
-function tangentOf(circles: readonly Circle[], from: number, to: number): Tangent | null {
+function tangentOf(
+  circles: readonly Circle[],
+  outer: readonly number[],
+  from: number,
+  to: number,
+): Tangent | null {
   if (from === to) return null;
   const [a, b] = [circles[from]!, circles[to]!];
   const [dx, dy] = [b.middle[0] - a.middle[0], b.middle[1] - a.middle[1]];
@@ -80,14 +91,15 @@ function tangentOf(circles: readonly Circle[], from: number, to: number): Tangen
   const normal: Point = [share * ux + aside * uy, share * uy - aside * ux];
   const reachOf = ({ middle: [x, y], radius }: Circle) => normal[0] * x + normal[1] * y + radius;
   const reach = reachOf(a);
-  for (const [index, circle] of circles.entries()) {
+  for (const index of outer) {
     if (index === from || index === to) continue;
+    const circle = circles[index]!;
     const more = reachOf(circle) - reach;
     if (more > CLOSE_MM) return null;
     if (more < -CLOSE_MM) continue;
-    // It touches the same line: only the longest run of it is a side.
-    const along = ux * (circle.middle[0] - a.middle[0]) + uy * (circle.middle[1] - a.middle[1]);
-    if (along < -CLOSE_MM || along > apart + CLOSE_MM) return null;
+    // It touches the same line: only the longest run of it is a side, counted where they touch.
+    const along = normal[0] * (circle.middle[1] - a.middle[1]) - normal[1] * (circle.middle[0] - a.middle[0]);
+    if (along < -CLOSE_MM || along > apart * aside + CLOSE_MM) return null;
   }
   return { from, to, turn: Math.atan2(normal[1], normal[0]) };
 }

@@ -62,6 +62,29 @@ describe('a band round circles', () => {
     expect(areaOf(polygonOf(loop))).toBeCloseTo(areaOf(polygonOf(loopOf(hullLoop([one, other])))), 9);
   });
 
+  test('of which one touches another from inside does without it', () => {
+    const circles = [
+      { middle: [-1, 0] as Point, radius: 8 },
+      { middle: [0, 1] as Point, radius: 9 },
+      { middle: [0, -5] as Point, radius: 3 },
+    ];
+    const loop = loopOf(hullLoop(circles));
+    expectClosed(loop);
+    expect(areaOf(polygonOf(loop))).toBeCloseTo(areaOf(polygonOf(loopOf(hullLoop(circles.slice(0, 2))))), 9);
+  });
+
+  test('of three that touch one line leaves out the one between', () => {
+    const loop = loopOf(
+      hullLoop([
+        { middle: [13, -1], radius: 2 },
+        { middle: [6, 0], radius: 9 },
+        { middle: [5, -2], radius: 10 },
+      ]),
+    );
+    expectClosed(loop);
+    expect(loop.map(({ role }) => role)).toEqual(['side2', 'round1', 'side1', 'round2']);
+  });
+
   test('of one circle within another is the larger', () => {
     const loop = loopOf(
       hullLoop([
