@@ -2,6 +2,8 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
+import { REPAIR_FILE_VERSION } from '@core/model';
+
 import { expect, test } from './support/workshop';
 
 const demo = (name: string) => join(__dirname, '..', 'demo', 'repairs', `${name}.json`);
@@ -51,7 +53,9 @@ test('a repair file opens as a new repair; bad files are told apart', async ({ p
     buffer: Buffer.from(content),
   });
   await open(text('{"format":"even-spare-repair","version":9}'));
-  await expect(page.getByRole('alert')).toContainText('version 9; versions up to 2 can be read here');
+  await expect(page.getByRole('alert')).toContainText(
+    `version 9; versions up to ${REPAIR_FILE_VERSION} can be read here`,
+  );
   await open(text('{"format":"even-'));
   await expect(page.getByRole('alert')).toContainText('may have been cut short');
   await open(text('{"format":"other"}'));
