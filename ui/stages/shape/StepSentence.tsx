@@ -65,7 +65,7 @@ export function StepSentence({
             const mark = markAfter(part, parts[place + 1]);
             const whole = (shown: ReactNode) => [
               // A comma stays on the line of what it follows.
-              <View key={place} className="flex-row items-center">
+              <View key={place} className="max-w-full flex-row items-center">
                 {shown}
                 {mark ? <Text className={MARK_CLASS}>{`${mark} `}</Text> : null}
               </View>,
@@ -248,7 +248,7 @@ function ChoiceWords({
       accessibilityRole="button"
       accessibilityLabel={`${part.what}: ${part.text}`}
       onPress={onPress}
-      className={`min-h-[44px] justify-center ${closeUp ? '' : 'mr-1'}`}
+      className={`min-h-[44px] shrink justify-center ${closeUp ? '' : 'mr-1'}`}
     >
       <Text
         className={`border-b border-dotted border-green text-[17px] text-green ${part.strong ? 'font-semibold' : 'font-sans'}`}
