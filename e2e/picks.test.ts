@@ -37,6 +37,8 @@ test('a pick is lost, told in words, and picked again', async ({ page, workshop 
   await press('More for step 5');
   await press('Put a step after it');
   await page.getByRole('button', { name: /^Raise a peg/ }).click();
+  // Until it is there, the sixth is still the peg.
+  await expect(page.getByRole('listitem')).toHaveCount(7);
   const lid = page.getByRole('listitem').nth(5);
   await lid.getByRole('button', { name: /^across: / }).click();
   await page.getByLabel(/^Type a number/).fill('60');
