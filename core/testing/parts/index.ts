@@ -1,8 +1,11 @@
-import { FLAT_PARTS } from './flat';
+import { BLOCKS } from './blocks';
+import { HOLDERS } from './holders';
 import type { Part } from './part';
-import { ROUND_PARTS } from './round';
+import { PLATES } from './plates';
+import { TUBES } from './tubes';
+import { WHEELS } from './wheels';
 
 export { repairOf, type Part } from './part';
 
 /** Real parts of 8 steps and more, with their volumes: what shape and speed are held against. */
-export const REAL_PARTS: readonly Part[] = [...ROUND_PARTS, ...FLAT_PARTS];
+export const REAL_PARTS: readonly Part[] = [...WHEELS, ...TUBES, ...PLATES, ...HOLDERS, ...BLOCKS];
