@@ -10,7 +10,7 @@ export { bodiesUsedBy, isValue, valuesIn, withValues } from './stepValues';
 export { DrawnCurve, OutlineShape, type OutlineShapeName } from './outline';
 export { TakenNumber, type PlainBounds, type PlainNumber, type PlainQuantity } from './plainNumber';
 export { plainFieldAt, plainFieldsOf, type PlainField } from './plainFields';
-export { isTaken, plainOr, type SettledOutline, type SettledStep, type SettledStepOf } from './settled';
+export { isTaken, type SettledOutline, type SettledStep, type SettledStepOf } from './settled';
 export { Value, fitValue, numberValue, sizeValue } from './value';
 export { Derivation, Jaw, Reading, Size, SizeKind, Source, Taken } from './size';
 export { DatumEdge, Layout, LayoutDistance, LayoutEnd, LayoutPoint } from './layout';

@@ -1,5 +1,5 @@
 import type { OutlineShape } from './outline';
-import type { PlainNumber, TakenNumber } from './plainNumber';
+import type { TakenNumber } from './plainNumber';
 import type { Step, StepKind } from './recipe';
 
 /** Data of a step in which every angle, count and factor stands as a number, wherever it was taken from. */
@@ -16,7 +16,3 @@ export type SettledStepOf<K extends StepKind> = Extract<SettledStep, { kind: K }
 /** Whether a number comes from a size or a formula. */
 export const isTaken = (value: unknown): value is TakenNumber =>
   typeof value === 'object' && value !== null && 'from' in value;
-
-/** A number as it was typed; something else where it is taken from elsewhere. */
-export const plainOr = (value: PlainNumber, otherwise: number): number =>
-  isTaken(value) ? otherwise : value;

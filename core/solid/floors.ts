@@ -8,7 +8,7 @@ import type { Stand } from './stand';
 const UPRIGHT = 1e-9;
 
 /** Whether a step says how high its floor lies, and not how deep it is. */
-export const hasFloor = (step: SettledStep): step is Extract<SettledStep, { floor?: true | undefined }> =>
+const hasFloor = (step: SettledStep): step is Extract<SettledStep, { floor?: true | undefined }> =>
   'floor' in step && step.floor === true;
 
 /**
@@ -25,7 +25,9 @@ export function withDepthOfFloor<Lengths extends Readonly<Record<string, NamedLe
   const cuts = step.kind === 'drill' || ('effect' in step && takesAway(step.effect ?? 'add'));
   if (!hasFloor(step) || !floor) return ok(lengths);
   const { frame, level, up } = stand;
-  if (!cuts || 1 - Math.abs(frame.z[2]) > UPRIGHT) return no({ code: 'floor.notLevel' });
+  // Half to each side of its place it has two ends, and neither is a floor.
+  const isSplit = 'bothWays' in step && step.bothWays === true;
+  if (!cuts || isSplit || 1 - Math.abs(frame.z[2]) > UPRIGHT) return no({ code: 'floor.notLevel' });
   const [, , placeMm] = toWorld(frame, [0, 0, level]);
   // Cuts go down along the frame, or up from under the part.
   const down = up === frame.z[2] < 0;

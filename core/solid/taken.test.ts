@@ -132,6 +132,7 @@ describe('a floor told as a height above the ground', () => {
   test('from a side it has none, and one above where it begins is told', () => {
     const told = (step: Step) => buildPiece(kernel, [block(30, 30, 12), step]).faults[0];
     expect(told(cut({ on: 'front' }))).toEqual({ code: 'floor.notLevel' });
+    expect(told(cut({ bothWays: true }))).toEqual({ code: 'floor.notLevel' });
     expect(told(cut({ height: 15 }))).toMatchObject({ code: 'floor.outside', placeMm: 12, down: true });
   });
 });

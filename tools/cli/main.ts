@@ -3,7 +3,7 @@ import { parseArgs } from 'node:util';
 import { isMainThread } from 'node:worker_threads';
 
 import { readRepairFile, type RepairFileContent } from '@core/model';
-import { sentenceOf } from '@core/wording';
+import { programFaultOf, programFaultReport, sentenceOf } from '@core/wording';
 
 import type { StepAt, Telling } from './build';
 import { sizes } from './sizes';
@@ -114,4 +114,13 @@ async function main(): Promise<void> {
   }
 }
 
-void (isMainThread ? main() : work());
+/** Nobody's input: told with what helps to mend it. */
+function tellFault(thrown: unknown): never {
+  const fault = programFaultOf(thrown, 'the command line', new Date().toISOString());
+  console.error(programFaultReport(fault, { Node: process.version }));
+  process.exit(1);
+}
+
+// What goes wrong in the thread is told to the one that started it.
+if (isMainThread) main().catch(tellFault);
+else void work();
