@@ -137,6 +137,8 @@ export type StepFault =
   | { code: 'run.bendTooTight'; bend: NamedLength; halfMm: number }
   | { code: 'run.bentTooMuch'; halfMm: number; roomMm: number }
   | { code: 'run.legTooShort'; bend: NamedLength }
+  /** `turn`, radians: by how much its outline would be turned on coming back. */
+  | { code: 'run.comesBackTurned'; turn: number }
   | { code: 'thread.unknown'; size: string }
   | { code: 'thread.tooShort'; length: NamedLength; pitchMm: number }
   | { code: 'thread.playTooLarge'; play: NamedLength; depthMm: number }

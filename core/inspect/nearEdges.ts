@@ -1,5 +1,5 @@
 import type { EvaluatedRepair } from '@core/fit';
-import type { Body } from '@core/model';
+import { repeatedBy, type Body } from '@core/model';
 import { faceTag, resolveValue, stepOfTag, type FaceTag, type SolidMesh } from '@core/solid';
 
 import { corner, wallBehind, type Vec } from './rays';
@@ -39,7 +39,7 @@ export function holesNearEdges(body: Body, mesh: SolidMesh, numbers: EvaluatedRe
     if (!diameter.ok) return [];
     const leastMm = Math.min(BESIDE * diameter.value.mm, ENOUGH_MM);
     const copies = body.steps.flatMap((other) =>
-      other.kind === 'repeat' && other.of === step.id && !other.off ? [other.id] : [],
+      other.kind === 'repeat' && repeatedBy(other).includes(step.id) && !other.off ? [other.id] : [],
     );
     const isOfHole = (tag: FaceTag) =>
       tag === faceTag(step.id, 'wall') || (copies.includes(stepOfTag(tag)) && /:wall(~|$)/.test(tag));

@@ -78,6 +78,20 @@ test('one of version 3 has what is new in it, and builds to its volume', async (
   builder.dispose();
 });
 
+test('one of version 4 repeats several steps together, and builds to its volume', async () => {
+  const [before, now] = [opened('version-3.json'), opened('version-4.json')];
+  const volumeOf = async ({ repair, workshop }: RepairFileContent) => {
+    const builder = new RepairBuilder(await testKernel());
+    const built = builder.build(repair.bodies, evaluateRepair(repair, workshop)).get(repair.bodies[0]!.id)!;
+    expect(built.steps.filter(({ state }) => state !== 'built')).toEqual([]);
+    builder.dispose();
+    return built.check!.volumeMm3;
+  };
+  // Two pegs 1 across and 1.5 high, and once more a hole 2 across, from 8 down to 1.5.
+  const grown = (await volumeOf(now)) - (await volumeOf(before));
+  expect(grown).toBeCloseTo(Math.PI * (2 * 0.25 * 1.5 - (8 - 1.5)), 3);
+});
+
 test('what misses a list today is no file of the first weeks', () => {
   const file = JSON.parse(readFileSync(join(FOLDER, 'version-1.json'), 'utf8')) as {
     repair: Record<string, unknown>;

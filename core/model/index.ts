@@ -4,6 +4,7 @@ export { effectOf, placeOf } from './standing';
 export { EdgePick, FacePick, FromStep, Ground, isThere, MeasuredFrom, Side, type Place } from './place';
 export { EdgeRule } from './edgeRule';
 export { Body, BodyRole, Step, type StepKind, type StepOf } from './recipe';
+export { repeatedBy } from './workSteps';
 export { LETTERS_LIMIT } from './formSteps';
 export { Effect, takesAway } from './stepBase';
 export { bodiesUsedBy, isValue, valuesIn, withValues } from './stepValues';

@@ -74,11 +74,14 @@ export const SplitStep = z.strictObject({
 /** How often something is made, the first time included. */
 const count = countWithin(2, 200);
 
-/** What an earlier step made, again: evenly round the axle line, in a row, or at the points of a layout. */
+/**
+ * What an earlier step, or each of several, made or took away, again: evenly round the axle line, in a row, or at the points of a
+ * layout. Of several, the first says where they stand: the others keep their places beside it.
+ */
 export const RepeatStep = z.strictObject({
   ...step,
   kind: z.literal('repeat'),
-  of: Id,
+  of: z.union([Id, z.array(Id).min(2).max(60)]),
   pattern: z.discriminatedUnion('by', [
     /** Evenly round the axle line, or round an upright axis through a point. */
     z.strictObject({ by: z.literal('round'), count, x: Value.optional(), y: Value.optional() }),
@@ -105,6 +108,10 @@ export const RepeatStep = z.strictObject({
     z.strictObject({ by: z.literal('layout'), id: Id }),
   ]),
 });
+
+/** The steps that a repeat makes again. */
+export const repeatedBy = ({ of }: { of: string | readonly string[] }): readonly string[] =>
+  typeof of === 'string' ? [of] : of;
 
 /**
  * Mirrored across an upright plane through the axle line or the ground: all that is there, beside itself or instead; or only what

@@ -5,6 +5,7 @@ import {
   effectOf,
   isThere,
   placeOf,
+  repeatedBy,
   type Body,
   type Place,
   type SettledStep,
@@ -252,7 +253,7 @@ export class BodyBuilder {
     const resolved = type.resolve(step as never, numbers);
     if (!resolved.ok) return resolved;
     // A repeat is made of what another step made.
-    const of = step.kind === 'repeat' ? (earlier.get(step.of) ?? null) : null;
+    const of = step.kind === 'repeat' ? repeatedBy(step).map((id) => earlier.get(id) ?? null) : null;
     const keysOfOthers: string[] = [];
     for (const id of bodiesUsedBy(step)) {
       const other = surroundings.bodyOf(id, step.kind === 'body' ? step.byFits : false);

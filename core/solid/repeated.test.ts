@@ -345,6 +345,55 @@ describe('hollowed', () => {
   ])('%s is told', (_, steps, code) => expect(build(steps).faults).toMatchObject([{ code }]));
 });
 
+describe('several steps repeated together', () => {
+  const peg = draft.step('peg', { diameter: 6, height: 5, x: -20, y: 0 }, 'peg');
+  const pin = draft.step('drill', { diameter: 2, depth: 'through', x: -20, y: 0 }, 'pin');
+  const again = (pattern: Pattern): Step => ({ id: 'again', kind: 'repeat', of: ['peg', 'pin'], pattern });
+  /** A peg with a hole down through it and the plate. */
+  const POST = Math.PI * (9 * 5 - 1 * 9);
+
+  test('what one adds and another takes away of it, in the order of the recipe', () => {
+    const built = build([plate, peg, pin, again(row(3, 20, 0))]);
+    expect(built.faults).toEqual([]);
+    expectVolume(built.volume, PLATE + 3 * POST);
+    // Named the other way about it is the same: the recipe's order counts, and the first named says where.
+    const turned = build([plate, peg, pin, { ...again(row(3, 20, 0)), of: ['pin', 'peg'] } as Step]);
+    expectVolume(turned.volume, PLATE + 3 * POST);
+  });
+
+  test('they keep their places beside the first of them', () => {
+    const points: Pattern = { by: 'points', points: [{ x: numberValue(20), y: numberValue(10) }] };
+    const beside = draft.step('drill', { diameter: 5, depth: 'through', x: -20, y: -8 }, 'pin');
+    const built = build([plate, peg, beside, again(points)]);
+    expectVolume(built.volume, PLATE + 2 * Math.PI * 45 - 2 * HOLE);
+    expect(built.centreLines.map(({ from }) => from.slice(0, 2))).toContainEqual([20, 2]);
+  });
+
+  test('edges of all of them are caught by rule', () => {
+    const ease: Step = {
+      id: 'ease',
+      kind: 'ease',
+      size: numberValue(0.5),
+      where: { edges: 'rims', of: 'again' },
+    };
+    const built = build([plate, peg, again(row(2, 20, 0)), pin, ease].filter(({ id }) => id !== 'pin'));
+    expect(built.faults).toMatchObject([{ code: 'step.pickLost' }]);
+    expect(build([plate, peg, pin, again(row(3, 20, 0)), ease]).faults).toEqual([]);
+  });
+
+  test('copies that miss the part are counted over all of them', () => {
+    const holes = [hole(-20, 10), draft.step('drill', { diameter: 3, depth: 'through', x: 5, y: 0 }, 'pin')];
+    const both: Step = { ...again(row(3, 20, 0)), of: ['hole', 'pin'] } as Step;
+    // The third of the second one would stand at 45, beyond the edge.
+    const { steps } = build([plate, ...holes, both]);
+    expect(steps.at(-1)).toMatchObject({ notes: [{ code: 'copies.miss', missing: 1, of: 4 }] });
+  });
+
+  test('one that is gone is looked for', () => {
+    expect(build([plate, peg, again(row(2, 20, 0))]).faults).toMatchObject([{ code: 'step.pickLost' }]);
+  });
+});
+
 describe('a step that is switched off', () => {
   const peg = draft.step('peg', { diameter: 6, height: 5, x: 0, y: 12 }, 'peg');
 

@@ -1,5 +1,5 @@
 import type { StepFault } from '@core/fault';
-import { effectOf, takesAway, type Step, type StepKind } from '@core/model';
+import { effectOf, repeatedBy, takesAway, type Step, type StepKind } from '@core/model';
 
 import type { SolidCheck } from './check';
 import type { StepNumbers, StepType } from './stepKind';
@@ -35,7 +35,11 @@ export function boundOf(
   earlier: ReadonlyMap<string, StepNumbers>,
 ): StepType<StepKind>['effect'] {
   if (kind !== 'any') return kind;
-  if (step.kind === 'repeat') return earlier.get(step.of)?.cuts ? 'cuts' : 'adds';
+  if (step.kind === 'repeat') {
+    const cuts = repeatedBy(step).map((id) => earlier.get(id)?.cuts === true);
+    if (cuts.every((one) => one === cuts[0])) return cuts[0] ? 'cuts' : 'adds';
+    return 'dresses';
+  }
   return takesAway(effectOf(step)) ? 'cuts' : 'adds';
 }
 

@@ -13,7 +13,8 @@ import { listed, ShapeMap } from './topology';
 export type PathPiece =
   | { kind: 'line'; from: Vec3; to: Vec3 }
   | { kind: 'arc'; from: Vec3; via: Vec3; to: Vec3 }
-  | { kind: 'smooth'; points: readonly Vec3[]; closed: boolean };
+  /** `part`: from one share of its parameter to another. */
+  | { kind: 'smooth'; points: readonly Vec3[]; closed: boolean; part?: readonly [number, number] };
 
 /**
  * A path from point to point whose bends are rounded. Null where the legs are too short for the bends; a bend of zero
@@ -153,6 +154,11 @@ function pathEdge(kernel: Kernel, scope: Scope, piece: PathPiece) {
     return scope.keep(scope.keep(new kernel.BRepBuilderAPI_MakeEdge(scope.keep(arc.Value()))).Edge());
   }
   const curve = smoothCurve(kernel, scope, piece.points, piece);
+  if (piece.part) {
+    const [first, last] = [curve.FirstParameter(), curve.LastParameter()];
+    const [from, to] = piece.part.map((share) => first + share * (last - first)) as [number, number];
+    return scope.keep(scope.keep(new kernel.BRepBuilderAPI_MakeEdge(curve, from, to)).Edge());
+  }
   return scope.keep(scope.keep(new kernel.BRepBuilderAPI_MakeEdge(curve)).Edge());
 }
 

@@ -229,6 +229,8 @@ const SENTENCES: Sentences = {
     `The outline reaches ${mm(halfMm)} from its path, which bends so sharply that there is room for ${mm(roomMm)}. Make the outline smaller, or the path gentler.`,
   'run.legTooShort': ({ bend }) =>
     `The legs of this path are too short for the ${named(bend)}. Make the bend smaller, or move the points apart.`,
+  'run.comesBackTurned': ({ turn }) =>
+    `On coming back to its beginning the outline would be turned by ${degrees(turn)}, since the path does not lie in a plane, and would not meet itself. Take a circle for the outline, let the path be smooth, or move a point until it lies flat.`,
   'thread.unknown': ({ size }) => `${quoted(size)} is not in the tables of threads. Choose one that is.`,
   'thread.tooShort': ({ length, pitchMm }) =>
     `The ${named(length)} is shorter than one turn of the thread (${mm(pitchMm)}). Make it longer.`,
@@ -262,7 +264,7 @@ const SENTENCES: Sentences = {
   'split.noGap': () =>
     'Two halves that lie face on face are one piece in a file. Give the gap between them a length, or keep one half alone.',
   'taper.closes': ({ mostAngle, mostMm }) =>
-    `Leaning so far, its sides meet before they reach their height. At this height they can lean by up to about ${Number(((mostAngle * 180) / Math.PI).toFixed(1))}°; at this angle it can be about ${mm(mostMm)} high.`,
+    `Leaning so far, its sides meet before they reach their height. At this height they can lean by up to about ${degrees(mostAngle)}; at this angle it can be about ${mm(mostMm)} high.`,
   'taper.nothing': () => 'None of these sides can lean: they are gone, or not upright. Choose another step.',
   'split.missesBody': ({ at }) => `A cut at ${mm(at.mm)} misses the part. Choose a place within it.`,
   'split.pegsDoNotFit': ({ diameter }) =>

@@ -1,14 +1,14 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import type { SettledStepOf } from '@core/model';
+import { repeatedBy, type SettledStepOf } from '@core/model';
 import type { Point } from '@core/outline';
 
-import type { Vec3 } from '../annotation';
+import type { CentreLine, Vec3 } from '../annotation';
 import { toWorld } from '../frame';
 import { booleanWithAll } from '../operations';
 import { copiesAt } from '../moved';
 import { layoutPlaces, resolveAll, resolvePosition } from '../resolve';
-import type { StepNumbers, StepType } from '../stepKind';
-import { copyOfTag, copyRole, faceTag, roleOf, stepOfTag } from '../tagged';
+import type { StepInput, StepNumbers, StepType } from '../stepKind';
+import { copyOfTag, copyRole, faceTag, roleOf, stepOfTag, type TaggedSolid } from '../tagged';
 
 /** Where one copy goes: turned about the axle line, then moved. */
 interface Copy {
@@ -19,7 +19,7 @@ interface Copy {
 /** Points nearer than this to where the step stands already get no copy, mm. */
 const SAME_PLACE_MM = 0.005;
 
-/** What a step made, again at other places. Faces: as those of the step, under this step's name. */
+/** What some steps made, again at other places. Faces: as those of the steps, under this step's name, each copy with a number. */
 export const repeat: StepType<'repeat'> = {
   kind: 'repeat',
   effect: 'any',
@@ -53,57 +53,80 @@ export const repeat: StepType<'repeat'> = {
     return layoutPlaces(pattern.id, 'places', numbers);
   },
   build(step, lengths, input) {
-    const of = input.earlier.get(step.of);
-    if (!of) return no({ code: 'step.pickLost', lookingFor: 'the step that it repeats' });
-    const made = input.toolOf(of);
-    if (!made) return no({ code: 'repeat.notPossible' });
-    if (!made.ok) return made;
-    const tool = made.value;
-    const { before } = input;
-    if (!before) {
-      tool.dispose();
-      return no({ code: 'step.firstMustAdd', verb: 'Repeat' });
+    const { before, earlier } = input;
+    const repeated = repeatedBy(step);
+    if (repeated.some((id) => !earlier.has(id))) {
+      return no({ code: 'step.pickLost', lookingFor: 'the step that it repeats' });
     }
-    const places = copiesOf(step, lengths, of);
-    if (places.length === 0) {
-      tool.dispose();
-      return no({ code: 'step.changesNothing' });
+    if (!before) return no({ code: 'step.firstMustAdd', verb: 'Repeat' });
+    const inOrder = [...earlier.values()].filter((of) => repeated.includes(of.step.id));
+    const places = copiesOf(step, lengths, earlier.get(repeated[0]!)!);
+    if (places.length === 0) return no({ code: 'step.changesNothing' });
+    let now = before;
+    let missing = 0;
+    for (const [index, of] of inOrder.entries()) {
+      const next = repeatedStep(of, { first: 2 + index * places.length, places }, now, step.id, input);
+      if (now !== before) now.dispose();
+      if (!next.ok) return next;
+      now = next.value.solid;
+      missing += next.value.missing;
     }
-    const copies = copiesAt(tool, places, (tag, place) => faceTag(step.id, copyRole(roleOf(tag), place + 2)));
-    tool.dispose();
-    try {
-      const made = booleanWithAll(of.cuts ? 'cut' : 'fuse', before, copies, !of.cuts && input.merge);
-      const left = new Set([...made.allTags()].filter((tag) => stepOfTag(tag) === step.id).map(copyOfTag));
-      const missing = copies.length - left.size;
-      if (missing > 0 && missing < copies.length) {
-        input.note({ code: 'copies.miss', missing, of: copies.length });
-      }
-      return ok(made);
-    } finally {
-      for (const copy of copies) copy.dispose();
-    }
+    if (missing > 0) input.note({ code: 'copies.miss', missing, of: inOrder.length * places.length });
+    return ok(now);
   },
   annotate(step, lengths, { earlier }) {
-    const of = earlier.get(step.of);
-    if (!of) return { annotations: [], centreLines: [] };
-    const [x, y] = standsAt(of);
-    const radius = (of.lengths.diameter?.mm ?? of.lengths.across?.mm ?? 0) / 2;
-    const [low, high] = [of.stand.box?.[2] ?? 0, of.stand.box?.[5] ?? 0];
+    const first = earlier.get(repeatedBy(step)[0]!);
+    if (!first) return { annotations: [], centreLines: [] };
+    const copies = copiesOf(step, lengths, first);
     return {
       annotations: [],
-      centreLines:
-        radius === 0
-          ? []
-          : copiesOf(step, lengths, of).map(({ turn, by }) => {
-              const at = [
-                x * Math.cos(turn) - y * Math.sin(turn) + by[0],
-                x * Math.sin(turn) + y * Math.cos(turn) + by[1],
-              ] as const;
-              return { from: [at[0], at[1], low], to: [at[0], at[1], high], radius };
-            }),
+      centreLines: repeatedBy(step).flatMap((id) => {
+        const of = earlier.get(id);
+        return of ? centreLinesOf(of, copies) : [];
+      }),
     };
   },
 };
+
+/** What one step made or took away, at all places; and how many copies of it leave nothing on the part. */
+function repeatedStep(
+  of: StepNumbers,
+  { first, places }: { first: number; places: readonly Copy[] },
+  now: TaggedSolid,
+  id: string,
+  input: StepInput,
+): Result<{ solid: TaggedSolid; missing: number }, StepFault> {
+  const made = input.toolOf(of);
+  if (!made) return no({ code: 'repeat.notPossible' });
+  if (!made.ok) return made;
+  const tool = made.value;
+  const copies = copiesAt(tool, places, (tag, place) => faceTag(id, copyRole(roleOf(tag), place + first)));
+  tool.dispose();
+  try {
+    const solid = booleanWithAll(of.cuts ? 'cut' : 'fuse', now, copies, !of.cuts && input.merge);
+    const left = new Set(
+      [...solid.allTags()].filter((tag) => stepOfTag(tag) === id && copyOfTag(tag) >= first).map(copyOfTag),
+    );
+    const missing = copies.length - left.size;
+    return ok({ solid, missing: missing < copies.length ? missing : 0 });
+  } finally {
+    for (const copy of copies) copy.dispose();
+  }
+}
+
+function centreLinesOf(of: StepNumbers, copies: readonly Copy[]): CentreLine[] {
+  const [x, y] = standsAt(of);
+  const radius = (of.lengths.diameter?.mm ?? of.lengths.across?.mm ?? 0) / 2;
+  const [low, high] = [of.stand.box?.[2] ?? 0, of.stand.box?.[5] ?? 0];
+  if (radius === 0) return [];
+  return copies.map(({ turn, by }) => {
+    const at = [
+      x * Math.cos(turn) - y * Math.sin(turn) + by[0],
+      x * Math.sin(turn) + y * Math.cos(turn) + by[1],
+    ] as const;
+    return { from: [at[0], at[1], low], to: [at[0], at[1], high], radius };
+  });
+}
 
 /** Where what is repeated stands, to the right and to the back. */
 const standsAt = ({ stand: { frame, at, level } }: StepNumbers) => toWorld(frame, [...at, level]);

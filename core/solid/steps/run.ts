@@ -5,9 +5,11 @@ import type { Vec3 } from '../annotation';
 import { resolveAll, resolvePosition } from '../resolve';
 import { placeNumbers } from '../stand';
 import type { StepType } from '../stepKind';
+import { halvesOf, isFlat, isRoundAbout, turnOnComingBack } from '../closedRun';
+import { boolean } from '../operations';
 import { bentPath, sharpestBend, swept, type PathPiece } from '../swept';
 import { soundOrNot } from '../soundness';
-import { faceTag } from '../tagged';
+import { faceTag, type TaggedSolid } from '../tagged';
 import { loopHere, outlineNumbers } from './outlineNumbers';
 
 /** An outline run along a path. Faces: those of the outline, start and end, and side where a bend is sharp. */
@@ -56,8 +58,25 @@ export const run: StepType<'run'> = {
     const roomMm = sharpestBend(kernel, path);
     if (roomMm <= half) return no({ code: 'run.bentTooMuch', halfMm: half, roomMm });
     const sharp = step.along === 'straight' && bend.mm === 0 && points.length > 2;
-    const made = swept(kernel, loop.value, path, ending.value, sharp, (role) => faceTag(step.id, role));
-    return soundOrNot(made);
+    const along = (pieces: readonly PathPiece[]) =>
+      swept(kernel, loop.value, pieces, ending.value, sharp, (role) => faceTag(step.id, role));
+    const leavesItsPlane = step.closed && !isFlat(points);
+    // The kernel's section comes back turned, and does not meet itself: a circle is the same however it is turned, in two halves.
+    if (leavesItsPlane && !sharp && isRoundAbout(loop.value))
+      return soundOrNot(joined(halvesOf(path).map(along)));
+    const made = soundOrNot(along(path));
+    if (made.ok || !leavesItsPlane) return made;
+    const turn = turnOnComingBack(points);
+    return turn === 0 ? made : no({ code: 'run.comesBackTurned', turn });
   },
   annotate: () => ({ annotations: [], centreLines: [] }),
 };
+
+/** Two runs that go on from each other, as one; their ends go. */
+function joined(halves: readonly TaggedSolid[]): TaggedSolid {
+  const [one, other] = halves as [TaggedSolid, TaggedSolid];
+  const whole = boolean('fuse', one, other, true);
+  one.dispose();
+  other.dispose();
+  return whole;
+}

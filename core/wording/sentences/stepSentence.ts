@@ -3,9 +3,9 @@ import { effectOf, numberValue, placeOf, takesAway, type Step, type StepOf } fro
 import { edgeChoice, stepsBefore, unevenOptions, unevenParts } from './edges';
 import { formOptions, formSentence } from './forms';
 import { outlineOptions, outlineParts, heightParts, taperOptions, taperParts, turnParts } from './outlines';
-import { mirroredWhat } from './mirrors';
+import { mirroredWhat, repeatedWhat } from './someSteps';
 import { added, chip, choice, verb, words, type Option, type SentencePart } from './parts';
-import { patternParts, REPEATABLE, stationRows, type NamedLayout } from './patterns';
+import { patternParts, stationRows, type NamedLayout } from './patterns';
 import {
   depthParts,
   effectVerb,
@@ -232,16 +232,7 @@ export function stepSentence(
       return [
         verb('Repeat'),
         words(' '),
-        choice(
-          'which step',
-          ({ patch }) => patch.of === step.of,
-          stepsBefore(step, steps)
-            .filter(({ kind }) => REPEATABLE.includes(kind))
-            .map((earlier) => ({
-              word: `step ${steps.indexOf(earlier) + 1}`,
-              patch: { of: earlier.id },
-            })),
-        ),
+        repeatedWhat(step, steps),
         words(' '),
         ...patternParts(step, layouts),
       ];
