@@ -21,7 +21,7 @@ const border = (files, message, ...patterns) => ({
           ...patterns.map((regex) => ({ regex, message })),
           { regex: outOfTop, message: 'Import another top folder by its alias: @core/…, @ui/…, @server/….' },
           {
-            regex: '^@core/(?!testing/)[^/]+/',
+            regex: '^@core/(?!testing/|steps/)[^/]+/',
             message: 'Import a core folder as a whole, through its index.ts.',
           },
         ],

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 import { Change } from './change';
-import { Id, line, name } from './ids';
+import { Id, line, name } from '@core/fields';
 
 /** Everything that crosses between screen and server. */
 export const NewRepair = z.strictObject({ id: Id, name, place: line(120) });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { Id, name } from './ids';
+import { Id, name } from '@core/fields';
 
 const length = z.number().min(-10_000).max(10_000);
 

@@ -4,7 +4,7 @@ import { no, ok, type Fault, type Result } from '@core/fault';
 
 import { Chain } from './chain';
 import { Fit } from './fit';
-import { Id } from './ids';
+import { Id } from '@core/fields';
 import { Layout } from './layout';
 import { nextLetter } from './letters';
 import { Photo } from './photo';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { Id, name } from './ids';
+import { Id, name } from '@core/fields';
 import { FitClass } from './workshop';
 
 /**

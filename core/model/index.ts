@@ -1,18 +1,57 @@
-export { Id, NAME_LIMIT, MODEL_LIMIT_MM, name as Name } from './ids';
-export { belowOf } from './holeHead';
-export { effectOf, placeOf } from './standing';
-export { EdgePick, FacePick, FromStep, Ground, isThere, MeasuredFrom, Side, type Place } from './place';
-export { EdgeRule } from './edgeRule';
-export { Body, BodyRole, Step, type StepKind, type StepOf } from './recipe';
-export { repeatedBy } from './workSteps';
-export { LETTERS_LIMIT } from './formSteps';
-export { Effect, takesAway } from './stepBase';
+export {
+  belowOf,
+  DrawnCurve,
+  EdgePick,
+  EdgeRule,
+  Effect,
+  FacePick,
+  fitValue,
+  FromStep,
+  Ground,
+  Id,
+  isTaken,
+  isThere,
+  MeasuredFrom,
+  MODEL_LIMIT_MM,
+  name as Name,
+  NAME_LIMIT,
+  numberValue,
+  OutlineShape,
+  Side,
+  sizeValue,
+  TakenNumber,
+  takesAway,
+  Value,
+  type OutlineShapeName,
+  type Place,
+  type PlainBounds,
+  type PlainNumber,
+  type PlainQuantity,
+  type SettledOutline,
+} from '@core/fields';
+export {
+  canBeMirrored,
+  canBeRepeated,
+  edgesOfferedBy,
+  effectOf,
+  factsOf,
+  factsOfKind,
+  placeOf,
+  schemaOf,
+  Step,
+  STEP_KINDS,
+  stepTakesAway,
+  type SettledStep,
+  type SettledStepOf,
+  type StepKind,
+  type StepOf,
+} from '@core/steps/data';
+export type { OwnEdges, StepFacts, StepGroup } from '@core/steps/facts';
+export { LETTERS_LIMIT } from '@core/steps/text/schema';
+export { repeatedBy } from '@core/steps/repeat/schema';
+export { Body, BodyRole } from './recipe';
 export { bodiesUsedBy, isValue, valuesIn, withValues } from './stepValues';
-export { DrawnCurve, OutlineShape, type OutlineShapeName } from './outline';
-export { TakenNumber, type PlainBounds, type PlainNumber, type PlainQuantity } from './plainNumber';
 export { plainFieldAt, plainFieldsOf, type PlainField } from './plainFields';
-export { isTaken, type SettledOutline, type SettledStep, type SettledStepOf } from './settled';
-export { Value, fitValue, numberValue, sizeValue } from './value';
 export { Derivation, Jaw, Reading, Size, SizeKind, Source, Taken } from './size';
 export { DatumEdge, Layout, LayoutDistance, LayoutEnd, LayoutPoint } from './layout';
 export { Chain, ChainLink } from './chain';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { Id, line, MODEL_LIMIT_MM, name } from './ids';
+import { Id, line, MODEL_LIMIT_MM, name } from '@core/fields';
 import { Source } from './size';
 
 const coordinate = z

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { Id, name } from './ids';
+import { Id, name } from '@core/fields';
 
 const share = z.number().min(0).max(1);
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
-import { PLAIN_NUMBERS, type PlainBounds, type PlainNumber } from './plainNumber';
-import { Step } from './recipe';
+import { PLAIN_NUMBERS, type PlainBounds, type PlainNumber } from '@core/fields';
+import { schemaOf, type Step } from '@core/steps/data';
 
 /** An angle, a count or a factor of a step, with its bounds: `path` is where it stands, `pattern.count`. */
 export interface PlainField extends PlainBounds {
@@ -16,8 +16,7 @@ export function plainFieldsOf(step: Step): readonly PlainField[] {
   const before = known.get(step);
   if (before) return before;
   const found: PlainField[] = [];
-  const own = Step.options.find(({ shape }) => shape.kind.value === step.kind);
-  if (own) look(own, step, '', found);
+  look(schemaOf(step.kind), step, '', found);
   known.set(step, found);
   return found;
 }

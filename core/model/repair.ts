@@ -2,7 +2,7 @@ import { z } from 'zod';
 
 import { Chain } from './chain';
 import { Fit } from './fit';
-import { Id, line, name, paragraph } from './ids';
+import { Id, line, name, paragraph } from '@core/fields';
 import { Layout } from './layout';
 import { LIST_LIMITS } from './limits';
 import { Photo } from './photo';

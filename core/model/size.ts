@@ -2,7 +2,7 @@ import { z } from 'zod';
 
 import { QUANTITIES } from '@core/quantity';
 
-import { Id, line, MODEL_LIMIT_MM, name } from './ids';
+import { Id, line, MODEL_LIMIT_MM, name } from '@core/fields';
 
 const version = z.int().nonnegative();
 

@@ -1,5 +1,5 @@
-import type { Step } from './recipe';
-import type { Value } from './value';
+import type { Step } from '@core/steps/data';
+import type { Value } from '@core/fields';
 
 /** A number, and not a curve of a drawn outline, which runs from somewhere too. */
 export const isValue = (data: object): data is Value => 'from' in data && !('kind' in data);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { Id, line, name } from './ids';
+import { Id, line, name } from '@core/fields';
 
 const version = z.int().nonnegative();
 const removed = z.boolean();

@@ -30,3 +30,7 @@ export const angleWithin = (least: number, most: number) => within('angle', z.nu
 export const countWithin = (least: number, most: number) => within('count', z.int(), least, most);
 /** A factor, or another number without a unit. */
 export const factorWithin = (least: number, most: number) => within('factor', z.number(), least, most);
+
+/** Whether a number comes from a size or a formula. */
+export const isTaken = (value: unknown): value is TakenNumber =>
+  typeof value === 'object' && value !== null && 'from' in value;

@@ -1,0 +1,34 @@
+/** What rows and steps are made of: ids, lengths, plain numbers, places, edge rules, outlines. */
+export { Id, line, MODEL_LIMIT_MM, name, NAME_LIMIT, paragraph } from './ids';
+export { fitValue, FormulaValue, numberValue, SizeValue, sizeValue, Value } from './value';
+export {
+  angleWithin,
+  countWithin,
+  factorWithin,
+  isTaken,
+  PLAIN_NUMBERS,
+  TakenNumber,
+  type PlainBounds,
+  type PlainNumber,
+  type PlainQuantity,
+} from './plainNumber';
+export {
+  EdgePick,
+  FacePick,
+  finerPlace,
+  FromStep,
+  Ground,
+  isThere,
+  MeasuredFrom,
+  place,
+  placeOnGround,
+  placeOnTop,
+  Side,
+  type Place,
+} from './place';
+export { belowOf, HoleHead } from './holeHead';
+export { EdgeRule } from './edgeRule';
+export { DrawnCurve, OutlineShape, type OutlineShapeName } from './outline';
+export { Effect, step, takesAway } from './stepBase';
+export { turn } from './turn';
+export type { Settled, SettledOutline, SettledParts } from './settled';

@@ -1,0 +1,27 @@
+import { z } from 'zod';
+
+import { OutlineShape, place, angleWithin, Effect, step, turn, Value } from '@core/fields';
+
+import type { StepFacts } from '../facts';
+
+/** An outline turned by `angle`, radians, about the upright axis of its place; its middle `away` from it and `up` above. */
+export const schema = z.strictObject({
+  ...step,
+  ...place,
+  kind: z.literal('spin'),
+  effect: Effect,
+  outline: OutlineShape,
+  away: Value,
+  up: Value,
+  angle: angleWithin(0.02, 6.284),
+  /** Radians, where it begins; 0 is to the right. */
+  turn,
+});
+
+export const facts: StepFacts<z.infer<typeof schema>> = {
+  makes: 'solid',
+  group: 'form',
+  begins: true,
+  edges: ['rims', 'all'],
+  risky: () => true,
+};
