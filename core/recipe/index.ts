@@ -1,4 +1,3 @@
-export { newStep, type StepContext } from './newStep';
 export {
   dataAt,
   fieldOf,

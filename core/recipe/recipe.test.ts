@@ -1,8 +1,7 @@
 import { evaluateRepair } from '@core/fit';
-import { numberValue, Step, type Repair, type StepKind } from '@core/model';
+import { numberValue, Step, type Repair, type StepKind, STEP_KINDS } from '@core/model';
 import {
   fieldOf,
-  newStep,
   withField,
   withoutStep,
   withPatch,
@@ -12,7 +11,8 @@ import {
 } from '@core/recipe';
 import { LayoutDraft } from '@core/testing/layoutDraft';
 import { RepairDraft } from '@core/testing/repairDraft';
-import { STEP_VERBS, stepSentence, type SentencePart } from '@core/wording';
+import type { SentencePart } from '@core/sentence';
+import { newStep, stepSentence } from '@core/steps';
 
 function measured(): RepairDraft {
   return new RepairDraft('Wheel')
@@ -99,7 +99,7 @@ describe('a new step guesses its numbers', () => {
     expect(next(repair, 'round')).toMatchObject({ where: { edges: 'insides' } });
   });
 
-  test.each(Object.keys(STEP_VERBS) as StepKind[])('%s always passes the schema', (kind) => {
+  test.each(STEP_KINDS)('%s always passes the schema', (kind) => {
     const draft = measured();
     const { repair } = draft.body('b', 'Wheel', [draft.step('turn', { diameter: 'B', width: 'A' }, 'disc')]);
     expect(Step.safeParse(next(repair, kind)).error).toBeUndefined();
@@ -181,7 +181,7 @@ describe('steps with something inside', () => {
     const { repair } = measured()
       .body('b', 'Wheel', [...all])
       .body('c', 'Other', []);
-    for (const kind of Object.keys(STEP_VERBS) as StepKind[]) {
+    for (const kind of STEP_KINDS) {
       const fresh = { ...next(repair, kind), id: `new-${kind}` } as Step;
       if (!all.some((step) => step.kind === kind)) all.push(fresh);
     }

@@ -2,7 +2,8 @@ import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
 import type { Fit, FrozenFigures, PlainNumber, RepairState, Step, Value, Workshop } from '@core/model';
 import { RAD_PER_DEGREE, tidy, type Quantity } from '@core/quantity';
 import { dataAt } from '@core/recipe';
-import { degrees, stepSentence, type SentencePart } from '@core/wording';
+import { degrees, type SentencePart } from '@core/sentence';
+import { stepSentence } from '@core/steps';
 import { fitClassOf } from '@core/workshop';
 
 /** One side of a comparison: a frozen revision, or the repair as it stands with what was last built. */

@@ -19,6 +19,8 @@ export interface StepFacts<Step> {
   effect?: (step: Step) => Effect;
   /** It lies on the ground, on the axle line, unless it has a place of its own. */
   lies?: 'ground';
+  /** Its outline can be taken for another one. */
+  outlined?: true;
   /** It works on edges, so it can be done once more on those of a mirror image. */
   dresses?: true;
   edges: readonly OwnEdges[] | ((step: Step) => readonly OwnEdges[]);

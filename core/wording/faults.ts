@@ -1,7 +1,8 @@
 import type { Fault, FaultCode, NamedLength } from '@core/fault';
 import { showNumber } from '@core/quantity';
+import { degrees } from '@core/sentence';
 
-import { boundText, degrees, plainText, plainWord } from './plainNumbers';
+import { boundText, plainText, plainWord } from './plainNumbers';
 import { SERVER_SENTENCES } from './serverFaults';
 
 const mm = (value: number) => `${showNumber(value)} mm`;

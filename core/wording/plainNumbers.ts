@@ -1,9 +1,3 @@
-/** Radians as degrees, for reading. */
-export const degrees = (radians: number): string => {
-  const shown = Math.round(((radians * 180) / Math.PI) * 100) / 100;
-  return `${String(shown).replace('-', '−')}°`;
-};
-
 /** A number without a unit, to six figures. */
 export const plainText = (number: number): string => String(Number(number.toPrecision(6))).replace('-', '−');
 

@@ -3,7 +3,9 @@ import { readFileSync } from 'node:fs';
 import type { Fault } from '@core/fault';
 import type { Step } from '@core/model';
 import { rackWheel } from '@core/testing/repairDraft';
-import { FAULT_CODES, sentenceOf, spokenSentence, stepSentence } from '@core/wording';
+import { FAULT_CODES, sentenceOf } from '@core/wording';
+import { spokenSentence } from '@core/sentence';
+import { stepSentence } from '@core/steps';
 
 describe('sentences of faults', () => {
   test('every code that is declared has one', () => {

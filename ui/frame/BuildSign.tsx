@@ -1,7 +1,8 @@
 import { Text, View } from 'react-native';
 import { useEffect, useState } from 'react';
 
-import { programFaultOf, programFaultSentence, STEP_VERBS } from '@core/wording';
+import { programFaultOf, programFaultSentence } from '@core/wording';
+import { menuOf } from '@core/steps';
 
 import { ReportSheet } from '../report/ReportSheet';
 import { Button } from '../shared/Button';
@@ -35,7 +36,7 @@ export function BuildSign({ empty, outOfDate }: { empty: boolean; outOfDate: boo
       status.kind === 'loading'
         ? `Getting the solid builder, ${Math.round(status.share * 100)} %`
         : step
-          ? `Building: ${STEP_VERBS[step.kind].verb} ${STEP_VERBS[step.kind].what}`
+          ? `Building: ${menuOf(step.kind).verb} ${menuOf(step.kind).what}`
           : 'Building…';
     return (
       <Sign

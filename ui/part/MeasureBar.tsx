@@ -5,7 +5,7 @@ import { Text, View } from 'react-native';
 
 import { newSize, nextLetter, type Repair } from '@core/model';
 import type { Measured, Thing } from '@core/solid';
-import { degrees } from '@core/wording';
+import { degrees } from '@core/sentence';
 
 import { newId } from '../api/newId';
 import { useChangeRepair } from '../api/useRepair';

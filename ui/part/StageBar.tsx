@@ -3,7 +3,7 @@ import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { Text, View } from 'react-native';
 
 import type { Body } from '@core/model';
-import { STEP_VERBS } from '@core/wording';
+import { menuOf } from '@core/steps';
 
 import { Button, IconButton } from '../shared/Button';
 import { colours } from '../theme/colours';
@@ -27,7 +27,7 @@ export function StageBar({ body }: { body: Body }) {
         <ChevronLeft size={22} color={colours.ink} />
       </IconButton>
       <Text role="status" className="min-w-0 flex-1 text-center font-medium text-[14px] text-ink">
-        {`After ${stage.steps} of ${built.length}: ${step ? STEP_VERBS[step.kind].verb.toLowerCase() : ''}`}
+        {`After ${stage.steps} of ${built.length}: ${step ? menuOf(step.kind).verb.toLowerCase() : ''}`}
       </Text>
       <IconButton label="One step on" disabled={stage.steps >= built.length} onPress={() => go(1)}>
         <ChevronRight size={22} color={colours.ink} />

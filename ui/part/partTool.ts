@@ -2,7 +2,7 @@ import { create } from 'zustand';
 
 import type { CautionPlace } from '@core/inspect';
 import type { Motion, Picked, Vec3 } from '@core/solid';
-import type { PickWanted } from '@core/wording';
+import type { PickWanted } from '@core/sentence';
 
 import type { PickedOn } from '../solid/protocol';
 import type { Pickable } from './pickOnMesh';

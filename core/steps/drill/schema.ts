@@ -20,6 +20,7 @@ export const schema = z.strictObject({
 
 export const facts: StepFacts<z.infer<typeof schema>> = {
   makes: 'solid',
+  outlined: true,
   group: 'holes',
   effect: () => 'cut',
   edges: ['mouths', 'all'],

@@ -18,6 +18,7 @@ export const schema = z.strictObject({
 
 export const facts: StepFacts<z.infer<typeof schema>> = {
   makes: 'solid',
+  outlined: true,
   group: 'form',
   edges: ['rims', 'all'],
 };

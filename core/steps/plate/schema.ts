@@ -19,6 +19,7 @@ export const schema = z.strictObject({
 
 export const facts: StepFacts<z.infer<typeof schema>> = {
   makes: 'solid',
+  outlined: true,
   group: 'form',
   begins: true,
   lies: 'ground',

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 
-import { newStep, withStepAfter } from '@core/recipe';
-import { nextLetter, type Body, type StepKind } from '@core/model';
-import { STEP_VERBS } from '@core/wording';
+import { withStepAfter } from '@core/recipe';
+import { factsOfKind, nextLetter, STEP_KINDS, type Body, type StepGroup, type StepKind } from '@core/model';
+import { newStep, menuOf } from '@core/steps';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
@@ -13,49 +13,14 @@ import { GroupHeading } from '../../shared/Heading';
 import { Sheet } from '../../shared/Sheet';
 import { StarterSheet } from './StarterSheet';
 
-/** What a body can begin with. */
-const FIRST: StepKind[] = [
-  'turn',
-  'plate',
-  'raise',
-  'stations',
-  'blend',
-  'run',
-  'wedge',
-  'cone',
-  'ball',
-  'ring',
-  'spin',
-  'thread',
-];
-
 /** Verbs by what one is about to do. */
-const GROUPS: { name: string; kinds: StepKind[] }[] = [
-  { name: 'Holes and hardware', kinds: ['drill', 'thread', 'groove', 'body'] },
-  {
-    name: 'Add or take away',
-    kinds: [
-      'raise',
-      'peg',
-      'plate',
-      'turn',
-      'wedge',
-      'cone',
-      'ball',
-      'ring',
-      'spin',
-      'stations',
-      'blend',
-      'run',
-      'tongue',
-      'bump',
-      'text',
-    ],
-  },
-  { name: 'Again', kinds: ['repeat', 'mirror'] },
-  { name: 'Edges and faces', kinds: ['ease', 'round', 'hollow', 'taper', 'faces'] },
-  { name: 'All of it', kinds: ['move', 'split'] },
-];
+const GROUPS: Record<StepGroup, string> = {
+  holes: 'Holes and hardware',
+  form: 'Add or take away',
+  again: 'Again',
+  edges: 'Edges and faces',
+  whole: 'All of it',
+};
 
 /** Chooses the verb of a new step; its numbers come from sizes that no step uses yet. */
 export function AddStepSheet({
@@ -73,10 +38,12 @@ export function AddStepSheet({
   const [starters, setStarters] = useState(false);
   const place = after === undefined ? body.steps.length : body.steps.findIndex(({ id }) => id === after) + 1;
   const before = body.steps.slice(0, place);
-  const hasRim = before.some((step) => step.kind === 'turn');
-  const isPossible = (kind: StepKind) =>
-    (kind !== 'groove' || hasRim) &&
-    (kind !== 'body' || repair.bodies.some(({ id, removed }) => !removed && id !== body.id));
+  const hasOther = repair.bodies.some(({ id, removed }) => !removed && id !== body.id);
+  const isPossible = (kind: StepKind) => {
+    const { needs } = factsOfKind(kind);
+    if (needs === undefined) return true;
+    return needs === 'otherBody' ? hasOther : before.some((step) => step.kind === needs);
+  };
   const add = (kind: StepKind) => {
     const step = newStep(
       kind,
@@ -98,13 +65,13 @@ export function AddStepSheet({
       <Pressable
         key={kind}
         accessibilityRole="button"
-        accessibilityLabel={`${STEP_VERBS[kind].verb} ${STEP_VERBS[kind].what}`}
+        accessibilityLabel={`${menuOf(kind).verb} ${menuOf(kind).what}`}
         onPress={() => add(kind)}
         className="min-h-[48px] flex-row items-center rounded border border-line bg-card px-4 py-2 active:bg-green-soft"
       >
         <Text className="flex-1 font-sans text-[16.5px] text-ink">
-          <Text className="font-semibold">{STEP_VERBS[kind].verb}</Text>
-          {` ${STEP_VERBS[kind].what}`}
+          <Text className="font-semibold">{menuOf(kind).verb}</Text>
+          {` ${menuOf(kind).what}`}
         </Text>
       </Pressable>
     ));
@@ -118,16 +85,16 @@ export function AddStepSheet({
             onPress={() => setStarters(true)}
           />
         ) : null}
-        <View className="gap-1.5">{rows(FIRST)}</View>
+        <View className="gap-1.5">{rows(STEP_KINDS.filter((kind) => factsOfKind(kind).begins))}</View>
       </Sheet>
     );
   }
   return (
     <Sheet title={after === undefined ? 'Add a step' : `Add a step after step ${place}`} onClose={onClose}>
-      {GROUPS.map(({ name, kinds }) => (
-        <View key={name} className="gap-1.5">
+      {Object.entries(GROUPS).map(([group, name]) => (
+        <View key={group} className="gap-1.5">
           <GroupHeading>{name}</GroupHeading>
-          {rows(kinds)}
+          {rows(STEP_KINDS.filter((kind) => factsOfKind(kind).group === group))}
         </View>
       ))}
     </Sheet>

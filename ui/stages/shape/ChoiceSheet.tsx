@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 
 import type { Body, EdgeRule, Step } from '@core/model';
-import type { Option, PickWanted, SentencePart } from '@core/wording';
+import type { Option, PickWanted, SentencePart } from '@core/sentence';
 
 import { usePartTool } from '../../part/partTool';
 import { Button } from '../../shared/Button';

@@ -4,7 +4,8 @@ import { Text, View } from 'react-native';
 import { evaluateRepair } from '@core/fit';
 import type { Body, PlainQuantity, Repair, Step, Value } from '@core/model';
 import { liftedBody, liftedSteps } from '@core/recipe';
-import { spokenSentence, stepSentence } from '@core/wording';
+import { spokenSentence } from '@core/sentence';
+import { stepSentence } from '@core/steps';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair, useRepair } from '../../api/useRepair';

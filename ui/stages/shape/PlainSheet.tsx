@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { isTaken, plainFieldAt, sizeValue, type PlainNumber, type Step } from '@core/model';
 import { typedUnitOf } from '@core/quantity';
 import { readLetters, readPlain } from '@core/recipe';
-import { sentenceOf, type SentencePart } from '@core/wording';
+import type { SentencePart } from '@core/sentence';
+import { sentenceOf } from '@core/wording';
 
 import { useRepairContext } from '../../frame/useRepairContext';
 import { useShow } from '../../preferences/useShow';

@@ -4,7 +4,7 @@ import { Text, View } from 'react-native';
 
 import { numberValue, type Body, type Step, type Value } from '@core/model';
 import { dataAt } from '@core/recipe';
-import type { SentencePart } from '@core/wording';
+import type { SentencePart } from '@core/sentence';
 
 import { trailTargetOf } from '../../frame/labelOf';
 import { useRepairContext } from '../../frame/useRepairContext';

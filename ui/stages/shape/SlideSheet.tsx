@@ -3,7 +3,7 @@ import { Text, View } from 'react-native';
 
 import { numberValue, type Body, type Step } from '@core/model';
 import { movedPoint, type Vec3 } from '@core/solid';
-import { degrees } from '@core/wording';
+import { degrees } from '@core/sentence';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

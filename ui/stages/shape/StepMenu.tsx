@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import type { Body, Step } from '@core/model';
 import { withoutStep, withPatch, withStepCopied, withStepMoved, withStepSwitched } from '@core/recipe';
 
-import { moreOptions } from '@core/wording';
+import { moreOptions } from '@core/steps';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

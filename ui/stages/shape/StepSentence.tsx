@@ -4,8 +4,10 @@ import { Pressable, Text, View } from 'react-native';
 
 import { numberValue, type Body, type Step } from '@core/model';
 import { withPatch } from '@core/recipe';
+import type { PickWanted, SentencePart } from '@core/sentence';
+import { stepSentence } from '@core/steps';
 import type { StepOutcome } from '@core/solid';
-import { sentenceOf, stepSentence, type PickWanted, type SentencePart } from '@core/wording';
+import { sentenceOf } from '@core/wording';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { trailTargetOf } from '../../frame/labelOf';

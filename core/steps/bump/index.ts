@@ -1,0 +1,2 @@
+export { first } from './first';
+export * from './sentence';

@@ -1,0 +1,81 @@
+import type { Step, StepKind, StepOf } from '@core/model';
+import type { Option, SentenceContext, SentencePart } from '@core/sentence';
+
+import * as turn from './turn';
+import * as plate from './plate';
+import * as raise from './raise';
+import * as peg from './peg';
+import * as stations from './stations';
+import * as blend from './blend';
+import * as run from './run';
+import * as wedge from './wedge';
+import * as cone from './cone';
+import * as ball from './ball';
+import * as ring from './ring';
+import * as spin from './spin';
+import * as tongue from './tongue';
+import * as bump from './bump';
+import * as text from './text';
+import * as drill from './drill';
+import * as thread from './thread';
+import * as groove from './groove';
+import * as body from './body';
+import * as repeat from './repeat';
+import * as mirror from './mirror';
+import * as ease from './ease';
+import * as round from './round';
+import * as hollow from './hollow';
+import * as taper from './taper';
+import * as faces from './faces';
+import * as move from './move';
+import * as split from './split';
+import type { FirstValues } from './firstValues';
+
+/** What a kind of step says of itself, and what a new one of it is. */
+export interface KindOfStep<K extends StepKind> {
+  /** In the list that a new step is chosen from: its verb, and what it does. */
+  menu: { verb: string; what: string };
+  sentence(step: StepOf<K>, context: SentenceContext): SentencePart[];
+  /** What could be added to it and mostly is not. */
+  more?(step: StepOf<K>): Option[];
+  first(values: FirstValues): StepOf<K>;
+}
+
+const KINDS: { [K in StepKind]: KindOfStep<K> } = {
+  turn,
+  plate,
+  raise,
+  peg,
+  stations,
+  blend,
+  run,
+  wedge,
+  cone,
+  ball,
+  ring,
+  spin,
+  tongue,
+  bump,
+  text,
+  drill,
+  thread,
+  groove,
+  body,
+  repeat,
+  mirror,
+  ease,
+  round,
+  hollow,
+  taper,
+  faces,
+  move,
+  split,
+};
+
+/** The kind of a step, for the step itself. */
+export const kindOf = (step: Step): KindOfStep<StepKind> =>
+  KINDS[step.kind] as unknown as KindOfStep<StepKind>;
+export const menuOf = (kind: StepKind): KindOfStep<StepKind>['menu'] => KINDS[kind].menu;
+
+/** A step of a kind, with numbers guessed from what is there. */
+export const firstOf = (kind: StepKind, values: FirstValues): Step => KINDS[kind].first(values);
