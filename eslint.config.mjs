@@ -103,13 +103,13 @@ export default tseslint.config(
   {
     // The one file that may load the geometry kernel; its name is needed where its file is served and translated.
     files: ['**/*.{ts,tsx}'],
-    ignores: ['core/solid/kernel.ts', 'ui/solid/kernelFile.ts'],
+    ignores: ['core/kernel/kernel.ts', 'ui/solid/kernelFile.ts'],
     rules: {
       'no-restricted-syntax': [
         'error',
         {
           selector: 'ImportDeclaration[source.value=/^replicad-opencascadejs/]',
-          message: 'Only core/solid/kernel.ts loads the geometry kernel.',
+          message: 'Only core/kernel/kernel.ts loads the geometry kernel.',
         },
       ],
     },

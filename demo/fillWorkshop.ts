@@ -1,6 +1,7 @@
 import { evaluateRepair } from '@core/fit';
 import { CreatedReply, Repair, RepairList } from '@core/model';
-import { drawPicture, RepairBuilder, startKernel } from '@core/solid';
+import { drawPicture, RepairBuilder } from '@core/solid';
+import { startKernel } from '@core/kernel';
 
 import { lettersFont } from '../tools/lettersFont';
 

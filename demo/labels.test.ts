@@ -3,7 +3,9 @@ import { join } from 'node:path';
 
 import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
 import { emptyRepair, readRepairFile, type Body } from '@core/model';
-import { RepairBuilder, type Built, type Kernel, type Vec3 } from '@core/solid';
+import { RepairBuilder, type Built } from '@core/solid';
+import type { Kernel } from '@core/kernel';
+import type { Vec3 } from '@core/part';
 import { beginWith, STARTERS } from '@core/starters';
 import { testKernel } from '@core/testing/kernel';
 import { REAL_PARTS, repairOf } from '@core/testing/parts';

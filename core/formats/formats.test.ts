@@ -7,19 +7,9 @@ import type { BufferGeometry, Mesh, Object3D } from 'three';
 
 import { evaluateRepair } from '@core/fit';
 import { fileStem, writeStl, writeThreeMf } from '@core/formats';
-import {
-  BodyBuilder,
-  checkSolid,
-  FILE_QUALITY,
-  meshOf,
-  meshVolume,
-  openEdgeCount,
-  readStep,
-  weld,
-  writeStep,
-  type Kernel,
-  type WeldedMesh,
-} from '@core/solid';
+import { BodyBuilder } from '@core/solid';
+import { checkSolid, meshOf, readStep, writeStep, type Kernel } from '@core/kernel';
+import { FILE_QUALITY, meshVolume, openEdgeCount, weld, type WeldedMesh } from '@core/part';
 import { testKernel } from '@core/testing/kernel';
 import { rackWheel } from '@core/testing/repairDraft';
 

@@ -1,4 +1,4 @@
-import type { WeldedMesh } from '@core/solid';
+import type { WeldedMesh } from '@core/part';
 
 const HEADER_BYTES = 80;
 const TRIANGLE_BYTES = 50;

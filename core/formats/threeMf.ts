@@ -1,7 +1,7 @@
 import { XMLBuilder } from 'fast-xml-parser';
 import { strToU8, zipSync } from 'fflate';
 
-import type { WeldedMesh } from '@core/solid';
+import type { WeldedMesh } from '@core/part';
 
 export interface NamedMesh {
   name: string;

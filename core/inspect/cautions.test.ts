@@ -1,7 +1,9 @@
 import { evaluateRepair } from '@core/fit';
 import { cantileverStrain, cautionsBetween, cautionsOf, mendsOf, thinnestWall } from '@core/inspect';
 import type { OutlineShape, Repair, Step } from '@core/model';
-import { clearance, meshOf, RepairBuilder, SCREEN_QUALITY, type Kernel, type SolidMesh } from '@core/solid';
+import { clearance, RepairBuilder } from '@core/solid';
+import { meshOf, type Kernel } from '@core/kernel';
+import { SCREEN_QUALITY, type SolidMesh } from '@core/part';
 import { materialOf } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
 import { block, outlineOf, raised, stepOf } from '@core/testing/pieces';

@@ -1,6 +1,6 @@
 import type { EvaluatedRepair } from '@core/fit';
 import { valuesIn, type Body } from '@core/model';
-import type { FaceTag, SharpRoot, SolidMesh, StepNote, StepOutcome, Vec3 } from '@core/solid';
+import type { FaceTag, SharpRoot, SolidMesh, StepNote, StepOutcome, Vec3 } from '@core/part';
 import type { Material } from '@core/standards';
 
 import { pointContacts } from './contacts';

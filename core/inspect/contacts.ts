@@ -1,4 +1,4 @@
-import { weld, type SolidMesh } from '@core/solid';
+import { weld, type SolidMesh } from '@core/part';
 
 import type { Vec } from './rays';
 

@@ -1,6 +1,6 @@
 import type { StepFault } from '@core/fault';
 import type { Body } from '@core/model';
-import type { StepOutcome } from '@core/solid';
+import type { StepOutcome } from '@core/part';
 
 import type { BodyFigures } from './figures';
 

@@ -1,7 +1,7 @@
 import { settledStep, type EvaluatedRepair } from '@core/fit';
 import type { Body } from '@core/model';
 import { fewestRingTeeth, ringCollision, type GearTeeth } from '@core/outline';
-import { resolveValue } from '@core/solid';
+import { resolveValue } from '@core/part';
 
 /** A wheel and a ring that run into each other: teeth, how far (mm), and fewest teeth of a ring that would not. */
 export interface RingTrouble {

@@ -1,6 +1,6 @@
 import type { EvaluatedRepair } from '@core/fit';
 import { effectOf, takesAway, type Body, type Step, type Value } from '@core/model';
-import { resolveValue } from '@core/solid';
+import { resolveValue } from '@core/part';
 
 /** A step that stands out like a lever: it bends at its root. */
 export interface Lever {

@@ -1,7 +1,8 @@
 import { evaluateRepair } from '@core/fit';
 import { cautionsOf, mendsOf, type Caution } from '@core/inspect';
 import { numberValue, type Repair, type Step } from '@core/model';
-import { RepairBuilder, sharpRoots, type Kernel } from '@core/solid';
+import { RepairBuilder, sharpRoots } from '@core/solid';
+import type { Kernel } from '@core/kernel';
 import { materialOf } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
 import { block, outlineOf, raised, stepOf } from '@core/testing/pieces';

@@ -1,6 +1,6 @@
 import { effectOf, numberValue, takesAway, type Repair, type Step, type Value } from '@core/model';
 import { roundTo } from '@core/quantity';
-import { anyCopy, roleOf, stepOfTag, type FaceTag } from '@core/solid';
+import { anyCopy, roleOf, stepOfTag, type FaceTag } from '@core/part';
 
 import { changedBy } from './changedValue';
 

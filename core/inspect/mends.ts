@@ -1,7 +1,7 @@
 import { numberValue, type Body, type Repair, type Step, type StepOf } from '@core/model';
 
 import { withPatch } from '@core/recipe';
-import { stepOfTag } from '@core/solid';
+import { stepOfTag } from '@core/part';
 
 import type { Caution } from './cautions';
 import { bossRound, movedIn } from './mendHole';

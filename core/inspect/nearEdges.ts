@@ -1,6 +1,6 @@
 import type { EvaluatedRepair } from '@core/fit';
 import { repeatedBy, type Body } from '@core/model';
-import { faceTag, resolveValue, stepOfTag, type FaceTag, type SolidMesh } from '@core/solid';
+import { faceTag, resolveValue, stepOfTag, type FaceTag, type SolidMesh } from '@core/part';
 
 import { corner, wallBehind, type Vec } from './rays';
 import type { ThinWall } from './thinnest';

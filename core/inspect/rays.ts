@@ -1,4 +1,4 @@
-import type { FaceTag, SolidMesh } from '@core/solid';
+import type { FaceTag, SolidMesh } from '@core/part';
 
 export type Vec = [number, number, number];
 export const dot = (a: Vec, b: Vec) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];

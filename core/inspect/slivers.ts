@@ -1,4 +1,4 @@
-import type { SolidMesh } from '@core/solid';
+import type { SolidMesh } from '@core/part';
 
 import { corner, cross, minus, type Vec } from './rays';
 

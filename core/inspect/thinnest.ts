@@ -1,4 +1,4 @@
-import type { FaceTag, SolidMesh } from '@core/solid';
+import type { FaceTag, SolidMesh } from '@core/part';
 
 import { wallBehind } from './rays';
 

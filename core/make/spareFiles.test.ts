@@ -2,15 +2,9 @@ import { STLLoader } from 'three/examples/jsm/loaders/STLLoader.js';
 
 import { evaluateRepair } from '@core/fit';
 import { spareFile, type Spare, type SpareFormat } from '@core/make';
-import {
-  BodyBuilder,
-  boundingBox,
-  checkSolid,
-  grownBy,
-  readStep,
-  type Built,
-  type Kernel,
-} from '@core/solid';
+import { BodyBuilder, type Built } from '@core/solid';
+import { boundingBox, checkSolid, readStep, type Kernel } from '@core/kernel';
+import { grownBy } from '@core/shaping';
 import { testKernel } from '@core/testing/kernel';
 import { rackWheel } from '@core/testing/repairDraft';
 import { DEFAULT_WORKSHOP, growthOf, type Growth } from '@core/workshop';

@@ -1,17 +1,10 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 import { fileStem, writeStl, writeThreeMf } from '@core/formats';
 import type { Body, RepairHead } from '@core/model';
-import {
-  FILE_QUALITY,
-  grownBy,
-  KernelRefusal,
-  meshOf,
-  openEdgeCount,
-  weld,
-  writeStep,
-  type Built,
-  type TaggedSolid,
-} from '@core/solid';
+import { FILE_QUALITY, openEdgeCount, weld } from '@core/part';
+import { grownBy } from '@core/shaping';
+import { KernelRefusal, meshOf, writeStep, type TaggedSolid } from '@core/kernel';
+import type { Built } from '@core/solid';
 import { growthWords } from '@core/wording';
 import type { Growth } from '@core/workshop';
 

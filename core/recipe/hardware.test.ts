@@ -1,6 +1,6 @@
 import { Step } from '@core/model';
 import { patchForHardware, withPatch } from '@core/recipe';
-import type { Kernel } from '@core/solid';
+import type { Kernel } from '@core/kernel';
 import { cornerRadiusOf } from '@core/outline';
 import { HARDWARE_HOLES } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';

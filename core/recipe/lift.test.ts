@@ -1,6 +1,7 @@
 import { evaluateRepair } from '@core/fit';
 import { copyRepair, numberValue, Repair, type Step } from '@core/model';
-import { RepairBuilder, type Kernel } from '@core/solid';
+import { RepairBuilder } from '@core/solid';
+import type { Kernel } from '@core/kernel';
 import { testKernel } from '@core/testing/kernel';
 import { LayoutDraft } from '@core/testing/layoutDraft';
 import { block, outlineOf, raised, stepOf } from '@core/testing/pieces';

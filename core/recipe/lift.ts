@@ -11,7 +11,7 @@ import {
   type Value,
 } from '@core/model';
 import { roundTo } from '@core/quantity';
-import { layoutPlaces, resolveValue } from '@core/solid';
+import { layoutPlaces, resolveValue } from '@core/part';
 
 import { withPatch } from './editSteps';
 

@@ -1,10 +1,12 @@
 import { evaluateRepair } from '@core/fit';
+import type { Kernel } from '@core/kernel';
 import { numberValue, type Step } from '@core/model';
-import { RepairBuilder, type Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
-import { expectNear } from '@core/testing/volumes';
 import { block, buildPiece, raised, stepOf, type Piece } from '@core/testing/pieces';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
+import { expectNear } from '@core/testing/volumes';
+
+import { RepairBuilder } from './repairBuilder';
 
 let kernel: Kernel;
 beforeAll(async () => {

@@ -1,8 +1,10 @@
 import { evaluateRepair } from '@core/fit';
+import { everyEdgeHasTwoFaces, type Kernel } from '@core/kernel';
 import { numberValue, type Body, type Repair, type Step } from '@core/model';
-import { BodyBuilder, everyEdgeHasTwoFaces, type Kernel } from '@core/solid';
-import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
 import { testKernel } from '@core/testing/kernel';
+import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
+
+import { BodyBuilder } from './bodyBuilder';
 
 let kernel: Kernel;
 beforeAll(async () => {
@@ -28,6 +30,7 @@ const expectVolume = (actual: number | undefined, exact: number) =>
   expect(Math.abs((actual ?? 0) / exact - 1)).toBeLessThan(1e-6);
 
 const cylinder = (d: number, h: number) => (Math.PI / 4) * d * d * h;
+
 /** Solid swept by a triangle of legs c at an edge of radius r (Pappus); `inward` when it grows a hole. */
 const chamferRing = (r: number, c: number, hole: boolean) =>
   ((Math.PI * c * c) / 1) * (hole ? r + c / 3 : r - c / 3);

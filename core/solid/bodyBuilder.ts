@@ -1,6 +1,20 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 import { settledStep, type EvaluatedRepair } from '@core/fit';
 import {
+  boundingBox,
+  checkSolid,
+  everyEdgeHasTwoFaces,
+  surfaceArea,
+  touchesAtEdge,
+  guarded,
+  KernelRefusal,
+  type Kernel,
+  edgesOf,
+  meshOf,
+  isSoundMesh,
+  type TaggedSolid,
+} from '@core/kernel';
+import {
   bodiesUsedBy,
   effectOf,
   isThere,
@@ -11,35 +25,31 @@ import {
   type SettledStep,
   type Step,
 } from '@core/model';
-
-import type { Annotation, CentreLine } from './annotation';
 import {
-  boundingBox,
-  checkSolid,
-  everyEdgeHasTwoFaces,
-  surfaceArea,
-  touchesAtEdge,
+  type Annotation,
+  type CentreLine,
   type Box,
   type SolidCheck,
-} from './check';
-import { withDepthOfFloor } from './floors';
-import { guarded, KernelRefusal, type Kernel } from './kernel';
-import { edgesOf, meshOf, SCREEN_QUALITY, type SolidMesh } from './mesh';
-import { isSoundMesh } from './soundness';
-import { carriedStand, drawnInWorld, plainStand, standOf, type Stand } from './stand';
-import type { StepInput, StepNote, StepNumbers, Surroundings } from './stepKind';
-import { boundOf, findFault, isRisky } from './stepChecks';
-import { buildStep, placedTool, stepTypeOf } from './steps';
-import { frameOfOutline } from './steps/outlineNumbers';
-import type { TaggedSolid } from './tagged';
+  SCREEN_QUALITY,
+  type SolidMesh,
+  carriedStand,
+  drawnInWorld,
+  plainStand,
+  type Stand,
+  type StepNote,
+  type StepOutcome,
+} from '@core/part';
+import {
+  withDepthOfFloor,
+  standOf,
+  type StepInput,
+  type StepNumbers,
+  type Surroundings,
+  frameOfOutline,
+} from '@core/shaping';
+import { buildStep, placedTool, stepTypeOf } from '@core/steps/solids';
 
-/** How a step ended: built, failed with its fault, or waiting behind one that failed. */
-export type StepOutcome =
-  | { stepId: string; state: 'built'; notes?: readonly StepNote[] }
-  | { stepId: string; state: 'failed'; fault: StepFault }
-  | { stepId: string; state: 'waiting' }
-  /** Switched off by the person; the others are built as if it were not there. */
-  | { stepId: string; state: 'off' };
+import { boundOf, findFault, isRisky } from './stepChecks';
 
 /** What a rebuild gave. `solid` is what the steps up to the first failure made; null if there is nothing. */
 export interface Built {

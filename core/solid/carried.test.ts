@@ -1,5 +1,5 @@
+import type { Kernel } from '@core/kernel';
 import type { Step } from '@core/model';
-import type { Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
 import { block, buildPiece, plain, stepOf } from '@core/testing/pieces';
 import { expectNear, wholeVolume } from '@core/testing/volumes';
@@ -8,13 +8,20 @@ let kernel: Kernel;
 beforeAll(async () => {
   kernel = await testKernel();
 });
+
 const base = block(60, 20, 10);
+
 const hole = stepOf('drill', { diameter: 4, depth: 'through', x: 10, y: 5 });
+
 const HOLE = Math.PI * 4 * 10;
+
 const move = (more: object, scale: unknown = 1): Step =>
   ({ ...stepOf('move', { dx: 0, dy: 0, dz: 0, axis: 'z', turn: 0, ...more }), scale }) as Step;
+
 const rounded = (point: readonly number[]) => point.map((mm) => Math.round(mm * 1e6) / 1e6 + 0);
+
 const build = (...steps: Step[]) => buildPiece(kernel, steps);
+
 const middleOfHole = (...steps: Step[]) =>
   rounded(build(base, hole, ...steps).centreLines[0]!.from.slice(0, 2));
 

@@ -1,11 +1,14 @@
 import { evaluateRepair } from '@core/fit';
+import type { Kernel } from '@core/kernel';
 import { numberValue, type Step } from '@core/model';
-import { RepairBuilder, tagWords, type Kernel } from '@core/solid';
+import { tagWords } from '@core/part';
 import { testKernel } from '@core/testing/kernel';
-import { expectNear, wholeVolume } from '@core/testing/volumes';
 import { LayoutDraft } from '@core/testing/layoutDraft';
 import { block, buildPiece, raised, stepOf, type Piece } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
+import { expectNear, wholeVolume } from '@core/testing/volumes';
+
+import { RepairBuilder } from './repairBuilder';
 
 let kernel: Kernel;
 beforeAll(async () => {
@@ -13,6 +16,7 @@ beforeAll(async () => {
 });
 
 const build = (...steps: Step[]): Piece => buildPiece(kernel, steps);
+
 const whole = (...steps: Step[]) => wholeVolume(kernel, ...steps);
 
 test('a band round the points of a layout is as wide as they lie, and follows them', () => {

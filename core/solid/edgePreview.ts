@@ -1,11 +1,7 @@
-import { coordinatesOf } from './frame';
+import { type Kernel, type Shape, scoped, type Scope, type TaggedSolid } from '@core/kernel';
 import type { EdgeRule } from '@core/model';
-
-import { edgesOfRule } from './edgeRules';
-import type { Kernel, Shape } from './kernel';
-import { scoped, type Scope } from './scope';
-import type { StepNumbers } from './stepKind';
-import type { TaggedSolid } from './tagged';
+import { coordinatesOf } from '@core/part';
+import { edgesOfRule, type StepNumbers } from '@core/shaping';
 
 /** Points on a curved edge. */
 const CURVE_POINTS = 24;

@@ -1,5 +1,5 @@
+import type { Kernel } from '@core/kernel';
 import type { Step } from '@core/model';
-import type { Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
 import { block, buildPiece, outlineOf, raised, stepOf } from '@core/testing/pieces';
 import { expectNear, wholeVolume } from '@core/testing/volumes';
@@ -8,13 +8,20 @@ let kernel: Kernel;
 beforeAll(async () => {
   kernel = await testKernel();
 });
+
 const whole = (...steps: Step[]) => wholeVolume(kernel, ...steps);
+
 const base = block(40, 30, 10);
+
 const BASE = 12000;
+
 const moved = (of: Step, by: number) => ({ ...stepOf('faces', { by }), of: of.id }) as Step;
+
 const on = (x = 0, y = 0) => ({ on: 'top', x, y });
+
 const square = (length: number, breadth: number) =>
   outlineOf('rectangle', { length, breadth, cornerRadius: 0 });
+
 /** Volume of a stump of a cone. */
 const stump = (r: number, s: number, h: number) => (Math.PI * h * (r * r + r * s + s * s)) / 3;
 

@@ -1,10 +1,10 @@
+import type { Kernel } from '@core/kernel';
 import { numberValue, type Step } from '@core/model';
 import { gearRadii, halfToothAngle } from '@core/outline';
-import { type Kernel } from '@core/solid';
 import { ridgeOf, THREADS, threadArea, threadForm } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
-import { expectNear, wholeVolume } from '@core/testing/volumes';
 import { block, buildPiece, outlineOf, raised, stepOf, type Piece } from '@core/testing/pieces';
+import { expectNear, wholeVolume } from '@core/testing/volumes';
 
 let kernel: Kernel;
 beforeAll(async () => {
@@ -12,6 +12,7 @@ beforeAll(async () => {
 });
 
 const build = (...steps: Step[]): Piece => buildPiece(kernel, steps);
+
 const whole = (...steps: Step[]) => wholeVolume(kernel, ...steps);
 
 describe('mouths of a threaded hole', () => {

@@ -1,20 +1,23 @@
 import fc from 'fast-check';
-
 import { evaluateRepair } from '@core/fit';
 import { cautionsOf } from '@core/inspect';
+import type { Kernel } from '@core/kernel';
 import { numberValue, type Step } from '@core/model';
-import { BodyBuilder, type Kernel } from '@core/solid';
 import { materialOf } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
 import { block, buildPiece, outlineOf, raised, stepOf } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { expectNear } from '@core/testing/volumes';
 
+import { BodyBuilder } from './bodyBuilder';
+
 let kernel: Kernel;
 beforeAll(async () => {
   kernel = await testKernel();
 });
+
 const build = (...steps: Step[]) => buildPiece(kernel, steps);
+
 const circle = (diameter: number) => outlineOf('circle', { diameter });
 
 describe('flush and tangent things', () => {
@@ -99,7 +102,9 @@ describe('flush and tangent things', () => {
 
 /** Where a second thing stands on a first one so that they are flush, tangent or in line. */
 const places = fc.constantFrom(-20, -15, -10, -5, 0, 5, 10, 15, 20);
+
 const across = fc.constantFrom(4, 6, 10, 20, 30, 40);
+
 const thing = fc.record({
   round: fc.boolean(),
   across,

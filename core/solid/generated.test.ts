@@ -1,13 +1,15 @@
 import fc from 'fast-check';
-
 import { evaluateRepair } from '@core/fit';
 import { findingsOf, figuresOf } from '@core/inspect';
+import { everyEdgeHasTwoFaces } from '@core/kernel';
 import { numberValue, Step, type StepKind, type Value } from '@core/model';
-import { everyEdgeHasTwoFaces, openEdgeCount, RepairBuilder, weld } from '@core/solid';
+import { openEdgeCount, weld } from '@core/part';
 import { materialOf } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { findingSentence, sentenceOf } from '@core/wording';
+
+import { RepairBuilder } from './repairBuilder';
 
 /** Mostly sensible lengths, now and then absurd ones, in tenths so that faces often coincide. */
 const length = (max: number): fc.Arbitrary<Value> =>
@@ -17,34 +19,47 @@ const length = (max: number): fc.Arbitrary<Value> =>
       { weight: 1, arbitrary: fc.constantFrom(0, -3, 0.01, 400, 999) },
     )
     .map(numberValue);
+
 const small = (max: number): fc.Arbitrary<Value> =>
   fc.integer({ min: -max * 2, max: max * 2 }).map((halves) => numberValue(halves / 2));
+
 const turn = fc.constantFrom(0, 0, 0, Math.PI / 6, Math.PI / 4, Math.PI / 2, -1);
 
 /** Steps may name any of the first ones, whether they are there or not. */
 const earlier = fc.integer({ min: 0, max: 4 }).map((index) => `s${index}`);
+
 const role = fc.constantFrom('top', 'bottom', 'wall', 'front', 'right', 'left', 'back', 'flat0', 'floor');
+
 const near = fc.constantFrom([0, 0, 0], [20, 0, 5], [0, -15, 0]);
+
 const tag = fc.tuple(earlier, role).map(([of, part]) => `${of}:${part}`);
+
 const face = fc.record({ tag, near });
 
 const side = fc.constantFrom('top', 'bottom', 'front', 'back', 'left', 'right');
+
 const ground = fc.oneof({ weight: 6, arbitrary: side }, { weight: 1, arbitrary: fc.record({ face }) });
+
 const from = fc.constantFrom('axle', 'middle', 'low', 'high', 'lowFlush', 'highFlush');
+
 const finer = fc.record(
   { xFrom: from, yFrom: from, lift: small(3), tilt: fc.constantFrom(0.2, -0.5) },
   { requiredKeys: [] },
 );
+
 const place = fc
   .tuple(
     fc.record({ on: ground, x: small(10), y: small(10) }),
     fc.oneof({ weight: 4, arbitrary: fc.constant({}) }, { weight: 1, arbitrary: finer }),
   )
   .map(([plain, more]) => ({ ...plain, ...more }));
+
 const effect = fc.constantFrom('add', 'add', 'cut', 'cut', 'cut', 'common', 'apart');
 
 const degree = Math.PI / 180;
+
 const row = fc.record({ x: small(15), y: small(15) });
+
 const outline = fc.oneof(
   fc.record({ shape: fc.constant('circle'), diameter: length(20) }),
   fc.record({ shape: fc.constant('ellipse'), length: length(25), breadth: length(15) }),
@@ -106,6 +121,7 @@ const outline = fc.oneof(
     relations: [],
   })),
 );
+
 const plainOutline = fc.oneof(
   fc.record({ shape: fc.constant('circle'), diameter: length(10) }),
   fc.record({
@@ -117,6 +133,7 @@ const plainOutline = fc.oneof(
 );
 
 const kind = <K extends Step['kind']>(name: K) => fc.constant(name);
+
 const where = fc.oneof(
   fc.record({ edges: fc.constantFrom('mouths', 'rims', 'upright', 'all'), of: earlier }),
   fc.record({ edges: fc.constant('between'), of: earlier, and: earlier }),
@@ -127,6 +144,7 @@ const where = fc.oneof(
     picks: fc.array(fc.record({ tags: fc.tuple(tag, tag), near }), { minLength: 1, maxLength: 2 }),
   }),
 );
+
 const placed = <T extends object>(step: fc.Arbitrary<T>) =>
   fc.tuple(step, place).map(([own, at]) => ({ ...own, ...at }));
 

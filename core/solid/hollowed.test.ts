@@ -1,15 +1,18 @@
+import type { Kernel } from '@core/kernel';
 import type { Step } from '@core/model';
-import type { Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
-import { expectNear } from '@core/testing/volumes';
 import { block, buildPiece, raised, outlineOf, stepOf } from '@core/testing/pieces';
+import { expectNear } from '@core/testing/volumes';
 
 let kernel: Kernel;
 beforeAll(async () => {
   kernel = await testKernel();
 });
+
 const build = (...steps: Step[]) => buildPiece(kernel, steps);
+
 const hollow = (wall: number, open: string) => stepOf('hollow', { wall, open });
+
 /** What a hollow takes out of what was there. */
 function taken(wall: number, open: string, ...steps: Step[]): number {
   const [whole, hollowed] = [build(...steps), build(...steps, hollow(wall, open))];

@@ -1,9 +1,13 @@
 import { evaluateRepair } from '@core/fit';
+import type { Kernel, TaggedSolid } from '@core/kernel';
 import type { Step } from '@core/model';
-import { clearance, measure, RepairBuilder, type Kernel, type Picked, type TaggedSolid } from '@core/solid';
+import type { Picked } from '@core/part';
 import { testKernel } from '@core/testing/kernel';
 import { block, outlineOf, raised, stepOf } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
+
+import { clearance, measure } from './measure';
+import { RepairBuilder } from './repairBuilder';
 
 let kernel: Kernel;
 beforeAll(async () => {
@@ -21,9 +25,13 @@ function withSolids(
   work(Object.fromEntries([...built].map(([id, { solid }]) => [id, solid!])));
   builder.dispose();
 }
+
 const base = block(40, 20, 10);
+
 const bore = stepOf('drill', { diameter: 6, depth: 'through', x: 5, y: 0 });
+
 const face = (tag: string, near: Picked['near'] = [0, 0, 0]): Picked => ({ kind: 'face', tag, near });
+
 const edge = (a: string, b: string, near: Picked['near'] = [0, 0, 0]): Picked => ({
   kind: 'edge',
   tags: [a, b],

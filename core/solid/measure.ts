@@ -1,47 +1,27 @@
-import type { Vec3 } from './annotation';
-import { along, coordinatesOf, cross, dot, minus, unit } from './frame';
-import type { Kernel, Shape } from './kernel';
-import { planeOf } from './picks';
-import { scoped, type Scope } from './scope';
-import { edgesBetween, type FaceTag, type TaggedSolid } from './tagged';
-import { partsOf } from './topology';
-import { volumeProperties } from './volume';
-
-/**
- * Something on a solid that was tapped: a face by its tag, an edge by the tags on both of its sides, or a corner; and
- * where.
- */
-export type Picked =
-  | { kind: 'face'; tag: FaceTag; near: Vec3 }
-  | { kind: 'edge'; tags: readonly [FaceTag, FaceTag]; near: Vec3 }
-  | { kind: 'corner'; near: Vec3 };
-
-/** What was measured. Lengths in mm, areas in mm², angles in radians. */
-export interface Measured {
-  /** Of the first thing, and of the second if there is one. */
-  things: Thing[];
-  /** The shortest way between two things, and where it begins and ends. */
-  distance: { mm: number; from: Vec3; to: Vec3 } | null;
-  /**
-   * Between the middles of two round things: of their axes where those are parallel, else of their centres; or from a
-   * corner to the axis of a round thing.
-   */
-  centres: { mm: number; from: Vec3; to: Vec3 } | null;
-  /** Between two flat faces, straight edges or axes. */
-  angle: number | null;
-  /** Thickness of the material under the point that was tapped, for one face alone. */
-  wallMm: number | null;
-}
-
-export type Thing =
-  | { kind: 'plane'; areaMm2: number }
-  | { kind: 'cylinder'; diameterMm: number; areaMm2: number }
-  | { kind: 'surface'; areaMm2: number }
-  | { kind: 'line'; lengthMm: number }
-  | { kind: 'circle'; diameterMm: number; lengthMm: number }
-  | { kind: 'curve'; lengthMm: number }
-  /** Where it is: to the right, to the back and up. */
-  | { kind: 'corner'; at: Vec3 };
+import {
+  type Kernel,
+  type Shape,
+  planeOf,
+  scoped,
+  type Scope,
+  edgesBetween,
+  type TaggedSolid,
+  partsOf,
+  volumeProperties,
+  closestPoints,
+} from '@core/kernel';
+import {
+  type Vec3,
+  along,
+  coordinatesOf,
+  cross,
+  dot,
+  minus,
+  unit,
+  type Picked,
+  type Measured,
+  type Thing,
+} from '@core/part';
 
 /** A thing and the way it has, for angles. */
 interface Found {
@@ -204,26 +184,6 @@ function angleBetween(a: Found['way'], b: Found['way']): number | null {
 function pointShape(kernel: Kernel, scope: Scope, at: Vec3): Shape {
   const point = scope.keep(new kernel.gp_Pnt(...at));
   return scope.keep(scope.keep(new kernel.BRepBuilderAPI_MakeVertex(point)).Vertex());
-}
-
-/** The shortest way between two shapes and its ends; null if the kernel finds none. */
-export function closestPoints(
-  kernel: Kernel,
-  scope: Scope,
-  one: Shape,
-  other: Shape,
-): { mm: number; from: Vec3; to: Vec3 } | null {
-  const finder = scope.keep(new kernel.BRepExtrema_DistShapeShape());
-  finder.LoadS1(one);
-  finder.LoadS2(other);
-  finder.Perform(scope.keep(new kernel.Message_ProgressRange()));
-  if (!finder.IsDone() || finder.NbSolution() === 0) return null;
-  const [from, to] = [scope.keep(finder.PointOnShape1(1)), scope.keep(finder.PointOnShape2(1))];
-  return {
-    mm: finder.Value(),
-    from: coordinatesOf(from),
-    to: coordinatesOf(to),
-  };
 }
 
 /** Further than any part reaches, mm. */

@@ -1,10 +1,12 @@
 import { evaluateRepair } from '@core/fit';
+import type { Kernel } from '@core/kernel';
 import type { EdgeRule, Step } from '@core/model';
-import { RepairBuilder, type Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
 import { block, buildPiece, outlineOf, raised, stepOf } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { expectNear } from '@core/testing/volumes';
+
+import { RepairBuilder } from './repairBuilder';
 
 let kernel: Kernel;
 beforeAll(async () => {
@@ -16,14 +18,19 @@ const whole = (...steps: Step[]) => {
   expect(faults).toEqual([]);
   return volume;
 };
+
 /** A block half as long on the right half of another: its front, back and right are one face each with those below. */
 const base = block(40, 20, 10);
+
 const upper = raised(outlineOf('rectangle', { length: 20, breadth: 20, cornerRadius: 0 }), 5, {
   on: 'top',
   x: 10,
 });
+
 const round = (where: EdgeRule, size = 1) => stepOf('round', { size, where });
+
 const BOTH = 40 * 20 * 10 + 20 * 20 * 5;
+
 /** What a round of radius 1 adds to a hollow corner, or takes off an outer one, for each mm. */
 const CORNER = 1 - Math.PI / 4;
 

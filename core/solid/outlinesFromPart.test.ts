@@ -1,10 +1,12 @@
 import { evaluateRepair } from '@core/fit';
+import type { Kernel } from '@core/kernel';
 import { numberValue, type Step } from '@core/model';
-import { RepairBuilder, type Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
+import { block, buildPiece, outlineOf, raised, stepOf, type Piece } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { expectNear, wholeVolume } from '@core/testing/volumes';
-import { block, buildPiece, outlineOf, raised, stepOf, type Piece } from '@core/testing/pieces';
+
+import { RepairBuilder } from './repairBuilder';
 
 let kernel: Kernel;
 beforeAll(async () => {
@@ -15,11 +17,14 @@ const build = (...steps: Step[]): Piece => {
   const piece = buildPiece(kernel, steps);
   return piece;
 };
+
 const whole = (...steps: Step[]) => wholeVolume(kernel, ...steps);
+
 const faceOf = (step: Step, role: string, near: [number, number, number] = [0, 0, 0]) => ({
   tag: `${step.id}:${role}`,
   near,
 });
+
 const offset = (of: object, by: number) => outlineOf('offset', { of, by });
 
 describe('the outline of a step, moved out', () => {

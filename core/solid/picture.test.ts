@@ -1,8 +1,11 @@
 import { evaluateRepair } from '@core/fit';
+import type { Kernel } from '@core/kernel';
 import { Picture } from '@core/model';
-import { BodyBuilder, drawPicture, type Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
+
+import { BodyBuilder } from './bodyBuilder';
+import { drawPicture } from './picture';
 
 let kernel: Kernel;
 beforeAll(async () => {

@@ -1,37 +1,19 @@
 import { Clipper, FillRule } from 'clipper2-ts';
 
+import { type Shape, meshOf, scoped, type Scope, type TaggedSolid, partsOf } from '@core/kernel';
 import type { Picture } from '@core/model';
-
-import type { Vec3 } from './annotation';
-import type { Shape } from './kernel';
-import { meshOf, type SolidMesh } from './mesh';
-import { scoped, type Scope } from './scope';
-import type { TaggedSolid } from './tagged';
-import { partsOf } from './topology';
+import { type SolidMesh, RIGHT, TOWARDS, flat, round } from '@core/part';
 
 /** Coarse: a picture is a few centimetres of screen. */
 const PICTURE_QUALITY = { gapMm: 0.2, turn: 0.25 };
+
 /** Points on a curved edge. */
 const CURVE_POINTS = 24;
-
-/** Looking from the front, right and above, as the corner stance does. Unit vectors. */
-const RIGHT = [Math.SQRT1_2, Math.SQRT1_2, 0] as const;
-const UP = [-0.5 * Math.SQRT1_2, 0.5 * Math.SQRT1_2, Math.sqrt(3) / 2] as const;
-const TOWARDS = [Math.sqrt(3 / 8), -Math.sqrt(3 / 8), 0.5] as const;
 
 /** A line drawing of a solid seen from the corner: filled outline and visible edges, hidden ones left out. */
 export function drawPicture(solid: TaggedSolid, key: string): Picture {
   return { key, outline: outlineOf(meshOf(solid, PICTURE_QUALITY)), edges: visibleEdges(solid) };
 }
-
-const flat = (x: number, y: number, z: number): [number, number] => [
-  round(x * RIGHT[0] + y * RIGHT[1] + z * RIGHT[2]),
-  round(x * UP[0] + y * UP[1] + z * UP[2]),
-];
-/** Where a point of the model is on a picture, mm. */
-export const onPicture = ([x, y, z]: Vec3): [number, number] => flat(x, y, z);
-
-const round = (value: number) => Math.round(value * 100) / 100;
 
 /** The union of all triangles that face the viewer, as seen: its loops. */
 function outlineOf({ positions, indices }: SolidMesh): number[][] {

@@ -1,5 +1,5 @@
+import type { Kernel } from '@core/kernel';
 import type { Step } from '@core/model';
-import type { Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
 import { block, buildPiece, outlineOf, plain, raised, stepOf } from '@core/testing/pieces';
 
@@ -7,9 +7,13 @@ let kernel: Kernel;
 beforeAll(async () => {
   kernel = await testKernel();
 });
+
 const build = (...steps: Step[]) => buildPiece(kernel, steps);
+
 const peg = (more: Record<string, unknown>) => stepOf('peg', { diameter: 4, height: 6, x: 0, y: 0, ...more });
+
 const rounded = (box: readonly number[] | null) => box?.map((mm) => Number(mm.toFixed(4)));
+
 const PEG = Math.PI * 4 * 6;
 
 describe('a place on a side of the part', () => {

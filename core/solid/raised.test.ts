@@ -1,8 +1,10 @@
 import { evaluateRepair } from '@core/fit';
+import type { Kernel } from '@core/kernel';
 import { numberValue, type Repair, type Step } from '@core/model';
-import { BodyBuilder, type Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
 import { RepairDraft } from '@core/testing/repairDraft';
+
+import { BodyBuilder } from './bodyBuilder';
 
 let kernel: Kernel;
 beforeAll(async () => {
@@ -22,18 +24,24 @@ function build(...steps: Step[]) {
   builder.dispose();
   return result;
 }
+
 const expectVolume = (actual: number, exact: number) =>
   expect(Math.abs(actual / exact - 1)).toBeLessThan(1e-6);
 
 type Outline = Extract<Step, { kind: 'raise' }>['outline'];
+
 const values = (numbers: Record<string, number>) =>
   Object.fromEntries(Object.entries(numbers).map(([key, mm]) => [key, numberValue(mm)]));
+
 const circle = (mm: number): Outline => ({ shape: 'circle', diameter: numberValue(mm) });
+
 const outline = (shape: Outline['shape'], numbers: Record<string, number>, more = {}): Outline =>
   ({ shape, ...values(numbers), ...more }) as Outline;
 
 let made = 0;
+
 const place = (x = 0, y = 0) => ({ x: numberValue(x), y: numberValue(y) });
+
 function raise(
   of: Outline,
   height: number | 'through',
@@ -51,7 +59,9 @@ function raise(
     ...more,
   };
 }
+
 type Kind = 'cone' | 'ball' | 'ring';
+
 function solid(kind: Kind, numbers: Record<string, number>, more: object = {}): Step {
   return {
     id: `${kind}-${(made += 1)}`,
@@ -63,7 +73,9 @@ function solid(kind: Kind, numbers: Record<string, number>, more: object = {}): 
     ...more,
   } as unknown as Step;
 }
+
 const block = () => raise(outline('rectangle', { length: 40, breadth: 20, cornerRadius: 0 }), 10);
+
 const BLOCK = 40 * 20 * 10;
 
 describe('outlines raised, against closed formulas', () => {

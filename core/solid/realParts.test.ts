@@ -2,10 +2,12 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 
 import { evaluateRepair } from '@core/fit';
-import { BodyBuilder, type Kernel } from '@core/solid';
+import type { Kernel } from '@core/kernel';
 import { testKernel } from '@core/testing/kernel';
 import { REAL_PARTS, repairOf } from '@core/testing/parts';
 import { sentenceOf } from '@core/wording';
+
+import { BodyBuilder } from './bodyBuilder';
 
 let kernel: Kernel;
 beforeAll(async () => {

@@ -1,13 +1,12 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
+import type { Kernel, TaggedSolid } from '@core/kernel';
 import { bodiesUsedBy, type Body } from '@core/model';
+import type { OtherBody } from '@core/shaping';
 import type { Font } from '@core/text';
 
 import { asFitted } from './asFitted';
 import { BodyBuilder, type Built } from './bodyBuilder';
-import type { Kernel } from './kernel';
-import type { OtherBody } from './stepKind';
-import type { TaggedSolid } from './tagged';
 
 /**
  * Builds all bodies of a repair, those that others use first, and builds again only what changed. `dispose` frees

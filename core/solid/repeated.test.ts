@@ -1,10 +1,12 @@
 import { evaluateRepair } from '@core/fit';
+import type { Kernel } from '@core/kernel';
 import { numberValue, type Layout, type Step } from '@core/model';
-import { BodyBuilder, type Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
 import { LayoutDraft } from '@core/testing/layoutDraft';
 import { block, outlineOf, plain, raised, stepOf } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
+
+import { BodyBuilder } from './bodyBuilder';
 
 let kernel: Kernel;
 beforeAll(async () => {
@@ -22,16 +24,24 @@ function build(steps: Step[], layouts: Layout[] = []) {
   builder.dispose();
   return result;
 }
+
 const expectVolume = (actual: number, exact: number) =>
   expect(Math.abs(actual / exact - 1)).toBeLessThan(1e-6);
 
 const draft = new RepairDraft('steps');
+
 const plate = draft.step('plate', { length: 60, breadth: 40, thickness: 4, cornerRadius: 0 }, 'plate');
+
 const hole = (x: number, y: number) => draft.step('drill', { diameter: 5, depth: 'through', x, y }, 'hole');
+
 const PLATE = 60 * 40 * 4;
+
 const HOLE = Math.PI * 6.25 * 4;
+
 type Pattern = Extract<Step, { kind: 'repeat' }>['pattern'];
+
 const repeat = (pattern: Pattern, of = 'hole'): Step => ({ id: 'again', kind: 'repeat', of, pattern });
+
 const row = (count: number, dx: number, dy: number): Pattern => ({
   by: 'row',
   count,

@@ -1,15 +1,8 @@
-import { segmentsOfEdges } from './edgePreview';
-import { isHollow } from './edgeTurn';
-import { scoped } from './scope';
-import { stepOfTag, type TaggedSolid } from './tagged';
-import { facesByEdge } from './topology';
+import { scoped, type TaggedSolid, facesByEdge } from '@core/kernel';
+import { stepOfTag, type SharpRoot } from '@core/part';
+import { isHollow } from '@core/shaping';
 
-/** A sharp hollow corner between two steps: where one stands on the other. Segments: six numbers each, mm. */
-export interface SharpRoot {
-  of: string;
-  on: string;
-  segments: Float32Array;
-}
+import { segmentsOfEdges } from './edgePreview';
 
 /** The sharp hollow corners where steps stand on others. @param of the steps that are looked at. */
 export function sharpRoots(solid: TaggedSolid, of: ReadonlySet<string>): SharpRoot[] {

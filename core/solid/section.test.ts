@@ -1,22 +1,21 @@
 import fc from 'fast-check';
-
 import { evaluateRepair } from '@core/fit';
+import { meshOf } from '@core/kernel';
 import {
-  BodyBuilder,
   CUT_TAG,
-  cutOpen,
-  meshOf,
   meshVolume,
   openEdgeCount,
   SCREEN_QUALITY,
   squareCut,
   weld,
-  type Built,
   type CutPlane,
   type OpenedSolid,
-} from '@core/solid';
+} from '@core/part';
 import { testKernel } from '@core/testing/kernel';
 import { rackWheel } from '@core/testing/repairDraft';
+
+import { BodyBuilder, type Built } from './bodyBuilder';
+import { cutOpen } from './section';
 
 let builder: BodyBuilder;
 let wheel: Built;

@@ -1,43 +1,27 @@
+import {
+  KernelRefusal,
+  framePlane,
+  outlineFace,
+  meshShape,
+  scoped,
+  listed,
+  partsOf,
+  hashOf,
+  type TaggedSolid,
+} from '@core/kernel';
 import { squareLoop } from '@core/outline';
-
-import type { Vec3 } from './annotation';
-import type { Box } from './check';
-import { along, dot, frameFacing } from './frame';
-import { hatch } from './hatch';
-import { KernelRefusal } from './kernel';
-import { framePlane, outlineFace } from './outlineFace';
-import { meshShape, type MeshQuality, type SolidMesh } from './mesh';
-import { scoped } from './scope';
-import { listed, partsOf, hashOf } from './topology';
-import type { TaggedSolid } from './tagged';
-
-export type Axis = 'x' | 'y' | 'z';
-
-/** A plane in any way; what lies beyond it, on the viewer's side, is taken away. */
-export interface CutPlane {
-  /** Square to the plane, towards the viewer; a unit vector. */
-  towards: Vec3;
-  /** Where it stands along that way, mm from the origin. */
-  at: number;
-}
-
-/** The plane square to an axis at a coordinate, mm. @param remove which side is taken away: 1 that of larger coordinates. */
-export function squareCut(axis: Axis, at: number, remove: 1 | -1): CutPlane {
-  const towards = AXES.map((one) => (one === axis ? remove : 0)) as unknown as Vec3;
-  return { towards, at: remove * at };
-}
-
-/** A solid cut open: its mesh, with cut faces tagged CUT_TAG, and hatching on them. */
-export interface OpenedSolid {
-  mesh: SolidMesh;
-  /** Segments, six numbers each, mm. */
-  hatching: Float32Array;
-  /** Area of the cut, mm². */
-  cutAreaMm2: number;
-}
-
-export const CUT_TAG = 'cut';
-const AXES: readonly Axis[] = ['x', 'y', 'z'];
+import {
+  type Vec3,
+  type Box,
+  along,
+  dot,
+  frameFacing,
+  hatch,
+  type MeshQuality,
+  type CutPlane,
+  type OpenedSolid,
+  CUT_TAG,
+} from '@core/part';
 
 /**
  * Cuts a solid open at a plane.

@@ -1,31 +1,41 @@
 import { readFileSync } from 'node:fs';
 
 import { evaluateRepair } from '@core/fit';
+import { meshOf, type Kernel } from '@core/kernel';
 import type { Step } from '@core/model';
 import { gearRadii, halfToothAngle, roomForTip, undercutOf } from '@core/outline';
-import { meshOf, openEdgeCount, RepairBuilder, SCREEN_QUALITY, weld, type Kernel } from '@core/solid';
+import { openEdgeCount, SCREEN_QUALITY, weld } from '@core/part';
 import { ridgeOf, threadArea, threadForm, THREADS } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
 import { block, buildPiece, outlineOf, plain, raised, stepOf } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { letterFaces, readFont } from '@core/text';
 
+import { RepairBuilder } from './repairBuilder';
+
 let kernel: Kernel;
 beforeAll(async () => {
   kernel = await testKernel();
 });
+
 const build = (...steps: Step[]) => buildPiece(kernel, steps);
+
 const rounded = (box: readonly number[] | null) => box?.map((mm) => Number(mm.toFixed(4)));
+
 /** A closed solid of one piece with a volume, within a share of it. */
 function expectSolid(built: ReturnType<typeof build>, volume: number, within = 1e-6, pieces = 1) {
   expect(built.faults).toEqual([]);
   expect(built.check).toMatchObject({ pieces, valid: true, closed: true });
   expect(Math.abs(built.volume / volume - 1)).toBeLessThan(within);
 }
+
 const standing = { effect: 'add', on: 'bottom', x: 0, y: 0 } as const;
+
 const rectangle = (length: number, breadth: number) =>
   outlineOf('rectangle', { length, breadth, cornerRadius: 0 });
+
 const circle = (diameter: number) => outlineOf('circle', { diameter });
+
 const BLOCK = 40 * 20 * 10;
 
 describe('more outlines, against closed formulas', () => {

@@ -1,9 +1,13 @@
 import { evaluateRepair } from '@core/fit';
+import type { Kernel } from '@core/kernel';
 import type { Step } from '@core/model';
-import { movedPoint, RepairBuilder, slideUntil, type Kernel, type Motion, type Slid } from '@core/solid';
+import { movedPoint, type Motion, type Slid } from '@core/part';
 import { testKernel } from '@core/testing/kernel';
 import { block, outlineOf, raised, stepOf } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
+
+import { RepairBuilder } from './repairBuilder';
+import { slideUntil } from './slide';
 
 let kernel: Kernel;
 beforeAll(async () => {
@@ -18,6 +22,7 @@ function slide(moving: Step[], other: Step[], motion: Motion, limit: number): Sl
   builder.dispose();
   return slid;
 }
+
 const along = (way: 'x' | 'y' | 'z', sign: 1 | -1 = 1): Motion => ({
   by: 'move',
   way: (['x', 'y', 'z'] as const).map((axis) => (axis === way ? sign : 0)) as unknown as [
@@ -26,6 +31,7 @@ const along = (way: 'x' | 'y' | 'z', sign: 1 | -1 = 1): Motion => ({
     number,
   ],
 });
+
 const ball = (diameter: number, x: number, y: number, z: number) =>
   stepOf('ball', { effect: 'add', diameter, up: z, on: 'bottom', x, y });
 

@@ -1,25 +1,17 @@
-import type { Vec3 } from './annotation';
-import { boundingBox } from './check';
-import { along, dot, minus, rotated } from './frame';
-import type { Kernel, Shape } from './kernel';
-import { closestPoints } from './measure';
-import { scoped, type Scope } from './scope';
-import type { TaggedSolid } from './tagged';
-
-/** A way that a body goes: straight along a unit vector, or turning about an axis, by the right-hand rule. */
-export type Motion = { by: 'move'; way: Vec3 } | { by: 'turn'; at: Vec3; way: Vec3 };
-
-/** What came of a slide. `far` in mm, or radians of a turn. */
-export type Slid =
-  /** It comes against another, by its place in the list, at a point. */
-  | { ends: 'touches'; far: number; other: number; at: Vec3 }
-  /** Nothing is in its way as far as was looked. */
-  | { ends: 'free'; far: number }
-  /** It touches another before it has moved at all. */
-  | { ends: 'touchesNow'; other: number; at: Vec3 };
+import {
+  boundingBox,
+  type Kernel,
+  type Shape,
+  closestPoints,
+  scoped,
+  type Scope,
+  type TaggedSolid,
+} from '@core/kernel';
+import { type Vec3, along, dot, minus, type Motion, type Slid } from '@core/part';
 
 /** Nearer than this it touches, mm. */
 const TOUCH_MM = 1e-3;
+
 /** Looks along the whole way, at most: what is thinner than the way divided by it can be stepped over. */
 const MOST_LOOKS = 160;
 
@@ -118,11 +110,4 @@ function transformationOfMotion(kernel: Kernel, scope: Scope, motion: Motion, fa
     transformation.SetRotation(axis, far);
   }
   return transformation;
-}
-
-/** Where a point goes by a motion. */
-export function movedPoint(point: Vec3, motion: Motion, far: number): Vec3 {
-  if (motion.by === 'move') return along(point, motion.way, far);
-  const { at, way } = motion;
-  return along(at, rotated(minus(point, at), way, Math.cos(far), Math.sin(far)), 1);
 }

@@ -1,8 +1,8 @@
+import type { Kernel } from '@core/kernel';
 import { numberValue, type Step } from '@core/model';
-import { type Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
-import { expectNear, wholeVolume } from '@core/testing/volumes';
 import { block, buildPiece, outlineOf, raised, stepOf, type Piece } from '@core/testing/pieces';
+import { expectNear, wholeVolume } from '@core/testing/volumes';
 
 let kernel: Kernel;
 beforeAll(async () => {
@@ -10,6 +10,7 @@ beforeAll(async () => {
 });
 
 const build = (...steps: Step[]): Piece => buildPiece(kernel, steps);
+
 const whole = (...steps: Step[]) => wholeVolume(kernel, ...steps);
 
 describe('slots for a strap', () => {

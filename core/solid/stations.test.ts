@@ -1,8 +1,10 @@
 import { evaluateRepair } from '@core/fit';
+import type { Kernel } from '@core/kernel';
 import { numberValue, type Step } from '@core/model';
-import { BodyBuilder, type Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
 import { RepairDraft } from '@core/testing/repairDraft';
+
+import { BodyBuilder } from './bodyBuilder';
 
 let kernel: Kernel;
 beforeAll(async () => {
@@ -23,6 +25,7 @@ function build(...steps: Step[]) {
   builder.dispose();
   return result;
 }
+
 const through = (
   between: 'straight' | 'smooth',
   rows: readonly (readonly [at: number, diameter: number])[],
@@ -38,8 +41,10 @@ const through = (
   y: numberValue(0),
   ...more,
 });
+
 const stump = (d1: number, d2: number, height: number) =>
   ((Math.PI * height) / 12) * (d1 * d1 + d1 * d2 + d2 * d2);
+
 const expectVolume = (actual: number, exact: number, within = 1e-6) =>
   expect(Math.abs(actual / exact - 1)).toBeLessThan(within);
 

@@ -1,8 +1,7 @@
 import type { StepFault } from '@core/fault';
 import { effectOf, repeatedBy, takesAway, type Step, type StepKind } from '@core/model';
-
-import type { SolidCheck } from './check';
-import type { StepNumbers, StepType } from './stepKind';
+import type { SolidCheck } from '@core/part';
+import type { StepNumbers, StepType } from '@core/shaping';
 
 /** Kinds of steps after which the kernel may call a solid sound whose triangles do not close (kernel-notes). */
 const RISKY: ReadonlySet<StepKind> = new Set([
@@ -15,6 +14,7 @@ const RISKY: ReadonlySet<StepKind> = new Set([
   'spin',
   'body',
 ]);
+
 /** Outlines that bend other than round. */
 const BENT: ReadonlySet<string> = new Set(['gear', 'points', 'ellipse']);
 

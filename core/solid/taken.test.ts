@@ -1,11 +1,12 @@
 import { evaluateRepair } from '@core/fit';
+import type { Kernel } from '@core/kernel';
 import type { Step } from '@core/model';
-import { buildPiece, block, outlineOf, raised, stepOf } from '@core/testing/pieces';
 import { testKernel } from '@core/testing/kernel';
+import { buildPiece, block, outlineOf, raised, stepOf } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { sentenceOf } from '@core/wording';
 
-import { BodyBuilder, type Kernel } from '@core/solid';
+import { BodyBuilder } from './bodyBuilder';
 
 let kernel: Kernel;
 beforeAll(async () => {
@@ -34,6 +35,7 @@ function built(steps: Step[]) {
 }
 
 const formula = (text: string) => ({ from: 'formula', text, unit: 'mm' }) as const;
+
 const size = (id: string) => ({ from: 'size', id }) as const;
 
 describe('angles and counts that are taken from elsewhere', () => {

@@ -1,5 +1,5 @@
+import type { Kernel } from '@core/kernel';
 import type { Step } from '@core/model';
-import type { Kernel } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
 import { block, buildPiece, plain, raised, outlineOf, stepOf } from '@core/testing/pieces';
 import { expectNear, wholeVolume } from '@core/testing/volumes';
@@ -8,17 +8,23 @@ let kernel: Kernel;
 beforeAll(async () => {
   kernel = await testKernel();
 });
+
 const whole = (...steps: Step[]) => wholeVolume(kernel, ...steps);
+
 const boxOf = (...steps: Step[]) => {
   const { box, faults } = buildPiece(kernel, steps);
   expect(faults).toEqual([]);
   return box!.map((mm) => Math.round(mm * 1e4) / 1e4 + 0);
 };
+
 const wheel = (diameter: number, width: number, more: object = {}) =>
   stepOf('turn', { diameter, width, ...more });
+
 const plate = (more: object = {}) =>
   stepOf('plate', { length: 30, breadth: 10, thickness: 4, cornerRadius: 2, ...more });
+
 const PLATE = (300 - (4 - Math.PI) * 4) * 4;
+
 const disc = (diameter: number, width: number) => (Math.PI / 4) * diameter ** 2 * width;
 
 describe('wheels, plates and pegs do all that other solids do', () => {

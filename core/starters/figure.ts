@@ -1,6 +1,8 @@
 import { evaluateRepair } from '@core/fit';
 import type { Picture, RepairState } from '@core/model';
-import { drawPicture, onPicture, RepairBuilder, type Annotation, type Kernel, type Vec3 } from '@core/solid';
+import { drawPicture, RepairBuilder } from '@core/solid';
+import { onPicture, type Annotation, type Vec3 } from '@core/part';
+import type { Kernel } from '@core/kernel';
 
 import { beginWith } from './begin';
 import type { Starter } from './starter';

@@ -1,6 +1,7 @@
 import { evaluateRepair } from '@core/fit';
 import { Body, Fit, Size, type RepairState } from '@core/model';
-import { RepairBuilder, type Kernel } from '@core/solid';
+import { RepairBuilder } from '@core/solid';
+import type { Kernel } from '@core/kernel';
 import { beginWith, starterFigure, STARTERS } from '@core/starters';
 import { testKernel } from '@core/testing/kernel';
 import { RepairDraft } from '@core/testing/repairDraft';

@@ -1,4 +1,4 @@
-import { startKernel, type Kernel } from '@core/solid';
+import { startKernel, type Kernel } from '@core/kernel';
 
 let started: Promise<Kernel> | undefined;
 

@@ -7,7 +7,8 @@ import {
   type Step,
   type StepKind,
 } from '@core/model';
-import { BodyBuilder, type Built, type Kernel } from '@core/solid';
+import { BodyBuilder, type Built } from '@core/solid';
+import type { Kernel } from '@core/kernel';
 
 import { RepairDraft } from './repairDraft';
 

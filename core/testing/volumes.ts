@@ -1,5 +1,5 @@
 import type { Step } from '@core/model';
-import type { Kernel } from '@core/solid';
+import type { Kernel } from '@core/kernel';
 
 import { buildPiece } from './pieces';
 

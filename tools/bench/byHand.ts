@@ -1,4 +1,5 @@
-import { SCREEN_QUALITY, type Kernel, type Shape } from '@core/solid';
+import { SCREEN_QUALITY } from '@core/part';
+import type { Kernel, Shape } from '@core/kernel';
 
 /**
  * The kernel as one would use it straight, with the same checks of every solid as the recipe makes, but without names

@@ -1,4 +1,4 @@
-import type { Shape } from '@core/solid';
+import type { Shape } from '@core/kernel';
 
 import type { ByHand } from './byHand';
 

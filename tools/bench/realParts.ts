@@ -1,5 +1,6 @@
 import { evaluateRepair } from '@core/fit';
-import { BodyBuilder, startKernel, type Kernel } from '@core/solid';
+import { BodyBuilder } from '@core/solid';
+import { startKernel, type Kernel } from '@core/kernel';
 import { REAL_PARTS, repairOf, type Part } from '@core/testing/parts';
 
 import { figure, timePair, type Figure } from './figure';

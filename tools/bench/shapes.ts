@@ -1,6 +1,8 @@
 import { evaluateRepair } from '@core/fit';
 import { numberValue, type Body, type Step } from '@core/model';
-import { BodyBuilder, meshOf, scoped, SCREEN_QUALITY, startKernel, type Kernel } from '@core/solid';
+import { BodyBuilder } from '@core/solid';
+import { meshOf, scoped, startKernel, type Kernel } from '@core/kernel';
+import { SCREEN_QUALITY } from '@core/part';
 import { block, stepOf } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 

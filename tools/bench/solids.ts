@@ -1,6 +1,7 @@
 import { evaluateRepair } from '@core/fit';
 import { numberValue, type Body, type Repair } from '@core/model';
-import { BodyBuilder, MemoryWatch, startKernel, type Kernel } from '@core/solid';
+import { BodyBuilder } from '@core/solid';
+import { MemoryWatch, startKernel, type Kernel } from '@core/kernel';
 
 import { ByHand } from './byHand';
 import { DEMO_BY_HAND, type Numbers } from './demoByHand';

@@ -1,4 +1,4 @@
-import type { SolidMesh } from '@core/solid';
+import type { SolidMesh } from '@core/part';
 
 /** Bands along the turned part, triangles round it and along each band. */
 const BANDS = 100;

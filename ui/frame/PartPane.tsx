@@ -8,7 +8,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 
 import type { Repair } from '@core/model';
-import type { Annotation, OpenedSolid, Vec3 } from '@core/solid';
+import type { Annotation, OpenedSolid, Vec3 } from '@core/part';
 
 import { PartView } from '../part/PartView';
 import type { SceneBody } from '../part/drawnBody';

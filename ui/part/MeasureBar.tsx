@@ -4,7 +4,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { Text, View } from 'react-native';
 
 import { newSize, nextLetter, type Repair } from '@core/model';
-import type { Measured, Thing } from '@core/solid';
+import type { Measured, Thing } from '@core/part';
 import { degrees } from '@core/sentence';
 
 import { newId } from '../api/newId';

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { View, type LayoutChangeEvent } from 'react-native';
 
-import type { Annotation, Picked, Vec3 } from '@core/solid';
+import type { Annotation, Picked, Vec3 } from '@core/part';
 
 import { PartLabels, type LabelText } from './PartLabels';
 import type { SceneBody } from './drawnBody';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Text, View } from 'react-native';
 
-import { tagWords, type Picked, type SolidMesh } from '@core/solid';
+import { tagWords, type Picked, type SolidMesh } from '@core/part';
 import type { Body } from '@core/model';
 
 import { Button } from '../shared/Button';

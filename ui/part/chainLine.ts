@@ -1,4 +1,4 @@
-import type { CentreLine, Vec3 } from '@core/solid';
+import type { CentreLine, Vec3 } from '@core/part';
 
 type Segment = readonly [Vec3, Vec3];
 

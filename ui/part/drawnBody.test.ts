@@ -1,6 +1,6 @@
 import { Mesh, Vector3 } from 'three';
 
-import type { SolidMesh } from '@core/solid';
+import type { SolidMesh } from '@core/part';
 
 import { manyTriangles } from '../bench/manyTriangles';
 import { drawBody, isHeavy, type Layer, type SceneBody } from './drawnBody';

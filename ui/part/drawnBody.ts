@@ -11,7 +11,7 @@ import {
   type OpenedSolid,
   type SolidMesh,
   type Vec3,
-} from '@core/solid';
+} from '@core/part';
 
 import { colours } from '../theme/colours';
 import { centreMarks } from './chainLine';

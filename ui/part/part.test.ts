@@ -1,4 +1,4 @@
-import type { Annotation, Vec3 } from '@core/solid';
+import type { Annotation, Vec3 } from '@core/part';
 
 import { centreMarks, chainLine } from './chainLine';
 import { placeLabels, type View } from './placeLabels';

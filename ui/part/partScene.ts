@@ -13,7 +13,7 @@ import {
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import { LineMaterial } from 'three/examples/jsm/lines/LineMaterial.js';
 
-import { CUT_TAG, type Picked, type Vec3 } from '@core/solid';
+import { CUT_TAG, type Picked, type Vec3 } from '@core/part';
 
 import { colours } from '../theme/colours';
 import { crossAt, disposeOf, drawBody, isHeavy, lines, type Layer, type SceneBody } from './drawnBody';

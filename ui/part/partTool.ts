@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 
 import type { CautionPlace } from '@core/inspect';
-import type { Motion, Picked, Vec3 } from '@core/solid';
+import type { Motion, Picked, Vec3 } from '@core/part';
 import type { PickWanted } from '@core/sentence';
 
 import type { PickedOn } from '../solid/protocol';

@@ -1,4 +1,4 @@
-import type { Picked, SolidMesh, Vec3 } from '@core/solid';
+import type { Picked, SolidMesh, Vec3 } from '@core/part';
 
 /** A point of the view, px. */
 interface Point {

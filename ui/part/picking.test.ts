@@ -1,4 +1,4 @@
-import type { SolidMesh, Vec3 } from '@core/solid';
+import type { SolidMesh, Vec3 } from '@core/part';
 
 import { cornerAt, edgeAt, pickables, rimOf, segmentsOf } from './pickOnMesh';
 import { patchOfPicks, pickableFor, samePick, usePartTool, type PickJob } from './partTool';

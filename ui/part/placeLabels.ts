@@ -1,4 +1,4 @@
-import type { Annotation, Vec3 } from '@core/solid';
+import type { Annotation, Vec3 } from '@core/part';
 
 export interface Point {
   x: number;

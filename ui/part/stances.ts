@@ -1,4 +1,4 @@
-import type { Vec3 } from '@core/solid';
+import type { Vec3 } from '@core/part';
 
 /** Where the view looks from. */
 export type Stance = 'plan' | 'front' | 'side' | 'corner';

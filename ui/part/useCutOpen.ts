@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 
-import type { CutPlane, OpenedSolid, Vec3 } from '@core/solid';
+import type { CutPlane, OpenedSolid, Vec3 } from '@core/part';
 
 import { workbench, type ShownBody } from '../solid/useSolid';
 import { STANCES, type Stance } from './stances';

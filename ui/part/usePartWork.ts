@@ -2,7 +2,7 @@ import { useCallback, useEffect, useMemo, useState } from 'react';
 
 import type { Repair } from '@core/model';
 import { withPatch } from '@core/recipe';
-import type { SolidMesh } from '@core/solid';
+import type { SolidMesh } from '@core/part';
 
 import { useChangeRepair } from '../api/useRepair';
 import type { PickedOn } from '../solid/protocol';

@@ -12,20 +12,21 @@ import {
   drawPicture,
   edgesToShow,
   measure,
-  meshOf,
   RepairBuilder,
-  SCREEN_QUALITY,
   sharpRoots,
   slideUntil,
   type Built,
+} from '@core/solid';
+import { meshOf, type Kernel } from '@core/kernel';
+import {
+  SCREEN_QUALITY,
   type CutPlane,
-  type Kernel,
   type Measured,
   type Motion,
   type OpenedSolid,
   type SolidMesh,
   type Vec3,
-} from '@core/solid';
+} from '@core/part';
 import { materialOf } from '@core/standards';
 import { starterFigure, STARTERS, type StarterFigure } from '@core/starters';
 import type { Font } from '@core/text';

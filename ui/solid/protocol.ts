@@ -13,7 +13,7 @@ import type {
   SolidMesh,
   StepOutcome,
   Vec3,
-} from '@core/solid';
+} from '@core/part';
 import type { Fault, Result } from '@core/fault';
 import type { StarterFigure } from '@core/starters';
 

@@ -2,7 +2,7 @@ import './importMetaRegistry';
 
 import { expose } from 'comlink';
 
-import { KernelTrap, startKernel } from '@core/solid';
+import { KernelTrap, startKernel } from '@core/kernel';
 
 import { BodyBench } from './bodyBench';
 import { fetchFont, fetchKernel } from './fetchKernel';

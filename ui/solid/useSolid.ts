@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 
 import type { RepairState, Workshop } from '@core/model';
-import type { SolidMesh } from '@core/solid';
+import type { SolidMesh } from '@core/part';
 
 import type { BuiltBody } from './protocol';
 import { spawnWorker } from './spawnWorker';

@@ -1,5 +1,5 @@
 import type { RepairState } from '@core/model';
-import { KernelTrap } from '@core/solid';
+import { KernelTrap } from '@core/kernel';
 import { rackWheel } from '@core/testing/repairDraft';
 import { DEFAULT_WORKSHOP } from '@core/workshop';
 

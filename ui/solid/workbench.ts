@@ -1,7 +1,8 @@
 import type { Fault, Result, StepFault } from '@core/fault';
 import type { SpareFile, SpareFormat } from '@core/make';
 import type { EdgeRule, Picture, RepairState, Workshop } from '@core/model';
-import { MemoryWatch, type CutPlane, type Measured, type OpenedSolid, type SolidMesh } from '@core/solid';
+import { MemoryWatch } from '@core/kernel';
+import type { CutPlane, Measured, OpenedSolid, SolidMesh } from '@core/part';
 
 import type { StarterFigure } from '@core/starters';
 

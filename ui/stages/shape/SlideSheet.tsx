@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 
 import { numberValue, type Body, type Step } from '@core/model';
-import { movedPoint, type Vec3 } from '@core/solid';
+import { movedPoint, type Vec3 } from '@core/part';
 import { degrees } from '@core/sentence';
 
 import { newId } from '../../api/newId';

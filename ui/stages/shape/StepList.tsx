@@ -3,7 +3,7 @@ import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 
 import type { Body } from '@core/model';
 import { withStepTo } from '@core/recipe';
-import type { StepOutcome } from '@core/solid';
+import type { StepOutcome } from '@core/part';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../frame/useRepairContext';

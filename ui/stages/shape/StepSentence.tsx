@@ -6,7 +6,7 @@ import { numberValue, type Body, type Step } from '@core/model';
 import { withPatch } from '@core/recipe';
 import type { PickWanted, SentencePart } from '@core/sentence';
 import { stepSentence } from '@core/steps';
-import type { StepOutcome } from '@core/solid';
+import type { StepOutcome } from '@core/part';
 import { sentenceOf } from '@core/wording';
 
 import { useChangeRepair } from '../../api/useRepair';

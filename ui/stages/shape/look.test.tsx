@@ -2,7 +2,7 @@ import { act, fireEvent, render, screen } from '@testing-library/react';
 
 import type { Caution } from '@core/inspect';
 import type { Body } from '@core/model';
-import { movedPoint, type Motion } from '@core/solid';
+import { movedPoint, type Motion } from '@core/part';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
 
 import { usePartTool } from '../../part/partTool';

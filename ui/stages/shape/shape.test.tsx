@@ -2,7 +2,7 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { View } from 'react-native';
 
 import type { Body } from '@core/model';
-import type { StepOutcome } from '@core/solid';
+import type { StepOutcome } from '@core/part';
 import { rackWheel } from '@core/testing/repairDraft';
 
 import { InRepair } from '../../testing/InRepair';

@@ -1,0 +1,26 @@
+export { boundingBox, checkSolid, everyEdgeHasTwoFaces, surfaceArea, touchesAtEdge } from './check';
+export { closestPoints } from './closestPoints';
+export { compoundOf } from './compound';
+export { type Kernel, KernelRefusal, KernelTrap, type Shape, guarded, startKernel } from './kernel';
+export { massProperties } from './massProperties';
+export { MemoryWatch } from './memoryWatch';
+export { edgesOf, meshOf, meshShape } from './mesh';
+export { broughtInto, broughtTo, copiesAt, mirrored, placedAnew } from './moved';
+export { boolean, booleanWithAll, cylinder, dressEdges, unwrapped } from './operations';
+export {
+  type Plane,
+  framePlane,
+  levelPlane,
+  outlineFace,
+  prismOf,
+  raisedLoop,
+  turnedLoop,
+} from './outlineFace';
+export { distanceBetween, frameOnFace, planeOf } from './planes';
+export { Scope, scoped } from './scope';
+export { smoothCurve } from './smoothCurve';
+export { isSoundMesh, soundOrNot } from './soundness';
+export { readStep, writeStep } from './stepFile';
+export { TaggedSolid, carryTags, edgesBetween, edgesWhere, tagFresh } from './tagged';
+export { ShapeMap, facesByEdge, hashOf, listed, partsOf } from './topology';
+export { volumeProperties } from './volume';

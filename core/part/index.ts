@@ -1,0 +1,53 @@
+export { type Affine, placedIn, undone } from './affine';
+export type { Annotation, CentreLine, Vec3 } from './annotation';
+export { CUT_TAG, type CutPlane, type OpenedSolid, squareCut } from './cut';
+export {
+  type Frame,
+  WORLD,
+  along,
+  boxIn,
+  coordinatesOf,
+  cross,
+  dot,
+  frameFacing,
+  isWorld,
+  minus,
+  rotated,
+  tilted,
+  toLocal,
+  toWorld,
+  unit,
+  wayToWorld,
+} from './frame';
+export { hatch } from './hatch';
+export type { MassProperties } from './massProperties';
+export type { Measured, Picked, Thing } from './measured';
+export { type Motion, type Slid, movedPoint } from './motion';
+export type { StepNote, StepOutcome } from './outcome';
+export { RIGHT, TOWARDS, flat, onPicture, round } from './picturePlane';
+export { placeNumbers } from './placeNumbers';
+export {
+  SMALLEST_MM,
+  layoutPlaces,
+  resolveAll,
+  resolveLength,
+  resolvePosition,
+  resolveValue,
+} from './resolve';
+export type { SharpRoot } from './sharpRoot';
+export type { Box, SolidCheck } from './solidCheck';
+export { FILE_QUALITY, type MeshQuality, SCREEN_QUALITY, type SolidMesh } from './solidMesh';
+export { OVERRUN_MM, type Stand, carriedStand, drawnInWorld, plainStand } from './stand';
+export { tagWords } from './tagWords';
+export {
+  type FaceTag,
+  type Origins,
+  anyCopy,
+  copyOfTag,
+  copyRole,
+  faceTag,
+  renamed,
+  roleOf,
+  stepOfTag,
+} from './tags';
+export { type WeldedMesh, meshVolume, openEdgeCount, weld } from './weld';

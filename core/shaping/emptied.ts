@@ -1,0 +1,43 @@
+import { surfaceArea, planeOf, type TaggedSolid } from '@core/kernel';
+import type { SettledStepOf } from '@core/model';
+import { stepOfTag } from '@core/part';
+
+import type { StepNumbers } from './stepKind';
+
+/** What is less than this share of a face may be the kernel's own rounding. */
+const SHARE = 1e-4;
+
+/** Faces nearer to the plane of a mirror than this lie in it, mm. */
+const IN_PLANE_MM = 1e-4;
+
+/**
+ * A step that took something away, of whose faces less is there after a mirror than before it: what it had cut was filled. Faces
+ * in the plane of the mirror are no loss, since there the halves join. Null where nothing was filled.
+ */
+export function emptiedFaces(
+  before: TaggedSolid,
+  after: TaggedSolid,
+  across: SettledStepOf<'mirror'>['across'],
+  cutters: readonly StepNumbers[],
+): StepNumbers | null {
+  const axis = { sides: 0, frontBack: 1, upDown: 2 }[across];
+  const areaOf = (solid: TaggedSolid, id: string) => {
+    let area = 0;
+    for (const [face, origins] of solid.originMap().entries()) {
+      if (!origins.some((tag) => stepOfTag(tag) === id)) continue;
+      const plane = planeOf(solid.kernel, face);
+      const joins =
+        plane &&
+        Math.abs(Math.abs(plane.normal[axis]!) - 1) < 1e-9 &&
+        Math.abs(plane.at[axis]!) < IN_PLANE_MM;
+      if (!joins) area += surfaceArea(solid.kernel, face);
+    }
+    return area;
+  };
+  return (
+    cutters.find(({ step }) => {
+      const own = areaOf(before, step.id);
+      return own > 0 && areaOf(after, step.id) < own * (1 - SHARE);
+    }) ?? null
+  );
+}

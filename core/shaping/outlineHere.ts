@@ -1,0 +1,207 @@
+import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import type { EvaluatedRepair } from '@core/fit';
+import { boundingBox, type Kernel, frameOnFace, scoped, type TaggedSolid } from '@core/kernel';
+import { isValue, type OutlineShape, type SettledOutline } from '@core/model';
+import {
+  loopOf,
+  placedRegion,
+  regionOf,
+  type KnownOutline,
+  type Loop,
+  type PlaneMap,
+  type Region,
+} from '@core/outline';
+import { dot, toWorld, WORLD, type Frame, layoutPlaces, resolveLength, resolvePosition } from '@core/part';
+
+import { offsetRegion, regionOfFace } from './outlineOnPart';
+import { faceOfPick } from './picks';
+import { silhouetteOf } from './silhouette';
+import type { StepInput } from './stepKind';
+
+/** What the numbers of outlines are called in sentences. */
+const OUTLINE_WORDS: Record<string, string> = {
+  cornerRadius: 'corner radius',
+  across: 'measure across',
+  inner: 'inner diameter',
+  outer: 'outer diameter',
+  x: 'place to the right',
+  y: 'place to the back',
+  body: 'height below the teeth',
+  by: 'way out',
+  rim: 'ease of the rim',
+};
+
+/** Those that may be zero or less. */
+const MAY_BE_ZERO = new Set(['cornerRadius', 'x', 'y', 'inner', 'backlash', 'by']);
+
+/** The numbers of an outline, by their path in it: `diameter`, `points.2.x`. @param prefix put before each path. */
+export function outlineNumbers(
+  outline: OutlineShape,
+  numbers: EvaluatedRepair,
+  prefix = '',
+): Record<string, Result<NamedLength, StepFault>> {
+  const resolved: Record<string, Result<NamedLength, StepFault>> = {};
+  const look = (data: object, path: string): void => {
+    for (const [key, inside] of Object.entries(data) as [string, unknown][]) {
+      if (typeof inside !== 'object' || inside === null) continue;
+      if (!isValue(inside)) {
+        look(inside, `${path}${key}.`);
+        continue;
+      }
+      const resolve = MAY_BE_ZERO.has(key) ? resolvePosition : resolveLength;
+      resolved[path + key] = resolve(inside, OUTLINE_WORDS[key] ?? key, numbers);
+    }
+  };
+  look(outline, prefix);
+  if (outline.shape === 'layoutHull') {
+    const places = layoutPlaces(outline.layout, 'band', numbers);
+    if (!places.ok) return { ...resolved, [`${prefix}at`]: places };
+    for (const [key, length] of Object.entries(places.value)) resolved[`${prefix}at.${key}`] = ok(length);
+  }
+  return resolved;
+}
+
+const inside = (all: Readonly<Record<string, NamedLength>>, prefix: string) =>
+  prefix === ''
+    ? all
+    : Object.fromEntries(
+        Object.entries(all).flatMap(([key, length]) =>
+          key.startsWith(prefix) ? [[key.slice(prefix.length), length]] : [],
+        ),
+      );
+
+/** The loop of an outline whose numbers stand among others, or what is wrong with it. */
+export const knownLoop = (
+  outline: SettledOutline,
+  all: Readonly<Record<string, NamedLength>>,
+  prefix = '',
+): Result<Loop, StepFault> => loopOf({ ...outline, lengths: inside(all, prefix) } as KnownOutline);
+
+/** What an outline may be taken from. */
+type OutlineInput = Pick<StepInput, 'kernel' | 'before' | 'earlier' | 'bodyOf'>;
+
+/** The region of an outline, which may be taken from a step or a face that is there. */
+export function regionHere(
+  outline: SettledOutline,
+  all: Readonly<Record<string, NamedLength>>,
+  input: OutlineInput,
+  prefix = '',
+): Result<Region, StepFault> {
+  const lengths = inside(all, prefix);
+  if (outline.shape !== 'offset') return regionOf({ ...outline, lengths } as KnownOutline);
+  const { of } = outline;
+  const there = onBodyOf(outline, input);
+  if (!there.ok) return there;
+  const base =
+    'step' in of
+      ? regionOfStep(of.step, there.value)
+      : 'face' in of
+        ? pickedRegion(of.face, there.value)
+        : wholeRegion(there.value);
+  return base.ok ? offsetRegion(input.kernel, base.value, lengths.by!) : base;
+}
+
+type Taken = Extract<SettledOutline, { shape: 'offset' }>;
+
+/** What an outline is taken from: what is there, or another body. */
+function onBodyOf({ of }: Taken, input: OutlineInput): Result<OutlineInput, StepFault> {
+  if (of.body === undefined) return ok(input);
+  const other = input.bodyOf(of.body);
+  return other.ok ? ok({ ...input, before: other.value.solid, earlier: other.value.steps }) : other;
+}
+
+/**
+ * Where an outline stands that was taken from a step or a face: the frame that its region is told in, in space. Null for one
+ * that is of its own, or whose step is not there.
+ */
+export function frameOfOutline(outline: OutlineShape, input: OutlineInput): Result<Frame | null, StepFault> {
+  if (outline.shape !== 'offset') return ok(null);
+  const { of } = outline;
+  const taken = onBodyOf(outline, input);
+  if (!taken.ok) return taken;
+  const { kernel, before, earlier } = taken.value;
+  if ('step' in of) {
+    const stand = earlier.get(of.step)?.stand;
+    return ok(stand ? { ...stand.frame, origin: toWorld(stand.frame, [...stand.at, stand.level]) } : null);
+  }
+  if (!before) return ok(null);
+  if ('whole' in of) return ok({ ...WORLD, origin: [...middleOf(kernel, before), 0] });
+  return scoped((scope) => {
+    const face = faceOfPick(scope, before, of.face, earlier);
+    return face.ok ? ok(frameOnFace(kernel, face.value)?.frame ?? null) : face;
+  });
+}
+
+/** Frames whose ups differ by less than this lie in one plane, as the sine. */
+const PARALLEL = 1e-6;
+
+/**
+ * How a region told in one frame lies in another, turned and mirrored as it stands, about its own origin; null where their planes
+ * are not parallel.
+ */
+export function mapBetween(from: Frame, to: Frame): PlaneMap | null {
+  if (Math.abs(dot(from.z, to.x)) > PARALLEL || Math.abs(dot(from.z, to.y)) > PARALLEL) return null;
+  return {
+    x: [dot(from.x, to.x), dot(from.x, to.y)],
+    y: [dot(from.y, to.x), dot(from.y, to.y)],
+    at: [0, 0],
+  };
+}
+
+/** As regionHere, for what takes no holes. */
+export function loopHere(
+  outline: SettledOutline,
+  all: Readonly<Record<string, NamedLength>>,
+  input: OutlineInput,
+  prefix = '',
+): Result<Loop, StepFault> {
+  const region = regionHere(outline, all, input, prefix);
+  if (!region.ok) return region;
+  return region.value.holes.length > 0 ? no({ code: 'outline.hasHoles' }) : ok(region.value.outer);
+}
+
+function pickedRegion(
+  pick: Parameters<typeof faceOfPick>[2],
+  { kernel, before, earlier }: OutlineInput,
+): Result<Region, StepFault> {
+  if (!before) return no({ code: 'outline.notHere' });
+  return scoped((scope) => {
+    const face = faceOfPick(scope, before, pick, earlier);
+    return face.ok ? regionOfFace(kernel, face.value) : face;
+  });
+}
+
+/** The middle of a solid's box, as it is seen from above. */
+function middleOf(kernel: Kernel, { shape }: TaggedSolid): [number, number] {
+  const [x0, y0, , x1, y1] = boundingBox(kernel, shape);
+  return [(x0 + x1) / 2, (y0 + y1) / 2];
+}
+
+function wholeRegion({ kernel, before }: OutlineInput): Result<Region, StepFault> {
+  return before ? silhouetteOf(before, middleOf(kernel, before)) : no({ code: 'outline.notHere' });
+}
+
+/** What an earlier step raises, lays, turns or drills, about its own middle. */
+function regionOfStep(id: string, input: OutlineInput): Result<Region, StepFault> {
+  const of = input.earlier.get(id);
+  if (!of) return no({ code: 'step.pickLost', lookingFor: 'the step whose outline it takes' });
+  const plain = (shape: 'circle' | 'rectangle') => regionOf({ shape, lengths: of.lengths });
+  const { step } = of;
+  switch (step.kind) {
+    case 'raise': {
+      const region = regionHere(step.outline, of.lengths, input);
+      return region.ok ? ok(placedRegion(region.value, step.turn, [0, 0])) : region;
+    }
+    case 'spin':
+    case 'run':
+      return regionHere(step.outline, of.lengths, input, 'outline.');
+    case 'plate':
+      return plain('rectangle');
+    case 'turn':
+    case 'peg':
+    case 'drill':
+      return plain('circle');
+    default:
+      return no({ code: 'outline.noneOfStep', place: of.place });
+  }
+}

@@ -1,0 +1,90 @@
+import { no, ok, type Result, type StepFault } from '@core/fault';
+import {
+  type Kernel,
+  type Shape,
+  type Scope,
+  edgesBetween,
+  type TaggedSolid,
+  distanceBetween,
+} from '@core/kernel';
+import type { EdgePick, FacePick } from '@core/model';
+import { type Vec3, anyCopy, copyOfTag, roleOf, stepOfTag, type FaceTag, tagWords } from '@core/part';
+
+import type { StepNumbers } from './stepKind';
+
+/** As tagWords, by the steps before. */
+export const wordsOf = (tag: FaceTag, earlier: ReadonlyMap<string, StepNumbers>) =>
+  tagWords(tag, (id) => earlier.get(id)?.place);
+
+/** The face that a pick means: of several with its tag, the one nearest to where it was picked. */
+export function faceOfPick(
+  scope: Scope,
+  solid: TaggedSolid,
+  pick: FacePick,
+  earlier: ReadonlyMap<string, StepNumbers>,
+): Result<Shape, StepFault> {
+  const found = solid.facesTagged(pick.tag);
+  if (found.length === 0) {
+    return no({ code: 'step.pickLost', lookingFor: wordsOf(pick.tag, earlier), tag: pick.tag });
+  }
+  return ok(nearest(solid.kernel, scope, found, pick.near));
+}
+
+/** The edges that picks mean, or the first that is lost. */
+export function edgesOfPicks(
+  scope: Scope,
+  solid: TaggedSolid,
+  picks: readonly EdgePick[],
+  earlier: ReadonlyMap<string, StepNumbers>,
+): Result<Shape[], StepFault> {
+  const edges: Shape[] = [];
+  for (const { tags, near } of picks) {
+    const [a, b] = tags;
+    const found = edgesBetween(scope, solid, a, b);
+    if (found.length === 0) {
+      const lookingFor = `the edge where ${wordsOf(a, earlier)} meets ${wordsOf(b, earlier)}`;
+      return no({ code: 'step.pickLost', lookingFor, tag: a });
+    }
+    edges.push(nearest(solid.kernel, scope, found, near));
+  }
+  return ok(edges);
+}
+
+/**
+ * Copies of a step that have an edge like those that were picked on several other copies, but not theirs: a repeat that has
+ * got one more since. Null where none is left out.
+ */
+export function copiesLeftOut(
+  solid: TaggedSolid,
+  picks: readonly EdgePick[],
+): { left: number; of: number } | null {
+  const plain = (tag: FaceTag) => `${stepOfTag(tag)}:${anyCopy(roleOf(tag))}`;
+  const picked = new Map<string, Set<number>>();
+  for (const tag of picks.flatMap(({ tags }) => tags)) {
+    const copy = copyOfTag(tag);
+    if (copy > 1) picked.set(plain(tag), (picked.get(plain(tag)) ?? new Set<number>()).add(copy));
+  }
+  const there = new Map<string, Set<number>>();
+  for (const tag of solid.allTags()) {
+    if (picked.has(plain(tag)) && copyOfTag(tag) > 1) {
+      there.set(plain(tag), (there.get(plain(tag)) ?? new Set<number>()).add(copyOfTag(tag)));
+    }
+  }
+  let worst: { left: number; of: number } | null = null;
+  for (const [key, own] of picked) {
+    const all = there.get(key);
+    // One that was picked by itself was meant by itself.
+    if (own.size < 2 || !all) continue;
+    const left = [...all].filter((copy) => !own.has(copy)).length;
+    if (left > 0 && left > (worst?.left ?? 0)) worst = { left, of: all.size };
+  }
+  return worst;
+}
+
+function nearest(kernel: Kernel, scope: Scope, shapes: readonly Shape[], near: Vec3): Shape {
+  if (shapes.length === 1) return shapes[0]!;
+  const point = scope.keep(new kernel.gp_Pnt(...near));
+  const vertex = scope.keep(scope.keep(new kernel.BRepBuilderAPI_MakeVertex(point)).Vertex());
+  const distances = shapes.map((shape) => distanceBetween(kernel, vertex, shape));
+  return shapes[distances.indexOf(Math.min(...distances))]!;
+}

@@ -1,0 +1,164 @@
+import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { type Kernel, levelPlane, turnedLoop, type Plane, soundOrNot, type TaggedSolid } from '@core/kernel';
+import type { SettledStepOf } from '@core/model';
+import { cornerLoop, placedLoop, type Curve, type Loop, type Point } from '@core/outline';
+import {
+  type Annotation,
+  resolveAll,
+  resolveLength,
+  resolvePosition,
+  SMALLEST_MM,
+  faceTag,
+  placeNumbers,
+  type Stand,
+} from '@core/part';
+import { blended, type StepType } from '@core/shaping';
+
+/** Diameters smaller than this are a point, mm. */
+const POINT_BELOW_MM = 1e-6;
+
+type Lengths = Record<string, NamedLength>;
+
+const atOf = (lengths: Lengths, index: number) => lengths[`at${index}`]!;
+
+const diameterOf = (lengths: Lengths, index: number) => lengths[`diameter${index}`]!;
+
+/**
+ * A shape turned through stations. Faces: wall (smooth) or wall0, wall1 and so on (straight), bottom, top. The first
+ * and the last station may be points. Oval or square in section: wall, or right, back, left and front; no points.
+ */
+export const stations: StepType<'stations'> = {
+  kind: 'stations',
+  effect: 'any',
+  resolve(step, numbers) {
+    const lengths: Record<string, Result<NamedLength, StepFault>> = placeNumbers(step, numbers);
+    for (const [index, { at, diameter }] of step.rows.entries()) {
+      const isEnd = index === 0 || index === step.rows.length - 1;
+      lengths[`at${index}`] = resolvePosition(at, `height of station ${index + 1}`, numbers);
+      // An end may be a point.
+      lengths[`diameter${index}`] = (isEnd ? resolvePosition : resolveLength)(
+        diameter,
+        `diameter of station ${index + 1}`,
+        numbers,
+      );
+    }
+    for (const [index, { depth, diameter }] of step.section ? step.rows.entries() : []) {
+      lengths[`depth${index}`] = resolveLength(depth ?? diameter, `depth of station ${index + 1}`, numbers);
+    }
+    return resolveAll(lengths);
+  },
+  tool(step, lengths, { kernel, stand }) {
+    if (step.section) return blendedThrough(step, lengths, kernel, stand);
+    const profile = profileOf(step, lengths, stand);
+    if (!profile.ok) return profile;
+    return ok(turnedLoop(kernel, profile.value, stand.at, (role) => faceTag(step.id, role)));
+  },
+  annotate(step, lengths, { stand }) {
+    const [x, y] = stand.at;
+    const { level } = stand;
+    const heights = step.rows.map((_, index) => level + atOf(lengths, index).mm);
+    return {
+      annotations: step.rows.map(({ diameter }, index): Annotation => {
+        const { mm } = diameterOf(lengths, index);
+        const z = heights[index]!;
+        return {
+          stepId: step.id,
+          field: `rows.${index}.diameter`,
+          value: diameter,
+          mm,
+          form: 'span',
+          spans: [
+            { from: [x - mm / 2, y, z], to: [x + mm / 2, y, z], out: [0, -1, 0] },
+            { from: [x, y - mm / 2, z], to: [x, y + mm / 2, z], out: [1, 0, 0] },
+          ],
+          points: [],
+        };
+      }),
+      centreLines: [
+        {
+          from: [x, y, heights[0]!],
+          to: [x, y, heights.at(-1)!],
+          radius: Math.max(...step.rows.map((_, index) => diameterOf(lengths, index).mm)) / 2,
+        },
+      ],
+    };
+  },
+};
+
+/** Through ovals or rectangles, each about the axis. */
+function blendedThrough(
+  step: SettledStepOf<'stations'>,
+  lengths: Lengths,
+  kernel: Kernel,
+  { at: [x, y], level }: Stand,
+): Result<TaggedSolid, StepFault> {
+  const sections: { loop: Loop; plane: Plane }[] = [];
+  for (const index of step.rows.keys()) {
+    const [at, width, depth] = [atOf(lengths, index), diameterOf(lengths, index), lengths[`depth${index}`]!];
+    if (width.mm < SMALLEST_MM) {
+      return no({ code: 'value.outOfRange', length: width, minMm: SMALLEST_MM, maxMm: 1000 });
+    }
+    if (index > 0 && at.mm <= atOf(lengths, index - 1).mm) {
+      return no({ code: 'stations.notRising', place: index + 1, at });
+    }
+    const loop = step.section === 'oval' ? oval(width.mm / 2, depth.mm / 2) : box(width.mm / 2, depth.mm / 2);
+    sections.push({ loop: placedLoop(loop, 0, [x, y]), plane: levelPlane(level + at.mm) });
+  }
+  const smooth = step.between === 'smooth' && sections.length > 2;
+  return soundOrNot(blended(kernel, sections, smooth, (role) => faceTag(step.id, role)));
+}
+
+/** Points round an oval: within a hundred-thousandth of it. */
+const OVAL_POINTS = 32;
+
+/** All ovals begin on the right and are evenly spaced, so that what lies straight between two is an oval too. */
+const oval = (a: number, b: number): Loop => [
+  {
+    kind: 'spline',
+    closed: true,
+    even: true,
+    role: 'wall',
+    points: Array.from({ length: OVAL_POINTS }, (_, index): Point => {
+      const turn = (2 * Math.PI * index) / OVAL_POINTS;
+      return [a * Math.cos(turn), b * Math.sin(turn)];
+    }),
+  },
+];
+
+const box = (a: number, b: number): Loop =>
+  cornerLoop([
+    { at: [a, -b], role: 'right' },
+    { at: [a, b], role: 'back' },
+    { at: [-a, b], role: 'left' },
+    { at: [-a, -b], role: 'front' },
+  ]);
+
+/** Half of the shape, beside its axis. */
+function profileOf(
+  step: SettledStepOf<'stations'>,
+  lengths: Lengths,
+  { level }: Stand,
+): Result<Loop, StepFault> {
+  const points: Point[] = [];
+  for (const index of step.rows.keys()) {
+    const [at, diameter] = [atOf(lengths, index), diameterOf(lengths, index)];
+    if (diameter.mm < 0) return no({ code: 'value.outOfRange', length: diameter, minMm: 0, maxMm: 1000 });
+    if (index > 0 && at.mm <= atOf(lengths, index - 1).mm) {
+      return no({ code: 'stations.notRising', place: index + 1, at });
+    }
+    points.push([diameter.mm / 2, level + at.mm]);
+  }
+  const [first, last] = [points[0]!, points.at(-1)!];
+  const axis = ([, z]: Point): Point => [0, z];
+  const line = (from: Point, to: Point, role: string): Curve => ({ kind: 'line', from, to, role });
+  const walls: Curve[] =
+    step.between === 'smooth' && points.length > 2
+      ? [{ kind: 'spline', points, role: 'wall' }]
+      : points.slice(1).map((point, index) => line(points[index]!, point, `wall${index}`));
+  return ok([
+    ...(first[0] > POINT_BELOW_MM ? [line(axis(first), first, 'bottom')] : []),
+    ...walls,
+    ...(last[0] > POINT_BELOW_MM ? [line(last, axis(last), 'top')] : []),
+    line(axis(last), axis(first), 'axis'),
+  ]);
+}

@@ -1,0 +1,87 @@
+import { no, ok } from '@core/fault';
+import { boolean } from '@core/kernel';
+import { takesAway } from '@core/model';
+import { type Vec3, resolveAll, resolveLength, resolvePosition, placeNumbers } from '@core/part';
+import { type StepType, ridge, roomCorners, type Corner, pointIn } from '@core/shaping';
+
+/** Length of the bump along the tongue, as a multiple of how far it stands out: it leads in at 27°. */
+export const BUMP_LENGTHS = 2;
+
+/**
+ * A springy tongue with a bump at its end, or the room for one. Faces: back, front, left, right, top, bottom, catch
+ * (which holds), lead (which slides in).
+ */
+export const tongue: StepType<'tongue'> = {
+  kind: 'tongue',
+  effect: 'any',
+  resolve: (step, numbers) =>
+    resolveAll({
+      length: resolveLength(step.length, 'length', numbers),
+      breadth: resolveLength(step.breadth, 'breadth', numbers),
+      thickness: resolveLength(step.thickness, 'thickness', numbers),
+      bump: resolveLength(step.bump, 'bump', numbers),
+      play: resolvePosition(step.play, 'play', numbers),
+      ...placeNumbers(step, numbers),
+    }),
+  tool(step, lengths, { kernel, stand }) {
+    const [length, breadth, thickness, bump] = ['length', 'breadth', 'thickness', 'bump'].map(
+      (key) => lengths[key]!.mm,
+    ) as [number, number, number, number];
+    const hooked = bump * Math.tan(step.undercut ?? 0);
+    if (BUMP_LENGTHS * bump + Math.max(hooked, 0) >= length) {
+      return no({ code: 'tongue.bumpTooLong', bump: lengths.bump!, lengthMm: length });
+    }
+    const play = lengths.play!.mm;
+    const catchAt = length - BUMP_LENGTHS * bump;
+    const prism = (points: Corner[], broad: number) => ridge(kernel, step, stand, points, broad);
+    if (!takesAway(step.effect)) {
+      return ok(
+        prism(
+          [
+            { at: [0, 0], role: 'ground' },
+            { at: [thickness, 0], role: 'right' },
+            { at: [thickness, catchAt], role: 'catch' },
+            { at: [thickness + bump, catchAt - hooked], role: 'lead' },
+            { at: [thickness, length], role: 'end' },
+            { at: [0, length], role: 'left' },
+          ],
+          breadth,
+        ),
+      );
+    }
+    // The room for one: the tongue and the window of its bump, each wider by the play.
+    const room = (x0: number, x1: number, z0: number, z1: number) =>
+      prism(roomCorners(x0, x1, z0, z1), breadth + 2 * play);
+    const slot = room(-play, thickness + play, -stand.past, length + play);
+    const window = room(0, thickness + bump + play, catchAt - Math.max(hooked, 0) - play, length + play);
+    const both = boolean('fuse', slot, window, true);
+    slot.dispose();
+    window.dispose();
+    return ok(both);
+  },
+  annotate(step, lengths, { stand }) {
+    const at = pointIn(step.turn, stand);
+    const [length, breadth, thickness] = ['length', 'breadth', 'thickness'].map(
+      (key) => lengths[key]!.mm,
+    ) as [number, number, number];
+    const half = breadth / 2;
+    const span = (field: 'length' | 'breadth' | 'thickness', from: Vec3, to: Vec3, out: Vec3) => ({
+      stepId: step.id,
+      field,
+      value: step[field],
+      mm: lengths[field]!.mm,
+      form: 'span' as const,
+      spans: [{ from: at(from), to: at(to), out }],
+      points: [],
+    });
+    if (takesAway(step.effect)) return { annotations: [], centreLines: [] };
+    return {
+      annotations: [
+        span('length', [0, -half, 0], [0, -half, length], [-1, 0, 0]),
+        span('breadth', [0, -half, length], [0, half, length], [0, 0, 1]),
+        span('thickness', [0, -half, length], [thickness, -half, length], [0, -1, 0]),
+      ],
+      centreLines: [],
+    };
+  },
+};
