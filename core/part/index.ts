@@ -25,14 +25,18 @@ export type { Measured, Picked, Thing } from './measured';
 export { type Motion, type Slid, movedPoint } from './motion';
 export type { StepNote, StepOutcome } from './outcome';
 export { RIGHT, TOWARDS, flat, onPicture, round } from './picturePlane';
-export { placeNumbers } from './placeNumbers';
+export { outlineNumbers, type OutlineNumbers } from './outlineNumbers';
+export { placeNumbers, type PlaceNumbers } from './placeNumbers';
 export {
   SMALLEST_MM,
   layoutPlaces,
   resolveAll,
+  resolveEach,
   resolveLength,
   resolvePosition,
   resolveValue,
+  type Known,
+  type PlacedPoint,
 } from './resolve';
 export type { SharpRoot } from './sharpRoot';
 export type { Box, SolidCheck } from './solidCheck';

@@ -2,14 +2,18 @@ import type { NamedLength, Result, StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
 import type { Place } from '@core/model';
 
-import { resolvePosition } from './resolve';
+import { resolveAll, resolvePosition } from './resolve';
 
-/** The place's numbers, to be resolved with the step's own. */
-export const placeNumbers = (
-  place: Place,
-  numbers: EvaluatedRepair,
-): Record<'x' | 'y', Result<NamedLength, StepFault>> & Record<string, Result<NamedLength, StepFault>> => ({
-  x: resolvePosition(place.x, 'place along', numbers),
-  y: resolvePosition(place.y, 'place across', numbers),
-  ...(place.lift ? { lift: resolvePosition(place.lift, 'lift', numbers) } : {}),
-});
+/** The numbers of a place: along it, across it, and how far it is lifted. */
+export interface PlaceNumbers {
+  x: NamedLength;
+  y: NamedLength;
+  lift?: NamedLength | undefined;
+}
+
+export const placeNumbers = (place: Place, numbers: EvaluatedRepair): Result<PlaceNumbers, StepFault> =>
+  resolveAll({
+    x: resolvePosition(place.x, 'place along', numbers),
+    y: resolvePosition(place.y, 'place across', numbers),
+    lift: place.lift && resolvePosition(place.lift, 'lift', numbers),
+  });

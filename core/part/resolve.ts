@@ -53,26 +53,35 @@ function resolvePoint(
   return ok({ what, tag: point.label, mm: roundTo(mm, 0.01) });
 }
 
-/** The points of a layout, placed to a hundredth as each is by itself: `xP` and `yP` for the point labelled P, mm. @param what is laid out. */
+/** A point of a layout, placed. */
+export interface PlacedPoint {
+  label: string;
+  x: NamedLength;
+  y: NamedLength;
+}
+
+/** The points of a layout, placed to a hundredth as each is by itself, mm. @param what is laid out. */
 export function layoutPlaces(
   id: string,
   what: string,
   numbers: EvaluatedRepair,
-): Result<Record<string, NamedLength>, StepFault> {
+): Result<PlacedPoint[], StepFault> {
   const found = numbers.layouts.get(id);
   if (!found) return no({ code: 'value.layoutGone', what });
-  const lengths: Record<string, NamedLength> = {};
-  for (const point of found.solved.points) {
-    for (const axis of ['x', 'y'] as const) {
-      const mm = coordinateOf(found, point.id, axis);
-      if (mm === null) {
-        return no({ code: 'value.pointNotPlaced', what, point: point.label, layout: found.layout.name });
-      }
-      const rounded = roundTo(mm, 0.01);
-      lengths[`${axis}${point.label}`] = { what: `point ${point.label}`, tag: point.label, mm: rounded };
+  const placed: PlacedPoint[] = [];
+  for (const { id: pointId, label } of found.solved.points) {
+    const [x, y] = [coordinateOf(found, pointId, 'x'), coordinateOf(found, pointId, 'y')];
+    if (x === null || y === null) {
+      return no({ code: 'value.pointNotPlaced', what, point: label, layout: found.layout.name });
     }
+    const named = (mm: number): NamedLength => ({
+      what: `point ${label}`,
+      tag: label,
+      mm: roundTo(mm, 0.01),
+    });
+    placed.push({ label, x: named(x), y: named(y) });
   }
-  return ok(lengths);
+  return ok(placed);
 }
 
 /** As resolveValue, for a length that must be at least SMALLEST_MM. */
@@ -105,15 +114,32 @@ function within(
   return no({ code: 'value.outOfRange', length: length.value, minMm, maxMm });
 }
 
-/** The numbers of a step by name, or the first fault among them. */
-export function resolveAll<K extends string>(
-  lengths: Record<K, Result<NamedLength, StepFault>>,
-): Result<Record<K, NamedLength>, StepFault> {
-  const resolved = {} as Record<K, NamedLength>;
-  for (const key of Object.keys(lengths) as K[]) {
-    const length = lengths[key];
-    if (!length.ok) return length;
-    resolved[key] = length.value;
+/** What something stands for that may fail. */
+export type Known<R> = R extends { ok: true; value: infer V } ? V : R extends undefined ? undefined : never;
+
+/** Things that are to be known together, by name; what is left undefined stays so. Or the first fault among them. */
+export function resolveAll<T extends Record<string, Result<unknown, StepFault> | undefined>>(
+  wanted: T,
+): Result<{ [K in keyof T]: Known<T[K]> }, StepFault> {
+  const resolved: Record<string, unknown> = {};
+  for (const [key, one] of Object.entries(wanted)) {
+    if (one === undefined) continue;
+    if (!one.ok) return one;
+    resolved[key] = one.value;
+  }
+  return ok(resolved as { [K in keyof T]: Known<T[K]> });
+}
+
+/** As resolveAll, for each of a list. */
+export function resolveEach<Item, V>(
+  items: readonly Item[],
+  resolve: (item: Item, index: number) => Result<V, StepFault>,
+): Result<V[], StepFault> {
+  const resolved: V[] = [];
+  for (const [index, item] of items.entries()) {
+    const one = resolve(item, index);
+    if (!one.ok) return one;
+    resolved.push(one.value);
   }
   return ok(resolved);
 }

@@ -83,10 +83,8 @@ function withoutBands(data: unknown, numbers: EvaluatedRepair): unknown {
 function placesOf(layout: string, numbers: EvaluatedRepair): { x: Value; y: Value }[] {
   const places = layoutPlaces(layout, 'places', numbers);
   if (!places.ok) return [];
-  return Object.keys(places.value)
-    .filter((key) => key.startsWith('x'))
-    .map((key) => ({
-      x: numberValue(roundTo(places.value[key]!.mm, 0.01)),
-      y: numberValue(roundTo(places.value[`y${key.slice(1)}`]!.mm, 0.01)),
-    }));
+  return places.value.map(({ x, y }) => ({
+    x: numberValue(roundTo(x.mm, 0.01)),
+    y: numberValue(roundTo(y.mm, 0.01)),
+  }));
 }

@@ -10,38 +10,36 @@ import {
 } from '@core/kernel';
 import type { SettledStepOf } from '@core/model';
 import { faceTag, stepOfTag } from '@core/part';
+import type { LengthsOf } from '@core/steps/kinds';
 
 import { dressed, dressedInTurn, type Dressing } from './dressing';
 import { edgesOfRule } from './edgeRules';
 import { copiesLeftOut, wordsOf } from './picks';
-import type { StepInput } from './stepKind';
+import type { BuiltStep, StepInput } from './stepKind';
 
 /** The length of an ease on the second face of each edge; null where both are alike. */
 export function otherOf(
-  step: SettledStepOf<'ease'>,
-  size: NamedLength,
-  other: NamedLength | undefined,
+  { other: how }: SettledStepOf<'ease'>,
+  { size, other }: LengthsOf<'ease'>,
 ): number | null {
-  const angle = step.other && 'angle' in step.other ? step.other.angle : null;
+  const angle = how && 'angle' in how ? how.angle : null;
   return other?.mm ?? (angle === null ? null : size.mm * Math.tan(angle));
 }
 
 /** A step that was built, done once more on edges that it has not worked on yet: those of copies that came since. */
 export function dressedAgain(
-  step: SettledStepOf<'ease'> | SettledStepOf<'round'>,
-  lengths: Readonly<Record<string, NamedLength>>,
+  of: BuiltStep<'ease'> | BuiltStep<'round'>,
   input: StepInput,
 ): Result<TaggedSolid, StepFault> {
-  const size = lengths.size!;
-  const otherMm = step.kind === 'ease' ? otherOf(step, size, lengths.other) : null;
-  return build(step, size, input, otherMm, true);
+  const otherMm = of.kind === 'ease' ? otherOf(of.step, of.lengths) : null;
+  return dressedStep(of.step, of.lengths.size, input, otherMm, true);
 }
 
 /** What is left of the face between the edges of a full round, half of it, mm: less than anybody sees or measures. */
 const FULL_ROUND_MM = 1e-5;
 
 /** @param otherMm of an ease: its length on the second face of each edge; null for the same on both. */
-export function build(
+export function dressedStep(
   step: SettledStepOf<'ease'> | SettledStepOf<'round'>,
   size: NamedLength,
   { before, earlier, note }: StepInput,

@@ -3,23 +3,32 @@ export { blended } from './blended';
 export { halvesOf, isFlat, isRoundAbout, turnOnComingBack } from './closedRun';
 export { cornerFills } from './cornerFill';
 export { drafted } from './drafted';
-export { build, dressedAgain, otherOf } from './dress';
+export { dressedAgain, dressedStep, otherOf } from './dress';
 export { edgesOfRule } from './edgeRules';
 export { isHollow } from './edgeTurn';
 export { emptiedFaces } from './emptied';
 export { facePlate } from './facePlate';
-export { withDepthOfFloor } from './floors';
+export { depthOfFloor } from './floors';
 export { type OffsetWay, grown, keepsAny, offsetWays, vanishingRounds } from './grown';
 export { grownBy } from './grownBy';
 export { cutFrom } from './joinTo';
-export { frameOfOutline, knownLoop, loopHere, mapBetween, outlineNumbers, regionHere } from './outlineHere';
+export { frameOfOutline, knownLoop, loopHere, mapBetween, regionHere } from './outlineHere';
 export { isOwnImage } from './ownImage';
 export { faceOfPick, wordsOf } from './picks';
 export { reach } from './reach';
 export { type Corner, ridge, roomCorners } from './ridge';
 export { drawnRound, roundTool, visibleReach } from './roundTool';
 export { standOf } from './standOf';
-export type { OtherBody, StepInput, StepNumbers, StepType, Surroundings } from './stepKind';
+export type {
+  BuiltStep,
+  Drawn,
+  OtherBody,
+  StepInput,
+  StepNumbers,
+  StepSolid,
+  Surroundings,
+  VolumeBound,
+} from './stepKind';
 export { type PathPiece, bentPath, sharpestBend, swept } from './swept';
 export { type Mouth, threadedRod } from './threaded';
 export { POINT_BELOW_MM, acrossAnnotation, line, middleCross, turnedSolid } from './turnedRound';

@@ -1,7 +1,6 @@
-import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
-import type { EvaluatedRepair } from '@core/fit';
+import { no, ok, type Result, type StepFault } from '@core/fault';
 import { boundingBox, type Kernel, frameOnFace, scoped, type TaggedSolid } from '@core/kernel';
-import { isValue, type OutlineShape, type SettledOutline } from '@core/model';
+import { type OutlineShape, type SettledOutline } from '@core/model';
 import {
   loopOf,
   placedRegion,
@@ -11,71 +10,16 @@ import {
   type PlaneMap,
   type Region,
 } from '@core/outline';
-import { dot, toWorld, WORLD, type Frame, layoutPlaces, resolveLength, resolvePosition } from '@core/part';
+import { dot, toWorld, WORLD, type Frame, type OutlineNumbers } from '@core/part';
 
 import { offsetRegion, regionOfFace } from './outlineOnPart';
 import { faceOfPick } from './picks';
 import { silhouetteOf } from './silhouette';
 import type { StepInput } from './stepKind';
 
-/** What the numbers of outlines are called in sentences. */
-const OUTLINE_WORDS: Record<string, string> = {
-  cornerRadius: 'corner radius',
-  across: 'measure across',
-  inner: 'inner diameter',
-  outer: 'outer diameter',
-  x: 'place to the right',
-  y: 'place to the back',
-  body: 'height below the teeth',
-  by: 'way out',
-  rim: 'ease of the rim',
-};
-
-/** Those that may be zero or less. */
-const MAY_BE_ZERO = new Set(['cornerRadius', 'x', 'y', 'inner', 'backlash', 'by']);
-
-/** The numbers of an outline, by their path in it: `diameter`, `points.2.x`. @param prefix put before each path. */
-export function outlineNumbers(
-  outline: OutlineShape,
-  numbers: EvaluatedRepair,
-  prefix = '',
-): Record<string, Result<NamedLength, StepFault>> {
-  const resolved: Record<string, Result<NamedLength, StepFault>> = {};
-  const look = (data: object, path: string): void => {
-    for (const [key, inside] of Object.entries(data) as [string, unknown][]) {
-      if (typeof inside !== 'object' || inside === null) continue;
-      if (!isValue(inside)) {
-        look(inside, `${path}${key}.`);
-        continue;
-      }
-      const resolve = MAY_BE_ZERO.has(key) ? resolvePosition : resolveLength;
-      resolved[path + key] = resolve(inside, OUTLINE_WORDS[key] ?? key, numbers);
-    }
-  };
-  look(outline, prefix);
-  if (outline.shape === 'layoutHull') {
-    const places = layoutPlaces(outline.layout, 'band', numbers);
-    if (!places.ok) return { ...resolved, [`${prefix}at`]: places };
-    for (const [key, length] of Object.entries(places.value)) resolved[`${prefix}at.${key}`] = ok(length);
-  }
-  return resolved;
-}
-
-const inside = (all: Readonly<Record<string, NamedLength>>, prefix: string) =>
-  prefix === ''
-    ? all
-    : Object.fromEntries(
-        Object.entries(all).flatMap(([key, length]) =>
-          key.startsWith(prefix) ? [[key.slice(prefix.length), length]] : [],
-        ),
-      );
-
-/** The loop of an outline whose numbers stand among others, or what is wrong with it. */
-export const knownLoop = (
-  outline: SettledOutline,
-  all: Readonly<Record<string, NamedLength>>,
-  prefix = '',
-): Result<Loop, StepFault> => loopOf({ ...outline, lengths: inside(all, prefix) } as KnownOutline);
+/** The loop of an outline by its numbers, or what is wrong with it. */
+export const knownLoop = (outline: SettledOutline, lengths: OutlineNumbers): Result<Loop, StepFault> =>
+  loopOf({ ...outline, lengths } as KnownOutline);
 
 /** What an outline may be taken from. */
 type OutlineInput = Pick<StepInput, 'kernel' | 'before' | 'earlier' | 'bodyOf'>;
@@ -83,11 +27,9 @@ type OutlineInput = Pick<StepInput, 'kernel' | 'before' | 'earlier' | 'bodyOf'>;
 /** The region of an outline, which may be taken from a step or a face that is there. */
 export function regionHere(
   outline: SettledOutline,
-  all: Readonly<Record<string, NamedLength>>,
+  lengths: OutlineNumbers,
   input: OutlineInput,
-  prefix = '',
 ): Result<Region, StepFault> {
-  const lengths = inside(all, prefix);
   if (outline.shape !== 'offset') return regionOf({ ...outline, lengths } as KnownOutline);
   const { of } = outline;
   const there = onBodyOf(outline, input);
@@ -151,11 +93,10 @@ export function mapBetween(from: Frame, to: Frame): PlaneMap | null {
 /** As regionHere, for what takes no holes. */
 export function loopHere(
   outline: SettledOutline,
-  all: Readonly<Record<string, NamedLength>>,
+  lengths: OutlineNumbers,
   input: OutlineInput,
-  prefix = '',
 ): Result<Loop, StepFault> {
-  const region = regionHere(outline, all, input, prefix);
+  const region = regionHere(outline, lengths, input);
   if (!region.ok) return region;
   return region.value.holes.length > 0 ? no({ code: 'outline.hasHoles' }) : ok(region.value.outer);
 }
@@ -185,23 +126,24 @@ function wholeRegion({ kernel, before }: OutlineInput): Result<Region, StepFault
 function regionOfStep(id: string, input: OutlineInput): Result<Region, StepFault> {
   const of = input.earlier.get(id);
   if (!of) return no({ code: 'step.pickLost', lookingFor: 'the step whose outline it takes' });
-  const plain = (shape: 'circle' | 'rectangle') => regionOf({ shape, lengths: of.lengths });
-  const { step } = of;
-  switch (step.kind) {
+  const { kind, step, lengths, place } = of;
+  switch (kind) {
     case 'raise': {
-      const region = regionHere(step.outline, of.lengths, input);
+      const region = regionHere(step.outline, lengths.outline, input);
       return region.ok ? ok(placedRegion(region.value, step.turn, [0, 0])) : region;
     }
     case 'spin':
     case 'run':
-      return regionHere(step.outline, of.lengths, input, 'outline.');
-    case 'plate':
-      return plain('rectangle');
+      return regionHere(step.outline, lengths.outline, input);
+    case 'plate': {
+      const { length, breadth, cornerRadius } = lengths;
+      return regionOf({ shape: 'rectangle', lengths: { length, breadth, cornerRadius } });
+    }
     case 'turn':
     case 'peg':
     case 'drill':
-      return plain('circle');
+      return regionOf({ shape: 'circle', lengths: { diameter: lengths.diameter } });
     default:
-      return no({ code: 'outline.noneOfStep', place: of.place });
+      return no({ code: 'outline.noneOfStep', place });
   }
 }

@@ -1,4 +1,4 @@
-import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { no, ok, type Result, type StepFault } from '@core/fault';
 import { frameOnFace, scoped, type TaggedSolid } from '@core/kernel';
 import type { FromStep, MeasuredFrom, Place, Side } from '@core/model';
 import {
@@ -14,6 +14,7 @@ import {
   type Frame,
   OVERRUN_MM,
   type Stand,
+  type PlaceNumbers,
 } from '@core/part';
 
 import { faceOfPick } from './picks';
@@ -31,7 +32,7 @@ const NORMALS: Record<Side, Vec3> = {
 /** Works out where a step stands on what is there. */
 export function standOf(
   place: Place<number>,
-  lengths: Record<string, NamedLength>,
+  numbers: PlaceNumbers,
   {
     before,
     box,
@@ -58,8 +59,8 @@ export function standOf(
     return toWorld(frame, [...at, level]);
   };
   const on = place.on ?? 'top';
-  const [x, y] = [lengths.x!.mm, lengths.y!.mm];
-  const lift = lengths.lift?.mm ?? 0;
+  const [x, y] = [numbers.x.mm, numbers.y.mm];
+  const lift = numbers.lift?.mm ?? 0;
   let stand: Omit<Stand, 'past'>;
   if (typeof on === 'string') {
     const frame = on === 'top' || on === 'bottom' ? WORLD : frameFacing([0, 0, 0], NORMALS[on]);

@@ -1,8 +1,8 @@
-import type { NamedLength, Result, StepFault } from '@core/fault';
-import type { EvaluatedRepair } from '@core/fit';
+import type { Result, StepFault } from '@core/fault';
 import type { Kernel, TaggedSolid } from '@core/kernel';
-import type { SettledStep, SettledStepOf, StepKind } from '@core/model';
+import type { SettledStepOf, StepKind } from '@core/model';
 import type { Annotation, CentreLine, Box, Stand, Affine, StepNote } from '@core/part';
+import type { LengthsOf } from '@core/steps/kinds';
 import type { Font } from '@core/text';
 
 /** Another body of the repair, as it was just built. */
@@ -48,46 +48,48 @@ export interface StepInput extends Surroundings {
   toolOf(of: StepNumbers): Result<TaggedSolid, StepFault> | null;
 }
 
-/** A step's numbers, all resolved, with its kind. */
-export interface StepNumbers {
-  kind: StepKind;
-  step: SettledStep;
+/** A step of a kind that was built: its numbers, all resolved, and where it stands. */
+export interface BuiltStep<K extends StepKind> {
+  kind: K;
+  step: SettledStepOf<K>;
   /** Its place in the recipe, from 1. */
   place: number;
   /** Where it stands. */
   stand: Stand;
   /** It took something away. */
   cuts: boolean;
-  lengths: Readonly<Record<string, NamedLength>>;
+  lengths: LengthsOf<K>;
+}
+export type StepNumbers = { [K in StepKind]: BuiltStep<K> }[StepKind];
+
+/** How the volume may change by a step, checked after building. */
+export type VolumeBound = 'adds' | 'cuts' | 'dresses';
+
+/** How a kind of step is built and drawn. The two never look at each other's inside: all they share is the numbers. */
+export interface StepSolid<K extends StepKind> {
+  /** Bound on how the volume may change; left out, what its effect says. */
+  bound?: VolumeBound | ((step: SettledStepOf<K>, earlier: StepInput['earlier']) => VolumeBound);
+  /** Faces that it makes may come to lie in others, and be made one with them. */
+  merges?: true;
+  /** Other steps whose numbers it is built from. */
+  restsOn?(step: SettledStepOf<K>): readonly string[];
+  /** Its lengths once it is known where it stands. */
+  settled?(step: SettledStepOf<K>, lengths: LengthsOf<K>, stand: Stand): Result<LengthsOf<K>, StepFault>;
+  /** The solid that the step adds or takes away. Steps that work on what is there have `build` instead. */
+  tool?(step: SettledStepOf<K>, lengths: LengthsOf<K>, input: StepInput): Result<TaggedSolid, StepFault>;
+  build?(step: SettledStepOf<K>, lengths: LengthsOf<K>, input: StepInput): Result<TaggedSolid, StepFault>;
+  /** What it is called when there is nothing yet for it to work on. */
+  verb?: string;
+  /** Where it takes what was there before, for what stood on it or is drawn of it; null if it stays in place. */
+  carries?(step: SettledStepOf<K>, lengths: LengthsOf<K>): Affine | null;
+  /** What the picture shows of it; nothing if left out. */
+  annotate?(step: SettledStepOf<K>, lengths: LengthsOf<K>, place: AnnotationPlace): Drawn;
 }
 
-/**
- * What has to be known about a kind of step. `resolve` gives it numbers, `build` the solid, `annotate` what
- * the picture shows of it. The three never look at each other's inside: all they share is the numbers.
- */
-export interface StepType<K extends StepKind> {
-  kind: K;
-  /** Bound on how the volume may change, checked after building. */
-  effect: 'adds' | 'cuts' | 'dresses' | 'any';
-  resolve(step: SettledStepOf<K>, numbers: EvaluatedRepair): Result<Record<string, NamedLength>, StepFault>;
-  /** The solid that the step adds or takes away. Steps that work on what is there have `build` instead. */
-  tool?(
-    step: SettledStepOf<K>,
-    lengths: Record<string, NamedLength>,
-    input: StepInput,
-  ): Result<TaggedSolid, StepFault>;
-  build?(
-    step: SettledStepOf<K>,
-    lengths: Record<string, NamedLength>,
-    input: StepInput,
-  ): Result<TaggedSolid, StepFault>;
-  /** Where it takes what was there before, for what stood on it or is drawn of it; null if it stays in place. */
-  carries?(step: SettledStepOf<K>, lengths: Readonly<Record<string, NamedLength>>): Affine | null;
-  annotate(
-    step: SettledStepOf<K>,
-    lengths: Record<string, NamedLength>,
-    place: AnnotationPlace,
-  ): { annotations: Annotation[]; centreLines: CentreLine[] };
+/** Sizes and centre lines of a step. */
+export interface Drawn {
+  annotations: Annotation[];
+  centreLines: CentreLine[];
 }
 
 /** What an annotation may know of the solid it stands on. */

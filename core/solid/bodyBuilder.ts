@@ -19,11 +19,12 @@ import {
   effectOf,
   isThere,
   placeOf,
-  repeatedBy,
   type Body,
   type Place,
   type SettledStep,
   type Step,
+  type StepKind,
+  factsOf,
 } from '@core/model';
 import {
   type Annotation,
@@ -38,16 +39,18 @@ import {
   type Stand,
   type StepNote,
   type StepOutcome,
+  type PlaceNumbers,
 } from '@core/part';
 import {
-  withDepthOfFloor,
   standOf,
   type StepInput,
   type StepNumbers,
   type Surroundings,
   frameOfOutline,
+  type Drawn,
 } from '@core/shaping';
-import { buildStep, placedTool, stepTypeOf } from '@core/steps/solids';
+import { buildStep, placedTool, solidOf } from '@core/steps/solids';
+import { type LengthsOf, resolveStep } from '@core/steps/kinds';
 
 import { boundOf, findFault, isRisky } from './stepChecks';
 
@@ -171,7 +174,7 @@ export class BodyBuilder {
       const mayOverlap =
         fault.code === 'step.touchesAtEdge' &&
         !this.#hairs.has(own) &&
-        stepTypeOf(numbers.kind).tool !== undefined &&
+        factsOf(numbers.step).makes === 'solid' &&
         effectOf(numbers.step) === 'add';
       if (!mayOverlap) {
         this.#cutChain(index);
@@ -237,7 +240,7 @@ export class BodyBuilder {
     let drawn: Pick<Built, 'annotations' | 'centreLines'>[] = [];
     for (const { numbers } of this.#chain) {
       const { stand, lengths, step } = numbers;
-      const own = stepTypeOf(step.kind).annotate(step as never, lengths, { stand, earlier });
+      const own = solidOf(step.kind).annotate?.(step, lengths, { stand, earlier }) ?? NOTHING_DRAWN;
       const taken = taking(numbers);
       if (taken) drawn = drawn.map((one) => drawnInWorld(one, { frame: taken }));
       drawn.push(drawnInWorld(own, stand));
@@ -259,11 +262,10 @@ export class BodyBuilder {
     const settled = settledStep(written, numbers);
     if (!settled.ok) return settled;
     const step = settled.value;
-    const type = stepTypeOf(step.kind);
-    const resolved = type.resolve(step as never, numbers);
+    const type = solidOf(step.kind);
+    const resolved = resolveStep(step, numbers);
     if (!resolved.ok) return resolved;
-    // A repeat is made of what another step made.
-    const of = step.kind === 'repeat' ? repeatedBy(step).map((id) => earlier.get(id) ?? null) : null;
+    const of = type.restsOn?.(step).map((id) => earlier.get(id) ?? null) ?? null;
     const keysOfOthers: string[] = [];
     for (const id of bodiesUsedBy(step)) {
       const other = surroundings.bodyOf(id, step.kind === 'body' ? step.byFits : false);
@@ -283,10 +285,12 @@ export class BodyBuilder {
     const there = { before: before?.solid ?? null, box: before?.box ?? null, earlier };
     const place = placeOf(step);
     const stand = place
-      ? this.#attempt(() => this.#standOf(step, place, resolved.value, { ...there, ...surroundings }))
+      ? this.#attempt(() =>
+          this.#standOf(step, place, placeIn(resolved.value), { ...there, ...surroundings }),
+        )
       : ok(plainStand(there.box));
     if (!stand.ok) return stand;
-    const lengths = withDepthOfFloor(step, resolved.value, stand.value);
+    const lengths = type.settled?.(step, resolved.value, stand.value) ?? resolved;
     if (!lengths.ok) return lengths;
     const notes: StepNote[] = [];
     const input: StepInput = {
@@ -303,14 +307,14 @@ export class BodyBuilder {
           ? null
           : placedTool(of.step, of.lengths, { ...input, stand: of.stand }),
     };
-    const effect = boundOf(step, type.effect, earlier);
+    const bound = boundOf(step, earlier);
     const attempt = (merge: boolean): Result<{ solid: TaggedSolid; check: SolidCheck }, StepFault> => {
       notes.length = 0;
       const made = this.#attempt(() => buildStep(step, lengths.value, { ...input, merge }));
       if (!made.ok) return made;
       const solid = made.value;
       const check = guarded(this.kernel, () => checkSolid(this.kernel, solid.shape));
-      const fault = findFault(check, before?.check ?? null, effect);
+      const fault = findFault(check, before?.check ?? null, bound);
       if (!fault) return ok({ solid, check });
       solid.dispose();
       return no(fault);
@@ -340,9 +344,10 @@ export class BodyBuilder {
         step,
         place: number,
         stand: input.stand,
-        cuts: effect === 'cuts',
+        cuts: bound === 'cuts',
         lengths: lengths.value,
-      },
+        // Kind, step and lengths belong together: they were settled and resolved from one step.
+      } as StepNumbers,
     });
     return ok({ reused: false });
   }
@@ -351,19 +356,17 @@ export class BodyBuilder {
   #standOf(
     step: SettledStep,
     place: Place<number>,
-    lengths: StepNumbers['lengths'],
+    numbers: PlaceNumbers,
     there: Pick<StepInput, 'before' | 'box' | 'earlier' | 'bodyOf'>,
   ): Result<Stand, StepFault> {
-    if (!isThere(place) || !('outline' in step) || !step.outline) return standOf(place, lengths, there);
+    if (!isThere(place) || !('outline' in step) || !step.outline) return standOf(place, numbers, there);
     const taken = frameOfOutline(step.outline, { kernel: this.kernel, ...there });
-    return taken.ok ? standOf(place, lengths, { ...there, taken: taken.value }) : taken;
+    return taken.ok ? standOf(place, numbers, { ...there, taken: taken.value }) : taken;
   }
 
   /** For the picture of a step that failed: where its tool would have been. */
   #outlineOfTool(step: SettledStep, lengths: StepNumbers['lengths'], input: StepInput): Float32Array | null {
-    const tool = this.#attempt(
-      () => placedTool(step, { ...lengths }, input) ?? no({ code: 'step.nothingLeft' }),
-    );
+    const tool = this.#attempt(() => placedTool(step, lengths, input) ?? no({ code: 'step.nothingLeft' }));
     if (!tool.ok) return null;
     const edges = edgesOf(this.kernel, tool.value.shape, SCREEN_QUALITY);
     tool.value.dispose();
@@ -400,8 +403,7 @@ export class BodyBuilder {
 }
 
 /** Where a step takes what was there before it; null if it stays. */
-const taking = ({ step, lengths }: StepNumbers) =>
-  stepTypeOf(step.kind).carries?.(step as never, lengths) ?? null;
+const taking = ({ step, lengths }: StepNumbers) => solidOf(step.kind).carries?.(step, lengths) ?? null;
 
 /** Adds a step to those before the next one: they go where it takes them. */
 function addTo(earlier: Map<string, StepNumbers>, numbers: StepNumbers): void {
@@ -413,8 +415,16 @@ function addTo(earlier: Map<string, StepNumbers>, numbers: StepNumbers): void {
 }
 
 /** Steps that make one face of several, where they lie in one another. */
-const mergesFaces = ({ kind }: Step): boolean =>
-  stepTypeOf(kind).tool !== undefined || kind === 'repeat' || kind === 'mirror';
+const mergesFaces = (step: SettledStep): boolean =>
+  factsOf(step).makes === 'solid' || solidOf(step.kind).merges === true;
+
+const NOTHING_DRAWN: Drawn = { annotations: [], centreLines: [] };
+
+/** The numbers of a step's place. */
+const placeIn = (lengths: LengthsOf<StepKind>): PlaceNumbers =>
+  'place' in lengths ? lengths.place : AT_ORIGIN;
+const ZERO = { what: 'place', tag: null, mm: 0 };
+const AT_ORIGIN: PlaceNumbers = { x: ZERO, y: ZERO };
 
 /** How far a tool is made to overlap what it would touch along a line, mm: a micrometre, a tenth of what anybody measures. */
 const HAIR_MM = 0.001;

@@ -1,4 +1,7 @@
-import type { Step, StepKind, StepOf } from '@core/model';
+import type { Result, StepFault } from '@core/fault';
+import type { EvaluatedRepair } from '@core/fit';
+import type { SettledStep, SettledStepOf, Step, StepKind, StepOf } from '@core/model';
+import type { Known } from '@core/part';
 import type { Option, SentenceContext, SentencePart } from '@core/sentence';
 
 import * as turn from './turn';
@@ -39,9 +42,11 @@ export interface KindOfStep<K extends StepKind> {
   /** What could be added to it and mostly is not. */
   more?(step: StepOf<K>): Option[];
   first(values: FirstValues): StepOf<K>;
+  /** Its lengths, mm, or what is wrong with the first. */
+  resolve(step: SettledStepOf<K>, numbers: EvaluatedRepair): Result<object, StepFault>;
 }
 
-const KINDS: { [K in StepKind]: KindOfStep<K> } = {
+const KINDS = {
   turn,
   plate,
   raise,
@@ -70,7 +75,10 @@ const KINDS: { [K in StepKind]: KindOfStep<K> } = {
   faces,
   move,
   split,
-};
+} satisfies { [K in StepKind]: KindOfStep<K> };
+
+/** The lengths of a step of a kind, as its solid and its drawing take them. */
+export type LengthsOf<K extends StepKind> = Known<ReturnType<(typeof KINDS)[K]['resolve']>>;
 
 /** The kind of a step, for the step itself. */
 export const kindOf = (step: Step): KindOfStep<StepKind> =>
@@ -79,3 +87,10 @@ export const menuOf = (kind: StepKind): KindOfStep<StepKind>['menu'] => KINDS[ki
 
 /** A step of a kind, with numbers guessed from what is there. */
 export const firstOf = (kind: StepKind, values: FirstValues): Step => KINDS[kind].first(values);
+
+/** The lengths of a step, mm, or what is wrong with the first. */
+export const resolveStep = (
+  step: SettledStep,
+  numbers: EvaluatedRepair,
+): Result<LengthsOf<StepKind>, StepFault> =>
+  kindOf(step as Step).resolve(step, numbers) as Result<LengthsOf<StepKind>, StepFault>;

@@ -1,86 +1,80 @@
-import { ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { ok, type Result, type StepFault } from '@core/fault';
 import { boundingBox, broughtTo, placedAnew, type TaggedSolid } from '@core/kernel';
 import { effectOf, type SettledStep, type StepKind } from '@core/model';
-import { stretched, type StepInput, type StepType, applied } from '@core/shaping';
+import { applied, stretched, type StepInput, type StepSolid } from '@core/shaping';
 
-import { ball } from './ball/solid';
-import { blend } from './blend/solid';
-import { body } from './body/solid';
-import { bump } from './bump/solid';
-import { cone } from './cone/solid';
-import { drill } from './drill/solid';
-import { ease } from './ease/solid';
-import { faces } from './faces/solid';
-import { groove } from './groove/solid';
-import { hollow } from './hollow/solid';
-import { mirror } from './mirror/solid';
-import { move } from './move/solid';
-import { peg } from './peg/solid';
-import { plate } from './plate/solid';
-import { raise } from './raise/solid';
-import { repeat } from './repeat/solid';
-import { ring } from './ring/solid';
-import { round } from './round/solid';
-import { run } from './run/solid';
-import { spin } from './spin/solid';
-import { split } from './split/solid';
-import { stations } from './stations/solid';
-import { taper } from './taper/solid';
-import { text } from './text/solid';
-import { thread } from './thread/solid';
-import { tongue } from './tongue/solid';
-import { turn } from './turn/solid';
-import { wedge } from './wedge/solid';
+import { solid as turn } from './turn/solid';
+import { solid as plate } from './plate/solid';
+import { solid as raise } from './raise/solid';
+import { solid as peg } from './peg/solid';
+import { solid as stations } from './stations/solid';
+import { solid as blend } from './blend/solid';
+import { solid as run } from './run/solid';
+import { solid as wedge } from './wedge/solid';
+import { solid as cone } from './cone/solid';
+import { solid as ball } from './ball/solid';
+import { solid as ring } from './ring/solid';
+import { solid as spin } from './spin/solid';
+import { solid as tongue } from './tongue/solid';
+import { solid as bump } from './bump/solid';
+import { solid as text } from './text/solid';
+import { solid as drill } from './drill/solid';
+import { solid as thread } from './thread/solid';
+import { solid as groove } from './groove/solid';
+import { solid as body } from './body/solid';
+import { solid as repeat } from './repeat/solid';
+import { solid as mirror } from './mirror/solid';
+import { solid as ease } from './ease/solid';
+import { solid as round } from './round/solid';
+import { solid as hollow } from './hollow/solid';
+import { solid as taper } from './taper/solid';
+import { solid as faces } from './faces/solid';
+import { solid as move } from './move/solid';
+import { solid as split } from './split/solid';
+import type { LengthsOf } from './kinds';
 
-const STEP_TYPES: { [K in StepKind]: StepType<K> } = {
+const SOLIDS: { [K in StepKind]: StepSolid<K> } = {
   turn,
   plate,
-  peg,
   raise,
-  wedge,
-  spin,
+  peg,
+  stations,
   blend,
   run,
-  thread,
-  text,
-  tongue,
-  bump,
-  body,
-  faces,
-  taper,
-  move,
-  split,
+  wedge,
   cone,
   ball,
   ring,
-  groove,
+  spin,
+  tongue,
+  bump,
+  text,
   drill,
-  stations,
+  thread,
+  groove,
+  body,
   repeat,
   mirror,
-  hollow,
   ease,
   round,
+  hollow,
+  taper,
+  faces,
+  move,
+  split,
 };
 
-/** What is known about the kind of a step. */
-export function stepTypeOf<K extends StepKind>(kind: K): StepType<K> {
-  return STEP_TYPES[kind] as unknown as StepType<K>;
-}
-
-/** What a step is called when there is nothing yet for it to work on. */
-const VERBS: Partial<Record<StepKind, string>> = { drill: 'Drill', groove: 'Cut', peg: 'Raise' };
+/** How a step of a kind is built and drawn. */
+export const solidOf = <K extends StepKind>(kind: K): StepSolid<K> => SOLIDS[kind] as unknown as StepSolid<K>;
 
 /** What a step makes, at its place; null for one that works on what is there. */
 export function placedTool(
   step: SettledStep,
-  lengths: Record<string, NamedLength>,
+  lengths: LengthsOf<StepKind>,
   input: StepInput,
 ): Result<TaggedSolid, StepFault> | null {
-  const type = stepTypeOf(step.kind);
-  if (!type.tool) return null;
-  const made = type.tool(step as never, lengths, input);
-  return made.ok ? ok(broughtTo(input.stand, widened(made.value, input))) : made;
+  const made = solidOf(step.kind).tool?.(step, lengths, input) ?? null;
+  return made?.ok ? ok(broughtTo(input.stand, widened(made.value, input))) : made;
 }
 
 /** A tool that is a hair wider or narrower, about its own middle. Takes it over. */
@@ -102,12 +96,11 @@ function widened(tool: TaggedSolid, { kernel, hair }: StepInput): TaggedSolid {
 /** The solid after a step. */
 export function buildStep(
   step: SettledStep,
-  lengths: Record<string, NamedLength>,
+  lengths: LengthsOf<StepKind>,
   input: StepInput,
 ): Result<TaggedSolid, StepFault> {
+  const { build, verb = 'Cut out' } = solidOf(step.kind);
   const tool = placedTool(step, lengths, input);
-  if (!tool) return stepTypeOf(step.kind).build!(step as never, lengths, input);
-  return tool.ok
-    ? applied(effectOf(step), input.before, tool.value, VERBS[step.kind] ?? 'Cut out', input.merge)
-    : tool;
+  if (!tool) return build!(step, lengths, input);
+  return tool.ok ? applied(effectOf(step), input.before, tool.value, verb, input.merge) : tool;
 }

@@ -1,19 +1,10 @@
-import { resolveAll, resolveLength, resolvePosition, placeNumbers } from '@core/part';
-import { type StepType, line, turnedSolid, acrossAnnotation, middleCross } from '@core/shaping';
+import { type StepSolid, line, turnedSolid, acrossAnnotation, middleCross } from '@core/shaping';
 
 /** Ball. Its face: wall. */
-export const ball: StepType<'ball'> = {
-  kind: 'ball',
-  effect: 'any',
-  resolve: (step, numbers) =>
-    resolveAll({
-      diameter: resolveLength(step.diameter, 'diameter', numbers),
-      up: resolvePosition(step.up, 'height of its middle', numbers),
-      ...placeNumbers(step, numbers),
-    }),
+export const solid: StepSolid<'ball'> = {
   tool(step, lengths, input) {
-    const radius = lengths.diameter!.mm / 2;
-    const middle = input.stand.level + lengths.up!.mm;
+    const radius = lengths.diameter.mm / 2;
+    const middle = input.stand.level + lengths.up.mm;
     return turnedSolid(
       step,
       [
@@ -30,13 +21,13 @@ export const ball: StepType<'ball'> = {
     );
   },
   annotate(step, lengths, { stand }) {
-    const middle = stand.level + lengths.up!.mm;
+    const middle = stand.level + lengths.up.mm;
     const [x, y] = stand.at;
     return {
       annotations: [
-        acrossAnnotation(step.id, 'diameter', step.diameter, lengths.diameter!.mm, [x, y, middle]),
+        acrossAnnotation(step.id, 'diameter', step.diameter, lengths.diameter.mm, [x, y, middle]),
       ],
-      centreLines: middleCross([x, y, middle], lengths.diameter!.mm / 2),
+      centreLines: middleCross([x, y, middle], lengths.diameter.mm / 2),
     };
   },
 };

@@ -1,8 +1,8 @@
-import { no, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { no } from '@core/fault';
 import { type Plane, soundOrNot } from '@core/kernel';
 import { evenedLoops, placedLoop, type Loop } from '@core/outline';
-import { type Vec3, resolveAll, resolvePosition, placeNumbers, faceTag } from '@core/part';
-import { blended, type StepType, loopHere, outlineNumbers } from '@core/shaping';
+import { type Vec3, faceTag } from '@core/part';
+import { blended, type StepSolid, loopHere } from '@core/shaping';
 
 /** A plane through a point, leaned about the way to its right, radians. */
 const leaningPlane = ([mx, my, mz]: Vec3, tilt: number): Plane => ({
@@ -16,35 +16,18 @@ function shifted(loop: Loop, by: number): Loop {
 }
 
 /** From outline to outline, upwards. Faces: bottom, top, those of the lower outline of each band, and side. */
-export const blend: StepType<'blend'> = {
-  kind: 'blend',
-  effect: 'any',
-  resolve(step, numbers) {
-    const lengths: Record<string, Result<NamedLength, StepFault>> = placeNumbers(step, numbers);
-    for (const [index, { outline, at, x, y }] of step.sections.entries()) {
-      const prefix = `sections.${index}.`;
-      Object.assign(lengths, outlineNumbers(outline, numbers, `${prefix}outline.`));
-      lengths[`${prefix}at`] = resolvePosition(at, `height of outline ${index + 1}`, numbers);
-      lengths[`${prefix}x`] = resolvePosition(x, 'place to the right', numbers);
-      lengths[`${prefix}y`] = resolvePosition(y, 'place to the back', numbers);
-    }
-    return resolveAll(lengths);
-  },
+export const solid: StepSolid<'blend'> = {
   tool(step, lengths, input) {
     const { kernel, stand } = input;
     const sections: { loop: Loop; plane: Plane }[] = [];
     for (const [index, { outline, turn, tilt = 0 }] of step.sections.entries()) {
-      const prefix = `sections.${index}.`;
-      const at = lengths[`${prefix}at`]!;
-      if (index > 0 && at.mm <= lengths[`sections.${index - 1}.at`]!.mm) {
+      const { at, x, y, outline: numbers } = lengths.sections[index]!;
+      if (index > 0 && at.mm <= lengths.sections[index - 1]!.at.mm) {
         return no({ code: 'stations.notRising', place: index + 1, at });
       }
-      const loop = loopHere(outline, lengths, input, `${prefix}outline.`);
+      const loop = loopHere(outline, numbers, input);
       if (!loop.ok) return loop;
-      const middle = [
-        stand.at[0] + lengths[`${prefix}x`]!.mm,
-        stand.at[1] + lengths[`${prefix}y`]!.mm,
-      ] as const;
+      const middle = [stand.at[0] + x.mm, stand.at[1] + y.mm] as const;
       sections.push({
         loop: placedLoop(loop.value, turn, [0, 0]),
         plane: leaningPlane([...middle, stand.level + at.mm], tilt),
@@ -60,7 +43,7 @@ export const blend: StepType<'blend'> = {
     return soundOrNot(blended(kernel, matched, smooth, (role) => faceTag(step.id, role)));
   },
   annotate(step, lengths, { stand: { at, level } }) {
-    const z = (index: number) => level + lengths[`sections.${index}.at`]!.mm;
+    const z = (index: number) => level + lengths.sections[index]!.at.mm;
     const last = step.sections.length - 1;
     return {
       annotations: [
@@ -68,7 +51,7 @@ export const blend: StepType<'blend'> = {
           stepId: step.id,
           field: `sections.${last}.at`,
           value: step.sections[last]!.at,
-          mm: lengths[`sections.${last}.at`]!.mm,
+          mm: lengths.sections[last]!.at.mm,
           form: 'span',
           spans: [{ from: [...at, level], to: [...at, z(last)], out: [1, 0, 0] }],
           points: [],

@@ -1,8 +1,8 @@
 import { no, ok } from '@core/fault';
 import { boundingBox } from '@core/kernel';
 import { plainOf, type Side } from '@core/model';
-import { type Vec3, resolveAll, resolvePosition, faceTag } from '@core/part';
-import { grown, type StepType, withWayOut } from '@core/shaping';
+import { type Vec3, faceTag } from '@core/part';
+import { grown, type StepSolid, withWayOut } from '@core/shaping';
 
 const WAYS: Record<Side, Vec3> = {
   top: [0, 0, 1],
@@ -14,16 +14,13 @@ const WAYS: Record<Side, Vec3> = {
 };
 
 /** Another body as a tool. Faces: those of the body, under this step's name, as `step-role`. */
-export const body: StepType<'body'> = {
-  kind: 'body',
-  effect: 'any',
-  resolve: (step, numbers) => resolveAll({ grow: resolvePosition(step.grow, 'play', numbers) }),
+export const solid: StepSolid<'body'> = {
   tool(step, { grow }, { kernel, box, bodyOf }) {
     const other = bodyOf(step.of, step.byFits);
     if (!other.ok) return other;
     const { solid, name } = other.value;
     const retag = (tag: string) => faceTag(step.id, plainOf(tag));
-    const larger = Math.abs(grow!.mm) > 1e-9 ? grown(solid, grow!.mm) : solid.copied();
+    const larger = Math.abs(grow.mm) > 1e-9 ? grown(solid, grow.mm) : solid.copied();
     if (step.wayIn === 'none') return ok(larger.retagged(retag));
     const own = boundingBox(kernel, larger.shape);
     const whole = [0, 1, 2].map(
@@ -33,5 +30,4 @@ export const body: StepType<'body'> = {
     larger.dispose();
     return out ? ok(out.retagged(retag)) : no({ code: 'body.noWayIn', name });
   },
-  annotate: () => ({ annotations: [], centreLines: [] }),
 };

@@ -1,23 +1,14 @@
 import { ok } from '@core/fault';
 import { takesAway } from '@core/model';
-import { type Vec3, resolveAll, resolveLength, resolvePosition, placeNumbers } from '@core/part';
-import { type StepType, ridge, roomCorners, pointIn } from '@core/shaping';
+import { type Vec3 } from '@core/part';
+import { type StepSolid, ridge, roomCorners, pointIn } from '@core/shaping';
 
 import { BUMP_LENGTHS } from '../tongue/solid';
 
 /** A ridge that snaps, or the room for one. Faces: bottom, lead, catch, front and back; of its room also left and right. */
-export const bump: StepType<'bump'> = {
-  kind: 'bump',
-  effect: 'any',
-  resolve: (step, numbers) =>
-    resolveAll({
-      breadth: resolveLength(step.breadth, 'breadth', numbers),
-      bump: resolveLength(step.bump, 'bump', numbers),
-      play: resolvePosition(step.play, 'play', numbers),
-      ...placeNumbers(step, numbers),
-    }),
+export const solid: StepSolid<'bump'> = {
   tool(step, lengths, { kernel, stand }) {
-    const [breadth, out, play] = [lengths.breadth!.mm, lengths.bump!.mm, lengths.play!.mm];
+    const [breadth, out, play] = [lengths.breadth.mm, lengths.bump.mm, lengths.play.mm];
     const hooked = out * Math.tan(step.undercut ?? 0);
     const long = BUMP_LENGTHS * out;
     if (takesAway(step.effect)) {
@@ -41,12 +32,12 @@ export const bump: StepType<'bump'> = {
   annotate(step, lengths, { stand }) {
     if (takesAway(step.effect)) return { annotations: [], centreLines: [] };
     const at = pointIn(step.turn, stand);
-    const [half, out] = [lengths.breadth!.mm / 2, lengths.bump!.mm];
+    const [half, out] = [lengths.breadth.mm / 2, lengths.bump.mm];
     const span = (field: 'breadth' | 'bump', from: Vec3, to: Vec3, way: Vec3) => ({
       stepId: step.id,
       field,
       value: step[field],
-      mm: lengths[field]!.mm,
+      mm: lengths[field].mm,
       form: 'span' as const,
       spans: [{ from: at(from), to: at(to), out: way }],
       points: [],

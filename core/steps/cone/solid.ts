@@ -1,27 +1,18 @@
 import { no } from '@core/fault';
 import { takesAway, type SettledStepOf } from '@core/model';
 import type { Curve } from '@core/outline';
-import { resolveAll, resolveLength, resolvePosition, placeNumbers, type Stand } from '@core/part';
-import { type StepType, line, turnedSolid, POINT_BELOW_MM, acrossAnnotation } from '@core/shaping';
+import { type Stand } from '@core/part';
+import { type StepSolid, line, turnedSolid, POINT_BELOW_MM, acrossAnnotation } from '@core/shaping';
 
 /** Cone, or stump of one. Faces: wall, bottom, top. */
-export const cone: StepType<'cone'> = {
-  kind: 'cone',
-  effect: 'any',
-  resolve: (step, numbers) =>
-    resolveAll({
-      lower: resolvePosition(step.lower, 'lower diameter', numbers),
-      upper: resolvePosition(step.upper, 'upper diameter', numbers),
-      height: resolveLength(step.height, 'height', numbers),
-      ...placeNumbers(step, numbers),
-    }),
+export const solid: StepSolid<'cone'> = {
   tool(step, lengths, input) {
-    const [lower, upper] = [lengths.lower!.mm / 2, lengths.upper!.mm / 2];
-    for (const end of [lengths.lower!, lengths.upper!]) {
+    const [lower, upper] = [lengths.lower.mm / 2, lengths.upper.mm / 2];
+    for (const end of [lengths.lower, lengths.upper]) {
       if (end.mm < 0) return no({ code: 'value.outOfRange', length: end, minMm: 0, maxMm: 1000 });
     }
-    if (Math.abs(lower - upper) < POINT_BELOW_MM) return no({ code: 'cone.isNone', across: lengths.lower! });
-    const { low, high } = coneHeights(step, lengths.height!.mm, input.stand);
+    if (Math.abs(lower - upper) < POINT_BELOW_MM) return no({ code: 'cone.isNone', across: lengths.lower });
+    const { low, high } = coneHeights(step, lengths.height.mm, input.stand);
     const profile: Curve[] = [];
     if (lower > POINT_BELOW_MM) profile.push(line([0, low], [lower, low], 'bottom'));
     profile.push(line([lower, low], [upper, high], 'wall'));
@@ -30,18 +21,18 @@ export const cone: StepType<'cone'> = {
     return turnedSolid(step, profile, input);
   },
   annotate(step, lengths, { stand }) {
-    const { low, high } = coneHeights(step, lengths.height!.mm, stand);
+    const { low, high } = coneHeights(step, lengths.height.mm, stand);
     const [x, y] = stand.at;
-    const widest = Math.max(lengths.lower!.mm, lengths.upper!.mm) / 2;
+    const widest = Math.max(lengths.lower.mm, lengths.upper.mm) / 2;
     return {
       annotations: [
-        acrossAnnotation(step.id, 'lower', step.lower, lengths.lower!.mm, [x, y, low]),
-        acrossAnnotation(step.id, 'upper', step.upper, lengths.upper!.mm, [x, y, high]),
+        acrossAnnotation(step.id, 'lower', step.lower, lengths.lower.mm, [x, y, low]),
+        acrossAnnotation(step.id, 'upper', step.upper, lengths.upper.mm, [x, y, high]),
         {
           stepId: step.id,
           field: 'height',
           value: step.height,
-          mm: lengths.height!.mm,
+          mm: lengths.height.mm,
           form: 'span',
           spans: [{ from: [x + widest, y, low], to: [x + widest, y, high], out: [1, 0, 0] }],
           points: [],

@@ -1,50 +1,22 @@
-import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { no, ok, type Result, type StepFault } from '@core/fault';
 import { type Kernel, boolean, cylinder, raisedLoop, turnedLoop, type TaggedSolid } from '@core/kernel';
-import { belowOf, type SettledStepOf } from '@core/model';
+import { type SettledStepOf } from '@core/model';
 import { cornerRadiusOf, loopOf, placedLoop, pointLoop, type Curve, type Point } from '@core/outline';
-import {
-  type Annotation,
-  resolveAll,
-  resolveLength,
-  resolvePosition,
-  OVERRUN_MM,
-  placeNumbers,
-  type Stand,
-  faceTag,
-} from '@core/part';
-import type { StepType } from '@core/shaping';
+import { type Annotation, OVERRUN_MM, type Stand, faceTag } from '@core/part';
+import { type StepSolid, depthOfFloor } from '@core/shaping';
 
-type Lengths = Record<string, NamedLength>;
+import type { DrillLengths, NutLengths } from './numbers';
 
 /**
  * Round hole down from its place. Faces: wall, floor of a blind hole, point; of its head: head, seat (the lip), sink,
  * flat0 and on, pocket (the floor of a nut's), and slot (the sides of the way in to one).
  */
-export const drill: StepType<'drill'> = {
-  kind: 'drill',
-  effect: 'cuts',
-  resolve(step, numbers) {
-    const { depth, head } = step;
-    const wanted: Record<string, Result<NamedLength, StepFault>> = {
-      diameter: resolveLength(step.diameter, 'bore', numbers),
-      ...placeNumbers(step, numbers),
-      ...(depth === 'through'
-        ? {}
-        : {
-            depth: step.floor
-              ? resolvePosition(depth, 'height of its floor', numbers)
-              : resolveLength(depth, 'depth', numbers),
-          }),
-      ...(head && head.kind !== 'nut' ? { headAcross: resolveLength(head.diameter, 'head', numbers) } : {}),
-      ...(head?.kind === 'nut' ? { headAcross: resolveLength(head.across, 'nut pocket', numbers) } : {}),
-      ...(head && head.kind !== 'sink'
-        ? { headDepth: resolveLength(head.depth, 'depth of the head', numbers) }
-        : {}),
-      ...(head?.kind === 'nut' && head.at === 'side'
-        ? { below: resolveLength(belowOf(head), 'way down to the nut', numbers) }
-        : {}),
-    };
-    return resolveAll(wanted);
+export const solid: StepSolid<'drill'> = {
+  verb: 'Drill',
+  settled(step, lengths, stand) {
+    if (!step.floor || !lengths.depth) return ok(lengths);
+    const depth = depthOfFloor(lengths.depth, stand, true);
+    return depth.ok ? ok({ ...lengths, floor: lengths.depth, depth: depth.value }) : depth;
   },
   tool(step, lengths, { kernel, before, stand }) {
     if (!before) return no({ code: 'step.firstMustAdd', verb: 'Drill' });
@@ -54,7 +26,7 @@ export const drill: StepType<'drill'> = {
   },
   annotate(step, lengths, { stand }) {
     const { at, level, up, box } = stand;
-    const radius = lengths.diameter!.mm / 2;
+    const radius = lengths.diameter.mm / 2;
     const far = up ? (box?.[5] ?? 0) : (box?.[2] ?? 0);
     const depth = lengths.depth ? level + (up ? 1 : -1) * lengths.depth.mm : far;
     const leader = (field: string, value: Annotation['value'], mm: number, turn: number): Annotation => {
@@ -81,13 +53,13 @@ export const drill: StepType<'drill'> = {
     const { head } = step;
     return {
       annotations: [
-        leader('diameter', step.diameter, lengths.diameter!.mm, Math.PI / 4),
+        leader('diameter', step.diameter, lengths.diameter.mm, Math.PI / 4),
         ...(head
           ? [
               leader(
                 head.kind === 'nut' ? 'head.across' : 'head.diameter',
                 head.kind === 'nut' ? head.across : head.diameter,
-                lengths.headAcross!.mm,
+                lengths.head!.across.mm,
                 (-3 * Math.PI) / 4,
               ),
             ]
@@ -99,13 +71,18 @@ export const drill: StepType<'drill'> = {
 };
 
 /** The material that a hole takes away. Heights are counted from its place into the part. */
-function holeTool(kernel: Kernel, step: SettledStepOf<'drill'>, lengths: Lengths, stand: Stand): TaggedSolid {
+function holeTool(
+  kernel: Kernel,
+  step: SettledStepOf<'drill'>,
+  lengths: DrillLengths,
+  stand: Stand,
+): TaggedSolid {
   const { at, level, past, up } = stand;
-  const radius = lengths.diameter!.mm / 2;
+  const radius = lengths.diameter.mm / 2;
   const into = (depth: number) => level + (up ? depth : -depth);
   const thick = thicknessOf(stand);
   const depth = lengths.depth?.mm ?? thick + OVERRUN_MM;
-  const { head } = step;
+  const { head } = lengths;
   const roundHead = head && head.kind !== 'nut';
   const point = lengths.depth && step.point ? radius / Math.tan(step.point / 2) : 0;
   const tag = (role: string) => faceTag(step.id, role);
@@ -116,19 +93,19 @@ function holeTool(kernel: Kernel, step: SettledStepOf<'drill'>, lengths: Lengths
       { x: at[0], y: at[1], z: Math.min(a, b), radius, height: Math.abs(b - a) },
       (role) => tag(role === 'wall' ? role : (role === 'bottom') !== up ? 'floor' : 'mouth'),
     );
-    return head ? withPocket(kernel, hole, step, lengths, stand, depth) : hole;
+    return head ? withPocket(kernel, hole, step, head, stand, depth) : hole;
   }
   // Half of the section, from the mouth in; a line by what it makes.
   const points: { at: Point; role: string }[] = [];
   const to = (r: number, deep: number, role: string) => points.push({ at: [r, into(deep)], role });
   if (roundHead) {
-    const wide = lengths.headAcross!.mm / 2;
+    const wide = head.across.mm / 2;
     const sink = head.kind === 'sink' ? (wide - radius) / Math.tan(head.angle / 2) : 0;
     to(0, -past, 'axis');
     to(wide, -past, 'mouth');
     if (head.kind === 'seat') {
-      to(wide, lengths.headDepth!.mm, 'head');
-      to(radius, lengths.headDepth!.mm, 'seat');
+      to(wide, head.depth.mm, 'head');
+      to(radius, head.depth.mm, 'seat');
     } else {
       if (past > 0) to(wide, 0, 'head');
       to(radius, sink, 'sink');
@@ -144,7 +121,7 @@ function holeTool(kernel: Kernel, step: SettledStepOf<'drill'>, lengths: Lengths
     return { kind: 'line', from: end.at, to: next.at, role: next.role };
   });
   const hole = turnedLoop(kernel, loop, at, tag);
-  return head?.kind === 'nut' ? withPocket(kernel, hole, step, lengths, stand, depth) : hole;
+  return head?.kind === 'nut' ? withPocket(kernel, hole, step, head, stand, depth) : hole;
 }
 
 /** Joins the pocket of a nut to its hole. */
@@ -152,26 +129,25 @@ function withPocket(
   kernel: Kernel,
   hole: TaggedSolid,
   step: SettledStepOf<'drill'>,
-  lengths: Lengths,
+  head: NutLengths,
   stand: Stand,
   depth: number,
 ): TaggedSolid {
   const { at, level, past, up } = stand;
-  const head = step.head as Extract<SettledStepOf<'drill'>['head'], { kind: 'nut' }>;
   const loop = loopOf({
     shape: 'polygon',
-    lengths: { across: lengths.headAcross! },
+    lengths: { across: head.across },
     sides: head.sides,
     by: 'flats',
   });
   if (!loop.ok) throw new Error('a regular polygon has no faults');
   // Right through, the far end is where the part ends; a blind hole has its nut at its end.
   const end = step.depth === 'through' ? depth - OVERRUN_MM : depth;
-  const high = lengths.headDepth!.mm;
+  const high = head.depth.mm;
   const [from, to] = {
     mouth: [-past, high],
     far: [end - high, depth],
-    side: [lengths.below?.mm ?? 0, (lengths.below?.mm ?? 0) + high],
+    side: [head.below?.mm ?? 0, (head.below?.mm ?? 0) + high],
   }[head.at] as [number, number];
   const [a, b] = [level + (up ? from : -from), level + (up ? to : -to)];
   const pocket = raisedLoop(
@@ -184,7 +160,7 @@ function withPocket(
   hole.dispose();
   pocket.dispose();
   if (head.at !== 'side') return both;
-  const way = slotOut(kernel, step, lengths, stand, {
+  const way = slotOut(kernel, step, head, stand, {
     z: Math.min(a, b),
     height: Math.abs(b - a),
     turn: head.turn,
@@ -199,13 +175,13 @@ function withPocket(
 function slotOut(
   kernel: Kernel,
   step: SettledStepOf<'drill'>,
-  { headAcross }: Lengths,
+  { across }: NutLengths,
   { at, box }: Stand,
   { z, height, turn }: { z: number; height: number; turn: number },
 ): TaggedSolid {
   const [x0, y0, , x1, y1] = box ?? [0, 0, 0, 0, 0, 0];
   const long = Math.hypot(x1 - x0, y1 - y0) + OVERRUN_MM;
-  const half = headAcross!.mm / 2;
+  const half = across.mm / 2;
   const corners: Point[] = [
     [0, -half],
     [long, -half],
@@ -221,31 +197,34 @@ function slotOut(
 const thicknessOf = ({ level, up, box }: Stand) => (up ? (box?.[5] ?? 0) - level : level - (box?.[2] ?? 0));
 
 /** Says no to holes that would leave nothing of the body, miss it, or come out of its far side by mistake. */
-function checkAgainst(step: SettledStepOf<'drill'>, stand: Stand, lengths: Lengths): Result<null, StepFault> {
-  const { diameter, depth, headAcross, headDepth } = lengths;
-  const radius = diameter!.mm / 2;
+function checkAgainst(
+  step: SettledStepOf<'drill'>,
+  stand: Stand,
+  lengths: DrillLengths,
+): Result<null, StepFault> {
+  const { diameter, depth, head } = lengths;
+  const radius = diameter.mm / 2;
   const [x, y] = stand.at;
   const [xMin, yMin, , xMax, yMax] = stand.box!;
   const narrowest = Math.min(xMax - xMin, yMax - yMin);
-  if (diameter!.mm >= narrowest) {
-    return no({ code: 'drill.widerThanBody', bore: diameter!, bodyMm: narrowest });
+  if (diameter.mm >= narrowest) {
+    return no({ code: 'drill.widerThanBody', bore: diameter, bodyMm: narrowest });
   }
   if (x - radius >= xMax || x + radius <= xMin || y - radius >= yMax || y + radius <= yMin) {
-    return no({ code: 'drill.missesBody', bore: diameter! });
+    return no({ code: 'drill.missesBody', bore: diameter });
   }
   const bodyMm = thicknessOf(stand);
   if (depth && depth.mm >= bodyMm) return no({ code: 'drill.deeperThanBody', depth, bodyMm });
-  const { head } = step;
   if (!head) return ok(null);
   const corners =
-    head.kind === 'nut' ? 2 * cornerRadiusOf(head.sides, 'flats', headAcross!.mm) : headAcross!.mm;
-  if (corners <= diameter!.mm) {
-    return no({ code: 'drill.headTooNarrow', head: headAcross!, holeMm: diameter!.mm });
+    head.kind === 'nut' ? 2 * cornerRadiusOf(head.sides, 'flats', head.across.mm) : head.across.mm;
+  if (corners <= diameter.mm) {
+    return no({ code: 'drill.headTooNarrow', head: head.across, holeMm: diameter.mm });
   }
   const deep =
-    head.kind === 'sink' ? (headAcross!.mm / 2 - radius) / Math.tan(head.angle / 2) : headDepth!.mm;
+    head.kind === 'sink' ? (head.across.mm / 2 - radius) / Math.tan(head.angle / 2) : head.depth.mm;
   const roomMm = Math.min(depth?.mm ?? Infinity, bodyMm);
-  const headMm = deep + (lengths.below?.mm ?? 0);
+  const headMm = deep + ((head.kind === 'nut' && head.below?.mm) || 0);
   if (headMm >= roomMm) return no({ code: 'drill.headTooDeep', headMm, roomMm });
   return ok(null);
 }

@@ -1,2 +1,3 @@
 export { first } from './first';
+export { resolve } from './numbers';
 export * from './sentence';

@@ -1,21 +1,19 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 import { KernelRefusal, type Shape, booleanWithAll, type TaggedSolid } from '@core/kernel';
 import { valuesIn, type Step } from '@core/model';
-import { resolveAll, resolvePosition, stepOfTag, type FaceTag } from '@core/part';
-import { cornerFills, facePlate, wordsOf, grown, type StepType } from '@core/shaping';
+import { stepOfTag, type FaceTag } from '@core/part';
+import { cornerFills, facePlate, wordsOf, grown, type StepSolid } from '@core/shaping';
 
 /** Whether a step is made to fit: a fit gives it a number. */
 const isMating = (step: Step) => valuesIn(step).some(({ from }) => from === 'fit');
 
 /** Faces moved out or in. They keep their names. */
-export const faces: StepType<'faces'> = {
-  kind: 'faces',
-  effect: 'dresses',
-  resolve: (step, numbers) => resolveAll({ by: resolvePosition(step.by, 'way', numbers) }),
+export const solid: StepSolid<'faces'> = {
+  bound: 'dresses',
   build(step, { by }, { before, earlier }): Result<TaggedSolid, StepFault> {
     if (!before) return no({ code: 'step.firstMustAdd', verb: 'Move' });
-    if (Math.abs(by!.mm) < 1e-6) return no({ code: 'step.changesNothing' });
-    if (step.of === 'all') return ok(grown(before, by!.mm));
+    if (Math.abs(by.mm) < 1e-6) return no({ code: 'step.changesNothing' });
+    if (step.of === 'all') return ok(grown(before, by.mm));
     const isWanted = (id: string) => {
       const own = earlier.get(id)?.step;
       return step.of === 'mating' ? own !== undefined && isMating(own) : id === step.of;
@@ -28,12 +26,12 @@ export const faces: StepType<'faces'> = {
     const plates: TaggedSolid[] = [];
     try {
       for (const [face, tag] of wanted) {
-        const plate = facePlate(before.kernel, face, tag, by!.mm);
+        const plate = facePlate(before.kernel, face, tag, by.mm);
         if (!plate.ok) return no({ code: plate.fault, face: wordsOf(tag, earlier) });
         plates.push(plate.value);
       }
-      plates.push(...cornerFills(before.kernel, before.shape, wanted, by!.mm));
-      return ok(booleanWithAll(by!.mm > 0 ? 'fuse' : 'cut', before, plates, by!.mm > 0));
+      plates.push(...cornerFills(before.kernel, before.shape, wanted, by.mm));
+      return ok(booleanWithAll(by.mm > 0 ? 'fuse' : 'cut', before, plates, by.mm > 0));
     } catch (error) {
       if (error instanceof KernelRefusal) return no({ code: 'step.kernelFailed', message: error.message });
       throw error;
@@ -41,5 +39,4 @@ export const faces: StepType<'faces'> = {
       for (const plate of plates) plate.dispose();
     }
   },
-  annotate: () => ({ annotations: [], centreLines: [] }),
 };

@@ -1,31 +1,25 @@
-import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { no, ok, type Result, type StepFault } from '@core/fault';
 import { broughtTo, boolean, cylinder } from '@core/kernel';
-import type { SettledStepOf } from '@core/model';
-import { resolveAll, resolveLength, resolvePosition, drawnInWorld, type Stand, faceTag } from '@core/part';
-import { type StepNumbers, type StepType, visibleReach } from '@core/shaping';
+import { drawnInWorld, type Stand, faceTag } from '@core/part';
+import { type StepNumbers, type StepSolid, visibleReach } from '@core/shaping';
+
+import type { LengthsOf } from '../kinds';
 
 /** Groove round the rim of a turned step, at the middle of its width or off it. Faces: upper, lower, floor. */
-export const groove: StepType<'groove'> = {
-  kind: 'groove',
-  effect: 'cuts',
-  resolve: (step, numbers) =>
-    resolveAll<string>({
-      width: resolveLength(step.width, 'groove', numbers),
-      depth: resolveLength(step.depth, 'groove depth', numbers),
-      ...(step.up ? { up: resolvePosition(step.up, 'height above the middle', numbers) } : {}),
-    }),
+export const solid: StepSolid<'groove'> = {
+  verb: 'Cut',
   tool(step, lengths, { kernel, box, earlier }) {
     if (!box) return no({ code: 'step.firstMustAdd', verb: 'Cut' });
     const there = grooveOn(earlier.get(step.rimOf), lengths);
     if (!there.ok) return there;
     const { stand, radius, low } = there.value;
-    const place = { x: stand.at[0], y: stand.at[1], z: low, height: lengths.width!.mm };
+    const place = { x: stand.at[0], y: stand.at[1], z: low, height: lengths.width.mm };
     const sides = { wall: 'outside', top: 'upper', bottom: 'lower' } as const;
     // Reaches past the rim, so that the cut's outer wall and the rim never coincide.
     const disc = cylinder(kernel, { ...place, radius: radius * 1.25 }, (role) =>
       faceTag(step.id, sides[role]),
     );
-    const core = cylinder(kernel, { ...place, radius: radius - lengths.depth!.mm }, (role) =>
+    const core = cylinder(kernel, { ...place, radius: radius - lengths.depth.mm }, (role) =>
       faceTag(step.id, role === 'wall' ? 'floor' : sides[role]),
     );
     const ring = boolean('cut', disc, core);
@@ -37,15 +31,15 @@ export const groove: StepType<'groove'> = {
     const there = grooveOn(earlier.get(step.rimOf), lengths);
     if (!there.ok) return { annotations: [], centreLines: [] };
     const { stand, radius, low } = there.value;
-    const [[x, y], high] = [stand.at, low + lengths.width!.mm];
-    const floor = radius - lengths.depth!.mm;
+    const [[x, y], high] = [stand.at, low + lengths.width.mm];
+    const floor = radius - lengths.depth.mm;
     const drawn = {
       annotations: [
         {
           stepId: step.id,
           field: 'width',
           value: step.width,
-          mm: lengths.width!.mm,
+          mm: lengths.width.mm,
           form: 'span' as const,
           spans: [
             { from: at(x - floor, y, low), to: at(x - floor, y, high), out: at(-1, 0, 0) },
@@ -65,23 +59,23 @@ const at = (x: number, y: number, z: number): [number, number, number] => [x, y,
 /** Where a groove lies on the rim that it is cut in: in the rim's frame, from which height up. */
 function grooveOn(
   rim: StepNumbers | undefined,
-  { width, depth, up }: Record<string, NamedLength>,
+  { width, depth, up }: LengthsOf<'groove'>,
 ): Result<{ stand: Stand; radius: number; low: number }, StepFault> {
   if (rim?.kind !== 'turn' || rim.cuts) {
     return no({ code: 'step.pickLost', lookingFor: 'the rim it was cut in' });
   }
-  const radius = rim.lengths.diameter!.mm / 2;
-  const rimWidth = rim.lengths.width!.mm;
-  const { low } = visibleReach(rim.step as SettledStepOf<'turn'>, rimWidth, rim.stand);
+  const radius = rim.lengths.diameter.mm / 2;
+  const rimWidth = rim.lengths.width.mm;
+  const { low } = visibleReach(rim.step, rimWidth, rim.stand);
   const aside = up?.mm ?? 0;
-  if (width!.mm + 2 * Math.abs(aside) >= rimWidth) {
-    return aside === 0
-      ? no({ code: 'groove.widerThanRim', width: width!, rimMm: rimWidth })
-      : no({ code: 'groove.offRim', up: up!, limitMm: Math.max((rimWidth - width!.mm) / 2, 0) });
+  if (width.mm + 2 * Math.abs(aside) >= rimWidth) {
+    return !up || aside === 0
+      ? no({ code: 'groove.widerThanRim', width, rimMm: rimWidth })
+      : no({ code: 'groove.offRim', up, limitMm: Math.max((rimWidth - width.mm) / 2, 0) });
   }
-  if (depth!.mm >= radius) return no({ code: 'groove.deeperThanRadius', depth: depth!, radiusMm: radius });
+  if (depth.mm >= radius) return no({ code: 'groove.deeperThanRadius', depth, radiusMm: radius });
   // A rim that is held by its edge has been moved by its radius.
   const [x, y] = rim.stand.at.map((held, axis) => held - rim.stand.flush[axis]! * radius) as [number, number];
   const stand: Stand = { ...rim.stand, at: [x, y], flush: [0, 0] };
-  return ok({ stand, radius, low: low + (rimWidth - width!.mm) / 2 + aside });
+  return ok({ stand, radius, low: low + (rimWidth - width.mm) / 2 + aside });
 }

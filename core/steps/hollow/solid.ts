@@ -15,17 +15,7 @@ import {
   partsOf,
 } from '@core/kernel';
 import type { SettledStepOf } from '@core/model';
-import {
-  type Box,
-  along,
-  dot,
-  minus,
-  resolveAll,
-  resolveLength,
-  OVERRUN_MM,
-  faceTag,
-  type FaceTag,
-} from '@core/part';
+import { type Box, along, dot, minus, OVERRUN_MM, faceTag, type FaceTag } from '@core/part';
 import {
   grown,
   keepsAny,
@@ -34,37 +24,33 @@ import {
   type OffsetWay,
   faceOfPick,
   type StepInput,
-  type StepType,
+  type StepSolid,
 } from '@core/shaping';
 
 /** Gap below which the kernel takes faces for one, mm (kernel-notes). */
 const TOLERANCE_MM = 1e-3;
 
 /** A body hollowed to a wall of even thickness, open at its top, its bottom or both. Its faces: inside. */
-export const hollow: StepType<'hollow'> = {
-  kind: 'hollow',
-  effect: 'cuts',
-  resolve: (step, numbers) => resolveAll({ wall: resolveLength(step.wall, 'wall', numbers) }),
+export const solid: StepSolid<'hollow'> = {
   build(step, { wall }, { kernel, before, box, earlier }) {
     if (!before || !box) return no({ code: 'step.firstMustAdd', verb: 'Hollow' });
     // A wall half as thick as the body leaves nothing inside; the kernel would not say so (kernel-notes).
     const size = [0, 1, 2].map((axis) => box[axis + 3]! - box[axis]!);
     const limitMm = Math.min(size[0]!, size[1]!, step.open === 'both' ? Infinity : 2 * size[2]!) / 2;
-    if (wall!.mm >= limitMm) return no({ code: 'hollow.wallTooThick', wall: wall!, limitMm });
+    if (wall.mm >= limitMm) return no({ code: 'hollow.wallTooThick', wall: wall!, limitMm });
     const wanted = step.open;
     const tag = faceTag(step.id, 'inside');
-    if (wanted === 'closed') return ok(hollowedByCut(before, [], wall!.mm, tag));
+    if (wanted === 'closed') return ok(hollowedByCut(before, [], wall.mm, tag));
     return scoped((scope) => {
       const open = facesToOpen(scope, before, wanted, box, earlier);
       if (!open.ok) return open;
-      for (const way of offsetWays(kernel, before.shape, -wall!.mm, false)) {
-        const made = thickened(before, open.value, wall!.mm, way, tag);
+      for (const way of offsetWays(kernel, before.shape, -wall.mm, false)) {
+        const made = thickened(before, open.value, wall.mm, way, tag);
         if (made) return ok(made);
       }
-      return ok(hollowedByCut(before, open.value, wall!.mm, tag));
+      return ok(hollowedByCut(before, open.value, wall.mm, tag));
     });
   },
-  annotate: () => ({ annotations: [], centreLines: [] }),
 };
 
 /** The wall made in one go by the kernel; null where what it gives is not sound, or no less than before. */

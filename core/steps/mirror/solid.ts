@@ -7,7 +7,7 @@ import {
   isOwnImage,
   type StepInput,
   type StepNumbers,
-  type StepType,
+  type StepSolid,
   applied,
   dressedAgain,
 } from '@core/shaping';
@@ -15,10 +15,9 @@ import {
 type Across = SettledStepOf<'mirror'>['across'];
 
 /** What is there, or what some steps did, mirrored: beside itself, or instead. Faces keep their names. */
-export const mirror: StepType<'mirror'> = {
-  kind: 'mirror',
-  effect: 'dresses',
-  resolve: () => ok({}),
+export const solid: StepSolid<'mirror'> = {
+  bound: 'dresses',
+  merges: true,
   build(step, _lengths, input) {
     const { before } = input;
     if (!before) return no({ code: 'step.firstMustAdd', verb: 'Mirror' });
@@ -44,7 +43,6 @@ export const mirror: StepType<'mirror'> = {
           y: [0, across === 'frontBack' ? -1 : 1, 0],
           z: [0, 0, across === 'upDown' ? -1 : 1],
         },
-  annotate: () => ({ annotations: [], centreLines: [] }),
 };
 
 const cuttersOf = ({ earlier }: StepInput): StepNumbers[] => [...earlier.values()].filter(({ cuts }) => cuts);
@@ -76,10 +74,10 @@ function mirroredStep(
   now: TaggedSolid,
   input: StepInput,
 ): Result<TaggedSolid, StepFault> {
-  const { step, lengths } = of;
-  if (step.kind === 'ease' || step.kind === 'round') {
-    const there = { ...step, where: mirroredRule(step.where, across) };
-    return dressedAgain(there, lengths, { ...input, before: now });
+  const { step } = of;
+  if (of.kind === 'ease' || of.kind === 'round') {
+    const there = { ...of.step, where: mirroredRule(of.step.where, across) };
+    return dressedAgain({ ...of, step: there } as typeof of, { ...input, before: now });
   }
   const made = input.toolOf(of);
   if (!made) return no({ code: 'mirror.notPossible', place: of.place });

@@ -1,22 +1,15 @@
 import { no, ok } from '@core/fault';
 import { placedAnew } from '@core/kernel';
-import { type Vec3, rotated, resolveAll, resolvePosition } from '@core/part';
-import { type StepType, stretched } from '@core/shaping';
+import { type Vec3, rotated } from '@core/part';
+import { type StepSolid, stretched } from '@core/shaping';
 
 /** All that is there, moved, turned and scaled. Faces keep their names. */
-export const move: StepType<'move'> = {
-  kind: 'move',
-  effect: 'dresses',
-  resolve: (step, numbers) =>
-    resolveAll({
-      dx: resolvePosition(step.dx, 'way to the right', numbers),
-      dy: resolvePosition(step.dy, 'way to the back', numbers),
-      dz: resolvePosition(step.dz, 'way up', numbers),
-    }),
+export const solid: StepSolid<'move'> = {
+  bound: 'dresses',
   build(step, { dx, dy, dz }, { before }) {
     if (!before) return no({ code: 'step.firstMustAdd', verb: 'Move' });
     const { scale, axis, turn } = step;
-    const rest = { axis, turn, by: [dx!.mm, dy!.mm, dz!.mm] as Vec3 };
+    const rest = { axis, turn, by: [dx.mm, dy.mm, dz.mm] as Vec3 };
     if (typeof scale === 'number') return ok(placedAnew(before, { scale, ...rest }));
     const uneven = stretched(before, [scale.x, scale.y, scale.z]);
     const moved = placedAnew(uneven, { scale: 1, ...rest });
@@ -29,11 +22,10 @@ export const move: StepType<'move'> = {
     const about: Vec3 = [axis === 'x' ? 1 : 0, axis === 'y' ? 1 : 0, axis === 'z' ? 1 : 0];
     const way = (x: number, y: number, z: number) => rotated([x, y, z], about, cos, sin);
     return {
-      origin: [dx!.mm, dy!.mm, dz!.mm],
+      origin: [dx.mm, dy.mm, dz.mm],
       x: way(by.x, 0, 0),
       y: way(0, by.y, 0),
       z: way(0, 0, by.z),
     };
   },
-  annotate: () => ({ annotations: [], centreLines: [] }),
 };

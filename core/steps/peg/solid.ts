@@ -1,23 +1,20 @@
 import { no, ok } from '@core/fault';
-import { resolveAll, resolveLength, resolvePosition, placeNumbers } from '@core/part';
-import { type StepType, drawnRound, roundTool } from '@core/shaping';
+import { type StepSolid, drawnRound, roundTool, depthOfFloor } from '@core/shaping';
+import { effectOf } from '@core/model';
+import { takesAway } from '@core/fields';
 
 /** Peg on what is there, or its room. Faces: wall, top (its bottom merges with what it stands on). */
-export const peg: StepType<'peg'> = {
-  kind: 'peg',
-  effect: 'any',
-  resolve: (step, numbers) =>
-    resolveAll({
-      diameter: resolveLength(step.diameter, 'diameter', numbers),
-      height: step.floor
-        ? resolvePosition(step.height, 'height of its floor', numbers)
-        : resolveLength(step.height, 'height', numbers),
-      ...placeNumbers(step, numbers),
-    }),
+export const solid: StepSolid<'peg'> = {
+  verb: 'Raise',
+  settled(step, lengths, stand) {
+    if (!step.floor) return ok(lengths);
+    const depth = depthOfFloor(lengths.height, stand, takesAway(effectOf(step)));
+    return depth.ok ? ok({ ...lengths, floor: lengths.height, height: depth.value }) : depth;
+  },
   tool: (step, { diameter, height }, input) =>
     input.before
-      ? ok(roundTool(step, { diameter: diameter!.mm, height: height!.mm }, input, 'wall'))
+      ? ok(roundTool(step, { diameter: diameter.mm, height: height.mm }, input, 'wall'))
       : no({ code: 'step.firstMustAdd', verb: 'Raise' }),
   annotate: (step, { diameter, height }, { stand }) =>
-    drawnRound(step, 'height', { diameter: diameter!.mm, height: height!.mm }, stand),
+    drawnRound(step, 'height', { diameter: diameter.mm, height: height.mm }, stand),
 };

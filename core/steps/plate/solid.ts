@@ -1,30 +1,20 @@
 import { ok } from '@core/fault';
 import { raisedLoop } from '@core/kernel';
-import { effectOf, placeOf } from '@core/model';
+import { effectOf } from '@core/model';
 import { loopOf, placedLoop } from '@core/outline';
-import { type Vec3, resolveAll, resolveLength, resolvePosition, placeNumbers, faceTag } from '@core/part';
-import { type StepType, visibleReach, reach, pointIn } from '@core/shaping';
+import { type Vec3, faceTag } from '@core/part';
+import { type StepSolid, visibleReach, reach, pointIn } from '@core/shaping';
 
 /**
  * Plate, on z = 0 about the axle line unless it has a place of its own. Faces: top, bottom, right, back, left, front, and
  * corner0 to corner3.
  */
-export const plate: StepType<'plate'> = {
-  kind: 'plate',
-  effect: 'any',
-  resolve: (step, numbers) =>
-    resolveAll({
-      length: resolveLength(step.length, 'length', numbers),
-      breadth: resolveLength(step.breadth, 'breadth', numbers),
-      thickness: resolveLength(step.thickness, 'thickness', numbers),
-      cornerRadius: resolvePosition(step.cornerRadius, 'corner radius', numbers),
-      ...placeNumbers(placeOf(step)!, numbers),
-    }),
+export const solid: StepSolid<'plate'> = {
   tool(step, { length, breadth, thickness, cornerRadius }, { kernel, stand }) {
     const lengths = { length: length!, breadth: breadth!, cornerRadius: cornerRadius! };
     const loop = loopOf({ shape: 'rectangle', lengths });
     if (!loop.ok) return loop;
-    const { from, to } = reach(stand, effectOf(step), thickness!.mm);
+    const { from, to } = reach(stand, effectOf(step), thickness.mm);
     const placed = placedLoop(loop.value, step.turn ?? 0, stand.at);
     const raised = raisedLoop(kernel, placed, { z: from, height: to - from }, (role) =>
       faceTag(step.id, role),
@@ -32,8 +22,8 @@ export const plate: StepType<'plate'> = {
     return ok(raised);
   },
   annotate(step, { length, breadth, thickness }, { stand }) {
-    const [x, y] = [length!.mm / 2, breadth!.mm / 2];
-    const { low, high } = visibleReach(step, thickness!.mm, stand);
+    const [x, y] = [length.mm / 2, breadth.mm / 2];
+    const { low, high } = visibleReach(step, thickness.mm, stand);
     const there = pointIn(step.turn ?? 0, { ...stand, level: 0 });
     const side = pointIn(step.turn ?? 0, { ...stand, at: [0, 0], level: 0 });
     const between = (from: Vec3, to: Vec3, out: Vec3) => ({

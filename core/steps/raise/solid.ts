@@ -1,4 +1,4 @@
-import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { no, ok, type Result, type StepFault } from '@core/fault';
 import {
   boundingBox,
   boolean,
@@ -29,11 +29,7 @@ import {
   along,
   frameFacing,
   toLocal,
-  resolveAll,
-  resolveLength,
-  resolvePosition,
   OVERRUN_MM,
-  placeNumbers,
   type Stand,
   faceTag,
 } from '@core/part';
@@ -41,37 +37,29 @@ import {
   drafted,
   faceOfPick,
   type StepInput,
-  type StepType,
+  type StepSolid,
   frameOfOutline,
   knownLoop,
   mapBetween,
-  outlineNumbers,
   regionHere,
   reach,
+  depthOfFloor,
 } from '@core/shaping';
 
 import { upToCurved } from './upToCurved';
+import type { LengthsOf } from '../kinds';
 
 /** An outline raised straight up. Faces: top, bottom, and those of the outline (wall; right, corner0; flat0, and so on). */
-export const raise: StepType<'raise'> = {
-  kind: 'raise',
-  effect: 'any',
-  resolve(step, numbers) {
-    const always: Numbers = { ...outlineNumbers(step.outline, numbers), ...placeNumbers(step, numbers) };
-    return resolveAll(
-      step.height === 'through' || step.upTo
-        ? always
-        : {
-            ...always,
-            height: step.floor
-              ? resolvePosition(step.height, 'height of its floor', numbers)
-              : resolveLength(step.height, 'height', numbers),
-          },
-    );
+export const solid: StepSolid<'raise'> = {
+  settled(step, lengths, stand) {
+    if (!step.floor || !lengths.height) return ok(lengths);
+    // Half to each side of its place it has two ends, and neither is a floor.
+    const depth = depthOfFloor(lengths.height, stand, takesAway(step.effect) && !step.bothWays);
+    return depth.ok ? ok({ ...lengths, floor: lengths.height, height: depth.value }) : depth;
   },
   tool(step, lengths, input) {
     const { stand } = input;
-    const found = regionHere(step.outline, lengths, input);
+    const found = regionHere(step.outline, lengths.outline, input);
     if (!found.ok) return found;
     const lies = asItLies(step, found.value, input);
     if (!lies.ok) return lies;
@@ -81,7 +69,7 @@ export const raise: StepType<'raise'> = {
     const tool = step.upTo
       ? raisedUpTo(step, region, input)
       : ok(raisedBetween(step, region, input, heights(step, lengths, stand)));
-    if (tool.ok && lengths.rim && step.outline.shape === 'gear' && step.outline.side === 'outside') {
+    if (tool.ok && lengths.outline.rim && step.outline.shape === 'gear' && step.outline.side === 'outside') {
       const eased = withRim(step, lengths, tool.value, input);
       tool.value.dispose();
       return eased;
@@ -140,7 +128,7 @@ export const raise: StepType<'raise'> = {
               {
                 from: [...at, low],
                 to: [...at, high],
-                radius: lengths.diameter!.mm / 2,
+                radius: lengths.outline.diameter!.mm / 2,
               },
             ]
           : [],
@@ -167,8 +155,6 @@ function closesBefore(taper: number, loop: Loop, height: number): StepFault | nu
   return { code: 'taper.closes', mostAngle, mostMm: Math.floor(10 * (half / Math.tan(taper)) - 0.5) / 10 };
 }
 
-type Numbers = Record<string, Result<NamedLength, StepFault>>;
-
 function raisedBetween(
   step: SettledStepOf<'raise'>,
   region: Region,
@@ -184,13 +170,17 @@ function raisedBetween(
  */
 function withRim(
   step: SettledStepOf<'raise'>,
-  lengths: Record<string, NamedLength>,
+  lengths: LengthsOf<'raise'>,
   gear: TaggedSolid,
   { kernel, stand }: StepInput,
 ): Result<TaggedSolid, StepFault> {
   const outline = step.outline as Extract<SettledStepOf<'raise'>['outline'], { shape: 'gear' }>;
-  const rim = lengths.rim!;
-  const { tip } = gearRadii({ ...outline, module: lengths.module!.mm, backlash: lengths.backlash!.mm });
+  const rim = lengths.outline.rim!;
+  const { tip } = gearRadii({
+    ...outline,
+    module: lengths.outline.module!.mm,
+    backlash: lengths.outline.backlash!.mm,
+  });
   const [, , low, , , high] = boundingBox(kernel, gear.shape);
   if (rim.mm >= Math.min((high - low) / 2, tip / 2))
     return no({
@@ -296,7 +286,7 @@ function shiftOf(region: Region, { at, flush }: Stand): Point {
   ) as [number, number];
 }
 
-function heights(step: SettledStepOf<'raise'>, lengths: Record<string, NamedLength>, stand: Stand) {
+function heights(step: SettledStepOf<'raise'>, lengths: LengthsOf<'raise'>, stand: Stand) {
   const { height } = lengths;
   if (!height || !step.bothWays) return reach(stand, step.effect, height?.mm ?? null);
   return { from: stand.level - height.mm / 2, to: stand.level + height.mm / 2 };
@@ -304,17 +294,17 @@ function heights(step: SettledStepOf<'raise'>, lengths: Record<string, NamedLeng
 
 function placed(
   step: SettledStepOf<'raise'>,
-  lengths: Record<string, NamedLength>,
+  lengths: LengthsOf<'raise'>,
   { at }: Stand,
 ): Result<Loop, StepFault> {
-  const loop = knownLoop(step.outline, lengths);
+  const loop = knownLoop(step.outline, lengths.outline);
   return loop.ok ? ok(placedLoop(loop.value, step.turn, at)) : loop;
 }
 
 /** A cut that misses the body, or takes all of it away, is told before the kernel is asked. */
 function checkPlace(
   step: SettledStepOf<'raise'>,
-  lengths: Record<string, NamedLength>,
+  lengths: LengthsOf<'raise'>,
   loop: Loop,
   { box, level, up }: Stand,
 ): Result<null, StepFault> {
@@ -336,7 +326,7 @@ function checkPlace(
 
 function outlineAnnotations(
   step: SettledStepOf<'raise'>,
-  lengths: Record<string, NamedLength>,
+  lengths: LengthsOf<'raise'>,
   loop: Loop,
   [x, y]: Stand['at'],
   z: number,
@@ -382,7 +372,7 @@ function outlineAnnotations(
         stepId: step.id,
         field: `outline.${key}`,
         value: value as Value,
-        mm: lengths[key]!.mm,
+        mm: lengths.outline[key]!.mm,
         form: leaders ? 'leader' : 'span',
         spans: leaders ? [] : sides.flatMap((side) => [...spansOf[side]]),
         points: leaders ? sides.flatMap((side) => [...leaders[side]]) : [],

@@ -1,4 +1,4 @@
-import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { no, ok, type Result, type StepFault } from '@core/fault';
 import { booleanWithAll, copiesAt, type TaggedSolid } from '@core/kernel';
 import { repeatedBy, type SettledStepOf } from '@core/model';
 import type { Point } from '@core/outline';
@@ -6,16 +6,15 @@ import {
   type CentreLine,
   type Vec3,
   toWorld,
-  layoutPlaces,
-  resolveAll,
-  resolvePosition,
   copyOfTag,
   copyRole,
   faceTag,
   roleOf,
   stepOfTag,
 } from '@core/part';
-import type { StepInput, StepNumbers, StepType } from '@core/shaping';
+import type { StepInput, StepNumbers, StepSolid } from '@core/shaping';
+
+import type { LengthsOf } from '../kinds';
 
 /** Where one copy goes: turned about the axle line, then moved. */
 interface Copy {
@@ -27,38 +26,14 @@ interface Copy {
 const SAME_PLACE_MM = 0.005;
 
 /** What some steps made, again at other places. Faces: as those of the steps, under this step's name, each copy with a number. */
-export const repeat: StepType<'repeat'> = {
-  kind: 'repeat',
-  effect: 'any',
-  resolve(step, numbers) {
-    const { pattern } = step;
-    if (pattern.by === 'row' || pattern.by === 'grid') {
-      const wanted: Record<string, Result<NamedLength, StepFault>> = {
-        dx: resolvePosition(pattern.dx, 'way to the right', numbers),
-        dy: resolvePosition(pattern.dy, 'way to the back', numbers),
-      };
-      if ('dz' in pattern && pattern.dz) wanted.dz = resolvePosition(pattern.dz, 'way up', numbers);
-      return resolveAll(wanted);
-    }
-    if (pattern.by === 'path' || pattern.by === 'points') {
-      const wanted: Record<string, Result<NamedLength, StepFault>> = {};
-      for (const [index, { x, y }] of pattern.points.entries()) {
-        wanted[`points.${index}.x`] = resolvePosition(x, `point ${index + 1} to the right`, numbers);
-        wanted[`points.${index}.y`] = resolvePosition(y, `point ${index + 1} to the back`, numbers);
-      }
-      return resolveAll(wanted);
-    }
-    if (pattern.by === 'round') {
-      const { x, y } = pattern;
-      return x && y
-        ? resolveAll({
-            x: resolvePosition(x, 'axis to the right', numbers),
-            y: resolvePosition(y, 'axis to the back', numbers),
-          })
-        : ok({});
-    }
-    return layoutPlaces(pattern.id, 'places', numbers);
+export const solid: StepSolid<'repeat'> = {
+  bound(step, earlier) {
+    const cuts = repeatedBy(step).map((id) => earlier.get(id)?.cuts === true);
+    if (cuts.some((one) => one !== cuts[0])) return 'dresses';
+    return cuts[0] ? 'cuts' : 'adds';
   },
+  merges: true,
+  restsOn: repeatedBy,
   build(step, lengths, input) {
     const { before, earlier } = input;
     const repeated = repeatedBy(step);
@@ -121,9 +96,16 @@ function repeatedStep(
   }
 }
 
+/** What a round step measures across, mm; 0 for any other. */
+function acrossOf({ lengths }: StepNumbers): number {
+  if ('diameter' in lengths) return lengths.diameter.mm;
+  if ('outline' in lengths && 'diameter' in lengths.outline) return lengths.outline.diameter!.mm;
+  return 'across' in lengths ? lengths.across.mm : 0;
+}
+
 function centreLinesOf(of: StepNumbers, copies: readonly Copy[]): CentreLine[] {
   const [x, y] = standsAt(of);
-  const radius = (of.lengths.diameter?.mm ?? of.lengths.across?.mm ?? 0) / 2;
+  const radius = acrossOf(of) / 2;
   const [low, high] = [of.stand.box?.[2] ?? 0, of.stand.box?.[5] ?? 0];
   if (radius === 0) return [];
   return copies.map(({ turn, by }) => {
@@ -138,59 +120,49 @@ function centreLinesOf(of: StepNumbers, copies: readonly Copy[]): CentreLine[] {
 /** Where what is repeated stands, to the right and to the back. */
 const standsAt = ({ stand: { frame, at, level } }: StepNumbers) => toWorld(frame, [...at, level]);
 
+/** @param of the first of the steps that are repeated. */
 function copiesOf(
   { pattern }: SettledStepOf<'repeat'>,
-  lengths: Record<string, NamedLength>,
+  lengths: LengthsOf<'repeat'>,
   of: StepNumbers,
 ): Copy[] {
-  switch (pattern.by) {
-    case 'round':
-      return Array.from({ length: pattern.count - 1 }, (_, index): Copy => {
-        const turn = (2 * Math.PI * (index + 1)) / pattern.count;
+  const moved = (x: number, y: number, z = 0): Copy => ({ turn: 0, by: [x, y, z] });
+  switch (lengths.by) {
+    case 'round': {
+      const { count } = pattern as Extract<typeof pattern, { by: 'round' }>;
+      return Array.from({ length: count - 1 }, (_, index): Copy => {
+        const turn = (2 * Math.PI * (index + 1)) / count;
         const [x, y] = [lengths.x?.mm ?? 0, lengths.y?.mm ?? 0];
         // About another axis than the axle line it is a turn about that, and a move.
         const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
         return { turn, by: [x - cos * x + sin * y, y - sin * x - cos * y, 0] };
       });
-    case 'row':
-      return Array.from({ length: pattern.count - 1 }, (_, index) => ({
-        turn: 0,
-        by: [(index + 1) * lengths.dx!.mm, (index + 1) * lengths.dy!.mm, (index + 1) * (lengths.dz?.mm ?? 0)],
-      }));
-    case 'grid':
-      return Array.from({ length: pattern.rows }, (_, row) =>
-        Array.from({ length: pattern.count }, (__, column): Copy => ({
-          turn: 0,
-          by: [column * lengths.dx!.mm, row * lengths.dy!.mm, 0],
-        })),
+    }
+    case 'row': {
+      const { count } = pattern as Extract<typeof pattern, { by: 'row' }>;
+      const { dx, dy, dz } = lengths;
+      return Array.from({ length: count - 1 }, (_, index) =>
+        moved((index + 1) * dx.mm, (index + 1) * dy.mm, (index + 1) * (dz?.mm ?? 0)),
+      );
+    }
+    case 'grid': {
+      const { count, rows } = pattern as Extract<typeof pattern, { by: 'grid' }>;
+      const { dx, dy } = lengths;
+      return Array.from({ length: rows }, (_, row) =>
+        Array.from({ length: count }, (__, column) => moved(column * dx.mm, row * dy.mm)),
       )
         .flat()
         .slice(1);
-    case 'path':
-      return alongPath(
-        pattern.points.map((_, index) => [
-          lengths[`points.${index}.x`]!.mm,
-          lengths[`points.${index}.y`]!.mm,
-        ]),
-        pattern.count,
-      ).map(([x, y]) => ({ turn: 0, by: [x, y, 0] }));
+    }
+    case 'path': {
+      const { count } = pattern as Extract<typeof pattern, { by: 'path' }>;
+      const points = lengths.points.map(({ x, y }): Point => [x.mm, y.mm]);
+      return alongPath(points, count).map(([x, y]) => moved(x, y));
+    }
     case 'points': {
       const [x, y] = standsAt(of);
-      return pattern.points
-        .map((_, index): Copy => ({
-          turn: 0,
-          by: [lengths[`points.${index}.x`]!.mm - x, lengths[`points.${index}.y`]!.mm - y, 0],
-        }))
-        .filter(({ by }) => Math.hypot(by[0], by[1]) > SAME_PLACE_MM);
-    }
-    case 'layout': {
-      const [x, y] = standsAt(of);
-      const labels = Object.keys(lengths).flatMap((key) => (key.startsWith('x') ? [key.slice(1)] : []));
-      return labels
-        .map((label): Copy => ({
-          turn: 0,
-          by: [lengths[`x${label}`]!.mm - x, lengths[`y${label}`]!.mm - y, 0],
-        }))
+      return lengths.points
+        .map((point) => moved(point.x.mm - x, point.y.mm - y))
         .filter(({ by }) => Math.hypot(by[0], by[1]) > SAME_PLACE_MM);
     }
   }

@@ -1,22 +1,12 @@
 import { no } from '@core/fault';
-import { resolveAll, resolveLength, resolvePosition, placeNumbers } from '@core/part';
-import { type StepType, turnedSolid, acrossAnnotation, middleCross } from '@core/shaping';
+import { type StepSolid, turnedSolid, acrossAnnotation, middleCross } from '@core/shaping';
 
 /** Ring of round section. Its face: wall. */
-export const ring: StepType<'ring'> = {
-  kind: 'ring',
-  effect: 'any',
-  resolve: (step, numbers) =>
-    resolveAll({
-      across: resolveLength(step.across, 'measure across', numbers),
-      thick: resolveLength(step.thick, 'thickness', numbers),
-      up: resolvePosition(step.up, 'height of its middle', numbers),
-      ...placeNumbers(step, numbers),
-    }),
+export const solid: StepSolid<'ring'> = {
   tool(step, lengths, input) {
-    const [across, thick] = [lengths.across!, lengths.thick!];
+    const [across, thick] = [lengths.across, lengths.thick];
     if (thick.mm >= across.mm) return no({ code: 'ring.tooThick', thick, acrossMm: across.mm });
-    const middle = input.stand.level + lengths.up!.mm;
+    const middle = input.stand.level + lengths.up.mm;
     return turnedSolid(
       step,
       [{ kind: 'circle', middle: [across.mm / 2, middle], radius: thick.mm / 2, role: 'wall' }],
@@ -24,11 +14,11 @@ export const ring: StepType<'ring'> = {
     );
   },
   annotate(step, lengths, { stand }) {
-    const middle = stand.level + lengths.up!.mm;
+    const middle = stand.level + lengths.up.mm;
     const [x, y] = stand.at;
     return {
-      annotations: [acrossAnnotation(step.id, 'across', step.across, lengths.across!.mm, [x, y, middle])],
-      centreLines: middleCross([x, y, middle], lengths.across!.mm / 2),
+      annotations: [acrossAnnotation(step.id, 'across', step.across, lengths.across.mm, [x, y, middle])],
+      centreLines: middleCross([x, y, middle], lengths.across.mm / 2),
     };
   },
 };

@@ -1,9 +1,9 @@
-import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { no, ok } from '@core/fault';
 import { boolean, soundOrNot, type TaggedSolid } from '@core/kernel';
 import { boxOfLoop } from '@core/outline';
-import { type Vec3, resolveAll, resolvePosition, placeNumbers, faceTag } from '@core/part';
+import { type Vec3, faceTag } from '@core/part';
 import {
-  type StepType,
+  type StepSolid,
   halvesOf,
   isFlat,
   isRoundAbout,
@@ -13,41 +13,24 @@ import {
   swept,
   type PathPiece,
   loopHere,
-  outlineNumbers,
 } from '@core/shaping';
 
 /** An outline run along a path. Faces: those of the outline, start and end, and side where a bend is sharp. */
-export const run: StepType<'run'> = {
-  kind: 'run',
-  effect: 'any',
-  resolve(step, numbers) {
-    const lengths: Record<string, Result<NamedLength, StepFault>> = {
-      ...placeNumbers(step, numbers),
-      ...outlineNumbers(step.outline, numbers, 'outline.'),
-      ...(step.ending ? outlineNumbers(step.ending, numbers, 'ending.') : {}),
-      bend: resolvePosition(step.bend, 'bend', numbers),
-    };
-    for (const [index, { x, y, up }] of step.path.entries()) {
-      lengths[`path.${index}.x`] = resolvePosition(x, `point ${index + 1} to the right`, numbers);
-      lengths[`path.${index}.y`] = resolvePosition(y, `point ${index + 1} to the back`, numbers);
-      lengths[`path.${index}.up`] = resolvePosition(up, `point ${index + 1} up`, numbers);
-    }
-    return resolveAll(lengths);
-  },
+export const solid: StepSolid<'run'> = {
   tool(step, lengths, input) {
     const { kernel, stand } = input;
-    const loop = loopHere(step.outline, lengths, input, 'outline.');
+    const loop = loopHere(step.outline, lengths.outline, input);
     if (!loop.ok) return loop;
     if (step.ending && step.closed) return no({ code: 'run.endingOnClosed' });
-    const ending = step.ending ? loopHere(step.ending, lengths, input, 'ending.') : ok(null);
+    const ending = step.ending && lengths.ending ? loopHere(step.ending, lengths.ending, input) : ok(null);
     if (!ending.ok) return ending;
-    const points = step.path.map((_, index): Vec3 => [
-      stand.at[0] + lengths[`path.${index}.x`]!.mm,
-      stand.at[1] + lengths[`path.${index}.y`]!.mm,
-      stand.level + lengths[`path.${index}.up`]!.mm,
+    const points = lengths.path.map(({ x, y, up }): Vec3 => [
+      stand.at[0] + x.mm,
+      stand.at[1] + y.mm,
+      stand.level + up.mm,
     ]);
     if (step.closed && points.length < 3) return no({ code: 'run.tooFewPoints' });
-    const bend = lengths.bend!;
+    const bend = lengths.bend;
     const reaches = [loop.value, ...(ending.value ? [ending.value] : [])].flatMap(boxOfLoop).map(Math.abs);
     const half = Math.max(...reaches);
     // A bend tighter than the outline is wide would run through itself, and the kernel would not say so.
@@ -73,7 +56,6 @@ export const run: StepType<'run'> = {
     const turn = turnOnComingBack(points);
     return turn === 0 ? made : no({ code: 'run.comesBackTurned', turn });
   },
-  annotate: () => ({ annotations: [], centreLines: [] }),
 };
 
 /** Two runs that go on from each other, as one; their ends go. */

@@ -1,30 +1,23 @@
-import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { no, ok, type Result, type StepFault } from '@core/fault';
 import { turnedLoop } from '@core/kernel';
 import type { SettledStepOf } from '@core/model';
 import { boxOfLoop, placedRegion, type Region } from '@core/outline';
-import { resolveAll, resolveLength, resolvePosition, placeNumbers, faceTag } from '@core/part';
-import { type StepInput, type StepType, outlineNumbers, regionHere } from '@core/shaping';
+import { faceTag } from '@core/part';
+import { type StepInput, type StepSolid, regionHere } from '@core/shaping';
+
+import type { LengthsOf } from '../kinds';
 
 /** Nearer to a full turn than this, radians, is a full turn. */
 const FULL_WITHIN = 1e-3;
 
 /** An outline turned about the upright axis of its place. Faces: those of the outline, and start and end if it is part of a turn. */
-export const spin: StepType<'spin'> = {
-  kind: 'spin',
-  effect: 'any',
-  resolve: (step, numbers) =>
-    resolveAll({
-      ...outlineNumbers(step.outline, numbers, 'outline.'),
-      away: resolveLength(step.away, 'distance from the axis', numbers),
-      up: resolvePosition(step.up, 'height of its middle', numbers),
-      ...placeNumbers(step, numbers),
-    }),
+export const solid: StepSolid<'spin'> = {
   tool(step, lengths, input) {
     const { kernel, stand } = input;
     const region = section(step, lengths, input);
     if (!region.ok) return region;
     const [x0] = boxOfLoop(region.value.outer);
-    if (x0 < 0) return no({ code: 'spin.crossesAxis', away: lengths.away!, overMm: -x0 });
+    if (x0 < 0) return no({ code: 'spin.crossesAxis', away: lengths.away, overMm: -x0 });
     const isFull = step.angle > 2 * Math.PI - FULL_WITHIN;
     return ok(
       turnedLoop(
@@ -37,8 +30,8 @@ export const spin: StepType<'spin'> = {
     );
   },
   annotate(step, lengths, { stand: { at, level } }) {
-    const z = level + lengths.up!.mm;
-    const away = lengths.away!.mm;
+    const z = level + lengths.up.mm;
+    const away = lengths.away.mm;
     const end = [at[0] + away * Math.cos(step.turn), at[1] + away * Math.sin(step.turn), z] as const;
     return {
       annotations: [
@@ -59,10 +52,10 @@ export const spin: StepType<'spin'> = {
 
 function section(
   step: SettledStepOf<'spin'>,
-  lengths: Record<string, NamedLength>,
+  lengths: LengthsOf<'spin'>,
   input: StepInput,
 ): Result<Region, StepFault> {
-  const region = regionHere(step.outline, lengths, input, 'outline.');
-  const middle = [lengths.away!.mm, input.stand.level + lengths.up!.mm] as const;
+  const region = regionHere(step.outline, lengths.outline, input);
+  const middle = [lengths.away.mm, input.stand.level + lengths.up.mm] as const;
   return region.ok ? ok(placedRegion(region.value, 0, middle)) : region;
 }

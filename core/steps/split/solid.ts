@@ -1,4 +1,4 @@
-import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { no, ok, type Result, type StepFault } from '@core/fault';
 import {
   compoundOf,
   type Kernel,
@@ -23,38 +23,18 @@ import {
   frameFacing,
   minus,
   type Frame,
-  resolveAll,
-  resolveLength,
-  resolvePosition,
   plainStand,
   faceTag,
 } from '@core/part';
-import { faceOfPick, type StepInput, type StepType } from '@core/shaping';
+import { faceOfPick, type StepInput, type StepSolid } from '@core/shaping';
+
+import type { LengthsOf } from '../kinds';
 
 const AXES: Record<'x' | 'y' | 'z', Vec3> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
 
 /** Cut in two by a plane. New faces: low and high, each the cut face of that half; peg and socket; tie. */
-export const split: StepType<'split'> = {
-  kind: 'split',
-  effect: 'dresses',
-  resolve(step, numbers) {
-    const wanted: Record<string, Result<NamedLength, StepFault>> = {
-      ...(step.face ? {} : { at: resolvePosition(step.at, 'place of the cut', numbers) }),
-      gap: resolvePosition(step.gap, 'gap', numbers),
-    };
-    if (step.pegs) {
-      wanted.diameter = resolveLength(step.pegs.diameter, 'peg', numbers);
-      wanted.length = resolveLength(step.pegs.length, 'length of the pegs', numbers);
-      wanted.apart = resolvePosition(step.pegs.apart, 'distance between the pegs', numbers);
-      wanted.play = resolvePosition(step.pegs.play, 'play', numbers);
-    }
-    if (step.ties) {
-      wanted.tieBreadth = resolveLength(step.ties.breadth, 'breadth of the slots', numbers);
-      wanted.tieThickness = resolveLength(step.ties.thickness, 'thickness of the slots', numbers);
-      wanted.tiesApart = resolvePosition(step.ties.apart, 'distance between the slots', numbers);
-    }
-    return resolveAll(wanted);
-  },
+export const solid: StepSolid<'split'> = {
+  bound: 'dresses',
   build(step, lengths, { kernel, before, box, earlier }) {
     if (!before || !box) return no({ code: 'step.firstMustAdd', verb: 'Split' });
     const cut = cutFrame(step, lengths, before, box, earlier);
@@ -68,39 +48,38 @@ export const split: StepType<'split'> = {
     };
     if (step.keep !== 'both') return ok(half(step.keep));
     let [low, high] = [half('low'), half('high')];
-    if (step.pegs) {
-      const pegged = withPegs(step, lengths, kernel, frame, box, [low, high]);
+    if (lengths.pegs) {
+      const pegged = withPegs(step, lengths.pegs, kernel, frame, box, [low, high]);
       if (!pegged) {
         low.dispose();
         high.dispose();
-        return no({ code: 'split.pegsDoNotFit', diameter: lengths.diameter! });
+        return no({ code: 'split.pegsDoNotFit', diameter: lengths.pegs.diameter });
       }
       [low, high] = pegged;
     }
-    if (step.ties) {
-      const slotted = withTies(step, lengths, kernel, frame, box, [low, high]);
+    if (lengths.ties) {
+      const slotted = withTies(step, lengths.ties, kernel, frame, box, [low, high]);
       low.dispose();
       high.dispose();
-      if (!slotted) return no({ code: 'split.tiesDoNotFit', breadth: lengths.tieBreadth! });
+      if (!slotted) return no({ code: 'split.tiesDoNotFit', breadth: lengths.ties.breadth });
       [low, high] = slotted;
     }
-    if (lengths.gap!.mm <= 0) {
+    if (lengths.gap.mm <= 0) {
       low.dispose();
       high.dispose();
       return no({ code: 'split.noGap' });
     }
-    const by = along([0, 0, 0], frame.z, lengths.gap!.mm);
+    const by = along([0, 0, 0], frame.z, lengths.gap.mm);
     const moved = placedAnew(high, { scale: 1, axis: 'z', turn: 0, by });
     high.dispose();
     return ok(compoundOf(kernel, [low, moved]));
   },
-  annotate: () => ({ annotations: [], centreLines: [] }),
 };
 
 /** Axes in the middle of the cut, looking to its high side; or why there is no cut. */
 function cutFrame(
   step: SettledStepOf<'split'>,
-  lengths: Record<string, NamedLength>,
+  lengths: LengthsOf<'split'>,
   before: TaggedSolid,
   box: Box,
   earlier: StepInput['earlier'],
@@ -108,7 +87,8 @@ function cutFrame(
   const middle = [0, 1, 2].map((axis) => (box[axis]! + box[axis + 3]!) / 2) as unknown as Vec3;
   if (!step.face) {
     const axis = ['x', 'y', 'z'].indexOf(step.axis);
-    const at = lengths.at!;
+    const { at } = lengths;
+    if (!at) return no({ code: 'split.atOutside' });
     if (at.mm <= box[axis]! + 1e-6 || at.mm >= box[axis + 3]! - 1e-6) {
       return no({ code: 'split.missesBody', at });
     }
@@ -156,17 +136,17 @@ const longerWay = (around: Box): 0 | 1 => (around[3] - around[0] >= around[4] - 
 /** Two pegs on the lower half and their sockets in the upper, along the longer way of the cut; null if they find no room. */
 function withPegs(
   step: SettledStepOf<'split'>,
-  lengths: Record<string, NamedLength>,
+  lengths: NonNullable<LengthsOf<'split'>['pegs']>,
   kernel: Kernel,
   frame: Frame,
   box: Box,
   [low, high]: [TaggedSolid, TaggedSolid],
 ): [TaggedSolid, TaggedSolid] | null {
   const longer = longerWay(boxIn(frame, box));
-  const [radius, length, play] = [lengths.diameter!.mm / 2, lengths.length!.mm, lengths.play!.mm];
+  const [radius, length, play] = [lengths.diameter.mm / 2, lengths.length.mm, lengths.play.mm];
   const cylinders = (grow: number, role: string) =>
     [-1, 1].map((side) => {
-      const at = (side * lengths.apart!.mm) / 2;
+      const at = (side * lengths.apart.mm) / 2;
       const [x, y] = longer === 0 ? [at, 0] : [0, at];
       const made = cylinder(
         kernel,
@@ -200,7 +180,7 @@ function withPegs(
 /** Both halves with two slots right through them, along the longer way of the cut; null if they find no room. */
 function withTies(
   step: SettledStepOf<'split'>,
-  lengths: Record<string, NamedLength>,
+  lengths: NonNullable<LengthsOf<'split'>['ties']>,
   kernel: Kernel,
   frame: Frame,
   box: Box,
@@ -208,12 +188,12 @@ function withTies(
 ): [TaggedSolid, TaggedSolid] | null {
   const around = boxIn(frame, box);
   const longer = longerWay(around);
-  const [breadth, thickness] = [lengths.tieBreadth!.mm, lengths.tieThickness!.mm];
+  const [breadth, thickness] = [lengths.breadth.mm, lengths.thickness.mm];
   const tag = faceTag(step.id, 'tie');
   const slots = [-1, 1].map((side) => {
     const across = ([0, 1] as const).map((of) => {
       const half = of === longer ? thickness / 2 : breadth / 2;
-      const at = of === longer ? (side * lengths.tiesApart!.mm) / 2 : 0;
+      const at = of === longer ? (side * lengths.apart.mm) / 2 : 0;
       return { from: at - half, to: at + half };
     });
     const through = { from: around[2] - 1, to: around[5] + 1 };

@@ -1,52 +1,22 @@
-import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { no, ok, type Result, type StepFault } from '@core/fault';
 import { type Kernel, levelPlane, turnedLoop, type Plane, soundOrNot, type TaggedSolid } from '@core/kernel';
 import type { SettledStepOf } from '@core/model';
 import { cornerLoop, placedLoop, type Curve, type Loop, type Point } from '@core/outline';
-import {
-  type Annotation,
-  resolveAll,
-  resolveLength,
-  resolvePosition,
-  SMALLEST_MM,
-  faceTag,
-  placeNumbers,
-  type Stand,
-} from '@core/part';
-import { blended, type StepType } from '@core/shaping';
+import { type Annotation, SMALLEST_MM, faceTag, type Stand } from '@core/part';
+import { blended, type StepSolid } from '@core/shaping';
+
+import type { LengthsOf } from '../kinds';
 
 /** Diameters smaller than this are a point, mm. */
 const POINT_BELOW_MM = 1e-6;
 
-type Lengths = Record<string, NamedLength>;
-
-const atOf = (lengths: Lengths, index: number) => lengths[`at${index}`]!;
-
-const diameterOf = (lengths: Lengths, index: number) => lengths[`diameter${index}`]!;
+type Lengths = LengthsOf<'stations'>;
 
 /**
  * A shape turned through stations. Faces: wall (smooth) or wall0, wall1 and so on (straight), bottom, top. The first
  * and the last station may be points. Oval or square in section: wall, or right, back, left and front; no points.
  */
-export const stations: StepType<'stations'> = {
-  kind: 'stations',
-  effect: 'any',
-  resolve(step, numbers) {
-    const lengths: Record<string, Result<NamedLength, StepFault>> = placeNumbers(step, numbers);
-    for (const [index, { at, diameter }] of step.rows.entries()) {
-      const isEnd = index === 0 || index === step.rows.length - 1;
-      lengths[`at${index}`] = resolvePosition(at, `height of station ${index + 1}`, numbers);
-      // An end may be a point.
-      lengths[`diameter${index}`] = (isEnd ? resolvePosition : resolveLength)(
-        diameter,
-        `diameter of station ${index + 1}`,
-        numbers,
-      );
-    }
-    for (const [index, { depth, diameter }] of step.section ? step.rows.entries() : []) {
-      lengths[`depth${index}`] = resolveLength(depth ?? diameter, `depth of station ${index + 1}`, numbers);
-    }
-    return resolveAll(lengths);
-  },
+export const solid: StepSolid<'stations'> = {
   tool(step, lengths, { kernel, stand }) {
     if (step.section) return blendedThrough(step, lengths, kernel, stand);
     const profile = profileOf(step, lengths, stand);
@@ -56,10 +26,10 @@ export const stations: StepType<'stations'> = {
   annotate(step, lengths, { stand }) {
     const [x, y] = stand.at;
     const { level } = stand;
-    const heights = step.rows.map((_, index) => level + atOf(lengths, index).mm);
+    const heights = lengths.rows.map(({ at }) => level + at.mm);
     return {
       annotations: step.rows.map(({ diameter }, index): Annotation => {
-        const { mm } = diameterOf(lengths, index);
+        const { mm } = lengths.rows[index]!.diameter;
         const z = heights[index]!;
         return {
           stepId: step.id,
@@ -78,7 +48,7 @@ export const stations: StepType<'stations'> = {
         {
           from: [x, y, heights[0]!],
           to: [x, y, heights.at(-1)!],
-          radius: Math.max(...step.rows.map((_, index) => diameterOf(lengths, index).mm)) / 2,
+          radius: Math.max(...lengths.rows.map(({ diameter }) => diameter.mm)) / 2,
         },
       ],
     };
@@ -93,12 +63,11 @@ function blendedThrough(
   { at: [x, y], level }: Stand,
 ): Result<TaggedSolid, StepFault> {
   const sections: { loop: Loop; plane: Plane }[] = [];
-  for (const index of step.rows.keys()) {
-    const [at, width, depth] = [atOf(lengths, index), diameterOf(lengths, index), lengths[`depth${index}`]!];
+  for (const [index, { at, diameter: width, depth = width }] of lengths.rows.entries()) {
     if (width.mm < SMALLEST_MM) {
       return no({ code: 'value.outOfRange', length: width, minMm: SMALLEST_MM, maxMm: 1000 });
     }
-    if (index > 0 && at.mm <= atOf(lengths, index - 1).mm) {
+    if (index > 0 && at.mm <= lengths.rows[index - 1]!.at.mm) {
       return no({ code: 'stations.notRising', place: index + 1, at });
     }
     const loop = step.section === 'oval' ? oval(width.mm / 2, depth.mm / 2) : box(width.mm / 2, depth.mm / 2);
@@ -140,10 +109,9 @@ function profileOf(
   { level }: Stand,
 ): Result<Loop, StepFault> {
   const points: Point[] = [];
-  for (const index of step.rows.keys()) {
-    const [at, diameter] = [atOf(lengths, index), diameterOf(lengths, index)];
+  for (const [index, { at, diameter }] of lengths.rows.entries()) {
     if (diameter.mm < 0) return no({ code: 'value.outOfRange', length: diameter, minMm: 0, maxMm: 1000 });
-    if (index > 0 && at.mm <= atOf(lengths, index - 1).mm) {
+    if (index > 0 && at.mm <= lengths.rows[index - 1]!.at.mm) {
       return no({ code: 'stations.notRising', place: index + 1, at });
     }
     points.push([diameter.mm / 2, level + at.mm]);

@@ -1,19 +1,17 @@
-import { no, ok } from '@core/fault';
+import { no, ok, type NamedLength } from '@core/fault';
 import { faceTag, stepOfTag, toWorld, wayToWorld } from '@core/part';
-import { drafted, type StepType } from '@core/shaping';
+import { drafted, type StepSolid, type StepNumbers } from '@core/shaping';
 
 /** Sides of an earlier step leaned in. Faces keep their names. */
-export const taper: StepType<'taper'> = {
-  kind: 'taper',
-  effect: 'dresses',
-  resolve: () => ok({}),
+export const solid: StepSolid<'taper'> = {
+  bound: 'dresses',
   build(step, _lengths, { before, earlier }) {
     if (!before) return no({ code: 'step.firstMustAdd', verb: 'Lean' });
     const of = earlier.get(step.of);
     if (!of) return no({ code: 'step.pickLost', lookingFor: 'the step whose sides it leans' });
     const { frame, level } = of.stand;
     // Held at its own bottom or top: added ones begin at their place, cuts reach down from it.
-    const ends = of.lengths.height?.mm ?? of.lengths.thickness?.mm ?? of.lengths.width?.mm ?? 0;
+    const ends = risesBy(of)?.mm ?? 0;
     const goesDown = of.cuts && !of.stand.up;
     const low = goesDown ? level - ends : level;
     const high = goesDown ? level : level + ends;
@@ -27,5 +25,11 @@ export const taper: StepType<'taper'> = {
     });
     return leaned ? ok(leaned) : no({ code: 'taper.nothing' });
   },
-  annotate: () => ({ annotations: [], centreLines: [] }),
 };
+
+/** How far a step rises from its place, or goes down from it. */
+function risesBy({ lengths }: StepNumbers): NamedLength | undefined {
+  if ('height' in lengths) return lengths.height;
+  if ('thickness' in lengths) return lengths.thickness;
+  return 'width' in lengths ? lengths.width : undefined;
+}

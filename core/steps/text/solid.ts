@@ -1,28 +1,20 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 import { compoundOf, raisedLoop, type TaggedSolid } from '@core/kernel';
 import { placedLoop } from '@core/outline';
-import { resolveAll, resolveLength, placeNumbers, faceTag } from '@core/part';
-import { cutFrom, type StepType, reach } from '@core/shaping';
+import { faceTag } from '@core/part';
+import { cutFrom, type StepSolid, reach } from '@core/shaping';
 import { letterFaces, missingLetters } from '@core/text';
 
 /** Raised or sunk letters. Faces: top, bottom, and side with a number for each contour. */
-export const text: StepType<'text'> = {
-  kind: 'text',
-  effect: 'any',
-  resolve: (step, numbers) =>
-    resolveAll({
-      height: resolveLength(step.height, 'height of the letters', numbers),
-      depth: resolveLength(step.depth, 'depth', numbers),
-      ...placeNumbers(step, numbers),
-    }),
+export const solid: StepSolid<'text'> = {
   tool(step, lengths, { kernel, stand, font }): Result<TaggedSolid, StepFault> {
     if (step.text.trim() === '') return no({ code: 'text.empty' });
     if (!font) return no({ code: 'text.noFont' });
     const letters = missingLetters(font, step.text);
     if (letters !== '') return no({ code: 'text.notInFont', letters });
-    const { from, to } = reach(stand, step.effect, lengths.depth!.mm);
+    const { from, to } = reach(stand, step.effect, lengths.depth.mm);
     const tag = (role: string) => faceTag(step.id, role);
-    const solids = letterFaces(font, step.text.trim(), lengths.height!.mm).map(({ outer, holes }) => {
+    const solids = letterFaces(font, step.text.trim(), lengths.height.mm).map(({ outer, holes }) => {
       const raise = (loop: typeof outer, past: number) =>
         raisedLoop(
           kernel,
@@ -34,7 +26,6 @@ export const text: StepType<'text'> = {
     });
     return ok(compoundOf(kernel, solids));
   },
-  annotate: () => ({ annotations: [], centreLines: [] }),
 };
 
 function cutOut(letter: TaggedSolid, hole: TaggedSolid): TaggedSolid {

@@ -1,34 +1,15 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import { cylinder } from '@core/kernel';
 import type { SettledStepOf } from '@core/model';
-import {
-  resolveAll,
-  resolveLength,
-  resolvePosition,
-  OVERRUN_MM,
-  placeNumbers,
-  type Stand,
-  faceTag,
-} from '@core/part';
-import { type StepType, threadedRod, type Mouth } from '@core/shaping';
+import { OVERRUN_MM, type Stand, faceTag } from '@core/part';
+import { type StepSolid, threadedRod, type Mouth } from '@core/shaping';
 import { ridgeOf, THREADS, threadForm } from '@core/standards';
 
 /** More turns than this take too long to model on a phone. */
 const MOST_TURNS = 40;
 
 /** A screw thread. Faces: thread, root, lead, bottom, top; of a drawn one: wall, bottom, top. */
-export const thread: StepType<'thread'> = {
-  kind: 'thread',
-  effect: 'any',
-  resolve(step, numbers) {
-    const always = {
-      play: resolvePosition(step.play, 'play', numbers),
-      ...placeNumbers(step, numbers),
-    };
-    return step.length === 'through'
-      ? resolveAll(always)
-      : resolveAll({ ...always, length: resolveLength(step.length, 'length', numbers) });
-  },
+export const solid: StepSolid<'thread'> = {
   tool(step, lengths, { kernel, before, stand }) {
     const { side } = step;
     const named = THREADS.find(({ name }) => name === step.size);
@@ -36,9 +17,9 @@ export const thread: StepType<'thread'> = {
     if (side === 'inside' && !before) return no({ code: 'step.firstMustAdd', verb: 'Thread' });
     if (step.length === 'through' && side === 'outside') return no({ code: 'raise.nothingToGoThrough' });
     const form = threadForm(named);
-    const ridge = ridgeOf(form, side, lengths.play!.mm);
-    if (!ridge || lengths.play!.mm < 0) {
-      return no({ code: 'thread.playTooLarge', play: lengths.play!, depthMm: form.heightMm / 5 });
+    const ridge = ridgeOf(form, side, lengths.play.mm);
+    if (!ridge || lengths.play.mm < 0) {
+      return no({ code: 'thread.playTooLarge', play: lengths.play, depthMm: form.heightMm / 5 });
     }
     const room =
       side === 'inside' ? roomFor(2 * ridge.crestRadius, step.size, lengths.length ?? null, stand) : ok(null);

@@ -1,8 +1,8 @@
 import { no, ok } from '@core/fault';
 import { boolean } from '@core/kernel';
 import { takesAway } from '@core/model';
-import { type Vec3, resolveAll, resolveLength, resolvePosition, placeNumbers } from '@core/part';
-import { type StepType, ridge, roomCorners, type Corner, pointIn } from '@core/shaping';
+import { type Vec3 } from '@core/part';
+import { type StepSolid, ridge, roomCorners, type Corner, pointIn } from '@core/shaping';
 
 /** Length of the bump along the tongue, as a multiple of how far it stands out: it leads in at 27°. */
 export const BUMP_LENGTHS = 2;
@@ -11,27 +11,19 @@ export const BUMP_LENGTHS = 2;
  * A springy tongue with a bump at its end, or the room for one. Faces: back, front, left, right, top, bottom, catch
  * (which holds), lead (which slides in).
  */
-export const tongue: StepType<'tongue'> = {
-  kind: 'tongue',
-  effect: 'any',
-  resolve: (step, numbers) =>
-    resolveAll({
-      length: resolveLength(step.length, 'length', numbers),
-      breadth: resolveLength(step.breadth, 'breadth', numbers),
-      thickness: resolveLength(step.thickness, 'thickness', numbers),
-      bump: resolveLength(step.bump, 'bump', numbers),
-      play: resolvePosition(step.play, 'play', numbers),
-      ...placeNumbers(step, numbers),
-    }),
+export const solid: StepSolid<'tongue'> = {
   tool(step, lengths, { kernel, stand }) {
-    const [length, breadth, thickness, bump] = ['length', 'breadth', 'thickness', 'bump'].map(
-      (key) => lengths[key]!.mm,
-    ) as [number, number, number, number];
+    const [length, breadth, thickness, bump] = [
+      lengths.length.mm,
+      lengths.breadth.mm,
+      lengths.thickness.mm,
+      lengths.bump.mm,
+    ];
     const hooked = bump * Math.tan(step.undercut ?? 0);
     if (BUMP_LENGTHS * bump + Math.max(hooked, 0) >= length) {
-      return no({ code: 'tongue.bumpTooLong', bump: lengths.bump!, lengthMm: length });
+      return no({ code: 'tongue.bumpTooLong', bump: lengths.bump, lengthMm: length });
     }
-    const play = lengths.play!.mm;
+    const play = lengths.play.mm;
     const catchAt = length - BUMP_LENGTHS * bump;
     const prism = (points: Corner[], broad: number) => ridge(kernel, step, stand, points, broad);
     if (!takesAway(step.effect)) {
@@ -61,15 +53,13 @@ export const tongue: StepType<'tongue'> = {
   },
   annotate(step, lengths, { stand }) {
     const at = pointIn(step.turn, stand);
-    const [length, breadth, thickness] = ['length', 'breadth', 'thickness'].map(
-      (key) => lengths[key]!.mm,
-    ) as [number, number, number];
+    const [length, breadth, thickness] = [lengths.length.mm, lengths.breadth.mm, lengths.thickness.mm];
     const half = breadth / 2;
     const span = (field: 'length' | 'breadth' | 'thickness', from: Vec3, to: Vec3, out: Vec3) => ({
       stepId: step.id,
       field,
       value: step[field],
-      mm: lengths[field]!.mm,
+      mm: lengths[field].mm,
       form: 'span' as const,
       spans: [{ from: at(from), to: at(to), out }],
       points: [],

@@ -1,31 +1,21 @@
 import { no, ok } from '@core/fault';
 import { prismOf } from '@core/kernel';
 import { cornerLoop, type Point } from '@core/outline';
-import { type Vec3, resolveAll, resolveLength, resolvePosition, placeNumbers, faceTag } from '@core/part';
-import { type StepType, pointIn, uprightSection } from '@core/shaping';
+import { type Vec3, faceTag } from '@core/part';
+import { type StepSolid, pointIn, uprightSection } from '@core/shaping';
 
 /** Heights below this are an edge, mm. */
 const EDGE_BELOW_MM = 1e-6;
 
 /** A block with a sloping top. Faces: bottom, slope, left, right, front, back. */
-export const wedge: StepType<'wedge'> = {
-  kind: 'wedge',
-  effect: 'any',
-  resolve: (step, numbers) =>
-    resolveAll({
-      length: resolveLength(step.length, 'length', numbers),
-      breadth: resolveLength(step.breadth, 'breadth', numbers),
-      low: resolvePosition(step.low, 'height on the left', numbers),
-      high: resolvePosition(step.high, 'height on the right', numbers),
-      ...placeNumbers(step, numbers),
-    }),
+export const solid: StepSolid<'wedge'> = {
   tool(step, lengths, { kernel, stand }) {
-    const [left, right] = [lengths.low!, lengths.high!];
+    const [left, right] = [lengths.low, lengths.high];
     for (const end of [left, right]) {
       if (end.mm < 0) return no({ code: 'value.outOfRange', length: end, minMm: 0, maxMm: 1000 });
     }
     if (left.mm + right.mm < 0.1) return no({ code: 'wedge.flat' });
-    const x = lengths.length!.mm / 2;
+    const x = lengths.length.mm / 2;
     const corners: { at: Point; role: string }[] = [
       { at: [-x, 0], role: 'ground' },
       { at: [x, 0], role: 'right' },
@@ -37,19 +27,19 @@ export const wedge: StepType<'wedge'> = {
         !(role === 'right' && right.mm < EDGE_BELOW_MM) && !(role === 'left' && left.mm < EDGE_BELOW_MM),
     );
     const loop = cornerLoop(kept);
-    const { plane, way } = uprightSection(step.turn, stand, lengths.breadth!.mm);
+    const { plane, way } = uprightSection(step.turn, stand, lengths.breadth.mm);
     // What a prism calls its bottom and top are here the front and the back; its underside is the ground.
     const roles: Record<string, string> = { bottom: 'front', top: 'back', ground: 'bottom' };
     return ok(prismOf(kernel, loop, plane, way, (role) => faceTag(step.id, roles[role] ?? role)));
   },
   annotate: (step, lengths, { stand }) => {
     const at = pointIn(step.turn, stand);
-    const [x, y] = [lengths.length!.mm / 2, lengths.breadth!.mm / 2];
+    const [x, y] = [lengths.length.mm / 2, lengths.breadth.mm / 2];
     const span = (field: 'length' | 'breadth' | 'low' | 'high', from: Vec3, to: Vec3, out: Vec3) => ({
       stepId: step.id,
       field,
       value: step[field],
-      mm: lengths[field]!.mm,
+      mm: lengths[field].mm,
       form: 'span' as const,
       spans: [{ from, to, out }],
       points: [],
@@ -58,8 +48,8 @@ export const wedge: StepType<'wedge'> = {
       annotations: [
         span('length', at([-x, -y, 0]), at([x, -y, 0]), [0, -1, 0]),
         span('breadth', at([x, -y, 0]), at([x, y, 0]), [1, 0, 0]),
-        span('low', at([-x, -y, 0]), at([-x, -y, lengths.low!.mm]), [-1, 0, 0]),
-        span('high', at([x, -y, 0]), at([x, -y, lengths.high!.mm]), [1, 0, 0]),
+        span('low', at([-x, -y, 0]), at([-x, -y, lengths.low.mm]), [-1, 0, 0]),
+        span('high', at([x, -y, 0]), at([x, -y, lengths.high.mm]), [1, 0, 0]),
       ].filter(({ mm }) => mm > EDGE_BELOW_MM),
       centreLines: [],
     };

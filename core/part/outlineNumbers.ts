@@ -1,0 +1,53 @@
+import { ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import type { EvaluatedRepair } from '@core/fit';
+import { isValue, type OutlineShape } from '@core/model';
+
+import { layoutPlaces, resolveAll, resolveLength, resolvePosition } from './resolve';
+
+/** Those of an outline, by their path in it. */
+export type OutlineNumbers = Readonly<Record<string, NamedLength>>;
+
+/** What the numbers of outlines are called in sentences. */
+const OUTLINE_WORDS: Record<string, string> = {
+  cornerRadius: 'corner radius',
+  across: 'measure across',
+  inner: 'inner diameter',
+  outer: 'outer diameter',
+  x: 'place to the right',
+  y: 'place to the back',
+  body: 'height below the teeth',
+  by: 'way out',
+  rim: 'ease of the rim',
+};
+
+/** Those that may be zero or less. */
+const MAY_BE_ZERO = new Set(['cornerRadius', 'x', 'y', 'inner', 'backlash', 'by']);
+
+/** The numbers of an outline, by their path in it: `diameter`, `points.2.x`. */
+export function outlineNumbers(
+  outline: OutlineShape,
+  numbers: EvaluatedRepair,
+): Result<OutlineNumbers, StepFault> {
+  const resolved: Record<string, Result<NamedLength, StepFault>> = {};
+  const look = (data: object, path: string): void => {
+    for (const [key, inside] of Object.entries(data) as [string, unknown][]) {
+      if (typeof inside !== 'object' || inside === null) continue;
+      if (!isValue(inside)) {
+        look(inside, `${path}${key}.`);
+        continue;
+      }
+      const resolve = MAY_BE_ZERO.has(key) ? resolvePosition : resolveLength;
+      resolved[path + key] = resolve(inside, OUTLINE_WORDS[key] ?? key, numbers);
+    }
+  };
+  look(outline, '');
+  if (outline.shape === 'layoutHull') {
+    const places = layoutPlaces(outline.layout, 'band', numbers);
+    if (!places.ok) return places;
+    for (const { label, x, y } of places.value) {
+      resolved[`at.x${label}`] = ok(x);
+      resolved[`at.y${label}`] = ok(y);
+    }
+  }
+  return resolveAll(resolved);
+}

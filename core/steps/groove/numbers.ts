@@ -1,0 +1,11 @@
+import type { EvaluatedRepair } from '@core/fit';
+import type { SettledStepOf } from '@core/model';
+import { resolveAll, resolveLength, resolvePosition } from '@core/part';
+
+/** Its lengths, mm, or what is wrong with the first. */
+export const resolve = (step: SettledStepOf<'groove'>, numbers: EvaluatedRepair) =>
+  resolveAll({
+    width: resolveLength(step.width, 'groove', numbers),
+    depth: resolveLength(step.depth, 'groove depth', numbers),
+    up: step.up && resolvePosition(step.up, 'height above the middle', numbers),
+  });

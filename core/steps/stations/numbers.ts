@@ -1,0 +1,24 @@
+import type { EvaluatedRepair } from '@core/fit';
+import type { SettledStepOf } from '@core/model';
+import { placeNumbers, resolveAll, resolveEach, resolveLength, resolvePosition } from '@core/part';
+
+/** Its lengths, mm, or what is wrong with the first. */
+export const resolve = (step: SettledStepOf<'stations'>, numbers: EvaluatedRepair) =>
+  resolveAll({
+    place: placeNumbers(step, numbers),
+    rows: resolveEach(step.rows, ({ at, diameter, depth }, index) => {
+      const isEnd = index === 0 || index === step.rows.length - 1;
+      return resolveAll({
+        at: resolvePosition(at, `height of station ${index + 1}`, numbers),
+        // An end may be a point.
+        diameter: (isEnd ? resolvePosition : resolveLength)(
+          diameter,
+          `diameter of station ${index + 1}`,
+          numbers,
+        ),
+        depth: step.section
+          ? resolveLength(depth ?? diameter, `depth of station ${index + 1}`, numbers)
+          : undefined,
+      });
+    }),
+  });

@@ -1,0 +1,11 @@
+import type { EvaluatedRepair } from '@core/fit';
+import type { SettledStepOf } from '@core/model';
+import { placeNumbers, resolveAll, resolveLength } from '@core/part';
+
+/** Its lengths, mm, or what is wrong with the first. */
+export const resolve = (step: SettledStepOf<'text'>, numbers: EvaluatedRepair) =>
+  resolveAll({
+    height: resolveLength(step.height, 'height of the letters', numbers),
+    depth: resolveLength(step.depth, 'depth', numbers),
+    place: placeNumbers(step, numbers),
+  });

@@ -1,0 +1,13 @@
+import type { EvaluatedRepair } from '@core/fit';
+import type { SettledStepOf } from '@core/model';
+import { placeNumbers, resolveAll, resolveLength, resolvePosition } from '@core/part';
+
+/** Its lengths, mm, or what is wrong with the first. */
+export const resolve = (step: SettledStepOf<'wedge'>, numbers: EvaluatedRepair) =>
+  resolveAll({
+    length: resolveLength(step.length, 'length', numbers),
+    breadth: resolveLength(step.breadth, 'breadth', numbers),
+    low: resolvePosition(step.low, 'height on the left', numbers),
+    high: resolvePosition(step.high, 'height on the right', numbers),
+    place: placeNumbers(step, numbers),
+  });
