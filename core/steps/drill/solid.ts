@@ -93,7 +93,7 @@ function holeTool(
       { x: at[0], y: at[1], z: Math.min(a, b), radius, height: Math.abs(b - a) },
       (role) => tag(role === 'wall' ? role : (role === 'bottom') !== up ? 'floor' : 'mouth'),
     );
-    return head ? withPocket(kernel, hole, step, head, stand, depth) : hole;
+    return head?.kind === 'nut' ? withPocket(kernel, hole, step, head, stand, depth) : hole;
   }
   // Half of the section, from the mouth in; a line by what it makes.
   const points: { at: Point; role: string }[] = [];
