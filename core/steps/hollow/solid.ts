@@ -32,6 +32,7 @@ const TOLERANCE_MM = 1e-3;
 
 /** A body hollowed to a wall of even thickness, open at its top, its bottom or both. Its faces: inside. */
 export const solid: StepSolid<'hollow'> = {
+  bound: 'cuts',
   build(step, { wall }, { kernel, before, box, earlier }) {
     if (!before || !box) return no({ code: 'step.firstMustAdd', verb: 'Hollow' });
     // A wall half as thick as the body leaves nothing inside; the kernel would not say so (kernel-notes).
