@@ -35,7 +35,8 @@ function edgeWords(rule: EdgeRule, steps: readonly Step[]): string {
 }
 
 const offers = (edges: OwnEdges) => (step: Step) => edgesOfferedBy(step).includes(edges);
-const [isHole, hasRims, makesFaces] = [offers('mouths'), offers('rims'), offers('all')];
+const [isHole, makesFaces] = [offers('mouths'), offers('all')];
+const hasRims = (step: Step) => offers('rims')(step) || offers('ends')(step);
 const onlyOne = (steps: readonly Step[], wanted: (step: Step) => boolean) => steps.filter(wanted).length < 2;
 
 interface Grouped {
@@ -52,7 +53,7 @@ const rulesOf = (step: Step): EdgeRule[] =>
           { edges, of: step.id, end: 'top' },
           { edges, of: step.id, end: 'bottom' },
         ]
-      : [{ edges, of: step.id }],
+      : [{ edges: edges === 'ends' ? 'rims' : edges, of: step.id }],
   );
 
 /** The edges that a step may take: by rule, of all steps before it, or picked. */

@@ -77,8 +77,8 @@ function caught(
   }
 }
 
-/** The faces at the ends of what is raised. */
-const CAPS = ['top', 'bottom'];
+/** The faces at the ends of what is raised, run or turned part of the way. */
+const CAPS = ['top', 'bottom', 'start', 'end'];
 
 /**
  * Whether an edge of a step's face is an edge of the step. Where its face became one with that of another step, edges

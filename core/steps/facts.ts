@@ -1,7 +1,10 @@
 import type { Effect } from '@core/fields';
 
-/** Edges that a step of a kind offers to be rounded or eased, by rule. */
-export type OwnEdges = 'mouths' | 'rims' | 'upright' | 'all';
+/**
+ * Edges that a step of a kind offers to be rounded or eased, by rule: the mouths of a hole, the outer edges at its top and bottom, those
+ * at its ends, its upright ones, or all.
+ */
+export type OwnEdges = 'mouths' | 'rims' | 'ends' | 'upright' | 'all';
 
 /** Where a kind stands in the list that a new step is chosen from. */
 export type StepGroup = 'form' | 'holes' | 'again' | 'edges' | 'whole';

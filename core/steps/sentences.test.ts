@@ -88,7 +88,7 @@ test.each([
     'nut',
     'Cut out a polygon of 6 sides, 13 over flats, turned 30°, 5 deep, down from the top, 10 right and -4 back, aside of the axle line',
   ],
-  ['bore', 'Cut out a circle A across, right through, on the axle line'],
+  ['bore', 'Cut out a circle A across, right through, down from the top, on the axle line'],
   ['sink', 'Cut out a cone 5 across below, 10 above, 2.5 high, down from the top, on the axle line'],
   ['again', 'Repeat step 2 3 times in all, evenly round the axle line'],
   ['row', 'Repeat step 2 4 times in all in a row, each 9 right, 0 back and 0 up of the last'],

@@ -27,5 +27,5 @@ export const schema = z.strictObject({
 export const facts: StepFacts<z.infer<typeof schema>> = {
   makes: 'solid',
   group: 'form',
-  edges: ['rims', 'all'],
+  edges: ['all'],
 };

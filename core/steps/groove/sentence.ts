@@ -1,10 +1,20 @@
-import { type StepOf, numberValue } from '@core/model';
-import { type Option, type SentencePart, added, chip, verb, words } from '@core/sentence';
+import { type StepOf, numberValue, stepTakesAway } from '@core/model';
+import {
+  type Option,
+  type SentencePart,
+  added,
+  chip,
+  verb,
+  words,
+  type EarlierStep,
+  type SentenceContext,
+  choice,
+} from '@core/sentence';
 
 /** In the list that a new step is chosen from: its verb, and what it does. */
 export const menu = { verb: 'Cut', what: 'a groove round the rim' };
 
-export function sentence(step: StepOf<'groove'>): SentencePart[] {
+export function sentence(step: StepOf<'groove'>, { steps }: SentenceContext): SentencePart[] {
   return [
     verb('Cut'),
     words(' a groove '),
@@ -19,6 +29,23 @@ export function sentence(step: StepOf<'groove'>): SentencePart[] {
           added('where on the rim', 'middle of the rim', 'in the middle of the rim', { up: undefined }),
         ]
       : [words(' deep, middle of the rim')]),
+    ...rimWords(step, steps),
+  ];
+}
+
+/** Which wheel's rim it is cut in, where there are several. */
+function rimWords({ rimOf }: StepOf<'groove'>, steps: readonly EarlierStep[]): SentencePart[] {
+  const wheels = steps.filter(({ step }) => step.kind === 'turn' && !stepTakesAway(step));
+  const isThere = wheels.some(({ step }) => step.id === rimOf);
+  if (isThere && wheels.length === 1) return [];
+  const offered: Option[] = wheels.map(({ step, place }) => ({
+    word: `of step ${place}`,
+    patch: { rimOf: step.id },
+  }));
+  const lost: Option = { word: 'of a lost step', patch: { rimOf } };
+  return [
+    words(' '),
+    choice('which rim', ({ patch }) => patch.rimOf === rimOf, isThere ? offered : [lost, ...offered]),
   ];
 }
 

@@ -86,7 +86,7 @@ function heightParts(step: StepOf<'raise'>): SentencePart[] {
   const way = choice('how far it goes', (option) => option === now, ways);
   if (step.upTo) return [words(', '), way, words(', '), levelChoice(step)];
   return step.height === 'through'
-    ? [words(', '), way]
+    ? [words(', '), way, words(', '), levelChoice(step)]
     : [
         words(', '),
         chip('height', isFloor ? 'height of its floor' : 'height', step.height),

@@ -29,6 +29,6 @@ export const facts: StepFacts<z.infer<typeof schema>> = {
   outlined: true,
   group: 'form',
   begins: true,
-  edges: ['rims', 'all'],
+  edges: ({ closed }) => (closed ? ['all'] : ['ends', 'all']),
   risky: () => true,
 };

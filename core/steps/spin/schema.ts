@@ -18,11 +18,14 @@ export const schema = z.strictObject({
   turn,
 });
 
+/** From here on it is a full turn, radians: it has no ends. */
+export const FULL_TURN = 2 * Math.PI - 1e-3;
+
 export const facts: StepFacts<z.infer<typeof schema>> = {
   makes: 'solid',
   outlined: true,
   group: 'form',
   begins: true,
-  edges: ['rims', 'all'],
+  edges: ({ angle }) => (typeof angle === 'number' && angle > FULL_TURN ? ['all'] : ['ends', 'all']),
   risky: () => true,
 };

@@ -6,9 +6,7 @@ import { faceTag } from '@core/part';
 import { type StepInput, type StepSolid, regionHere } from '@core/shaping';
 
 import type { LengthsOf } from '../kinds';
-
-/** Nearer to a full turn than this, radians, is a full turn. */
-const FULL_WITHIN = 1e-3;
+import { FULL_TURN } from './schema';
 
 /** An outline turned about the upright axis of its place. Faces: those of the outline, and start and end if it is part of a turn. */
 export const solid: StepSolid<'spin'> = {
@@ -18,7 +16,7 @@ export const solid: StepSolid<'spin'> = {
     if (!region.ok) return region;
     const [x0] = boxOfLoop(region.value.outer);
     if (x0 < 0) return no({ code: 'spin.crossesAxis', away: lengths.away, overMm: -x0 });
-    const isFull = step.angle > 2 * Math.PI - FULL_WITHIN;
+    const isFull = step.angle > FULL_TURN;
     return ok(
       turnedLoop(
         kernel,
