@@ -2,8 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-import type { Repair } from '@core/model';
-import { writeRepairFile } from '@core/model';
+import { type Repair, writeRepairFile } from '@core/model';
 import { rackWheel } from '@core/testing/repairDraft';
 import { LONG } from '@server/testing/long';
 import { startProcess } from '@server/testing/otherProcess';

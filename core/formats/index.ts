@@ -2,3 +2,4 @@ export { writeStl } from './stl';
 export { writeThreeMf, type NamedMesh } from './threeMf';
 export { fileStem } from './fileName';
 export { SHEET_COLUMNS, sheetCsv, type SheetRow } from './sizeSheet';
+export { mimeOf, SPARE_FORMATS, type SpareFile, type SpareFormat } from './spareFormats';

@@ -1,6 +1,6 @@
 import type { EvaluatedRepair } from '@core/fit';
 import { takesAway, type Body, type StepOf } from '@core/model';
-import { BUMP_LENGTHS } from '@core/steps/tongue/solid';
+import { BUMP_LENGTHS } from '@core/steps/tongue/schema';
 import { resolveValue } from '@core/part';
 import type { Material } from '@core/standards';
 

@@ -1,9 +1,8 @@
 export { boundingBox, checkSolid, everyEdgeHasTwoFaces, surfaceArea, touchesAtEdge } from './check';
 export { closestPoints } from './closestPoints';
 export { compoundOf } from './compound';
-export { type Kernel, KernelRefusal, KernelTrap, type Shape, guarded, startKernel } from './kernel';
+export { type Kernel, type Shape, guarded, startKernel } from './kernel';
 export { massProperties } from './massProperties';
-export { MemoryWatch } from './memoryWatch';
 export { edgesOf, meshOf, meshShape } from './mesh';
 export { broughtInto, broughtTo, copiesAt, mirrored, placedAnew } from './moved';
 export { boolean, booleanWithAll, cylinder, dressEdges, unwrapped } from './operations';

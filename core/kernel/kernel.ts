@@ -1,19 +1,11 @@
 import init, { type OpenCascadeInstance, type TopoDS_Shape } from 'replicad-opencascadejs';
 
+import { KernelRefusal, KernelTrap } from '@core/part';
+
 /** The one file that loads the geometry kernel (OCCT, compiled to WebAssembly). */
 export type Kernel = OpenCascadeInstance;
 
 export type Shape = TopoDS_Shape;
-
-/** Thrown when the kernel cannot go on: this instance must be thrown away and another started. */
-export class KernelTrap extends Error {
-  override name = 'KernelTrap';
-}
-
-/** Thrown when the kernel refuses an operation; it stays usable. */
-export class KernelRefusal extends Error {
-  override name = 'KernelRefusal';
-}
 
 /**
  * Starts a kernel. Without options it reads the WebAssembly file that stands beside its package (Node);

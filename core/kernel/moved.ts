@@ -1,7 +1,7 @@
-import { type Vec3, isWorld, type Frame, type Stand, renamed, type FaceTag } from '@core/part';
+import { type Vec3, isWorld, type Frame, type Stand, renamed, type FaceTag, KernelRefusal } from '@core/part';
 
 import { boundingBox } from './check';
-import { KernelRefusal, type Kernel } from './kernel';
+import { type Kernel } from './kernel';
 import { scoped, type Scope } from './scope';
 import { carryTags, TaggedSolid } from './tagged';
 import { partsOf } from './topology';

@@ -1,6 +1,6 @@
-import type { FaceTag } from '@core/part';
+import { KernelRefusal, type FaceTag } from '@core/part';
 
-import { KernelRefusal, type Kernel, type Shape } from './kernel';
+import { type Kernel, type Shape } from './kernel';
 import { scoped } from './scope';
 import { carryTags, tagFresh, type TaggedSolid } from './tagged';
 import { partsOf } from './topology';

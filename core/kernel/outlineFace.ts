@@ -1,7 +1,7 @@
 import type { Curve, Loop, Point, Region } from '@core/outline';
-import { type Vec3, toWorld, type Frame, type FaceTag } from '@core/part';
+import { type Vec3, toWorld, type Frame, type FaceTag, KernelRefusal } from '@core/part';
 
-import { KernelRefusal, type Kernel, type Shape } from './kernel';
+import { type Kernel, type Shape } from './kernel';
 import { scoped, type Scope } from './scope';
 import { smoothCurve } from './smoothCurve';
 import { tagFresh, type TaggedSolid } from './tagged';

@@ -1,7 +1,7 @@
+import { KernelRefusal, type Vec3 } from '@core/part';
 import { polesOfClosed, smoothLine } from '@core/outline';
-import type { Vec3 } from '@core/part';
 
-import { KernelRefusal, type Kernel } from './kernel';
+import { type Kernel } from './kernel';
 import type { Scope } from './scope';
 
 /**

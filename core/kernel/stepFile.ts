@@ -1,4 +1,5 @@
-import { KernelRefusal, type Kernel, type Shape } from './kernel';
+import { KernelRefusal } from '@core/part';
+import { type Kernel, type Shape } from './kernel';
 import { scoped } from './scope';
 
 /** A solid to be written, with the name it will carry in the file. */

@@ -1,8 +1,1 @@
-export {
-  SPARE_FORMATS,
-  spareFile,
-  spareStems,
-  type Spare,
-  type SpareFile,
-  type SpareFormat,
-} from './spareFiles';
+export { spareFile, spareStems, type Spare } from './spareFiles';

@@ -1,7 +1,8 @@
 import { STLLoader } from 'three/examples/jsm/loaders/STLLoader.js';
 
 import { evaluateRepair } from '@core/fit';
-import { spareFile, type Spare, type SpareFormat } from '@core/make';
+import type { SpareFormat } from '@core/formats';
+import { spareFile, type Spare } from '@core/make';
 import { BodyBuilder, type Built } from '@core/solid';
 import { boundingBox, checkSolid, readStep, type Kernel } from '@core/kernel';
 import { grownBy } from '@core/shaping';

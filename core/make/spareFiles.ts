@@ -1,26 +1,14 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
-import { fileStem, writeStl, writeThreeMf } from '@core/formats';
+import { fileStem, mimeOf, type SpareFile, type SpareFormat } from '@core/formats';
+import type { TaggedSolid } from '@core/kernel';
 import type { Body, RepairHead } from '@core/model';
-import { FILE_QUALITY, openEdgeCount, weld } from '@core/part';
+import { KernelRefusal } from '@core/part';
 import { grownBy } from '@core/shaping';
-import { KernelRefusal, meshOf, writeStep, type TaggedSolid } from '@core/kernel';
 import type { Built } from '@core/solid';
 import { growthWords } from '@core/wording';
 import type { Growth } from '@core/workshop';
 
-export type SpareFormat = 'stl' | '3mf' | 'step';
-
-export const SPARE_FORMATS: readonly { id: SpareFormat; name: string; mime: string; what: string }[] = [
-  { id: 'stl', name: 'STL', mime: 'model/stl', what: 'triangles, for any slicer' },
-  { id: '3mf', name: '3MF', mime: 'model/3mf', what: 'triangles with millimetres and names' },
-  { id: 'step', name: 'STEP', mime: 'model/step', what: 'the exact solid, for machining and drawing' },
-];
-
-export interface SpareFile {
-  name: string;
-  mime: string;
-  bytes: Uint8Array;
-}
+import { WRITERS } from './writers';
 
 /**
  * Names of the files of each spare, without their endings, by the spare's id; no two alike.
@@ -90,17 +78,9 @@ function written(
   label: string,
   when: string,
 ): Result<SpareFile, Fault> {
-  const known = SPARE_FORMATS.find(({ id }) => id === format)!;
   const title = [head.name, body.name, label, growth ? `larger for shrinkage by ${growthWords(growth)}` : '']
     .filter(Boolean)
     .join(', ');
-  const file = (bytes: Uint8Array): Result<SpareFile, Fault> =>
-    ok({ name: `${stem}.${format}`, mime: known.mime, bytes });
-  if (format === 'step') return file(writeStep(solid.kernel, [{ name: title, shape: solid.shape }]));
-
-  const mesh = weld(meshOf(solid, FILE_QUALITY));
-  if (openEdgeCount(mesh) > 0) return no({ code: 'step.notValid', reason: 'its triangles do not close' });
-  return file(
-    format === 'stl' ? writeStl(mesh, title) : writeThreeMf([{ name: `${body.name}`, mesh }], title, when),
-  );
+  const bytes = WRITERS[format]({ solid, title, name: body.name, when });
+  return bytes.ok ? ok({ name: `${stem}.${format}`, mime: mimeOf(format), bytes: bytes.value }) : bytes;
 }

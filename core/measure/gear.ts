@@ -1,7 +1,7 @@
 import { no, ok, type Fault } from '@core/fault';
 import { RAD_PER_DEGREE } from '@core/quantity';
 
-import type { Construction } from './constructions';
+import type { Construction } from './construction';
 
 /** Modules of ISO 54:1996, series I and II, from 0.2 to 6 mm, and those below 1 of DIN 780-1:1977. */
 export const MODULES_MM = [

@@ -22,12 +22,7 @@ export {
 } from './sizeResult';
 export { readReading } from './readReading';
 export { SizeGraph, type SettleDepth } from './sizeGraph';
-export {
-  CONSTRUCTIONS,
-  constructionOf,
-  type Construction,
-  type ConstructionInput,
-  type ConstructionResult,
-} from './constructions';
+export { CONSTRUCTIONS, constructionOf } from './constructions';
 export { centreDistance, inverseInvolute, involute, MODULES_MM, spanOverTeeth } from './gear';
 export { numericSlopes, propagate, takeApart } from './propagate';
+export type { Construction, ConstructionInput, ConstructionResult } from './construction';

@@ -1,17 +1,13 @@
 import { z } from 'zod';
 
-import { no, ok, type Fault, type Result } from '@core/fault';
+import { Id } from '@core/fields';
 
 import { Chain } from './chain';
 import { Fit } from './fit';
-import { Id } from '@core/fields';
 import { Layout } from './layout';
-import { nextLetter } from './letters';
 import { Photo } from './photo';
 import { Body } from './recipe';
-import { RepairHead, Revision, type Repair } from './repair';
-import { LIST_OF } from './rowLists';
-import { brokenByChange } from './rules';
+import { RepairHead, Revision } from './repair';
 import { Reading, Size } from './size';
 
 const put = <R extends string, S extends z.ZodType>(row: R, value: S) =>
@@ -42,86 +38,3 @@ export const Change = z.discriminatedUnion('row', [
 export type Change = z.infer<typeof Change>;
 export type RowKind = Change['row'];
 export type RowOf<K extends RowKind> = Extract<Change, { row: K }>['value'];
-
-type Row = { id: string; version: number };
-
-/** The row a change is about, as it stands now. */
-export function rowBefore(repair: Repair, row: RowKind, id: string): Row | undefined {
-  if (row === 'head') return repair.head.id === id ? repair.head : undefined;
-  return (repair[LIST_OF[row]] as Row[]).find((candidate) => candidate.id === id);
-}
-
-/**
- * The repair after a change: the one place where the rules of changing live, used by the server for real
- * and by the screen ahead of the server's answer. The version of the row that was put goes up by one.
- *
- * A change that has already taken effect (same row, same values, one version on) is accepted again.
- *
- * @returns the new repair, sharing every row that did not change; or the fault, and nothing changes.
- */
-export function applyChange(repair: Repair, change: Change): Result<Repair, Fault> {
-  const before = rowBefore(repair, change.row, change.value.id);
-  if (change.row === 'head' && !before) {
-    return no({ code: 'row.missing', row: 'head', id: change.value.id });
-  }
-  if (change.row === 'revision' && before) {
-    return no({ code: 'row.frozen', letter: (before as Revision).letter });
-  }
-  const version = before?.version ?? 0;
-  if (version !== change.baseVersion) {
-    return no({
-      code: 'row.stale',
-      row: change.row,
-      id: change.value.id,
-      baseVersion: change.baseVersion,
-      version,
-      theirs: before ?? null,
-    });
-  }
-  const broken = brokenByChange(repair, change);
-  if (broken) return no(broken);
-  const value = { ...change.value, version: version + 1 };
-
-  if (change.row === 'head') return ok({ ...repair, head: value as RepairHead });
-  if (change.row === 'size' || change.row === 'revision') giveFreeLetter(repair, change.row, value);
-  const list = LIST_OF[change.row];
-  const rows = repair[list] as Row[];
-  return ok({
-    ...repair,
-    [list]: before ? rows.map((row) => (row === before ? value : row)) : [...rows, value],
-  });
-}
-
-/** Two people adding a size at once both ask for the same tag: the later one gets the next free letter. */
-function giveFreeLetter(repair: Repair, row: 'size' | 'revision', value: object): void {
-  if (row === 'size') {
-    const size = value as Size;
-    const taken = repair.sizes.filter((other) => other.id !== size.id).map((other) => other.tag);
-    if (taken.includes(size.tag)) size.tag = nextLetter(taken);
-  } else {
-    const revision = value as Revision;
-    const taken = repair.revisions.map((other) => other.letter);
-    if (taken.includes(revision.letter)) revision.letter = nextLetter(taken);
-  }
-}
-
-/**
- * The repair with a row as the server gave it back, unless it holds a later version of that row already.
- */
-export function withRow(repair: Repair, change: Change): Repair {
-  const before = rowBefore(repair, change.row, change.value.id);
-  if (before && before.version >= change.value.version) return repair;
-  if (change.row === 'head') return { ...repair, head: change.value };
-  const list = LIST_OF[change.row];
-  const rows = repair[list] as Row[];
-  const value = change.value as Row;
-  return { ...repair, [list]: before ? rows.map((row) => (row === before ? value : row)) : [...rows, value] };
-}
-
-/** What would undo a change, given the repair from before it: the old row put back, or the new one removed. */
-export function inverseOf(before: Repair, change: Change, changeId: Id): Change | null {
-  if (change.row === 'revision') return null;
-  const old = rowBefore(before, change.row, change.value.id);
-  const value = old ?? { ...change.value, removed: true };
-  return { changeId, row: change.row, baseVersion: change.baseVersion + 1, value } as Change;
-}

@@ -61,6 +61,7 @@ export {
   BENCH_CALIPER_ID,
   Correction,
   DEFAULT_MACHINE_ID,
+  DEFAULT_MATERIAL_ID,
   FeatureKind,
   FitClass,
   FitTable,
@@ -90,7 +91,8 @@ export { brokenInState, type BrokenRule } from './rules';
 export { picturesOf } from './pictures';
 export { presentRow } from './oldFiles';
 export { FrozenFigures, Repair, RepairHead, RepairState, Revision } from './repair';
-export { Change, applyChange, inverseOf, rowBefore, withRow, type RowKind, type RowOf } from './change';
+export { Change, type RowKind, type RowOf } from './change';
+export { applyChange, inverseOf, rowBefore, withRow } from './applyChange';
 export {
   ChangeReply,
   CreatedReply,

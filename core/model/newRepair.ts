@@ -1,8 +1,6 @@
-import { DEFAULT_MATERIAL_ID } from '@core/standards';
-
 import type { NewRepair } from './api';
 import type { Repair } from './repair';
-import { DEFAULT_MACHINE_ID } from './workshop';
+import { DEFAULT_MACHINE_ID, DEFAULT_MATERIAL_ID } from './workshop';
 
 /** An empty repair as it starts: no sizes, no bodies. `now` is an ISO 8601 instant. */
 export function emptyRepair(given: NewRepair, now: string): Repair {

@@ -138,5 +138,6 @@ export const WORKSHOP_LIST_OF = {
   fitTable: 'fitTables',
 } as const;
 
+export const DEFAULT_MATERIAL_ID = 'petg';
 export const DEFAULT_MACHINE_ID = 'bench-printer';
 export const BENCH_CALIPER_ID = 'bench-caliper';

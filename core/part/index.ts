@@ -55,3 +55,5 @@ export {
   stepOfTag,
 } from './tags';
 export { type WeldedMesh, meshVolume, openEdgeCount, weld } from './weld';
+export { KernelRefusal, KernelTrap } from './kernelErrors';
+export { MemoryWatch } from './memoryWatch';

@@ -1,6 +1,7 @@
 export { QUANTITIES, RAD_PER_DEGREE, type Quantity } from './quantity';
 export { cleanTyped } from './cleanTyped';
-export { INCHES_PER_FOOT, parseLength, MM_PER, type LengthUnit } from './parseLength';
+export { INCHES_PER_FOOT, MM_PER, type LengthUnit } from './lengthUnit';
+export { parseLength } from './parseLength';
 export { exponentIn, twoReadings } from './twoReadings';
 export { parseAngle, parseCount } from './parseOther';
 export {

@@ -1,14 +1,8 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 
 import { cleanTyped } from './cleanTyped';
+import { INCHES_PER_FOOT, MM_PER, type LengthUnit } from './lengthUnit';
 import { twoReadings } from './twoReadings';
-
-export type LengthUnit = 'mm' | 'cm' | 'in';
-
-/** Millimetres in one of each unit. The inch is exactly 25.4 mm (ISO 80000-3). */
-export const MM_PER: Record<LengthUnit, number> = { mm: 1, cm: 10, in: 25.4 };
-/** The foot is 12 inches. */
-export const INCHES_PER_FOOT = 12;
 
 const UNIT_WORDS: Record<string, LengthUnit | 'ft'> = {
   mm: 'mm',

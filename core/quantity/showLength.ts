@@ -1,4 +1,4 @@
-import { MM_PER, type LengthUnit } from './parseLength';
+import { MM_PER, type LengthUnit } from './lengthUnit';
 import { RAD_PER_DEGREE, type Quantity } from './quantity';
 
 /** Minus sign as printed, so that a signed number lines up with its neighbours. */

@@ -1,6 +1,6 @@
 import type { Fault } from '@core/fault';
 
-import type { LengthUnit } from './parseLength';
+import type { LengthUnit } from './lengthUnit';
 
 /** No length here is more than ten metres: a reading past that is none. */
 const LONGEST = { mm: 10_000, cm: 1000, in: 393 } satisfies Record<LengthUnit, number>;

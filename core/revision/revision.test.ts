@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 
-import { readRepairFile } from '@core/model';
-import { numberValue } from '@core/model';
+import { readRepairFile, numberValue } from '@core/model';
 import { progressOf } from '@core/progress';
 import { compare, freeze } from '@core/revision';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';

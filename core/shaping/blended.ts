@@ -1,5 +1,5 @@
+import { KernelRefusal, type FaceTag } from '@core/part';
 import {
-  KernelRefusal,
   type Kernel,
   outlineFace,
   type Plane,
@@ -9,7 +9,6 @@ import {
   ShapeMap,
 } from '@core/kernel';
 import type { Loop } from '@core/outline';
-import type { FaceTag } from '@core/part';
 
 /**
  * A solid from outline to outline. The kernel evens out their numbers of corners (kernel-notes: leaving that out gives

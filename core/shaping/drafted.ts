@@ -1,5 +1,5 @@
-import { KernelRefusal, scoped, type TaggedSolid, tagFresh, listed, partsOf, ShapeMap } from '@core/kernel';
-import type { Vec3, FaceTag, Origins } from '@core/part';
+import { KernelRefusal, type Vec3, type FaceTag, type Origins } from '@core/part';
+import { scoped, type TaggedSolid, tagFresh, listed, partsOf, ShapeMap } from '@core/kernel';
 
 /**
  * A solid with some of its faces leaned in, held where they meet a level plane. Kinds of faces that can't lean (level

@@ -1,15 +1,7 @@
 import { no, ok, type NamedLength, type StepFault, type Result } from '@core/fault';
-import {
-  checkSolid,
-  KernelRefusal,
-  type Shape,
-  scoped,
-  type Scope,
-  type TaggedSolid,
-  facesByEdge,
-} from '@core/kernel';
+import { checkSolid, type Shape, scoped, type Scope, type TaggedSolid, facesByEdge } from '@core/kernel';
 import type { SettledStepOf } from '@core/model';
-import { faceTag, stepOfTag } from '@core/part';
+import { faceTag, stepOfTag, KernelRefusal } from '@core/part';
 import type { LengthsOf } from '@core/steps/kinds';
 
 import { dressed, dressedInTurn, type Dressing } from './dressing';

@@ -1,8 +1,8 @@
+import { KernelRefusal, type FaceTag } from '@core/part';
 import {
   checkSolid,
   everyEdgeHasTwoFaces,
   guarded,
-  KernelRefusal,
   type Shape,
   closestPoints,
   dressEdges,
@@ -13,7 +13,6 @@ import {
   facesByEdge,
   partsOf,
 } from '@core/kernel';
-import type { FaceTag } from '@core/part';
 
 /** A round or an ease: how large, mm, and for an ease its length on the other face if that is another. */
 export interface Dressing {

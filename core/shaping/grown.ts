@@ -1,7 +1,7 @@
+import { KernelRefusal, type Origins } from '@core/part';
 import {
   checkSolid,
   guarded,
-  KernelRefusal,
   type Kernel,
   type Shape,
   unwrapped,
@@ -13,7 +13,6 @@ import {
   partsOf,
   ShapeMap,
 } from '@core/kernel';
-import type { Origins } from '@core/part';
 
 /** Gap below which the kernel takes faces for one, mm (kernel-notes). */
 const TOLERANCE_MM = 1e-4;

@@ -1,7 +1,6 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import {
   guarded,
-  KernelRefusal,
   type Kernel,
   type Shape,
   levelPlane,
@@ -24,7 +23,7 @@ import {
   type Point,
   type Region,
 } from '@core/outline';
-import { type Vec3, coordinatesOf, type Frame, toLocal, WORLD } from '@core/part';
+import { type Vec3, coordinatesOf, type Frame, toLocal, WORLD, KernelRefusal } from '@core/part';
 
 /** Points that a curve is read by where it is neither straight nor round. */
 const CURVE_POINTS = 32;

@@ -1,5 +1,4 @@
 import {
-  KernelRefusal,
   type Kernel,
   framePlane,
   outlineFace,
@@ -24,6 +23,7 @@ import {
   rotated,
   unit,
   type FaceTag,
+  KernelRefusal,
 } from '@core/part';
 
 /** A piece of a path in space, mm. */

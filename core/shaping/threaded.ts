@@ -1,5 +1,5 @@
+import { KernelRefusal, type FaceTag } from '@core/part';
 import {
-  KernelRefusal,
   type Kernel,
   boolean,
   cylinder,
@@ -10,7 +10,6 @@ import {
   type TaggedSolid,
 } from '@core/kernel';
 import { cornerLoop, pointLoop } from '@core/outline';
-import type { FaceTag } from '@core/part';
 import type { Ridge } from '@core/standards';
 
 /** Where a threaded hole comes out: its height, mm, and the way out, up or down. */

@@ -1,5 +1,4 @@
 import {
-  KernelRefusal,
   type Kernel,
   type Shape,
   booleanWithAll,
@@ -11,7 +10,7 @@ import {
   listed,
   ShapeMap,
 } from '@core/kernel';
-import { type Vec3, dot, type FaceTag } from '@core/part';
+import { type Vec3, dot, type FaceTag, KernelRefusal } from '@core/part';
 
 /** Samples along each way of a round face, to see which way it looks. */
 const SAMPLES = 9;

@@ -7,7 +7,6 @@ import {
   surfaceArea,
   touchesAtEdge,
   guarded,
-  KernelRefusal,
   type Kernel,
   edgesOf,
   meshOf,
@@ -40,6 +39,7 @@ import {
   type StepNote,
   type StepOutcome,
   type PlaceNumbers,
+  KernelRefusal,
 } from '@core/part';
 import {
   standOf,

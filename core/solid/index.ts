@@ -6,3 +6,4 @@ export { RepairBuilder } from './repairBuilder';
 export { sharpRoots } from './roots';
 export { cutOpen } from './section';
 export { slideUntil } from './slide';
+export { starterFigure } from './starterFigure';

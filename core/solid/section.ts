@@ -1,5 +1,4 @@
 import {
-  KernelRefusal,
   framePlane,
   outlineFace,
   meshShape,
@@ -21,6 +20,7 @@ import {
   type CutPlane,
   type OpenedSolid,
   CUT_TAG,
+  KernelRefusal,
 } from '@core/part';
 
 /**

@@ -1,4 +1,4 @@
-export { MATERIALS, DEFAULT_MATERIAL_ID, materialOf, type Material } from './materials';
+export { MATERIALS, materialOf, type Material } from './materials';
 export { toleranceFactorMm } from './toleranceFactor';
 export { GRADES, SIZE_STEPS_MM, standardToleranceMm } from './toleranceGrades';
 export {

@@ -114,8 +114,6 @@ export const MATERIALS: readonly Material[] = ROWS.map(
   }),
 );
 
-export const DEFAULT_MATERIAL_ID = 'petg';
-
 /** The material of that id, or the default one if nobody knows it any more. */
 export function materialOf(id: string): Material {
   return MATERIALS.find((material) => material.id === id) ?? MATERIALS[0]!;

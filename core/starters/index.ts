@@ -3,7 +3,7 @@ import { ROUND_STARTERS } from './round';
 import type { Starter } from './starter';
 
 export { beginWith, type Begun } from './begin';
-export { starterFigure, type StarterFigure } from './figure';
+export type { StarterFigure } from './figure';
 export { circle, fromTop, onGround, onTop, rectangle, step } from './steps';
 export type { Ask, Starter } from './starter';
 

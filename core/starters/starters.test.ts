@@ -2,7 +2,8 @@ import { evaluateRepair } from '@core/fit';
 import { Body, Fit, Size, type RepairState } from '@core/model';
 import { RepairBuilder } from '@core/solid';
 import type { Kernel } from '@core/kernel';
-import { beginWith, starterFigure, STARTERS } from '@core/starters';
+import { starterFigure } from '@core/solid';
+import { beginWith, STARTERS } from '@core/starters';
 import { testKernel } from '@core/testing/kernel';
 import { RepairDraft } from '@core/testing/repairDraft';
 

@@ -1,7 +1,8 @@
 import { evaluateRepair } from '@core/fit';
 import { numberValue, type Body, type Repair } from '@core/model';
 import { BodyBuilder } from '@core/solid';
-import { MemoryWatch, startKernel, type Kernel } from '@core/kernel';
+import { startKernel, type Kernel } from '@core/kernel';
+import { MemoryWatch } from '@core/part';
 
 import { ByHand } from './byHand';
 import { DEMO_BY_HAND, type Numbers } from './demoByHand';

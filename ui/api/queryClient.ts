@@ -5,17 +5,14 @@ import {
   withRow,
   withWorkshopRow,
   WorkshopChange,
-  type Change,
   type Repair,
   type Workshop,
 } from '@core/model';
 
 import { ask, mayComeBack, Refused, Unreachable } from './client';
 import { noteReach, noteWell } from './connection';
+import type { QueuedChange } from './queuedChange';
 import { useUnsettled } from './unsettled';
-
-/** What is queued: a change and the repair it belongs to, or null for a change to the workshop. */
-export type QueuedChange = { repairId: string; change: Change } | { repairId: null; change: WorkshopChange };
 
 export const repairKey = (id: string) => ['repair', id] as const;
 export const listKey = ['repairs'] as const;

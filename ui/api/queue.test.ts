@@ -18,15 +18,8 @@ import type { DeviceStore } from './device/deviceStore';
 import { keepChanges, restoreChanges, takeOverOldQueue } from './device/keptChanges';
 import { withJournal } from './device/journal';
 import { keepCopies, restoreCopy } from './device/keptCopies';
-import {
-  CHANGE_KEY,
-  CHANGE_SCOPE,
-  createQueryClient,
-  isQueued,
-  repairKey,
-  workshopKey,
-  type QueuedChange,
-} from './queryClient';
+import { CHANGE_KEY, CHANGE_SCOPE, createQueryClient, isQueued, repairKey, workshopKey } from './queryClient';
+import type { QueuedChange } from './queuedChange';
 import { unsettledIn, useUnsettled } from './unsettled';
 import { z } from 'zod';
 

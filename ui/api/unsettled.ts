@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 
 import { browserStore, type DeviceStore } from './device/deviceStore';
-import type { QueuedChange } from './queryClient';
+import type { QueuedChange } from './queuedChange';
 
 /** A change that the server did not take, kept until the person has chosen what becomes of it. */
 export interface Unsettled {

@@ -16,7 +16,8 @@ import { useRestoredCopy } from './device/keptCopies';
 import { newId } from './newId';
 import { useBodyHistory } from './bodyHistory';
 import { useNotices } from './notices';
-import { CHANGE_KEY, CHANGE_SCOPE, repairKey, type QueuedChange } from './queryClient';
+import { CHANGE_KEY, CHANGE_SCOPE, repairKey } from './queryClient';
+import type { QueuedChange } from './queuedChange';
 
 /** The repair as the person sees it: the server's, with every change that is still on its way. */
 export function useRepair(id: string) {

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 
-import { CHANGE_KEY, isQueued, type QueuedChange } from './queryClient';
+import { CHANGE_KEY, isQueued } from './queryClient';
+import type { QueuedChange } from './queuedChange';
 import { useUnsettled } from './unsettled';
 import { lookNow } from './connection';
 

@@ -15,7 +15,8 @@ import { ask } from './client';
 import { useRestoredCopy } from './device/keptCopies';
 import { newId } from './newId';
 import { useNotices } from './notices';
-import { CHANGE_KEY, CHANGE_SCOPE, workshopKey, type QueuedChange } from './queryClient';
+import { CHANGE_KEY, CHANGE_SCOPE, workshopKey } from './queryClient';
+import type { QueuedChange } from './queuedChange';
 
 /**
  * The workshop as the person sees it: the server's, with every change that is still on its way. Until it has been

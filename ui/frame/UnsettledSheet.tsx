@@ -5,7 +5,8 @@ import { rowBefore, workshopRowBefore, type Change, type Repair, type Workshop }
 
 import { newId } from '../api/newId';
 import { useNotices } from '../api/notices';
-import { CHANGE_KEY, CHANGE_SCOPE, repairKey, workshopKey, type QueuedChange } from '../api/queryClient';
+import { CHANGE_KEY, CHANGE_SCOPE, repairKey, workshopKey } from '../api/queryClient';
+import type { QueuedChange } from '../api/queuedChange';
 import { useUnsettled, type Unsettled } from '../api/unsettled';
 import { Button } from '../shared/Button';
 import { Sheet } from '../shared/Sheet';

@@ -1,4 +1,4 @@
-import type { SpareFile } from '@core/make';
+import type { SpareFile } from '@core/formats';
 
 /** Hands a file to the browser to be saved. */
 export function saveFile({ name, mime, bytes }: SpareFile): void {

@@ -3,7 +3,8 @@ import { transfer } from 'comlink';
 import { no, type Fault, type Result } from '@core/fault';
 import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
 import { cautionsBetween, cautionsOf, figuresOf, findingsOf, type Caution } from '@core/inspect';
-import { spareFile, spareStems, type SpareFile, type SpareFormat } from '@core/make';
+import type { SpareFile, SpareFormat } from '@core/formats';
+import { spareFile, spareStems } from '@core/make';
 import type { Body, EdgeRule, Picture, RepairState } from '@core/model';
 import {
   clearance,
@@ -28,7 +29,8 @@ import {
   type Vec3,
 } from '@core/part';
 import { materialOf } from '@core/standards';
-import { starterFigure, STARTERS, type StarterFigure } from '@core/starters';
+import { starterFigure } from '@core/solid';
+import { STARTERS, type StarterFigure } from '@core/starters';
 import type { Font } from '@core/text';
 import { growthOf, machineIn } from '@core/workshop';
 

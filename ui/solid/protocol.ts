@@ -1,5 +1,5 @@
 import type { BodyFigures, Caution, Finding } from '@core/inspect';
-import type { SpareFile, SpareFormat } from '@core/make';
+import type { SpareFile, SpareFormat } from '@core/formats';
 import type { EdgeRule, Picture, RepairState, Workshop } from '@core/model';
 import type {
   Annotation,

@@ -1,8 +1,9 @@
+import { KernelTrap } from '@core/part';
 import './importMetaRegistry';
 
 import { expose } from 'comlink';
 
-import { KernelTrap, startKernel } from '@core/kernel';
+import { startKernel } from '@core/kernel';
 
 import { BodyBench } from './bodyBench';
 import { fetchFont, fetchKernel } from './fetchKernel';

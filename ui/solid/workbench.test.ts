@@ -1,5 +1,5 @@
+import { KernelTrap } from '@core/part';
 import type { RepairState } from '@core/model';
-import { KernelTrap } from '@core/kernel';
 import { rackWheel } from '@core/testing/repairDraft';
 import { DEFAULT_WORKSHOP } from '@core/workshop';
 

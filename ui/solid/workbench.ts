@@ -1,7 +1,7 @@
 import type { Fault, Result, StepFault } from '@core/fault';
-import type { SpareFile, SpareFormat } from '@core/make';
+import type { SpareFile, SpareFormat } from '@core/formats';
 import type { EdgeRule, Picture, RepairState, Workshop } from '@core/model';
-import { MemoryWatch } from '@core/kernel';
+import { MemoryWatch } from '@core/part';
 import type { CutPlane, Measured, OpenedSolid, SolidMesh } from '@core/part';
 
 import type { StarterFigure } from '@core/starters';

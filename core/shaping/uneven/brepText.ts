@@ -1,5 +1,4 @@
-import { KernelRefusal } from '@core/kernel';
-import { type Vec3, WORLD, type Frame, placedIn, undone } from '@core/part';
+import { type Vec3, WORLD, type Frame, placedIn, undone, KernelRefusal } from '@core/part';
 
 import { readCurve, readFlatCurve, readSurface, type Curve, type FlatPoint, type Surface } from './geometry';
 import { Tokens } from './tokens';

@@ -1,5 +1,4 @@
-import { KernelRefusal } from '@core/kernel';
-import { type Vec3, cross } from '@core/part';
+import { type Vec3, cross, KernelRefusal } from '@core/part';
 
 import type { Tokens } from './tokens';
 

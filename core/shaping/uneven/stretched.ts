@@ -1,5 +1,5 @@
-import { KernelRefusal, scoped, partsOf, TaggedSolid } from '@core/kernel';
-import { toWorld, WORLD, placedIn, type Affine } from '@core/part';
+import { scoped, partsOf, TaggedSolid } from '@core/kernel';
+import { toWorld, WORLD, placedIn, type Affine, KernelRefusal } from '@core/part';
 
 import { readBoundaries, type BoundaryText, type EdgeOn, type Part, type Use } from './brepText';
 import { curveText, surfaceText, type FlatPoint } from './geometry';

@@ -3,7 +3,7 @@ import { takesAway } from '@core/model';
 import { type Vec3 } from '@core/part';
 import { type StepSolid, ridge, roomCorners, pointIn } from '@core/shaping';
 
-import { BUMP_LENGTHS } from '../tongue/solid';
+import { BUMP_LENGTHS } from '../tongue/schema';
 
 /** A ridge that snaps, or the room for one. Faces: bottom, lead, catch, front and back; of its room also left and right. */
 export const solid: StepSolid<'bump'> = {

@@ -1,7 +1,7 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
-import { KernelRefusal, type Shape, booleanWithAll, type TaggedSolid } from '@core/kernel';
+import { type Shape, booleanWithAll, type TaggedSolid } from '@core/kernel';
 import { valuesIn, type Step } from '@core/model';
-import { stepOfTag, type FaceTag } from '@core/part';
+import { stepOfTag, type FaceTag, KernelRefusal } from '@core/part';
 import { cornerFills, facePlate, wordsOf, grown, type StepSolid } from '@core/shaping';
 
 /** Whether a step is made to fit: a fit gives it a number. */

@@ -2,7 +2,6 @@ import { no, ok, type Result, type StepFault } from '@core/fault';
 import {
   checkSolid,
   guarded,
-  KernelRefusal,
   type Kernel,
   type Shape,
   booleanWithAll,
@@ -15,7 +14,7 @@ import {
   partsOf,
 } from '@core/kernel';
 import type { SettledStepOf } from '@core/model';
-import { type Box, along, dot, minus, OVERRUN_MM, faceTag, type FaceTag } from '@core/part';
+import { type Box, along, dot, minus, OVERRUN_MM, faceTag, type FaceTag, KernelRefusal } from '@core/part';
 import {
   grown,
   keepsAny,

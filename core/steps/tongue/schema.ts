@@ -26,6 +26,9 @@ export const schema = z.strictObject({
   turn,
 });
 
+/** Length of the bump along the tongue, as a multiple of how far it stands out: it leads in at 27°. */
+export const BUMP_LENGTHS = 2;
+
 export const facts: StepFacts<z.infer<typeof schema>> = {
   makes: 'solid',
   group: 'form',

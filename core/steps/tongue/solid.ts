@@ -4,8 +4,7 @@ import { takesAway } from '@core/model';
 import { type Vec3 } from '@core/part';
 import { type StepSolid, ridge, roomCorners, type Corner, pointIn } from '@core/shaping';
 
-/** Length of the bump along the tongue, as a multiple of how far it stands out: it leads in at 27°. */
-export const BUMP_LENGTHS = 2;
+import { BUMP_LENGTHS } from './schema';
 
 /**
  * A springy tongue with a bump at its end, or the room for one. Faces: back, front, left, right, top, bottom, catch

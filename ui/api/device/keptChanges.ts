@@ -1,6 +1,7 @@
 import type { Mutation, QueryClient } from '@tanstack/react-query';
 
-import { CHANGE_KEY, CHANGE_SCOPE, isQueued, type QueuedChange } from '../queryClient';
+import { CHANGE_KEY, CHANGE_SCOPE, isQueued } from '../queryClient';
+import type { QueuedChange } from '../queuedChange';
 import type { DeviceStore } from './deviceStore';
 
 /** A change as it is kept: one entry each, so that what is kept of one never depends on the others, or on other tabs. */

@@ -1,5 +1,4 @@
-import { hashKey, type QueryClient, type QueryKey } from '@tanstack/react-query';
-import { useQueryClient } from '@tanstack/react-query';
+import { hashKey, type QueryClient, type QueryKey, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 
 import { browserStore, type DeviceStore } from './deviceStore';

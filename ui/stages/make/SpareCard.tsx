@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { SPARE_FORMATS, type SpareFormat } from '@core/make';
+import { SPARE_FORMATS, type SpareFormat } from '@core/formats';
 import type { Body } from '@core/model';
 import { materialOf } from '@core/standards';
 import { findingSentence, growthWords, sentenceOf } from '@core/wording';

@@ -1,0 +1,31 @@
+import { no, ok, type Fault, type Result } from '@core/fault';
+import { writeStl, writeThreeMf, type SpareFormat } from '@core/formats';
+import { meshOf, writeStep, type TaggedSolid } from '@core/kernel';
+import { FILE_QUALITY, openEdgeCount, weld, type WeldedMesh } from '@core/part';
+
+/** What is written of a spare. */
+export interface Written {
+  solid: TaggedSolid;
+  /** Of the file. */
+  title: string;
+  /** Of the body. */
+  name: string;
+  /** ISO 8601 instant. */
+  when: string;
+}
+
+/** How each format is written. */
+export const WRITERS: Record<SpareFormat, (spare: Written) => Result<Uint8Array, Fault>> = {
+  stl: (spare) => ofTriangles(spare, (mesh) => writeStl(mesh, spare.title)),
+  '3mf': (spare) =>
+    ofTriangles(spare, (mesh) => writeThreeMf([{ name: spare.name, mesh }], spare.title, spare.when)),
+  step: ({ solid, title }) => ok(writeStep(solid.kernel, [{ name: title, shape: solid.shape }])),
+};
+
+/** Its triangles, once it is known that they close. */
+function ofTriangles({ solid }: Written, write: (mesh: WeldedMesh) => Uint8Array): Result<Uint8Array, Fault> {
+  const mesh = weld(meshOf(solid, FILE_QUALITY));
+  return openEdgeCount(mesh) > 0
+    ? no({ code: 'step.notValid', reason: 'its triangles do not close' })
+    : ok(write(mesh));
+}
