@@ -11,7 +11,8 @@ import { watchCallsOnly } from '@ui/api/connection';
 import { createQueryClient } from '@ui/api/queryClient';
 import { useKeptQueue } from '@ui/api/useKeptQueue';
 import { NoticeBar } from '@ui/frame/NoticeBar';
-import { UnsettledSheet } from '@ui/frame/UnsettledSheet';
+import { Unsettled } from '@ui/frame/Unsettled';
+import { useAhead } from '@ui/later/later';
 import { useAppFonts } from '@ui/theme/useAppFonts';
 
 watchCallsOnly();
@@ -22,6 +23,7 @@ export default function Layout() {
   const ready = useAppFonts();
   const [client] = useState(createQueryClient);
   const restored = useKeptQueue(client);
+  useAhead();
   // A repair has its own place for it, over the part.
   const inRepair = (useSegments() as string[])[0] === 'repair';
   if (!ready || !restored) return null;
@@ -36,7 +38,7 @@ export default function Layout() {
             <Slot />
           </View>
           {inRepair ? null : <NoticeBar />}
-          <UnsettledSheet />
+          <Unsettled />
         </View>
       </SafeAreaProvider>
     </QueryClientProvider>

@@ -1,1 +1,3 @@
-export { BenchScreen as default } from '@ui/bench/BenchScreen';
+import { later } from '@ui/later/later';
+
+export default later('BenchScreen');

@@ -1,1 +1,3 @@
-export { DeletedScreen as default } from '@ui/home/DeletedScreen';
+import { later } from '@ui/later/later';
+
+export default later('DeletedScreen');

@@ -1,1 +1,3 @@
-export { NewRepairScreen as default } from '@ui/home/NewRepairScreen';
+import { later } from '@ui/later/later';
+
+export default later('NewRepairScreen');

@@ -1,1 +1,3 @@
-export { WorkshopScreen as default } from '@ui/workshop/WorkshopScreen';
+import { later } from '@ui/later/later';
+
+export default later('WorkshopScreen');

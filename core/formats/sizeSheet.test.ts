@@ -4,7 +4,7 @@ import { evaluateRepair } from '@core/fit';
 import { SHEET_COLUMNS, sheetCsv, type SheetRow } from '@core/formats';
 import type { Repair } from '@core/model';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
-import { sheetRows } from '@core/wording';
+import { sheetRows } from '@core/numberWords';
 
 const rowsOf = (repair: Repair) => sheetRows(repair, evaluateRepair(repair), 'mm');
 const row = (fields: Partial<SheetRow>): SheetRow => ({

@@ -9,6 +9,7 @@ export type NewRepair = z.infer<typeof NewRepair>;
 
 export const Stage = z.enum(['brief', 'sizes', 'fits', 'shape', 'make']);
 export type Stage = z.infer<typeof Stage>;
+export const STAGES: readonly Stage[] = Stage.options;
 
 /** A small line drawing of the spare for lists. Coordinates in mm, y up; flat arrays x0,y0,x1,y1,… */
 export const Picture = z.strictObject({

@@ -103,6 +103,7 @@ export {
   RepairLine,
   RepairList,
   Stage,
+  STAGES,
 } from './api';
 export {
   REPAIR_FILE_FORMAT,

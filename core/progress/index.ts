@@ -1,1 +1,1 @@
-export { progressOf, STAGES, type Progress } from './progress';
+export { progressOf, type Progress } from './progress';

@@ -11,8 +11,6 @@ export interface Progress {
   missing: Record<Stage, string>;
 }
 
-export const STAGES: readonly Stage[] = ['brief', 'sizes', 'fits', 'shape', 'make'];
-
 /** Works out the progress of a repair from what is in it. */
 export function progressOf(repair: Repair, evaluated = evaluateSizes(repair)): Progress {
   const sizes = [...evaluated.values()];

@@ -5,6 +5,7 @@ import { readRepairFile, type Repair } from '@core/model';
 
 import { apiFigures } from './api';
 import type { Figure } from './figure';
+import { firstScreenFigures } from './firstScreen';
 import { frameFigures } from './frames';
 import { layoutFigures } from './layouts';
 import { sizeFigures } from './sizes';
@@ -25,6 +26,7 @@ async function main(): Promise<void> {
     ...(await realPartFigures()),
     ...(await apiFigures(wheel)),
     ...(await manyRepairsFigures(wheel)),
+    ...firstScreenFigures(),
     ...(await frameFigures()),
   ];
   console.log(process.argv.includes('--json') ? JSON.stringify(figures) : tableOf(figures));

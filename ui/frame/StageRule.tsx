@@ -4,7 +4,7 @@ import { Pressable, Text, View } from 'react-native';
 import Svg, { Line, Path } from 'react-native-svg';
 
 import type { Stage } from '@core/model';
-import { STAGES } from '@core/progress';
+import { STAGES } from '@core/model';
 
 import { Mark } from '../shared/Mark';
 import { colours } from '../theme/colours';

@@ -14,9 +14,8 @@ import { describeRow } from './describeRow';
 
 /** Asks what becomes of a change that the server did not take. It is kept until that is chosen. */
 export function UnsettledSheet() {
-  const { waiting, open } = useUnsettled();
-  const first = waiting[0];
-  if (!first || !open) return null;
+  const first = useUnsettled(({ waiting }) => waiting[0]);
+  if (!first) return null;
   const { changeId } = first.queued.change;
   return first.stale ? (
     <Choice key={changeId} unsettled={first} />

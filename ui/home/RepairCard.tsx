@@ -3,7 +3,7 @@ import { Pressable, Text, View } from 'react-native';
 import Svg, { Line } from 'react-native-svg';
 
 import type { RepairLine, Stage } from '@core/model';
-import { STAGES } from '@core/progress';
+import { STAGES } from '@core/model';
 
 import { colours } from '../theme/colours';
 import { LineDrawing } from './LineDrawing';

@@ -1,1 +1,3 @@
-export { RepairLayout as default } from '@ui/frame/RepairLayout';
+import { later } from '@ui/later/later';
+
+export default later('RepairLayout');

@@ -1,1 +1,3 @@
-export { BriefStage as default } from '@ui/stages/brief/BriefStage';
+import { later } from '@ui/later/later';
+
+export default later('BriefStage');

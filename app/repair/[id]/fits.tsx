@@ -1,1 +1,3 @@
-export { FitsStage as default } from '@ui/stages/fits/FitsStage';
+import { later } from '@ui/later/later';
+
+export default later('FitsStage');

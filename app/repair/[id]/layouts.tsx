@@ -1,1 +1,3 @@
-export { LayoutsScreen as default } from '@ui/stages/layouts/LayoutsScreen';
+import { later } from '@ui/later/later';
+
+export default later('LayoutsScreen');

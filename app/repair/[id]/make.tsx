@@ -1,1 +1,3 @@
-export { MakeStage as default } from '@ui/stages/make/MakeStage';
+import { later } from '@ui/later/later';
+
+export default later('MakeStage');

@@ -1,1 +1,3 @@
-export { PhotosScreen as default } from '@ui/stages/photos/PhotosScreen';
+import { later } from '@ui/later/later';
+
+export default later('PhotosScreen');

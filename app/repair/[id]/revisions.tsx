@@ -1,1 +1,3 @@
-export { RevisionsScreen as default } from '@ui/revisions/RevisionsScreen';
+import { later } from '@ui/later/later';
+
+export default later('RevisionsScreen');

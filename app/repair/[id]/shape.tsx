@@ -1,1 +1,3 @@
-export { ShapeStage as default } from '@ui/stages/shape/ShapeStage';
+import { later } from '@ui/later/later';
+
+export default later('ShapeStage');

@@ -1,1 +1,3 @@
-export { SizeSheetScreen as default } from '@ui/stages/sheet/SizeSheetScreen';
+import { later } from '@ui/later/later';
+
+export default later('SizeSheetScreen');

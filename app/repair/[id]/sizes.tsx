@@ -1,1 +1,3 @@
-export { SizesStage as default } from '@ui/stages/sizes/SizesStage';
+import { later } from '@ui/later/later';
+
+export default later('SizesStage');

@@ -3,7 +3,7 @@ import { Text, View } from 'react-native';
 
 import type { EvaluatedChain } from '@core/fit';
 import type { Chain } from '@core/model';
-import { chanceWords } from '@core/wording';
+import { chanceWords } from '@core/numberWords';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

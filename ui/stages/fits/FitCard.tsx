@@ -1,7 +1,8 @@
 import { Text, View } from 'react-native';
 
 import { featureOf, type EvaluatedFit, type FitChance } from '@core/fit';
-import { chanceWords, doubtSentence, sentenceOf, wishWords, workingSizeName } from '@core/wording';
+import { sentenceOf } from '@core/wording';
+import { chanceWords, doubtSentence, wishWords, workingSizeName } from '@core/numberWords';
 import { FIT_CLASSES } from '@core/workshop';
 
 import { useChangeRepair } from '../../api/useRepair';

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
 import { fileStem, SHEET_COLUMNS, sheetCsv, type SheetRow } from '@core/formats';
-import { sheetRows } from '@core/wording';
+import { sheetRows } from '@core/numberWords';
 
 import { useRepairContext } from '../../frame/useRepairContext';
 import { useShow } from '../../preferences/useShow';

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { evaluateRepair } from '@core/fit';
 import { FitClass, FitFeature, type Fit, type Repair } from '@core/model';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
-import { chanceWords, doubtSentence, wishWords, workingSizeName } from '@core/wording';
+import { chanceWords, doubtSentence, wishWords, workingSizeName } from '@core/numberWords';
 
 const bore = rackWheel().fits[0]!;
 const doubtOf = (repair: Repair, id = 'bore') => {

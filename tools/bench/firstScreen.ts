@@ -1,0 +1,22 @@
+import { existsSync, readdirSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+
+import { figure, type Figure } from './figure';
+
+/** The script that the list of repairs needs, against that of all screens. What runs in threads of its own is not counted. */
+export function firstScreenFigures(): Figure[] {
+  const folder = join(__dirname, '..', '..', 'dist', '_expo', 'static', 'js', 'web');
+  if (!existsSync(folder)) {
+    console.error('The first screen’s script is left out: build the screens first.');
+    return [];
+  }
+  const scripts = readdirSync(folder).filter((name) => name.endsWith('.js') && !name.startsWith('solid-'));
+  const bytes = (names: readonly string[]) =>
+    names.reduce((sum, name) => sum + statSync(join(folder, name)).size, 0) / 1e6;
+  const first = scripts.filter((name) => !name.startsWith('screens-'));
+  return [
+    figure('script of the first screen, against that of all', 'MB', bytes(first), bytes(scripts), {
+      atMost: 0.5,
+    }),
+  ];
+}
