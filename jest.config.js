@@ -11,6 +11,7 @@ const translated = [
   'react-native-css-interop',
   'replicad-opencascadejs',
   'three',
+  'three-mesh-bvh',
   'comlink',
   'jstat',
   'clipper2-ts',

@@ -8,7 +8,10 @@ import { materialOf } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
 import { block, outlineOf, raised, stepOf } from '@core/testing/pieces';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
+import { ringMesh, slowFirstHit } from '@core/testing/slowRays';
 import { cautionSentence } from '@core/wording';
+
+import { firstHit } from './boxTree';
 
 let kernel: Kernel;
 beforeAll(async () => {
@@ -41,6 +44,26 @@ describe('the thinnest wall', () => {
     expect(thinnestWall(meshOfSteps(block(40, 20, 10), pocket).mesh)!.mm).toBeCloseTo(0.5, 4);
     const hole = stepOf('drill', { diameter: 6, depth: 'through', x: 0, y: 6.6 });
     expect(Math.abs(thinnestWall(meshOfSteps(block(40, 20, 10), hole).mesh)!.mm - 0.4)).toBeLessThan(0.06);
+  });
+
+  test('as the plain look at every triangle finds it, and of a ring its thickness', () => {
+    const ring = ringMesh(60, 40, 20, 4);
+    const [quick, slow] = [thinnestWall(ring)!, thinnestWall(ring, slowFirstHit)!];
+    expect(quick.mm).toBeCloseTo(slow.mm, 6);
+    // Triangles lie within the round by up to their sagitta: 2 (1 − cos 4.5°) across, as much on both sides.
+    expect(quick.mm).toBeGreaterThan(4 * Math.cos((4.5 * Math.PI) / 180) - 0.05);
+    expect(quick.mm).toBeLessThan(4);
+    for (const [index, way] of (
+      [
+        [1, 0, 0],
+        [0, 0.6, 0.8],
+        [-0.48, 0.6, -0.64],
+      ] as const
+    ).entries()) {
+      const origin = [-30 + index, 1.3 * index, 0.2] as [number, number, number];
+      const [a, b] = [firstHit, slowFirstHit].map((find) => find(ring, origin, [...way], Infinity));
+      expect(a?.mm ?? null).toEqual(b === null || b === undefined ? null : expect.closeTo(b.mm, 5));
+    }
   });
 
   test('a sharp edge is no wall', () => {

@@ -1,5 +1,7 @@
 import type { FaceTag, SolidMesh } from '@core/part';
 
+import { firstHit } from './boxTree';
+
 export type Vec = [number, number, number];
 export const dot = (a: Vec, b: Vec) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 export const cross = (a: Vec, b: Vec): Vec => [
@@ -25,40 +27,13 @@ export function triangle(positions: Float32Array, indices: Uint32Array, at: numb
   };
 }
 
-/**
- * The first triangle that a ray meets, no further than `within`, and where its corners begin; by Möller and Trumbore,
- * 1997. The time grows with the number of triangles.
- */
-export function nearestHit(
-  { positions, indices }: SolidMesh,
+/** What looks for the first triangle that a ray meets, no further than `within`, and where its corners begin. */
+export type FindHit = (
+  mesh: SolidMesh,
   origin: Vec,
   way: Vec,
   within: number,
-): { mm: number; normal: Vec; at: number } | null {
-  let nearest = within;
-  let found = -1;
-  for (let at = 0; at < indices.length; at += 3) {
-    const a = corner(positions, indices[at]!);
-    const e1 = minus(corner(positions, indices[at + 1]!), a);
-    const e2 = minus(corner(positions, indices[at + 2]!), a);
-    const p = cross(way, e2);
-    const determinant = dot(e1, p);
-    if (Math.abs(determinant) < 1e-12) continue;
-    const t = minus(origin, a);
-    const u = dot(t, p) / determinant;
-    if (u < 0 || u > 1) continue;
-    const q = cross(t, e1);
-    const v = dot(way, q) / determinant;
-    if (v < 0 || u + v > 1) continue;
-    const mm = dot(e2, q) / determinant;
-    if (mm > 0 && mm < nearest) {
-      nearest = mm;
-      found = at;
-    }
-  }
-  const hit = found < 0 ? null : triangle(positions, indices, found);
-  return hit ? { mm: nearest, normal: hit.normal, at: found } : null;
-}
+) => { mm: number; at: number } | null;
 
 /** A ray starts this far inside, so that it does not meet its own triangle, mm. */
 const INSIDE_MM = 1e-3;
@@ -70,13 +45,15 @@ export function wallBehind(
   mesh: SolidMesh,
   at: number,
   within = Infinity,
+  find: FindHit = firstHit,
 ): { mm: number; at: Vec; behind: FaceTag } | null {
   const near = triangle(mesh.positions, mesh.indices, at);
   if (!near) return null;
   const origin = near.middle.map((mm, axis) => mm - INSIDE_MM * near.normal[axis]!) as Vec;
   const way = near.normal.map((part) => -part) as Vec;
-  const hit = nearestHit(mesh, origin, way, within);
-  if (!hit || dot(hit.normal, near.normal) > -FACING) return null;
+  const hit = find(mesh, origin, way, within);
+  const far = hit && triangle(mesh.positions, mesh.indices, hit.at);
+  if (!far || dot(far.normal, near.normal) > -FACING) return null;
   const behind = mesh.faces.find(({ start, count }) => hit.at >= start && hit.at < start + count)!.tag;
   return { mm: hit.mm + INSIDE_MM, at: near.middle, behind };
 }

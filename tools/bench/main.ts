@@ -12,6 +12,7 @@ import { sizeFigures } from './sizes';
 import { manyRepairsFigures } from './manyRepairs';
 import { realPartFigures } from './realParts';
 import { shapeFigures } from './shapes';
+import { thinWallFigures } from './thinWalls';
 import { solidFigures } from './solids';
 
 /** Ratios measured in one run; `--json` for machines. Never part of the tests: times depend on the machine. */
@@ -24,6 +25,7 @@ async function main(): Promise<void> {
     ...(await solidFigures(demos)),
     ...(await shapeFigures()),
     ...(await realPartFigures()),
+    ...thinWallFigures(),
     ...(await apiFigures(wheel)),
     ...(await manyRepairsFigures(wheel)),
     ...firstScreenFigures(),

@@ -1,0 +1,41 @@
+import { BufferAttribute, BufferGeometry, DoubleSide, Ray } from 'three';
+import { MeshBVH } from 'three-mesh-bvh';
+
+import type { SolidMesh } from '@core/part';
+
+const TREES = new WeakMap<SolidMesh, MeshBVH>();
+
+/**
+ * A tree of boxes over the triangles of a mesh, made when it is first asked for: a ray that meets none of a box's sides meets none of
+ * what is in it. The mesh stays as it is.
+ */
+function treeOf(mesh: SolidMesh): MeshBVH {
+  const known = TREES.get(mesh);
+  if (known) return known;
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new BufferAttribute(mesh.positions, 3));
+  geometry.setIndex(new BufferAttribute(mesh.indices, 1));
+  // Indirect: triangles keep their places, by which their faces are known.
+  const tree = new MeshBVH(geometry, { indirect: true });
+  TREES.set(mesh, tree);
+  return tree;
+}
+
+const ray = new Ray();
+
+/**
+ * The first triangle that a ray meets, no further than `within`, from either side, and where its corners begin in `indices`.
+ *
+ * @param way a unit vector.
+ */
+export function firstHit(
+  mesh: SolidMesh,
+  origin: readonly [number, number, number],
+  way: readonly [number, number, number],
+  within: number,
+): { mm: number; at: number } | null {
+  ray.origin.set(...origin);
+  ray.direction.set(...way);
+  const hit = treeOf(mesh).raycastFirst(ray, DoubleSide, 0, within);
+  return hit && typeof hit.faceIndex === 'number' ? { mm: hit.distance, at: 3 * hit.faceIndex } : null;
+}
