@@ -7,7 +7,7 @@ import { menuOf } from '@core/steps';
 import { ReportSheet } from '../report/ReportSheet';
 import { Button } from '../shared/Button';
 import { Spinner } from '../shared/Spinner';
-import { workbench } from '../solid/useSolid';
+import { useBenchStatus, workbench } from '../solid/useSolid';
 import type { BenchStatus } from '../solid/workbench';
 import { useRepairContext } from './useRepairContext';
 
@@ -21,7 +21,7 @@ const AGAIN = new Set(['step.stopped', 'step.timedOut', 'step.kernelFailed']);
 /** Says over the part what it is waiting for: the kernel, a build; or that the picture is out of date. */
 export function BuildSign({ empty, outOfDate }: { empty: boolean; outOfDate: boolean }) {
   const { repair, solid } = useRepairContext();
-  const { status } = solid;
+  const status = useBenchStatus();
   const busy = status.kind === 'loading' || status.kind === 'building';
   const waited = useWaited(busy);
 

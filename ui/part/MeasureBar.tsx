@@ -31,7 +31,7 @@ export function MeasureBar({ repair, bodies }: { repair: Repair; bodies: readonl
     const [first, second] = picked;
     if (!first) return;
     let current = true;
-    void workbench
+    void workbench.ask
       .measure(first, second ?? null)
       .then((result) => {
         if (current) setMeasured(result);
@@ -127,7 +127,7 @@ function useRooms(repair: Repair, bodies: readonly BuiltOne[]): Clearance[] | nu
     setRooms(null);
     if (spare === undefined || bodies.length < 2) return;
     let current = true;
-    workbench
+    workbench.ask
       .clearances(spare)
       .then((found) => {
         if (current) setRooms(found);

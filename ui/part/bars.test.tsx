@@ -15,8 +15,10 @@ const mockRooms = jest.fn();
 jest.mock('../api/useRepair', () => ({ useChangeRepair: () => ({ put: mockPut }) }));
 jest.mock('../solid/useSolid', () => ({
   workbench: {
-    measure: (...given: unknown[]) => mockMeasure(...given) as unknown,
-    clearances: () => mockRooms() as unknown,
+    ask: {
+      measure: (...given: unknown[]) => mockMeasure(...given) as unknown,
+      clearances: () => mockRooms() as unknown,
+    },
   },
 }));
 beforeEach(() => {

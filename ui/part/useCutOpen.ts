@@ -54,7 +54,7 @@ export function useCutOpen(spares: readonly ShownBody[], stance: Stance): CutOpe
       for (const body of spares) {
         // A body whose newest build failed is not on the worker's bench as it is shown.
         if (!body.mesh || body.outOfDate || !current) continue;
-        const cut = await workbench.cutOpen(body.bodyId, { towards, at }, hatchStepMm).catch(() => null);
+        const cut = await workbench.ask.cutOpen(body.bodyId, { towards, at }, hatchStepMm).catch(() => null);
         if (cut) cuts.set(body.bodyId, cut);
       }
       if (current) setOpened(cuts);

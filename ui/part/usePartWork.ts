@@ -81,7 +81,7 @@ function useStageMesh(stage: { bodyId: string; steps: number } | null, shown: re
       return;
     }
     let current = true;
-    void workbench
+    void workbench.ask
       .stage(stage.bodyId, stage.steps)
       .then((found) => {
         if (current) setMesh(found);

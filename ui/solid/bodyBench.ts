@@ -42,6 +42,8 @@ import type {
   PickedOn,
   SlideReply,
   SlideWish,
+  WorkerCalls,
+  Answered,
 } from './protocol';
 
 interface OnBench {
@@ -52,7 +54,7 @@ interface OnBench {
 }
 
 /** What the worker does, without the worker: the bodies of one repair on a kernel, kept between builds. */
-export class BodyBench {
+export class BodyBench implements Answered<WorkerCalls> {
   readonly #builder: RepairBuilder;
   #bodies = new Map<string, OnBench>();
   #state: RepairState | null = null;

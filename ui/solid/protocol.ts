@@ -84,10 +84,8 @@ export interface WorkerWatcher {
   step(bodyId: string, stepId: string): void;
 }
 
-/** The worker as the screen sees it through Comlink. */
-export interface SolidWorker {
-  start(watcher: WorkerWatcher): Promise<void>;
-  build(request: BuildRequest): Promise<BuildReply>;
+/** What the worker is asked about what it has built. Each is a method of `BodyBench`, and of `workbench.ask`. */
+export interface WorkerCalls {
   /** Of the solid last built. Null if the plane leaves nothing of it. */
   cutOpen(bodyId: string, plane: CutPlane, hatchStepMm: number): Promise<OpenedSolid | null>;
   file(bodyId: string, format: SpareFormat, label: string, when: string): Promise<Result<SpareFile, Fault>>;
@@ -95,7 +93,7 @@ export interface SolidWorker {
   /** A body as it was after a number of its steps (those switched off not counted). */
   stage(bodyId: string, steps: number): Promise<SolidMesh | null>;
   /** How many edges each rule catches after a number of steps. */
-  countEdges(bodyId: string, steps: number, rules: EdgeRule[]): Promise<number[]>;
+  countEdges(bodyId: string, steps: number, rules: readonly EdgeRule[]): Promise<number[]>;
   /** The edges that a rule catches, as segments. */
   showEdges(bodyId: string, steps: number, rule: EdgeRule): Promise<Float32Array>;
   measure(first: PickedOn, second: PickedOn | null): Promise<Measured | null>;
@@ -105,4 +103,31 @@ export interface SolidWorker {
   clearances(bodyId: string): Promise<Clearance[]>;
   /** Slides a body until it first touches one of the others; null if it is not built. */
   slide(bodyId: string, wish: SlideWish): Promise<SlideReply | null>;
+}
+
+/** `quiet`: nobody waits for it, so it gives no sign. `alone`: nothing has to be built for it. */
+export const WORKER_CALLS: Record<keyof WorkerCalls, { quiet?: true; alone?: true }> = {
+  cutOpen: {},
+  file: {},
+  stage: {},
+  slide: {},
+  picture: { quiet: true },
+  countEdges: { quiet: true },
+  showEdges: { quiet: true },
+  measure: { quiet: true },
+  clearances: { quiet: true },
+  starterFigure: { quiet: true, alone: true },
+};
+
+/** Calls as they are answered on the spot, in the worker itself. */
+export type Answered<Calls> = {
+  [K in keyof Calls]: Calls[K] extends (...given: infer Given) => Promise<infer Answer>
+    ? (...given: Given) => Answer
+    : never;
+};
+
+/** The worker as the screen sees it through Comlink. */
+export interface SolidWorker extends WorkerCalls {
+  start(watcher: WorkerWatcher): Promise<void>;
+  build(request: BuildRequest): Promise<BuildReply>;
 }

@@ -12,21 +12,12 @@ export interface WorkerHandle {
 export function spawnWorker(): WorkerHandle {
   const thread = new Worker(new URL('./solid.worker', window.location.href));
   const remote = wrap<SolidWorker>(thread);
+  // Calls go through as they are; the watcher alone is called back.
+  const start = (watcher: WorkerWatcher) => remote.start(proxy(watcher));
   return {
-    worker: {
-      start: (watcher: WorkerWatcher) => remote.start(proxy(watcher)),
-      build: (request) => remote.build(request),
-      cutOpen: (...given) => remote.cutOpen(...given),
-      file: (...given) => remote.file(...given),
-      picture: (bodyId) => remote.picture(bodyId),
-      stage: (...given) => remote.stage(...given),
-      countEdges: (...given) => remote.countEdges(...given),
-      showEdges: (...given) => remote.showEdges(...given),
-      measure: (...given) => remote.measure(...given),
-      starterFigure: (id) => remote.starterFigure(id),
-      clearances: (bodyId) => remote.clearances(bodyId),
-      slide: (...given) => remote.slide(...given),
-    },
+    worker: new Proxy(remote as unknown as SolidWorker, {
+      get: (calls, name) => (name === 'start' ? start : (Reflect.get(calls, name) as unknown)),
+    }),
     end: () => thread.terminate(),
   };
 }

@@ -27,7 +27,7 @@ export function useListPicture(repair: Repair, { bodies }: SolidView): void {
     if (key === null || key === drawn.current || !spare) return;
     const timer = setTimeout(() => {
       void (async () => {
-        const picture = await workbench.picture(spare.id);
+        const picture = await workbench.ask.picture(spare.id);
         drawn.current = key;
         if (!picture) return;
         await ask(`/repairs/${repairId}/picture`, { method: 'PUT', body: picture, reply: z.null() });

@@ -18,17 +18,19 @@ export interface ShownBody extends Omit<BuiltBody, 'mesh'> {
 }
 
 export interface SolidView {
-  status: BenchStatus;
   bodies: ShownBody[];
   /** Builds once more what was stopped. */
   rebuild(): void;
 }
 
+/** What the workbench is doing: changes with every step, so it is asked for only where it is shown. */
+export const useBenchStatus = (): BenchStatus =>
+  useSyncExternalStore(workbench.subscribe, () => workbench.status);
+
 const NO_BODIES: ShownBody[] = [];
 
 /** Builds the bodies of a repair on the device whenever something changes that they depend on. */
 export function useSolid(state: RepairState | undefined, workshop: Workshop): SolidView {
-  const status = useSyncExternalStore(workbench.subscribe, () => workbench.status);
   const [bodies, setBodies] = useState(NO_BODIES);
   const [attempt, setAttempt] = useState(0);
   const shown = useRef(bodies);
@@ -75,7 +77,7 @@ export function useSolid(state: RepairState | undefined, workshop: Workshop): So
   ]);
 
   const rebuild = useCallback(() => setAttempt((count) => count + 1), []);
-  return useMemo(() => ({ status, bodies, rebuild }), [status, bodies, rebuild]);
+  return useMemo(() => ({ bodies, rebuild }), [bodies, rebuild]);
 }
 
 /** Keeps the last sound solid while a step fails, and the old mesh where the worker says it is unchanged. */

@@ -102,7 +102,9 @@ test('stopping a build names its step and drops what waits behind it', async () 
 test('stopping something else than a build lets the builds behind it go on', async () => {
   const { workbench } = bench(async () => reply());
   await workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
-  const file = workbench.file('wheel', 'stl', '', '2026-05-04T09:00:00Z').catch((error: Error) => error.name);
+  const file = workbench.ask
+    .file('wheel', 'stl', '', '2026-05-04T09:00:00Z')
+    .catch((error: Error) => error.name);
   const build = workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
   await new Promise((resolve) => setTimeout(resolve, 10));
   workbench.cancel();
@@ -135,9 +137,9 @@ test('a worker whose memory has grown is replaced, and builds again before it is
   // A fresh one stands by, with nothing built on it.
   expect(count).toEqual({ started: 2, ended: 1 });
   const before = builds;
-  await workbench.cutOpen('wheel', { towards: [1, 0, 0], at: 0 }, 1);
+  await workbench.ask.cutOpen('wheel', { towards: [1, 0, 0], at: 0 }, 1);
   expect(builds).toBe(before + 1);
-  await workbench.cutOpen('wheel', { towards: [1, 0, 0], at: 1 }, 1);
+  await workbench.ask.cutOpen('wheel', { towards: [1, 0, 0], at: 1 }, 1);
   expect(builds).toBe(before + 1);
 });
 

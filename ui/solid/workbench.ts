@@ -1,20 +1,14 @@
-import type { Fault, Result, StepFault } from '@core/fault';
-import type { SpareFile, SpareFormat } from '@core/formats';
-import type { EdgeRule, Picture, RepairState, Workshop } from '@core/model';
+import type { StepFault } from '@core/fault';
+import type { RepairState, Workshop } from '@core/model';
 import { MemoryWatch } from '@core/part';
-import type { CutPlane, Measured, OpenedSolid, SolidMesh } from '@core/part';
 
-import type { StarterFigure } from '@core/starters';
-
-import type {
-  BuildReply,
-  BuildRequest,
-  BuiltBody,
-  Clearance,
-  PickedOn,
-  SlideReply,
-  SlideWish,
-  SolidWorker,
+import {
+  WORKER_CALLS,
+  type BuildReply,
+  type BuildRequest,
+  type BuiltBody,
+  type SolidWorker,
+  type WorkerCalls,
 } from './protocol';
 import type { WorkerHandle } from './spawnWorker';
 
@@ -33,6 +27,9 @@ export interface BenchLimits {
 }
 
 export const BENCH_LIMITS: BenchLimits = { stepMs: 20_000 };
+
+/** Steps are told no oftener than this, ms. */
+const TELL_EVERY_MS = 50;
 
 /** The worker had to be ended while it was at a step. */
 class WorkerLost extends Error {
@@ -63,12 +60,32 @@ export class Workbench {
   #lose: ((error: WorkerLost) => void) | null = null;
   #last: Pick<BuildRequest, 'state' | 'workshop'> | null = null;
   #newestBuild = 0;
+  #toldAt = -Infinity;
+  #toTell: ReturnType<typeof setTimeout> | undefined;
   #buildIsRunning = false;
+
+  /** Asks about what was last built, in turn with all else. */
+  readonly ask: WorkerCalls;
 
   constructor(
     private readonly spawn: () => WorkerHandle,
     private readonly limits: BenchLimits = BENCH_LIMITS,
-  ) {}
+  ) {
+    const calls = Object.entries(WORKER_CALLS).map(([name, { quiet = false, alone = false }]) => {
+      const call =
+        (...given: unknown[]) =>
+        (worker: SolidWorker) =>
+          (worker[name as keyof WorkerCalls] as (...given: unknown[]) => Promise<unknown>)(...given);
+      return [
+        name,
+        (...given: unknown[]) =>
+          this.#inTurn(() =>
+            alone ? this.#run(call(...given), quiet) : this.#onLastState(call(...given), quiet),
+          ),
+      ];
+    });
+    this.ask = Object.fromEntries(calls) as unknown as WorkerCalls;
+  }
 
   get status(): BenchStatus {
     return this.#status;
@@ -110,46 +127,6 @@ export class Workbench {
         this.#buildIsRunning = false;
       }
     });
-  }
-
-  cutOpen(bodyId: string, plane: CutPlane, hatchStepMm: number): Promise<OpenedSolid | null> {
-    return this.#inTurn(() => this.#onLastState((worker) => worker.cutOpen(bodyId, plane, hatchStepMm)));
-  }
-
-  file(bodyId: string, format: SpareFormat, label: string, when: string): Promise<Result<SpareFile, Fault>> {
-    return this.#inTurn(() => this.#onLastState((worker) => worker.file(bodyId, format, label, when)));
-  }
-
-  stage(bodyId: string, steps: number): Promise<SolidMesh | null> {
-    return this.#inTurn(() => this.#onLastState((worker) => worker.stage(bodyId, steps)));
-  }
-
-  countEdges(bodyId: string, steps: number, rules: EdgeRule[]): Promise<number[]> {
-    return this.#inTurn(() => this.#onLastState((worker) => worker.countEdges(bodyId, steps, rules), true));
-  }
-
-  showEdges(bodyId: string, steps: number, rule: EdgeRule): Promise<Float32Array> {
-    return this.#inTurn(() => this.#onLastState((worker) => worker.showEdges(bodyId, steps, rule), true));
-  }
-
-  measure(first: PickedOn, second: PickedOn | null): Promise<Measured | null> {
-    return this.#inTurn(() => this.#onLastState((worker) => worker.measure(first, second), true));
-  }
-
-  starterFigure(id: string): Promise<StarterFigure | null> {
-    return this.#inTurn(() => this.#run((worker) => worker.starterFigure(id), true));
-  }
-
-  clearances(bodyId: string): Promise<Clearance[]> {
-    return this.#inTurn(() => this.#onLastState((worker) => worker.clearances(bodyId), true));
-  }
-
-  slide(bodyId: string, wish: SlideWish): Promise<SlideReply | null> {
-    return this.#inTurn(() => this.#onLastState((worker) => worker.slide(bodyId, wish)));
-  }
-
-  picture(bodyId: string): Promise<Picture | null> {
-    return this.#inTurn(() => this.#onLastState((worker) => worker.picture(bodyId), true));
   }
 
   /** Stops what is being built. The last good solids stay in view. */
@@ -200,6 +177,7 @@ export class Workbench {
       throw error instanceof WorkerLost ? error : new WorkerLost('trapped', this.#at);
     } finally {
       clearTimeout(this.#alarm);
+      clearTimeout(this.#toTell);
       this.#lose = null;
       if (this.#status.kind === 'building') this.#say({ kind: 'idle' });
     }
@@ -216,7 +194,7 @@ export class Workbench {
         step: (bodyId, stepId) => {
           this.#at = { bodyId, stepId };
           this.#windAlarm();
-          this.#say({ kind: 'building', bodyId, stepId });
+          this.#sayStep(bodyId, stepId);
         },
       })
       .then(
@@ -245,6 +223,19 @@ export class Workbench {
     this.#ready = null;
     this.#holdsLast = false;
     this.#memory = new MemoryWatch();
+  }
+
+  /** At which step it is, told no oftener than eyes can follow. */
+  #sayStep(bodyId: string, stepId: string): void {
+    clearTimeout(this.#toTell);
+    const tell = () => {
+      this.#toldAt = Date.now();
+      this.#say({ kind: 'building', bodyId, stepId });
+    };
+    const left = TELL_EVERY_MS - (Date.now() - this.#toldAt);
+    // The last of several is told all the same: it may be the one that takes long.
+    if (left > 0) this.#toTell = setTimeout(tell, left);
+    else tell();
   }
 
   #say(status: BenchStatus): void {

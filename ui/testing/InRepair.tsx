@@ -14,7 +14,7 @@ export function InRepair({
   const value: RepairContextValue = {
     repair,
     numbers: evaluateRepair(repair),
-    solid: { status: { kind: 'idle' }, bodies: [], rebuild: () => {} },
+    solid: { bodies: [], rebuild: () => {} },
     openSize: null,
     setOpenSize: () => {},
     openTrail: null,

@@ -9,6 +9,7 @@ import { useNotices } from '../../api/notices';
 import { useChangeRepair } from '../../api/useRepair';
 import { currentFigures } from '../../revisions/currentFigures';
 import { useRepairContext } from '../../frame/useRepairContext';
+import { useBenchStatus } from '../../solid/useSolid';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
@@ -21,7 +22,8 @@ export function FreezeRevision() {
   const [note, setNote] = useState('');
   const letter = nextLetter(repair.revisions.map((revision) => revision.letter));
   const newest = newestRevision(repair);
-  const building = solid.status.kind === 'building' || solid.status.kind === 'loading';
+  const { kind } = useBenchStatus();
+  const building = kind === 'building' || kind === 'loading';
 
   const freezeNow = () => {
     const frozenAt = new Date().toISOString();

@@ -47,7 +47,7 @@ export function ChoiceSheet({
       leave(() => onPick(want));
     } else if (counts && 'where' in option.patch && looked !== option) {
       setLooked(option);
-      void workbench
+      void workbench.ask
         .showEdges(body.id, stepsBefore(body, step), option.patch.where as EdgeRule)
         .then(show)
         .catch(() => undefined);
@@ -112,7 +112,7 @@ function useEdgeCounts(body: Body, step: Step, choice: Choice): ReadonlyMap<stri
   useEffect(() => {
     if (rules.length === 0) return;
     let current = true;
-    void workbench
+    void workbench.ask
       .countEdges(
         body.id,
         stepsBefore(body, step),

@@ -61,7 +61,7 @@ export function SlideSheet({ body, onClose }: { body: Body; onClose(): void }) {
     setBusy(true);
     setFailed(false);
     const axis = TURNS[turn].way.map((part) => (sense === 'left' ? part : -part)) as unknown as Vec3;
-    const found = await workbench
+    const found = await workbench.ask
       .slide(
         body.id,
         by === 'move' ? { by, way: WAYS[way].way, limit: FAR_MM } : { by, way: axis, about, limit: FAR_TURN },

@@ -142,7 +142,7 @@ function useStarterFigure(id: string): StarterFigure | null | undefined {
   const [figure, setFigure] = useState<StarterFigure | null>();
   useEffect(() => {
     let current = true;
-    workbench
+    workbench.ask
       .starterFigure(id)
       .then((found) => {
         if (current) setFigure(found);

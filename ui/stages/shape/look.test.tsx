@@ -25,8 +25,10 @@ jest.mock('../../api/useRepairs', () => ({ useRepairs: () => mockRepairs() as un
 jest.mock('../../api/useWorkshop', () => ({ useWorkshop: () => ({ workshop: undefined }) }));
 jest.mock('../../solid/useSolid', () => ({
   workbench: {
-    slide: (...given: unknown[]) => mockSlide(...given) as unknown,
-    clearances: () => Promise.resolve([]),
+    ask: {
+      slide: (...given: unknown[]) => mockSlide(...given) as unknown,
+      clearances: () => Promise.resolve([]),
+    },
     cancel: jest.fn(),
   },
 }));
@@ -97,7 +99,6 @@ describe('what is worth a look', () => {
 
   test('the bar says the first of several and how many there are, and nothing of an old build', () => {
     const built = (outOfDate: boolean) => ({
-      status: { kind: 'idle' as const },
       rebuild: () => {},
       bodies: [
         {

@@ -16,9 +16,11 @@ const mockShow = jest.fn();
 jest.mock('../../api/useRepair', () => ({ useChangeRepair: () => ({ put: mockPut }) }));
 jest.mock('../../solid/useSolid', () => ({
   workbench: {
-    starterFigure: (...given: unknown[]) => mockFigure(...given) as unknown,
-    countEdges: (...given: unknown[]) => mockCount(...given) as unknown,
-    showEdges: (...given: unknown[]) => mockShow(...given) as unknown,
+    ask: {
+      starterFigure: (...given: unknown[]) => mockFigure(...given) as unknown,
+      countEdges: (...given: unknown[]) => mockCount(...given) as unknown,
+      showEdges: (...given: unknown[]) => mockShow(...given) as unknown,
+    },
   },
 }));
 beforeEach(() => {

@@ -21,7 +21,7 @@ export function useBetween(bodyId: string): Caution[] {
     if (role !== 'spare' || !isWhole || solid.bodies.length < 2) return;
     let current = true;
     const timer = setTimeout(() => {
-      workbench
+      workbench.ask
         .clearances(bodyId)
         .then((found) => {
           if (current) setCautions(found.flatMap((one) => one.cautions));
