@@ -45,7 +45,11 @@ function readResult(name) {
 
 say('Lint, format and types');
 await Promise.all([
-  step('Lint', 'eslint', ['.', '--max-warnings', '0'], { quiet: true }),
+  step('Lint', 'eslint', ['.', '--max-warnings', '0'], { quiet: true }).then(() =>
+    step('Files and packages in use', 'knip', ['--include', 'files,dependencies,unlisted,unresolved'], {
+      quiet: true,
+    }),
+  ),
   step('Types', 'tsc', ['--noEmit'], { quiet: true }).then(() =>
     step('Format', 'prettier', ['--check', '--log-level', 'warn', '.'], { quiet: true }),
   ),
