@@ -1,6 +1,6 @@
 /** What rows and steps are made of: ids, lengths, plain numbers, places, edge rules, outlines. */
 export { Id, line, MODEL_LIMIT_MM, name, NAME_LIMIT, paragraph } from './ids';
-export { fitValue, FormulaValue, numberValue, SizeValue, sizeValue, Value } from './value';
+export { fitValue, numberValue, sizeValue, Value } from './value';
 export {
   angleWithin,
   countWithin,
@@ -15,7 +15,6 @@ export {
 export {
   EdgePick,
   FacePick,
-  finerPlace,
   FromStep,
   Ground,
   isThere,

@@ -1,7 +1,7 @@
 export { FIT_FEATURES, featureOf, type FeatureWords } from './features';
-export { classClearance, classClearanceMm, clearanceOf, type Clearance } from './clearance';
-export { trailOfFit, trailOfSize, type FitSetting, type Trail, type TrailEntry, type Worked } from './trail';
-export { chanceOfFit, type Band, type Doubt, type FitChance, type Improvement } from './chance';
+export { classClearance, classClearanceMm, type Clearance } from './clearance';
+export { type FitSetting, type Trail, type TrailEntry, type Worked } from './trail';
+export { type Band, type Doubt, type FitChance, type Improvement } from './chance';
 export { normalSource, stackUp, type StackLink, type StackUp } from './stackUp';
 export {
   evaluateRepair,

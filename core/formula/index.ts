@@ -1,5 +1,5 @@
-export { fitOfTag, FUNCTIONS, tagsIn, type Expression } from './expression';
-export { FORMULA_LIMIT, parseFormula } from './parseFormula';
+export { fitOfTag, tagsIn, type Expression } from './expression';
+export { parseFormula } from './parseFormula';
 export { compileFormula, layFormula, type Program } from './compile';
 export { listsOf, type Lists } from './lists';
 export { Sheet, type SheetFailure } from './sheet';

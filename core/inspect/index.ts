@@ -3,4 +3,4 @@ export { findingsOf, type Finding } from './findings';
 export { cautionsBetween, cautionsOf, type Caution, type CautionPlace } from './cautions';
 export { mendsOf, stepsConcerned, type Mend } from './mends';
 export { thinnestWall, type ThinWall } from './thinnest';
-export { cantileverStrain, tongueStrains, type TongueStrain } from './tongues';
+export { cantileverStrain, type TongueStrain } from './tongues';

@@ -2,7 +2,6 @@ export { endsGoTogether, type KnownLength, type LengthFinder, type Unused } from
 export { coordinateOf, zeroOf } from './zero';
 export {
   solveLayout,
-  SUSPECT_BEYOND,
   suspectsOf,
   type SolvedDistance,
   type SolvedLayout,

@@ -1,10 +1,9 @@
-export { extremes, mean, median, sampleStandardDeviation } from './statistics';
-export { DOUBTFUL_BEYOND, doubtfulReadings } from './doubtful';
+export { mean, median, sampleStandardDeviation } from './statistics';
+export { doubtfulReadings } from './doubtful';
 export {
   combine,
   largestContribution,
   rectangular,
-  uncertaintyOfLimits,
   uncertaintyOfReadings,
   weighTogether,
   type Contribution,
@@ -24,5 +23,5 @@ export { readReading } from './readReading';
 export { SizeGraph, type SettleDepth } from './sizeGraph';
 export { CONSTRUCTIONS, constructionOf } from './constructions';
 export { centreDistance, inverseInvolute, involute, MODULES_MM, spanOverTeeth } from './gear';
-export { numericSlopes, propagate, takeApart } from './propagate';
+export { takeApart } from './propagate';
 export type { Construction, ConstructionInput, ConstructionResult } from './construction';

@@ -37,7 +37,6 @@ export {
   factsOf,
   factsOfKind,
   placeOf,
-  schemaOf,
   Step,
   STEP_KINDS,
   stepTakesAway,
@@ -49,7 +48,7 @@ export {
 export type { OwnEdges, StepFacts, StepGroup } from '@core/steps/facts';
 export { LETTERS_LIMIT } from '@core/steps/text/schema';
 export { repeatedBy } from '@core/steps/repeat/schema';
-export { Body, BodyRole } from './recipe';
+export { Body } from './recipe';
 export { bodiesUsedBy, isValue, valuesIn, withValues } from './stepValues';
 export { plainFieldAt, plainFieldsOf, type PlainField } from './plainFields';
 export { Derivation, Jaw, Reading, Size, SizeKind, Source, Taken } from './size';
@@ -61,7 +60,6 @@ export {
   BENCH_CALIPER_ID,
   Correction,
   DEFAULT_MACHINE_ID,
-  DEFAULT_MATERIAL_ID,
   FeatureKind,
   FitClass,
   FitTable,
@@ -69,7 +67,6 @@ export {
   Machine,
   MaterialFamily,
   Process,
-  WORKSHOP_LIST_OF,
   Workshop,
   WorkshopChange,
   type WorkshopRowKind,
@@ -86,8 +83,8 @@ export {
   REPAIR_LIMIT_BYTES,
   roomForPictures,
 } from './limits';
-export { LIST_OF, ROW_OF_LIST, type ListedRow, type ListName } from './rowLists';
-export { brokenInState, type BrokenRule } from './rules';
+export { LIST_OF, type ListedRow, type ListName } from './rowLists';
+export { type BrokenRule } from './rules';
 export { picturesOf } from './pictures';
 export { presentRow } from './oldFiles';
 export { FrozenFigures, Repair, RepairHead, RepairState, Revision } from './repair';
@@ -106,10 +103,7 @@ export {
   STAGES,
 } from './api';
 export {
-  REPAIR_FILE_FORMAT,
   REPAIR_FILE_VERSION,
-  RepairFile,
-  faultOfIssue,
   parseRepairFile,
   pathText,
   readRepairFile,

@@ -18,6 +18,6 @@ export { evenedLoops } from './evened';
 export { gearRadii, halfToothAngle, type GearTeeth } from './gearTeeth';
 export { fewestRingTeeth, ringCollision } from './meshing';
 export { roomForTip, undercutOf } from './undercut';
-export { alongSmooth, polesOfClosed, smoothLine, type SmoothLine } from './smoothLine';
-export { areaOf, isWithin, polygonOf } from './polygon';
+export { polesOfClosed, smoothLine, type SmoothLine } from './smoothLine';
+export { areaOf, polygonOf } from './polygon';
 export { cornerRadiusOf, loopOf, regionOf, type KnownOutline } from './shapes';

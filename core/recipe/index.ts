@@ -12,4 +12,4 @@ export {
 } from './editSteps';
 export { readLetters, readPlain } from './readPlain';
 export { patchForHardware } from './hardware';
-export { liftedBody, liftedSteps, MISSING_MM } from './lift';
+export { liftedBody, liftedSteps } from './lift';

@@ -31,6 +31,6 @@ export {
   floorOption,
   standing,
 } from './places';
-export { outlineAs, outlineParts, turnParts } from './outlines';
+export { outlineParts, turnParts } from './outlines';
 export { edgeChoice, stepsBefore } from './edges';
 export { mirroredWhat, repeatedWhat } from './someSteps';

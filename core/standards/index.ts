@@ -13,8 +13,7 @@ export { ridgeOf, threadArea, threadForm, type Ridge, type ThreadForm } from './
 export { THREADS, externalMajorMm, internalMinorMm, type Thread } from './threads';
 export { BEARINGS, type Bearing } from './bearings';
 export { CLEARANCE_HOLES } from './clearanceHoles';
-export { HEX_FLATS, leastFlatsMm, NUT_HEIGHTS_MM } from './hexagons';
-export { PIPES_MM } from './stock';
+export { HEX_FLATS, NUT_HEIGHTS_MM } from './hexagons';
 export { FORMS, type Form, type StandardThing } from './thing';
 export { doubtOf, STANDARD_THINGS, likelyStandards, type LikelyThing } from './likely';
 export { HARDWARE_HOLES, type HardwareHole } from './holes';
