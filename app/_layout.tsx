@@ -11,7 +11,7 @@ import { watchCallsOnly } from '@ui/api/connection';
 import { createQueryClient } from '@ui/api/queryClient';
 import { useKeptQueue } from '@ui/api/useKeptQueue';
 import { NoticeBar } from '@ui/frame/NoticeBar';
-import { Unsettled } from '@ui/frame/Unsettled';
+import { Unsettled } from '@ui/later/Unsettled';
 import { useAhead } from '@ui/later/later';
 import { useAppFonts } from '@ui/theme/useAppFonts';
 

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { drawnRooms } from './draw';
-import { circlesIn, importsOf, reachedFrom, sourceFiles } from './imports';
+import { circlesIn, importsOf, reachedFrom, roomOf, sourceFiles } from './imports';
 
 const ROOT = join(__dirname, '..', '..');
 const files = sourceFiles(ROOT);
@@ -43,4 +43,15 @@ test('what a kind of step says, is and begins with is known without the kernel',
 
 test('the picture of what depends on what is as the imports are', () => {
   expect(readFileSync(join(ROOT, 'docs', 'dependencies.md'), 'utf8')).toBe(drawnRooms(imports));
+});
+
+test('rooms of core and of the screens form no circle, and stages do not know each other', () => {
+  const own = imports.filter(({ from }) => !/\.test\.tsx?$|\/testing\//.test(from));
+  const between = own.map(({ from, to, types }) => ({ from: roomOf(from), to: roomOf(to), types }));
+  const inside = between.filter(
+    ({ from, to }) => from !== to && /^(core|ui)\//.test(from) && /^(core|ui)\//.test(to),
+  );
+  expect(circlesIn(inside)).toEqual([]);
+  const isStage = (room: string) => room.startsWith('ui/stages/');
+  expect(inside.filter(({ from, to }) => isStage(from) && isStage(to))).toEqual([]);
 });

@@ -126,10 +126,17 @@ export function reachedFrom(imports: readonly Import[], start: string): Set<stri
   return reached;
 }
 
+/** The kinds of steps stand in three layers: what is kept of them, what is said and known of them, and their solids. */
+function layerOfSteps(file: string): string {
+  if (/\/(schema|data|facts)\.ts$/.test(file)) return 'core/steps schemas';
+  return /\/(solid|solids|upToCurved)\.ts$/.test(file) ? 'core/steps solids' : 'core/steps words';
+}
+
 /** The room that a file stands in: `core/model`, `ui/stages/shape`; other folders as a whole. */
 export function roomOf(file: string): string {
   const [top, second, third] = relative('.', file).split('/') as [string, string?, string?];
   if (second === undefined || isSource(second)) return top;
+  if (file.startsWith('core/steps/')) return layerOfSteps(file);
   if (top === 'ui' && second === 'stages' && third && !isSource(third)) return `ui/stages/${third}`;
   return ['core', 'ui', 'server', 'tools'].includes(top) ? `${top}/${second}` : top;
 }

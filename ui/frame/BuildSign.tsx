@@ -9,7 +9,7 @@ import { Button } from '../shared/Button';
 import { Spinner } from '../shared/Spinner';
 import { useBenchStatus, workbench } from '../solid/useSolid';
 import type { BenchStatus } from '../solid/workbench';
-import { useRepairContext } from './useRepairContext';
+import { useRepairContext } from '../inRepair/useRepairContext';
 
 /** A build shorter than this needs no sign, ms; one longer than the second can be stopped. */
 const SIGN_AFTER_MS = 250;

@@ -25,8 +25,8 @@ import { useCutOpen } from '../part/useCutOpen';
 import { BuildSign } from './BuildSign';
 import { useShow } from '../preferences/useShow';
 import { colours } from '../theme/colours';
-import { labelOf, trailTargetOf } from './labelOf';
-import { useRepairContext } from './useRepairContext';
+import { labelOf, trailTargetOf } from '../inRepair/labelOf';
+import { useRepairContext } from '../inRepair/useRepairContext';
 
 /** Narrower than this, what can be done with the part is shown by signs, px. */
 const WORDS_FROM_PX = 640;

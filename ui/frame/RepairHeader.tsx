@@ -6,7 +6,7 @@ import { newestRevision } from '@core/revision';
 
 import { IconButton } from '../shared/Button';
 import { colours } from '../theme/colours';
-import { useRepairContext } from './useRepairContext';
+import { useRepairContext } from '../inRepair/useRepairContext';
 
 /** Name of the repair, the way back, and the newest revision. */
 export function RepairHeader() {

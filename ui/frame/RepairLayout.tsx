@@ -22,7 +22,7 @@ import { PartPane } from './PartPane';
 import { RepairHeader } from './RepairHeader';
 import { StageRule } from './StageRule';
 import { TrailPanel } from './TrailPanel';
-import { RepairContext, type TrailTarget } from './useRepairContext';
+import { RepairContext, type TrailTarget } from '../inRepair/useRepairContext';
 
 /** Screens that need the room of the part for a drawing of their own, or for words. */
 const WITHOUT_PART = new Set(['brief', 'revisions', 'layouts', 'photos', 'sheet']);

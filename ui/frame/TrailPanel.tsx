@@ -11,9 +11,9 @@ import { Wrong } from '../shared/Field';
 import { Sheet } from '../shared/Sheet';
 import { TrailTable } from '../shared/TrailTable';
 import { useWide } from '../shared/useWide';
-import { Doubt } from '../stages/sizes/Doubt';
+import { Doubt } from '../inRepair/Doubt';
 import { colours } from '../theme/colours';
-import { useRepairContext } from './useRepairContext';
+import { useRepairContext } from '../inRepair/useRepairContext';
 
 /** Where a number comes from and where it goes. Beside the part on a wide screen, a sheet on a phone. */
 export function TrailPanel() {

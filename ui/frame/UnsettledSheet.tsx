@@ -10,7 +10,7 @@ import type { QueuedChange } from '../api/queuedChange';
 import { useUnsettled, type Unsettled } from '../api/unsettled';
 import { Button } from '../shared/Button';
 import { Sheet } from '../shared/Sheet';
-import { describeRow } from './describeRow';
+import { describeRow } from '../inRepair/describeRow';
 
 /** Asks what becomes of a change that the server did not take. It is kept until that is chosen. */
 export function UnsettledSheet() {

@@ -5,7 +5,7 @@ import { ScrollView, Text, View } from 'react-native';
 
 import { compare, type Compared } from '@core/revision';
 
-import { useRepairContext } from '../frame/useRepairContext';
+import { useRepairContext } from '../inRepair/useRepairContext';
 import { Button } from '../shared/Button';
 import { EmptyState } from '../shared/EmptyState';
 import { GroupHeading, Heading } from '../shared/Heading';

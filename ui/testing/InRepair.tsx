@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { evaluateRepair } from '@core/fit';
 import type { Repair } from '@core/model';
 
-import { RepairContext, type RepairContextValue } from '../frame/useRepairContext';
+import { RepairContext, type RepairContextValue } from '../inRepair/useRepairContext';
 
 /** Puts a part of a screen inside a repair, as a stage finds it; nothing is built and nothing is sent. */
 export function InRepair({

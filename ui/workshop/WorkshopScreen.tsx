@@ -16,7 +16,7 @@ import { Button, IconButton } from '../shared/Button';
 import { ChoiceRow } from '../shared/ChoiceRow';
 import { GroupHeading } from '../shared/Heading';
 import { Switch } from '../shared/Switch';
-import { promiseOf } from '../stages/sizes/InstrumentSheet';
+import { promiseOf } from '../measuring/InstrumentSheet';
 import { colours } from '../theme/colours';
 import { FitTableSheet } from './FitTableSheet';
 import { InstrumentForm } from './InstrumentForm';

@@ -5,7 +5,7 @@ import { ScrollView, View } from 'react-native';
 import { z } from 'zod';
 
 import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
 import { nameField } from '../../shared/nameField';

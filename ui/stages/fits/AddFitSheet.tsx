@@ -7,7 +7,7 @@ import type { Fit, FitFeature, Size } from '@core/model';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button } from '../../shared/Button';
 import { EmptyState } from '../../shared/EmptyState';
 import { Picker } from '../../shared/Picker';

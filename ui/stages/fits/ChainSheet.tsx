@@ -10,7 +10,7 @@ import { sentenceOf } from '@core/wording';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
 import { Button, IconButton } from '../../shared/Button';
 import { Field, Wrong } from '../../shared/Field';

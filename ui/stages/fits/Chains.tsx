@@ -7,7 +7,7 @@ import { chanceWords } from '@core/numberWords';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { GroupHeading, Heading } from '../../shared/Heading';

@@ -6,7 +6,7 @@ import { chanceWords, doubtSentence, wishWords, workingSizeName } from '@core/nu
 import { FIT_CLASSES } from '@core/workshop';
 
 import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { Wrong } from '../../shared/Field';

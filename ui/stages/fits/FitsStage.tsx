@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 
-import { DeletedRows } from '../../frame/DeletedRows';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { DeletedRows } from '../../inRepair/DeletedRows';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button } from '../../shared/Button';
 import { EmptyState } from '../../shared/EmptyState';
 import { AddFitSheet } from './AddFitSheet';

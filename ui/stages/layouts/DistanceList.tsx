@@ -3,7 +3,7 @@ import { Pressable, Text, View } from 'react-native';
 import { suspectsOf, type SolvedLayout } from '@core/layout';
 import type { Layout, LayoutDistance } from '@core/model';
 
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
 import { distanceWords } from './editLayout';
 

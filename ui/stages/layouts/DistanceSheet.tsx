@@ -15,7 +15,7 @@ import { typedUnitOf } from '@core/quantity';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';

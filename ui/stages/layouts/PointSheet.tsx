@@ -7,12 +7,12 @@ import { newSize, nextLetter, type Layout, type LayoutPoint } from '@core/model'
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { Sheet } from '../../shared/Sheet';
 import { Switch } from '../../shared/Switch';
-import { SourceSheet } from '../sizes/derive/SourceSheet';
+import { SourceSheet } from '../../measuring/derive/SourceSheet';
 import { withChangedPoint, withoutPoint } from './editLayout';
 
 /** A point of a layout: what it is, how wide, and where it came out. */

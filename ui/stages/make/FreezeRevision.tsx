@@ -8,7 +8,7 @@ import { newId } from '../../api/newId';
 import { useNotices } from '../../api/notices';
 import { useChangeRepair } from '../../api/useRepair';
 import { currentFigures } from '../../revisions/currentFigures';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useBenchStatus } from '../../solid/useSolid';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';

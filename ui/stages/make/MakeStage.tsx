@@ -5,7 +5,7 @@ import type { MaterialFamily } from '@core/model';
 import { MATERIALS, materialOf } from '@core/standards';
 
 import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { EmptyState } from '../../shared/EmptyState';
 import { GroupHeading } from '../../shared/Heading';
 import { Picker } from '../../shared/Picker';

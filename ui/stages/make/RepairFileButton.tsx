@@ -6,7 +6,7 @@ import { writeRepairFile, type Photo, type RepairFileContent } from '@core/model
 
 import { fetchPhoto } from '../../api/photos';
 import { useNotices } from '../../api/notices';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button } from '../../shared/Button';
 import { saveFile } from '../../shared/saveFile';
 

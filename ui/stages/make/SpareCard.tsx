@@ -8,7 +8,7 @@ import { findingSentence, growthWords, sentenceOf } from '@core/wording';
 import { growthOf, machineIn } from '@core/workshop';
 
 import { useNotices } from '../../api/notices';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button } from '../../shared/Button';
 import { Heading } from '../../shared/Heading';
 import { workbench } from '../../solid/useSolid';

@@ -6,7 +6,7 @@ import { useNotices } from '../../api/notices';
 import { Refused, Unreachable } from '../../api/client';
 import { sendPhoto } from '../../api/photos';
 import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button } from '../../shared/Button';
 import { Wrong } from '../../shared/Field';
 

@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { Image, Pressable, ScrollView, Text, View } from 'react-native';
 
 import { photoAddress } from '../../api/photos';
-import { DeletedRows } from '../../frame/DeletedRows';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { DeletedRows } from '../../inRepair/DeletedRows';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button } from '../../shared/Button';
 import { EmptyState } from '../../shared/EmptyState';
 import { AddPhoto } from './AddPhoto';

@@ -8,7 +8,7 @@ import type { Photo, PhotoTag } from '@core/model';
 import { newId } from '../../api/newId';
 import { photoAddress } from '../../api/photos';
 import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';

@@ -7,7 +7,7 @@ import { newStep, menuOf } from '@core/steps';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button } from '../../shared/Button';
 import { GroupHeading } from '../../shared/Heading';
 import { Sheet } from '../../shared/Sheet';

@@ -4,8 +4,8 @@ import { Text, View } from 'react-native';
 import type { Body } from '@core/model';
 
 import { useChangeRepair } from '../../api/useRepair';
-import { DeletedRows } from '../../frame/DeletedRows';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { DeletedRows } from '../../inRepair/DeletedRows';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
 import { nameField } from '../../shared/nameField';

@@ -6,7 +6,7 @@ import { cautionSentence } from '@core/wording';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { usePartTool } from '../../part/partTool';
 import { Button } from '../../shared/Button';
 import { Sheet } from '../../shared/Sheet';

@@ -4,7 +4,7 @@ import { Pressable, Text, View } from 'react-native';
 import { cautionSentence, findingSentence } from '@core/wording';
 import { materialOf } from '@core/standards';
 
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import type { ShownBody } from '../../solid/useSolid';
 import { CautionSheet, placeIn } from './CautionSheet';
 import { useBetween } from './useBetween';

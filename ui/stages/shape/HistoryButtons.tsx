@@ -7,7 +7,7 @@ import type { Body } from '@core/model';
 
 import { useBodyHistory, whileStepping } from '../../api/bodyHistory';
 import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { IconButton } from '../../shared/Button';
 import { colours } from '../../theme/colours';
 

@@ -2,8 +2,8 @@ import { Pressable, Text, View } from 'react-native';
 
 import type { PlainQuantity, Value } from '@core/model';
 
-import { labelOf, lengthOf, numberOf, showPlain, trailTargetOf } from '../../frame/labelOf';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { labelOf, lengthOf, numberOf, showPlain, trailTargetOf } from '../../inRepair/labelOf';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
 
 const TONES = {

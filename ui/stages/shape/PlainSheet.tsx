@@ -6,7 +6,7 @@ import { readLetters, readPlain } from '@core/recipe';
 import type { SentencePart } from '@core/sentence';
 import { sentenceOf } from '@core/wording';
 
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';

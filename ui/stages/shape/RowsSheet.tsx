@@ -6,8 +6,8 @@ import { numberValue, type Body, type Step, type Value } from '@core/model';
 import { dataAt } from '@core/recipe';
 import type { SentencePart } from '@core/sentence';
 
-import { trailTargetOf } from '../../frame/labelOf';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { trailTargetOf } from '../../inRepair/labelOf';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button, IconButton } from '../../shared/Button';
 import { Sheet } from '../../shared/Sheet';
 import { colours } from '../../theme/colours';

@@ -6,7 +6,7 @@ import type { Body } from '@core/model';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button, IconButton } from '../../shared/Button';
 import { EmptyState } from '../../shared/EmptyState';
 import { Switch } from '../../shared/Switch';

@@ -7,7 +7,7 @@ import { degrees } from '@core/sentence';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { usePartTool } from '../../part/partTool';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';

@@ -9,7 +9,7 @@ import { beginWith, STARTERS, type Starter, type StarterFigure } from '@core/sta
 import { newId } from '../../api/newId';
 import { useNotices } from '../../api/notices';
 import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { usePreferences } from '../../preferences/usePreferences';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
@@ -19,7 +19,7 @@ import { Loading } from '../../shared/Loading';
 import { problemOf, type Problem } from '../../shared/problem';
 import { Sheet } from '../../shared/Sheet';
 import { workbench } from '../../solid/useSolid';
-import { JAW_WORDS } from '../sizes/jaws';
+import { JAW_WORDS } from '../../measuring/jaws';
 import { StarterDrawing } from './StarterDrawing';
 
 /** Chooses a whole recipe for a common spare, and takes the numbers that it asks for. */

@@ -6,7 +6,7 @@ import { withStepTo } from '@core/recipe';
 import type { StepOutcome } from '@core/part';
 
 import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { SortableStep } from './SortableStep';
 import { StepSentence } from './StepSentence';
 

@@ -10,8 +10,8 @@ import type { StepOutcome } from '@core/part';
 import { sentenceOf } from '@core/wording';
 
 import { useChangeRepair } from '../../api/useRepair';
-import { trailTargetOf } from '../../frame/labelOf';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { trailTargetOf } from '../../inRepair/labelOf';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { usePartTool } from '../../part/partTool';
 import { Button, IconButton } from '../../shared/Button';
 import { Wrong } from '../../shared/Field';

@@ -14,8 +14,8 @@ import { cleanTyped, parseLength, tidy, twoReadings, typedUnitOf } from '@core/q
 import { fieldOf, withField } from '@core/recipe';
 
 import { useChangeRepair } from '../../api/useRepair';
-import { lengthOf } from '../../frame/labelOf';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { lengthOf } from '../../inRepair/labelOf';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';

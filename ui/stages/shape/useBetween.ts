@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 
 import type { Caution } from '@core/inspect';
 
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { workbench } from '../../solid/useSolid';
 
 const NONE: Caution[] = [];

@@ -5,7 +5,7 @@ import { ScrollView, Text, View } from 'react-native';
 import { fileStem, SHEET_COLUMNS, sheetCsv, type SheetRow } from '@core/formats';
 import { sheetRows } from '@core/numberWords';
 
-import { useRepairContext } from '../../frame/useRepairContext';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { Heading } from '../../shared/Heading';

@@ -5,8 +5,8 @@ import type { Size } from '@core/model';
 import { unitAfter } from '@core/quantity';
 
 import { useShow } from '../../preferences/useShow';
-import { JAW_WORDS, TAKEN_WORDS } from './jaws';
-import { Tag } from './Tag';
+import { JAW_WORDS, TAKEN_WORDS } from '../../measuring/jaws';
+import { Tag } from '../../measuring/Tag';
 
 /** One size in the list: its tag, its name, how it was taken, its value with its uncertainty. */
 export function SizeRow({ size, result, onPress }: { size: Size; result: SizeResult; onPress(): void }) {

@@ -2,17 +2,17 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
-import { DeletedRows } from '../../frame/DeletedRows';
-import { useRepairContext } from '../../frame/useRepairContext';
+import { DeletedRows } from '../../inRepair/DeletedRows';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { usePreferences } from '../../preferences/usePreferences';
 import { Button } from '../../shared/Button';
 import { EmptyState } from '../../shared/EmptyState';
 import { GroupHeading } from '../../shared/Heading';
-import { OpenSize } from './OpenSize';
-import { PracticeCaliper } from './PracticeCaliper';
-import { SizeForm } from './SizeForm';
+import { OpenSize } from '../../measuring/OpenSize';
+import { PracticeCaliper } from '../../measuring/PracticeCaliper';
+import { SizeForm } from '../../measuring/SizeForm';
 import { SizeRow } from './SizeRow';
-import { useReadThrough } from './useReadThrough';
+import { useReadThrough } from '../../measuring/useReadThrough';
 
 /** Which sizes matter, and taking them. */
 export function SizesStage() {

@@ -5,8 +5,8 @@ import type { Reading } from '@core/model';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { DEFAULT_WORKSHOP, INSTRUMENTS } from '@core/workshop';
 
-import { Pad } from './Pad';
-import { Readings } from './Readings';
+import { Pad } from '../../measuring/Pad';
+import { Readings } from '../../measuring/Readings';
 import { SizeRow } from './SizeRow';
 
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));

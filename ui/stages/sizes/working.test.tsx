@@ -8,12 +8,12 @@ import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
 import { useNotices } from '../../api/notices';
 import { usePreferences } from '../../preferences/usePreferences';
 import { InRepair } from '../../testing/InRepair';
-import { DeriveSheet } from './derive/DeriveSheet';
-import { Doubt } from './Doubt';
-import { LikelySheet, likelyOf } from './LikelySheet';
-import { SizeForm } from './SizeForm';
-import { TakenSheet } from './TakenSheet';
-import { useReadThrough } from './useReadThrough';
+import { DeriveSheet } from '../../measuring/derive/DeriveSheet';
+import { Doubt } from '../../inRepair/Doubt';
+import { LikelySheet, likelyOf } from '../../measuring/LikelySheet';
+import { SizeForm } from '../../measuring/SizeForm';
+import { TakenSheet } from '../../measuring/TakenSheet';
+import { useReadThrough } from '../../measuring/useReadThrough';
 
 const mockPut = jest.fn();
 jest.mock('../../api/useRepair', () => ({ useChangeRepair: () => ({ put: mockPut }) }));

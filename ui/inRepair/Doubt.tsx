@@ -3,9 +3,9 @@ import { Text, View } from 'react-native';
 import { largestContribution, type Uncertainty } from '@core/measure';
 import type { Size } from '@core/model';
 
-import { useRepairContext } from '../../frame/useRepairContext';
-import { useShow } from '../../preferences/useShow';
-import { GroupHeading } from '../../shared/Heading';
+import { useRepairContext } from './useRepairContext';
+import { useShow } from '../preferences/useShow';
+import { GroupHeading } from '../shared/Heading';
 
 const SOURCE_WORDS = {
   repeatability: 'the hand and the piece',

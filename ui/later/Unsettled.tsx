@@ -1,5 +1,5 @@
 import { useUnsettled } from '../api/unsettled';
-import { later } from '../later/later';
+import { later } from './later';
 
 const UnsettledSheet = later('UnsettledSheet');
 

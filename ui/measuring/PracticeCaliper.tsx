@@ -3,10 +3,10 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { z } from 'zod';
 
-import { ask } from '../../api/client';
-import { useNotices } from '../../api/notices';
-import { Button } from '../../shared/Button';
-import { Picker } from '../../shared/Picker';
+import { ask } from '../api/client';
+import { useNotices } from '../api/notices';
+import { Button } from '../shared/Button';
+import { Picker } from '../shared/Picker';
 
 const Bench = z.object({
   objects: z.array(

@@ -10,16 +10,16 @@ import { Jaw, MODEL_LIMIT_MM, newSize, nextLetter, Size, SizeKind } from '@core/
 import { QUANTITIES, typedUnitOf, type LengthUnit, type Quantity } from '@core/quantity';
 import { sentenceOf } from '@core/wording';
 
-import { newId } from '../../api/newId';
-import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
-import { useShow } from '../../preferences/useShow';
-import { Button } from '../../shared/Button';
-import { Field } from '../../shared/Field';
-import { nameField } from '../../shared/nameField';
-import { problemOf, type Problem } from '../../shared/problem';
-import { Sheet } from '../../shared/Sheet';
-import { Switch } from '../../shared/Switch';
+import { newId } from '../api/newId';
+import { useChangeRepair } from '../api/useRepair';
+import { useRepairContext } from '../inRepair/useRepairContext';
+import { useShow } from '../preferences/useShow';
+import { Button } from '../shared/Button';
+import { Field } from '../shared/Field';
+import { nameField } from '../shared/nameField';
+import { problemOf, type Problem } from '../shared/problem';
+import { Sheet } from '../shared/Sheet';
+import { Switch } from '../shared/Switch';
 import { DeriveSheet } from './derive/DeriveSheet';
 import { JAW_WORDS, KIND_WORDS, QUANTITY_WORDS } from './jaws';
 

@@ -1,6 +1,6 @@
 import Svg, { Circle, Line, Rect } from 'react-native-svg';
 
-import { colours } from '../../theme/colours';
+import { colours } from '../theme/colours';
 
 const WIDTH = 116;
 /** The plot never shows less than this, mm, so that readings that agree look as if they did. */

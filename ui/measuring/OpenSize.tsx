@@ -7,15 +7,15 @@ import { countedReadings, isKnown, uncertaintyOf, type SizeResult } from '@core/
 import type { Size } from '@core/model';
 import { sentenceOf } from '@core/wording';
 
-import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
-import { useShow } from '../../preferences/useShow';
-import { Button, IconButton } from '../../shared/Button';
-import { Wrong } from '../../shared/Field';
-import { colours } from '../../theme/colours';
+import { useChangeRepair } from '../api/useRepair';
+import { useRepairContext } from '../inRepair/useRepairContext';
+import { useShow } from '../preferences/useShow';
+import { Button, IconButton } from '../shared/Button';
+import { Wrong } from '../shared/Field';
+import { colours } from '../theme/colours';
 import { ConstructionFigure } from './derive/ConstructionFigure';
 import { DeriveSheet } from './derive/DeriveSheet';
-import { Doubt } from './Doubt';
+import { Doubt } from '../inRepair/Doubt';
 import { JAW_WORDS, KIND_WORDS } from './jaws';
 import { LikelySheet } from './LikelySheet';
 import { MeasuredSize } from './MeasuredSize';

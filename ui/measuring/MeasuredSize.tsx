@@ -5,11 +5,11 @@ import type { SizeResult } from '@core/measure';
 import type { Reading, Size } from '@core/model';
 import { instrumentIn } from '@core/workshop';
 
-import { newId } from '../../api/newId';
-import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
-import { usePreferences } from '../../preferences/usePreferences';
-import { Doubt } from './Doubt';
+import { newId } from '../api/newId';
+import { useChangeRepair } from '../api/useRepair';
+import { useRepairContext } from '../inRepair/useRepairContext';
+import { usePreferences } from '../preferences/usePreferences';
+import { Doubt } from '../inRepair/Doubt';
 import { InstrumentSheet } from './InstrumentSheet';
 import { JAW_HINTS } from './jaws';
 import { JawFigure } from './JawFigure';

@@ -5,14 +5,14 @@ import { isKnown, uncertaintyOf, type KnownResult, type SizeResult } from '@core
 import type { Size } from '@core/model';
 import { doubtOf, FORMS, likelyStandards, type Form, type LikelyThing } from '@core/standards';
 
-import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
-import { useShow } from '../../preferences/useShow';
-import { Button } from '../../shared/Button';
-import { ChoiceRow } from '../../shared/ChoiceRow';
-import { GroupHeading } from '../../shared/Heading';
-import { Sheet } from '../../shared/Sheet';
-import { Switch } from '../../shared/Switch';
+import { useChangeRepair } from '../api/useRepair';
+import { useRepairContext } from '../inRepair/useRepairContext';
+import { useShow } from '../preferences/useShow';
+import { Button } from '../shared/Button';
+import { ChoiceRow } from '../shared/ChoiceRow';
+import { GroupHeading } from '../shared/Heading';
+import { Sheet } from '../shared/Sheet';
+import { Switch } from '../shared/Switch';
 
 /** What is known of a thing beside its size. */
 interface Seen {

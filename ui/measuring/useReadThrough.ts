@@ -1,8 +1,8 @@
 import { useRef, useState } from 'react';
 
-import { useNotices } from '../../api/notices';
-import { useRepairContext } from '../../frame/useRepairContext';
-import { usePreferences } from '../../preferences/usePreferences';
+import { useNotices } from '../api/notices';
+import { useRepairContext } from '../inRepair/useRepairContext';
+import { usePreferences } from '../preferences/usePreferences';
 
 /**
  * Walks through all sizes that want readings, in the order of their tags, so that nothing has to be touched but

@@ -3,12 +3,12 @@ import { View } from 'react-native';
 
 import { Taken, type Size } from '@core/model';
 
-import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
-import { Button } from '../../shared/Button';
-import { Field } from '../../shared/Field';
-import { Sheet } from '../../shared/Sheet';
-import { Switch } from '../../shared/Switch';
+import { useChangeRepair } from '../api/useRepair';
+import { useRepairContext } from '../inRepair/useRepairContext';
+import { Button } from '../shared/Button';
+import { Field } from '../shared/Field';
+import { Sheet } from '../shared/Sheet';
+import { Switch } from '../shared/Switch';
 import { TAKEN_WORDS } from './jaws';
 
 const REASONS: Record<Taken, string> = {

@@ -5,14 +5,14 @@ import { isKnown } from '@core/measure';
 import type { Source } from '@core/model';
 import { typedUnitOf, type Quantity } from '@core/quantity';
 
-import { useRepairContext } from '../../../frame/useRepairContext';
-import { useShow } from '../../../preferences/useShow';
-import { Button } from '../../../shared/Button';
-import { ChoiceRow } from '../../../shared/ChoiceRow';
-import { Field } from '../../../shared/Field';
-import { GroupHeading } from '../../../shared/Heading';
-import { problemOf, type Problem } from '../../../shared/problem';
-import { Sheet } from '../../../shared/Sheet';
+import { useRepairContext } from '../../inRepair/useRepairContext';
+import { useShow } from '../../preferences/useShow';
+import { Button } from '../../shared/Button';
+import { ChoiceRow } from '../../shared/ChoiceRow';
+import { Field } from '../../shared/Field';
+import { GroupHeading } from '../../shared/Heading';
+import { problemOf, type Problem } from '../../shared/problem';
+import { Sheet } from '../../shared/Sheet';
 
 /** Chooses a size or types a number for an input; or begins a size that is still to be taken. */
 export function SourceSheet({

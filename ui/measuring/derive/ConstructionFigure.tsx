@@ -6,9 +6,9 @@ import { constructionOf, isKnown, type SizeResult } from '@core/measure';
 import type { Derivation, Source } from '@core/model';
 import type { Quantity } from '@core/quantity';
 
-import { useRepairContext } from '../../../frame/useRepairContext';
-import { useShow } from '../../../preferences/useShow';
-import { colours } from '../../../theme/colours';
+import { useRepairContext } from '../../inRepair/useRepairContext';
+import { useShow } from '../../preferences/useShow';
+import { colours } from '../../theme/colours';
 import { FIGURES, type Figure, type FigureMark, type Stroke } from './figures';
 
 const WIDTH = 320;

@@ -3,10 +3,10 @@ import { View } from 'react-native';
 import { usesOf } from '@core/fit';
 import type { Size } from '@core/model';
 
-import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../frame/useRepairContext';
-import { Button } from '../../shared/Button';
-import { Sheet } from '../../shared/Sheet';
+import { useChangeRepair } from '../api/useRepair';
+import { useRepairContext } from '../inRepair/useRepairContext';
+import { Button } from '../shared/Button';
+import { Sheet } from '../shared/Sheet';
 
 /** What else can be done with a size. */
 export function SizeMenu({

@@ -5,9 +5,9 @@ import type { SizeResult } from '@core/measure';
 import type { Reading, Size } from '@core/model';
 import type { Quantity } from '@core/quantity';
 
-import type { useChangeRepair } from '../../api/useRepair';
-import { useShow } from '../../preferences/useShow';
-import { Button } from '../../shared/Button';
+import type { useChangeRepair } from '../api/useRepair';
+import { useShow } from '../preferences/useShow';
+import { Button } from '../shared/Button';
 import { LeaveOutSheet } from './LeaveOutSheet';
 import { SpreadPlot } from './SpreadPlot';
 

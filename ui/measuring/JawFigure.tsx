@@ -2,7 +2,7 @@ import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
 
 import type { Jaw } from '@core/model';
 
-import { colours } from '../../theme/colours';
+import { colours } from '../theme/colours';
 import { JAW_WORDS } from './jaws';
 
 const INK = { stroke: colours.ink, strokeWidth: 1.3, strokeLinejoin: 'round' as const };

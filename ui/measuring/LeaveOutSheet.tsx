@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { Button } from '../../shared/Button';
-import { Field } from '../../shared/Field';
-import { Sheet } from '../../shared/Sheet';
+import { Button } from '../shared/Button';
+import { Field } from '../shared/Field';
+import { Sheet } from '../shared/Sheet';
 
 const REASONS = ['jaws were tilted', 'worn or bent there', 'calipers slipped', 'not at zero'];
 

@@ -3,11 +3,11 @@ import { Text, View } from 'react-native';
 
 import type { Instrument, Jaw } from '@core/model';
 
-import { useRepairContext } from '../../frame/useRepairContext';
-import { usePreferences } from '../../preferences/usePreferences';
-import { useShow } from '../../preferences/useShow';
-import { ChoiceRow } from '../../shared/ChoiceRow';
-import { Sheet } from '../../shared/Sheet';
+import { useRepairContext } from '../inRepair/useRepairContext';
+import { usePreferences } from '../preferences/usePreferences';
+import { useShow } from '../preferences/useShow';
+import { ChoiceRow } from '../shared/ChoiceRow';
+import { Sheet } from '../shared/Sheet';
 import { JAW_HINTS } from './jaws';
 import { JawFigure } from './JawFigure';
 

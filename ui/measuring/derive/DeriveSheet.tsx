@@ -15,15 +15,15 @@ import { newSize, nextLetter, type Derivation, type Size, type Source } from '@c
 import { typedUnitOf, type Quantity } from '@core/quantity';
 import { sentenceOf } from '@core/wording';
 
-import { newId } from '../../../api/newId';
-import { useChangeRepair } from '../../../api/useRepair';
-import { useRepairContext } from '../../../frame/useRepairContext';
-import { useShow } from '../../../preferences/useShow';
-import { Button } from '../../../shared/Button';
-import { Field, Wrong } from '../../../shared/Field';
-import { GroupHeading } from '../../../shared/Heading';
-import { Sheet } from '../../../shared/Sheet';
-import { Switch } from '../../../shared/Switch';
+import { newId } from '../../api/newId';
+import { useChangeRepair } from '../../api/useRepair';
+import { useRepairContext } from '../../inRepair/useRepairContext';
+import { useShow } from '../../preferences/useShow';
+import { Button } from '../../shared/Button';
+import { Field, Wrong } from '../../shared/Field';
+import { GroupHeading } from '../../shared/Heading';
+import { Sheet } from '../../shared/Sheet';
+import { Switch } from '../../shared/Switch';
 import { ConstructionFigure, FigureLines } from './ConstructionFigure';
 import { FIGURES } from './figures';
 import { SourceSheet } from './SourceSheet';

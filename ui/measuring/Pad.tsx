@@ -6,11 +6,11 @@ import { readReading } from '@core/measure';
 import type { Instrument } from '@core/model';
 import { typedUnitOf } from '@core/quantity';
 
-import { usePreferences } from '../../preferences/usePreferences';
-import { useShow } from '../../preferences/useShow';
-import { Wrong } from '../../shared/Field';
-import { problemOf, type Problem } from '../../shared/problem';
-import { colours } from '../../theme/colours';
+import { usePreferences } from '../preferences/usePreferences';
+import { useShow } from '../preferences/useShow';
+import { Wrong } from '../shared/Field';
+import { problemOf, type Problem } from '../shared/problem';
+import { colours } from '../theme/colours';
 import { useTypedKeys } from './useTypedKeys';
 
 /** Keys by rows; thumb-sized, so that the other hand can keep the calipers. */
