@@ -226,20 +226,8 @@ export function groundedWords(step: Grounded, usual: string, before: readonly Ea
   return [words(', '), ground, ...(isUsual(step) ? [] : placeWords(place, before))];
 }
 
-export type Placed = StepOf<
-  | 'raise'
-  | 'cone'
-  | 'ball'
-  | 'ring'
-  | 'stations'
-  | 'wedge'
-  | 'spin'
-  | 'blend'
-  | 'run'
-  | 'text'
-  | 'tongue'
-  | 'bump'
->;
+/** A step that says what it stands on, and where. */
+export type Placed = Extract<Step, { on: Ground; x: Value; y: Value }>;
 
 /** What the step does, as its verb. @param add the verb for adding. */
 export function effectVerb(
@@ -288,8 +276,7 @@ function groundOptions({ on }: Place, cuts: boolean): Option[] {
   ];
 }
 
-export const levelChoice = (step: Placed | StepOf<'thread'>): SentencePart =>
-  groundChoice(step, takesAway(effectOf(step)));
+export const levelChoice = (step: Placed): SentencePart => groundChoice(step, takesAway(effectOf(step)));
 
 /** A cut whose floor lies at a height, however thick the part is. @param field the number that says how deep it is. */
 export const floorOption = (field: 'height' | 'depth', height: Value | 'through'): Option => ({

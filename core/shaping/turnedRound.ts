@@ -1,19 +1,17 @@
 import { ok, type Result, type StepFault } from '@core/fault';
 import { turnedLoop, type TaggedSolid } from '@core/kernel';
-import type { StepKind, SettledStepOf, Value } from '@core/model';
+import type { Value } from '@core/model';
 import type { Curve, Loop, Point } from '@core/outline';
 import { type Annotation, type CentreLine, faceTag } from '@core/part';
 
 import type { StepInput } from './stepKind';
-
-type RoundKind = Extract<StepKind, 'cone' | 'ball' | 'ring'>;
 
 /** A line between two corners of a profile. */
 export const line = (from: Point, to: Point, role: string): Curve => ({ kind: 'line', from, to, role });
 
 /** A profile turned about the upright axis of its place. */
 export function turnedSolid(
-  step: SettledStepOf<RoundKind>,
+  step: { id: string },
   profile: Loop,
   { kernel, stand: { at } }: StepInput,
 ): Result<TaggedSolid, StepFault> {
