@@ -3,6 +3,7 @@ import type { SolidCheck, Box } from '@core/part';
 import type { Kernel, Shape } from './kernel';
 import { scoped } from './scope';
 import { partsOf, ShapeMap } from './topology';
+import { volumeOfLevels } from './levelFaces';
 import { volumeProperties } from './volume';
 
 /** Shapes never change, so what was found of one holds for as long as it is held. */
@@ -31,7 +32,7 @@ export function checkSolid(kernel: Kernel, shape: Shape): SolidCheck {
       pieces: solids.length,
       valid,
       closed,
-      volumeMm3: volumeProperties(kernel, scope, shape).Mass(),
+      volumeMm3: volumeOfLevels(kernel, shape) ?? volumeProperties(kernel, scope, shape).Mass(),
     };
   });
   CHECKED.set(shape, check);

@@ -18,6 +18,7 @@ export { evenedLoops } from './evened';
 export { gearRadii, halfToothAngle, type GearTeeth } from './gearTeeth';
 export { fewestRingTeeth, ringCollision } from './meshing';
 export { roomForTip, undercutOf } from './undercut';
-export { polesOfClosed, smoothLine, type SmoothLine } from './smoothLine';
+export { alongSmooth, polesOfClosed, smoothLine, type SmoothLine } from './smoothLine';
 export { areaOf, polygonOf } from './polygon';
 export { cornerRadiusOf, loopOf, regionOf, type KnownOutline } from './shapes';
+export { offsetSmooth } from './offsetSmooth';

@@ -14,10 +14,12 @@ export { grownBy } from './grownBy';
 export { cutFrom } from './joinTo';
 export { frameOfOutline, knownLoop, loopHere, mapBetween, regionHere } from './outlineHere';
 export { isOwnImage } from './ownImage';
+export { offsetRegion } from './outlineOnPart';
 export { faceOfPick, wordsOf } from './picks';
 export { reach } from './reach';
 export { type Corner, ridge, roomCorners } from './ridge';
 export { drawnRound, roundTool, visibleReach } from './roundTool';
+export { smoothPrism } from './smoothPrism';
 export { standOf } from './standOf';
 export type {
   BuiltStep,

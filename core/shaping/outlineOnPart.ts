@@ -14,6 +14,7 @@ import {
   areaOf,
   boxOfLoop,
   loopsOfCurves,
+  offsetSmooth,
   polygonOf,
   recognised,
   regionOfLoops,
@@ -66,6 +67,10 @@ function offsetLoop(kernel: Kernel, loop: Loop, mm: number): Loop | null {
   if (loop.length === 1 && only?.kind === 'circle') {
     const radius = only.radius + mm;
     return radius > 0 ? [{ ...only, radius }] : null;
+  }
+  if (loop.length === 1 && only?.kind === 'spline' && only.closed) {
+    const points = offsetSmooth(only.points, mm);
+    if (points) return [{ kind: 'spline', points, closed: true, role: only.role }];
   }
   for (const join of ['GeomAbs_Intersection', 'GeomAbs_Arc'] as const) {
     const moved = attempt(kernel, loop, mm, join);

@@ -1,7 +1,8 @@
 import type { Kernel } from '@core/kernel';
 import type { Step } from '@core/model';
 import { testKernel } from '@core/testing/kernel';
-import { block, buildPiece, raised, outlineOf, stepOf } from '@core/testing/pieces';
+import { alongSmooth, smoothLine } from '@core/outline';
+import { block, buildPiece, plain, raised, outlineOf, stepOf } from '@core/testing/pieces';
 import { expectNear } from '@core/testing/volumes';
 
 let kernel: Kernel;
@@ -71,4 +72,43 @@ test('moved out past a hollow round, or in past a hole, the kernel is not believ
   // Grown by more than its bore: the kernel would turn the bore inside out and call it sound.
   const closed = moved(2);
   expect(closed.faults).toMatchObject([{ code: 'step.kernelFailed' }]);
+});
+
+describe('a smooth plate, its outline moved in', () => {
+  const points = Array.from({ length: 10 }, (_, index): [number, number] => {
+    const turn = (2 * Math.PI * index) / 10;
+    const radius = 30 + 4 * Math.cos(3 * turn);
+    return [radius * Math.cos(turn), 0.6 * radius * Math.sin(turn)];
+  });
+  const plate = raised(
+    { shape: 'points', between: 'smooth', points: points.map(([x, y]) => plain({ x, y })) } as never,
+    8,
+  );
+  const line = alongSmooth(smoothLine(points, true), 400) as unknown as [number, number][];
+  const next = (index: number) => line[(index + 1) % line.length]!;
+  const area = line.reduce((sum, [x, y], index) => sum + (x * next(index)[1] - y * next(index)[0]) / 2, 0);
+  const rim = line.reduce(
+    (sum, [x, y], index) => sum + Math.hypot(next(index)[0] - x, next(index)[1] - y),
+    0,
+  );
+
+  test.each([
+    ['top', 6.5],
+    ['bottom', 6.5],
+    ['both', 8],
+    ['closed', 5],
+  ])('open at %s: the area of Steiner, as deep as it goes', (open, deep) => {
+    const inner = area - rim * 1.5 + Math.PI * 1.5 ** 2;
+    expect(Math.abs(taken(1.5, open, plate) / (inner * deep) - 1)).toBeLessThan(1e-4);
+  });
+
+  test('the whole of it, by the area of its line', () => {
+    expect(Math.abs(build(plate).volume / (area * 8) - 1)).toBeLessThan(1e-6);
+  });
+
+  test('with a hole: a wall stands round that too', () => {
+    const hole = stepOf('drill', { diameter: 10, depth: 'through', x: 0, y: 0 });
+    const inner = area - rim * 1.5 + Math.PI * 1.5 ** 2 - Math.PI * 6.5 ** 2;
+    expect(Math.abs(taken(1.5, 'top', plate, hole) / (inner * 6.5) - 1)).toBeLessThan(1e-4);
+  });
 });

@@ -1,4 +1,4 @@
-import { no, ok, type Result, type StepFault } from '@core/fault';
+import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import {
   checkSolid,
   guarded,
@@ -12,6 +12,7 @@ import {
   tagFresh,
   type TaggedSolid,
   partsOf,
+  raisedLoop,
 } from '@core/kernel';
 import type { SettledStepOf } from '@core/model';
 import { type Box, along, dot, minus, OVERRUN_MM, faceTag, type FaceTag, KernelRefusal } from '@core/part';
@@ -24,6 +25,8 @@ import {
   faceOfPick,
   type StepInput,
   type StepSolid,
+  offsetRegion,
+  smoothPrism,
 } from '@core/shaping';
 
 /** Gap below which the kernel takes faces for one, mm (kernel-notes). */
@@ -40,6 +43,10 @@ export const solid: StepSolid<'hollow'> = {
     if (wall.mm >= limitMm) return no({ code: 'hollow.wallTooThick', wall: wall!, limitMm });
     const wanted = step.open;
     const tag = faceTag(step.id, 'inside');
+    if (typeof wanted === 'string') {
+      const quick = hollowedPrism(before, wanted, wall, tag);
+      if (quick) return ok(quick);
+    }
     if (wanted === 'closed') return ok(hollowedByCut(before, [], wall.mm, tag));
     return scoped((scope) => {
       const open = facesToOpen(scope, before, wanted, box, earlier);
@@ -52,6 +59,29 @@ export const solid: StepSolid<'hollow'> = {
     });
   },
 };
+
+/**
+ * A straight prism with smooth sides, its outline moved in and cut down to the floor, or through. Null for any other part, and
+ * where nothing is left of the outline.
+ */
+function hollowedPrism(
+  before: TaggedSolid,
+  open: Extract<SettledStepOf<'hollow'>['open'], string>,
+  wall: NamedLength,
+  tag: FaceTag,
+): TaggedSolid | null {
+  const { kernel } = before;
+  const prism = smoothPrism(before);
+  const inner = prism && offsetRegion(kernel, prism.region, { ...wall, mm: -wall.mm });
+  if (!prism || !inner?.ok) return null;
+  const isOpen = (end: 'top' | 'bottom') => open === 'both' || open === end;
+  const low = isOpen('bottom') ? prism.low - OVERRUN_MM : prism.low + wall.mm;
+  const high = isOpen('top') ? prism.high + OVERRUN_MM : prism.high - wall.mm;
+  const room = raisedLoop(kernel, inner.value, { z: low, height: high - low }, () => tag);
+  const rest = booleanWithAll('cut', before, [room]);
+  room.dispose();
+  return rest;
+}
 
 /** The wall made in one go by the kernel; null where what it gives is not sound, or no less than before. */
 function thickened(
