@@ -15,7 +15,8 @@ export {
   raisedLoop,
   turnedLoop,
 } from './outlineFace';
-export { distanceBetween, frameOnFace, planeOf } from './planes';
+export { planeOf } from './planeOf';
+export { distanceBetween, frameOnFace } from './planes';
 export { Scope, scoped } from './scope';
 export { smoothCurve } from './smoothCurve';
 export { isSoundMesh, soundOrNot } from './soundness';

@@ -1,4 +1,4 @@
-import { planeOf } from './planes';
+import { planeOf } from './planeOf';
 import type { Kernel, Shape } from './kernel';
 import { scoped, type Scope } from './scope';
 import { partsOf } from './topology';

@@ -1,7 +1,8 @@
-import { type Vec3, coordinatesOf, type Frame, frameFacing } from '@core/part';
+import { type Vec3, type Frame, frameFacing } from '@core/part';
 
 import { boundingBox } from './check';
 import type { Kernel, Shape } from './kernel';
+import { planeOf } from './planeOf';
 import { scoped, type Scope } from './scope';
 
 /** Shortest distance between two shapes, mm; 0 where they touch or overlap. */
@@ -12,24 +13,6 @@ export function distanceBetween(kernel: Kernel, one: Shape, other: Shape): numbe
     measured.LoadS2(other);
     measured.Perform(scope.keep(new kernel.Message_ProgressRange()));
     return measured.Value();
-  });
-}
-
-/** The plane of a flat face, looking out of the solid; null for a face that is not flat. */
-export function planeOf(kernel: Kernel, face: Shape): { at: Vec3; normal: Vec3 } | null {
-  return scoped((scope) => {
-    const surface = scope.keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(face)), true));
-    if (surface.GetType() !== 'GeomAbs_Plane') return null;
-    const plane = scope.keep(surface.Plane());
-    const normal = scope.keep(scope.keep(plane.Axis()).Direction());
-    const at = scope.keep(plane.Location());
-    // The surface's own way may look into the solid: then the face is turned round.
-    const handed = scope.keep(plane.Position()).Direct() ? 1 : -1;
-    const out = (face.Orientation() === 'TopAbs_REVERSED' ? -1 : 1) * handed;
-    return {
-      at: coordinatesOf(at),
-      normal: [out * normal.X(), out * normal.Y(), out * normal.Z()],
-    };
   });
 }
 
