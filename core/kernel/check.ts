@@ -1,7 +1,7 @@
 import type { SolidCheck, Box } from '@core/part';
 
 import type { Kernel, Shape } from './kernel';
-import { scoped } from './scope';
+import { scoped, type Scope } from './scope';
 import { partsOf, ShapeMap } from './topology';
 import { volumeOfLevels } from './levelFaces';
 import { volumeProperties } from './volume';
@@ -32,11 +32,20 @@ export function checkSolid(kernel: Kernel, shape: Shape): SolidCheck {
       pieces: solids.length,
       valid,
       closed,
-      volumeMm3: volumeOfLevels(kernel, shape) ?? volumeProperties(kernel, scope, shape).Mass(),
+      volumeMm3: volumeOf(kernel, scope, shape),
     };
   });
   CHECKED.set(shape, check);
   return check;
+}
+
+/** Where both ways of adding it up agree to this share, the kernel's own is kept, so that small differences are of one kind. */
+const AGREE = 2e-4;
+
+function volumeOf(kernel: Kernel, scope: Scope, shape: Shape): number {
+  const own = volumeProperties(kernel, scope, shape).Mass();
+  const byLevels = volumeOfLevels(kernel, shape);
+  return byLevels === null || Math.abs(byLevels - own) < AGREE * Math.abs(own) ? own : byLevels;
 }
 
 /** Whether every edge is used by exactly two faces; edges without length (at the tip of a cone) do not count. */
