@@ -24,3 +24,5 @@ export { readStep, writeStep } from './stepFile';
 export { TaggedSolid, carryTags, edgesBetween, edgesWhere, tagFresh } from './tagged';
 export { ShapeMap, facesByEdge, hashOf, listed, partsOf } from './topology';
 export { volumeProperties } from './volume';
+export { spansOf } from './spans';
+export { standingOf } from './standing';

@@ -9,6 +9,7 @@ import {
   scoped,
   type Scope,
   partsOf,
+  spansOf,
 } from '@core/kernel';
 import {
   areaOf,
@@ -26,8 +27,8 @@ import {
 } from '@core/outline';
 import { type Vec3, coordinatesOf, type Frame, toLocal, WORLD, KernelRefusal } from '@core/part';
 
-/** Points that a curve is read by where it is neither straight nor round. */
-const CURVE_POINTS = 32;
+/** Points that a curve is read by where it is neither straight nor round: at least, and for each span of a spline. */
+const [CURVE_POINTS, POINTS_A_SPAN] = [32, 5];
 
 /** The outline of a flat face about the face's own middle, with its holes; or why there is none. */
 export function regionOfFace(kernel: Kernel, face: Shape): Result<Region, StepFault> {
@@ -139,8 +140,11 @@ function curvesOf(kernel: Kernel, scope: Scope, shape: Shape, frame: Frame): Cur
         };
       }
       default: {
-        const count = isClosed ? CURVE_POINTS : CURVE_POINTS + 1;
-        const points = Array.from({ length: count }, (_, place) => at(place / CURVE_POINTS));
+        // A long smooth line is of many spans: each is read by several points.
+        const spans = spansOf(kernel, scope, curve).length - 1;
+        const pieces = Math.max(CURVE_POINTS, POINTS_A_SPAN * spans);
+        const count = isClosed ? pieces : pieces + 1;
+        const points = Array.from({ length: count }, (_, place) => at(place / pieces));
         return isClosed ? { kind: 'spline', points, closed: true, role } : recognised(points, role);
       }
     }

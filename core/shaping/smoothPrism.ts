@@ -1,19 +1,7 @@
-import {
-  frameOnFace,
-  partsOf,
-  planeOf,
-  scoped,
-  type Kernel,
-  type Scope,
-  type Shape,
-  type TaggedSolid,
-} from '@core/kernel';
+import { frameOnFace, partsOf, planeOf, scoped, standingOf, type TaggedSolid } from '@core/kernel';
 import { placedRegion, type Region } from '@core/outline';
 
 import { regionOfFace } from './outlineOnPart';
-
-/** Ways that differ by less than this are the same, as the cosine's distance from 1. */
-const SAME_WAY = 1e-9;
 
 /** What stands straight up from an outline, its ends level: the outline where it stands, from which height to which, mm. */
 export interface Prism {
@@ -29,7 +17,7 @@ export interface Prism {
 export function smoothPrism({ kernel, shape }: TaggedSolid): Prism | null {
   return scoped((scope) => {
     const faces = partsOf(kernel, scope, shape, 'TopAbs_FACE');
-    const kinds = faces.map((face) => kindOf(kernel, scope, face));
+    const kinds = faces.map((face) => standingOf(kernel, scope, face));
     const ends = faces.filter((_, index) => kinds[index] === 'level');
     const isPrism = ends.length === 2 && kinds.every((kind) => kind !== 'other') && kinds.includes('smooth');
     if (!isPrism) return null;
@@ -47,23 +35,3 @@ export function smoothPrism({ kernel, shape }: TaggedSolid): Prism | null {
 }
 
 type Plane = NonNullable<ReturnType<typeof planeOf>>;
-
-function kindOf(kernel: Kernel, scope: Scope, face: Shape): 'level' | 'upright' | 'smooth' | 'other' {
-  const surface = scope.keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(face)), true));
-  switch (surface.GetType()) {
-    case 'GeomAbs_Plane': {
-      const up = Math.abs(planeOf(kernel, face)!.normal[2]);
-      return 1 - up < SAME_WAY ? 'level' : up < SAME_WAY ? 'upright' : 'other';
-    }
-    case 'GeomAbs_Cylinder': {
-      const axis = scope.keep(scope.keep(scope.keep(surface.Cylinder()).Axis()).Direction());
-      return 1 - Math.abs(axis.Z()) < SAME_WAY ? 'upright' : 'other';
-    }
-    case 'GeomAbs_SurfaceOfExtrusion': {
-      const way = scope.keep(surface.Direction());
-      return 1 - Math.abs(way.Z()) < SAME_WAY ? 'smooth' : 'other';
-    }
-    default:
-      return 'other';
-  }
-}

@@ -99,16 +99,35 @@ describe('a smooth plate, its outline moved in', () => {
     ['closed', 5],
   ])('open at %s: the area of Steiner, as deep as it goes', (open, deep) => {
     const inner = area - rim * 1.5 + Math.PI * 1.5 ** 2;
-    expect(Math.abs(taken(1.5, open, plate) / (inner * deep) - 1)).toBeLessThan(1e-4);
+    expect(Math.abs(taken(1.5, open, plate) / (inner * deep) - 1)).toBeLessThan(3e-5);
   });
 
   test('the whole of it, by the area of its line', () => {
     expect(Math.abs(build(plate).volume / (area * 8) - 1)).toBeLessThan(1e-6);
   });
 
+  test('through many points, of which a few would not do', () => {
+    const many = Array.from({ length: 40 }, (_, index): [number, number] => {
+      const turn = (2 * Math.PI * index) / 40;
+      const radius = 30 + 0.5 * Math.cos(10 * turn);
+      return [radius * Math.cos(turn), radius * Math.sin(turn)];
+    });
+    const wavy = raised(
+      { shape: 'points', between: 'smooth', points: many.map(([x, y]) => plain({ x, y })) } as never,
+      8,
+    );
+    const round = alongSmooth(smoothLine(many, true), 100) as unknown as [number, number][];
+    const on = (index: number) => round[(index + 1) % round.length]!;
+    const own = round.reduce((sum, [x, y], at) => sum + (x * on(at)[1] - y * on(at)[0]) / 2, 0);
+    const long = round.reduce((sum, [x, y], at) => sum + Math.hypot(on(at)[0] - x, on(at)[1] - y), 0);
+    expect(Math.abs(build(wavy).volume / (own * 8) - 1)).toBeLessThan(1e-5);
+    const inner = own - long + Math.PI;
+    expect(Math.abs(taken(1, 'top', wavy) / (inner * 7) - 1)).toBeLessThan(5e-5);
+  });
+
   test('with a hole: a wall stands round that too', () => {
     const hole = stepOf('drill', { diameter: 10, depth: 'through', x: 0, y: 0 });
     const inner = area - rim * 1.5 + Math.PI * 1.5 ** 2 - Math.PI * 6.5 ** 2;
-    expect(Math.abs(taken(1.5, 'top', plate, hole) / (inner * 6.5) - 1)).toBeLessThan(1e-4);
+    expect(Math.abs(taken(1.5, 'top', plate, hole) / (inner * 6.5) - 1)).toBeLessThan(3e-5);
   });
 });
