@@ -1,22 +1,12 @@
-import { type EdgeRule, type StepOf, numberValue } from '@core/model';
-import type { FirstValues } from '../firstValues';
+import { numberValue, type StepOf } from '@core/model';
 
-/** A new one, with numbers guessed from sizes that no step uses yet. */
-export function first({ id, steps, lastOf }: FirstValues): StepOf<'ease'> {
-  const rules = steps.flatMap((step) => (step.kind === 'ease' || step.kind === 'round' ? [step.where] : []));
-  const isDressed = (edges: EdgeRule['edges'], of: string) =>
-    rules.some((rule) => rule.edges === edges && 'of' in rule && rule.of === of);
-  const hole = lastOf('drill');
-  // The outermost that is left; where all are done, the corners that fingers and loads find.
-  const outer = steps
-    .filter((step) => ['turn', 'plate', 'peg', 'raise', 'cone'].includes(step.kind))
-    .filter((step) => !isDressed('rims', step.id))
-    .at(-1)?.id;
-  const where: EdgeRule =
-    hole && !isDressed('mouths', hole)
-      ? { edges: 'mouths', of: hole }
-      : outer
-        ? { edges: 'rims', of: outer }
-        : { edges: 'insides' };
-  return { id, kind: 'ease', size: numberValue(0.4), where };
-}
+import type { FirstValues } from '../firstValues';
+import { edgesLeft } from './edgesLeft';
+
+/** A new one, on the edges that are left. */
+export const first = (values: FirstValues): StepOf<'ease'> => ({
+  id: values.id,
+  kind: 'ease',
+  size: numberValue(0.4),
+  where: edgesLeft(values),
+});
