@@ -78,7 +78,7 @@ export default tseslint.config(
   ),
   {
     files: ['core/**/*.ts'],
-    ignores: ['core/**/*.test.ts'],
+    ignores: ['core/**/*.test.ts', 'core/testing/long.ts'],
     rules: { 'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'process', 'fetch'] },
   },
   border(

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 
 import { type Repair, writeRepairFile } from '@core/model';
 import { rackWheel } from '@core/testing/repairDraft';
-import { LONG } from '@server/testing/long';
+import { LONG } from '@core/testing/long';
 import { startProcess } from '@server/testing/otherProcess';
 
 const KILLS = LONG ? 100 : 2;

@@ -11,7 +11,7 @@ import { writeRepairFile } from '@core/model';
 import { rackWheel } from '@core/testing/repairDraft';
 import { readConfig } from '@server/config';
 import { startServer, type RunningServer } from '@server/start';
-import { LONG } from '@server/testing/long';
+import { LONG } from '@core/testing/long';
 
 const REQUESTS = LONG ? 5000 : 400;
 

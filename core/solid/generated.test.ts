@@ -6,6 +6,7 @@ import { numberValue, Step, type StepKind, type Value } from '@core/model';
 import { openEdgeCount, weld } from '@core/part';
 import { materialOf } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
+import { LONG } from '@core/testing/long';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { findingSentence, sentenceOf } from '@core/wording';
 
@@ -449,7 +450,7 @@ test('any recipe ends in a closed solid with a watertight mesh, or in a fault at
       builder.dispose();
     }),
     {
-      numRuns: Number(process.env.EVEN_SPARE_RECIPES ?? 1000),
+      numRuns: Number(process.env.EVEN_SPARE_RECIPES ?? (LONG ? 1000 : 400)),
       interruptAfterTimeLimit: LIMIT_MS,
       markInterruptAsFailure: false,
     },
