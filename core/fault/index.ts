@@ -193,6 +193,29 @@ export type StepFault =
   | { code: 'step.changesNothing' }
   | { code: 'step.notValid'; reason: string }
   | { code: 'make.notGrown'; reason: string }
+  | { code: 'slice.noLayerMachine'; machine: string }
+  | { code: 'slice.noLayerMaterial'; material: string }
+  | { code: 'slice.layerHeight'; layerMm: number; leastMm: number; mostMm: number }
+  | { code: 'slice.machineTooCold'; neededC: number; mostC: number }
+  /** Along x, y and z, as it lies. */
+  | {
+      code: 'slice.doesNotFit';
+      sizeMm: [number, number, number];
+      roomMm: [number, number, number];
+    }
+  | { code: 'slice.tooLow'; heightMm: number; firstLayerMm: number }
+  | { code: 'slice.tooManyLayers'; layers: number; most: number }
+  | { code: 'slice.notClosed'; edges: number }
+  | { code: 'slice.notLaid' }
+  /** `line`: of the file, from 1. */
+  | { code: 'gcode.outside'; line: number; axis: string; mm: number; mostMm: number }
+  | {
+      code: 'gcode.tooHot';
+      line: number;
+      what: 'nozzle' | 'bed';
+      celsius: number;
+      mostCelsius: number;
+    }
   | { code: 'step.timedOut'; seconds: number }
   | { code: 'step.stopped' }
   | { code: 'step.kernelFailed'; message: string };

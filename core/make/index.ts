@@ -1,1 +1,1 @@
-export { spareFile, spareStems, type Spare } from './spareFiles';
+export { layerMeshOf, spareFile, spareStems, type Spare } from './spareFiles';

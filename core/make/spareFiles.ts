@@ -1,8 +1,8 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 import { fileStem, mimeOf, type SpareFile, type SpareFormat } from '@core/formats';
-import type { TaggedSolid } from '@core/kernel';
+import { meshOf, type TaggedSolid } from '@core/kernel';
 import type { Body, RepairHead } from '@core/model';
-import { KernelRefusal } from '@core/part';
+import { KernelRefusal, LAYER_QUALITY, weld, type WeldedMesh } from '@core/part';
 import { grownBy } from '@core/shaping';
 import type { Built } from '@core/solid';
 import { growthWords } from '@core/wording';
@@ -60,6 +60,18 @@ export function spareFile(
   const file = written(format, grown.value, spare, label, when);
   grown.value.dispose();
   return file;
+}
+
+/** A spare as it is to be laid in layers: closed triangles, as large as it is to be made. */
+export function layerMeshOf({ solid, check }: Built, growth: Growth | null): Result<WeldedMesh, Fault> {
+  if (!solid || !check) return no({ code: 'step.nothingLeft' });
+  if (!check.closed || !check.valid) return no({ code: 'step.notValid', reason: 'the solid is not closed' });
+  if (!growth) return ok(weld(meshOf(solid, LAYER_QUALITY)));
+  const grown = attempt(() => grownBy(solid, growth));
+  if (!grown.ok) return grown;
+  const mesh = weld(meshOf(grown.value, LAYER_QUALITY));
+  grown.value.dispose();
+  return ok(mesh);
 }
 
 function attempt(grow: () => TaggedSolid): Result<TaggedSolid, Fault> {

@@ -92,6 +92,12 @@ test('one of version 4 repeats several steps together, and builds to its volume'
   expect(grown).toBeCloseTo(Math.PI * (2 * 0.25 * 1.5 - (8 - 1.5)), 3);
 });
 
+test('one of version 5 says how its body is laid in layers', () => {
+  const [before, now] = [opened('version-4.json'), opened('version-5.json')];
+  const laying = { down: [0, 0, 1], settings: 'fine', support: 'bed', foot: 'brim' };
+  expect(now.repair.bodies[0]).toEqual({ ...before.repair.bodies[0]!, laying });
+});
+
 test('what misses a list today is no file of the first weeks', () => {
   const file = JSON.parse(readFileSync(join(FOLDER, 'version-1.json'), 'utf8')) as {
     repair: Record<string, unknown>;

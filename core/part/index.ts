@@ -40,7 +40,7 @@ export {
 } from './resolve';
 export type { SharpRoot } from './sharpRoot';
 export type { Box, SolidCheck } from './solidCheck';
-export { FILE_QUALITY, type MeshQuality, SCREEN_QUALITY, type SolidMesh } from './solidMesh';
+export { FILE_QUALITY, LAYER_QUALITY, type MeshQuality, SCREEN_QUALITY, type SolidMesh } from './solidMesh';
 export { OVERRUN_MM, type Stand, carriedStand, drawnInWorld, plainStand } from './stand';
 export { tagWords } from './tagWords';
 export {

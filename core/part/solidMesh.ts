@@ -12,6 +12,9 @@ export const SCREEN_QUALITY: MeshQuality = { gapMm: 0.05, turn: 0.2 };
 /** For files: below what a machine can make. */
 export const FILE_QUALITY: MeshQuality = { gapMm: 0.01, turn: 0.15 };
 
+/** For laying in layers: circles are right to within what a printed one is measured by. */
+export const LAYER_QUALITY: MeshQuality = { gapMm: 0.004, turn: 0.12 };
+
 /** Triangles and edges of a solid. Flat arrays, mm, x y z after each other; every array may be transferred. */
 export interface SolidMesh {
   positions: Float32Array;

@@ -33,38 +33,40 @@ describe('sentences of faults', () => {
       get: (_, key) =>
         ['keys', 'tags', 'points', 'names', 'readings'].includes(String(key))
           ? ['x']
-          : [
-                'length',
-                'bore',
-                'depth',
-                'width',
-                'radius',
-                'size',
-                'across',
-                'thick',
-                'wall',
-                'at',
-                'inner',
-                'away',
-                'bend',
-                'play',
-                'bump',
-                'diameter',
-                'floor',
-                'head',
-                'by',
-                'breadth',
-              ].includes(String(key))
-            ? { what: 'bore', tag: null, mm: 1 }
-            : key === 'mm'
-              ? 1
-              : key === 'open'
-                ? 'top'
-                : key === 'wanted'
-                  ? 'length'
-                  : /mm|bytes|seconds|megapixels|ways|^least$|^most$|^got$/i.test(String(key))
-                    ? 2
-                    : 'thing',
+          : ['sizeMm', 'roomMm'].includes(String(key))
+            ? [30, 20, 10]
+            : [
+                  'length',
+                  'bore',
+                  'depth',
+                  'width',
+                  'radius',
+                  'size',
+                  'across',
+                  'thick',
+                  'wall',
+                  'at',
+                  'inner',
+                  'away',
+                  'bend',
+                  'play',
+                  'bump',
+                  'diameter',
+                  'floor',
+                  'head',
+                  'by',
+                  'breadth',
+                ].includes(String(key))
+              ? { what: 'bore', tag: null, mm: 1 }
+              : key === 'mm'
+                ? 1
+                : key === 'open'
+                  ? 'top'
+                  : key === 'wanted'
+                    ? 'length'
+                    : /mm|bytes|seconds|megapixels|ways|^least$|^most$|^got$/i.test(String(key))
+                      ? 2
+                      : 'thing',
     });
     for (const code of FAULT_CODES) {
       const sentence = sentenceOf(Object.assign(Object.create(given as object) as object, { code }) as Fault);

@@ -46,6 +46,35 @@ export const MACHINES: readonly Machine[] = [
   },
   {
     ...row,
+    id: 'quick-printer',
+    name: 'Quick printer',
+    process: 'printing',
+    scatterMm: 0.03,
+    corrections: [
+      offset('inside', 0.1, 0.1, PRINTING),
+      offset('outside', -0.02, 0.08, PRINTING),
+      offset('height', 0, 0.05, PRINTING),
+      offset('spacing', 0, 0.03, PRINTING),
+    ],
+    shrinkage: null,
+  },
+  {
+    ...row,
+    id: 'wide-printer',
+    name: 'Wide printer',
+    process: 'printing',
+    scatterMm: 0.05,
+    corrections: [
+      // A broader line follows small circles less well.
+      offset('inside', 0.18, 0.14, PRINTING),
+      offset('outside', -0.05, 0.12, PRINTING),
+      offset('height', 0, 0.08, PRINTING),
+      offset('spacing', 0, 0.05, PRINTING),
+    ],
+    shrinkage: null,
+  },
+  {
+    ...row,
     id: 'resin-printer',
     name: 'Resin printer',
     process: 'resin',

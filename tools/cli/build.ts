@@ -53,13 +53,8 @@ export async function build(
   const stems = spareStems(repair.head, repair.bodies, '');
   tellOfTwins(repair, stems, tell);
   const builder = new RepairBuilder(kernel, lettersFont());
-  const bodyOf = (bodyId: string) => repair.bodies.find(({ id }) => id === bodyId)!;
-  const begin = (bodyId: string, stepId: string) => {
-    const { name, steps } = bodyOf(bodyId);
-    telling.step({ body: name, place: steps.findIndex(({ id }) => id === stepId) + 1, of: steps.length });
-  };
-  for (const [bodyId, built] of builder.build(repair.bodies, numbers, begin)) {
-    const body = bodyOf(bodyId);
+  for (const [bodyId, built] of builder.build(repair.bodies, numbers, stepTeller(repair, telling))) {
+    const body = repair.bodies.find(({ id }) => id === bodyId)!;
     const figures = figuresOf(built, material);
     const findings = findingsOf(figures, built.steps, body).map((finding) => ({
       ...finding,
@@ -107,8 +102,16 @@ export async function build(
   return allWell;
 }
 
+/** Tells which step of a repair is begun. */
+export function stepTeller({ bodies }: Repair, telling: Telling): (bodyId: string, stepId: string) => void {
+  return (bodyId, stepId) => {
+    const { name, steps } = bodies.find(({ id }) => id === bodyId)!;
+    telling.step({ body: name, place: steps.findIndex(({ id }) => id === stepId) + 1, of: steps.length });
+  };
+}
+
 /** Whoever stops it in between finds the whole file or none. */
-function writeWhole(path: string, bytes: Uint8Array): void {
+export function writeWhole(path: string, bytes: Uint8Array): void {
   const fresh = `${path}.part`;
   writeFileSync(fresh, bytes);
   renameSync(fresh, path);

@@ -3,10 +3,14 @@ import { parseArgs } from 'node:util';
 import { isMainThread } from 'node:worker_threads';
 
 import { readRepairFile, type RepairFileContent } from '@core/model';
+import { layerMachineOf } from '@core/printing';
+import { LAYER_SETTINGS } from '@core/slice';
 import { programFaultOf, programFaultReport, sentenceOf } from '@core/wording';
+import { DEFAULT_WORKSHOP } from '@core/workshop';
 
 import type { StepAt, Telling } from './build';
 import { sizes } from './sizes';
+import type { SliceWish } from './slice';
 import { watched, work, type Task } from './watched';
 
 const USUAL_LIMIT_SECONDS = 120;
@@ -15,8 +19,12 @@ const USAGE = `Even Spare on the command line
 
   build FILE.json --out DIR   build every body; write STL, 3MF and STEP of each spare; one JSON line per body
   sizes FILE.json             working sizes with their trails, as JSON
+  slice FILE.json --machine NAME --out DIR
+                              lay every spare in layers; write its G-code; one JSON line per spare
   starters --out DIR          as build, of every starter at its usual numbers
 
+  --settings NAME             how it is laid: ${LAYER_SETTINGS.map(({ id }) => id).join(', ')} (everyday without it)
+  --best                      lay it on the face that suits best, not as it stands
   --limit SECONDS             end when a step takes longer than this (${USUAL_LIMIT_SECONDS} without it)
   --progress                  say which step is being built, on standard error; always so in a terminal
 
@@ -43,7 +51,14 @@ function readFile(path: string): RepairFileContent {
 function parseCall() {
   try {
     return parseArgs({
-      options: { out: { type: 'string' }, limit: { type: 'string' }, progress: { type: 'boolean' } },
+      options: {
+        out: { type: 'string' },
+        limit: { type: 'string' },
+        progress: { type: 'boolean' },
+        machine: { type: 'string' },
+        settings: { type: 'string' },
+        best: { type: 'boolean' },
+      },
       allowPositionals: true,
     });
   } catch {
@@ -109,9 +124,35 @@ async function main(): Promise<void> {
   } else if (command === 'build') {
     if (!values.out) refuse(`Say where the files should go: build ${path} --out DIR`);
     return run({ content: readFile(path), outFolder: values.out }, limit, progress);
+  } else if (command === 'slice') {
+    if (!values.out) refuse(`Say where the files should go: slice ${path} --out DIR`);
+    const content = readFile(path);
+    const layers = sliceWish(content, values);
+    return run({ content, outFolder: values.out, layers }, limit, progress);
   } else {
     refuse(USAGE);
   }
+}
+
+/** The printer and the settings that a call names. */
+function sliceWish(
+  { repair, workshop = DEFAULT_WORKSHOP }: RepairFileContent,
+  values: { machine?: string; settings?: string; best?: boolean },
+): SliceWish {
+  const known = [...workshop.machines, ...DEFAULT_WORKSHOP.machines];
+  const wanted = values.machine?.toLowerCase() ?? repair.head.machineId;
+  const machine = known.find(({ id, name }) => id === wanted || name.toLowerCase() === wanted);
+  if (!machine) {
+    const names = [...new Set(known.filter(({ id }) => layerMachineOf(id)).map(({ name }) => name))];
+    return refuse(`There is no machine "${values.machine}" here. There are: ${names.join(', ')}.`);
+  }
+  const settings = LAYER_SETTINGS.find(({ id }) => id === (values.settings?.toLowerCase() ?? 'everyday'));
+  if (!settings) {
+    return refuse(
+      `There are no settings "${values.settings}". There are: ${LAYER_SETTINGS.map(({ id }) => id).join(', ')}.`,
+    );
+  }
+  return { machineId: machine.id, settings, bestWay: values.best ?? false };
 }
 
 /** Nobody's input: told with what helps to mend it. */

@@ -3,11 +3,13 @@ import { parentPort, Worker, workerData } from 'node:worker_threads';
 import type { RepairFileContent } from '@core/model';
 
 import { build, buildStarters, type StepAt, type Telling } from './build';
+import { slice, type SliceWish } from './slice';
 
-/** What is built: a repair, or without one every starter. */
+/** What is done: a repair is built or laid in layers; without one, every starter is built. */
 export interface Task {
   content: RepairFileContent | null;
   outFolder: string;
+  layers?: SliceWish;
 }
 
 type Message =
@@ -64,13 +66,17 @@ export function watched(
 
 /** What the thread does that `watched` starts. */
 export async function work(): Promise<void> {
-  const { content, outFolder } = workerData as Task;
+  const { content, outFolder, layers } = workerData as Task;
   const send = (message: Message) => parentPort!.postMessage(message);
   const telling: Telling = {
     print: (text) => send({ kind: 'print', text }),
     tell: (text) => send({ kind: 'tell', text }),
     step: (at) => send({ kind: 'step', at }),
   };
-  const well = content ? await build(content, outFolder, telling) : await buildStarters(outFolder, telling);
+  const well = !content
+    ? await buildStarters(outFolder, telling)
+    : layers
+      ? await slice(content, outFolder, layers, telling)
+      : await build(content, outFolder, telling);
   send({ kind: 'done', well });
 }

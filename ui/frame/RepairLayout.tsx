@@ -25,10 +25,15 @@ import { TrailPanel } from './TrailPanel';
 import { RepairContext, type TrailTarget } from '../inRepair/useRepairContext';
 
 /** Screens that need the room of the part for a drawing of their own, or for words. */
-const WITHOUT_PART = new Set(['brief', 'revisions', 'layouts', 'photos', 'sheet']);
+const WITHOUT_PART = new Set(['brief', 'revisions', 'layouts', 'photos', 'sheet', 'layers']);
 
 /** Screens that belong to a stage without being it. */
-const STAGE_OF: Record<string, string> = { layouts: 'sizes', photos: 'sizes', sheet: 'sizes' };
+const STAGE_OF: Record<string, string> = {
+  layouts: 'sizes',
+  photos: 'sizes',
+  sheet: 'sizes',
+  layers: 'make',
+};
 
 /** What a fault of the program is said to be in. */
 const SCREEN_WORDS: Record<string, string> = {
@@ -40,6 +45,7 @@ const SCREEN_WORDS: Record<string, string> = {
   layouts: 'the layouts',
   photos: 'the photos',
   sheet: 'the sheet',
+  layers: 'the layers',
   revisions: 'the revisions',
 };
 

@@ -6,7 +6,7 @@ import type { RepairLine, Stage } from '@core/model';
 import { STAGES } from '@core/model';
 
 import { colours } from '../theme/colours';
-import { LineDrawing } from './LineDrawing';
+import { LineDrawing } from '../shared/LineDrawing';
 
 const STAGE_WORDS: Record<Stage, string> = {
   brief: 'Brief',

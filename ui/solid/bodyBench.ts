@@ -4,7 +4,7 @@ import { no, type Fault, type Result } from '@core/fault';
 import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
 import { cautionsBetween, cautionsOf, figuresOf, findingsOf, type Caution } from '@core/inspect';
 import type { SpareFile, SpareFormat } from '@core/formats';
-import { spareFile, spareStems } from '@core/make';
+import { layerMeshOf, spareFile, spareStems } from '@core/make';
 import type { Body, EdgeRule, Picture, RepairState } from '@core/model';
 import {
   clearance,
@@ -18,7 +18,8 @@ import {
   slideUntil,
   type Built,
 } from '@core/solid';
-import { meshOf, type Kernel } from '@core/kernel';
+import { broughtInto, meshOf, type Kernel } from '@core/kernel';
+import { axesLaidDown } from '@core/printing';
 import {
   SCREEN_QUALITY,
   type CutPlane,
@@ -27,6 +28,7 @@ import {
   type OpenedSolid,
   type SolidMesh,
   type Vec3,
+  type WeldedMesh,
 } from '@core/part';
 import { materialOf } from '@core/standards';
 import { starterFigure } from '@core/solid';
@@ -138,6 +140,25 @@ export class BodyBench implements Answered<WorkerCalls> {
     if (!onBench?.built.solid) return null;
     const { check, areaMm2 } = onBench.built;
     return drawPicture(onBench.built.solid, `${check!.volumeMm3.toFixed(3)}-${areaMm2.toFixed(3)}`);
+  }
+
+  layerMesh(bodyId: string): Result<WeldedMesh, Fault> {
+    const onBench = this.#bodies.get(bodyId);
+    if (!onBench?.built.solid || !this.#state || !this.#numbers) return no({ code: 'step.nothingLeft' });
+    const growth = growthOf(machineIn(this.#numbers.workshop, this.#state.head.machineId));
+    const mesh = layerMeshOf(onBench.built, growth);
+    return mesh.ok ? transfer(mesh, [mesh.value.positions.buffer, mesh.value.indices.buffer]) : mesh;
+  }
+
+  lyingPictures(bodyId: string, downs: readonly Vec3[]): Picture[] {
+    const solid = this.#bodies.get(bodyId)?.built.solid;
+    if (!solid) return [];
+    return downs.map((down) => {
+      const laid = broughtInto({ origin: [0, 0, 0], ...axesLaidDown(down) }, solid);
+      const picture = drawPicture(laid, down.join());
+      laid.dispose();
+      return picture;
+    });
   }
 
   stage(bodyId: string, steps: number): SolidMesh | null {

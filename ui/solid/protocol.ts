@@ -13,6 +13,7 @@ import type {
   SolidMesh,
   StepOutcome,
   Vec3,
+  WeldedMesh,
 } from '@core/part';
 import type { Fault, Result } from '@core/fault';
 import type { StarterFigure } from '@core/starters';
@@ -90,6 +91,10 @@ export interface WorkerCalls {
   cutOpen(bodyId: string, plane: CutPlane, hatchStepMm: number): Promise<OpenedSolid | null>;
   file(bodyId: string, format: SpareFormat, label: string, when: string): Promise<Result<SpareFile, Fault>>;
   picture(bodyId: string): Promise<Picture | null>;
+  /** A spare as it is to be laid in layers: closed, as large as it is to be made. */
+  layerMesh(bodyId: string): Promise<Result<WeldedMesh, Fault>>;
+  /** A body drawn as it lies, for each direction that lies on the bed. */
+  lyingPictures(bodyId: string, downs: readonly Vec3[]): Promise<Picture[]>;
   /** A body as it was after a number of its steps (those switched off not counted). */
   stage(bodyId: string, steps: number): Promise<SolidMesh | null>;
   /** How many edges each rule catches after a number of steps. */
@@ -112,6 +117,8 @@ export const WORKER_CALLS: Record<keyof WorkerCalls, { quiet?: true; alone?: tru
   stage: {},
   slide: {},
   picture: { quiet: true },
+  layerMesh: {},
+  lyingPictures: { quiet: true },
   countEdges: { quiet: true },
   showEdges: { quiet: true },
   measure: { quiet: true },

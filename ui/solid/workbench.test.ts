@@ -34,6 +34,8 @@ function bench(build: (start: number, watcher: WorkerWatcher) => Promise<BuildRe
       measure: async () => null,
       starterFigure: async () => null,
       clearances: async () => [],
+      layerMesh: never,
+      lyingPictures: async () => [],
       slide: () => Promise.resolve(null),
     };
     return { worker, end: () => (count.ended += 1) };

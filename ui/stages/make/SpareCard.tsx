@@ -1,3 +1,4 @@
+import { router } from 'expo-router';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
@@ -75,6 +76,11 @@ export function SpareCard({ body }: { body: Body }) {
           {`${machine.name}: what is made shrinks, so its files are larger by ${growthWords(growth)}, once and in all sizes. The sizes above are what comes out.`}
         </Text>
       ) : null}
+      <Button
+        label="Lay it in layers"
+        disabled={!ready}
+        onPress={() => router.push(`/repair/${repair.head.id}/layers?body=${body.id}`)}
+      />
       <View className="flex-row gap-2">
         {SPARE_FORMATS.map(({ id, name }) => (
           <Button

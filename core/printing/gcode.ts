@@ -1,0 +1,107 @@
+import { no, ok, type Fault, type Result } from '@core/fault';
+
+import { MOVE_KINDS, type Job, type JobLayer } from './job';
+import type { LayerMachine } from './layerMachines';
+import { readGcode } from './readGcode';
+
+/**
+ * A job as G-code (ISO 6983-1 words; M codes of heating as is usual on layer printers), with what each stretch is for as comments. It is read back before it
+ * is given out: whatever leaves the machine's envelope or heats more than it may is refused with its line, the machine's own first and last commands
+ * too.
+ *
+ * @param title what it is, for its first line.
+ */
+export function writeGcode(job: Job, title: string, when: string): Result<string, Fault> {
+  const text = [...lines(job, title, when)].join('\n');
+  const fault = faultInGcode(text, job.machine);
+  return fault ? no(fault) : ok(text);
+}
+
+function* lines(
+  { layers, machine, material, settings }: Job,
+  title: string,
+  when: string,
+): Generator<string> {
+  yield `; Even Spare job: ${oneLine(title)}`;
+  yield `; written ${when}`;
+  yield `; settings ${settings.id}, layer ${settings.layerMm} mm, line ${settings.lineMm} mm`;
+  yield `M140 S${material.bedC}`;
+  yield `M104 S${material.nozzleC}`;
+  yield `M190 S${material.bedC}`;
+  yield `M109 S${material.nozzleC}`;
+  yield* machine.startGcode;
+  yield 'G21';
+  yield 'G90';
+  yield 'M83';
+  for (const [index, layer] of layers.entries()) {
+    yield `; layer ${index + 1} of ${layers.length}, top ${number(layer.zMm, 3)}`;
+    if (index === 1) yield `M106 S${Math.round(255 * material.fan)}`;
+    yield* layerLines(layer, machine);
+  }
+  yield* machine.endGcode;
+  yield '';
+}
+
+function* layerLines(layer: JobLayer, { speeds, retractMm, retractSpeed }: LayerMachine): Generator<string> {
+  const from = layer.rising ? layer.zMm - layer.heightMm : layer.zMm;
+  yield `G1 Z${number(from, 3)} F${feed(speeds.rise)}`;
+  let kind = -1;
+  let width = -1;
+  let speed = -1;
+  let way = 0;
+  const whole = layer.rising ? wayOf(layer) : 1;
+  for (let move = 1; move < layer.x.length; move += 1) {
+    const place = `X${number(layer.x[move]!, 4)} Y${number(layer.y[move]!, 4)}`;
+    const rate = speed === layer.speed[move] ? '' : ` F${feed(layer.speed[move]!)}`;
+    speed = layer.speed[move]!;
+    if (MOVE_KINDS[layer.kind[move]!] === 'travel') {
+      const back = layer.drawnBack[move] === 1;
+      if (back) yield `G1 E${number(-retractMm, 5)} F${feed(retractSpeed)}`;
+      yield `G0 ${place} F${feed(speed)}`;
+      if (back) yield `G1 E${number(retractMm, 5)} F${feed(retractSpeed)}`;
+      speed = -1;
+      continue;
+    }
+    if (kind !== layer.kind[move] || width !== layer.width[move]) {
+      kind = layer.kind[move]!;
+      width = layer.width[move]!;
+      yield `; lay ${MOVE_KINDS[kind]} ${number(width, 3)} wide`;
+    }
+    way += Math.hypot(layer.x[move]! - layer.x[move - 1]!, layer.y[move]! - layer.y[move - 1]!);
+    const rise = layer.rising ? ` Z${number(from + (layer.heightMm * way) / whole, 3)}` : '';
+    yield `G1 ${place}${rise} E${number(layer.filamentMm[move]!, 5)}${rate}`;
+  }
+}
+
+function wayOf({ x, y, kind }: JobLayer): number {
+  let way = 0;
+  for (let move = 1; move < x.length; move += 1) {
+    if (MOVE_KINDS[kind[move]!] !== 'travel')
+      way += Math.hypot(x[move]! - x[move - 1]!, y[move]! - y[move - 1]!);
+  }
+  return way || 1;
+}
+
+const oneLine = (text: string) => text.replace(/[\r\n;]+/g, ' ');
+const feed = (mmS: number) => number(mmS * 60, 0);
+
+function number(value: number, decimals: number): string {
+  const text = value.toFixed(decimals);
+  const short = decimals > 0 ? text.replace(/\.?0+$/, '') : text;
+  return short === '-0' ? '0' : short;
+}
+
+/** What in a file of G-code the machine can't or may not do; null if there is nothing. */
+export function faultInGcode(text: string, machine: LayerMachine): Fault | null {
+  const { envelopeMm, hottestNozzleC, hottestBedC } = machine;
+  const read = readGcode(text);
+  for (const { line, axis, mm } of read.ends) {
+    const most = envelopeMm['XYZ'.indexOf(axis)]!;
+    if (mm < -1e-3 || mm > most + 1e-3) return { code: 'gcode.outside', line, axis, mm, mostMm: most };
+  }
+  for (const { line, what, celsius } of read.heats) {
+    const most = what === 'bed' ? hottestBedC : hottestNozzleC;
+    if (celsius > most) return { code: 'gcode.tooHot', line, what, celsius, mostCelsius: most };
+  }
+  return null;
+}

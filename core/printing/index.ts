@@ -1,0 +1,11 @@
+export { faultInGcode, writeGcode } from './gcode';
+export { jobOf, MOVE_KINDS, type Job, type JobLayer, type MoveKind } from './job';
+export { jobFigures, type JobFigures } from './jobFigures';
+export { LAYER_MACHINES, layerMachineOf, type LayerMachine } from './layerMachines';
+export { LAYER_MATERIALS, layerMaterialOf, type LayerMaterial } from './layerMaterials';
+export { secondsOfMoves, trapezoid } from './motion';
+export { readGcode, type ReadGcode, type ReadMove } from './readGcode';
+export { faultBefore, LayerBench, layerMeans, type LaidOut, type Laying } from './layOut';
+export { AS_IT_STANDS, axesLaidDown, laidDown, waysUp, type WayUp } from './wayUp';
+export { drawingOf, type LayerDrawing } from './drawing';
+export { happeningsIn, type Happening } from './happenings';

@@ -1,0 +1,237 @@
+import {
+  PATH_KINDS,
+  volumeOf,
+  type LayerPath,
+  type LayerSettings,
+  type PathKind,
+  type Sliced,
+} from '@core/slice';
+
+import type { LayerMachine } from './layerMachines';
+import type { LayerMaterial } from './layerMaterials';
+import { secondsOfMoves } from './motion';
+
+/** What a move is for: a line that is laid, or a way without one. */
+export const MOVE_KINDS = [...PATH_KINDS, 'travel'] as const;
+export type MoveKind = (typeof MOVE_KINDS)[number];
+const TRAVEL = MOVE_KINDS.indexOf('travel');
+
+/** One layer as the machine does it. Places on the bed, mm. */
+export interface JobLayer {
+  /** Height of the nozzle: the upper side of the layer. */
+  zMm: number;
+  heightMm: number;
+  /** Where each move ends; the first entry is where the layer begins. */
+  x: Float64Array;
+  y: Float64Array;
+  /** Length of filament that each move takes, mm; 0 for a way. */
+  filamentMm: Float64Array;
+  /** mm/s. */
+  speed: Float64Array;
+  /** Into MOVE_KINDS. */
+  kind: Uint8Array;
+  /** Breadth of the line, mm. */
+  width: Float32Array;
+  /** Moves before which the filament is drawn back, and pushed again after them. */
+  drawnBack: Uint8Array;
+  /** s; the first is 0. */
+  seconds: Float64Array;
+  /** With the way up to it and all that is drawn back, s. */
+  allSeconds: number;
+  /** The nozzle rises evenly along the layer, from the one below: a wall without a seam. */
+  rising: boolean;
+}
+
+/** A part as the machine makes it. */
+export interface Job {
+  layers: JobLayer[];
+  machine: LayerMachine;
+  material: LayerMaterial;
+  settings: LayerSettings;
+  /** Mean of what is laid, on the bed. */
+  at: [number, number];
+}
+
+/** Ways longer than this are made with the filament drawn back, mm. */
+const DRAWN_BACK_FROM_MM = 2;
+
+/** No line is laid slower than this for the sake of cooling, mm/s. */
+const SLOWEST = 10;
+
+/**
+ * What the machine does for a part: moves with speeds and filament, slowed down where a layer would be too quick to set.
+ *
+ * @param at where the part's origin is put on the bed, mm.
+ */
+export function jobOf(
+  { layers }: Pick<Sliced, 'layers'>,
+  machine: LayerMachine,
+  material: LayerMaterial,
+  settings: LayerSettings,
+  at: readonly [number, number],
+): Job {
+  let [x, y] = [at[0], at[1]];
+  const filamentArea = (Math.PI / 4) * machine.filamentMm ** 2;
+  const jobLayers = layers.map(({ topMm, heightMm, paths }, index): JobLayer => {
+    const moves = new MoveList(x, y);
+    for (const path of paths) {
+      const most = Math.min(
+        speedOf(path.kind, index === 0, machine),
+        material.mostFlow / (broadest(path) * heightMm),
+      );
+      layPath(moves, path, at, { heightMm, filamentArea, speed: most, travel: machine.speeds.travel });
+    }
+    const layer = moves.layer(topMm, heightMm);
+    layer.rising = settings.singleWall && index >= settings.bottomLayers && paths.length === 1;
+    x = layer.x.at(-1)!;
+    y = layer.y.at(-1)!;
+    timed(layer, machine, index === 0 ? 0 : material.leastLayerSeconds);
+    return layer;
+  });
+  return { layers: jobLayers, machine, material, settings, at: [at[0], at[1]] };
+}
+
+interface Laying {
+  heightMm: number;
+  filamentArea: number;
+  speed: number;
+  travel: number;
+}
+
+function layPath(moves: MoveList, path: LayerPath, at: readonly [number, number], laying: Laying): void {
+  const { points, width, closed } = path;
+  const kind = MOVE_KINDS.indexOf(path.kind);
+  const [dx, dy] = at;
+  moves.travel(points[0]! + dx, points[1]! + dy, laying.travel);
+  const count = points.length / 2;
+  const whole = { ...path, closed: false };
+  for (let point = 1; point < count + (closed ? 1 : 0); point += 1) {
+    const to = point % count;
+    const piece = new Float64Array([
+      points[2 * point - 2]!,
+      points[2 * point - 1]!,
+      points[2 * to]!,
+      points[2 * to + 1]!,
+    ]);
+    const broad = typeof width === 'number' ? width : (width[point - 1]! + width[to]!) / 2;
+    const mm3 = volumeOf({ ...whole, points: piece, width: broad }, laying.heightMm);
+    moves.lay(
+      points[2 * to]! + dx,
+      points[2 * to + 1]! + dy,
+      mm3 / laying.filamentArea,
+      laying.speed,
+      kind,
+      broad,
+    );
+  }
+}
+
+const broadest = ({ width }: LayerPath): number =>
+  typeof width === 'number' ? width : width.reduce((most, one) => Math.max(most, one), 0);
+
+function speedOf(kind: PathKind, first: boolean, { speeds }: LayerMachine): number {
+  if (first) return speeds.firstLayer;
+  switch (kind) {
+    case 'outerWall':
+    case 'thinWall':
+      return speeds.outerWall;
+    case 'innerWall':
+    case 'gap':
+      return speeds.innerWall;
+    case 'skin':
+      return speeds.skin;
+    case 'bridge':
+      return speeds.bridge;
+    case 'fill':
+      return speeds.fill;
+    case 'support':
+    case 'supportFace':
+      return speeds.support;
+    case 'foot':
+      return speeds.firstLayer;
+  }
+}
+
+/** Times each move; where the layer would be done too soon, its lines are laid slower, and timed again. */
+function timed(layer: JobLayer, machine: LayerMachine, leastSeconds: number): void {
+  const { acceleration, junctionSpeed, retractMm, retractSpeed, speeds } = machine;
+  let stops = layer.heightMm / speeds.rise;
+  for (const one of layer.drawnBack) if (one) stops += (2 * retractMm) / retractSpeed;
+  const sum = () => layer.seconds.reduce((all, one) => all + one, 0) + stops;
+  layer.seconds = secondsOfMoves(layer, acceleration, junctionSpeed);
+  layer.allSeconds = sum();
+  if (layer.allSeconds >= leastSeconds || layer.x.length < 2) return;
+  let lines = 0;
+  layer.seconds.forEach((seconds, move) => {
+    if (layer.kind[move] !== TRAVEL) lines += seconds;
+  });
+  // What is missing is added to the lines alone.
+  const share = lines / (lines + leastSeconds - layer.allSeconds);
+  layer.kind.forEach((kind, move) => {
+    if (kind !== TRAVEL)
+      layer.speed[move] = Math.max(Math.min(SLOWEST, layer.speed[move]!), layer.speed[move]! * share);
+  });
+  layer.seconds = secondsOfMoves(layer, acceleration, junctionSpeed);
+  layer.allSeconds = sum();
+}
+
+/** Moves as they are gathered. */
+class MoveList {
+  readonly #x: number[];
+  readonly #y: number[];
+  readonly #filament = [0];
+  readonly #speed = [0];
+  readonly #kind = [TRAVEL];
+  readonly #width = [0];
+  readonly #drawnBack = [0];
+
+  constructor(x: number, y: number) {
+    this.#x = [x];
+    this.#y = [y];
+  }
+
+  travel(x: number, y: number, speed: number): void {
+    const mm = Math.hypot(x - this.#x.at(-1)!, y - this.#y.at(-1)!);
+    if (mm < 1e-6) return;
+    this.#push(x, y, 0, speed, TRAVEL, 0, mm > DRAWN_BACK_FROM_MM ? 1 : 0);
+  }
+
+  lay(x: number, y: number, filamentMm: number, speed: number, kind: number, width: number): void {
+    this.#push(x, y, filamentMm, speed, kind, width, 0);
+  }
+
+  #push(
+    x: number,
+    y: number,
+    filament: number,
+    speed: number,
+    kind: number,
+    width: number,
+    back: number,
+  ): void {
+    this.#x.push(x);
+    this.#y.push(y);
+    this.#filament.push(filament);
+    this.#speed.push(speed);
+    this.#kind.push(kind);
+    this.#width.push(width);
+    this.#drawnBack.push(back);
+  }
+
+  layer(zMm: number, heightMm: number): JobLayer {
+    return {
+      zMm,
+      heightMm,
+      x: new Float64Array(this.#x),
+      y: new Float64Array(this.#y),
+      filamentMm: new Float64Array(this.#filament),
+      speed: new Float64Array(this.#speed),
+      kind: new Uint8Array(this.#kind),
+      width: new Float32Array(this.#width),
+      drawnBack: new Uint8Array(this.#drawnBack),
+      seconds: new Float64Array(),
+      allSeconds: 0,
+      rising: false,
+    };
+  }
+}

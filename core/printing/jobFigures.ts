@@ -1,0 +1,64 @@
+import { MOVE_KINDS, type Job, type MoveKind } from './job';
+
+/** What a job takes, for one kind of line. */
+export interface KindFigures {
+  kind: MoveKind;
+  seconds: number;
+  metres: number;
+  mm3: number;
+}
+
+/** What a job takes. */
+export interface JobFigures {
+  layers: number;
+  /** With warming up. */
+  minutes: number;
+  /** Of filament. */
+  metres: number;
+  grams: number;
+  cost: { material: number; energy: number; machine: number; whole: number };
+  kinds: KindFigures[];
+}
+
+/** What a kWh costs, in the workshop's money. */
+const ENERGY_PRICE = 0.3;
+
+/** @param density of the material, g/cm³. */
+export function jobFigures(job: Job, density: number): JobFigures {
+  const { machine, material, layers } = job;
+  const seconds = new Float64Array(MOVE_KINDS.length);
+  const way = new Float64Array(MOVE_KINDS.length);
+  const filament = new Float64Array(MOVE_KINDS.length);
+  let all = machine.warmUpSeconds;
+  for (const layer of layers) {
+    all += layer.allSeconds;
+    for (let move = 1; move < layer.x.length; move += 1) {
+      const kind = layer.kind[move]!;
+      seconds[kind]! += layer.seconds[move]!;
+      filament[kind]! += layer.filamentMm[move]!;
+      way[kind]! += Math.hypot(layer.x[move]! - layer.x[move - 1]!, layer.y[move]! - layer.y[move - 1]!);
+    }
+  }
+  const filamentMm = filament.reduce((sum, one) => sum + one, 0);
+  const area = (Math.PI / 4) * machine.filamentMm ** 2;
+  const grams = (filamentMm * area * density) / 1000;
+  const hours = all / 3600;
+  const cost = {
+    material: (grams / 1000) * material.pricePerKg,
+    energy: (machine.watts / 1000) * hours * ENERGY_PRICE,
+    machine: hours * machine.pricePerHour,
+  };
+  return {
+    layers: layers.length,
+    minutes: all / 60,
+    metres: filamentMm / 1000,
+    grams,
+    cost: { ...cost, whole: cost.material + cost.energy + cost.machine },
+    kinds: MOVE_KINDS.map((kind, index) => ({
+      kind,
+      seconds: seconds[index]!,
+      metres: way[index]! / 1000,
+      mm3: filament[index]! * area,
+    })).filter(({ metres }) => metres > 0),
+  };
+}

@@ -1,0 +1,170 @@
+import { MOVE_KINDS, type MoveKind } from './job';
+
+/** A move as a file of G-code has it. Places in mm, on the bed. */
+export interface ReadMove {
+  from: [number, number, number];
+  to: [number, number, number];
+  /** Filament pushed, mm; below zero when it is drawn back. */
+  filamentMm: number;
+  /** mm/s; null if the file never said. */
+  speed: number | null;
+  /** What its comment says it is for; null for lines of files that do not say. */
+  kind: MoveKind | null;
+  /** Breadth that its comment says, mm. */
+  widthMm: number | null;
+  line: number;
+}
+
+/** What stands in a file of G-code. */
+export interface ReadGcode {
+  moves: ReadMove[];
+  /** Every axis of every move, for what must stay within the machine. */
+  ends: { line: number; axis: 'X' | 'Y' | 'Z'; mm: number }[];
+  heats: { line: number; what: 'nozzle' | 'bed'; celsius: number }[];
+  /** Commands that are not understood, each with how often and where first. */
+  unknown: { command: string; times: number; line: number }[];
+}
+
+/** Commands without a bearing on where anything is laid. */
+const OF_NO_BEARING = new Set([
+  'G4',
+  'G17',
+  'M84',
+  'M18',
+  'M106',
+  'M107',
+  'M73',
+  'M117',
+  'M105',
+  'M110',
+  'M204',
+  'M205',
+  'M220',
+  'M221',
+]);
+const MM_PER_INCH = 25.4;
+
+/**
+ * Reads G-code of a layer printer: straight moves, absolute or relative, in mm or inches, with filament counted either way. What is not understood is
+ * listed and never guessed; arcs among it.
+ */
+export function readGcode(text: string): ReadGcode {
+  const read: ReadGcode = { moves: [], ends: [], heats: [], unknown: [] };
+  const unknown = new Map<string, { command: string; times: number; line: number }>();
+  const state = {
+    x: 0,
+    y: 0,
+    z: 0,
+    e: 0,
+    speed: null as number | null,
+    unit: 1,
+    relative: false,
+    relativeE: false,
+  };
+  let kind: MoveKind | null = null;
+  let widthMm: number | null = null;
+  let line = 0;
+  for (const raw of text.split(/\r?\n/)) {
+    line += 1;
+    const comment = raw.indexOf(';');
+    if (comment >= 0) {
+      const lay = /^; lay (\w+) ([\d.]+) wide/.exec(raw.slice(comment));
+      if (lay) {
+        kind = MOVE_KINDS.find((known) => known === lay[1]) ?? null;
+        widthMm = Number(lay[2]);
+      }
+    }
+    const words = wordsOf(comment >= 0 ? raw.slice(0, comment) : raw);
+    const command = words[0] ? `${words[0].letter}${words[0].value}` : null;
+    if (!command) continue;
+    const value = (letter: string) => words.slice(1).find((word) => word.letter === letter)?.value;
+    switch (command) {
+      case 'G0':
+      case 'G1': {
+        const feed = value('F');
+        if (feed !== undefined) state.speed = (feed * state.unit) / 60;
+        const from: [number, number, number] = [state.x, state.y, state.z];
+        for (const [axis, name] of [
+          ['X', 'x'],
+          ['Y', 'y'],
+          ['Z', 'z'],
+        ] as const) {
+          const given = value(axis);
+          if (given === undefined) continue;
+          state[name] = given * state.unit + (state.relative ? state[name] : 0);
+          read.ends.push({ line, axis, mm: state[name] });
+        }
+        const e = value('E');
+        const filamentMm = e === undefined ? 0 : e * state.unit - (state.relativeE ? 0 : state.e);
+        if (e !== undefined && !state.relativeE) state.e = e * state.unit;
+        const lays = filamentMm > 0 && (from[0] !== state.x || from[1] !== state.y);
+        read.moves.push({
+          from,
+          to: [state.x, state.y, state.z],
+          filamentMm,
+          speed: state.speed,
+          kind: lays ? kind : 'travel',
+          widthMm: lays ? widthMm : null,
+          line,
+        });
+        break;
+      }
+      case 'G20':
+        state.unit = MM_PER_INCH;
+        break;
+      case 'G21':
+        state.unit = 1;
+        break;
+      case 'G28':
+        Object.assign(state, { x: 0, y: 0, z: 0 });
+        break;
+      case 'G90':
+        Object.assign(state, { relative: false, relativeE: false });
+        break;
+      case 'G91':
+        Object.assign(state, { relative: true, relativeE: true });
+        break;
+      case 'M82':
+        state.relativeE = false;
+        break;
+      case 'M83':
+        state.relativeE = true;
+        break;
+      case 'G92':
+        for (const name of ['x', 'y', 'z', 'e'] as const) {
+          const given = value(name.toUpperCase());
+          if (given !== undefined) state[name] = given * state.unit;
+        }
+        break;
+      case 'M104':
+      case 'M109':
+      case 'M140':
+      case 'M190': {
+        const celsius = value('S');
+        if (celsius !== undefined) {
+          read.heats.push({
+            line,
+            what: command === 'M104' || command === 'M109' ? 'nozzle' : 'bed',
+            celsius,
+          });
+        }
+        break;
+      }
+      default: {
+        if (OF_NO_BEARING.has(command)) break;
+        const known = unknown.get(command);
+        if (known) known.times += 1;
+        else unknown.set(command, { command, times: 1, line });
+      }
+    }
+  }
+  read.unknown = [...unknown.values()];
+  return read;
+}
+
+function wordsOf(text: string): { letter: string; value: number }[] {
+  return [...text.toUpperCase().matchAll(/([A-Z])\s*(-?(?:\d+\.?\d*|\.\d+))/g)].map(([, letter, value]) => ({
+    letter: letter!,
+    value: Number(value),
+  }));
+}

@@ -1,0 +1,78 @@
+import { showNumber } from '@core/quantity';
+import type { Happening, JobFigures, MoveKind } from '@core/printing';
+import type { LayerWarning } from '@core/slice';
+
+const mm = (value: number) => `${showNumber(Math.round(value * 100) / 100)} mm`;
+const mm2 = (value: number) => `${value < 10 ? value.toFixed(1) : value.toFixed(0)} mm²`;
+
+/** What is to be watched about a part laid in layers, in words: what it is, and what would mend it. */
+export function layerWarningSentence(warning: LayerWarning): string {
+  switch (warning.code) {
+    case 'slice.tooThin':
+      return `At ${mm(warning.at[2])} above the bed the part is only ${mm(warning.widthMm)} thick${warning.layers > 1 ? `, through ${warning.layers} layers` : ''}: too thin for a line, so nothing is laid there. Make it thicker, or choose a finer line.`;
+    case 'slice.inAir':
+      return `At ${mm(warning.at[2])} above the bed a piece of ${mm2(warning.areaMm2)} begins in the air. Turn the part over, put a slope under it, or lay supports.`;
+    case 'slice.overhang':
+      return `At ${mm(warning.at[2])} above the bed ${mm2(warning.areaMm2)} reach out over air. Lay it another way, put a slope under it, or lay supports.`;
+    case 'slice.longBridge':
+      return `At ${mm(warning.at[2])} above the bed lines span ${mm(warning.spanMm)} through air; this printer manages about ${mm(warning.limitMm)}. They may sag: lay supports, or turn the part.`;
+    case 'slice.heightRounded':
+      return `In whole layers its height comes out at ${mm(warning.madeMm)}, not ${mm(warning.askedMm)}. Where that matters, choose a layer that goes into it, or lay it on another face.`;
+  }
+}
+
+/** What a line is for, as it is said of several. */
+export const MOVE_WORDS: Record<MoveKind, string> = {
+  outerWall: 'outer walls',
+  innerWall: 'inner walls',
+  thinWall: 'thin walls',
+  gap: 'gaps filled',
+  skin: 'solid layers',
+  bridge: 'bridges',
+  fill: 'filling',
+  support: 'supports',
+  supportFace: 'tops of supports',
+  foot: 'foot',
+  travel: 'ways between',
+};
+
+/** What happens at a layer. */
+export const HAPPENING_WORDS: Record<Happening['what'], string> = {
+  bridge: 'A bridge begins: lines go through air from side to side.',
+  supportBegins: 'Supports begin.',
+  supportEnds: 'Supports end: what lies on them begins.',
+  closes: 'The filling ends: it is solid from here.',
+  'slice.tooThin': 'Something is too thin to be laid.',
+  'slice.inAir': 'A piece begins in the air.',
+  'slice.overhang': 'Something reaches out over air.',
+  'slice.longBridge': 'A long bridge begins.',
+  'slice.heightRounded': 'The height is rounded.',
+};
+
+/** What would shorten the longest part of a job. */
+const SHORTER: Record<MoveKind, string> = {
+  outerWall: 'higher layers or a quicker printer would shorten them',
+  innerWall: 'fewer walls would shorten them',
+  thinWall: 'a thicker part would be quicker',
+  gap: 'another line breadth would shorten them',
+  skin: 'fewer solid layers, or another way up, would shorten them',
+  bridge: 'another way up would shorten them',
+  fill: 'less filling would shorten it',
+  support: 'another way up would spare them',
+  supportFace: 'another way up would spare them',
+  foot: 'a narrower foot would shorten it',
+  travel: 'fewer small pieces in a layer would shorten them',
+};
+
+/** "1 h 25 min" */
+export function minutesText(minutes: number): string {
+  const whole = Math.max(1, Math.round(minutes));
+  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${whole % 60} min`;
+}
+
+/** What a job takes, as a sentence, with the longest part of it named. */
+export function jobSentence(figures: JobFigures): string {
+  const { minutes, metres, grams, cost, layers, kinds } = figures;
+  const longest = kinds.reduce((most, one) => (one.seconds > most.seconds ? one : most));
+  return `${minutesText(minutes)} for ${layers} ${layers === 1 ? 'layer' : 'layers'}; ${metres.toFixed(2)} m, ${grams.toFixed(1)} g, costs about ${cost.whole.toFixed(2)}. Longest: ${MOVE_WORDS[longest.kind]}, ${minutesText(longest.seconds / 60)}; ${SHORTER[longest.kind]}.`;
+}

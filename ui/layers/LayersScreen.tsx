@@ -1,0 +1,171 @@
+import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { ScrollView, Text, View } from 'react-native';
+
+import { fileStem } from '@core/formats';
+import type { Body, Laying } from '@core/model';
+import { FEET, LAYER_SETTINGS, SUPPORTS } from '@core/slice';
+import { HAPPENING_WORDS, jobSentence, layerWarningSentence, MOVE_WORDS, sentenceOf } from '@core/wording';
+
+import { useNotices } from '../api/notices';
+import { useChangeRepair } from '../api/useRepair';
+import { useRepairContext } from '../inRepair/useRepairContext';
+import { Broken } from '../report/ScreenBoundary';
+import { Button } from '../shared/Button';
+import { EmptyState } from '../shared/EmptyState';
+import { GroupHeading } from '../shared/Heading';
+import { saveFile } from '../shared/saveFile';
+import { Switch } from '../shared/Switch';
+import { useWide } from '../shared/useWide';
+import { CompareMakes } from './CompareMakes';
+import { layerWorker } from './layerWorker';
+import { LayerView } from './LayerView';
+import type { LaidReply } from './protocol';
+import { useLayers } from './useLayers';
+import { WayChoice } from './WayChoice';
+
+const SUPPORT_WORDS = { none: 'None', bed: 'From the bed', everywhere: 'Everywhere' } as const;
+const FOOT_WORDS = { none: 'Nothing', skirt: 'Loop', brim: 'Rim', ears: 'Ears' } as const;
+
+/** A spare laid in layers: which way up, how, what it takes, and the layers themselves. */
+export function LayersScreen() {
+  const { repair } = useRepairContext();
+  const { body: wanted } = useLocalSearchParams<{ body?: string }>();
+  const spares = repair.bodies.filter((body) => !body.removed && body.role === 'spare');
+  const body = spares.find(({ id }) => id === wanted) ?? spares[0];
+  if (body) return <Layers key={body.id} body={body} />;
+  return (
+    <View className="p-4">
+      <EmptyState
+        text="There is no spare to lay in layers yet. Build its shape first."
+        action={{ label: 'Go to Shape', onPress: () => router.replace(`/repair/${repair.head.id}/shape`) }}
+      />
+    </View>
+  );
+}
+
+function Layers({ body }: { body: Body }) {
+  const { repair } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  const { say } = useNotices();
+  const wide = useWide();
+  const { state, ways, laying, wish, stop, again, ready } = useLayers(body);
+  const [layer, setLayer] = useState<number | null>(null);
+  const change = (fields: Partial<Laying>) => put('body', { ...body, laying: { ...laying, ...fields } });
+  const reply = state.kind === 'laid' ? state.reply : null;
+  const last = reply ? reply.drawing.topMm.length - 1 : 0;
+  const shown = Math.min(layer ?? last, last);
+
+  const save = async () => {
+    const made = await layerWorker().gcode(`${repair.head.name}, ${body.name}`, new Date().toISOString());
+    if (!made.ok) return say({ tone: 'wrong', text: sentenceOf(made.fault) });
+    saveFile({
+      name: `${fileStem(repair.head.name, body.name)}.gcode`,
+      mime: 'text/x-gcode',
+      bytes: new TextEncoder().encode(made.value),
+    });
+  };
+  return (
+    <ScrollView contentContainerClassName="pb-8">
+      <View className={wide ? 'h-[520px]' : 'h-[330px]'}>
+        {state.kind === 'broken' ? (
+          <Broken fault={state.fault} repair={repair} onAgain={again} />
+        ) : reply ? (
+          <LayerView drawing={reply.drawing} happenings={reply.happenings} layer={shown} onLayer={setLayer} />
+        ) : (
+          <View className="flex-1 items-center justify-center gap-3 bg-bench p-4">
+            <Text role="status" className="text-center font-sans text-[16px] leading-6 text-ink">
+              {state.kind === 'refused'
+                ? state.sentence
+                : state.kind === 'stopped'
+                  ? 'Stopped. Nothing is laid.'
+                  : !ready
+                    ? 'The part is being built.'
+                    : `Laying ${body.name} in layers: ${(100 * (state.kind === 'working' ? state.share : 0)).toFixed(0)} %`}
+            </Text>
+            {state.kind === 'working' && ready ? <Button label="Stop" onPress={stop} /> : null}
+            {state.kind === 'stopped' ? <Button label="Lay it again" onPress={again} /> : null}
+          </View>
+        )}
+      </View>
+      <View className="gap-5 p-4">
+        {reply ? <Told reply={reply} layer={shown} /> : null}
+        <View className="gap-1.5">
+          <GroupHeading>Way up</GroupHeading>
+          <WayChoice ways={ways} down={laying.down} onChange={({ down }) => change({ down: [...down] })} />
+        </View>
+        <View className="gap-1.5">
+          <GroupHeading>How it is laid</GroupHeading>
+          <Switch
+            label="Settings"
+            options={LAYER_SETTINGS.map(({ id, name }) => ({ id, word: name }))}
+            value={laying.settings}
+            onChange={(settings) => change({ settings })}
+          />
+          <Text className="font-label text-[14px] leading-5 text-muted">{settingsWords(wish.settings)}</Text>
+        </View>
+        <View className="gap-1.5">
+          <GroupHeading>Supports</GroupHeading>
+          <Switch
+            label="Supports"
+            options={SUPPORTS.map((id) => ({ id, word: SUPPORT_WORDS[id] }))}
+            value={laying.support}
+            onChange={(support) => change({ support })}
+          />
+        </View>
+        <View className="gap-1.5">
+          <GroupHeading>Round its foot</GroupHeading>
+          <Switch
+            label="Round its foot"
+            options={FEET.map((id) => ({ id, word: FOOT_WORDS[id] }))}
+            value={laying.foot}
+            onChange={(foot) => change({ foot })}
+          />
+        </View>
+        <Button tone="primary" label="Save the job (G-code)" disabled={!reply} onPress={() => void save()} />
+        {reply ? <CompareMakes wish={wish} /> : null}
+        <Button label="Back to Make" onPress={() => router.replace(`/repair/${repair.head.id}/make`)} />
+      </View>
+    </ScrollView>
+  );
+}
+
+/** What it takes, what is in the layer that is shown, and what is to be watched. */
+function Told({ reply, layer }: { reply: LaidReply; layer: number }) {
+  const { drawing, figures, warnings, happenings } = reply;
+  const here = happenings.filter((one) => one.layer === layer).map(({ what }) => HAPPENING_WORDS[what]);
+  return (
+    <View className="gap-2">
+      <Text className="font-sans text-[16px] leading-6 text-ink">
+        {`Layer ${layer + 1} of ${drawing.topMm.length}, up to ${drawing.topMm[layer]!.toFixed(2)} mm. ${here.join(' ')}`}
+      </Text>
+      <Text className="font-sans text-[16px] leading-6 text-ink">{jobSentence(figures)}</Text>
+      {warnings.map((warning, index) => (
+        <Text key={index} role="alert" className="font-medium text-[15px] leading-6 text-rust">
+          {layerWarningSentence(warning)}
+        </Text>
+      ))}
+      <View role="table" aria-label="What each kind of line takes">
+        {figures.kinds.map(({ kind, seconds, metres }) => (
+          <View key={kind} role="row" className="flex-row justify-between">
+            <Text role="cell" className="flex-1 font-label text-[14.5px] text-muted">
+              {MOVE_WORDS[kind]}
+            </Text>
+            <Text role="cell" className="w-[90px] text-right font-number text-[14.5px] tabular-nums text-ink">
+              {`${(seconds / 60).toFixed(1)} min`}
+            </Text>
+            <Text role="cell" className="w-[90px] text-right font-number text-[14.5px] tabular-nums text-ink">
+              {`${metres.toFixed(1)} m`}
+            </Text>
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}
+
+/** "Layers of 0.2 mm, 3 walls, 5 solid layers on top and 4 below, filled by 20 %." */
+function settingsWords(settings: (typeof LAYER_SETTINGS)[number]): string {
+  const { layerMm, walls, topLayers, bottomLayers, fillShare, lineMm } = settings;
+  return `Layers of ${layerMm} mm, ${walls} walls of ${lineMm} mm, ${topLayers} solid layers on top and ${bottomLayers} below, filled by ${Math.round(100 * fillShare)} %.`;
+}

@@ -1,0 +1,62 @@
+import { Pressable, ScrollView, Text, View } from 'react-native';
+
+import type { Vec3 } from '@core/part';
+import type { WayUp } from '@core/printing';
+
+import { LineDrawing } from '../shared/LineDrawing';
+import type { DrawnWay } from './useLayers';
+
+/** The part as it may lie, drawn, each with its reasons; a tap lays it down. */
+export function WayChoice({
+  ways,
+  down,
+  onChange,
+}: {
+  ways: readonly DrawnWay[];
+  down: Vec3;
+  onChange(way: WayUp): void;
+}) {
+  if (ways.length === 0) return null;
+  return (
+    <ScrollView horizontal showsHorizontalScrollIndicator={false}>
+      <View accessibilityRole="radiogroup" accessibilityLabel="Way up" className="flex-row gap-2">
+        {ways.map(({ way, picture }, index) => {
+          const chosen = isSame(way.down, down);
+          const reasons = reasonsOf(way);
+          return (
+            <Pressable
+              key={index}
+              accessibilityRole="radio"
+              accessibilityLabel={`${index === 0 ? 'Suggested. ' : ''}${reasons.join(', ')}`}
+              accessibilityState={{ checked: chosen }}
+              aria-checked={chosen}
+              onPress={() => onChange(way)}
+              className={`w-[148px] gap-1 rounded-lg border p-2 ${chosen ? 'border-2 border-green bg-card' : 'border-line bg-card'}`}
+            >
+              <View className="items-center border-b border-rule pb-1">
+                <LineDrawing picture={picture} size={96} />
+              </View>
+              {index === 0 ? <Text className="font-semibold text-[13px] text-green">Suggested</Text> : null}
+              {reasons.map((reason) => (
+                <Text key={reason} className="font-label text-[13px] leading-[17px] text-ink">
+                  {reason}
+                </Text>
+              ))}
+            </Pressable>
+          );
+        })}
+      </View>
+    </ScrollView>
+  );
+}
+
+const isSame = (one: Vec3, other: Vec3) => one[0] * other[0] + one[1] * other[1] + one[2] * other[2] > 0.9999;
+
+/** What speaks for and against a way, as short sentences. */
+function reasonsOf({ heightMm, footMm2, overhangMm2 }: WayUp): string[] {
+  return [
+    overhangMm2 < 1 ? 'nothing hangs over air' : `${overhangMm2.toFixed(0)} mm² hang over air`,
+    `${heightMm.toFixed(1)} mm high`,
+    footMm2 < 1 ? 'stands on next to nothing' : `stands on ${footMm2.toFixed(0)} mm²`,
+  ];
+}

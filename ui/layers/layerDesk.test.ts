@@ -1,0 +1,69 @@
+import { BoxGeometry } from 'three';
+
+import { weld } from '@core/part';
+import { LAYER_SETTINGS } from '@core/slice';
+
+import { LayerDesk } from './layerDesk';
+import type { LayWish } from './protocol';
+
+const block = () => {
+  const { index, attributes } = new BoxGeometry(20, 20, 10);
+  return weld({
+    positions: new Float32Array(attributes.position!.array),
+    indices: new Uint32Array(index!.array),
+  });
+};
+const wish: LayWish = {
+  down: [0, 0, -1],
+  machine: { id: 'bench-printer', name: 'Bench printer' },
+  material: { id: 'petg', name: 'PETG', density: 1.27 },
+  settings: LAYER_SETTINGS[1]!,
+};
+const atOnce = () => Promise.resolve();
+
+test('lays a block, tells its figures, and gives its job', async () => {
+  const desk = new LayerDesk(atOnce);
+  expect(await desk.gcode('Block', '2026-11-28T08:00:00Z')).toMatchObject({ ok: false });
+  await desk.setMesh(block());
+  const reply = await desk.lay(wish, () => {});
+  if (!reply?.ok) throw new Error(reply ? reply.fault.code : 'ended');
+  expect(reply.value.drawing.begins).toHaveLength(51);
+  expect(reply.value.figures.layers).toBe(50);
+  expect(reply.value.warnings).toEqual([]);
+  const job = await desk.gcode('Block', '2026-11-28T08:00:00Z');
+  expect(job.ok && job.value.split('\n').filter((line) => line.startsWith('; layer'))).toHaveLength(50);
+});
+
+test('a newer wish ends the one before it, and stopping ends it at once', async () => {
+  const waiting: (() => void)[] = [];
+  const clock = jest.spyOn(performance, 'now');
+  let now = 0;
+  // Every look at the clock is a second later, so that it rests after each step.
+  clock.mockImplementation(() => (now += 1000));
+  const desk = new LayerDesk(() => new Promise((resolve) => waiting.push(resolve)));
+  await desk.setMesh(block());
+  const shares: number[] = [];
+  const first = desk.lay(wish, (share) => shares.push(share));
+  expect(waiting).toHaveLength(1);
+  const second = desk.lay({ ...wish, settings: LAYER_SETTINGS[0]! }, () => {});
+  waiting.shift()!();
+  expect(await first).toBeNull();
+  await desk.cancel();
+  waiting.shift()!();
+  expect(await second).toBeNull();
+  expect(shares[0]).toBeGreaterThan(0);
+  clock.mockRestore();
+});
+
+test('comparing leaves the job that was laid', async () => {
+  const desk = new LayerDesk(atOnce);
+  await desk.setMesh(block());
+  const laid = await desk.lay(wish, () => {});
+  const other = await desk.compare({ ...wish, machine: { id: 'quick-printer', name: 'Quick printer' } });
+  if (!laid?.ok || !other?.ok) throw new Error('not laid');
+  expect(other.value.figures.minutes).toBeLessThan(0.8 * laid.value.figures.minutes);
+  const job = await desk.gcode('Block', '2026-11-28T08:00:00Z');
+  expect(job.ok && job.value).toContain('F2400');
+  const none = await desk.compare({ ...wish, machine: { id: 'casting-bench', name: 'Casting bench' } });
+  expect(none).toMatchObject({ ok: false, fault: { code: 'slice.noLayerMachine' } });
+});

@@ -1,0 +1,93 @@
+import { no, ok, type Fault, type Result } from '@core/fault';
+import type { WeldedMesh } from '@core/part';
+import {
+  drawingOf,
+  happeningsIn,
+  LayerBench,
+  layerMeans,
+  waysUp,
+  writeGcode,
+  type Job,
+  type LaidOut,
+  type WayUp,
+} from '@core/printing';
+
+import type { ComparedReply, LaidReply, LayerWorker, LayWish } from './protocol';
+
+/** It works so long at a stretch, ms; then whoever wants to stop it is heard. */
+const STRETCH_MS = 40;
+
+/** What the layer worker does, without the worker. */
+export class LayerDesk implements LayerWorker {
+  #mesh: WeldedMesh | null = null;
+  readonly #bench = new LayerBench();
+  #job: Job | null = null;
+  #run = 0;
+
+  /** @param rest lets other messages be heard. */
+  constructor(private readonly rest: () => Promise<void>) {}
+
+  async setMesh(mesh: WeldedMesh): Promise<void> {
+    this.#run += 1;
+    this.#mesh = mesh;
+    this.#job = null;
+  }
+
+  async waysUp(overhang: number): Promise<WayUp[]> {
+    return this.#mesh ? waysUp(this.#mesh, overhang) : [];
+  }
+
+  async lay(wish: LayWish, onProgress: (share: number) => void): Promise<Result<LaidReply, Fault> | null> {
+    const laid = await this.#lay(this.#bench, wish, onProgress);
+    if (!laid?.ok) {
+      if (laid) this.#job = null;
+      return laid;
+    }
+    const { job, figures, warnings, sliced } = laid.value;
+    this.#job = job;
+    return ok({ drawing: drawingOf(job), figures, warnings, happenings: happeningsIn(sliced) });
+  }
+
+  async compare(wish: LayWish): Promise<Result<ComparedReply, Fault> | null> {
+    const laid = await this.#lay(new LayerBench(), wish, () => {});
+    if (!laid?.ok) return laid;
+    const { figures, warnings } = laid.value;
+    return ok({ figures, warnings: warnings.filter(({ code }) => code !== 'slice.heightRounded').length });
+  }
+
+  async gcode(title: string, when: string): Promise<Result<string, Fault>> {
+    return this.#job ? writeGcode(this.#job, title, when) : no({ code: 'slice.notLaid' });
+  }
+
+  async cancel(): Promise<void> {
+    this.#run += 1;
+  }
+
+  async #lay(
+    bench: LayerBench,
+    { down, machine, material, settings }: LayWish,
+    onProgress: (share: number) => void,
+  ): Promise<Result<LaidOut, Fault> | null> {
+    this.#run += 1;
+    const run = this.#run;
+    if (!this.#mesh) return no({ code: 'slice.notLaid' });
+    const means = layerMeans(machine, material);
+    if (!means.ok) return means;
+    const work = bench.layOut({
+      ...means.value,
+      mesh: this.#mesh,
+      down,
+      settings,
+      density: material.density,
+    });
+    for (let since = performance.now(); ;) {
+      const step = work.next();
+      if (step.done) return step.value;
+      if (performance.now() - since < STRETCH_MS) continue;
+      onProgress(step.value);
+      await this.rest();
+      if (run !== this.#run) return null;
+      since = performance.now();
+    }
+  }
+}

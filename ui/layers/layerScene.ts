@@ -1,0 +1,272 @@
+import {
+  BufferAttribute,
+  BufferGeometry,
+  Color,
+  Group,
+  LineBasicMaterial,
+  LineDashedMaterial,
+  LineSegments,
+  Mesh,
+  MeshBasicMaterial,
+  OrthographicCamera,
+  PlaneGeometry,
+  Scene,
+  Vector2,
+  Vector3,
+  WebGLRenderer,
+} from 'three';
+import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
+import { LineMaterial } from 'three/examples/jsm/lines/LineMaterial.js';
+import { LineSegments2 } from 'three/examples/jsm/lines/LineSegments2.js';
+import { LineSegmentsGeometry } from 'three/examples/jsm/lines/LineSegmentsGeometry.js';
+
+import { MOVE_KINDS, type LayerDrawing, type MoveKind } from '@core/printing';
+
+import { colours } from '../theme/colours';
+
+/** How lines of a kind are drawn: weight and dashes tell them apart, as on a drawing. */
+export const PEN: Record<MoveKind, { px: number; colour: string; dashMm?: number }> = {
+  outerWall: { px: 2.8, colour: colours.ink },
+  innerWall: { px: 1.5, colour: colours.ink },
+  thinWall: { px: 2.2, colour: colours.ink },
+  gap: { px: 1, colour: colours.ink },
+  skin: { px: 0.8, colour: colours.muted },
+  bridge: { px: 2, colour: colours.green.DEFAULT, dashMm: 1.6 },
+  fill: { px: 1, colour: colours.slate.line },
+  support: { px: 1.2, colour: colours.rule, dashMm: 0.5 },
+  supportFace: { px: 1.2, colour: colours.rule, dashMm: 1 },
+  foot: { px: 1, colour: colours.rule },
+  travel: { px: 0.7, colour: colours.rust.DEFAULT, dashMm: 0.4 },
+};
+
+const TRAVEL = MOVE_KINDS.indexOf('travel');
+const OUTER = MOVE_KINDS.indexOf('outerWall');
+const FOOT = MOVE_KINDS.indexOf('foot');
+
+/** A job drawn layer by layer: the chosen layer in ink on tracing paper, what lies below it faint. */
+export class LayerScene {
+  readonly #renderer: WebGLRenderer;
+  readonly #scene = new Scene();
+  readonly #camera = new OrthographicCamera();
+  readonly #controls: OrbitControls;
+  readonly #below = new Group();
+  readonly #sheet = new Group();
+  #drawing: LayerDrawing | null = null;
+  /** How many points of the faint lines stand below each layer. */
+  #faintUpTo = new Uint32Array();
+  #layer = 0;
+  #travel = false;
+  #size = { width: 1, height: 1 };
+  #frame = 0;
+  #fromAbove = false;
+
+  constructor(canvas: HTMLCanvasElement) {
+    this.#renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true });
+    this.#camera.up.set(0, 0, 1);
+    this.#camera.near = -10_000;
+    this.#camera.far = 10_000;
+    this.#scene.add(this.#below, this.#sheet);
+    this.#controls = new OrbitControls(this.#camera, canvas);
+    this.#controls.enableDamping = false;
+    this.#controls.zoomToCursor = true;
+    this.#controls.addEventListener('change', () => this.invalidate());
+  }
+
+  resize(width: number, height: number, pixelRatio: number): void {
+    this.#size = { width: Math.max(1, width), height: Math.max(1, height) };
+    this.#renderer.setPixelRatio(pixelRatio);
+    this.#renderer.setSize(this.#size.width, this.#size.height, false);
+    this.fit();
+  }
+
+  setDrawing(drawing: LayerDrawing): void {
+    const before = this.#drawing;
+    this.#drawing = drawing;
+    this.#drawFaint(drawing);
+    if (!before || before.begins.length !== drawing.begins.length) this.fit();
+  }
+
+  show(layer: number, travel: boolean): void {
+    this.#layer = layer;
+    this.#travel = travel;
+    if (this.#drawing) this.#drawSheet(this.#drawing);
+  }
+
+  look(fromAbove: boolean): void {
+    this.#fromAbove = fromAbove;
+    this.fit();
+  }
+
+  #drawFaint(drawing: LayerDrawing): void {
+    clear(this.#below);
+    const { begins, x, y, kind, topMm } = drawing;
+    const points: number[] = [];
+    this.#faintUpTo = new Uint32Array(begins.length);
+    for (let layer = 0; layer + 1 < begins.length; layer += 1) {
+      for (let at = begins[layer]! + 1; at < begins[layer + 1]!; at += 1) {
+        if (kind[at] !== OUTER) continue;
+        points.push(x[at - 1]!, y[at - 1]!, topMm[layer]!, x[at]!, y[at]!, topMm[layer]!);
+      }
+      this.#faintUpTo[layer + 1] = points.length / 3;
+    }
+    const material = new LineBasicMaterial({
+      color: new Color(colours.slate.line),
+      transparent: true,
+      opacity: 0.35,
+    });
+    this.#below.add(new LineSegments(geometryOf(new Float32Array(points)), material));
+  }
+
+  #drawSheet(drawing: LayerDrawing): void {
+    clear(this.#sheet);
+    const { begins, x, y, kind, topMm } = drawing;
+    const layer = Math.min(this.#layer, begins.length - 2);
+    const z = topMm[layer]!;
+    const byKind = new Map<number, number[]>();
+    for (let at = begins[layer]! + 1; at < begins[layer + 1]!; at += 1) {
+      if (kind[at] === TRAVEL && !this.#travel) continue;
+      const points = byKind.get(kind[at]!) ?? [];
+      if (points.length === 0) byKind.set(kind[at]!, points);
+      points.push(x[at - 1]!, y[at - 1]!, z, x[at]!, y[at]!, z);
+    }
+    for (const [index, points] of byKind)
+      this.#sheet.add(drawn(new Float32Array(points), PEN[MOVE_KINDS[index]!]));
+    this.#sheet.add(this.#paper(drawing, z));
+    const faint = this.#below.children[0] as LineSegments | undefined;
+    faint?.geometry.setDrawRange(0, this.#faintUpTo[layer] ?? 0);
+    this.invalidate();
+  }
+
+  /** Tracing paper under the layer's lines: what lies below shines through. */
+  #paper(drawing: LayerDrawing, z: number): Mesh {
+    const [left, low, right, high] = reachOf(drawing);
+    const margin = 3;
+    const material = new MeshBasicMaterial({
+      color: new Color(colours.card),
+      transparent: true,
+      opacity: 0.55,
+      depthWrite: false,
+    });
+    const paper = new Mesh(new PlaneGeometry(right - left + 2 * margin, high - low + 2 * margin), material);
+    paper.position.set((left + right) / 2, (low + high) / 2, z - 0.02);
+    paper.renderOrder = 1;
+    return paper;
+  }
+
+  /** The whole job in view. */
+  fit(): void {
+    const { width, height } = this.#size;
+    if (!this.#drawing) return this.invalidate();
+    const [left, low, right, high] = reachOf(this.#drawing);
+    const top = this.#drawing.topMm.at(-1) ?? 0;
+    const centre = new Vector3((left + right) / 2, (low + high) / 2, top / 2);
+    const towards = this.#fromAbove ? new Vector3(0, -1e-5, 1) : new Vector3(-0.45, -1, 0.85);
+    this.#controls.target.copy(centre);
+    this.#camera.position.copy(centre).addScaledVector(towards.normalize(), 1000);
+    this.#camera.zoom = 1;
+    this.#camera.lookAt(centre);
+    this.#camera.updateMatrixWorld();
+    let [across, up] = [1, 1];
+    for (const x of [left, right]) {
+      for (const y of [low, high]) {
+        for (const z of [0, top]) {
+          const seen = new Vector3(x, y, z).applyMatrix4(this.#camera.matrixWorldInverse);
+          across = Math.max(across, 2 * Math.abs(seen.x));
+          up = Math.max(up, 2 * Math.abs(seen.y));
+        }
+      }
+    }
+    const mmPerPx = 1.12 * Math.max(across / width, up / height);
+    this.#camera.left = (-width / 2) * mmPerPx;
+    this.#camera.right = (width / 2) * mmPerPx;
+    this.#camera.top = (height / 2) * mmPerPx;
+    this.#camera.bottom = (-height / 2) * mmPerPx;
+    this.#camera.updateProjectionMatrix();
+    this.#controls.update();
+    this.invalidate();
+  }
+
+  zoom(factor: number): void {
+    this.#camera.zoom = Math.min(Math.max(this.#camera.zoom * factor, 0.2), 60);
+    this.#camera.updateProjectionMatrix();
+    this.invalidate();
+  }
+
+  /** Where on the chosen layer a point of the view lies, mm, and how much a pixel is; null if it looks along the layer. */
+  placeAt(px: { x: number; y: number }): { x: number; y: number; mmPerPx: number } | null {
+    if (!this.#drawing) return null;
+    const { width, height } = this.#size;
+    const at = new Vector2((2 * px.x) / width - 1, 1 - (2 * px.y) / height);
+    const from = new Vector3(at.x, at.y, -1).unproject(this.#camera);
+    const way = new Vector3(at.x, at.y, 1).unproject(this.#camera).sub(from);
+    if (Math.abs(way.z) < 1e-6) return null;
+    const z = this.#drawing.topMm[this.#layer] ?? 0;
+    from.addScaledVector(way, (z - from.z) / way.z);
+    const mmPerPx = (this.#camera.right - this.#camera.left) / width / this.#camera.zoom;
+    return { x: from.x, y: from.y, mmPerPx };
+  }
+
+  invalidate(): void {
+    if (this.#frame) return;
+    this.#frame = requestAnimationFrame(() => {
+      this.#frame = 0;
+      this.#sheet.traverse((object) => {
+        const { material } = object as Mesh;
+        if (material instanceof LineMaterial) material.resolution.set(this.#size.width, this.#size.height);
+      });
+      this.#renderer.render(this.#scene, this.#camera);
+    });
+  }
+
+  dispose(): void {
+    cancelAnimationFrame(this.#frame);
+    clear(this.#below);
+    clear(this.#sheet);
+    this.#controls.dispose();
+    this.#renderer.dispose();
+  }
+}
+
+function drawn(points: Float32Array, { px, colour, dashMm }: (typeof PEN)[MoveKind]) {
+  if (px <= 1 || dashMm) {
+    const material = dashMm
+      ? new LineDashedMaterial({ color: new Color(colour), dashSize: dashMm, gapSize: dashMm })
+      : new LineBasicMaterial({ color: new Color(colour) });
+    const thin = new LineSegments(geometryOf(points), material);
+    if (dashMm) thin.computeLineDistances();
+    thin.renderOrder = 2;
+    return thin;
+  }
+  const material = new LineMaterial({ color: new Color(colour).getHex(), linewidth: px });
+  const thick = new LineSegments2(new LineSegmentsGeometry().setPositions(points), material);
+  thick.renderOrder = 3;
+  return thick;
+}
+
+function geometryOf(points: Float32Array): BufferGeometry {
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new BufferAttribute(points, 3));
+  return geometry;
+}
+
+/** What the part takes of the bed, without what is laid round its foot. */
+function reachOf({ x, y, kind }: LayerDrawing): [number, number, number, number] {
+  let [left, low, right, high] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (let at = 0; at < x.length; at += 1) {
+    if (kind[at] === TRAVEL || kind[at] === FOOT) continue;
+    left = Math.min(left, x[at]!);
+    right = Math.max(right, x[at]!);
+    low = Math.min(low, y[at]!);
+    high = Math.max(high, y[at]!);
+  }
+  return left > right ? [0, 0, 1, 1] : [left, low, right, high];
+}
+
+function clear(group: Group): void {
+  for (const child of [...group.children]) {
+    const { geometry, material } = child as Mesh;
+    geometry.dispose();
+    for (const one of [material].flat()) one.dispose();
+    group.remove(child);
+  }
+}

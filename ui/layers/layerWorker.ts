@@ -1,0 +1,21 @@
+import { proxy, wrap } from 'comlink';
+
+import type { LayerWorker } from './protocol';
+
+let worker: LayerWorker | null = null;
+
+/** The one worker for layers; it is started when it is first needed. */
+export function layerWorker(): LayerWorker {
+  if (worker) return worker;
+  const remote = wrap<LayerWorker>(new Worker(new URL('./layers.worker', window.location.href)));
+  worker = {
+    setMesh: (mesh) => remote.setMesh(mesh),
+    waysUp: (overhang) => remote.waysUp(overhang),
+    // Calls go through as they are; progress alone is called back.
+    lay: (wish, onProgress) => remote.lay(wish, proxy(onProgress)),
+    compare: (wish) => remote.compare(wish),
+    gcode: (title, when) => remote.gcode(title, when),
+    cancel: () => remote.cancel(),
+  };
+  return worker;
+}

@@ -1,0 +1,26 @@
+import { expose, transfer } from 'comlink';
+
+import { LayerDesk } from './layerDesk';
+import type { LayerWorker } from './protocol';
+
+const desk = new LayerDesk(() => new Promise((resolve) => setTimeout(resolve)));
+
+const worker: LayerWorker = {
+  setMesh: (mesh) => desk.setMesh(mesh),
+  waysUp: (overhang) => desk.waysUp(overhang),
+  lay: async (wish, onProgress) => {
+    const reply = await desk.lay(wish, onProgress);
+    if (!reply?.ok) return reply;
+    const { begins, topMm, heightMm, seconds, x, y, kind, width, speed } = reply.value.drawing;
+    const arrays = [begins, topMm, heightMm, seconds, x, y, kind, width, speed];
+    return transfer(
+      reply,
+      arrays.map(({ buffer }) => buffer as ArrayBuffer),
+    );
+  },
+  compare: (wish) => desk.compare(wish),
+  gcode: (title, when) => desk.gcode(title, when),
+  cancel: () => desk.cancel(),
+};
+
+expose(worker);

@@ -1,0 +1,38 @@
+import type { Fault, Result } from '@core/fault';
+import type { Vec3, WeldedMesh } from '@core/part';
+import type { Happening, JobFigures, LayerDrawing, WayUp } from '@core/printing';
+import type { LayerSettings, LayerWarning } from '@core/slice';
+
+/** How a part is to be laid in layers. */
+export interface LayWish {
+  down: Vec3;
+  machine: { id: string; name: string };
+  material: { id: string; name: string; density: number };
+  settings: LayerSettings;
+}
+
+/** What came of it, as the screen shows it. */
+export interface LaidReply {
+  drawing: LayerDrawing;
+  figures: JobFigures;
+  warnings: LayerWarning[];
+  happenings: Happening[];
+}
+
+/** One of several ways to make it, for the table. */
+export interface ComparedReply {
+  figures: JobFigures;
+  warnings: number;
+}
+
+/** The worker that lays parts in layers, as the screen sees it. A newer wish ends the one before it: that one comes back as null. */
+export interface LayerWorker {
+  setMesh(mesh: WeldedMesh): Promise<void>;
+  waysUp(overhang: number): Promise<WayUp[]>;
+  lay(wish: LayWish, onProgress: (share: number) => void): Promise<Result<LaidReply, Fault> | null>;
+  /** The figures of other machines or settings; nothing of it is kept. */
+  compare(wish: LayWish): Promise<Result<ComparedReply, Fault> | null>;
+  /** The job last laid, as G-code. */
+  gcode(title: string, when: string): Promise<Result<string, Fault>>;
+  cancel(): Promise<void>;
+}

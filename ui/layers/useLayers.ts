@@ -1,0 +1,112 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+
+import type { Body, Laying, Picture } from '@core/model';
+import { AS_IT_STANDS, layerMachineOf, type WayUp } from '@core/printing';
+import { layerSettingsOf, type LayerSettings } from '@core/slice';
+import { materialOf } from '@core/standards';
+import { programFaultOf, sentenceOf, type ProgramFault } from '@core/wording';
+import { machineIn } from '@core/workshop';
+
+import { useRepairContext } from '../inRepair/useRepairContext';
+import { workbench } from '../solid/useSolid';
+import { layerWorker } from './layerWorker';
+import type { LaidReply, LayWish } from './protocol';
+
+/** How a spare lies and is laid if nobody has chosen. */
+const USUAL: Laying = { down: [...AS_IT_STANDS], settings: 'everyday', support: 'none', foot: 'skirt' };
+
+/** A way to lay it, with its picture. */
+export interface DrawnWay {
+  way: WayUp;
+  picture: Picture | null;
+}
+
+export type LayersState =
+  | { kind: 'working'; share: number }
+  | { kind: 'laid'; reply: LaidReply }
+  | { kind: 'stopped' }
+  | { kind: 'refused'; sentence: string }
+  /** Nobody's input: told with a report. */
+  | { kind: 'broken'; fault: ProgramFault };
+
+/** Settings as they are chosen for a body. */
+export function settingsFor(laying: Laying): LayerSettings {
+  const { support, foot } = laying;
+  return { ...layerSettingsOf(laying.settings), support, foot };
+}
+
+/** How many ways of lying are drawn. */
+const DRAWN_WAYS = 4;
+
+/** Lays a spare in layers whenever its shape, or how it is to be laid, has changed. */
+export function useLayers(body: Body) {
+  const { repair, numbers, solid } = useRepairContext();
+  const laying = body.laying ?? USUAL;
+  const shown = solid.bodies.find(({ bodyId }) => bodyId === body.id);
+  const build = shown?.build ?? null;
+  const [state, setState] = useState<LayersState>({ kind: 'working', share: 0 });
+  const [ways, setWays] = useState<DrawnWay[]>([]);
+  const [attempt, setAttempt] = useState(0);
+  const { name, id } = machineIn(numbers.workshop, repair.head.machineId);
+  const material = materialOf(repair.head.materialId);
+  const wish: LayWish = {
+    down: laying.down,
+    machine: { id, name },
+    material: { id: material.id, name: material.name, density: material.density },
+    settings: settingsFor(laying),
+  };
+  const wishNow = useRef(wish);
+  wishNow.current = wish;
+  const key = JSON.stringify(wish);
+  const meshOf = useRef<string | null>(null);
+
+  useEffect(() => {
+    if (build === null) return;
+    let current = true;
+    const show = (next: LayersState) => {
+      if (current) setState(next);
+    };
+    const run = async () => {
+      show({ kind: 'working', share: 0 });
+      const worker = layerWorker();
+      const mesh = `${body.id}:${build}:${repair.head.machineId}`;
+      if (meshOf.current !== mesh) {
+        const fetched = await workbench.ask.layerMesh(body.id);
+        if (!current) return;
+        if (!fetched.ok) return show({ kind: 'refused', sentence: sentenceOf(fetched.fault) });
+        await worker.setMesh(fetched.value);
+        meshOf.current = mesh;
+        const overhang = layerMachineOf(wishNow.current.machine.id)?.overhang ?? Math.PI / 4;
+        void drawnWays(body.id, await worker.waysUp(overhang), (drawn) => current && setWays(drawn));
+      }
+      const reply = await worker.lay(wishNow.current, (share) => show({ kind: 'working', share }));
+      if (!reply) return show({ kind: 'stopped' });
+      show(
+        reply.ok
+          ? { kind: 'laid', reply: reply.value }
+          : { kind: 'refused', sentence: sentenceOf(reply.fault) },
+      );
+    };
+    run().catch((thrown: unknown) => {
+      show({ kind: 'broken', fault: programFaultOf(thrown, 'the layers', new Date().toISOString()) });
+    });
+    return () => {
+      current = false;
+      void layerWorker().cancel();
+    };
+  }, [build, key, attempt, body.id, repair.head.machineId]);
+
+  const stop = useCallback(() => void layerWorker().cancel(), []);
+  const again = useCallback(() => setAttempt((count) => count + 1), []);
+  return { state, ways, laying, wish, stop, again, ready: build !== null };
+}
+
+async function drawnWays(bodyId: string, ways: WayUp[], show: (drawn: DrawnWay[]) => void): Promise<void> {
+  const few = ways.slice(0, DRAWN_WAYS);
+  show(few.map((way) => ({ way, picture: null })));
+  const pictures = await workbench.ask.lyingPictures(
+    bodyId,
+    few.map(({ down }) => down),
+  );
+  show(few.map((way, index) => ({ way, picture: pictures[index] ?? null })));
+}
