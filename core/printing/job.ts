@@ -158,21 +158,26 @@ function timed(layer: JobLayer, machine: LayerMachine, leastSeconds: number): vo
   let stops = layer.heightMm / speeds.rise;
   for (const one of layer.drawnBack) if (one) stops += (2 * retractMm) / retractSpeed;
   const sum = () => layer.seconds.reduce((all, one) => all + one, 0) + stops;
-  layer.seconds = secondsOfMoves(layer, acceleration, junctionSpeed);
-  layer.allSeconds = sum();
-  if (layer.allSeconds >= leastSeconds || layer.x.length < 2) return;
-  let lines = 0;
-  layer.seconds.forEach((seconds, move) => {
-    if (layer.kind[move] !== TRAVEL) lines += seconds;
-  });
-  // What is missing is added to the lines alone.
-  const share = lines / (lines + leastSeconds - layer.allSeconds);
-  layer.kind.forEach((kind, move) => {
-    if (kind !== TRAVEL)
-      layer.speed[move] = Math.max(Math.min(SLOWEST, layer.speed[move]!), layer.speed[move]! * share);
-  });
-  layer.seconds = secondsOfMoves(layer, acceleration, junctionSpeed);
-  layer.allSeconds = sum();
+  const time = () => {
+    layer.seconds = secondsOfMoves(layer, acceleration, junctionSpeed);
+    layer.allSeconds = sum();
+  };
+  time();
+  // Slower lines take less than their share of speeding up: a second and third time come near.
+  for (let pass = 0; pass < 3 && layer.allSeconds < leastSeconds && layer.x.length > 1; pass += 1) {
+    let lines = 0;
+    layer.seconds.forEach((seconds, move) => {
+      if (layer.kind[move] !== TRAVEL) lines += seconds;
+    });
+    // What is missing is added to the lines alone.
+    const share = lines / (lines + leastSeconds - layer.allSeconds);
+    layer.kind.forEach((kind, move) => {
+      if (kind !== TRAVEL) {
+        layer.speed[move] = Math.max(Math.min(SLOWEST, layer.speed[move]!), layer.speed[move]! * share);
+      }
+    });
+    time();
+  }
 }
 
 /** Moves as they are gathered. */

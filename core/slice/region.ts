@@ -21,6 +21,9 @@ export const PER_MM = 1e4;
 /** Corners sharper than 2 × asin(1 / this) are cut off when an area is moved outwards: sharper than 60°. */
 const MITER_LIMIT = 2;
 
+/** How near outlines stay to those of the mesh, mm: a triangle's diagonal leaves corners that say nothing. */
+const WITHIN_MM = 0.0015;
+
 /** Corners nearer than this to the line between their neighbours are left out, mm: the rounding of a mesh in single precision. */
 const STRAIGHT_MM = 2e-5;
 
@@ -43,8 +46,14 @@ export function areaWithin({ points, begins }: Contours): Area {
     // Where a height touches a level face, loops without any breadth are met; the clipper can't take them.
     if (path.length >= 3) paths.push(path);
   }
-  return Clipper.union(paths, FillRule.NonZero).map((path) => Clipper.trimCollinear(path, false));
+  return simplified(Clipper.union(paths, FillRule.NonZero), WITHIN_MM);
 }
+
+/** With fewer corners, no farther from what it was than so many mm (Ramer, 1972; Douglas & Peucker, 1973). */
+export const simplified = (area: Area, mm: number): Area =>
+  Clipper.ramerDouglasPeuckerPaths(area, mm * PER_MM)
+    .map((path) => Clipper.trimCollinear(path, false))
+    .filter((path) => path.length >= 3);
 
 /** Between two triangles of one flat face a line goes on straight: such a corner is none, whatever its rounding. */
 function isOnTheWay(points: Float64Array, before: number, at: number, after: number): boolean {
@@ -60,8 +69,37 @@ export function grown(area: Area, mm: number): Area {
   return Clipper.inflatePaths(area, mm * PER_MM, JoinType.Miter, EndType.Polygon, MITER_LIMIT);
 }
 
-/** What is left of an area where it is at least twice so many mm broad. */
-export const opened = (area: Area, mm: number): Area => grown(grown(area, -mm), mm);
+/** What is left of an area where it is at least twice so many mm broad; the same list where that is all of it. */
+export function opened(area: Area, mm: number): Area {
+  const shrunk = grown(area, -mm);
+  return isBroad(area, shrunk, mm) ? area : grown(shrunk, mm);
+}
+
+/**
+ * Whether nothing of an area is narrower than twice so many mm, told from the area moved inwards by that much: as long as no side vanishes and no two
+ * meet, its area is A - P d + d² Σ tan(θ / 2), with the perimeter P and the turns θ at its corners (Steiner's formula for corners that stay
+ * corners).
+ */
+export function isBroad(area: Area, shrunk: Area, mm: number): boolean {
+  // What is just twice as broad has vanished without a trace in the sum.
+  if (shrunk.length !== area.length) return false;
+  let [perimeter, corners] = [0, 0];
+  for (const path of area) {
+    for (let at = 0; at < path.length; at += 1) {
+      const before = path[at === 0 ? path.length - 1 : at - 1]!;
+      const here = path[at]!;
+      const after = path[at === path.length - 1 ? 0 : at + 1]!;
+      const [ax, ay] = [here.x - before.x, here.y - before.y];
+      const [bx, by] = [after.x - here.x, after.y - here.y];
+      const length = Math.hypot(bx, by);
+      perimeter += length;
+      // tan of half an angle: sine by one and the cosine.
+      corners += (ax * by - ay * bx) / (Math.hypot(ax, ay) * length + ax * bx + ay * by || Infinity);
+    }
+  }
+  const expected = areaMm2(area) - (perimeter / PER_MM) * mm + corners * mm * mm;
+  return Math.abs(areaMm2(shrunk) - expected) < 1e-4 + (2e-6 * perimeter) / PER_MM;
+}
 
 export const both = (one: Area, other: Area): Area =>
   one.length === 0 || other.length === 0 ? [] : Clipper.intersect(one, other, FillRule.NonZero);

@@ -42,11 +42,15 @@ export function skinsOf(
 const range = (from: number, to: number): number[] =>
   Array.from({ length: Math.max(0, to - from + 1) }, (_, index) => from + index);
 
-/** What of a layer has nothing under it, but for the narrow rim that a slope leaves. */
-export function overAir(region: Area, below: Area, lineMm: number): Area {
+/** What of a layer has nothing under it, but for a hair. */
+export function overAir(region: Area, below: Area): Area {
   if (region === below) return [];
-  return opened(without(region, grown(below, 0.05)), lineMm / 2);
+  const air = without(region, grown(below, HAIR_MM));
+  return isNothing(air) ? [] : air;
 }
+
+/** A rim that reaches out no farther than this is none, mm. */
+const HAIR_MM = 0.05;
 
 /**
  * Where columns have to stand, layer by layer, to hold up what would be laid in air.

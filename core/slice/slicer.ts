@@ -169,7 +169,7 @@ export class Slicer {
     const warnings: LayerWarning[] = [...this.#thinPlaces(), ...this.#heightRounded(settings)];
     for (const [layer, region] of regions.entries()) {
       const below = layer > 0 ? under[layer] : undefined;
-      const air = below ? overAir(region, below, lineMm) : [];
+      const air = below ? overAir(region, below) : [];
       const found = below && air.length > 0 ? bridgesOf(air, walls[layer]!.inside, below, lineMm) : [];
       bridges.push(found.filter(({ anchored }) => anchored));
       held.push(
@@ -187,7 +187,11 @@ export class Slicer {
           });
         }
       }
-      if (below) warnings.push(...this.#inAir(layer, region, below, held[layer]!, reachMm, support));
+      // A bridge that is too long is told as that.
+      const bridged = found.filter(({ anchored }) => anchored).flatMap(({ over }) => over);
+      if (below && air.length > 0 && support === 'none') {
+        warnings.push(...this.#inAir(layer, region, below, without(air, bridged), reachMm));
+      }
       if (layer % 20 === 19) yield 0.65 + (0.1 * layer) / regions.length;
     }
     this.#stages.bridges = bridges;
@@ -225,18 +229,10 @@ export class Slicer {
   }
 
   /** Pieces that begin with nothing under them, and rims that reach out too far. */
-  #inAir(
-    layer: number,
-    region: Area,
-    below: Area,
-    held: Area,
-    reachMm: number,
-    support: string,
-  ): LayerWarning[] {
-    if (region === below || support !== 'none') return [];
+  #inAir(layer: number, region: Area, below: Area, air: Area, reachMm: number): LayerWarning[] {
     const { tops, heights } = this.#stages as Stages;
     const bottom = tops[layer]! - heights[layer]!;
-    const out = opened(without(without(region, grown(below, reachMm + 0.05)), held), 0.1);
+    const out = opened(without(air, grown(below, reachMm + 0.05)), 0.1);
     if (isNothing(out)) return [];
     return piecesOf(out).flatMap((piece): LayerWarning[] => {
       const mm2 = areaMm2(piece);

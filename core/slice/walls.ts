@@ -2,7 +2,7 @@ import type { Path64 } from 'clipper2-ts';
 
 import { middleLines } from './middleLines';
 import type { LayerPath } from './paths';
-import { areaMm2, grown, isNothing, opened, PER_MM, without, type Area } from './region';
+import { areaMm2, grown, isBroad, isNothing, opened, PER_MM, simplified, without, type Area } from './region';
 
 /** The walls of one layer, and what they leave. */
 export interface Walls {
@@ -13,6 +13,9 @@ export interface Walls {
   /** Places that are too thin to be made, mm. */
   tooThin: { at: [number, number]; widthMm: number }[];
 }
+
+/** How near inner walls keep to a parallel of the outer one, mm. */
+const INNER_WITHIN_MM = 0.004;
 
 /** What is left of rounding along an edge is narrower than this, mm. */
 const HAIR_MM = 0.01;
@@ -33,10 +36,11 @@ export function wallsOf(area: Area, count: number, lineMm: number): Walls {
   const tooThin: Walls['tooThin'] = [];
   let inside = area;
   for (let wall = 0; wall < count && inside.length > 0; wall += 1) {
-    const next = grown(inside, -lineMm);
+    const shrunk = grown(inside, -lineMm);
+    const next = simplified(shrunk, INNER_WITHIN_MM);
     const kind = wall === 0 ? 'outerWall' : 'innerWall';
     for (const path of grown(next, lineMm / 2)) paths.push(loopOf(path, kind, lineMm));
-    const left = leftOf(inside, grown(next, lineMm));
+    const left = isBroad(inside, shrunk, lineMm) ? [] : leftOf(inside, grown(next, lineMm));
     if (left.length > 0) {
       const middle = middleLines(left, {
         narrowestMm: (wall === 0 ? NARROWEST_ALONE : NARROWEST_BETWEEN) * lineMm,
@@ -54,7 +58,7 @@ export function wallsOf(area: Area, count: number, lineMm: number): Walls {
 
 /** What an area has more than its covered part, but for hairs along their common edge. */
 export function leftOf(area: Area, covered: Area): Area {
-  if (Math.abs(areaMm2(area) - areaMm2(covered)) < 1e-3) return [];
+  if (area === covered || Math.abs(areaMm2(area) - areaMm2(covered)) < 1e-3) return [];
   const left = opened(without(area, covered), HAIR_MM);
   return isNothing(left) ? [] : left;
 }

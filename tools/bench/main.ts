@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
+import { startKernel } from '@core/kernel';
 import { readRepairFile, type Repair } from '@core/model';
 
 import { apiFigures } from './api';
@@ -12,6 +13,7 @@ import { sizeFigures } from './sizes';
 import { manyRepairsFigures } from './manyRepairs';
 import { realPartFigures } from './realParts';
 import { shapeFigures } from './shapes';
+import { slicingFigures } from './slicing';
 import { thinWallFigures } from './thinWalls';
 import { solidFigures } from './solids';
 
@@ -26,6 +28,7 @@ async function main(): Promise<void> {
     ...(await shapeFigures()),
     ...(await realPartFigures()),
     ...thinWallFigures(),
+    ...(await slicingFigures(await startKernel())),
     ...(await apiFigures(wheel)),
     ...(await manyRepairsFigures(wheel)),
     ...firstScreenFigures(),

@@ -106,6 +106,23 @@ test('spares of one name, or of names without Latin letters, have files of their
   expect(stderr.match(/its own are called spare-[23]/g)).toHaveLength(2);
 }, 60_000);
 
+test('a spare is laid in layers for a printer by name, with its job', () => {
+  const folder = join(out, 'layers');
+  const slice = (...rest: string[]) => cli('slice', 'demo/repairs/rack-wheel.json', '--out', folder, ...rest);
+  const { status, stdout, stderr } = slice('--machine', 'Quick printer', '--settings', 'draft');
+  expect({ status, stderr }).toEqual({ status: 0, stderr: '' });
+  const line = JSON.parse(stdout) as Record<string, number | string | { sentence: string }[]>;
+  expect(line).toMatchObject({ body: 'Wheel', machine: 'Quick printer', settings: 'Draft', layers: 29 });
+  for (const figure of ['minutes', 'metres', 'grams']) expect(line[figure]).toBeGreaterThan(0);
+  for (const { sentence } of line.warnings as { sentence: string }[]) expect(sentence).toMatch(/[.]$/);
+  expect(readdirSync(folder)).toEqual([line.file]);
+  const job = readFileSync(join(folder, String(line.file)), 'utf8');
+  expect(job.match(/^; layer /gm)).toHaveLength(29);
+  const unknown = slice('--machine', 'Loom');
+  expect(unknown.status).toBe(2);
+  expect(unknown.stderr).toContain('There are: Bench printer, Quick printer, Wide printer.');
+}, 60_000);
+
 test('working sizes with their trails', () => {
   const { status, stdout } = cli('sizes', 'demo/repairs/rack-wheel.json');
   expect(status).toBe(0);

@@ -1,0 +1,66 @@
+import { readFileSync } from 'node:fs';
+
+import { goTo, partIsBuilt } from './support/acts';
+import { expect, test } from './support/workshop';
+
+test('a spare is laid in layers: way up, layers looked at, other settings, printers compared, the job saved', async ({
+  page,
+  workshop,
+}) => {
+  const id = await workshop.open('rack-wheel');
+  await page.goto(`${workshop.address}/repair/${id}/shape`);
+  await partIsBuilt(page);
+  await goTo(page, 'Make');
+  await page.getByRole('button', { name: 'Lay it in layers' }).click();
+  await expect(page.getByText(/^Layer 40 of 40, up to 8\.00 mm/)).toBeVisible({ timeout: 90_000 });
+  await expect(page.getByText(/min for 40 layers; .*Longest: solid layers/)).toBeVisible();
+
+  // The groove begins to close over air: its height says so.
+  await expect(page.getByText(/^At 6\.00 mm above the bed .* reach out over air/)).toBeVisible();
+  const rule = page.getByRole('slider', { name: 'Layer' });
+  await rule.fill('30');
+  await expect(page.getByText(/^Layer 31 of 40, up to 6\.20 mm/)).toContainText('reaches out over air');
+  await rule.press('ArrowUp');
+  await expect(page.getByText(/^Layer 32 of 40/)).toBeVisible();
+  await page.getByRole('button', { name: 'From above' }).click();
+  const box = (await page.getByRole('img', { name: /^Layer 32 of 40/ }).boundingBox())!;
+  await page.mouse.click(box.x + box.width / 2, box.y + 4 + box.height / 2);
+  await expect(page.getByText('Nothing is laid here in this layer.')).toBeVisible();
+
+  // Supports take away the warning, and are kept with the repair.
+  await page.getByRole('radio', { name: 'Everywhere' }).click();
+  await expect(page.getByText(/min for 40 layers/)).toBeVisible({ timeout: 90_000 });
+  await expect(page.getByText(/reach out over air/)).toHaveCount(0);
+  await expect(page.getByRole('row', { name: /^supports/ })).toBeVisible();
+  await page.getByRole('radio', { name: 'Draft' }).click();
+  await expect(page.getByText(/^Layer \d+ of 29/)).toBeVisible({ timeout: 90_000 });
+  await expect(page.getByRole('radio', { name: /^Suggested\. / })).toBeChecked();
+
+  await page.getByRole('button', { name: 'Compare printers and settings' }).click();
+  const table = page.getByRole('table', { name: 'What each way of making takes' });
+  await expect(table.getByRole('row')).toHaveCount(7, { timeout: 120_000 });
+  const minutes = async (name: string) => {
+    const words = await table.getByRole('row', { name }).innerText();
+    const [, hours = '0', rest] = /(?:(\d+) h )?(\d+) min/.exec(words)!;
+    return 60 * Number(hours) + Number(rest);
+  };
+  expect(await minutes('Quick printer, draft')).toBeLessThan(await minutes('Bench printer, draft'));
+
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the job (G-code)' }).click();
+  const job = readFileSync(await (await saved).path(), 'utf8');
+  expect(job).toMatch(/^; Even Spare job: Rack wheel, /);
+  expect(job.match(/^; layer /gm)).toHaveLength(29);
+
+  await page.reload();
+  await expect(page.getByRole('radio', { name: 'Everywhere' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: 'Draft' })).toBeChecked();
+});
+
+test('a material that does not come as filament is told, with what to do', async ({ page, workshop }) => {
+  const id = await workshop.open('loom-spool-holder');
+  await page.goto(`${workshop.address}/repair/${id}/layers`);
+  await expect(page.getByText(/does not come as filament\. Choose a plastic that does/)).toBeVisible({
+    timeout: 90_000,
+  });
+});
