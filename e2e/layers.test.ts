@@ -57,10 +57,10 @@ test('a spare is laid in layers: way up, layers looked at, other settings, print
   await expect(page.getByRole('radio', { name: 'Draft' })).toBeChecked();
 });
 
-test('a material that does not come as filament is told, with what to do', async ({ page, workshop }) => {
+test('a machine that lays no layers is told, with what to do', async ({ page, workshop }) => {
   const id = await workshop.open('loom-spool-holder');
   await page.goto(`${workshop.address}/repair/${id}/layers`);
-  await expect(page.getByText(/does not come as filament\. Choose a plastic that does/)).toBeVisible({
+  await expect(page.getByText(/lays no layers\. Choose a layer printer/)).toBeVisible({
     timeout: 90_000,
   });
 });

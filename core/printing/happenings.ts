@@ -23,7 +23,10 @@ export function happeningsIn({ layers, warnings }: Pick<Sliced, 'layers' | 'warn
   }
   for (const warning of warnings) {
     if (!('at' in warning)) continue;
-    const layer = layers.findIndex(({ topMm }) => topMm >= warning.at[2] - 1e-6);
+    // What hangs over air is told by the underside of its layer, all else by its upper side.
+    const isUnder = warning.code === 'slice.inAir' || warning.code === 'slice.overhang';
+    const z = warning.at[2] + (isUnder ? 1e-6 : -1e-6);
+    const layer = layers.findIndex(({ topMm }) => topMm > z);
     if (layer >= 0) found.push({ layer, what: warning.code });
   }
   return found.sort((a, b) => a.layer - b.layer);

@@ -1,6 +1,7 @@
 import {
   AS_IT_STANDS,
   faultInGcode,
+  happeningsIn,
   jobFigures,
   LAYER_MACHINES,
   LAYER_MATERIALS,
@@ -127,6 +128,8 @@ describe('what is laid', () => {
     const bare = laid(wish(mushroom));
     expect(bare.warnings.map(({ code }) => code)).toEqual(['slice.overhang']);
     expect(layerWarningSentence(bare.warnings[0]!)).toContain('10.00 mm above the bed');
+    // The layer that lies on 10 mm is the fifty-first.
+    expect(happeningsIn(bare.sliced)).toContainEqual({ layer: 50, what: 'slice.overhang' });
     const held = laid(wish(mushroom, { ...everyday, support: 'bed' }));
     expect(held.warnings).toEqual([]);
     expect(kinds(held.sliced, 5)).toContain('support');

@@ -2,8 +2,16 @@ import { evaluateRepair } from '@core/fit';
 import type { Kernel } from '@core/kernel';
 import { layerMeshOf } from '@core/make';
 import { laidDown, LAYER_MACHINES } from '@core/printing';
-import { areaOf, contoursAt, cutTable, LAYER_SETTINGS, Slicer, volumeOf } from '@core/slice';
-import { areaMm2, areaWithin } from '@core/slice/region';
+import {
+  areaMm2,
+  areaOf,
+  areaWithin,
+  contoursAt,
+  cutTable,
+  LAYER_SETTINGS,
+  Slicer,
+  volumeOf,
+} from '@core/slice';
 import { BodyBuilder } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
 import { LONG } from '@core/testing/long';

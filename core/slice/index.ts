@@ -1,3 +1,4 @@
+export { areaMm2, areaWithin } from './region';
 export { areaOf, contoursAt, cutTable, type Contours } from './contours';
 export { lengthOf, PATH_KINDS, volumeOf, type LayerPath, type PathKind, type SlicedLayer } from './paths';
 export {

@@ -15,6 +15,8 @@ import type { ComparedReply, LayWish } from './protocol';
 interface Row {
   id: string;
   name: string;
+  /** What it differs in, in a word. */
+  short: string;
   reply: ComparedReply | null;
   sentence: string | null;
   chosen: boolean;
@@ -48,6 +50,7 @@ export function CompareMakes({ wish }: { wish: LayWish }) {
       found.push({
         id: `${one.machine.id} ${one.settings.id}`,
         name: `${one.machine.name}, ${one.settings.name.toLowerCase()}`,
+        short: index < machines.length ? one.machine.name.split(' ')[0]! : one.settings.name,
         reply: reply.ok ? reply.value : null,
         sentence: reply.ok ? null : sentenceOf(reply.fault),
         chosen: JSON.stringify(one) === key,
@@ -106,7 +109,7 @@ function TableRow({ cells, head, chosen }: { cells: string[]; head?: boolean; ch
         <Text
           key={index}
           role={head ? 'columnheader' : 'cell'}
-          className={`${index === 0 ? 'flex-1' : 'w-[76px] text-right'} ${head ? 'font-label text-muted' : chosen ? 'font-semibold text-ink' : 'font-number text-ink'} text-[14.5px] tabular-nums`}
+          className={`${index === 0 ? 'flex-1' : 'w-[62px] text-right'} ${head ? 'font-label text-muted' : chosen ? 'font-semibold text-ink' : 'font-number text-ink'} text-[14.5px] tabular-nums`}
         >
           {cell}
         </Text>
@@ -117,42 +120,58 @@ function TableRow({ cells, head, chosen }: { cells: string[]; head?: boolean; ch
 
 /** Minutes of each, as bars; the chosen one inked. */
 function Minutes({ rows }: { rows: readonly Row[] }) {
-  const bars = rows.flatMap(({ name, reply, chosen }) =>
+  const [width, setWidth] = useState(0);
+  const bars = rows.flatMap(({ name, short, reply, chosen }) =>
     reply
       ? [
           {
-            value: reply.figures.minutes,
-            label: name.replace(/,.*/, '').split(' ')[0] + ', ' + name.replace(/.*, /, ''),
+            name,
+            value: Math.round(reply.figures.minutes),
+            label: short,
             frontColor: chosen ? colours.ink : colours.putty.DEFAULT,
+            topLabelComponent: () => (
+              <Text className="font-number text-[12px] tabular-nums text-ink">
+                {reply.figures.minutes.toFixed(0)}
+              </Text>
+            ),
           },
         ]
       : [],
   );
+  const room = bars.length > 0 ? (width - 24) / bars.length : 0;
   return (
     <View
       role="img"
-      aria-label={`Minutes: ${bars.map(({ label, value }) => `${label} ${value.toFixed(0)}`).join('; ')}`}
-      className="overflow-hidden rounded-lg border border-line bg-card py-2"
+      aria-label={`Minutes: ${bars.map(({ name, value }) => `${name} ${value}`).join('; ')}`}
+      onLayout={({ nativeEvent: { layout } }) => setWidth(layout.width)}
+      className="overflow-hidden rounded-lg border border-line bg-card pb-1 pt-2"
     >
-      <Text className="px-3 pb-1 font-label text-[13.5px] text-muted">Minutes</Text>
-      <BarChart
-        horizontal
-        data={bars}
-        height={300}
-        barWidth={16}
-        spacing={18}
-        barBorderRadius={2}
-        yAxisThickness={0}
-        xAxisThickness={1}
-        xAxisColor={colours.rule}
-        rulesColor={colours.line}
-        noOfSections={4}
-        isAnimated={false}
-        disableScroll
-        yAxisTextStyle={{ color: colours.muted, fontSize: 11 }}
-        xAxisLabelTextStyle={{ color: colours.ink, fontSize: 12, width: 110 }}
-        labelWidth={110}
-      />
+      <Text className="px-3 pb-3 font-label text-[13.5px] text-muted">Minutes</Text>
+      {width > 0 ? (
+        <BarChart
+          data={bars}
+          width={width - 24}
+          height={130}
+          barWidth={room * 0.56}
+          spacing={room * 0.44}
+          initialSpacing={room * 0.22}
+          endSpacing={0}
+          barBorderRadius={2}
+          hideYAxisText
+          hideRules
+          yAxisThickness={0}
+          yAxisLabelWidth={12}
+          xAxisThickness={1}
+          xAxisColor={colours.rule}
+          isAnimated={false}
+          disableScroll
+          xAxisLabelTextStyle={{
+            color: colours.ink,
+            fontSize: 12,
+            fontFamily: 'BarlowSemiCondensed_500Medium',
+          }}
+        />
+      ) : null}
     </View>
   );
 }

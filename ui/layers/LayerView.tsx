@@ -105,7 +105,10 @@ export function LayerView({
             label={fromAbove ? 'From the corner' : 'From above'}
             onPress={() => setFromAbove(!fromAbove)}
           />
-          <Button label={travel ? 'Hide ways' : 'Show ways'} onPress={() => setTravel(!travel)} />
+          <Button
+            label={travel ? 'Hide ways between' : 'Show ways between'}
+            onPress={() => setTravel(!travel)}
+          />
         </View>
         {here ? (
           <View className="absolute inset-x-2 bottom-2 rounded-sm border border-line bg-card px-3 py-2">
