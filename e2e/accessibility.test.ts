@@ -17,7 +17,7 @@ test('every screen passes the checks of WCAG AA that can be made by machine', as
     'new',
     'workshop',
     'deleted',
-    ...['brief', 'sizes', 'layouts', 'photos', 'sheet', 'fits', 'shape', 'make', 'revisions'].map(
+    ...['brief', 'sizes', 'layouts', 'photos', 'sheet', 'fits', 'shape', 'make', 'layers', 'revisions'].map(
       (s) => `repair/${id}/${s}`,
     ),
   ];
@@ -31,7 +31,7 @@ test('every screen passes the checks of WCAG AA that can be made by machine', as
 
 test('controls are at least 44 high and wide where a thumb meets them', async ({ page, workshop }) => {
   const id = await workshop.open('locker-hinge-plate');
-  for (const stage of ['sizes', 'layouts', 'fits', 'shape', 'make']) {
+  for (const stage of ['sizes', 'layouts', 'fits', 'shape', 'make', 'layers']) {
     await page.goto(`${workshop.address}/repair/${id}/${stage}`);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await page.waitForTimeout(600);

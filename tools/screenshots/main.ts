@@ -65,6 +65,11 @@ async function main(): Promise<void> {
   await phone.getByRole('link', { name: /^Rack wheel/ }).click();
   await built(phone);
   await shoot(phone, 'make');
+  await phone.getByRole('button', { name: 'Lay it in layers' }).click();
+  await phone.getByText(/^Layer 40 of 40/).waitFor({ timeout: 60_000 });
+  await phone.getByRole('slider', { name: 'Layer' }).fill('24');
+  await phone.getByRole('button', { name: 'From above' }).click();
+  await shoot(phone, 'layers');
   await goTo(phone, 'Brief');
   await shoot(phone, 'brief');
   await goTo(phone, 'Sizes');
