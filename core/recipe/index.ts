@@ -10,6 +10,7 @@ export {
   withStepMoved,
   withStepSwitched,
 } from './editSteps';
+export { GAUGE_STEPS_MM, gaugeRow, hasGaugeRow } from './gaugeRow';
 export { readLetters, readPlain } from './readPlain';
 export { patchForHardware } from './hardware';
 export { liftedBody, liftedSteps } from './lift';

@@ -1,10 +1,13 @@
 import { Text, View } from 'react-native';
 
 import { featureOf, type EvaluatedFit, type FitChance } from '@core/fit';
+import { gaugeRow, hasGaugeRow } from '@core/recipe';
 import { sentenceOf } from '@core/wording';
 import { chanceWords, doubtSentence, wishWords, workingSizeName } from '@core/numberWords';
 import { FIT_CLASSES } from '@core/workshop';
 
+import { newId } from '../../api/newId';
+import { useNotices } from '../../api/notices';
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
@@ -63,6 +66,9 @@ export function FitCard({ fit, worked, chance }: EvaluatedFit) {
         nominalMm={worked.ok ? worked.trail.entries[0]!.value : null}
         onChange={(iso) => put('fit', { ...fit, iso, ownClearanceMm: null })}
       />
+      {worked.ok && hasGaugeRow(fit) ? (
+        <GaugeRow fit={fit} workingMm={worked.trail.working} tag={worked.trail.tag} />
+      ) : null}
       <View className="items-start">
         <Button
           tone="quiet"
@@ -70,6 +76,30 @@ export function FitCard({ fit, worked, chance }: EvaluatedFit) {
           onPress={() => put('fit', { ...fit, removed: true }, `Fit “${fit.name}” deleted.`)}
         />
       </View>
+    </View>
+  );
+}
+
+/** Lays out a gauge row: to find the class by feel before the spare is made. */
+function GaugeRow({ fit, workingMm, tag }: { fit: EvaluatedFit['fit']; workingMm: number; tag: string }) {
+  const { repair } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  const { say } = useNotices();
+  const add = () => {
+    const body = gaugeRow(fit, workingMm, tag, newId);
+    if (!body) {
+      say({ tone: 'wrong', text: 'This is too small for a gauge row: its tightest place would be nothing.' });
+      return;
+    }
+    put('body', body, `${body.name}: it lies with the spares, under Shape and Make.`);
+  };
+  return (
+    <View className="gap-1">
+      <Button label="Make a gauge row" onPress={add} />
+      <Text className="font-label text-[13.5px] leading-5 text-muted">
+        A small plate with nine places from 0.3 tighter to 0.5 looser than the working size, each marked. Try
+        which feels right before the spare is made.
+      </Text>
     </View>
   );
 }
