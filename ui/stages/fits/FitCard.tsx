@@ -97,8 +97,8 @@ function GaugeRow({ fit, workingMm, tag }: { fit: EvaluatedFit['fit']; workingMm
     <View className="gap-1">
       <Button label="Make a gauge row" onPress={add} />
       <Text className="font-label text-[13.5px] leading-5 text-muted">
-        A small plate with nine places from 0.3 tighter to 0.5 looser than the working size. Dots in front of a place
-        count the tenths looser, dots behind it those tighter.
+        A small plate with nine places from 0.3 tighter to 0.5 looser than the working size. Dots in front of
+        a place count the tenths looser, dots behind it those tighter.
       </Text>
     </View>
   );
