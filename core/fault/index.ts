@@ -207,6 +207,7 @@ export type StepFault =
   | { code: 'slice.tooManyLayers'; layers: number; most: number }
   | { code: 'slice.notClosed'; edges: number }
   | { code: 'slice.notLaid' }
+  | { code: 'slice.nothingLaid'; lineMm: number }
   /** `line`: of the file, from 1. */
   | { code: 'gcode.outside'; line: number; axis: string; mm: number; mostMm: number }
   | {

@@ -31,3 +31,4 @@ export { DrawnCurve, OutlineShape, type OutlineShapeName } from './outline';
 export { Effect, step, takesAway } from './stepBase';
 export { turn } from './turn';
 export type { Settled, SettledOutline, SettledParts } from './settled';
+export { FEET, SUPPORTS, type Foot, type Support } from './laying';

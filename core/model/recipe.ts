@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { Id, name } from '@core/fields';
+import { FEET, Id, name, SUPPORTS } from '@core/fields';
 import { Step } from '@core/steps/data';
 
 export const BodyRole = z.enum(['spare', 'counterpart']);
@@ -12,8 +12,8 @@ export const Laying = z.strictObject({
   down: z.tuple([z.number().min(-1).max(1), z.number().min(-1).max(1), z.number().min(-1).max(1)]),
   /** The settings by name. */
   settings: Id,
-  support: z.enum(['none', 'bed', 'everywhere']),
-  foot: z.enum(['none', 'skirt', 'brim', 'ears']),
+  support: z.enum(SUPPORTS),
+  foot: z.enum(FEET),
 });
 export type Laying = z.infer<typeof Laying>;
 

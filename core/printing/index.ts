@@ -5,7 +5,7 @@ export { LAYER_MACHINES, layerMachineOf, type LayerMachine } from './layerMachin
 export { LAYER_MATERIALS, layerMaterialOf, type LayerMaterial } from './layerMaterials';
 export { secondsOfMoves, trapezoid } from './motion';
 export { readGcode, type ReadGcode, type ReadMove } from './readGcode';
-export { faultBefore, LayerBench, layerMeans, type LaidOut, type Laying } from './layOut';
+export { faultBefore, LayerBench, layerMeans, settingsOn, type LaidOut, type Laying } from './layOut';
 export { AS_IT_STANDS, axesLaidDown, laidDown, waysUp, type WayUp } from './wayUp';
 export { drawingOf, type LayerDrawing } from './drawing';
 export { happeningsIn, type Happening } from './happenings';

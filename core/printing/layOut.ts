@@ -42,6 +42,15 @@ export function layerMeans(
   return ok({ machine: layerMachine, material: layerMaterial });
 }
 
+/** A line is so much broader than the nozzle's hole. */
+const LINE_BY_NOZZLE = 1.1;
+
+/** Settings as a printer lays them: its nozzle decides how broad a line is. */
+export const settingsOn = (settings: LayerSettings, { nozzleMm }: LayerMachine): LayerSettings => ({
+  ...settings,
+  lineMm: Math.round(LINE_BY_NOZZLE * nozzleMm * 100) / 100,
+});
+
 /** What stands in the way of laying a part, before anything is worked out. */
 export function faultBefore({
   mesh,
@@ -90,7 +99,8 @@ export class LayerBench {
 
   /** Works in steps; each gives the share that is done, 0 to 1. */
   *layOut(laying: Laying): Generator<number, Result<LaidOut, Fault>> {
-    const { mesh, down, machine, material, settings, density } = laying;
+    const { mesh, down, machine, material, density } = laying;
+    const settings = settingsOn(laying.settings, machine);
     if (this.#mesh !== mesh || this.#down !== down.join()) {
       this.#laid = laidDown(mesh, down);
       this.#slicer = null;
@@ -101,6 +111,9 @@ export class LayerBench {
     this.#slicer ??= new Slicer(this.#laid!);
     if (this.#slicer.open > 0) return no({ code: 'slice.notClosed', edges: this.#slicer.open });
     const sliced = yield* this.#slicer.run(settings, machine);
+    if (!sliced.layers.some(({ paths }) => paths.some(({ kind }) => kind !== 'foot'))) {
+      return no({ code: 'slice.nothingLaid', lineMm: settings.lineMm });
+    }
     const middle = [machine.envelopeMm[0] / 2, machine.envelopeMm[1] / 2] as const;
     const job = jobOf(sliced, machine, material, settings, middle);
     yield 1;

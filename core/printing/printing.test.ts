@@ -137,6 +137,16 @@ describe('what is laid', () => {
     // One layer of air, so that they come off.
     expect(kinds(held.sliced, 49)).not.toContain('supportFace');
     expect(held.figures.grams).toBeGreaterThan(bare.figures.grams);
+    // Over the part itself no column from the bed can stand: that is still told.
+    const stepped = together(
+      { mesh: block(30, 30, 4), at: [0, 0, 2] },
+      { mesh: bar(6, 8), at: [0, 0, 8] },
+      { mesh: bar(24, 4), at: [0, 0, 14] },
+    );
+    const codes = (support: 'bed' | 'everywhere') =>
+      laid(wish(stepped, { ...everyday, support })).warnings.map(({ code }) => code);
+    expect(codes('bed')).toEqual(['slice.overhang']);
+    expect(codes('everywhere')).toEqual([]);
     const apart = together({ mesh: block(8, 8, 4), at: [0, 0, 2] }, { mesh: block(4, 4, 2), at: [0, 0, 9] });
     expect(laid(wish(apart)).warnings.map(({ code }) => code)).toEqual(['slice.inAir']);
   });
@@ -301,6 +311,7 @@ describe('what stands in the way is told before anything is laid', () => {
     ['too high', wish(block(20, 20, 300)), 'slice.doesNotFit'],
     ['layers above the nozzle', wish(block(20, 20, 5), { ...everyday, layerMm: 0.5 }), 'slice.layerHeight'],
     ['layers of nothing', wish(block(20, 20, 5), { ...everyday, layerMm: 0 }), 'slice.layerHeight'],
+    ['too thin everywhere', wish(block(20, 0.1, 5), { ...everyday, foot: 'none' }), 'slice.nothingLaid'],
     ['lower than a layer', wish(block(20, 20, 0.05)), 'slice.tooLow'],
     [
       'a cold nozzle',

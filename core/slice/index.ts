@@ -1,14 +1,5 @@
 export { areaMm2, areaWithin } from './region';
 export { areaOf, contoursAt, cutTable, type Contours } from './contours';
 export { lengthOf, PATH_KINDS, volumeOf, type LayerPath, type PathKind, type SlicedLayer } from './paths';
-export {
-  FEET,
-  LAYER_SETTINGS,
-  layerSettingsOf,
-  SUPPORTS,
-  type Fill,
-  type Foot,
-  type LayerSettings,
-  type Support,
-} from './settings';
+export { LAYER_SETTINGS, layerSettingsOf, type Fill, type LayerSettings } from './settings';
 export { layerCount, Slicer, type LayerHabits, type LayerWarning, type Sliced } from './slicer';

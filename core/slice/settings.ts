@@ -1,14 +1,8 @@
+import type { Foot, Support } from '@core/fields';
+
 /** How what is inside of the walls is filled. */
 export const FILLS = ['lines', 'grid', 'gyroid'] as const;
 export type Fill = (typeof FILLS)[number];
-
-/** Where columns may stand that hold up what would be laid in air. */
-export const SUPPORTS = ['none', 'bed', 'everywhere'] as const;
-export type Support = (typeof SUPPORTS)[number];
-
-/** What is laid round the foot of a part: a loop apart from it, a flat edge, or discs at its corners. */
-export const FEET = ['none', 'skirt', 'brim', 'ears'] as const;
-export type Foot = (typeof FEET)[number];
 
 /** How a part is laid layer by layer. Lengths in mm, shares from 0 to 1. */
 export interface LayerSettings {

@@ -58,6 +58,19 @@ export type SliceProgress = number;
 const SUPPORT_APART_MM = 2.4;
 const SUPPORT_BESIDE_MM = 0.5;
 const SUPPORT_FACE_LAYERS = 2;
+/** Layers of air between a column and what lies on it, so that it comes off. */
+const SUPPORT_GAP_LAYERS = 1;
+/** What lies this near beside a column is held by it, mm. */
+const SUPPORT_HOLDS_MM = 1.5;
+
+/** A height that is made otherwise by more than this is told, mm. */
+const ROUNDED_FROM_MM = 0.02;
+/** Rims that reach out farther than the printer manages by less than this, narrower than twice that, or smaller, are none: mm and mm². */
+const RIM_SLACK_MM = 0.05;
+const RIM_NARROWEST_MM = 0.1;
+const RIM_SMALLEST_MM2 = 0.2;
+/** A piece of which more than this share has nothing below begins in the air. */
+const ALONE_SHARE = 0.98;
 
 interface Stages {
   regionsKey: string;
@@ -156,6 +169,8 @@ export class Slicer {
     const { topLayers, bottomLayers, lineMm, support, layerMm } = settings;
     const key = [topLayers, bottomLayers, support, habits.overhang, habits.bridgeMm].join();
     if (this.#stages.skinsKey === key) return;
+    // Whoever stops it in between must not find the half of it under the old key.
+    delete this.#stages.skinsKey;
     const { regions, under, walls, tops } = this.#stages as Stages;
     this.#stages.skins = skinsOf(
       regions,
@@ -167,6 +182,7 @@ export class Slicer {
     const bridges: Bridge[][] = [];
     const held: Area[] = [];
     const warnings: LayerWarning[] = [...this.#thinPlaces(), ...this.#heightRounded(settings)];
+    const hanging: { layer: number; air: Area }[] = [];
     for (const [layer, region] of regions.entries()) {
       const below = layer > 0 ? under[layer] : undefined;
       const air = below ? overAir(region, below) : [];
@@ -189,9 +205,7 @@ export class Slicer {
       }
       // A bridge that is too long is told as that.
       const bridged = found.filter(({ anchored }) => anchored).flatMap(({ over }) => over);
-      if (below && air.length > 0 && support === 'none') {
-        warnings.push(...this.#inAir(layer, region, below, without(air, bridged), reachMm));
-      }
+      if (air.length > 0) hanging.push({ layer, air: without(air, bridged) });
       if (layer % 20 === 19) yield 0.65 + (0.1 * layer) / regions.length;
     }
     this.#stages.bridges = bridges;
@@ -201,9 +215,15 @@ export class Slicer {
         : supportsOf(regions, under, held, {
             reachMm,
             apartMm: SUPPORT_BESIDE_MM,
-            gapLayers: 1,
+            gapLayers: SUPPORT_GAP_LAYERS,
             fromBedOnly: support === 'bed',
           });
+    for (const { layer, air } of hanging) {
+      // Columns from the bed do not reach everywhere: what they leave in the air is told.
+      const column = this.#stages.columns[layer - 1 - SUPPORT_GAP_LAYERS] ?? [];
+      const left = without(air, grown(column, SUPPORT_HOLDS_MM));
+      warnings.push(...this.#inAir(layer, regions[layer]!, under[layer]!, left, reachMm));
+    }
     this.#stages.warnings = together(warnings);
     this.#stages.skinsKey = key;
   }
@@ -223,7 +243,7 @@ export class Slicer {
   #heightRounded({ layerMm, firstLayerMm }: LayerSettings): LayerWarning[] {
     const count = layerCount(this.heightMm, layerMm, firstLayerMm);
     const madeMm = firstLayerMm + (count - 1) * layerMm;
-    return Math.abs(madeMm - this.heightMm) > 0.02
+    return Math.abs(madeMm - this.heightMm) > ROUNDED_FROM_MM
       ? [{ code: 'slice.heightRounded', askedMm: this.heightMm, madeMm }]
       : [];
   }
@@ -232,15 +252,15 @@ export class Slicer {
   #inAir(layer: number, region: Area, below: Area, air: Area, reachMm: number): LayerWarning[] {
     const { tops, heights } = this.#stages as Stages;
     const bottom = tops[layer]! - heights[layer]!;
-    const out = opened(without(air, grown(below, reachMm + 0.05)), 0.1);
+    const out = opened(without(air, grown(below, reachMm + RIM_SLACK_MM)), RIM_NARROWEST_MM);
     if (isNothing(out)) return [];
     return piecesOf(out).flatMap((piece): LayerWarning[] => {
       const mm2 = areaMm2(piece);
-      if (mm2 < 0.2) return [];
+      if (mm2 < RIM_SMALLEST_MM2) return [];
       const begins = piecesOf(region).find(([outer]) =>
         holds([outer!], piece[0]![0]!.x / PER_MM, piece[0]![0]!.y / PER_MM),
       );
-      const alone = begins !== undefined && areaMm2(without(begins, below)) > 0.98 * areaMm2(begins);
+      const alone = begins !== undefined && areaMm2(without(begins, below)) > ALONE_SHARE * areaMm2(begins);
       return [{ code: alone ? 'slice.inAir' : 'slice.overhang', at: placeOf(piece, bottom), areaMm2: mm2 }];
     });
   }

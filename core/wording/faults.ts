@@ -339,6 +339,8 @@ const SENTENCES: Sentences = {
     `That would be ${layers} layers; up to ${most} are laid. Choose higher layers, or lay it flatter.`,
   'slice.notClosed': ({ edges }) =>
     `The part’s triangles do not close at ${edges} edges, so nobody can tell what is inside. Change the last step a little.`,
+  'slice.nothingLaid': ({ lineMm }) =>
+    `As it lies no place of the part is thick enough for a line of ${mm(lineMm)}. Lay it another way, make it thicker, or choose a printer with a finer nozzle.`,
   'slice.notLaid': () => 'Nothing is laid in layers yet. Lay the part first, then save its job.',
   'gcode.outside': ({ line, axis, mm: at, mostMm }) =>
     `Line ${line} of the job goes to ${axis} ${mm(at)}, and the printer reaches from 0 to ${mm(mostMm)}. Change the printer’s first or last commands, or lay the part elsewhere.`,

@@ -6,6 +6,7 @@ import { LAYER_MACHINES } from '@core/printing';
 import { LAYER_SETTINGS } from '@core/slice';
 import { minutesText, sentenceOf } from '@core/wording';
 
+import { useNotices } from '../api/notices';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { Button } from '../shared/Button';
 import { colours } from '../theme/colours';
@@ -25,6 +26,7 @@ interface Row {
 /** What other printers and settings would take, in one table and one chart; worked out when asked for. */
 export function CompareMakes({ wish }: { wish: LayWish }) {
   const { numbers } = useRepairContext();
+  const { say } = useNotices();
   const [rows, setRows] = useState<Row[]>([]);
   const [share, setShare] = useState<number | null>(null);
   const key = JSON.stringify(wish);
@@ -60,13 +62,20 @@ export function CompareMakes({ wish }: { wish: LayWish }) {
     setComparedFor(key);
     setShare(null);
   };
+  const failed = () => {
+    setShare(null);
+    say({
+      tone: 'wrong',
+      text: 'They could not be compared. Try again; if it fails again, change the part a little.',
+    });
+  };
   const shown = comparedFor === key ? rows : [];
   return (
     <View className="gap-2">
       <Button
         label={share === null ? 'Compare printers and settings' : `Comparing, ${(100 * share).toFixed(0)} %`}
         busy={share !== null}
-        onPress={() => void compare()}
+        onPress={() => void compare().catch(failed)}
       />
       {shown.length > 0 ? (
         <>

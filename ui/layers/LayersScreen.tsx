@@ -4,7 +4,9 @@ import { ScrollView, Text, View } from 'react-native';
 
 import { fileStem } from '@core/formats';
 import type { Body, Laying } from '@core/model';
-import { FEET, LAYER_SETTINGS, SUPPORTS } from '@core/slice';
+import { FEET, SUPPORTS } from '@core/fields';
+import { layerMachineOf, settingsOn } from '@core/printing';
+import { LAYER_SETTINGS } from '@core/slice';
 import { HAPPENING_WORDS, jobSentence, layerWarningSentence, MOVE_WORDS, sentenceOf } from '@core/wording';
 
 import { useNotices } from '../api/notices';
@@ -20,7 +22,7 @@ import { useWide } from '../shared/useWide';
 import { CompareMakes } from './CompareMakes';
 import { layerWorker } from './layerWorker';
 import { LayerView } from './LayerView';
-import type { LaidReply } from './protocol';
+import type { LaidReply, LayWish } from './protocol';
 import { useLayers } from './useLayers';
 import { WayChoice } from './WayChoice';
 
@@ -56,8 +58,15 @@ function Layers({ body }: { body: Body }) {
   const last = reply ? reply.drawing.topMm.length - 1 : 0;
   const shown = Math.min(layer ?? last, last);
 
+  const [saving, setSaving] = useState(false);
   const save = async () => {
-    const made = await layerWorker().gcode(`${repair.head.name}, ${body.name}`, new Date().toISOString());
+    setSaving(true);
+    const made = await layerWorker()
+      .gcode(`${repair.head.name}, ${body.name}`, new Date().toISOString())
+      .catch(() => null)
+      .finally(() => setSaving(false));
+    if (!made)
+      return say({ tone: 'wrong', text: 'The job could not be written. Lay it again, then save it.' });
     if (!made.ok) return say({ tone: 'wrong', text: sentenceOf(made.fault) });
     saveFile({
       name: `${fileStem(repair.head.name, body.name)}.gcode`,
@@ -102,7 +111,7 @@ function Layers({ body }: { body: Body }) {
             value={laying.settings}
             onChange={(settings) => change({ settings })}
           />
-          <Text className="font-label text-[14px] leading-5 text-muted">{settingsWords(wish.settings)}</Text>
+          <Text className="font-label text-[14px] leading-5 text-muted">{settingsWords(wish)}</Text>
         </View>
         <View className="gap-1.5">
           <GroupHeading>Supports</GroupHeading>
@@ -122,7 +131,13 @@ function Layers({ body }: { body: Body }) {
             onChange={(foot) => change({ foot })}
           />
         </View>
-        <Button tone="primary" label="Save the job (G-code)" disabled={!reply} onPress={() => void save()} />
+        <Button
+          tone="primary"
+          label="Save the job (G-code)"
+          busy={saving}
+          disabled={!reply}
+          onPress={() => void save()}
+        />
         {reply ? <CompareMakes wish={wish} /> : null}
         <Button label="Back to Make" onPress={() => router.replace(`/repair/${repair.head.id}/make`)} />
       </View>
@@ -165,7 +180,9 @@ function Told({ reply, layer }: { reply: LaidReply; layer: number }) {
 }
 
 /** "Layers of 0.2 mm, 3 walls, 5 solid layers on top and 4 below, filled by 20 %." */
-function settingsWords(settings: (typeof LAYER_SETTINGS)[number]): string {
+function settingsWords({ settings: wished, machine }: LayWish): string {
+  const printer = layerMachineOf(machine.id);
+  const settings = printer ? settingsOn(wished, printer) : wished;
   const { layerMm, walls, topLayers, bottomLayers, fillShare, lineMm } = settings;
   return `Layers of ${layerMm} mm, ${walls} walls of ${lineMm} mm, ${topLayers} solid layers on top and ${bottomLayers} below, filled by ${Math.round(100 * fillShare)} %.`;
 }

@@ -77,7 +77,9 @@ export function useLayers(body: Body) {
         await worker.setMesh(fetched.value);
         meshOf.current = mesh;
         const overhang = layerMachineOf(wishNow.current.machine.id)?.overhang ?? Math.PI / 4;
-        void drawnWays(body.id, await worker.waysUp(overhang), (drawn) => current && setWays(drawn));
+        const found = await worker.waysUp(overhang);
+        // Ways whose pictures can't be drawn stand there with their reasons alone.
+        drawnWays(body.id, found, (drawn) => current && setWays(drawn)).catch(() => undefined);
       }
       const reply = await worker.lay(wishNow.current, (share) => show({ kind: 'working', share }));
       if (!reply) return show({ kind: 'stopped' });

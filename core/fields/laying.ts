@@ -1,0 +1,7 @@
+/** Where columns may stand that hold up what would be laid in air. */
+export const SUPPORTS = ['none', 'bed', 'everywhere'] as const;
+export type Support = (typeof SUPPORTS)[number];
+
+/** What is laid round the foot of a part: a loop apart from it, a flat edge, or discs at its corners. */
+export const FEET = ['none', 'skirt', 'brim', 'ears'] as const;
+export type Foot = (typeof FEET)[number];
