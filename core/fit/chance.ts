@@ -52,10 +52,14 @@ const MICROMETER = { errorMm: 0.004, resolutionMm: 0.001, handMm: 0.002 };
 const ENOUGH_READINGS = 8;
 const MORE_READINGS = 2;
 
-/** Chance that a normal number falls between two limits. */
-function within(meanMm: number, standardMm: number, { fromMm, toMm }: Band): number {
+/** Chance that a number falls between two limits: normal, or Student's t where its scatter is known from few. */
+function within(meanMm: number, standardMm: number, degrees: number, { fromMm, toMm }: Band): number {
   if (standardMm === 0) return meanMm >= fromMm && meanMm <= toMm ? 1 : 0;
-  return jstat.normal.cdf(toMm, meanMm, standardMm) - jstat.normal.cdf(fromMm, meanMm, standardMm);
+  const below = (mm: number) =>
+    degrees === Infinity
+      ? jstat.normal.cdf(mm, meanMm, standardMm)
+      : jstat.studentt.cdf((mm - meanMm) / standardMm, degrees);
+  return below(toMm) - below(fromMm);
 }
 
 /**
@@ -70,19 +74,26 @@ export function chanceOfFit(fit: Fit, trail: Trail, result: SizeResult, setting:
   const [origin, , corrected] = trail.entries;
   const sizeMm = origin!.value;
   const clearance = clearanceOf(fit, setting.table, sizeMm, feature.inside);
-  const measuring = uncertaintyOf(result)?.standard ?? 0;
-  const making = setting.machine.scatterMm;
-  const correction =
-    correctionOf(setting.machine, setting.family, feature.kind, sizeMm).plusMinusMm / NORMAL_95;
+  const known = correctionOf(setting.machine, setting.family, feature.kind, sizeMm);
+  const measuring = measuringOf(result, known.learned?.instrumentId ?? null);
+  const making = known.learned?.scatterMm ?? setting.machine.scatterMm;
+  const correction = known.plusMinusMm / NORMAL_95;
   const spacing = fit.feature === 'spacing';
   // Spacings may be off either way by what play the holes have.
   const wish = spacing
     ? { fromMm: -Math.max(0, clearance.aimMm), toMm: Math.max(0, clearance.aimMm) }
     : { fromMm: clearance.fromMm, toMm: clearance.toMm };
   const meanMm = spacing ? 0 : clearance.aimMm;
+  const chanceOf = (parts: { measuring: number; correction: number }) => {
+    const learnt = Math.hypot(making, parts.correction);
+    const all = Math.hypot(learnt, parts.measuring);
+    // Only what trials taught has few degrees of freedom (Welch and Satterthwaite, GUM G.2b).
+    const degrees = known.learned ? known.learned.degrees * (all / learnt) ** 4 : Infinity;
+    return within(meanMm, all, degrees, wish);
+  };
   // What is aimed at is the middle of what is wished: no other aim is better.
   const chanceWith = (parts: { measuring?: number; correction?: number }) =>
-    within(meanMm, Math.hypot(parts.measuring ?? measuring, making, parts.correction ?? correction), wish);
+    chanceOf({ measuring, correction, ...parts });
   const standardMm = Math.hypot(measuring, making, correction);
   const probability = chanceWith({});
   const improvements: Improvement[] = [];
@@ -127,6 +138,21 @@ export function chanceOfFit(fit: Fit, trail: Trail, result: SizeResult, setting:
       spare: { fromMm: madeMm - halfMade, toMm: madeMm + halfMade },
     },
   };
+}
+
+/**
+ * Standard uncertainty of the counterpart's size. Where a correction was learned with the instrument that measured it, the error that this has
+ * in everything is in both and takes itself away.
+ */
+function measuringOf(result: SizeResult, learnedWith: string | null): number {
+  const uncertainty = uncertaintyOf(result);
+  if (!uncertainty) return 0;
+  const own = uncertainty.contributions.filter(
+    ({ source, instrumentId }) => source === 'instrument' && instrumentId === learnedWith,
+  );
+  return Math.sqrt(
+    own.reduce((left, { standard }) => Math.max(0, left - standard ** 2), uncertainty.standard ** 2),
+  );
 }
 
 /** Standard uncertainty if a micrometer takes it: what several readings scattered, the piece has to answer for. */

@@ -169,10 +169,10 @@ describe('the chance that it goes as wished', () => {
     const chance = chanceOf(rackWheel());
     const { repair } = { repair: rackWheel() };
     const { machine } = settingOf(repair, DEFAULT_WORKSHOP);
-    // Standard deviations: measuring 0.01431, making 0.025, correction 0.1 / 1.96 = 0.05102.
-    expect(chance.standardMm).toBeCloseTo(Math.hypot(0.01431, machine.scatterMm, 0.05102), 4);
-    // 2 Φ(0.075 / 0.05859) − 1 = 2 Φ(1.2801) − 1 = 2 · 0.8997 − 1
-    expect(chance.probability).toBeCloseTo(0.7995, 3);
+    // Standard deviations: measuring 0.01431, making 0.025, correction 0.1 / 1.96 = 0.05102 and 0.001 of 6.02.
+    expect(chance.standardMm).toBeCloseTo(Math.hypot(0.01431, machine.scatterMm, 0.05102, 0.00602), 4);
+    // 2 Φ(0.075 / 0.05890) − 1 = 2 Φ(1.2734) − 1 = 2 · 0.89856 − 1
+    expect(chance.probability).toBeCloseTo(0.7971, 3);
   });
 
   test('rises with two more readings that agree with the first', () => {

@@ -109,6 +109,7 @@ export {
   readRepairFile,
   writeRepairFile,
   type RepairFileContent,
+  faultOfIssue,
 } from './repairFile';
 export { copyRepair, plainOf, withFreshIds } from './copyRepair';
 export { newSize } from './newSize';

@@ -44,12 +44,7 @@ export type MaterialFamily = z.infer<typeof MaterialFamily>;
 export const FeatureKind = z.enum(['inside', 'outside', 'spacing', 'height']);
 export type FeatureKind = z.infer<typeof FeatureKind>;
 
-/**
- * What is added to a size of the model so that it comes out right: offset + scale × size. On a diameter, mm.
- */
-export const Correction = z.strictObject({
-  family: z.union([MaterialFamily, z.literal('any')]),
-  feature: FeatureKind,
+const stated = {
   offsetMm: z.number().min(-5).max(5),
   /** Share of the size, as 0.004 for 0.4 %. */
   scale: z.number().min(-0.2).max(0.2),
@@ -57,6 +52,32 @@ export const Correction = z.strictObject({
   plusMinusMm: z.number().min(0).max(5),
   /** Where it was learned, for the trail. */
   learnedFrom: line(120),
+};
+
+/** What trials taught beside the numbers of a correction. */
+export const Learned = z.strictObject({
+  /** Made sizes that it rests on, odd ones left out. */
+  count: z.int().nonnegative(),
+  /** Variance of the offset (mm²), its covariance with the scale (mm), variance of the scale (1). */
+  doubt: z.tuple([z.number().min(0), z.number(), z.number().min(0)]),
+  /** How far new makes scatter, one standard deviation, mm, and its degrees of freedom. */
+  scatterMm: positive,
+  degrees: positive,
+  /** What it was measured with: the error that this has in everything is in the offset, and in a counterpart's readings. */
+  instrumentId: Id,
+  /** What was stated before, for when it is forgotten; null if nothing was for this family of material. */
+  before: z.strictObject(stated).nullable(),
+});
+
+/**
+ * What is added to a size of the model so that it comes out right: offset + scale × size. On a diameter, mm.
+ */
+export const Correction = z.strictObject({
+  family: z.union([MaterialFamily, z.literal('any')]),
+  feature: FeatureKind,
+  ...stated,
+  /** How surely trials taught it; absent where somebody stated it. */
+  learned: Learned.optional(),
 });
 export type Correction = z.infer<typeof Correction>;
 

@@ -1,6 +1,6 @@
 export { INSTRUMENTS, instrumentIn, permissibleError } from './instruments';
 export { jawError } from './jaws';
-export { MACHINES, correctionOf, machineIn, type WorkedCorrection } from './machines';
+export { MACHINES, correctionOf, machineIn, UNTRIED_SCALE_DOUBT, type WorkedCorrection } from './machines';
 export {
   FIT_CLASSES,
   FIT_TABLES,

@@ -150,6 +150,8 @@ export interface WorkedCorrection {
   /** Expanded uncertainty, about 95 %. */
   plusMinusMm: number;
   learnedFrom: string;
+  /** What trials taught of new makes; null where nobody tried. */
+  learned: { scatterMm: number; degrees: number; instrumentId: string } | null;
 }
 
 /**
@@ -168,10 +170,25 @@ export function correctionOf(
     known.find((correction) => correction.family === 'any');
   return {
     mm: found ? found.offsetMm + found.scale * sizeMm : 0,
-    plusMinusMm: found?.plusMinusMm ?? UNKNOWN_PLUS_MINUS_MM,
+    plusMinusMm: found ? doubtOf(machine, found, sizeMm) : UNKNOWN_PLUS_MINUS_MM,
     learnedFrom: found?.learnedFrom ?? 'nothing is known of this kind of feature',
+    learned: found?.learned ?? null,
   };
 }
+
+function doubtOf({ process }: Machine, { plusMinusMm, learned }: Correction, sizeMm: number): number {
+  if (!learned) {
+    return process === 'printing'
+      ? Math.hypot(plusMinusMm, NORMAL_95 * UNTRIED_SCALE_DOUBT * sizeMm)
+      : plusMinusMm;
+  }
+  const [offset, both, scale] = learned.doubt;
+  return NORMAL_95 * Math.sqrt(Math.max(0, offset + 2 * both * sizeMm + scale * sizeMm ** 2));
+}
+
+const NORMAL_95 = 1.959964;
+/** What a printer that nobody tried may be off by for each millimetre of size, one standard deviation: belts, and plastic that shrinks as it cools. */
+export const UNTRIED_SCALE_DOUBT = 0.001;
 
 /** Doubt of a correction that nobody has stated, mm. */
 const UNKNOWN_PLUS_MINUS_MM = 0.1;

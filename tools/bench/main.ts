@@ -9,6 +9,7 @@ import type { Figure } from './figure';
 import { firstScreenFigures } from './firstScreen';
 import { frameFigures } from './frames';
 import { layoutFigures } from './layouts';
+import { learningFigures } from './learning';
 import { sizeFigures } from './sizes';
 import { manyRepairsFigures } from './manyRepairs';
 import { realPartFigures } from './realParts';
@@ -24,6 +25,7 @@ async function main(): Promise<void> {
   const figures = [
     ...sizeFigures(),
     ...layoutFigures(),
+    ...learningFigures(),
     ...(await solidFigures(demos)),
     ...(await shapeFigures()),
     ...(await realPartFigures()),

@@ -216,3 +216,23 @@ test('bad files and bad calls end with 2 and a sentence', () => {
   },
   120_000,
 );
+
+test('a rehearsal prints a line for each machine and one for all of them', () => {
+  const { status, stdout } = cli(
+    'learn',
+    'demo/machines/six-printers.json',
+    '--repairs',
+    '20',
+    '--seed',
+    '2',
+  );
+  expect(status).toBe(0);
+  const lines = stdout
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line) as { machine: string; after10: { fits: number; oracle: number } });
+  expect(lines.map(({ machine }) => machine).slice(-2)).toEqual(['Long belts', 'all']);
+  expect(lines).toHaveLength(7);
+  for (const { after10 } of lines) expect(after10.fits).toBeLessThanOrEqual(1);
+  expect(cli('learn', 'demo/machines/six-printers.json', '--repairs', '0')).toMatchObject({ status: 2 });
+});

@@ -4,11 +4,13 @@ import { isMainThread } from 'node:worker_threads';
 
 import { readRepairFile, type RepairFileContent } from '@core/model';
 import { layerMachineOf } from '@core/printing';
+import { readMachinesFile } from '@core/rehearsal';
 import { LAYER_SETTINGS } from '@core/slice';
 import { programFaultOf, programFaultReport, sentenceOf } from '@core/wording';
 import { DEFAULT_WORKSHOP } from '@core/workshop';
 
 import type { StepAt, Telling } from './build';
+import { learn } from './learn';
 import { sizes } from './sizes';
 import type { SliceWish } from './slice';
 import { watched, work, type Task } from './watched';
@@ -21,10 +23,13 @@ const USAGE = `Even Spare on the command line
   sizes FILE.json             working sizes with their trails, as JSON
   slice FILE.json --machine NAME --out DIR
                               lay every spare in layers; write its G-code; one JSON line per spare
+  learn MACHINES.json         rehearse first makes on printers with hidden habits: how many fit before and after trials,
+                              beside those of one who knows each printer; one JSON line per printer, one for all
   starters --out DIR          as build, of every starter at its usual numbers
 
   --settings NAME             how it is laid: ${LAYER_SETTINGS.map(({ id }) => id).join(', ')} (everyday without it)
   --best                      lay it on the face that suits best, not as it stands
+  --repairs COUNT, --seed N   of a rehearsal: repairs for each printer (200), and what is drawn (1)
   --limit SECONDS             end when a step takes longer than this (${USUAL_LIMIT_SECONDS} without it)
   --progress                  say which step is being built, on standard error; always so in a terminal
 
@@ -37,14 +42,16 @@ function refuse(sentence: string): never {
   process.exit(2);
 }
 
-function readFile(path: string): RepairFileContent {
-  let text: string;
+function textOf(path: string): string {
   try {
-    text = readFileSync(path, 'utf8');
+    return readFileSync(path, 'utf8');
   } catch {
     return refuse(`${path} can’t be read. Check the name and try again.`);
   }
-  const file = readRepairFile(text);
+}
+
+function readFile(path: string): RepairFileContent {
+  const file = readRepairFile(textOf(path));
   return file.ok ? file.value : refuse(`${path}: ${sentenceOf(file.fault)}`);
 }
 
@@ -58,6 +65,8 @@ function parseCall() {
         machine: { type: 'string' },
         settings: { type: 'string' },
         best: { type: 'boolean' },
+        repairs: { type: 'string' },
+        seed: { type: 'string' },
       },
       allowPositionals: true,
     });
@@ -129,9 +138,28 @@ async function main(): Promise<void> {
     const content = readFile(path);
     const layers = sliceWish(content, values);
     return run({ content, outFolder: values.out, layers }, limit, progress);
+  } else if (command === 'learn') {
+    runRehearsal(path, values, progress);
   } else {
     refuse(USAGE);
   }
+}
+
+function runRehearsal(
+  path: string,
+  values: { repairs?: string; seed?: string },
+  wantsProgress: boolean,
+): void {
+  const machines = readMachinesFile(textOf(path));
+  if (!machines.ok) return refuse(`${path}: ${sentenceOf(machines.fault)}`);
+  const [repairs, seed] = [Number(values.repairs ?? 200), Number(values.seed ?? 1)];
+  if (!(Number.isInteger(repairs) && repairs >= 1 && repairs <= 10_000))
+    refuse('Say how many repairs, from 1 to 10000: --repairs 200');
+  if (!Number.isSafeInteger(seed)) refuse('Say the seed as a whole number: --seed 1');
+  const tell = (machine: string) => {
+    if (wantsProgress || process.stderr.isTTY) console.error(`Rehearsing ${machine}`);
+  };
+  learn(machines.value, repairs, seed, console.log, tell);
 }
 
 /** The printer and the settings that a call names. */

@@ -1,0 +1,3 @@
+export { believedAfter, expectedOf, leverage, type Belief, type Expected, type Observed } from './conjugate';
+export { believedBefore, designOf, startingOf, type MadeSize } from './habits';
+export { expectedMake, habitsOf, machineThatLearned, type Habits } from './learn';

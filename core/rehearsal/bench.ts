@@ -1,0 +1,141 @@
+import { featureOf } from '@core/fit';
+import type { MadeSize } from '@core/learn';
+import type { FitClass, FitFeature } from '@core/model';
+import { INSTRUMENTS, permissibleError } from '@core/workshop';
+
+import type { Lots } from './chances';
+import { meanMade, type RealMachine } from './machinesFile';
+
+/** A place where a spare meets something, as it truly is. */
+export interface Place {
+  feature: FitFeature;
+  fitClass: FitClass;
+  /** The counterpart's true size, mm. */
+  trueMm: number;
+}
+
+/** The caliper of all rehearsals. */
+export const CALIPER = INSTRUMENTS[0]!;
+/** A read-through takes as many of what a fit hangs on. */
+const READINGS_OF_COUNTERPART = 5;
+const READINGS_OF_MADE = 2;
+const ODD_TRIAL = 0.1;
+
+/** The person's bench: a caliper that is off by the same in everything it measures, and one hand. */
+export class Bench {
+  readonly #offMm: number;
+
+  constructor(private readonly lots: Lots) {
+    const most = permissibleError(CALIPER, 20);
+    this.#offMm = lots.between(-most, most);
+  }
+
+  /** One reading as the display shows it. */
+  read(trueMm: number): number {
+    const shown = trueMm + this.#offMm + CALIPER.repeatability * this.lots.normal();
+    return Math.round(shown / CALIPER.resolution) * CALIPER.resolution;
+  }
+
+  readCounterpart(trueMm: number): number[] {
+    return Array.from({ length: READINGS_OF_COUNTERPART }, () => this.read(trueMm));
+  }
+
+  /** A made size as it is written down: the mean of two readings. */
+  measureMade(
+    id: string,
+    trialId: string,
+    made: Pick<MadeSize, 'feature' | 'askedMm'> & { trueMm: number },
+  ): MadeSize {
+    const readings = Array.from({ length: READINGS_OF_MADE }, () => this.read(made.trueMm));
+    return {
+      id,
+      trialId,
+      feature: made.feature,
+      askedMm: made.askedMm,
+      madeMm: readings.reduce((sum, one) => sum + one, 0) / readings.length,
+      handMm:
+        Math.hypot(CALIPER.repeatability, CALIPER.resolution / Math.sqrt(12)) / Math.sqrt(READINGS_OF_MADE),
+    };
+  }
+}
+
+/** A place drawn at random: round things mostly, of 3 to 60 mm, small ones as often as large ones. */
+export function drawPlace(lots: Lots): Place {
+  const feature = lots.oneOf<FitFeature>([
+    ['bore', 35],
+    ['peg', 20],
+    ['slot', 12],
+    ['tab', 8],
+    ['recess', 8],
+    ['between', 8],
+    ['spacing', 9],
+  ]);
+  const fitClass = lots.oneOf<FitClass>([
+    ['loose', 15],
+    ['turns', 30],
+    ['slides', 22],
+    // Holes that take up no play have no spacing that could be right.
+    ['snug', feature === 'spacing' ? 0 : 23],
+    ['pressed', feature === 'spacing' ? 0 : 10],
+  ]);
+  return { feature, fitClass, trueMm: Math.exp(lots.between(Math.log(3), Math.log(60))) };
+}
+
+/** What the machine makes of a size this once. */
+export function makeOnce(machine: RealMachine, feature: FitFeature, askedMm: number, lots: Lots): number {
+  return meanMade(machine, featureOf(feature).kind, askedMm) + machine.scatterMm * lots.normal();
+}
+
+/** Sizes of one trial part with two to four places, measured; one in ten is odd: all of it off, or one number misread. */
+export function measuredTrial(machine: RealMachine, bench: Bench, lots: Lots, trialId: string): MadeSize[] {
+  const places = Array.from({ length: 2 + Math.floor(lots.uniform() * 3) }, () => drawPlace(lots));
+  const made = places.map(({ feature, trueMm }, index) => {
+    const askedMm = Math.round(trueMm * 100) / 100;
+    const { kind } = featureOf(feature);
+    return bench.measureMade(`${trialId}-${index}`, trialId, {
+      feature: kind,
+      askedMm,
+      trueMm: makeOnce(machine, feature, askedMm, lots),
+    });
+  });
+  if (lots.uniform() >= ODD_TRIAL) return made;
+  const off = lots.between(0.12, 0.5) * (lots.uniform() < 0.5 ? -1 : 1);
+  const misread = lots.uniform() < 0.5 ? Math.floor(lots.uniform() * made.length) : null;
+  return made.map((one, index) =>
+    misread === null || misread === index ? { ...one, madeMm: one.madeMm + off } : one,
+  );
+}
+
+/** Steps of a gauge row beside its middle, mm. */
+const ROW_STEPS = [-0.3, -0.2, -0.1, 0, 0.1, 0.2, 0.3, 0.4, 0.5];
+
+/** A gauge row for a hole, measured: its nine holes, its length, breadth and thickness, the distance of its outermost holes and of the middle ones. */
+export function measuredGaugeRow(
+  machine: RealMachine,
+  bench: Bench,
+  lots: Lots,
+  trialId: string,
+): MadeSize[] {
+  const middleMm = Math.round(lots.between(4, 12) * 100) / 100;
+  const pitchMm = Math.max(middleMm + 3.5, 11);
+  const asked: [FitFeature, number][] = [
+    ...ROW_STEPS.map((step): [FitFeature, number] => ['bore', middleMm + step]),
+    ['tab', ROW_STEPS.length * pitchMm + 2],
+    ['tab', middleMm + 19.5],
+    ['between', 5],
+    ['between', 5],
+    ['spacing', (ROW_STEPS.length - 1) * pitchMm],
+    ['spacing', 2 * pitchMm],
+  ];
+  const made = asked.map(([feature, askedMm], index) =>
+    bench.measureMade(`${trialId}-${index}`, trialId, {
+      feature: featureOf(feature).kind,
+      askedMm,
+      trueMm: makeOnce(machine, feature, askedMm, lots),
+    }),
+  );
+  if (lots.uniform() >= ODD_TRIAL) return made;
+  const misread = Math.floor(lots.uniform() * made.length);
+  const off = lots.between(0.12, 0.5) * (lots.uniform() < 0.5 ? -1 : 1);
+  return made.map((one, index) => (index === misread ? { ...one, madeMm: one.madeMm + off } : one));
+}
