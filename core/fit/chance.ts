@@ -2,7 +2,7 @@ import jstat from 'jstat';
 
 import { rectangular, uncertaintyOf, type SizeResult } from '@core/measure';
 import type { Fit } from '@core/model';
-import { correctionOf } from '@core/workshop';
+import { correctionOf, NORMAL_95 } from '@core/workshop';
 
 import { clearanceOf } from './clearance';
 import { featureOf } from './features';
@@ -41,7 +41,6 @@ export interface Band {
   toMm: number;
 }
 
-const NORMAL_95 = 1.959964;
 /** A gain smaller than this is not worth a trip to the bench. */
 const WORTHWHILE = 0.01;
 /** How well a test piece, made and measured, tells the machine's correction: one standard deviation, mm. */

@@ -1,5 +1,5 @@
 import { FeatureKind, type Instrument, type Machine, type MaterialFamily } from '@core/model';
-import { correctionOf, permissibleError, UNTRIED_SCALE_DOUBT } from '@core/workshop';
+import { correctionOf, NORMAL_95, permissibleError, UNTRIED_SCALE_DOUBT } from '@core/workshop';
 
 import type { Belief } from './conjugate';
 
@@ -78,8 +78,6 @@ export function believedBefore(
     rate: (SCATTER_DEGREES / 2) * machine.scatterMm ** 2,
   };
 }
-
-export const NORMAL_95 = 1.959964;
 
 /** The machine with what stood there before it learned. */
 export function startingOf(machine: Machine): Machine {

@@ -2,7 +2,9 @@ import type { Correction, FeatureKind, Instrument, Machine, MaterialFamily } fro
 import { FeatureKind as Kinds } from '@core/model';
 
 import { believedAfter, expectedOf, leverage, dot, type Belief, type Observed } from './conjugate';
-import { believedBefore, designOf, NORMAL_95, startingOf, type MadeSize } from './habits';
+import { NORMAL_95 } from '@core/workshop';
+
+import { believedBefore, designOf, startingOf, type MadeSize } from './habits';
 
 /** What a machine was found to do, from trials. */
 export interface Habits {

@@ -7,7 +7,7 @@ import { Id, line, name } from '@core/fields';
 export const NewRepair = z.strictObject({ id: Id, name, place: line(120) });
 export type NewRepair = z.infer<typeof NewRepair>;
 
-export const Stage = z.enum(['brief', 'sizes', 'fits', 'shape', 'make']);
+export const Stage = z.enum(['brief', 'sizes', 'fits', 'shape', 'make', 'trial']);
 export type Stage = z.infer<typeof Stage>;
 export const STAGES: readonly Stage[] = Stage.options;
 

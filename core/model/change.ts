@@ -9,6 +9,7 @@ import { Photo } from './photo';
 import { Body } from './recipe';
 import { RepairHead, Revision } from './repair';
 import { Reading, Size } from './size';
+import { Trial } from './trial';
 
 const put = <R extends string, S extends z.ZodType>(row: R, value: S) =>
   z.strictObject({
@@ -34,6 +35,7 @@ export const Change = z.discriminatedUnion('row', [
   put('photo', Photo),
   put('body', Body),
   put('revision', Revision),
+  put('trial', Trial),
 ]);
 export type Change = z.infer<typeof Change>;
 export type RowKind = Change['row'];

@@ -50,6 +50,7 @@ const ID_KEYS = new Set([
   'sizeId',
   'counterpartSizeId',
   'bodyId',
+  'fitId',
   'rimOf',
   'point',
   'and',

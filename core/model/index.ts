@@ -111,6 +111,7 @@ export {
   type RepairFileContent,
   faultOfIssue,
 } from './repairFile';
+export { MadeReading, Remedy, Trial, TrialOf, TrialResult, Verdict } from './trial';
 export { copyRepair, plainOf, withFreshIds } from './copyRepair';
 export { newSize } from './newSize';
 export { emptyRepair } from './newRepair';

@@ -15,6 +15,7 @@ export const LIST_LIMITS = {
   photos: 200,
   bodies: 100,
   revisions: 200,
+  trials: 500,
 } as const;
 
 /** Pictures of one repair together, revisions' too, bytes of JPEG. In a file they take a third more (base 64). */

@@ -24,5 +24,6 @@ export function emptyRepair(given: NewRepair, now: string): Repair {
     photos: [],
     bodies: [],
     revisions: [],
+    trials: [],
   };
 }

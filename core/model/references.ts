@@ -35,6 +35,8 @@ const REFERENCES: { [K in RowKind]: (row: RowsOf[K]) => Reference[] } = {
   body: ofBody,
   // Its state is looked at as a repair of its own.
   revision: () => [],
+  // A fit or a revision that was tried may be gone since: what was asked is in the trial.
+  trial: () => [],
 };
 
 export function referencesOf<K extends RowKind>(kind: K, row: RowsOf[K]): Reference[] {

@@ -8,6 +8,7 @@ import { LIST_LIMITS } from './limits';
 import { Photo } from './photo';
 import { Body } from './recipe';
 import { Reading, Size } from './size';
+import { Trial } from './trial';
 import { Workshop } from './workshop';
 
 const version = z.int().nonnegative();
@@ -69,5 +70,9 @@ export const Revision = z.strictObject({
 export type Revision = z.infer<typeof Revision>;
 
 /** One thing to mend, whole. */
-export const Repair = RepairState.extend({ revisions: z.array(Revision).max(LIST_LIMITS.revisions) });
+export const Repair = RepairState.extend({
+  revisions: z.array(Revision).max(LIST_LIMITS.revisions),
+  /** Not frozen with a revision: a trial belongs to what was made of it. Absent in what was written before there were any. */
+  trials: z.array(Trial).max(LIST_LIMITS.trials).default([]),
+});
 export type Repair = z.infer<typeof Repair>;

@@ -8,6 +8,7 @@ export const LIST_OF = {
   photo: 'photos',
   body: 'bodies',
   revision: 'revisions',
+  trial: 'trials',
 } as const;
 
 export type ListedRow = keyof typeof LIST_OF;

@@ -1,5 +1,5 @@
 import { evaluateSizes } from '@core/fit';
-import type { Repair, Stage } from '@core/model';
+import type { Repair, RepairState, Stage, Trial } from '@core/model';
 import { newestRevision } from '@core/revision';
 
 /** How far a repair is, and what comes next. */
@@ -20,6 +20,7 @@ export function progressOf(repair: Repair, evaluated = evaluateSizes(repair)): P
   const fitted = new Set(repair.fits.filter((fit) => !fit.removed).map((fit) => fit.counterpartSizeId));
   const unfitted = counterparts.filter(({ size }) => !fitted.has(size.id));
   const spares = repair.bodies.filter((body) => !body.removed && body.role === 'spare');
+  const trials = repair.trials.filter((trial) => !trial.removed);
   const stepCount = spares.reduce((sum, body) => sum + body.steps.length, 0);
   const newest = newestRevision(repair);
 
@@ -30,6 +31,7 @@ export function progressOf(repair: Repair, evaluated = evaluateSizes(repair)): P
     fits: counterparts.length > 0 && unfitted.length === counterparts.length ? 'no fit yet' : '',
     shape: stepCount === 0 ? 'no steps yet' : '',
     make: newest ? '' : 'no revision yet',
+    trial: trials.length > 0 ? '' : 'not tried',
   };
   const next = (stage: Stage, text: string): Progress => ({ stage, next: text, missing });
   if (sizes.length === 0) return next('sizes', 'Say what to measure');
@@ -40,6 +42,13 @@ export function progressOf(repair: Repair, evaluated = evaluateSizes(repair)): P
   if (missing.fits) return next('fits', 'Choose how freely it goes on');
   if (missing.shape) return next('shape', 'Start the recipe');
   if (!newest) return next('make', 'Freeze revision A and make it');
+  const tried = trials.filter(({ letter }) => letter === newest.letter);
+  if (tried.length > 0 && !hasChangedSince(repair, newest.state)) {
+    return next(
+      'trial',
+      `Revision ${newest.letter} is ${fitsAll(tried) ? 'right' : 'tried: take the next numbers'}`,
+    );
+  }
   return next(
     'make',
     hasChangedSince(repair, newest.state)
@@ -48,9 +57,15 @@ export function progressOf(repair: Repair, evaluated = evaluateSizes(repair)): P
   );
 }
 
+/** Whether the newest trial says of every fit that was judged that it is right. */
+function fitsAll(trials: readonly Trial[]): boolean {
+  const judged = trials.at(-1)!.results.filter(({ verdict }) => verdict !== null);
+  return judged.length > 0 && judged.every(({ verdict }) => verdict === 'right');
+}
+
 /** Whether anything that a revision freezes, the head apart, is different from then. */
-function hasChangedSince(repair: Repair, frozen: Omit<Repair, 'revisions'>): boolean {
-  const key = ({ sizes, readings, layouts, fits, chains, bodies }: Omit<Repair, 'revisions'>) =>
+function hasChangedSince(repair: Repair, frozen: RepairState): boolean {
+  const key = ({ sizes, readings, layouts, fits, chains, bodies }: RepairState) =>
     JSON.stringify(
       [sizes, readings, layouts, fits, chains, bodies].map((rows) =>
         rows.map((row) => [row.id, row.version]),

@@ -39,6 +39,7 @@ export class RepairDraft {
       photos: [],
       bodies: [],
       revisions: [],
+      trials: [],
     };
   }
 

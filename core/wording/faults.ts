@@ -25,6 +25,7 @@ const ROW_WORDS: Record<string, string> = {
   fit: 'fit',
   body: 'recipe',
   revision: 'revision',
+  trial: 'trial',
 };
 const rowWord = (row: string) => ROW_WORDS[row] ?? row;
 

@@ -1,6 +1,13 @@
 export { INSTRUMENTS, instrumentIn, permissibleError } from './instruments';
 export { jawError } from './jaws';
-export { MACHINES, correctionOf, machineIn, UNTRIED_SCALE_DOUBT, type WorkedCorrection } from './machines';
+export {
+  MACHINES,
+  correctionOf,
+  machineIn,
+  NORMAL_95,
+  UNTRIED_SCALE_DOUBT,
+  type WorkedCorrection,
+} from './machines';
 export {
   FIT_CLASSES,
   FIT_TABLES,

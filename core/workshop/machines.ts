@@ -186,7 +186,8 @@ function doubtOf({ process }: Machine, { plusMinusMm, learned }: Correction, siz
   return NORMAL_95 * Math.sqrt(Math.max(0, offset + 2 * both * sizeMm + scale * sizeMm ** 2));
 }
 
-const NORMAL_95 = 1.959964;
+/** Half width of 95 % of a normal number, in standard deviations. */
+export const NORMAL_95 = 1.959964;
 /** What a printer that nobody tried may be off by for each millimetre of size, one standard deviation: belts, and plastic that shrinks as it cools. */
 export const UNTRIED_SCALE_DOUBT = 0.001;
 

@@ -15,6 +15,7 @@ const NAMES: Record<Stage, string> = {
   fits: 'Fits',
   shape: 'Shape',
   make: 'Make',
+  trial: 'Trial',
 };
 /** Ticks from one stage to the next. */
 const TICKS = 10;

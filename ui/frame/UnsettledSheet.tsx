@@ -121,6 +121,7 @@ export const ROW_NAMES: Record<QueuedChange['change']['row'], string> = {
   fitTable: 'these fits',
   body: 'this recipe',
   revision: 'this revision',
+  trial: 'this trial',
 };
 
 function Version({ title, lines }: { title: string; lines: [string, string][] }) {

@@ -14,6 +14,7 @@ const STAGE_WORDS: Record<Stage, string> = {
   fits: 'Fits',
   shape: 'Shape',
   make: 'Make',
+  trial: 'Trial',
 };
 
 /** One repair in the list. */

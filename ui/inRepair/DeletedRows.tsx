@@ -17,6 +17,7 @@ const KIND_WORDS: Record<NamedRow, string> = {
   chain: 'Chain',
   photo: 'Photo',
   body: 'Body',
+  trial: 'Trial',
 };
 
 /** What was deleted of some kinds, to be brought back as it was; nothing where nothing was. */

@@ -4,10 +4,11 @@ import { Trouble } from '../../trouble';
 import { firstTables } from './001-first-tables';
 import { wordsByNumber } from './002-words-by-number';
 import { keepMachine } from './003-keep-machine';
+import { trials } from './004-trials';
 import type { Migration } from './migration';
 
 /** All migrations, oldest first. New ones are added at the end; those that stand are never edited. */
-const MIGRATIONS: readonly Migration[] = [firstTables, wordsByNumber, keepMachine];
+const MIGRATIONS: readonly Migration[] = [firstTables, wordsByNumber, keepMachine, trials];
 
 const HISTORY = 'knex_migrations';
 

@@ -60,7 +60,12 @@ export async function restoreCopy(client: QueryClient, key: QueryKey, store: Dev
   if (client.getQueryData(key) !== undefined) return;
   const copy = (await store.get(hashKey(key))) as KeptCopy | undefined;
   if (!copy || client.getQueryData(key) !== undefined) return;
-  client.setQueryData(key, copy.data, { updatedAt: copy.updatedAt });
+  client.setQueryData(key, inPresentForm(key, copy.data), { updatedAt: copy.updatedAt });
+}
+
+/** A copy that an earlier version of this page kept lacks the lists that came later. */
+function inPresentForm(key: QueryKey, data: unknown): unknown {
+  return key[0] === 'repair' ? { trials: [], ...(data as object) } : data;
 }
 
 /** Whether the copy of this device has been looked for; the server is asked then. */

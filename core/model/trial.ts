@@ -1,0 +1,78 @@
+import { z } from 'zod';
+
+import { Id, line, name, paragraph } from '@core/fields';
+
+import { FitFeature } from './fit';
+import { FitClass } from './workshop';
+
+/** What was tried: the whole spare, a piece of it round one fit, or a row of places from tight to loose. */
+export const TrialOf = z.enum(['part', 'testPiece', 'gaugeRow']);
+export type TrialOf = z.infer<typeof TrialOf>;
+
+/** How it went together, from too loose to too tight, in the words of the bench. */
+export const Verdict = z.enum(['rattles', 'loose', 'right', 'stiff', 'willNotGo']);
+export type Verdict = z.infer<typeof Verdict>;
+
+/** What was done to the made part to learn how much it lacks, or to save it. */
+export const Remedy = z.enum(['filed', 'drilled', 'reamed', 'sanded', 'warmed', 'shimmed', 'tied']);
+export type Remedy = z.infer<typeof Remedy>;
+
+const length = z.number().min(-10_000).max(10_000);
+
+/** One reading of a made size, as typed. */
+export const MadeReading = z.strictObject({
+  typed: line(60),
+  mm: z.number().positive().max(10_000),
+  instrumentId: Id,
+});
+export type MadeReading = z.infer<typeof MadeReading>;
+
+/**
+ * One fit of what was tried: what it was asked to be, what came out, and how it went. What it was asked to be is kept as it was, since
+ * fits and machines change later. Lengths mm, on the diameter.
+ */
+export const TrialResult = z.strictObject({
+  /** The fit it is about, which may be gone since. */
+  fitId: Id,
+  fitName: name,
+  feature: FitFeature,
+  fitClass: FitClass,
+  /** The counterpart's size, the allowance and the correction that added up to the working size, signed as in its trail. */
+  counterpartMm: length,
+  allowanceMm: length,
+  correctionMm: length,
+  /** Standard uncertainty of the counterpart's size then, the instrument's own error left out. */
+  counterpartStandardMm: z.number().min(0).max(1000),
+  made: z.array(MadeReading).max(20),
+  verdict: Verdict.nullable(),
+  /** Of a gauge row: how much looser than the working size the place was that felt right. */
+  looserMm: z.number().min(-2).max(2).nullable(),
+  done: z.array(z.strictObject({ what: Remedy, mm: z.number().min(0).max(100).nullable() })).max(10),
+  note: line(200),
+});
+export type TrialResult = z.infer<typeof TrialResult>;
+
+/** What a made part measured and how it fitted. */
+export const Trial = z.strictObject({
+  id: Id,
+  version: z.int().nonnegative(),
+  /** In a list of trials: "Revision A, Bench printer". */
+  name,
+  of: TrialOf,
+  /** The letter of the revision that was made; null for one that was never frozen. */
+  letter: z
+    .string()
+    .regex(/^[A-Z]{1,2}$/)
+    .nullable(),
+  machineId: Id,
+  materialId: Id,
+  triedAt: z.iso.datetime(),
+  /** The made part that came from a machine of the workshop, to measure it; null for one made elsewhere. */
+  madePartId: Id.nullable(),
+  results: z.array(TrialResult).max(50),
+  /** Why nothing is to be learned from it; null when it counts. */
+  leftOut: line(200).nullable(),
+  note: paragraph(1000),
+  removed: z.boolean(),
+});
+export type Trial = z.infer<typeof Trial>;

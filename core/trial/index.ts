@@ -1,0 +1,13 @@
+export { aimOf, askedOf, clearanceMeasured, madeOf, wantedOf } from './asked';
+export { causesOf, CLEAR, feelShift, type Cause, type Evidence, type Told } from './causes';
+export { isFarOff } from './doubtful';
+export { instrumentOf, madeSizesOf, trialsOf } from './madeSizes';
+export { newTrial, triedRevision, type Tried } from './newTrial';
+export {
+  judge,
+  machineAfter,
+  type Judged,
+  type Proposal,
+  type Saving,
+  type TrialSetting,
+} from './nextNumbers';

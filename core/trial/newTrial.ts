@@ -1,0 +1,84 @@
+import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
+import { uncertaintyOf } from '@core/measure';
+import {
+  NAME_LIMIT,
+  type RepairState,
+  type Revision,
+  type Trial,
+  type TrialOf,
+  type TrialResult,
+} from '@core/model';
+import { machineIn } from '@core/workshop';
+
+/** What is tried: a frozen revision, or the repair as it stands. */
+export interface Tried {
+  state: RepairState;
+  numbers: EvaluatedRepair;
+  letter: string | null;
+}
+
+export function triedRevision(revision: Revision): Tried {
+  return {
+    state: revision.state,
+    numbers: evaluateRepair(revision.state, revision.workshop),
+    letter: revision.letter,
+  };
+}
+
+const OF_WORDS: Record<TrialOf, string> = { part: '', testPiece: ', test piece', gaugeRow: ', gauge row' };
+
+/**
+ * A trial that begins: one result for each fit whose working size was known, or for one of them.
+ *
+ * @param triedAt ISO 8601 instant.
+ */
+export function newTrial(
+  { state, numbers, letter }: Tried,
+  given: { id: string; of: TrialOf; triedAt: string; madePartId: string | null; fitId?: string },
+): Trial {
+  const { head } = state;
+  const machine = machineIn(numbers.workshop, head.machineId);
+  const results = [...numbers.fits.values()]
+    .filter(({ fit }) => given.fitId === undefined || fit.id === given.fitId)
+    .flatMap(({ fit, worked }): TrialResult[] => {
+      if (!worked.ok) return [];
+      const amount = (kind: 'allowance' | 'correction') =>
+        worked.trail.entries.find((entry) => entry.kind === kind)?.value ?? 0;
+      const size = numbers.sizes.get(fit.counterpartSizeId);
+      const own =
+        size && uncertaintyOf(size.result)?.contributions.filter(({ source }) => source !== 'instrument');
+      return [
+        {
+          fitId: fit.id,
+          fitName: fit.name,
+          feature: fit.feature,
+          fitClass: fit.fitClass,
+          counterpartMm: worked.trail.entries[0]!.value,
+          allowanceMm: amount('allowance'),
+          correctionMm: amount('correction'),
+          counterpartStandardMm: Math.hypot(...(own ?? []).map(({ standard }) => standard)),
+          made: [],
+          verdict: null,
+          looserMm: null,
+          done: [],
+          note: '',
+        },
+      ];
+    });
+  const what = letter === null ? 'As it stood' : `Revision ${letter}`;
+  return {
+    id: given.id,
+    version: 0,
+    name: `${what}, ${machine.name}${OF_WORDS[given.of]}`.slice(0, NAME_LIMIT),
+    of: given.of,
+    letter,
+    machineId: head.machineId,
+    materialId: head.materialId,
+    triedAt: given.triedAt,
+    madePartId: given.madePartId,
+    results,
+    leftOut: null,
+    note: '',
+    removed: false,
+  };
+}
