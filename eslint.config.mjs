@@ -96,7 +96,7 @@ export default tseslint.config(
     '^node:',
   ),
   // Where the server is put together, the practice devices are plugged in.
-  border(['server/{start,testing/*}.ts'], 'The server does not know the screens.', '^@ui/'),
+  border(['server/{start,practiceDevices,testing/*}.ts'], 'The server does not know the screens.', '^@ui/'),
   border(['devices/**/*.ts'], 'Practice devices stand for the outside world: they know nobody here.', '^@'),
   border(['devices/**/*.test.ts'], 'Devices are tested through the server.', '^@ui/'),
   border(['app/**/*.{ts,tsx}'], 'Routes only name a screen.', '^@(server|core)/'),

@@ -5,6 +5,8 @@ import type { Logger } from 'pino';
 
 import type { Database } from './database/database';
 import { guard, type Guard } from './http/guard';
+import type { JobQueue } from './jobs/queue';
+import { jobRoutes } from './jobs/routes';
 import { photoRoutes } from './photos/routes';
 import type { PhotoStore } from './photos/store';
 import { Refused, refuse } from './refusal';
@@ -20,6 +22,7 @@ export function createApp(parts: {
   store: RepairStore;
   workshop: WorkshopStore;
   photos: PhotoStore;
+  jobs: JobQueue;
   /** Practice devices, each under its own address; the server knows nothing of what they hide. */
   devices: readonly { path: string; routes: Router }[];
   database: Database;
@@ -59,6 +62,7 @@ export function createApp(parts: {
   app.use('/api', repairRoutes(parts));
   app.use('/api', workshopRoutes(parts.workshop));
   app.use('/api', photoRoutes(parts.photos));
+  app.use('/api', jobRoutes(parts.jobs));
   for (const { path, routes } of parts.devices) app.use(`/api${path}`, routes);
   const nothing = () => {
     throw new Refused(404, { code: 'route.missing' });

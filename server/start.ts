@@ -4,14 +4,15 @@ import { join } from 'node:path';
 
 import type { Logger } from 'pino';
 
-import { practiceCaliper } from '@devices/practiceCaliper';
-
 import { createApp } from './app';
 import type { Config } from './config';
 import type { Database } from './database/database';
 import { lockFolder, type FolderLock } from './database/folderLock';
 import { makeFolder, openDatabase, PHOTO_FOLDER } from './database/open';
+import { JobQueue } from './jobs/queue';
+import { JobStore } from './jobs/store';
 import { PhotoStore } from './photos/store';
+import { practiceDevices, realPracticeWorld } from './practiceDevices';
 import { RepairStore, type Surroundings } from './repairs/store';
 import { Trouble } from './trouble';
 import { WorkshopStore } from './workshop/store';
@@ -74,11 +75,16 @@ async function serve(
   await sweep();
   const sweeping = setInterval(() => void sweep().catch(onTrouble), SWEPT_EVERY_MS).unref();
   store.summaries.soon();
+  const made = new JobStore(database);
+  const { printer, devices } = practiceDevices(made, realPracticeWorld);
+  const jobs = new JobQueue(made, printer, surroundings, onTrouble);
+  await jobs.begin();
   const app = createApp({
     store,
+    jobs,
     workshop: new WorkshopStore(database, surroundings),
     photos,
-    devices: [{ path: '/practice-caliper', routes: practiceCaliper(Math.random) }],
+    devices,
     database,
     guard: config,
     surroundings,
@@ -104,6 +110,7 @@ async function serve(
       await closed;
       clearInterval(sweeping);
       store.summaries.stop();
+      await jobs.stop();
       await database.close();
       lock.release();
     },

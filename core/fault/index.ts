@@ -35,6 +35,9 @@ export type Fault =
   | { code: 'photo.tooBig'; bytes: number; limitBytes: number }
   | { code: 'photo.tooManyPixels'; megapixels: number; limitMegapixels: number }
   | { code: 'device.unknown'; what: string }
+  | { code: 'job.missing' }
+  | { code: 'job.over'; state: string }
+  | { code: 'job.machineBusy'; machine: string }
   | { code: 'file.notJson' }
   | { code: 'file.notARepairFile' }
   | { code: 'file.otherVersion'; version: unknown; supported: number }

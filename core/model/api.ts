@@ -1,6 +1,7 @@
 import { z } from 'zod';
 
 import { Change } from './change';
+import { Trial } from './trial';
 import { Id, line, name } from '@core/fields';
 
 /** Everything that crosses between screen and server. */
@@ -62,6 +63,9 @@ export const ListQuery = z.strictObject({
 export const ChangeReply = z.strictObject({ repairId: Id, change: Change });
 export type ChangeReply = z.infer<typeof ChangeReply>;
 export const CreatedReply = z.strictObject({ id: Id });
+
+/** Trials of all repairs. */
+export const TrialList = z.strictObject({ trials: z.array(Trial) });
 
 /** Every refusal has this shape. `fault` is the data; `sentence` is for people who call the API by hand. */
 export const Refusal = z.object({

@@ -101,6 +101,7 @@ export {
   RepairList,
   Stage,
   STAGES,
+  TrialList,
 } from './api';
 export {
   REPAIR_FILE_VERSION,
@@ -111,6 +112,7 @@ export {
   type RepairFileContent,
   faultOfIssue,
 } from './repairFile';
+export { AskedSize, isOver, Job, JobAct, JobList, JobReason, JobState, Mishap, NewJob } from './job';
 export { MadeReading, Remedy, Trial, TrialOf, TrialResult, Verdict } from './trial';
 export { copyRepair, plainOf, withFreshIds } from './copyRepair';
 export { newSize } from './newSize';

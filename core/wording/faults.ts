@@ -140,6 +140,11 @@ const SENTENCES: Sentences = {
   'photo.heif': () =>
     'This photo is in the HEIF format, which can’t be read here. Let the camera save JPEG (“most compatible”), or send it as JPEG or PNG.',
   ...SERVER_SENTENCES,
+  'job.missing': () => 'This job is not here any more. Send it again from its layers.',
+  'job.over': ({ state }) =>
+    `This job is ${state === 'done' ? 'done' : 'over'} already. Send it again to make another.`,
+  'job.machineBusy': ({ machine }) =>
+    `${machine} is at work on another job. Wait for that, or cancel it, then go on.`,
   'device.unknown': () => 'There is nothing of that name on the practice bench. Load the page again.',
   'file.notJson': () =>
     'This is not a whole repair file: it can’t be read as JSON. It may have been cut short; get it again.',

@@ -45,6 +45,10 @@ export function repairRoutes(parts: {
     response.json(await store.list(ListQuery.parse(request.query)));
   });
 
+  router.get('/trials', async (_request, response) => {
+    response.json({ trials: await store.trials() });
+  });
+
   router.post('/repairs', small, async (request, response) => {
     const repair = await store.create(NewRepair.parse(request.body));
     response.status(201).json({ id: repair.head.id });

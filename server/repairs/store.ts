@@ -18,6 +18,7 @@ import {
   type Picture,
   type Repair,
   type RepairList,
+  type Trial,
 } from '@core/model';
 
 import type { Database } from '../database/database';
@@ -213,6 +214,18 @@ export class RepairStore {
        select json_extract(photo.value, '$.file') from revisions, json_each(revisions.data, '$.state.photos') as photo`,
     )) as { file: string }[];
     return new Set(rows.map(({ file }) => file));
+  }
+
+  /** Every trial of every repair that is not deleted, for what machines are learned from. */
+  async trials(): Promise<Trial[]> {
+    const rows = await this.database.read((transaction) =>
+      transaction('trials')
+        .join('repairs', 'repairs.id', 'trials.repair_id')
+        .where('repairs.removed', false)
+        .select<{ data: string }[]>('trials.data as data')
+        .orderBy([{ column: 'trials.repair_id' }, { column: 'trials.position' }]),
+    );
+    return rows.map(({ data }) => JSON.parse(data) as Trial);
   }
 
   async #read(id: string): Promise<Cached | null> {

@@ -4,10 +4,12 @@ import { join } from 'node:path';
 
 import pino from 'pino';
 
-import { practiceCaliper } from '@devices/practiceCaliper';
 import { createApp } from '@server/app';
 import { openDatabase } from '@server/database/open';
+import { JobQueue } from '@server/jobs/queue';
+import { JobStore } from '@server/jobs/store';
 import { PhotoStore } from '@server/photos/store';
+import { practiceDevices, type PracticeWorld } from '@server/practiceDevices';
 import { RepairStore } from '@server/repairs/store';
 import { WorkshopStore } from '@server/workshop/store';
 
@@ -24,17 +26,27 @@ export function testSurroundings() {
  * The whole server for tests, without a port. Its database is in memory unless it is given a folder; its practice
  * caliper always scatters alike.
  */
-export async function openTestServer(surroundings = testSurroundings(), dataFolder = ':memory:') {
+export async function openTestServer(
+  surroundings = testSurroundings(),
+  dataFolder = ':memory:',
+  practice: Partial<PracticeWorld> = {},
+) {
   const database = await openDatabase(dataFolder);
   const photoFolder = mkdtempSync(join(tmpdir(), 'even-spare-photos-'));
   const photos = new PhotoStore(photoFolder);
   const troubles: unknown[] = [];
   const store = new RepairStore(database, surroundings, photos, (error) => troubles.push(error));
+  const made = new JobStore(database);
+  const world: PracticeWorld = { now: () => 0, random: () => 0.5, every: () => () => {}, ...practice };
+  const { printer, devices } = practiceDevices(made, world);
+  const jobs = new JobQueue(made, printer, surroundings, (error) => troubles.push(error));
+  await jobs.begin();
   const app = createApp({
     store,
+    jobs,
     workshop: new WorkshopStore(database, surroundings),
     photos,
-    devices: [{ path: '/practice-caliper', routes: practiceCaliper(() => 0.5) }],
+    devices,
     surroundings,
     database,
     guard: { host: '127.0.0.1', passphrase: null },
@@ -47,11 +59,13 @@ export async function openTestServer(surroundings = testSurroundings(), dataFold
     database,
     photos,
     store,
+    jobs,
     /** What went wrong while lists were brought up to date. */
     troubles,
     photoFolder,
     async close() {
       store.summaries.stop();
+      await jobs.stop();
       await database.close();
       rmSync(photoFolder, { recursive: true });
     },

@@ -1,0 +1,81 @@
+import { z } from 'zod';
+
+import { Id, line, name } from '@core/fields';
+
+import { FitFeature } from './fit';
+import { Jaw } from './size';
+
+const instant = z.iso.datetime();
+
+/** A working size that a job is to make, to be measured on what comes out. */
+export const AskedSize = z.strictObject({
+  /** The fit, or the place of its gauge row. */
+  id: z.string().min(1).max(100),
+  name: line(120),
+  feature: FitFeature,
+  jaw: Jaw,
+  /** As it stands in the model, mm. */
+  mm: z.number().positive().max(10_000),
+});
+export type AskedSize = z.infer<typeof AskedSize>;
+
+/** What is to happen on the practice printer: what its habits bring, nothing bad, or one of its faults for certain. */
+export const Mishap = z.enum(['may', 'none', 'runsOut', 'letsGo']);
+export type Mishap = z.infer<typeof Mishap>;
+
+/** What a machine is sent. */
+export const NewJob = z.strictObject({
+  id: Id,
+  repairId: Id,
+  bodyId: Id,
+  name,
+  repairName: name,
+  /** The revision that is made; null for one that was not frozen. */
+  letter: z
+    .string()
+    .regex(/^[A-Z]{1,2}$/)
+    .nullable(),
+  machineId: Id,
+  machineName: name,
+  materialId: Id,
+  family: line(40),
+  asked: z.array(AskedSize).max(60),
+  /** How many times faster than the real thing the practice printer goes. */
+  speedUp: z.number().min(1).max(100_000),
+  mishap: Mishap,
+});
+export type NewJob = z.infer<typeof NewJob>;
+
+export const JobState = z.enum(['waiting', 'running', 'paused', 'done', 'failed', 'cancelled']);
+export type JobState = z.infer<typeof JobState>;
+
+/** Why a job stands still or ended early. */
+export const JobReason = z.enum(['person', 'filament', 'adhesion', 'serverStopped', 'noJob', 'machineBusy']);
+export type JobReason = z.infer<typeof JobReason>;
+
+/** A job as the workshop keeps it. */
+export const Job = NewJob.extend({
+  state: JobState,
+  /** What is done of it, 0 to 1. */
+  share: z.number().min(0).max(1),
+  layer: z.int().nonnegative(),
+  secondsLeft: z.number().nonnegative().nullable(),
+  reason: JobReason.nullable(),
+  /** What came of it; null until it is done. */
+  madePartId: Id.nullable(),
+  askedAt: instant,
+  history: z
+    .array(z.strictObject({ at: instant, state: JobState, share: z.number(), reason: JobReason.nullable() }))
+    .max(200),
+});
+export type Job = z.infer<typeof Job>;
+
+export const JobList = z.strictObject({ jobs: z.array(Job) });
+
+/** What may be done with a job. */
+export const JobAct = z.enum(['pause', 'resume', 'cancel', 'again']);
+export type JobAct = z.infer<typeof JobAct>;
+
+/** A job that ended or never will go on. */
+export const isOver = ({ state }: Pick<Job, 'state'>): boolean =>
+  state === 'done' || state === 'failed' || state === 'cancelled';

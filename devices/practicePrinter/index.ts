@@ -1,0 +1,8 @@
+export {
+  PracticePrinter,
+  type AskedOfPrinter,
+  type MadeDimension,
+  type PrinterReport,
+  type PrinterTask,
+  type PrinterWorld,
+} from './printer';

@@ -1,0 +1,229 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+import request from 'supertest';
+
+import type { Job, NewJob } from '@core/model';
+import { openTestServer, testSurroundings, type TestServer } from '@server/testing/testServer';
+
+/** A clock that the test turns, and that calls whoever waits. */
+function practiceClock() {
+  let ms = 0;
+  const calls = new Set<() => void>();
+  return {
+    now: () => ms,
+    every: (_ms: number, work: () => void) => {
+      calls.add(work);
+      return () => void calls.delete(work);
+    },
+    async pass(seconds: number) {
+      ms += seconds * 1000;
+      for (const work of [...calls]) work();
+      // What was heard is written before anybody looks.
+      for (let turn = 0; turn < 30; turn += 1) await new Promise((resolve) => setImmediate(resolve));
+    },
+    waiting: () => calls.size,
+  };
+}
+
+/** 600 mm at 10 mm/s on one layer: 60 s, with corners 69 s, with warming up 219 s. */
+const GCODE = [
+  'G90',
+  'M82',
+  'G92 E0',
+  'G1 Z0.2 F6000',
+  'G1 X0 Y0 F6000',
+  'G1 X300 Y0 E10 F600',
+  'G1 X0 Y0 E20',
+].join('\n');
+
+const job = (id: string, more: Partial<NewJob> = {}): NewJob => ({
+  id,
+  repairId: 'wheel',
+  bodyId: 'body',
+  name: 'Wheel',
+  repairName: 'Rack wheel',
+  letter: 'A',
+  machineId: 'bench-printer',
+  machineName: 'Bench printer',
+  materialId: 'petg',
+  family: 'plastic',
+  asked: [
+    { id: 'bore', name: 'Bore on the axle', feature: 'bore', jaw: 'inside', mm: 6.32 },
+    { id: 'peg', name: 'Peg', feature: 'peg', jaw: 'outside', mm: 10 },
+  ],
+  speedUp: 1,
+  mishap: 'none',
+  ...more,
+});
+
+let clock: ReturnType<typeof practiceClock>;
+let server: TestServer;
+beforeEach(async () => {
+  clock = practiceClock();
+  server = await openTestServer(testSurroundings(), ':memory:', clock);
+});
+afterEach(() => server.close());
+
+const send = async (given: NewJob, gcode = GCODE) =>
+  (await request(server.app).post('/api/jobs').send({ job: given, gcode }).expect(201)).body as Job;
+const jobs = async () =>
+  ((await request(server.app).get('/api/jobs').expect(200)).body as { jobs: Job[] }).jobs;
+const jobOf = async (id: string) => (await jobs()).find((one) => one.id === id)!;
+const act = (id: string, what: string) =>
+  request(server.app).post(`/api/jobs/${id}/acts`).send({ act: what });
+
+test('a job is followed to its end, in the time that its moves take', async () => {
+  expect(await send(job('a'))).toMatchObject({ state: 'running', share: 0 });
+  await clock.pass(110);
+  const half = await jobOf('a');
+  expect(half.share).toBeCloseTo(110 / (60.06 * 1.15 + 150), 1.9);
+  expect(half.secondsLeft).toBeCloseTo(219 - 110, -1);
+  await clock.pass(120);
+  expect(await jobOf('a')).toMatchObject({ state: 'done', share: 1, madePartId: expect.any(String) });
+  expect((await jobOf('a')).history.map(({ state }) => state)).toEqual(['waiting', 'running', 'done']);
+  expect(clock.waiting()).toBe(0);
+});
+
+test('what comes out lies on the practice bench and measures as that printer makes it, not as asked', async () => {
+  await send(job('a'));
+  await clock.pass(300);
+  const { madePartId } = await jobOf('a');
+  const bench = (await request(server.app).get('/api/practice-caliper')).body as {
+    objects: { id: string; name: string; dimensions: { id: string; jaw: string }[] }[];
+  };
+  const part = bench.objects.find(({ id }) => id === madePartId)!;
+  expect(part.name).toBe('Rack wheel: Wheel, revision A');
+  expect(part.dimensions).toMatchObject([
+    { id: 'bore', jaw: 'inside' },
+    { id: 'peg', jaw: 'outside' },
+  ]);
+  // Nothing of the truth is told.
+  expect(JSON.stringify(bench)).not.toContain('trueMm');
+  const shown = async (dimensionId: string) =>
+    Number(
+      (
+        (
+          await request(server.app)
+            .post('/api/practice-caliper/readings')
+            .send({ objectId: madePartId, dimensionId })
+            .expect(200)
+        ).body as { shown: string }
+      ).shown,
+    );
+  // A printer makes holes too small and outsides too large.
+  expect(await shown('bore')).toBeLessThan(6.3);
+  expect(await shown('bore')).toBeGreaterThan(5.9);
+  expect(await shown('peg')).toBeGreaterThan(10.01);
+});
+
+test('a second job on a machine waits for the first; another machine begins at once', async () => {
+  await send(job('a'));
+  await send(job('b'));
+  await send(job('c', { machineId: 'quick-printer' }));
+  expect((await jobs()).map(({ id, state }) => [id, state]).sort()).toEqual([
+    ['a', 'running'],
+    ['b', 'waiting'],
+    ['c', 'running'],
+  ]);
+  await clock.pass(300);
+  expect(await jobOf('b')).toMatchObject({ state: 'running' });
+});
+
+test('paused it keeps its place, goes on from there, and can be cancelled', async () => {
+  await send(job('a'));
+  await clock.pass(110);
+  await act('a', 'pause').expect(200);
+  const { share } = await jobOf('a');
+  await clock.pass(500);
+  expect(await jobOf('a')).toMatchObject({ state: 'paused', reason: 'person', share });
+  await act('a', 'resume').expect(200);
+  await clock.pass(10);
+  expect((await jobOf('a')).share).toBeGreaterThan(share);
+  expect((await jobOf('a')).share).toBeLessThan(share + 0.1);
+  await act('a', 'cancel').expect(200);
+  expect(await jobOf('a')).toMatchObject({ state: 'cancelled' });
+  const refused = await act('a', 'resume').expect(409);
+  expect(refused.body).toMatchObject({ fault: { code: 'job.over' } });
+});
+
+test('out of filament it stands still and goes on; what lets go of the bed has failed and is sent again', async () => {
+  await send(job('a', { mishap: 'runsOut' }));
+  await clock.pass(300);
+  expect(await jobOf('a')).toMatchObject({ state: 'paused', reason: 'filament', share: 0.5 });
+  await act('a', 'resume').expect(200);
+  await clock.pass(300);
+  expect(await jobOf('a')).toMatchObject({ state: 'done' });
+
+  await send(job('b', { mishap: 'letsGo' }));
+  await clock.pass(300);
+  expect(await jobOf('b')).toMatchObject({ state: 'failed', reason: 'adhesion', madePartId: null });
+  const again = (await act('b', 'again').expect(200)).body as Job;
+  expect(again.id).not.toBe('b');
+  await clock.pass(300);
+  expect(await jobOf(again.id)).toMatchObject({ state: 'done' });
+});
+
+test('what lays nothing is no job, and says so', async () => {
+  await send(job('a'), 'G28\nG1 X10 Y10 F3000\n');
+  await clock.pass(1);
+  expect(await jobOf('a')).toMatchObject({ state: 'failed', reason: 'noJob' });
+});
+
+test('sent twice it is made once, and its file is kept', async () => {
+  await send(job('a'));
+  await send(job('a'));
+  expect(await jobs()).toHaveLength(1);
+  const file = await request(server.app).get('/api/jobs/a/gcode').expect(200);
+  expect(file.text).toBe(GCODE);
+  await request(server.app).get('/api/jobs/none/gcode').expect(404);
+  await request(server.app)
+    .post('/api/jobs')
+    .send({ job: { ...job('b'), speedUp: 0 }, gcode: GCODE })
+    .expect(400);
+});
+
+test('a server that was stopped in mid-job loses nothing and says what happened', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'even-spare-jobs-'));
+  try {
+    const first = practiceClock();
+    let open = await openTestServer(testSurroundings(), folder, first);
+    await request(open.app)
+      .post('/api/jobs')
+      .send({ job: job('a'), gcode: GCODE })
+      .expect(201);
+    await request(open.app)
+      .post('/api/jobs')
+      .send({ job: job('b'), gcode: GCODE })
+      .expect(201);
+    await first.pass(110);
+    await open.close();
+    const second = practiceClock();
+    open = await openTestServer(testSurroundings(), folder, second);
+    const list = async () => ((await request(open.app).get('/api/jobs')).body as { jobs: Job[] }).jobs;
+    const after = await list();
+    expect(after.find(({ id }) => id === 'a')).toMatchObject({
+      state: 'paused',
+      reason: 'serverStopped',
+      share: expect.closeTo(0.5, 1),
+    });
+    expect(after.find(({ id }) => id === 'b')).toMatchObject({ state: 'waiting' });
+    await request(open.app).post('/api/jobs/a/acts').send({ act: 'resume' }).expect(200);
+    await second.pass(120);
+    expect((await list()).find(({ id }) => id === 'a')).toMatchObject({ state: 'done' });
+    await open.close();
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+});
+
+test('what happens is told as it happens', async () => {
+  const heard: string[] = [];
+  const stop = server.jobs.onChange(({ id, state }) => heard.push(`${id} ${state}`));
+  await send(job('a'));
+  await clock.pass(300);
+  stop();
+  await send(job('b'));
+  expect([...new Set(heard)]).toEqual(['a waiting', 'a running', 'a done']);
+});

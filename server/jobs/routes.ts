@@ -1,0 +1,50 @@
+import { createSession } from 'better-sse';
+import { Router } from 'express';
+import { z } from 'zod';
+
+import { JobAct, NewJob } from '@core/model';
+
+import { boundedJson } from '../http/boundedJson';
+import { Refused } from '../refusal';
+import type { JobQueue } from './queue';
+
+/** Largest job that is taken, bytes of its G-code with what it is to make. */
+const JOB_LIMIT_BYTES = 64 * 1024 * 1024;
+
+const Sent = z.strictObject({ job: NewJob, gcode: z.string().min(1) });
+
+/** The API of the queue. */
+export function jobRoutes(queue: JobQueue): Router {
+  const router = Router();
+  router.get('/jobs', async (_request, response) => {
+    response.json({ jobs: await queue.list() });
+  });
+  router.post(
+    '/jobs',
+    boundedJson({ bytes: JOB_LIMIT_BYTES, tooLarge: 'file.tooBig' }),
+    async (request, response) => {
+      const { job, gcode } = Sent.parse(request.body);
+      response.status(201).json(await queue.add(job, gcode));
+    },
+  );
+  // Every change of a job as it happens (server-sent events, WHATWG HTML 9.2).
+  router.get('/jobs/events', async (request, response) => {
+    // What is packed is held back until there is enough of it.
+    response.setHeader('Cache-Control', 'no-cache, no-transform');
+    const session = await createSession(request, response);
+    const stop = queue.onChange((job) => session.push(job, 'job'));
+    session.on('disconnected', stop);
+  });
+  router.get('/jobs/:id/gcode', async (request, response) => {
+    const gcode = await queue.gcode(request.params.id);
+    if (gcode === null) throw new Refused(404, { code: 'job.missing' });
+    response.type('text/plain').send(gcode);
+  });
+  router.post('/jobs/:id/acts', boundedJson({ bytes: 2048 }), async (request, response) => {
+    const { act } = z.strictObject({ act: JobAct }).parse(request.body);
+    const done = await queue.act(String(request.params.id), act);
+    if (!done.ok) throw Refused.of(done.fault);
+    response.json(done.value);
+  });
+  return router;
+}

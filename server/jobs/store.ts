@@ -1,0 +1,146 @@
+import type { Knex } from 'knex';
+
+import type { Job, JobReason, JobState, NewJob } from '@core/model';
+
+import type { Database } from '../database/database';
+
+interface StoredJob {
+  id: string;
+  data: string;
+  gcode: string;
+}
+
+/** Jobs that are shown, newest first. */
+const SHOWN = 60;
+const HISTORY_KEPT = 200;
+
+/** Jobs and made parts in the database. */
+export class JobStore {
+  constructor(private readonly database: Database) {}
+
+  async list(): Promise<Job[]> {
+    const rows = await this.database.read((transaction) =>
+      transaction<StoredJob>('jobs').select('data').orderBy('asked_at', 'desc').limit(SHOWN),
+    );
+    return rows.map(({ data }) => JSON.parse(data) as Job);
+  }
+
+  async inState(states: readonly JobState[]): Promise<Job[]> {
+    const rows = await this.database.read((transaction) =>
+      transaction<StoredJob>('jobs')
+        .select('data')
+        .whereIn('state', [...states])
+        .orderBy('asked_at'),
+    );
+    return rows.map(({ data }) => JSON.parse(data) as Job);
+  }
+
+  async get(id: string): Promise<Job | null> {
+    const row = await this.database.read((transaction) =>
+      transaction<StoredJob>('jobs').select('data').where({ id }).first(),
+    );
+    return row ? (JSON.parse(row.data) as Job) : null;
+  }
+
+  async gcode(id: string): Promise<string | null> {
+    const row = await this.database.read((transaction) =>
+      transaction<StoredJob>('jobs').select('gcode').where({ id }).first(),
+    );
+    return row?.gcode ?? null;
+  }
+
+  /** Takes a job in. Sent twice (a reply was lost), it is taken once. */
+  async add(given: NewJob, gcode: string, now: string): Promise<Job> {
+    const job: Job = {
+      ...given,
+      state: 'waiting',
+      share: 0,
+      layer: 0,
+      secondsLeft: null,
+      reason: null,
+      madePartId: null,
+      askedAt: now,
+      history: [{ at: now, state: 'waiting', share: 0, reason: null }],
+    };
+    return this.database.write(async (transaction) => {
+      const there = await transaction<StoredJob>('jobs').select('data').where({ id: given.id }).first();
+      if (there) return JSON.parse(there.data) as Job;
+      await transaction('jobs').insert({ ...columnsOf(job), gcode });
+      return job;
+    });
+  }
+
+  /** Writes that a job is at another place, and in its history that its state changed. */
+  async move(
+    id: string,
+    to: Partial<Pick<Job, 'state' | 'share' | 'layer' | 'secondsLeft' | 'madePartId'>> & {
+      reason?: JobReason | null;
+    },
+    now: string,
+    made?: { id: string; truth: unknown },
+  ): Promise<Job | null> {
+    return this.database.write(async (transaction) => {
+      const row = await transaction<StoredJob>('jobs').select('data').where({ id }).first();
+      if (!row) return null;
+      const before = JSON.parse(row.data) as Job;
+      const job = { ...before, ...to };
+      if (job.state !== before.state) {
+        const { state, share, reason } = job;
+        job.history = [...before.history, { at: now, state, share, reason }].slice(-HISTORY_KEPT);
+      }
+      await transaction('jobs').where({ id }).update(columnsOf(job));
+      if (made) {
+        await transaction('made_parts').insert({
+          id: made.id,
+          job_id: id,
+          truth: JSON.stringify(made.truth),
+          made_at: now,
+        });
+      }
+      return job;
+    });
+  }
+
+  /** Made parts with what is known of them only by the practice devices, newest first. */
+  async madeParts(): Promise<{ id: string; name: string; truth: unknown }[]> {
+    const rows = await this.database.read((transaction) => madeRows(transaction).limit(SHOWN));
+    return rows.map(partOf);
+  }
+
+  async madePart(id: string): Promise<{ id: string; name: string; truth: unknown } | null> {
+    const row = await this.database.read((transaction) =>
+      madeRows(transaction).where('made_parts.id', id).first(),
+    );
+    return row ? partOf(row) : null;
+  }
+}
+
+interface MadeRow {
+  id: string;
+  truth: string;
+  data: string;
+}
+
+const madeRows = (transaction: Knex) =>
+  transaction<MadeRow>('made_parts')
+    .join('jobs', 'jobs.id', 'made_parts.job_id')
+    .select<MadeRow[]>('made_parts.id as id', 'truth', 'jobs.data as data')
+    .orderBy('made_at', 'desc');
+
+function partOf({ id, truth, data }: MadeRow) {
+  const { name, letter, repairName } = JSON.parse(data) as Job;
+  return {
+    id,
+    name: `${repairName}: ${name}${letter ? `, revision ${letter}` : ''}`,
+    truth: JSON.parse(truth) as unknown,
+  };
+}
+
+const columnsOf = (job: Job) => ({
+  id: job.id,
+  repair_id: job.repairId,
+  machine_id: job.machineId,
+  state: job.state,
+  data: JSON.stringify(job),
+  asked_at: job.askedAt,
+});
