@@ -98,6 +98,20 @@ test('one of version 5 says how its body is laid in layers', () => {
   expect(now.repair.bodies[0]).toEqual({ ...before.repair.bodies[0]!, laying });
 });
 
+test('one of version 6 has a trial, and a machine that has learned', () => {
+  const { repair, workshop } = opened('version-6.json');
+  expect(repair.trials).toMatchObject([
+    {
+      of: 'part',
+      results: [{ verdict: 'stiff', made: [{ instrumentId: 'bench-caliper' }], done: [{ what: 'reamed' }] }],
+    },
+  ]);
+  const machine = workshop!.machines[0]!;
+  expect(machine.corrections.at(-1)).toMatchObject({ family: 'plastic', learned: { count: 5 } });
+  // Those of earlier versions have none.
+  expect(opened('version-5.json').repair.trials).toEqual([]);
+});
+
 test('what misses a list today is no file of the first weeks', () => {
   const file = JSON.parse(readFileSync(join(FOLDER, 'version-1.json'), 'utf8')) as {
     repair: Record<string, unknown>;

@@ -4,6 +4,7 @@ import { Id, line, name } from '@core/fields';
 
 import { FitFeature } from './fit';
 import { Jaw } from './size';
+import { TrialOf, TrialResult } from './trial';
 
 const instant = z.iso.datetime();
 
@@ -40,6 +41,8 @@ export const NewJob = z.strictObject({
   materialId: Id,
   family: line(40),
   asked: z.array(AskedSize).max(60),
+  /** How its trial begins: every fit as it stood when the job was sent, since numbers change while it is made. */
+  trial: z.strictObject({ of: TrialOf, results: z.array(TrialResult).max(50) }),
   /** How many times faster than the real thing the practice printer goes. */
   speedUp: z.number().min(1).max(100_000),
   mishap: Mishap,

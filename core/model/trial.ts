@@ -72,6 +72,8 @@ export const Trial = z.strictObject({
   results: z.array(TrialResult).max(50),
   /** Why nothing is to be learned from it; null when it counts. */
   leftOut: line(200).nullable(),
+  /** What was changed because of it, in words: the reasons of the next revision. */
+  taken: z.array(line(200)).max(50),
   note: paragraph(1000),
   removed: z.boolean(),
 });

@@ -1,1 +1,1 @@
-export { progressOf, type Progress } from './progress';
+export { frozenLetter, progressOf, type Progress } from './progress';

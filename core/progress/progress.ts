@@ -1,5 +1,5 @@
 import { evaluateSizes } from '@core/fit';
-import type { Repair, RepairState, Stage, Trial } from '@core/model';
+import type { Repair, RepairState, Stage, Trial, Workshop } from '@core/model';
 import { newestRevision } from '@core/revision';
 
 /** How far a repair is, and what comes next. */
@@ -61,6 +61,34 @@ export function progressOf(repair: Repair, evaluated = evaluateSizes(repair)): P
 function fitsAll(trials: readonly Trial[]): boolean {
   const judged = trials.at(-1)!.results.filter(({ verdict }) => verdict !== null);
   return judged.length > 0 && judged.every(({ verdict }) => verdict === 'right');
+}
+
+/** The letter of the newest revision, if the repair still stands as it was frozen; else null: what is made now has no revision. */
+export function frozenLetter(repair: Repair, workshop: Workshop): string | null {
+  const newest = newestRevision(repair);
+  if (
+    !newest ||
+    hasChangedSince(repair, newest.state) ||
+    repair.head.machineId !== newest.state.head.machineId
+  )
+    return null;
+  // A machine that has learned since makes other sizes of the same repair; what the workshop has besides matters nothing.
+  const stands = (then: readonly Versioned[], now: readonly Versioned[]) =>
+    then.every(({ id, version }) => now.some((row) => row.id === id && row.version === version));
+  const { machines, fitTables, instruments } = newest.workshop;
+  const same =
+    stands(
+      machines.filter(({ id }) => id === repair.head.machineId),
+      workshop.machines,
+    ) &&
+    stands(fitTables, workshop.fitTables) &&
+    stands(instruments, workshop.instruments);
+  return same ? newest.letter : null;
+}
+
+interface Versioned {
+  id: string;
+  version: number;
 }
 
 /** Whether anything that a revision freezes, the head apart, is different from then. */

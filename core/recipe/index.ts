@@ -14,3 +14,4 @@ export { GAUGE_STEPS_MM, gaugeRow, hasGaugeRow } from './gaugeRow';
 export { readLetters, readPlain } from './readPlain';
 export { patchForHardware } from './hardware';
 export { liftedBody, liftedSteps } from './lift';
+export { gaugePlaces, type GaugePlace } from './gaugePlaces';

@@ -23,8 +23,8 @@ export interface Evidence {
 
 export interface Told {
   causes: { cause: Cause; probability: number }[];
-  /** What would tell more: a reading of the made size, or of the counterpart; null when one cause stands clear. */
-  ask: 'made' | 'counterpart' | null;
+  /** What would tell more: a reading of the made size, of the counterpart, or another make; null when one cause stands clear. */
+  ask: 'made' | 'counterpart' | 'make' | null;
 }
 
 const PRIOR: Record<Cause, number> = { scatter: 0.35, machine: 0.3, allowance: 0.2, measuring: 0.15 };
@@ -68,10 +68,11 @@ export function causesOf(result: TrialResult, evidence: Evidence): Told {
     .map(({ cause, weight }) => ({ cause, probability: all > 0 ? weight / all : PRIOR[cause] }))
     .sort((a, b) => b.probability - a.probability);
   if (causes[0]!.probability >= CLEAR) return { causes, ask: null };
-  return {
-    causes,
-    ask: madeOf(result) === null ? 'made' : evidence.counterpartNow === null ? 'counterpart' : null,
-  };
+  if (madeOf(result) === null) return { causes, ask: 'made' };
+  // Reading the counterpart again says something of itself, and so of how much was allowed; a habit shows in the next make.
+  const likely = new Set(causes.slice(0, 2).map(({ cause }) => cause));
+  const byCounterpart = likely.has('measuring') || likely.has('allowance');
+  return { causes, ask: byCounterpart && evidence.counterpartNow === null ? 'counterpart' : 'make' };
 }
 
 function likelihood(cause: Cause, result: TrialResult, evidence: Evidence): number {

@@ -34,12 +34,24 @@ const OF_WORDS: Record<TrialOf, string> = { part: '', testPiece: ', test piece',
  */
 export function newTrial(
   { state, numbers, letter }: Tried,
-  given: { id: string; of: TrialOf; triedAt: string; madePartId: string | null; fitId?: string },
+  given: {
+    id: string;
+    of: TrialOf;
+    triedAt: string;
+    madePartId: string | null;
+    /** The row of which fit, and its middle place in the model, mm: it was laid out with the numbers of then. */
+    row?: { fitId: string; middleMm: number };
+    /** Where it was made and of what, if that is not what the repair says now. */
+    machineId?: string;
+    materialId?: string;
+    /** As they were kept when the job was sent, instead of as things stand. */
+    results?: TrialResult[];
+  },
 ): Trial {
   const { head } = state;
-  const machine = machineIn(numbers.workshop, head.machineId);
-  const results = [...numbers.fits.values()]
-    .filter(({ fit }) => given.fitId === undefined || fit.id === given.fitId)
+  const machine = machineIn(numbers.workshop, given.machineId ?? head.machineId);
+  const standing = [...numbers.fits.values()]
+    .filter(({ fit }) => given.row === undefined || fit.id === given.row.fitId)
     .flatMap(({ fit, worked }): TrialResult[] => {
       if (!worked.ok) return [];
       const amount = (kind: 'allowance' | 'correction') =>
@@ -55,7 +67,9 @@ export function newTrial(
           fitClass: fit.fitClass,
           counterpartMm: worked.trail.entries[0]!.value,
           allowanceMm: amount('allowance'),
-          correctionMm: amount('correction'),
+          correctionMm: given.row
+            ? given.row.middleMm - worked.trail.entries[0]!.value - amount('allowance')
+            : amount('correction'),
           counterpartStandardMm: Math.hypot(...(own ?? []).map(({ standard }) => standard)),
           made: [],
           verdict: null,
@@ -72,12 +86,13 @@ export function newTrial(
     name: `${what}, ${machine.name}${OF_WORDS[given.of]}`.slice(0, NAME_LIMIT),
     of: given.of,
     letter,
-    machineId: head.machineId,
-    materialId: head.materialId,
+    machineId: machine.id,
+    materialId: given.materialId ?? head.materialId,
     triedAt: given.triedAt,
     madePartId: given.madePartId,
-    results,
+    results: given.results ?? standing,
     leftOut: null,
+    taken: [],
     note: '',
     removed: false,
   };

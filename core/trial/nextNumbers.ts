@@ -7,7 +7,7 @@ import { materialOf } from '@core/standards';
 import { correctionOf, machineIn, NORMAL_95 } from '@core/workshop';
 
 import { aimOf, clearanceMeasured, madeOf } from './asked';
-import { causesOf, CLEAR, feelShift, MIDDLE_HALVES, type Evidence, type Told } from './causes';
+import { causesOf, feelShift, MIDDLE_HALVES, type Evidence, type Told } from './causes';
 import { handOf, instrumentOf, madeSizesOf, trialsOf } from './madeSizes';
 
 /** A number that should change, and what it would do. mm. */
@@ -31,8 +31,7 @@ export type Proposal =
       toMm: number;
       chance: number | null;
       working: { fromMm: number; toMm: number } | null;
-    }
-  | { kind: 'measureAgain'; what: 'made' | 'counterpart' };
+    };
 
 /** How a part can be saved without a new make. mm. */
 export type Saving =
@@ -207,14 +206,6 @@ function proposalsOf(
       fromMm,
       toMm,
       ...effect({ fits: state.fits.map((one) => (one.id === fit.id ? changed : one)) }),
-    });
-  }
-  const measuring = told.causes.find(({ cause }) => cause === 'measuring')!.probability;
-  const isBad = result.verdict !== null && result.verdict !== 'right';
-  if (isBad && (told.ask !== null || measuring >= CLEAR)) {
-    proposals.push({
-      kind: 'measureAgain',
-      what: measuring >= CLEAR ? 'counterpart' : (told.ask ?? 'counterpart'),
     });
   }
   return proposals;

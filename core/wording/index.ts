@@ -4,3 +4,14 @@ export { cautionSentence, findingSentence } from './findings';
 export { plainText } from './plainNumbers';
 export { programFaultOf, programFaultReport, programFaultSentence, type ProgramFault } from './programFault';
 export { HAPPENING_WORDS, jobSentence, layerWarningSentence, minutesText, MOVE_WORDS } from './layers';
+export {
+  causeSentence,
+  clearanceSentence,
+  proposalReason,
+  proposalSentence,
+  REMEDY_WORDS,
+  savingSentence,
+  VERDICT_WORDS,
+  type Lengths,
+} from './trials';
+export { jobStateSentence } from './jobs';

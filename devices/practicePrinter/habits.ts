@@ -16,7 +16,7 @@ export type FeatureKind = 'inside' | 'outside' | 'height' | 'spacing';
 /** The printers of the workshop as they are in truth, with a usual stiff plastic. */
 const KNOWN: Record<string, Habits> = {
   'bench-printer': {
-    inside: [-0.21, -0.0006],
+    inside: [-0.17, -0.0006],
     outside: [0.07, -0.0006],
     height: [0.03, 0.0004],
     spacing: [0.005, -0.0007],

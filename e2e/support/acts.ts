@@ -2,7 +2,10 @@ import { expect, type Page } from '@playwright/test';
 
 /** What a person does, in the words of the screen. */
 
-export async function goTo(page: Page, stage: 'Brief' | 'Sizes' | 'Fits' | 'Shape' | 'Make'): Promise<void> {
+export async function goTo(
+  page: Page,
+  stage: 'Brief' | 'Sizes' | 'Fits' | 'Shape' | 'Make' | 'Trial',
+): Promise<void> {
   await page
     .getByRole('navigation')
     .getByRole('link', { name: new RegExp(`^${stage}`) })

@@ -53,6 +53,7 @@ const job = (id: string, more: Partial<NewJob> = {}): NewJob => ({
     { id: 'bore', name: 'Bore on the axle', feature: 'bore', jaw: 'inside', mm: 6.32 },
     { id: 'peg', name: 'Peg', feature: 'peg', jaw: 'outside', mm: 10 },
   ],
+  trial: { of: 'part', results: [] },
   speedUp: 1,
   mishap: 'none',
   ...more,

@@ -42,6 +42,7 @@ const SCREEN_WORDS: Record<string, string> = {
   fits: 'the fits',
   shape: 'the recipe',
   make: 'what is made',
+  trial: 'the trial',
   layouts: 'the layouts',
   photos: 'the photos',
   sheet: 'the sheet',

@@ -15,6 +15,7 @@ import { Loading } from '../shared/Loading';
 import { Mark } from '../shared/Mark';
 import { useWide } from '../shared/useWide';
 import { colours } from '../theme/colours';
+import { JobStrip } from './JobStrip';
 import { OpenRepairFile } from './OpenRepairFile';
 import { RepairCard } from './RepairCard';
 
@@ -60,11 +61,14 @@ export function HomeScreen() {
           contentContainerClassName="px-4 pb-28 gap-2.5"
           {...(wide ? { columnWrapperClassName: 'gap-2.5' } : {})}
           ListHeaderComponent={
-            <View className="flex-row items-center justify-between">
-              <GroupHeading>
-                {lines.length > 0 ? `${search ? 'Found' : 'On the go'} · ${count}` : ''}
-              </GroupHeading>
-              <OpenRepairFile />
+            <View className="gap-3">
+              {search ? null : <JobStrip />}
+              <View className="flex-row items-center justify-between">
+                <GroupHeading>
+                  {lines.length > 0 ? `${search ? 'Found' : 'On the go'} · ${count}` : ''}
+                </GroupHeading>
+                <OpenRepairFile />
+              </View>
             </View>
           }
           ListEmptyComponent={

@@ -14,4 +14,5 @@ export { PhotosScreen } from '../stages/photos/PhotosScreen';
 export { ShapeStage } from '../stages/shape/ShapeStage';
 export { SizeSheetScreen } from '../stages/sheet/SizeSheetScreen';
 export { SizesStage } from '../stages/sizes/SizesStage';
+export { TrialStage } from '../stages/trial/TrialStage';
 export { WorkshopScreen } from '../workshop/WorkshopScreen';

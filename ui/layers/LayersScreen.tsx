@@ -3,18 +3,24 @@ import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
 import { fileStem } from '@core/formats';
-import type { Body, Laying } from '@core/model';
+import type { Body, Laying, Mishap, NewJob } from '@core/model';
 import { FEET, SUPPORTS } from '@core/fields';
 import { layerMachineOf, settingsOn } from '@core/printing';
+import { frozenLetter } from '@core/progress';
 import { LAYER_SETTINGS } from '@core/slice';
+import { materialOf } from '@core/standards';
 import { HAPPENING_WORDS, jobSentence, layerWarningSentence, MOVE_WORDS, sentenceOf } from '@core/wording';
 
+import { newId } from '../api/newId';
 import { useNotices } from '../api/notices';
 import { useChangeRepair } from '../api/useRepair';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { Broken } from '../report/ScreenBoundary';
 import { Button } from '../shared/Button';
 import { EmptyState } from '../shared/EmptyState';
+import { askedSizes, trialOf } from '../jobs/askedSizes';
+import { SendSheet } from '../jobs/SendSheet';
+import { useSendJob } from '../jobs/useJobs';
 import { GroupHeading } from '../shared/Heading';
 import { saveFile } from '../shared/saveFile';
 import { Switch } from '../shared/Switch';
@@ -47,7 +53,7 @@ export function LayersScreen() {
 }
 
 function Layers({ body }: { body: Body }) {
-  const { repair } = useRepairContext();
+  const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
   const { say } = useNotices();
   const wide = useWide();
@@ -58,21 +64,57 @@ function Layers({ body }: { body: Body }) {
   const last = reply ? reply.drawing.topMm.length - 1 : 0;
   const shown = Math.min(layer ?? last, last);
 
-  const [saving, setSaving] = useState(false);
-  const save = async () => {
-    setSaving(true);
+  const [writing, setWriting] = useState(false);
+  const [sending, setSending] = useState(false);
+  const sendJob = useSendJob();
+  /** The checked job as G-code; what stands in its way is said. */
+  const written = async (): Promise<string | null> => {
+    setWriting(true);
     const made = await layerWorker()
       .gcode(`${repair.head.name}, ${body.name}`, new Date().toISOString())
       .catch(() => null)
-      .finally(() => setSaving(false));
-    if (!made)
-      return say({ tone: 'wrong', text: 'The job could not be written. Lay it again, then save it.' });
-    if (!made.ok) return say({ tone: 'wrong', text: sentenceOf(made.fault) });
+      .finally(() => setWriting(false));
+    if (made?.ok) return made.value;
+    say({
+      tone: 'wrong',
+      text: made ? sentenceOf(made.fault) : 'The job could not be written. Lay it again, then save it.',
+    });
+    return null;
+  };
+  const save = async () => {
+    const gcode = await written();
+    if (gcode === null) return;
     saveFile({
       name: `${fileStem(repair.head.name, body.name)}.gcode`,
       mime: 'text/x-gcode',
-      bytes: new TextEncoder().encode(made.value),
+      bytes: new TextEncoder().encode(gcode),
     });
+  };
+  const send = async (how: { speedUp: number; mishap: Mishap }) => {
+    const gcode = await written();
+    if (gcode === null) return;
+    const { head } = repair;
+    const job: NewJob = {
+      id: newId(),
+      repairId: head.id,
+      bodyId: body.id,
+      name: body.name,
+      repairName: head.name,
+      letter: frozenLetter(repair, numbers.workshop),
+      machineId: wish.machine.id,
+      machineName: wish.machine.name,
+      materialId: head.materialId,
+      family: materialOf(head.materialId).family,
+      asked: askedSizes(body, numbers),
+      trial: trialOf(body, repair, numbers),
+      ...how,
+    };
+    await sendJob.mutateAsync({ job, gcode }).then(
+      () => router.replace(`/repair/${head.id}/trial`),
+      // It was said already.
+      () => undefined,
+    );
+    setSending(false);
   };
   return (
     <ScrollView contentContainerClassName="pb-8">
@@ -133,11 +175,24 @@ function Layers({ body }: { body: Body }) {
         </View>
         <Button
           tone="primary"
+          label={`Send it to ${wish.machine.name}`}
+          disabled={!reply}
+          onPress={() => setSending(true)}
+        />
+        <Button
           label="Save the job (G-code)"
-          busy={saving}
+          busy={writing && !sending}
           disabled={!reply}
           onPress={() => void save()}
         />
+        {sending ? (
+          <SendSheet
+            machineName={wish.machine.name}
+            busy={writing || sendJob.isPending}
+            onSend={(how) => void send(how)}
+            onClose={() => setSending(false)}
+          />
+        ) : null}
         {reply ? <CompareMakes wish={wish} /> : null}
         <Button label="Back to Make" onPress={() => router.replace(`/repair/${repair.head.id}/make`)} />
       </View>

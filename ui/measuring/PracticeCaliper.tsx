@@ -23,7 +23,12 @@ const Shown = z.object({ shown: z.string() });
  * A stand-in for calipers that type like a keyboard: its display is read on the server, and its digits and Enter
  * arrive as keys, by the same way as those of real ones.
  */
-export function PracticeCaliper() {
+export function PracticeCaliper({
+  first = null,
+}: {
+  /** What it is held to at first, if that lies on the bench: thing and size. */
+  first?: string | null;
+}) {
   const bench = useQuery({
     queryKey: ['practice-caliper'],
     queryFn: ({ signal }) => ask('/practice-caliper', { reply: Bench, signal }),
@@ -39,7 +44,8 @@ export function PracticeCaliper() {
       group: object.name,
     })),
   );
-  const value = chosen ?? options[0]?.id ?? null;
+  const wanted = options.find(({ id }) => id === first)?.id;
+  const value = chosen ?? wanted ?? options[0]?.id ?? null;
   const press = async () => {
     const [objectId, dimensionId] = value?.split('/') ?? [];
     if (!objectId || !dimensionId) return;

@@ -36,9 +36,11 @@ const correctionIn = (machine: Machine, feature: FeatureKind, family: Correction
 export function MachineForm({
   machine,
   onSave,
+  onHabits,
   onClose,
 }: {
   machine: Machine;
+  onHabits(): void;
   onSave: ReturnType<typeof useChangeWorkshop>;
   onClose(): void;
 }) {
@@ -122,6 +124,7 @@ export function MachineForm({
         value={scatter}
         onChangeText={setScatter}
       />
+      {machine.version === 0 ? null : <Button label="What trials taught of it" onPress={onHabits} />}
       <GroupHeading>Corrections, for the material</GroupHeading>
       <Picker
         label="Material of the corrections"

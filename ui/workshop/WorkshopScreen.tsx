@@ -19,6 +19,7 @@ import { Switch } from '../shared/Switch';
 import { promiseOf } from '../measuring/InstrumentSheet';
 import { colours } from '../theme/colours';
 import { FitTableSheet } from './FitTableSheet';
+import { HabitsSheet } from './HabitsSheet';
 import { InstrumentForm } from './InstrumentForm';
 import { MachineForm } from './MachineForm';
 import { FAMILY_WORDS, PROCESS_WORDS } from './words';
@@ -38,6 +39,8 @@ export function WorkshopScreen() {
   const preferences = usePreferences();
   const [instrument, setInstrument] = useState<Instrument | null>(null);
   const [machine, setMachine] = useState<Machine | null>(null);
+  const [habits, setHabits] = useState<string | null>(null);
+  const habitsOf = workshop.machines.find(({ id }) => id === habits);
   const [table, setTable] = useState<FitTable | null>(null);
   const back = () => (router.canGoBack() ? router.back() : router.replace('/'));
   const removed = [
@@ -164,7 +167,20 @@ export function WorkshopScreen() {
       {instrument ? (
         <InstrumentForm instrument={instrument} onSave={put} onClose={() => setInstrument(null)} />
       ) : null}
-      {machine ? <MachineForm machine={machine} onSave={put} onClose={() => setMachine(null)} /> : null}
+      {machine ? (
+        <MachineForm
+          machine={machine}
+          onSave={put}
+          onHabits={() => {
+            setHabits(machine.id);
+            setMachine(null);
+          }}
+          onClose={() => setMachine(null)}
+        />
+      ) : null}
+      {habitsOf ? (
+        <HabitsSheet machine={habitsOf} workshop={workshop} onSave={put} onClose={() => setHabits(null)} />
+      ) : null}
       {table ? <FitTableSheet table={table} onSave={put} onClose={() => setTable(null)} /> : null}
     </View>
   );

@@ -94,7 +94,7 @@ describe('an instrument', () => {
 describe('a machine', () => {
   const printer = DEFAULT_WORKSHOP.machines[0]!;
   const show = (machine: Machine = printer) =>
-    render(<MachineForm machine={machine} onSave={save} onClose={close} />);
+    render(<MachineForm machine={machine} onSave={save} onHabits={() => {}} onClose={close} />);
   const group = (name: string | RegExp) => within(screen.getByRole('group', { name }));
 
   test('a correction for one material starts from the general one and stands beside it', () => {

@@ -31,7 +31,12 @@ export function SpareCard({ body }: { body: Body }) {
   const download = async (format: SpareFormat) => {
     setBusy(format);
     try {
-      const file = await workbench.ask.file(body.id, format, currentLabel(repair), new Date().toISOString());
+      const file = await workbench.ask.file(
+        body.id,
+        format,
+        currentLabel(repair, numbers.workshop),
+        new Date().toISOString(),
+      );
       if (file.ok) saveFile(file.value);
       else say({ tone: 'wrong', text: sentenceOf(file.fault) });
     } catch {

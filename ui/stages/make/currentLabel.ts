@@ -1,12 +1,10 @@
-import type { Repair } from '@core/model';
-import { progressOf } from '@core/progress';
+import type { Repair, Workshop } from '@core/model';
+import { frozenLetter } from '@core/progress';
 import { newestRevision } from '@core/revision';
 
 /** "Rev B" while the repair is as it was frozen, "after Rev B" when it has changed since, nothing before. */
-export function currentLabel(repair: Repair): string {
+export function currentLabel(repair: Repair, workshop: Workshop): string {
   const newest = newestRevision(repair);
   if (!newest) return '';
-  return progressOf(repair).next.startsWith('Changed')
-    ? `after Rev ${newest.letter}`
-    : `Rev ${newest.letter}`;
+  return frozenLetter(repair, workshop) === null ? `after Rev ${newest.letter}` : `Rev ${newest.letter}`;
 }

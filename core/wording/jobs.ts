@@ -1,0 +1,35 @@
+import type { Job } from '@core/model';
+
+import { minutesText } from './layers';
+
+const REASONS: Record<NonNullable<Job['reason']>, string> = {
+  person: 'as you asked',
+  filament: 'the filament ran out; put in more, then go on',
+  adhesion: 'it let go of the bed; clean the bed or give it a rim, then send it again',
+  serverStopped: 'the server was stopped meanwhile; look at the machine, then go on or cancel',
+  noJob: 'there is nothing to lay in this file; lay the part in layers again, then send that',
+  machineBusy: 'the machine is at work on another job',
+};
+
+/** Where a job is, in a sentence. */
+export function jobStateSentence({ state, share, layer, secondsLeft, reason, machineName }: Job): string {
+  const done = `${Math.floor(100 * share)} %`;
+  const because = reason === null ? '' : `: ${REASONS[reason]}`;
+  switch (state) {
+    case 'waiting':
+      return `Waits for ${machineName}.`;
+    case 'running': {
+      const left =
+        secondsLeft === null ? '' : `, ${minutesText(secondsLeft / 60)} of the machine’s time to go`;
+      return `On ${machineName}, ${done}, layer ${layer + 1}${left}.`;
+    }
+    case 'paused':
+      return `Stands still at ${done}${because}.`;
+    case 'done':
+      return 'Made. It lies on the practice bench, ready to be measured.';
+    case 'failed':
+      return `Failed at ${done}${because}.`;
+    case 'cancelled':
+      return `Cancelled at ${done}.`;
+  }
+}

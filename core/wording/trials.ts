@@ -1,0 +1,130 @@
+import type { Cause, Judged, Proposal, Saving } from '@core/trial';
+import type { FeatureKind, Remedy, Verdict } from '@core/model';
+
+/** Lengths as this person reads them. */
+export interface Lengths {
+  /** With its unit. */
+  length(mm: number): string;
+  /** With its sign, without a unit. */
+  signed(mm: number): string;
+  word: string;
+}
+
+/** How it went, on the bench. */
+export const VERDICT_WORDS: Record<Verdict, string> = {
+  rattles: 'Rattles',
+  loose: 'Loose',
+  right: 'Right',
+  stiff: 'Stiff',
+  willNotGo: 'Will not go',
+};
+
+export const REMEDY_WORDS: Record<Remedy, string> = {
+  filed: 'Filed',
+  drilled: 'Drilled',
+  reamed: 'Reamed',
+  sanded: 'Sanded',
+  warmed: 'Warmed',
+  shimmed: 'Shimmed',
+  tied: 'Tied for now',
+};
+
+const KIND_WORDS: Record<FeatureKind, string> = {
+  inside: 'holes',
+  outside: 'outsides',
+  height: 'heights',
+  spacing: 'spacings',
+};
+
+const percent = (share: number) => `${Math.round(100 * share)} %`;
+
+const CAUSE_WORDS: Record<Cause, string> = {
+  machine: 'what the machine does to it',
+  allowance: 'how much was allowed',
+  measuring: 'how the counterpart was measured',
+  scatter: 'nothing but the usual scatter',
+};
+
+/** What it most likely was, how surely, and what would tell more. */
+export function causeSentence({ told, result }: Pick<Judged, 'told' | 'result'>, tag: string | null): string {
+  const [first, second] = told.causes;
+  const bad = result.verdict !== null && result.verdict !== 'right';
+  if (!bad && result.made.length === 0) return '';
+  if (!bad && first!.cause === 'scatter') return '';
+  const surely = `Most likely it is ${CAUSE_WORDS[first!.cause]} (${percent(first!.probability)})`;
+  if (told.ask === null) return `${surely}.`;
+  const other = `, else ${CAUSE_WORDS[second!.cause]} (${percent(second!.probability)})`;
+  const ask = {
+    made: 'Measure what came out: that tells them apart.',
+    counterpart: `Measure ${tag ?? 'the counterpart'} again, with the same care: that tells them apart.`,
+    make: 'The next make, or a gauge row, will tell them apart.',
+  }[told.ask];
+  return bad ? `${surely}${other}. ${ask}` : '';
+}
+
+/** What came out beside what was wanted. */
+export function clearanceSentence({ clearanceMm, evidence }: Judged, show: Lengths): string | null {
+  if (clearanceMm === null) return null;
+  const { wish } = evidence;
+  const place =
+    clearanceMm < wish.fromMm
+      ? 'tighter than wished'
+      : clearanceMm > wish.toMm
+        ? 'looser than wished'
+        : 'as wished';
+  return `Clearance ${show.signed(clearanceMm)} ${show.word}, ${place} (${show.signed(wish.fromMm)} to ${show.signed(wish.toMm)}).`;
+}
+
+/** A number that should change, why, and what becomes of it. */
+export function proposalSentence(
+  proposal: Proposal,
+  fitName: string,
+  tag: string | null,
+  show: Lengths,
+): string {
+  switch (proposal.kind) {
+    case 'correction': {
+      const { machine, feature, fromMm, toMm, count, odd } = proposal;
+      const from = `${count} made ${count === 1 ? 'size' : 'sizes'}${odd > 0 ? `; ${odd} left aside as odd` : ''}`;
+      return `${machine.name}: correct ${KIND_WORDS[feature]} by ${show.signed(toMm)} ${show.word} instead of ${show.signed(fromMm)} (from ${from}). ${effectSentence(proposal, show)}`.trim();
+    }
+    case 'allowance':
+      return `${fitName}: a clearance of ${show.signed(proposal.toMm)} ${show.word} instead of ${show.signed(proposal.fromMm)}, as it felt. ${effectSentence(proposal, show)}`.trim();
+  }
+}
+
+function effectSentence(
+  { working, chance }: Pick<Extract<Proposal, { kind: 'correction' | 'allowance' }>, 'working' | 'chance'>,
+  show: Lengths,
+): string {
+  const size = working
+    ? `The working size goes from ${show.length(working.fromMm)} to ${show.length(working.toMm)}`
+    : '';
+  const then = chance === null ? '' : `the chance becomes ${percent(chance)}`;
+  const both = [size, then].filter(Boolean).join(', ');
+  return both === '' ? '' : `${both}.`;
+}
+
+/** Short, for the reasons of the next revision. */
+export function proposalReason(proposal: Proposal, fitName: string, show: Lengths): string {
+  switch (proposal.kind) {
+    case 'correction':
+      return `${proposal.machine.name}, ${KIND_WORDS[proposal.feature]} ${show.signed(proposal.toMm)} for ${show.signed(proposal.fromMm)}`;
+    case 'allowance':
+      return `${fitName} ${show.signed(proposal.toMm)} for ${show.signed(proposal.fromMm)}`;
+  }
+}
+
+/** How the part that lies there can be saved. */
+export function savingSentence(saving: Saving, show: Lengths): string {
+  switch (saving.by) {
+    case 'ream':
+      return `Without a new make: ream or drill it to ${show.length(saving.toMm)}.`;
+    case 'deepen':
+      return `Without a new make: deepen it to ${show.length(saving.toMm)}.`;
+    case 'sand':
+      return `Without a new make: sand ${show.length(saving.byMm)} off, to ${show.length(saving.toMm)}.`;
+    case 'shim':
+      return `Without a new make: a shim or a turn of tape, ${show.length(saving.eachMm)} thick.`;
+  }
+}

@@ -1,0 +1,57 @@
+import { useState } from 'react';
+import { Text } from 'react-native';
+
+import type { Mishap } from '@core/model';
+
+import { Button } from '../shared/Button';
+import { GroupHeading } from '../shared/Heading';
+import { Sheet } from '../shared/Sheet';
+import { Switch } from '../shared/Switch';
+
+const SPEEDS = [
+  { id: '1', word: 'As it is' },
+  { id: '60', word: '60 times' },
+  { id: '2000', word: '2000 times' },
+] as const;
+type SpeedId = (typeof SPEEDS)[number]['id'];
+
+const MISHAPS: readonly { id: Mishap; word: string }[] = [
+  { id: 'may', word: 'As it comes' },
+  { id: 'none', word: 'Goes well' },
+  { id: 'runsOut', word: 'Filament ends' },
+  { id: 'letsGo', word: 'Lets go' },
+];
+
+/** How the practice printer is to run, before a job goes to it. */
+export function SendSheet({
+  machineName,
+  busy,
+  onSend,
+  onClose,
+}: {
+  machineName: string;
+  busy: boolean;
+  onSend(wish: { speedUp: number; mishap: Mishap }): void;
+  onClose(): void;
+}) {
+  const [speed, setSpeed] = useState<SpeedId>('2000');
+  const [mishap, setMishap] = useState<Mishap>('may');
+  return (
+    <Sheet title={`Send to ${machineName}`} onClose={onClose}>
+      <Text className="font-sans text-[16px] leading-6 text-ink">
+        The practice printer stands in for it: it takes the same file, takes its time, may fail, and its sizes
+        are off in its own way.
+      </Text>
+      <GroupHeading>How fast time goes</GroupHeading>
+      <Switch<SpeedId> label="How fast time goes" options={SPEEDS} value={speed} onChange={setSpeed} />
+      <GroupHeading>What happens to it</GroupHeading>
+      <Switch<Mishap> label="What happens to it" options={MISHAPS} value={mishap} onChange={setMishap} />
+      <Button
+        tone="primary"
+        label="Send it"
+        busy={busy}
+        onPress={() => onSend({ speedUp: Number(speed), mishap })}
+      />
+    </Sheet>
+  );
+}

@@ -1,0 +1,69 @@
+import type { EvaluatedRepair } from '@core/fit';
+import type { AskedSize, Body, FitFeature, Jaw, NewJob, Repair } from '@core/model';
+import { gaugePlaces } from '@core/recipe';
+import { newTrial } from '@core/trial';
+
+/** Where the calipers go on what was made. */
+const JAW_OF: Record<FitFeature, Jaw> = {
+  bore: 'inside',
+  peg: 'outside',
+  slot: 'inside',
+  tab: 'outside',
+  recess: 'depth',
+  between: 'outside',
+  nut: 'inside',
+  screw: 'outside',
+  spacing: 'outside',
+};
+
+/** The id of a place of a gauge row among what was asked. */
+export const placeId = (fitId: string, looserMm: number): string => `${fitId}:${looserMm.toFixed(1)}`;
+
+/** The working sizes that a body is to have, to be measured when it is made: one for each fit, or for each place of its gauge row. */
+export function askedSizes(body: Body, numbers: EvaluatedRepair): AskedSize[] {
+  const row = gaugePlaces(
+    body,
+    [...numbers.fits.values()].map(({ fit }) => fit),
+  );
+  if (row) {
+    const { fit, places } = row;
+    return places.map(({ looserMm, mm }) => ({
+      id: placeId(fit.id, looserMm),
+      name: `${fit.name}, ${looserMm === 0 ? 'the middle' : `${Math.abs(looserMm).toFixed(1)} ${looserMm > 0 ? 'looser' : 'tighter'}`}`,
+      feature: fit.feature,
+      jaw: JAW_OF[fit.feature],
+      mm,
+    }));
+  }
+  return [...numbers.fits.values()].flatMap(({ fit, worked }): AskedSize[] =>
+    worked.ok
+      ? [
+          {
+            id: fit.id,
+            name: fit.name,
+            feature: fit.feature,
+            jaw: JAW_OF[fit.feature],
+            mm: worked.trail.working,
+          },
+        ]
+      : [],
+  );
+}
+
+/** How the trial of a body that is made now will begin. */
+export function trialOf(body: Body, repair: Repair, numbers: EvaluatedRepair): NewJob['trial'] {
+  const row = gaugePlaces(body, repair.fits);
+  const middle = row?.places.find(({ looserMm }) => looserMm === 0);
+  const of = row ? 'gaugeRow' : 'part';
+  const { results } = newTrial(
+    { state: repair, numbers, letter: null },
+    {
+      id: 'job',
+      of,
+      triedAt: '',
+      madePartId: null,
+      ...(row && middle ? { row: { fitId: row.fit.id, middleMm: middle.mm } } : {}),
+    },
+  );
+  return { of, results };
+}

@@ -1,0 +1,61 @@
+import { Text, View } from 'react-native';
+
+import { nextLetter, type Trial } from '@core/model';
+import { freeze } from '@core/revision';
+
+import { newId } from '../../api/newId';
+import { useNotices } from '../../api/notices';
+import { useChangeRepair } from '../../api/useRepair';
+import { useRepairContext } from '../../inRepair/useRepairContext';
+import { currentFigures } from '../../revisions/currentFigures';
+import { Button } from '../../shared/Button';
+import { GroupHeading } from '../../shared/Heading';
+import { useBenchStatus } from '../../solid/useSolid';
+
+/** Freezes what the trial changed, in one tap; its reasons write themselves. */
+export function NextRevision({ trial }: { trial: Trial }) {
+  const { repair, numbers, solid } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  const { say } = useNotices();
+  const { kind } = useBenchStatus();
+  const building = kind === 'building' || kind === 'loading';
+  const letter = nextLetter(repair.revisions.map((revision) => revision.letter));
+  const judged = trial.results.filter(({ verdict }) => verdict !== null);
+  const allRight = judged.length > 0 && judged.every(({ verdict }) => verdict === 'right');
+  const isFrozen = trial.taken.length > 0 && repair.revisions.some(({ note }) => note === noteOf(trial));
+  if (trial.taken.length === 0) {
+    return allRight ? (
+      <Text role="status" className="font-medium text-[16px] leading-6 text-moss">
+        {`It is right${trial.letter ? `: revision ${trial.letter} can be made again as it is` : ''}.`}
+      </Text>
+    ) : null;
+  }
+  const freezeNow = () => {
+    put(
+      'revision',
+      freeze(repair, {
+        id: newId(),
+        note: noteOf(trial),
+        frozenAt: new Date().toISOString(),
+        workshop: numbers.workshop,
+        figures: currentFigures(repair, solid),
+      }),
+    );
+    say({ tone: 'plain', text: `Revision ${letter} is frozen, with its reasons.` });
+  };
+  return (
+    <View className="gap-2">
+      <GroupHeading>Changed because of this trial</GroupHeading>
+      {trial.taken.map((reason) => (
+        <Text key={reason} className="font-sans text-[15px] leading-6 tabular-nums text-ink">
+          {reason}
+        </Text>
+      ))}
+      {isFrozen ? null : (
+        <Button tone="primary" label={`Freeze revision ${letter}`} disabled={building} onPress={freezeNow} />
+      )}
+    </View>
+  );
+}
+
+const noteOf = ({ name, taken }: Trial): string => `After ${name}: ${taken.join('; ')}`.slice(0, 200);

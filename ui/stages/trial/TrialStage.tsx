@@ -1,0 +1,82 @@
+import { format } from 'date-fns';
+import { useState } from 'react';
+import { ScrollView, Text, View } from 'react-native';
+
+import type { TrialSetting } from '@core/trial';
+
+import { useChangeRepair } from '../../api/useRepair';
+import { DeletedRows } from '../../inRepair/DeletedRows';
+import { useRepairContext } from '../../inRepair/useRepairContext';
+import { Button } from '../../shared/Button';
+import { Picker } from '../../shared/Picker';
+import { NextRevision } from './NextRevision';
+import { RepairJobs } from './RepairJobs';
+import { ResultCard } from './ResultCard';
+import { StartTrial } from './StartTrial';
+import { useTrials } from './useTrials';
+
+const ANOTHER = 'another';
+
+/** What came out: a card for each fit, from which the next numbers follow. */
+export function TrialStage() {
+  const { repair, numbers } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  const all = useTrials(repair);
+  const trials = repair.trials.filter(({ removed }) => !removed);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const trial = chosen === ANOTHER ? undefined : (trials.find(({ id }) => id === chosen) ?? trials.at(-1));
+  const setting: TrialSetting = { state: repair, numbers, workshop: numbers.workshop, trials: all };
+  return (
+    <ScrollView contentContainerClassName="gap-4 p-4 pb-8">
+      <RepairJobs onStarted={setChosen} />
+      {trials.length > 0 ? (
+        <Picker
+          label="Trial"
+          options={[
+            ...[...trials].reverse().map(({ id, name, triedAt }) => ({
+              id,
+              word: `${name}, ${format(new Date(triedAt), 'd MMM HH:mm')}`,
+            })),
+            { id: ANOTHER, word: 'Begin another trial' },
+          ]}
+          value={trial?.id ?? ANOTHER}
+          onChange={setChosen}
+        />
+      ) : null}
+      {trial ? (
+        <>
+          {trial.results.map((result, index) => (
+            <ResultCard key={`${trial.id}/${result.fitId}`} trial={trial} index={index} setting={setting} />
+          ))}
+          <NextRevision trial={trial} />
+          <View className="items-start gap-1">
+            {trial.leftOut === null ? null : (
+              <Text className="font-medium text-[15px] text-rust">Nothing is learned from this trial.</Text>
+            )}
+            <Button
+              tone="quiet"
+              label={trial.leftOut === null ? 'Do not learn from this trial' : 'Learn from this trial again'}
+              onPress={() =>
+                put(
+                  'trial',
+                  { ...trial, leftOut: trial.leftOut === null ? 'left out by hand' : null },
+                  trial.leftOut === null ? 'This trial is left out.' : 'This trial counts again.',
+                )
+              }
+            />
+            <Button
+              tone="quiet"
+              label="Delete this trial"
+              onPress={() =>
+                put('trial', { ...trial, removed: true }, `${trial.name}: the trial is deleted.`)
+              }
+            />
+          </View>
+        </>
+      ) : (
+        <StartTrial onStarted={setChosen} />
+      )}
+      <DeletedRows kinds={['trial']} />
+    </ScrollView>
+  );
+}

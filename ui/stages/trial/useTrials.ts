@@ -1,0 +1,16 @@
+import { useQuery } from '@tanstack/react-query';
+
+import { TrialList, type Repair, type Trial } from '@core/model';
+
+import { ask } from '../../api/client';
+
+/** The trials of all repairs, this one's as they stand here. Without the server, this one's alone. */
+export function useTrials(repair: Repair): Trial[] {
+  const query = useQuery({
+    queryKey: ['trials', repair.head.id],
+    queryFn: ({ signal }) => ask('/trials', { reply: TrialList, signal }),
+  });
+  const own = new Set(repair.trials.map(({ id }) => id));
+  const others = (query.data?.trials ?? []).filter(({ id }) => !own.has(id));
+  return [...others, ...repair.trials];
+}
