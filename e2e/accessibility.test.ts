@@ -21,9 +21,19 @@ test('every screen passes the checks of WCAG AA that can be made by machine', as
     'new',
     'workshop',
     'deleted',
-    ...['brief', 'sizes', 'layouts', 'photos', 'sheet', 'fits', 'shape', 'make', 'layers', 'revisions'].map(
-      (s) => `repair/${id}/${s}`,
-    ),
+    ...[
+      'brief',
+      'sizes',
+      'layouts',
+      'photos',
+      'sheet',
+      'fits',
+      'shape',
+      'make',
+      'trial',
+      'layers',
+      'revisions',
+    ].map((s) => `repair/${id}/${s}`),
   ];
   // Wide, those that are laid out otherwise there; the rest differ in breadth alone.
   const otherwise = /^$|fits$|shape$|layers$/;

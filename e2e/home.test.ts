@@ -76,6 +76,20 @@ test('the brief is kept, and a page that is not there leads back', async ({ page
   await expect(page.getByText('The brief is kept.')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Where it belongs')).toHaveValue('Dish rack, upper basket');
+
+  // Where it lives says what to make it of, and what not to make at all; clues say what the old one was.
+  await page.getByRole('checkbox', { name: 'Sun', exact: true }).click();
+  await page.getByRole('radio', { name: 'Hot, 80 °C' }).click();
+  await expect(page.getByRole('alert')).toContainText(/PETG is chosen and unsuited\. Gives in that heat/);
+  await page.getByRole('button', { name: /^ASA, / }).click();
+  await expect(page.getByText('It is to be made of ASA.')).toBeVisible();
+  await expect(page.getByText(/is chosen and unsuited/)).toHaveCount(0);
+  await page.getByRole('checkbox', { name: 'Brakes' }).click();
+  await expect(page.getByRole('alert')).toContainText('Stop: It is part of a brake');
+  await page.getByRole('radio', { name: 'Floats' }).click();
+  await expect(page.getByText(/^The old part is most likely polypropylene/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('radio', { name: 'Floats' })).toBeChecked();
   await page.goto(`${workshop.address}/nowhere`);
   await page.getByRole('button', { name: 'Go to the list of repairs' }).click();
   await expect(page.getByRole('link', { name: /^Rack wheel/ })).toBeVisible();

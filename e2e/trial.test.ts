@@ -60,6 +60,13 @@ test('a spare is sent to the practice printer, fails, is made again, tried too t
   await expect(
     page.getByText(/^After Revision B, Bench printer: Bench printer, holes \+0\.\d\d/),
   ).toBeVisible();
+  // A wider bore: a ring went, nothing came on.
+  await page.getByRole('button', { name: 'Compare the shapes of Wheel' }).click();
+  const shapes = page.getByRole('group', { name: 'Shapes of Wheel' });
+  await expect(shapes).toContainText(/^Wheel, by shape\s*\d+\.\d mm³ went\. Furthest apart by 0\.0\d mm/, {
+    timeout: 60_000,
+  });
+  await shapes.getByRole('slider').fill('100');
   await page.goto(`${workshop.address}/workshop`);
   await page.getByRole('button', { name: /^Bench printer/ }).click();
   await page.getByRole('button', { name: 'What trials taught of it' }).click();

@@ -32,3 +32,21 @@ export { Effect, step, takesAway } from './stepBase';
 export { turn } from './turn';
 export type { Settled, SettledOutline, SettledParts } from './settled';
 export { FEET, SUPPORTS, type Foot, type Support } from './laying';
+export {
+  BREAKS,
+  Brief,
+  DANGERS,
+  HEATS,
+  INSIDES,
+  LOADS,
+  MOVEMENTS,
+  NO_BRIEF,
+  SURROUNDINGS,
+  type Break,
+  type Danger,
+  type Heat,
+  type Inside,
+  type Load,
+  type Movement,
+  type Surrounding,
+} from './brief';

@@ -1,4 +1,4 @@
-import { BufferAttribute, BufferGeometry, DoubleSide, Ray } from 'three';
+import { BufferAttribute, BufferGeometry, DoubleSide, Ray, Vector3 } from 'three';
 import { MeshBVH } from 'three-mesh-bvh';
 
 import type { SolidMesh } from '@core/part';
@@ -38,4 +38,12 @@ export function firstHit(
   ray.direction.set(...way);
   const hit = treeOf(mesh).raycastFirst(ray, DoubleSide, 0, within);
   return hit && typeof hit.faceIndex === 'number' ? { mm: hit.distance, at: 3 * hit.faceIndex } : null;
+}
+
+const point = new Vector3();
+
+/** The distance from a point to the nearest place of a mesh, mm. */
+export function distanceTo(mesh: SolidMesh, [x, y, z]: readonly [number, number, number]): number {
+  const nearest = treeOf(mesh).closestPointToPoint(point.set(x, y, z));
+  return nearest ? nearest.distance : Infinity;
 }

@@ -4,3 +4,4 @@ export { cautionsBetween, cautionsOf, type Caution, type CautionPlace } from './
 export { mendsOf, stepsConcerned, type Mend } from './mends';
 export { thinnestWall, type ThinWall } from './thinnest';
 export { cantileverStrain, type TongueStrain } from './tongues';
+export { distanceTo } from './boxTree';

@@ -106,6 +106,7 @@ test('one of version 6 has a trial, and a machine that has learned', () => {
       results: [{ verdict: 'stiff', made: [{ instrumentId: 'bench-caliper' }], done: [{ what: 'reamed' }] }],
     },
   ]);
+  expect(repair.head.brief).toMatchObject({ breaks: ['worn'], heat: 'warm', clues: { water: 'floats' } });
   const machine = workshop!.machines[0]!;
   expect(machine.corrections.at(-1)).toMatchObject({ family: 'plastic', learned: { count: 5 } });
   // Those of earlier versions have none.

@@ -2,7 +2,7 @@ import { z } from 'zod';
 
 import { Chain } from './chain';
 import { Fit } from './fit';
-import { Id, line, name, paragraph } from '@core/fields';
+import { Brief, Id, line, name, paragraph } from '@core/fields';
 import { Layout } from './layout';
 import { LIST_LIMITS } from './limits';
 import { Photo } from './photo';
@@ -24,6 +24,8 @@ export const RepairHead = z.strictObject({
   whatBroke: paragraph(2000),
   materialId: Id,
   machineId: Id,
+  /** What is known of the break and of where the part lives; absent until somebody said anything. */
+  brief: Brief.optional(),
   createdAt: instant,
   removed,
 });

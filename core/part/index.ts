@@ -55,5 +55,6 @@ export {
   stepOfTag,
 } from './tags';
 export { type WeldedMesh, meshVolume, openEdgeCount, weld } from './weld';
+export type { ShapeDifference } from './shapeDifference';
 export { KernelRefusal, KernelTrap } from './kernelErrors';
 export { MemoryWatch } from './memoryWatch';

@@ -30,7 +30,7 @@ export function progressOf(repair: Repair, evaluated = evaluateSizes(repair)): P
     // One counterpart size with a fit is enough: others, such as its length, may only be there to draw it.
     fits: counterparts.length > 0 && unfitted.length === counterparts.length ? 'no fit yet' : '',
     shape: stepCount === 0 ? 'no steps yet' : '',
-    make: newest ? '' : 'no revision yet',
+    make: newest ? '' : 'no revision',
     trial: trials.length > 0 ? '' : 'not tried',
   };
   const next = (stage: Stage, text: string): Progress => ({ stage, next: text, missing });

@@ -15,3 +15,16 @@ export {
   type Lengths,
 } from './trials';
 export { jobStateSentence } from './jobs';
+export {
+  BREAK_WORDS,
+  bettermentSentence,
+  briefCautionSentence,
+  DANGER_WORDS,
+  HEAT_WORDS,
+  INSIDE_WORDS,
+  LOAD_WORDS,
+  MOVEMENT_WORDS,
+  oldMaterialSentence,
+  reasonsSentence,
+  SURROUNDING_WORDS,
+} from './brief';

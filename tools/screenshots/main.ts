@@ -63,6 +63,10 @@ async function main(): Promise<void> {
   const phone = await open(PHONE);
   await shoot(phone, 'home');
   await phone.getByRole('link', { name: /^Rack wheel/ }).click();
+  await phone.getByRole('img', { name: /^Clearance/ }).waitFor();
+  await phone.waitForTimeout(4000);
+  await shoot(phone, 'trial');
+  await goTo(phone, 'Make');
   await built(phone);
   await shoot(phone, 'make');
   await phone.getByRole('button', { name: 'Lay it in layers' }).click();
@@ -90,6 +94,7 @@ async function main(): Promise<void> {
 
   await phone.goto(server.address);
   await phone.getByRole('link', { name: /^Locker hinge plate/ }).click();
+  await goTo(phone, 'Make');
   await built(phone);
   await goTo(phone, 'Sizes');
   await phone.getByRole('button', { name: /^Size N/ }).click();
@@ -98,9 +103,6 @@ async function main(): Promise<void> {
   await phone.getByRole('button', { name: /^Layouts/ }).click();
   await shoot(phone, 'layout');
   await goTo(phone, 'Sizes');
-  await phone.getByRole('button', { name: 'Sheet' }).click();
-  await shoot(phone, 'sheet');
-  await goTo(phone, 'Sizes');
   await phone.getByRole('button', { name: /^Photos/ }).click();
   await phone.getByLabel('Photo from a file').setInputFiles(await drawnPlate());
   await phone.getByRole('button', { name: 'Place a tag here' }).click({ position: { x: 108, y: 92 } });
@@ -108,6 +110,10 @@ async function main(): Promise<void> {
   await shoot(phone, 'photo');
   await phone.goto(`${server.address}/workshop`);
   await shoot(phone, 'workshop');
+  await phone.getByRole('button', { name: /^Bench printer/ }).click();
+  await phone.getByRole('button', { name: 'What trials taught of it' }).click();
+  await phone.getByRole('img', { name: /made less asked/ }).waitFor();
+  await shoot(phone, 'habits');
   await shootStarter(phone, server.address, shoot);
 
   const wide = await open(WIDE);
@@ -153,16 +159,6 @@ async function shootStarter(
   await picture.tap({ position: { x: box.width * 0.5, y: box.height * 0.66 } });
   await phone.getByRole('button', { name: 'Keep as a size' }).waitFor();
   await shoot(phone, 'measure');
-  await press('Done measuring');
-  // Turned, and cut open square to the look, to see how the bolt sits.
-  await picture.focus();
-  for (const key of ['ArrowRight', 'ArrowRight', 'ArrowDown']) await phone.keyboard.press(key);
-  await press('Cut open');
-  await press('Cut square to the look');
-  await phone.getByText('mm² cut').waitFor();
-  for (const key of ['ArrowLeft', 'ArrowLeft', 'ArrowLeft', 'ArrowUp', 'ArrowUp'])
-    await phone.keyboard.press(key);
-  await shoot(phone, 'cut');
 }
 
 /** Stands for a photo of the demo's plate. */

@@ -12,6 +12,7 @@ import { GroupHeading, Heading } from '../shared/Heading';
 import { Switch } from '../shared/Switch';
 import { currentFigures } from './currentFigures';
 import { DifferenceTable } from './DifferenceTable';
+import { ShapeComparison } from './ShapeComparison';
 
 /** All revisions, and what differs between any two, or between one and the repair as it stands. */
 export function RevisionsScreen() {
@@ -20,14 +21,14 @@ export function RevisionsScreen() {
   const [fromId, setFromId] = useState(() => revisions.at(-2)?.id ?? revisions.at(-1)?.id ?? NOW);
   const [toId, setToId] = useState(() => (revisions.length > 1 ? revisions.at(-1)!.id : NOW));
 
-  const rows = useMemo(() => {
+  const [from, to, rows] = useMemo(() => {
     const side = (id: string): Compared => {
       const revision = revisions.find((candidate) => candidate.id === id);
       return (
         revision ?? { state: repair, workshop: numbers.workshop, figures: currentFigures(repair, solid) }
       );
     };
-    return compare(side(fromId), side(toId));
+    return [side(fromId), side(toId), compare(side(fromId), side(toId))] as const;
   }, [fromId, toId, repair, numbers, revisions, solid]);
 
   if (revisions.length === 0) {
@@ -70,6 +71,18 @@ export function RevisionsScreen() {
         <Switch label="To" options={options} value={toId} onChange={setToId} />
       </View>
       <DifferenceTable rows={rows} from={wordOf(options, fromId)} to={wordOf(options, toId)} />
+      {fromId === toId
+        ? null
+        : to.state.bodies
+            .filter(({ role, removed }) => role === 'spare' && !removed)
+            .map((body) => (
+              <ShapeComparison
+                key={`${body.id} ${fromId} ${toId} ${body.version}`}
+                body={body}
+                before={from}
+                after={to}
+              />
+            ))}
     </ScrollView>
   );
 }

@@ -8,6 +8,7 @@ import { layerMeshOf, spareFile, spareStems } from '@core/make';
 import type { Body, EdgeRule, Picture, RepairState } from '@core/model';
 import {
   clearance,
+  compareShapes,
   countEdges,
   cutOpen,
   drawPicture,
@@ -29,6 +30,8 @@ import {
   type SolidMesh,
   type Vec3,
   type WeldedMesh,
+  type ShapeDifference,
+  KernelRefusal,
 } from '@core/part';
 import { materialOf } from '@core/standards';
 import { starterFigure } from '@core/solid';
@@ -40,6 +43,7 @@ import type {
   BuildReply,
   BuildRequest,
   BuiltBody,
+  BuiltFrom,
   Clearance,
   PickedOn,
   SlideReply,
@@ -58,6 +62,7 @@ interface OnBench {
 /** What the worker does, without the worker: the bodies of one repair on a kernel, kept between builds. */
 export class BodyBench implements Answered<WorkerCalls> {
   readonly #builder: RepairBuilder;
+  readonly #font: Font | null;
   #bodies = new Map<string, OnBench>();
   #state: RepairState | null = null;
   #numbers: EvaluatedRepair | null = null;
@@ -68,6 +73,7 @@ export class BodyBench implements Answered<WorkerCalls> {
     private readonly onStep: (bodyId: string, stepId: string) => void,
     font: Font | null = null,
   ) {
+    this.#font = font;
     this.#builder = new RepairBuilder(kernel, font);
   }
 
@@ -159,6 +165,24 @@ export class BodyBench implements Answered<WorkerCalls> {
       laid.dispose();
       return picture;
     });
+  }
+
+  compareShapes(bodyId: string, before: BuiltFrom, after: BuiltFrom): ShapeDifference | null {
+    const builders = [before, after].map(() => new RepairBuilder(this.kernel, this.#font));
+    try {
+      const [then, now] = [before, after].map(({ state, workshop }, index) => {
+        const numbers = evaluateRepair(state, workshop);
+        const built = builders[index]!.build(state.bodies, numbers, this.onStep).get(bodyId);
+        return built?.steps.some((step) => step.state === 'failed') ? null : (built?.solid ?? null);
+      });
+      return then && now ? compareShapes(then, now) : null;
+    } catch (error) {
+      // They can't be cut from each other; the screen says so.
+      if (error instanceof KernelRefusal) return null;
+      throw error;
+    } finally {
+      for (const builder of builders) builder.dispose();
+    }
   }
 
   stage(bodyId: string, steps: number): SolidMesh | null {

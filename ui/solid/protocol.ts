@@ -10,6 +10,7 @@ import type {
   OpenedSolid,
   Picked,
   Slid,
+  ShapeDifference,
   SolidMesh,
   StepOutcome,
   Vec3,
@@ -72,6 +73,9 @@ export interface BuildRequest {
   known: Record<string, number>;
 }
 
+/** What a body is built from. */
+export type BuiltFrom = Pick<BuildRequest, 'state' | 'workshop'>;
+
 export interface BuildReply {
   bodies: BuiltBody[];
   /** Memory of the kernel, bytes. */
@@ -101,6 +105,8 @@ export interface WorkerCalls {
   countEdges(bodyId: string, steps: number, rules: readonly EdgeRule[]): Promise<number[]>;
   /** The edges that a rule catches, as segments. */
   showEdges(bodyId: string, steps: number, rule: EdgeRule): Promise<Float32Array>;
+  /** A body of one state beside that of another, built for this alone; null if one of them can't be built. */
+  compareShapes(bodyId: string, before: BuiltFrom, after: BuiltFrom): Promise<ShapeDifference | null>;
   measure(first: PickedOn, second: PickedOn | null): Promise<Measured | null>;
   /** A starter as it is drawn; null if there is none of that name. */
   starterFigure(id: string): Promise<StarterFigure | null>;
@@ -121,6 +127,7 @@ export const WORKER_CALLS: Record<keyof WorkerCalls, { quiet?: true; alone?: tru
   lyingPictures: { quiet: true },
   countEdges: { quiet: true },
   showEdges: { quiet: true },
+  compareShapes: { alone: true },
   measure: { quiet: true },
   clearances: { quiet: true },
   starterFigure: { quiet: true, alone: true },

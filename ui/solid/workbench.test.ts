@@ -37,6 +37,7 @@ function bench(build: (start: number, watcher: WorkerWatcher) => Promise<BuildRe
       layerMesh: never,
       lyingPictures: async () => [],
       slide: () => Promise.resolve(null),
+      compareShapes: () => Promise.resolve(null),
     };
     return { worker, end: () => (count.ended += 1) };
   }, LIMITS);

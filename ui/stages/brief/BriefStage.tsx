@@ -4,11 +4,17 @@ import { Controller, useForm } from 'react-hook-form';
 import { ScrollView, View } from 'react-native';
 import { z } from 'zod';
 
+import { NO_BRIEF, type Brief } from '@core/fields';
+import { materialOf } from '@core/standards';
+
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
 import { nameField } from '../../shared/nameField';
+import { OldPart } from './OldPart';
+import { WhatToMakeItOf } from './WhatToMakeItOf';
+import { WhereItLives } from './WhereItLives';
 
 const Form = z.object({
   name: nameField('the repair'),
@@ -32,6 +38,8 @@ export function BriefStage() {
     put('head', { ...head, ...clean }, 'The brief is kept.');
     form.reset(clean);
   });
+  const brief = head.brief ?? NO_BRIEF;
+  const change = (fields: Partial<Brief>) => put('head', { ...head, brief: { ...brief, ...fields } });
   const remove = () => {
     put('head', { ...head, removed: true }, `“${head.name}” is deleted.`);
     router.replace('/');
@@ -57,6 +65,16 @@ export function BriefStage() {
       {field('name', 'Name')}
       {field('place', 'Where it belongs')}
       {field('whatBroke', 'What broke, how and why; what the part must stand up to', true)}
+      <WhereItLives brief={brief} onChange={change} />
+      <OldPart brief={brief} onChange={change} />
+      <WhatToMakeItOf
+        brief={brief}
+        materialId={head.materialId}
+        onMaterial={(materialId) =>
+          put('head', { ...head, materialId }, `It is to be made of ${materialOf(materialId).name}.`)
+        }
+        onChange={change}
+      />
       <Button
         tone="primary"
         label={form.formState.isDirty ? 'Keep the brief' : 'Go on to Sizes'}

@@ -35,7 +35,7 @@ describe('the card of a fit', () => {
     expect(screen.getByLabelText('Trail of Bore on the axle').textContent).toContain('6.32');
     const chance = screen.getByRole('group', { name: 'Chance of Bore on the axle' });
     expect(chance.textContent).toMatch(/^80 %chance that it turns freely on the first make/);
-    expect(chance.textContent).toContain('Clearance on the diameter: +0.07 to +0.29 mm');
+    expect(chance.textContent).toContain('Clearance on the diameter: +0.06 to +0.30 mm');
   });
 
   test('another class takes the place of a typed clearance and of ISO limits', () => {

@@ -2,6 +2,10 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
+import { briefCautions } from '@core/brief';
+import { NO_BRIEF } from '@core/fields';
+import { briefCautionSentence } from '@core/wording';
+
 import { DeletedRows } from '../../inRepair/DeletedRows';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { usePreferences } from '../../preferences/usePreferences';
@@ -46,6 +50,20 @@ export function SizesStage() {
   return (
     <View className="flex-1">
       <ScrollView contentContainerClassName="pb-24">
+        {/* Told before the first size is asked for. */}
+        {sizes.every(({ result }) => result.count === 0)
+          ? briefCautions(repair.head.brief ?? NO_BRIEF)
+              .filter(({ apart }) => apart)
+              .map(({ code }) => (
+                <Text
+                  key={code}
+                  role="alert"
+                  className="px-4 pt-3 font-medium text-[15px] leading-[22px] text-rust"
+                >
+                  {briefCautionSentence({ code })}
+                </Text>
+              ))
+          : null}
         {sizes.length === 0 ? (
           <View className="p-4">
             <EmptyState

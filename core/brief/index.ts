@@ -1,0 +1,3 @@
+export { betterments, briefCautions, isBetterBought, type BriefCaution, type Betterment } from './advice';
+export { CLUES, oldMaterial, speaksFor, type Clue, type Likely, type OldMaterial } from './clues';
+export { suitedMaterials, type Grade, type Reason, type Suited } from './suited';

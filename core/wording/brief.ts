@@ -1,0 +1,135 @@
+import type { Break, Danger, Heat, Inside, Load, Movement, Surrounding } from '@core/fields';
+import type { Betterment, BriefCaution, Likely, OldMaterial, Reason } from '@core/brief';
+
+export const BREAK_WORDS: Record<Break, string> = {
+  brittle: 'Snapped, brittle',
+  worn: 'Worn away',
+  noLock: 'Came loose',
+  tooThin: 'Too thin',
+  wrongMaterial: 'Wrong material',
+  lost: 'Lost',
+};
+export const SURROUNDING_WORDS: Record<Surrounding, string> = {
+  sun: 'Sun',
+  water: 'Water',
+  food: 'Food',
+  cold: 'Frost',
+};
+export const HEAT_WORDS: Record<Heat, string> = {
+  room: 'Room',
+  warm: 'Warm, 50 °C',
+  hot: 'Hot, 80 °C',
+  boiling: 'Boiling',
+};
+export const LOAD_WORDS: Record<Load, string> = {
+  none: 'None',
+  light: 'Light',
+  steady: 'Steady',
+  knocks: 'Knocks',
+};
+export const MOVEMENT_WORDS: Record<Movement, string> = {
+  still: 'Stands still',
+  rubs: 'Rubs',
+  springs: 'Springs',
+};
+export const DANGER_WORDS: Record<Danger, string> = {
+  mains: 'Mains',
+  brakes: 'Brakes',
+  gas: 'Gas, flames',
+  lifting: 'Holds people up',
+  children: 'Small children',
+};
+export const INSIDE_WORDS: Record<Inside, string> = {
+  spring: 'A spring under load',
+  charge: 'Mains or charged parts',
+  glass: 'Glass',
+};
+
+export const OLD_MATERIAL_WORDS: Record<OldMaterial, string> = {
+  PP: 'polypropylene (PP)',
+  PE: 'polyethylene (PE)',
+  ABS: 'ABS',
+  PS: 'polystyrene (PS)',
+  PA: 'nylon (PA)',
+  POM: 'acetal (POM)',
+  PC: 'polycarbonate (PC)',
+  PVC: 'PVC',
+  PMMA: 'acrylic (PMMA)',
+  PF: 'Bakelite (PF)',
+  TPU: 'a soft plastic (TPU)',
+  aluminium: 'aluminium',
+  brass: 'brass',
+  zinc: 'die-cast zinc',
+  steel: 'steel',
+};
+
+const CAUTIONS: Record<BriefCaution['code'], string> = {
+  mains:
+    'It carries or touches the mains: a home-made part may burn or kill. Have the maker’s part put in by someone who is allowed to.',
+  brakes: 'It is part of a brake: do not make it yourself. Get the maker’s part.',
+  gas: 'It is near gas or flames: do not make it yourself. A leak or a part that drips can burn a house down.',
+  lifting:
+    'Somebody’s weight hangs on it: do not make it yourself unless it can fail without anybody falling.',
+  children:
+    'Small children reach it: no piece that could be swallowed (smaller than 32 mm), no sharp edge, nothing that snaps into splinters.',
+  food: 'It touches food: layers have gaps that cannot be cleaned, and resin is not safe. Use it for what is dry or wrapped, or line it.',
+  spring:
+    'There is a spring under load: glasses on, open it away from the face, and note how the spring sat.',
+  charge: 'Pull the plug, wait ten minutes, and short nothing by hand: parts inside may hold a charge.',
+  glass: 'There is glass: gloves and glasses on, and no levering against it.',
+};
+
+export const briefCautionSentence = ({ code }: Pick<BriefCaution, 'code'>): string => CAUTIONS[code];
+
+const REASONS: Record<Reason['code'], string> = {
+  'heat.gives': 'gives in that heat',
+  'heat.near': 'only just stands the heat',
+  'heat.stands': 'stands the heat',
+  'sun.brittle': 'goes brittle in the sun',
+  'sun.slowly': 'fades and weakens in the sun over years',
+  'sun.stands': 'stands the sun',
+  'water.swells': 'takes up water and swells',
+  'water.rusts': 'rusts',
+  'food.layers': 'layers hold dirt that cannot be washed out',
+  'food.unknown': 'is not safe with food',
+  'rubs.well': 'slides well',
+  'rubs.wears': 'wears where it rubs; grease it or put in a bush',
+  'springs.well': 'can be bent again and again',
+  'springs.snaps': 'snaps when it is bent again and again',
+  'knocks.well': 'takes knocks',
+  'knocks.snaps': 'snaps when it is knocked',
+  'load.creeps': 'gives way slowly under a steady load: make it thicker',
+  'mains.conducts': 'conducts',
+  'mains.flame': 'is not tested against fire',
+  'cold.brittle': 'is brittle in frost',
+};
+
+/** "Stands the sun; takes knocks." Empty when nothing speaks about it. */
+export function reasonsSentence(reasons: readonly Reason[]): string {
+  const text = reasons.map(({ code }) => REASONS[code]).join('; ');
+  return text === '' ? '' : `${text[0]!.toUpperCase()}${text.slice(1)}.`;
+}
+
+const BETTERMENTS: Record<Betterment, string> = {
+  tougher: 'Round its inner corners, and choose something tougher.',
+  slides: 'Give it something that slides well, or a bush, or more to wear away.',
+  lock: 'Give it a lock: a bump that snaps in, a captive nut, a screw.',
+  thicker: 'Make it thicker where it broke, not everywhere.',
+  material: 'Copy its shape, not its material.',
+  keep: 'Measure what it must fit, and its twin if there is one.',
+};
+
+export const bettermentSentence = (betterment: Betterment): string => BETTERMENTS[betterment];
+
+const percent = (share: number) => `${Math.round(100 * share)} %`;
+
+/** What the old part is most likely made of, with how surely. */
+export function oldMaterialSentence(likely: readonly Likely[], answered: number): string {
+  if (answered === 0) return 'Nothing was tried on the old part yet.';
+  const named = likely.filter(({ probability }) => probability >= 0.08).slice(0, 3);
+  const [first, ...others] = named.map(
+    ({ material, probability }) => `${OLD_MATERIAL_WORDS[material]} (${percent(probability)})`,
+  );
+  if (!first) return 'Nothing stands out yet: try another clue.';
+  return `The old part is most likely ${first}${others.length > 0 ? `, else ${others.join(' or ')}` : ''}.`;
+}

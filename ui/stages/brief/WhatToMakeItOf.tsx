@@ -1,0 +1,99 @@
+import { useState } from 'react';
+import { Text, View } from 'react-native';
+
+import { isBetterBought, suitedMaterials, type Grade } from '@core/brief';
+import type { Brief } from '@core/fields';
+import { materialOf } from '@core/standards';
+import { reasonsSentence } from '@core/wording';
+
+import { Button } from '../../shared/Button';
+import { ChoiceRow } from '../../shared/ChoiceRow';
+import { Field } from '../../shared/Field';
+import { GroupHeading } from '../../shared/Heading';
+
+const GRADE_WORDS: Record<Grade, string> = { suited: 'suited', withCare: 'with care', unsuited: 'unsuited' };
+const SHOWN = 5;
+
+/** Materials for the spare, with reasons, and whether a bought one is the better answer. */
+export function WhatToMakeItOf({
+  brief,
+  materialId,
+  onMaterial,
+  onChange,
+}: {
+  brief: Brief;
+  materialId: string;
+  onMaterial(id: string): void;
+  onChange(fields: Partial<Brief>): void;
+}) {
+  const [all, setAll] = useState(false);
+  const [bought, setBought] = useState({
+    cost: brief.bought.cost === null ? '' : String(brief.bought.cost),
+    days: brief.bought.days === null ? '' : String(brief.bought.days),
+  });
+  const suited = suitedMaterials(brief);
+  const chosen = suited.find(({ material }) => material.id === materialId);
+  // The chosen one is always among those that are shown.
+  const few = suited.filter((one, index) => index < SHOWN || one === chosen);
+  const keep = () => {
+    const read = (text: string) => {
+      const value = Number(text.replace(',', '.'));
+      return text.trim() === '' || !Number.isFinite(value) || value < 0 ? null : value;
+    };
+    onChange({ bought: { cost: read(bought.cost), days: read(bought.days) } });
+  };
+  return (
+    <>
+      <View className="gap-1.5">
+        <GroupHeading>What to make it of</GroupHeading>
+        {chosen && chosen.grade === 'unsuited' ? (
+          <Text role="alert" className="font-medium text-[15px] leading-6 text-rust">
+            {`${materialOf(materialId).name} is chosen and unsuited. ${reasonsSentence(chosen.reasons)}`}
+          </Text>
+        ) : null}
+        {(all ? suited : few).map(({ material, grade, reasons }) => (
+          <ChoiceRow
+            key={material.id}
+            title={`${material.name}, ${GRADE_WORDS[grade]}`}
+            note={reasonsSentence(reasons) || undefined}
+            chosen={material.id === materialId}
+            onPress={() => onMaterial(material.id)}
+          />
+        ))}
+        {all ? null : (
+          <View className="items-start">
+            <Button tone="quiet" label="All materials" onPress={() => setAll(true)} />
+          </View>
+        )}
+      </View>
+      <View className="gap-1.5">
+        <GroupHeading>A bought one</GroupHeading>
+        <View className="flex-row gap-2">
+          <View className="flex-1">
+            <Field
+              label="Costs"
+              inputMode="decimal"
+              value={bought.cost}
+              onChangeText={(cost) => setBought({ ...bought, cost })}
+              onBlur={keep}
+            />
+          </View>
+          <View className="flex-1">
+            <Field
+              label="Takes, days"
+              inputMode="decimal"
+              value={bought.days}
+              onChangeText={(days) => setBought({ ...bought, days })}
+              onBlur={keep}
+            />
+          </View>
+        </View>
+        {isBetterBought(brief) ? (
+          <Text role="status" className="font-medium text-[15px] leading-6 text-moss">
+            Buy it: that is quicker than two tries, and costs little more than their plastic.
+          </Text>
+        ) : null}
+      </View>
+    </>
+  );
+}
