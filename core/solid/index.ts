@@ -1,6 +1,5 @@
 export { BodyBuilder, type Built } from './bodyBuilder';
 export { countEdges, edgesToShow } from './edgePreview';
-export { compareShapes } from './compareShapes';
 export { clearance, measure } from './measure';
 export { drawPicture } from './picture';
 export { RepairBuilder } from './repairBuilder';

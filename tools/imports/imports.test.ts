@@ -18,7 +18,7 @@ test('no files import each other in a circle, types included', () => {
 
 test('the kernel is reached from the worker, the command line, the demo’s pictures, benches and tests, and from nothing else', () => {
   const may = (file: string) =>
-    /^core\/(kernel|shaping|solid|make|testing)\//.test(file) ||
+    /^core\/(kernel|shaping|solid|comparing|make|testing)\//.test(file) ||
     /^core\/steps\/([a-z]+\/)?(solid|solids|upToCurved)\.ts$/.test(file) ||
     /^tools\/(bench|cli|screenshots)\//.test(file) ||
     /^demo\//.test(file) ||

@@ -1,6 +1,7 @@
 import { transfer } from 'comlink';
 
 import { no, type Fault, type Result } from '@core/fault';
+import { compareShapes } from '@core/comparing';
 import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
 import { cautionsBetween, cautionsOf, figuresOf, findingsOf, type Caution } from '@core/inspect';
 import type { SpareFile, SpareFormat } from '@core/formats';
@@ -8,7 +9,6 @@ import { layerMeshOf, spareFile, spareStems } from '@core/make';
 import type { Body, EdgeRule, Picture, RepairState } from '@core/model';
 import {
   clearance,
-  compareShapes,
   countEdges,
   cutOpen,
   drawPicture,

@@ -1,6 +1,7 @@
 import { evaluateRepair } from '@core/fit';
 import type { Step } from '@core/model';
-import { compareShapes, RepairBuilder } from '@core/solid';
+import { compareShapes } from '@core/comparing';
+import { RepairBuilder } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
 import { RepairDraft } from '@core/testing/repairDraft';
 

@@ -2,7 +2,7 @@ import { distanceTo } from '@core/inspect';
 import { boolean, checkSolid, meshOf, partsOf, scoped, type TaggedSolid } from '@core/kernel';
 import { type ShapeDifference, type SolidMesh, type Vec3 } from '@core/part';
 
-import { drawPicture } from './picture';
+import { drawPicture } from '@core/solid';
 
 /** Of the meshes that distances are taken on: a twentieth of a tenth that anybody would look for. */
 const QUALITY = { gapMm: 0.01, turn: 0.2 };

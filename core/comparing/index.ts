@@ -1,0 +1,1 @@
+export { compareShapes } from './compareShapes';
