@@ -71,7 +71,7 @@ function Found({ name, difference }: { name: string; difference: ShapeDifference
 const HEIGHT = 240;
 const WIDTH = 340;
 
-/** Both drawn over each other; a slider fades from the earlier to the later one. What came on and what went have hatchings of their own. */
+/** Both drawn over each other; a slider fades from the earlier to the later one. What came on is hatched, what went dotted. */
 function Overlay({ difference }: { difference: ShapeDifference }) {
   const [share, setShare] = useState(50);
   const { before, after, added, removed, furthest } = difference;
@@ -103,7 +103,7 @@ function Overlay({ difference }: { difference: ShapeDifference }) {
     <View className="gap-1">
       <View
         role="img"
-        aria-label={`The earlier shape and the later one over each other${added ? '; what came on is hatched to the right' : ''}${removed ? '; what went is hatched to the left' : ''}`}
+        aria-label={`The earlier shape and the later one over each other${added ? '; what came on is hatched' : ''}${removed ? '; what went is dotted' : ''}`}
         className="items-center rounded bg-bench"
       >
         <Svg width="100%" height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden>
@@ -112,7 +112,8 @@ function Overlay({ difference }: { difference: ShapeDifference }) {
               <Line x1={0} y1={6} x2={6} y2={0} stroke={colours.moss.DEFAULT} strokeWidth={1.5} />
             </Pattern>
             <Pattern id="went" width={6} height={6} patternUnits="userSpaceOnUse">
-              <Line x1={0} y1={0} x2={6} y2={6} stroke={colours.rust.DEFAULT} strokeWidth={1.5} />
+              <Circle cx={1.5} cy={1.5} r={1.1} fill={colours.rust.DEFAULT} />
+              <Circle cx={4.5} cy={4.5} r={1.1} fill={colours.rust.DEFAULT} />
             </Pattern>
           </Defs>
           {drawn(before, 1 - share / 100, colours.slate.DEFAULT)}
@@ -145,9 +146,7 @@ function Overlay({ difference }: { difference: ShapeDifference }) {
         <Text className="font-label text-[14px] text-muted">Later</Text>
       </View>
       <Text className="font-label text-[13.5px] text-muted">
-        {[added ? 'Came on: hatched upwards.' : '', removed ? 'Went: hatched downwards.' : '']
-          .filter(Boolean)
-          .join(' ')}
+        {[added ? 'Came on: hatched.' : '', removed ? 'Went: dotted.' : ''].filter(Boolean).join(' ')}
       </Text>
     </View>
   );
