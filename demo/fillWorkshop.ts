@@ -1,5 +1,5 @@
 import { evaluateRepair } from '@core/fit';
-import { CreatedReply, Repair, RepairList } from '@core/model';
+import { CreatedReply, Repair, RepairList, type Change } from '@core/model';
 import { drawPicture, RepairBuilder } from '@core/solid';
 import { startKernel } from '@core/kernel';
 
@@ -31,6 +31,16 @@ export async function fillWorkshop(
     const { id } = CreatedReply.parse(await api('/repair-files', 'POST', file));
     const repair = Repair.parse(await api(`/repairs/${id}`));
     say(`${index + 1} of ${files.length}: ${repair.head.name}`);
+    // This is the workshop that they were made in.
+    for (const trial of repair.trials) {
+      const change: Change = {
+        changeId: `demo-${trial.id}`,
+        row: 'trial',
+        baseVersion: trial.version,
+        value: { ...trial, leftOut: null },
+      };
+      await api(`/repairs/${id}/changes`, 'POST', JSON.stringify(change));
+    }
     const spare = repair.bodies.find((body) => body.role === 'spare' && !body.removed);
     if (!spare) continue;
     const builder = new RepairBuilder(kernel, lettersFont());

@@ -8,6 +8,9 @@ test('a spare is sent to the practice printer, fails, is made again, tried too t
   const id = await workshop.open('rack-wheel');
   await page.goto(workshop.address);
   await layOutPracticeCaliper(page);
+  // What came with a file was made elsewhere, as far as anybody knows.
+  await page.goto(`${workshop.address}/repair/${id}/trial`);
+  await expect(page.getByText(/^Nothing is learned from this trial: it came with a file/)).toBeVisible();
   await page.goto(`${workshop.address}/repair/${id}/shape`);
   await partIsBuilt(page);
   await goTo(page, 'Make');
@@ -46,14 +49,14 @@ test('a spare is sent to the practice printer, fails, is made again, tried too t
   const meaning = page.getByRole('group', { name: /^What it means/ });
   await expect(meaning).toContainText(/Bench printer: correct holes by \+0\.\d\d mm instead of \+0\.12/);
   const [, working] = /from 6\.32 mm to (6\.\d\d) mm/.exec(await meaning.innerText())!;
-  expect(Number(working)).toBeGreaterThan(6.34);
+  expect(Number(working)).toBeGreaterThan(6.32);
   expect(Number(working)).toBeLessThan(6.46);
   await page.getByRole('button', { name: 'Take it: correction' }).click();
   await expect(page.getByText(/^Bench printer, holes \+0\.\d\d for \+0\.12$/)).toBeVisible();
   await page.getByRole('button', { name: 'Freeze revision C' }).click();
   await goTo(page, 'Fits');
   await expect(page.getByText(`${working} mm`).first()).toBeVisible();
-  await expect(page.getByText(/learned from 3 trials/)).toBeVisible();
+  await expect(page.getByText(/learned from 1 trial/)).toBeVisible();
 
   // Why C was made stands in its own words; the machine shows what it was taught, and can forget it.
   await page.getByRole('link', { name: /^Revisions/ }).click();
@@ -70,7 +73,7 @@ test('a spare is sent to the practice printer, fails, is made again, tried too t
   await page.goto(`${workshop.address}/workshop`);
   await page.getByRole('button', { name: /^Bench printer/ }).click();
   await page.getByRole('button', { name: 'What trials taught of it' }).click();
-  await expect(page.getByRole('img', { name: /made less asked, 3 made sizes/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /made less asked, 1 made sizes/ })).toBeVisible();
   await expect(page.getByText('Working sizes use what was learned.')).toBeVisible();
   await page.getByRole('button', { name: 'Forget what was learned' }).click();
   await page.goto(`${workshop.address}/repair/${id}/fits`);

@@ -11,6 +11,18 @@ export function copyRepair(repair: Repair, newId: () => string): Repair {
   return withFreshIds(repair, newId);
 }
 
+/** Why a trial that came with a file teaches no machine here. */
+export const CAME_WITH_FILE = 'it came with a file, so it may have been made elsewhere';
+
+/**
+ * The repair of a file as it is taken in: its trials count for nothing until somebody says so. Every workshop has a bench printer, and theirs is not
+ * ours; and a file that is opened twice would say everything twice.
+ */
+export function takenIn(repair: Repair): Repair {
+  const trials = repair.trials.map((trial) => ({ ...trial, leftOut: trial.leftOut ?? CAME_WITH_FILE }));
+  return { ...repair, trials };
+}
+
 /** Rows or steps under new ids; whatever in them refers to another of them follows. */
 export function withFreshIds<T>(data: T, newId: () => string): T {
   const renamed = new Map<string, string>();

@@ -114,7 +114,7 @@ export {
 } from './repairFile';
 export { AskedSize, isOver, Job, JobAct, JobList, JobReason, JobState, Mishap, NewJob } from './job';
 export { MadeReading, Remedy, Trial, TrialOf, TrialResult, Verdict } from './trial';
-export { copyRepair, plainOf, withFreshIds } from './copyRepair';
+export { CAME_WITH_FILE, copyRepair, plainOf, takenIn, withFreshIds } from './copyRepair';
 export { newSize } from './newSize';
 export { emptyRepair } from './newRepair';
 export { letterAt, nextLetter } from './letters';

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 
 import {
+  CAME_WITH_FILE,
+  takenIn,
   applyChange,
   Change,
   copyRepair,
@@ -14,6 +16,8 @@ import {
   writeRepairFile,
   REPAIR_FILE_VERSION,
 } from '@core/model';
+import { newTrial } from '@core/trial';
+import { evaluateRepair } from '@core/fit';
 import { freeze } from '@core/revision';
 import { rackWheel } from '@core/testing/repairDraft';
 import { DEFAULT_WORKSHOP } from '@core/workshop';
@@ -33,6 +37,16 @@ const putReading = (repair: Repair, mm: number): Change => ({
 });
 
 describe('changes', () => {
+  test('trials that come with a file count for nothing until somebody says so; one that was left out keeps its reason', () => {
+    const repair = rackWheel();
+    const trial = newTrial(
+      { state: repair, numbers: evaluateRepair(repair), letter: null },
+      { id: 't', of: 'part', triedAt: '2026-05-01T00:00:00.000Z', madePartId: null },
+    );
+    const { trials } = takenIn({ ...repair, trials: [trial, { ...trial, id: 'u', leftOut: 'bad plastic' }] });
+    expect(trials.map(({ leftOut }) => leftOut)).toEqual([CAME_WITH_FILE, 'bad plastic']);
+  });
+
   test('put a row, count its version up and leave the others alone', () => {
     const repair = rackWheel();
     const after = applied(repair, putReading(repair, 38.3));

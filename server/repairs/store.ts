@@ -11,6 +11,7 @@ import {
   REPAIR_LIMIT_BYTES,
   roomForPictures,
   rowBefore,
+  takenIn,
   type Change,
   type ChangeReply,
   type ListQuery,
@@ -110,7 +111,7 @@ export class RepairStore {
   async open(fromFile: Repair): Promise<Repair> {
     const copy = copyRepair(fromFile, () => this.surroundings.newId());
     const now = this.surroundings.now();
-    const repair = { ...copy, head: { ...copy.head, removed: false } };
+    const repair = { ...takenIn(copy), head: { ...copy.head, removed: false } };
     await this.database.write((transaction) => writeWhole(transaction, repair, now));
     this.summaries.soon();
     return repair;

@@ -51,7 +51,9 @@ export function TrialStage() {
           <NextRevision trial={trial} />
           <View className="items-start gap-1">
             {trial.leftOut === null ? null : (
-              <Text className="font-medium text-[15px] text-rust">Nothing is learned from this trial.</Text>
+              <Text className="font-medium text-[15px] leading-6 text-rust">
+                {`Nothing is learned from this trial: ${trial.leftOut}.`}
+              </Text>
             )}
             <Button
               tone="quiet"
@@ -59,7 +61,7 @@ export function TrialStage() {
               onPress={() =>
                 put(
                   'trial',
-                  { ...trial, leftOut: trial.leftOut === null ? 'left out by hand' : null },
+                  { ...trial, leftOut: trial.leftOut === null ? 'you left it out' : null },
                   trial.leftOut === null ? 'This trial is left out.' : 'This trial counts again.',
                 )
               }
