@@ -450,7 +450,7 @@ test('any recipe ends in a closed solid with a watertight mesh, or in a fault at
       builder.dispose();
     }),
     {
-      numRuns: Number(process.env.EVEN_SPARE_RECIPES ?? (LONG ? 1000 : 250)),
+      numRuns: Number(process.env.EVEN_SPARE_RECIPES ?? (LONG ? 1000 : 150)),
       interruptAfterTimeLimit: LIMIT_MS,
       markInterruptAsFailure: false,
     },
