@@ -5,6 +5,7 @@ export { instrumentOf, madeSizesOf, trialsOf } from './madeSizes';
 export { newTrial, triedRevision, type Tried } from './newTrial';
 export {
   judge,
+  learnedFrom,
   machineAfter,
   type Judged,
   type Proposal,

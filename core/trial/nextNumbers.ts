@@ -54,6 +54,8 @@ export interface TrialSetting {
   workshop: Workshop;
   /** Of all repairs, with those of this one. */
   trials: readonly Trial[];
+  /** Whether those of other repairs are among them: without them a machine would forget what they taught, so it learns nothing then. */
+  complete: boolean;
 }
 
 /** The machine of a trial as all trials on it teach, for the family of its material. */
@@ -74,7 +76,8 @@ export function machineAfter(
   );
 }
 
-const learnedFrom = (count: number) => `learned from ${count} ${count === 1 ? 'trial' : 'trials'}`;
+/** Where a correction was learned, for the trail. */
+export const learnedFrom = (count: number) => `learned from ${count} ${count === 1 ? 'trial' : 'trials'}`;
 
 export function judge(trial: Trial, result: TrialResult, setting: TrialSetting): Judged {
   const { state, numbers, workshop } = setting;
@@ -169,7 +172,8 @@ function proposalsOf(
     ReturnType<typeof correctionOf>,
     ReturnType<typeof correctionOf>,
   ];
-  const saysSomething = trial.leftOut === null && (madeOf(result) !== null || result.looserMm !== null);
+  const saysSomething =
+    setting.complete && trial.leftOut === null && (madeOf(result) !== null || result.looserMm !== null);
   const isNews = Math.abs(next.mm - old.mm) >= WORTHWHILE_MM || next.plusMinusMm < 0.8 * old.plusMinusMm;
   if (saysSomething && isNews) {
     const learned = machine.corrections.find(

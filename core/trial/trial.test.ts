@@ -34,12 +34,13 @@ function trialOf(repair: Repair, more: Partial<TrialResult> = {}, of: Trial['of'
   );
   return { ...trial, results: trial.results.map((result) => ({ ...result, ...more })) };
 }
-const judged = (repair: Repair, trial: Trial, others: Trial[] = []) =>
+const judged = (repair: Repair, trial: Trial, others: Trial[] = [], complete = true) =>
   judge(trial, trial.results[0]!, {
     state: repair,
     numbers: evaluateRepair(repair),
     workshop: DEFAULT_WORKSHOP,
     trials: [...others, trial],
+    complete,
   });
 const reading = (mm: number) => ({ typed: mm.toFixed(2), mm, instrumentId: 'bench-caliper' });
 
@@ -212,6 +213,13 @@ describe('the next numbers', () => {
     const [correction] = judged(without, { ...small, leftOut: null }).proposals;
     expect(correction).toMatchObject({ kind: 'correction', chance: null, working: null });
   });
+});
+
+test('without the trials of other repairs no correction is proposed: it would forget what they taught', () => {
+  const small = trialOf(axle(), { made: [reading(5.98)], verdict: 'stiff' });
+  const kinds = (complete: boolean) => judged(axle(), small, [], complete).proposals.map(({ kind }) => kind);
+  expect(kinds(true)).toContain('correction');
+  expect(kinds(false)).not.toContain('correction');
 });
 
 describe('what saves a make', () => {

@@ -3,7 +3,7 @@ import { useEffect } from 'react';
 
 import { isOver, Job, JobList, type JobAct, type NewJob } from '@core/model';
 
-import { ask } from '../api/client';
+import { ask, Unreachable } from '../api/client';
 import { useNotices } from '../api/notices';
 
 const JOBS_KEY = ['jobs'];
@@ -53,10 +53,13 @@ export function useSendJob() {
       ask('/jobs', { method: 'POST', body: given, reply: Job }),
     networkMode: 'always',
     onSuccess: (job) => putJob(client, job),
-    onError: () =>
+    onError: (error) =>
       say({
         tone: 'wrong',
-        text: 'The job could not be sent. Start the server, then send it again: nothing is lost.',
+        text:
+          error instanceof Unreachable
+            ? 'The job could not be sent. Start the server, then send it again: nothing is lost.'
+            : error.message,
       }),
   });
 }
@@ -71,6 +74,12 @@ export function useActOnJob() {
     networkMode: 'always',
     onSuccess: (job) => putJob(client, job),
     onError: (error) =>
-      say({ tone: 'wrong', text: error.message || 'The server can’t be reached. Start it, then try again.' }),
+      say({
+        tone: 'wrong',
+        text:
+          error instanceof Unreachable
+            ? 'The server can’t be reached. Start it, then try again.'
+            : error.message,
+      }),
   });
 }

@@ -3,10 +3,10 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { LineChart } from 'react-native-gifted-charts';
 
-import { expectedMake, habitsOf, machineThatLearned, startingOf, type MadeSize } from '@core/learn';
+import { expectedMake, habitsOf, machineThatLearned, type MadeSize } from '@core/learn';
 import { FeatureKind, TrialList, type Machine, type MaterialFamily, type Workshop } from '@core/model';
 import { materialOf } from '@core/standards';
-import { instrumentOf, madeSizesOf, trialsOf } from '@core/trial';
+import { instrumentOf, learnedFrom, madeSizesOf, trialsOf } from '@core/trial';
 import { correctionOf } from '@core/workshop';
 
 import { ask } from '../api/client';
@@ -51,14 +51,18 @@ export function HabitsSheet({
   const counted = trialsOf(trials, machine.id, shown);
   const instrument = instrumentOf(counted, workshop);
   const made = madeSizesOf(counted, workshop, instrument);
-  const from = `learned from ${counted.length} ${counted.length === 1 ? 'trial' : 'trials'}`;
-  const learned = machineThatLearned(machine, shown, instrument, made, from);
+  const learned = machineThatLearned(machine, shown, instrument, made, learnedFrom(counted.length));
   const isTaken = JSON.stringify(learned.corrections) === JSON.stringify(machine.corrections);
   const hasLearned = machine.corrections.some((one) => one.learned && one.family === shown);
   return (
     <Sheet title={`Habits of ${machine.name}`} onClose={onClose}>
       {query.isPending ? (
         <Loading what="Fetching the trials…" />
+      ) : query.isError ? (
+        <EmptyState
+          text="The trials can’t be fetched. Start the server, then try again."
+          action={{ label: 'Try again', onPress: () => void query.refetch() }}
+        />
       ) : made.length === 0 ? (
         <EmptyState text="Nothing was measured yet that this machine made. Make a spare or a gauge row on it, and measure it under Trial." />
       ) : (
@@ -107,7 +111,11 @@ export function HabitsSheet({
             <Button
               label="Forget what was learned"
               onPress={() => {
-                onSave('machine', startingOf(machine), `${machine.name} is as it was before it learned.`);
+                onSave(
+                  'machine',
+                  machineThatLearned(machine, shown, instrument, [], ''),
+                  `${machine.name} is as it was before it learned of ${FAMILY_WORDS[shown]}.`,
+                );
                 onClose();
               }}
             />

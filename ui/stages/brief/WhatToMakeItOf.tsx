@@ -8,11 +8,19 @@ import { reasonsSentence } from '@core/wording';
 
 import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';
-import { Field } from '../../shared/Field';
+import { Field, Wrong } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
 
 const GRADE_WORDS: Record<Grade, string> = { suited: 'suited', withCare: 'with care', unsuited: 'unsuited' };
 const SHOWN = 5;
+const [MOST_COST, MOST_DAYS] = [1_000_000, 1000];
+
+/** A number that was typed; null for nothing, undefined for what is none. */
+function amountIn(text: string, most: number): number | null | undefined {
+  if (text.trim() === '') return null;
+  const value = Number(text.trim().replace(',', '.'));
+  return value >= 0 && value <= most ? value : undefined;
+}
 
 /** Materials for the spare, with reasons, and whether a bought one is the better answer. */
 export function WhatToMakeItOf({
@@ -31,16 +39,16 @@ export function WhatToMakeItOf({
     cost: brief.bought.cost === null ? '' : String(brief.bought.cost),
     days: brief.bought.days === null ? '' : String(brief.bought.days),
   });
+  const [wrong, setWrong] = useState(false);
   const suited = suitedMaterials(brief);
   const chosen = suited.find(({ material }) => material.id === materialId);
   // The chosen one is always among those that are shown.
   const few = suited.filter((one, index) => index < SHOWN || one === chosen);
   const keep = () => {
-    const read = (text: string) => {
-      const value = Number(text.replace(',', '.'));
-      return text.trim() === '' || !Number.isFinite(value) || value < 0 ? null : value;
-    };
-    onChange({ bought: { cost: read(bought.cost), days: read(bought.days) } });
+    const [cost, days] = [amountIn(bought.cost, MOST_COST), amountIn(bought.days, MOST_DAYS)];
+    const wrong = cost === undefined || days === undefined;
+    setWrong(wrong);
+    if (!wrong) onChange({ bought: { cost, days } });
   };
   return (
     <>
@@ -88,6 +96,11 @@ export function WhatToMakeItOf({
             />
           </View>
         </View>
+        {wrong ? (
+          <Wrong
+            text={`Write the cost as a number up to ${MOST_COST}, and the days as one up to ${MOST_DAYS}: 4.50. The last ones that could be read are kept.`}
+          />
+        ) : null}
         {isBetterBought(brief) ? (
           <Text role="status" className="font-medium text-[15px] leading-6 text-moss">
             Buy it: that is quicker than two tries, and costs little more than their plastic.

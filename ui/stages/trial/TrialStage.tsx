@@ -21,11 +21,11 @@ const ANOTHER = 'another';
 export function TrialStage() {
   const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
-  const all = useTrials(repair);
+  const { trials: all, complete, failed } = useTrials(repair);
   const trials = repair.trials.filter(({ removed }) => !removed);
   const [chosen, setChosen] = useState<string | null>(null);
   const trial = chosen === ANOTHER ? undefined : (trials.find(({ id }) => id === chosen) ?? trials.at(-1));
-  const setting: TrialSetting = { state: repair, numbers, workshop: numbers.workshop, trials: all };
+  const setting: TrialSetting = { state: repair, numbers, workshop: numbers.workshop, trials: all, complete };
   return (
     <ScrollView contentContainerClassName="gap-4 p-4 pb-8">
       <RepairJobs onStarted={setChosen} />
@@ -48,6 +48,12 @@ export function TrialStage() {
           {trial.results.map((result, index) => (
             <ResultCard key={`${trial.id}/${result.fitId}`} trial={trial} index={index} setting={setting} />
           ))}
+          {failed ? (
+            <Text role="alert" className="font-medium text-[15px] leading-6 text-rust">
+              The trials of other repairs can’t be fetched, so nothing is proposed for the machine yet. Start
+              the server, then load the page again.
+            </Text>
+          ) : null}
           <NextRevision trial={trial} />
           <View className="items-start gap-1">
             {trial.leftOut === null ? null : (
