@@ -1,7 +1,12 @@
-import type { Picture } from '@core/model';
+import { z } from 'zod';
+
+import { Picture } from '@core/model';
+
+const Point = z.tuple([z.number(), z.number()]);
 
 /** A starter as it is drawn: its spare in lines, and where each of its numbers is taken. Millimetres of the picture. */
-export interface StarterFigure {
-  picture: Picture;
-  marks: { key: string; from: [number, number]; to: [number, number] }[];
-}
+export const StarterFigure = z.strictObject({
+  picture: Picture,
+  marks: z.array(z.strictObject({ key: z.string(), from: Point, to: Point })),
+});
+export type StarterFigure = z.infer<typeof StarterFigure>;

@@ -4,6 +4,7 @@ import type { Starter } from './starter';
 
 export { beginWith, type Begun } from './begin';
 export type { StarterFigure } from './figure';
+export { STARTER_FIGURES } from './figures';
 export { circle, fromTop, onGround, onTop, rectangle, step } from './steps';
 export type { Ask, Starter } from './starter';
 

@@ -3,7 +3,7 @@ import { Body, Fit, Size, type RepairState } from '@core/model';
 import { RepairBuilder } from '@core/solid';
 import type { Kernel } from '@core/kernel';
 import { starterFigure } from '@core/solid';
-import { beginWith, STARTERS } from '@core/starters';
+import { beginWith, STARTER_FIGURES, STARTERS } from '@core/starters';
 import { testKernel } from '@core/testing/kernel';
 import { RepairDraft } from '@core/testing/repairDraft';
 
@@ -68,6 +68,16 @@ describe.each(STARTERS.map((starter) => [starter.id, starter] as const))('%s', (
     const keys = starter.asks.map(({ key }) => key);
     for (const { key } of figure.marks) expect(keys).toContain(key);
     expect(figure.marks.length).toBeGreaterThan(0);
+
+    // What is shipped is that very drawing: `npm run starters` draws it anew.
+    const shipped = STARTER_FIGURES[id]!;
+    expect(shipped.marks.map(({ key }) => key)).toEqual(figure.marks.map(({ key }) => key));
+    expect(shipped.picture.edges.length).toBe(figure.picture.edges.length);
+    const [now, then] = [figure, shipped].map(({ picture, marks }) =>
+      [...picture.outline, ...picture.edges, ...marks.flatMap(({ from, to }) => [from, to])].flat(),
+    );
+    expect(then!.length).toBe(now!.length);
+    expect(Math.max(...now!.map((at, index) => Math.abs(at - then![index]!)))).toBeLessThan(0.03);
   });
 });
 

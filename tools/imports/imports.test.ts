@@ -20,7 +20,7 @@ test('the kernel is reached from the worker, the command line, the demo’s pict
   const may = (file: string) =>
     /^core\/(kernel|shaping|solid|comparing|make|testing)\//.test(file) ||
     /^core\/steps\/([a-z]+\/)?(solid|solids|upToCurved)\.ts$/.test(file) ||
-    /^tools\/(bench|cli|screenshots)\//.test(file) ||
+    /^tools\/(bench|cli|screenshots|starters)\//.test(file) ||
     /^demo\//.test(file) ||
     /^ui\/solid\/(solid\.worker|bodyBench)\.ts$/.test(file) ||
     /\.test\.tsx?$/.test(file);

@@ -3,16 +3,19 @@ import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import { router } from 'expo-router';
 import { Controller, useForm } from 'react-hook-form';
 import { useState } from 'react';
-import { Text, View } from 'react-native';
+import { ScrollView, Text, View } from 'react-native';
 import { z } from 'zod';
+
+import type { Starter } from '@core/starters';
 
 import { Unreachable } from '../api/client';
 import { newId } from '../api/newId';
 import { useNewRepair } from '../api/useRepairs';
 import { Button, IconButton } from '../shared/Button';
 import { Field, Wrong } from '../shared/Field';
-import { Heading } from '../shared/Heading';
+import { GroupHeading, Heading } from '../shared/Heading';
 import { nameField } from '../shared/nameField';
+import { StarterTiles } from '../starters/StarterTiles';
 import { colours } from '../theme/colours';
 
 const Form = z.object({
@@ -20,7 +23,7 @@ const Form = z.object({
   place: z.string().max(120, 'Where it belongs: use at most 120 characters.'),
 });
 
-/** Begins a repair: its name is all that is needed. */
+/** Begins a repair: with its name, or with a common spare that it is like. */
 export function NewRepairScreen() {
   const create = useNewRepair();
   // One id however often it is sent: if an answer was lost, sending again makes no second repair.
@@ -29,9 +32,19 @@ export function NewRepairScreen() {
   const begin = form.handleSubmit((given) =>
     create.mutate({ id, ...given }, { onSuccess: () => router.replace(`/repair/${id}/sizes`) }),
   );
+  const beginLike = (starter: Starter) => {
+    // What has no name yet goes by that of the starter.
+    if (form.getValues('name').trim() === '') form.setValue('name', starter.name);
+    void form.handleSubmit((given) =>
+      create.mutate(
+        { id, ...given },
+        { onSuccess: () => router.replace(`/repair/${id}/shape?starter=${starter.id}`) },
+      ),
+    )();
+  };
   return (
-    <View className="flex-1 items-center bg-paper">
-      <View role="main" className="w-full max-w-[560px] gap-5 p-4">
+    <ScrollView className="flex-1 bg-paper" contentContainerClassName="items-center">
+      <View role="main" className="w-full max-w-[720px] gap-5 p-4">
         <View className="-ml-2 flex-row items-center gap-1">
           <IconButton label="Back to the list of repairs" onPress={() => router.navigate('/')}>
             <ChevronLeft size={26} color={colours.ink} />
@@ -79,10 +92,14 @@ export function NewRepairScreen() {
           />
         ) : null}
         <Button tone="primary" label="Begin" busy={create.isPending} onPress={() => void begin()} />
-        <Text className="font-sans text-[15px] leading-6 text-muted">
-          Next you say which sizes matter and take them. Everything can be changed later.
-        </Text>
+        <View className="gap-2">
+          <GroupHeading>Or begin with one that is like it</GroupHeading>
+          <Text className="font-sans text-[15px] leading-6 text-muted">
+            Each asks for its few numbers and is made of ordinary steps. Everything can be changed later.
+          </Text>
+          <StarterTiles onChoose={beginLike} />
+        </View>
       </View>
-    </View>
+    </ScrollView>
   );
 }

@@ -34,8 +34,6 @@ import {
   KernelRefusal,
 } from '@core/part';
 import { materialOf } from '@core/standards';
-import { starterFigure } from '@core/solid';
-import { STARTERS, type StarterFigure } from '@core/starters';
 import type { Font } from '@core/text';
 import { growthOf, machineIn } from '@core/workshop';
 
@@ -209,11 +207,6 @@ export class BodyBench implements Answered<WorkerCalls> {
       { solid: a, picked: first.picked },
       second && b ? { solid: b, picked: second.picked } : null,
     );
-  }
-
-  starterFigure(id: string): StarterFigure | null {
-    const starter = STARTERS.find((one) => one.id === id);
-    return starter ? starterFigure(this.kernel, starter) : null;
   }
 
   clearances(bodyId: string): Clearance[] {

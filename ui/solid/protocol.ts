@@ -17,7 +17,6 @@ import type {
   WeldedMesh,
 } from '@core/part';
 import type { Fault, Result } from '@core/fault';
-import type { StarterFigure } from '@core/starters';
 
 /** What the screen and the worker say to each other. Plain data only; meshes are transferred, not copied. */
 
@@ -108,8 +107,6 @@ export interface WorkerCalls {
   /** A body of one state beside that of another, built for this alone; null if one of them can't be built. */
   compareShapes(bodyId: string, before: BuiltFrom, after: BuiltFrom): Promise<ShapeDifference | null>;
   measure(first: PickedOn, second: PickedOn | null): Promise<Measured | null>;
-  /** A starter as it is drawn; null if there is none of that name. */
-  starterFigure(id: string): Promise<StarterFigure | null>;
   /** The room between a body and each of the others. */
   clearances(bodyId: string): Promise<Clearance[]>;
   /** Slides a body until it first touches one of the others; null if it is not built. */
@@ -130,7 +127,6 @@ export const WORKER_CALLS: Record<keyof WorkerCalls, { quiet?: true; alone?: tru
   compareShapes: { alone: true },
   measure: { quiet: true },
   clearances: { quiet: true },
-  starterFigure: { quiet: true, alone: true },
 };
 
 /** Calls as they are answered on the spot, in the worker itself. */

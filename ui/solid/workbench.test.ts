@@ -32,7 +32,6 @@ function bench(build: (start: number, watcher: WorkerWatcher) => Promise<BuildRe
       countEdges: async () => [],
       showEdges: never,
       measure: async () => null,
-      starterFigure: async () => null,
       clearances: async () => [],
       layerMesh: never,
       lyingPictures: async () => [],

@@ -1,8 +1,10 @@
 import Layers from 'lucide-react-native/icons/layers';
+import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
 import type { Body } from '@core/model';
+import { STARTERS } from '@core/starters';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
@@ -15,6 +17,7 @@ import { AddStepSheet } from './AddStepSheet';
 import { BodyMenu } from './BodyMenu';
 import { FindingsBar } from './FindingsBar';
 import { HistoryButtons } from './HistoryButtons';
+import { StarterSheet } from './StarterSheet';
 import { StepList } from './StepList';
 
 const NO_STEPS: Body['steps'] = [];
@@ -38,9 +41,17 @@ export function ShapeStage() {
     setChosen(id);
     setSheet('step');
   };
+  // A repair that was begun with a starter: its numbers are taken first.
+  const asked = useLocalSearchParams<{ starter?: string }>().starter;
+  const starter = asked === undefined ? undefined : STARTERS.find(({ id }) => id === asked);
+  const starterSheet =
+    starter && repair.bodies.length === 0 ? (
+      <StarterSheet first={starter} onClose={() => router.setParams({ starter: undefined })} />
+    ) : null;
   if (!body) {
     return (
       <View className="p-4">
+        {starterSheet}
         <EmptyState
           text="A recipe is a short list of sentences: turn a wheel, drill a hole, ease its edges. Begin with the first."
           action={{ label: 'Add the first step', onPress: () => addBody('spare') }}

@@ -10,23 +10,18 @@ import { BodyMenu } from './BodyMenu';
 import { ChoiceSheet } from './ChoiceSheet';
 
 const mockPut = jest.fn();
-const mockFigure = jest.fn();
 const mockCount = jest.fn();
 const mockShow = jest.fn();
 jest.mock('../../api/useRepair', () => ({ useChangeRepair: () => ({ put: mockPut }) }));
 jest.mock('../../solid/useSolid', () => ({
   workbench: {
     ask: {
-      starterFigure: (...given: unknown[]) => mockFigure(...given) as unknown,
       countEdges: (...given: unknown[]) => mockCount(...given) as unknown,
       showEdges: (...given: unknown[]) => mockShow(...given) as unknown,
     },
   },
 }));
-beforeEach(() => {
-  jest.resetAllMocks();
-  mockFigure.mockResolvedValue(null);
-});
+beforeEach(() => jest.resetAllMocks());
 
 const draft = new RepairDraft('Knob');
 const { repair } = draft
@@ -58,7 +53,7 @@ describe('beginning with a starter', () => {
     );
     press('A starter: a whole recipe to change');
     for (const { name, what } of STARTERS) {
-      expect(screen.getByRole('button', { name }).textContent).toContain(what);
+      expect(screen.getByRole('button', { name: `${name}: ${what}` })).toBeTruthy();
     }
   });
 
@@ -85,6 +80,17 @@ describe('beginning with a starter', () => {
     const [wheel] = put<Body>('body');
     expect(wheel).toMatchObject({ id: 'body', name: 'Wheel' });
     expect(wheel!.steps.map(({ kind }) => kind)).toEqual(['turn', 'groove', 'drill', 'ease', 'ease']);
+  });
+
+  test('calipers that type go from one number to the next', async () => {
+    await openStarter(/^Wheel/);
+    const type = (keys: string[]) =>
+      act(() => {
+        for (const key of keys) fireEvent.keyDown(window, { key });
+      });
+    type([...'41.32', 'Enter', ...'12.07', 'Enter', ...'6.02', 'Enter']);
+    press('Begin');
+    expect(put<Reading>('reading').map(({ value }) => value)).toEqual([41.32, 12.07, 6.02]);
   });
 
   test('a number that can’t be is told at its field, and nothing is begun', async () => {

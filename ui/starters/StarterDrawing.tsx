@@ -3,7 +3,7 @@ import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 
 import type { StarterFigure } from '@core/starters';
 
-import { colours } from '../../theme/colours';
+import { colours } from '../theme/colours';
 
 /** Width and height of the drawing, px. */
 const [WIDTH, HEIGHT] = [340, 190];
@@ -14,10 +14,13 @@ export function StarterDrawing({
   figure: { picture, marks },
   letters,
   name,
+  now,
 }: {
   figure: StarterFigure;
   letters: ReadonlyMap<string, string>;
   name: string;
+  /** The number that is taken now, by its key. */
+  now: string;
 }) {
   // The lines beside the part need room as well.
   const points = [
@@ -70,16 +73,22 @@ export function StarterDrawing({
                 x2={to[0]}
                 y2={to[1]}
                 stroke={colours.brass.DEFAULT}
-                strokeWidth={1.6}
+                strokeWidth={key === now ? 3 : 1.6}
               />
-              <Circle cx={label[0]} cy={label[1]} r={9} fill={colours.card} stroke={colours.brass.DEFAULT} />
+              <Circle
+                cx={label[0]}
+                cy={label[1]}
+                r={9}
+                fill={key === now ? colours.brass.DEFAULT : colours.card}
+                stroke={colours.brass.DEFAULT}
+              />
               <SvgText
                 x={label[0]}
                 y={label[1] + 4}
                 textAnchor="middle"
                 fontSize={12}
                 fontWeight="600"
-                fill={colours.brass.DEFAULT}
+                fill={key === now ? colours.card : colours.brass.DEFAULT}
               >
                 {letters.get(key)}
               </SvgText>
