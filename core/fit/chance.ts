@@ -1,15 +1,16 @@
 import jstat from 'jstat';
 
-import { rectangular, uncertaintyOf, type SizeResult } from '@core/measure';
-import type { Fit } from '@core/model';
+import { isKnown, rectangular, uncertaintyOf, type SizeResult } from '@core/measure';
+import type { Fit, Size } from '@core/model';
 import { correctionOf, NORMAL_95 } from '@core/workshop';
 
 import { clearanceOf } from './clearance';
 import { featureOf } from './features';
-import type { FitSetting, Trail } from './trail';
+import { chanceOfAll } from './severalMates';
+import { counterpartOf, type FitSetting, type Trail } from './trail';
 
 /** Where the doubt about a fit comes from. */
-export type Doubt = 'measuring' | 'making' | 'correction';
+export type Doubt = 'measuring' | 'making' | 'correction' | 'mates';
 
 /** Something that would make a fit more certain, and the chance it would then have. */
 export interface Improvement {
@@ -17,9 +18,22 @@ export interface Improvement {
   probability: number;
 }
 
+/** One of several counterparts of a fit, and how likely what is made goes on that one. */
+export interface MateChance {
+  tag: string;
+  name: string;
+  mm: number;
+  probability: number;
+}
+
 /** How likely a fit goes as wished on the first make. Clearances in mm on the diameter. */
 export interface FitChance {
+  /** That it goes as wished; of several counterparts, on all of them. */
   probability: number;
+  /** Each counterpart, where there are several. */
+  mates: MateChance[];
+  /** How far the smallest and the largest of them are apart, where that is more than what is wished allows: no single number serves both. */
+  tooFarApartMm: number | null;
   /** Expected clearance, and its standard deviation. */
   meanMm: number;
   standardMm: number;
@@ -66,15 +80,24 @@ function within(meanMm: number, standardMm: number, degrees: number, { fromMm, t
  * independent: clearance = spare as made − counterpart (or the other way round), with the correction expected to
  * make up for the machine exactly.
  *
- * @param trail the fit's trail; `result` is the counterpart size it begins with.
+ * @param trail the fit's trail.
+ * @param counterparts what it has to fit: the size that the trail begins with, and further ones if there are several.
  */
-export function chanceOfFit(fit: Fit, trail: Trail, result: SizeResult, setting: FitSetting): FitChance {
+export function chanceOfFit(
+  fit: Fit,
+  trail: Trail,
+  counterparts: readonly { size: Size; result: SizeResult }[],
+  setting: FitSetting,
+): FitChance {
   const feature = featureOf(fit.feature);
-  const [origin, , corrected] = trail.entries;
-  const sizeMm = origin!.value;
+  const result = counterparts[0]!.result;
+  const corrected = trail.entries.find(({ kind }) => kind === 'correction');
+  const sizeMm = counterpartOf(trail);
   const clearance = clearanceOf(fit, setting.table, sizeMm, feature.inside);
   const known = correctionOf(setting.machine, setting.family, feature.kind, sizeMm);
-  const measuring = measuringOf(result, known.learned?.instrumentId ?? null);
+  const several = matesOf(counterparts, sizeMm, feature.inside, known.learned?.instrumentId ?? null);
+  // With several, the one that is known least stands for all where a single doubt is told.
+  const measuring = Math.max(...several.map((mate) => mate.measuring));
   const making = known.learned?.scatterMm ?? setting.machine.scatterMm;
   const correction = known.plusMinusMm / NORMAL_95;
   const spacing = fit.feature === 'spacing';
@@ -83,21 +106,42 @@ export function chanceOfFit(fit: Fit, trail: Trail, result: SizeResult, setting:
     ? { fromMm: -Math.max(0, clearance.aimMm), toMm: Math.max(0, clearance.aimMm) }
     : { fromMm: clearance.fromMm, toMm: clearance.toMm };
   const meanMm = spacing ? 0 : clearance.aimMm;
-  const chanceOf = (parts: { measuring: number; correction: number }) => {
+  const chanceOfOne = (offMm: number, parts: { measuring: number; correction: number }) => {
     const learnt = Math.hypot(making, parts.correction);
     const all = Math.hypot(learnt, parts.measuring);
     // Only what trials taught has few degrees of freedom (Welch and Satterthwaite, GUM G.2b).
     const degrees = known.learned ? known.learned.degrees * (all / learnt) ** 4 : Infinity;
-    return within(meanMm, all, degrees, wish);
+    return within(meanMm + offMm, all, degrees, wish);
   };
+  const sharedMm = sharedOf(counterparts, known.learned?.instrumentId ?? null);
   // What is aimed at is the middle of what is wished: no other aim is better.
-  const chanceWith = (parts: { measuring?: number; correction?: number }) =>
-    chanceOf({ measuring, correction, ...parts });
+  const chanceWith = (parts: {
+    /** What would be left of the doubt of a size. */
+    measuring?: (result: Extract<SizeResult, { status: 'measured' }>) => number;
+    correction?: number;
+  }) => {
+    const doubtOf = (index: number) => {
+      const { result: of } = counterparts[index]!;
+      return parts.measuring && of.status === 'measured' ? parts.measuring(of) : several[index]!.measuring;
+    };
+    const left = parts.correction ?? correction;
+    if (several.length === 1) return chanceOfOne(0, { measuring: doubtOf(0), correction: left });
+    const common = Math.hypot(making, left);
+    return chanceOfAll(
+      several.map(({ offMm }, index) => ({
+        meanMm: meanMm + offMm,
+        ownMm: Math.sqrt(Math.max(0, doubtOf(index) ** 2 - sharedMm ** 2)),
+      })),
+      Math.hypot(common, sharedMm),
+      known.learned?.degrees ?? Infinity,
+      wish,
+    );
+  };
   const standardMm = Math.hypot(measuring, making, correction);
   const probability = chanceWith({});
   const improvements: Improvement[] = [];
   if (result.status === 'measured' && result.count < ENOUGH_READINGS) {
-    improvements.push({ by: 'readings', probability: chanceWith({ measuring: afterMoreReadings(result) }) });
+    improvements.push({ by: 'readings', probability: chanceWith({ measuring: afterMoreReadings }) });
   }
   if (correction > AFTER_TEST_PIECE_MM) {
     improvements.push({
@@ -108,7 +152,7 @@ export function chanceOfFit(fit: Fit, trail: Trail, result: SizeResult, setting:
   if (result.status === 'measured') {
     improvements.push({
       by: 'instrument',
-      probability: chanceWith({ measuring: afterMicrometer(result) }),
+      probability: chanceWith({ measuring: afterMicrometer }),
     });
   }
   const best = improvements.reduce<Improvement | null>(
@@ -120,23 +164,66 @@ export function chanceOfFit(fit: Fit, trail: Trail, result: SizeResult, setting:
     { doubt: 'making', standardMm: making },
     { doubt: 'correction', standardMm: correction },
   ];
+  const sizesMm = counterparts.flatMap(({ result: of }) => (isKnown(of) ? [of.value] : []));
+  const apartMm = counterparts.length > 1 ? Math.max(...sizesMm) - Math.min(...sizesMm) : 0;
+  if (apartMm > 0) doubts.push({ doubt: 'mates', standardMm: apartMm / 2 });
   // What comes out: the working size less the correction, which is there to be eaten up by the machine.
   const madeMm = trail.working - corrected!.value;
   const [halfOther, halfMade] = [NORMAL_95 * measuring, NORMAL_95 * Math.hypot(making, correction)];
   return {
     probability,
+    mates:
+      counterparts.length === 1
+        ? []
+        : counterparts.map(({ size, result: of }, index) => ({
+            tag: size.tag,
+            name: size.name,
+            mm: isKnown(of) ? of.value : sizeMm,
+            probability: chanceOfOne(several[index]!.offMm, {
+              measuring: several[index]!.measuring,
+              correction,
+            }),
+          })),
+    tooFarApartMm: apartMm > wish.toMm - wish.fromMm ? apartMm : null,
     meanMm,
     standardMm,
     wish,
-    smallestMm: meanMm - NORMAL_95 * standardMm,
-    largestMm: meanMm + NORMAL_95 * standardMm,
+    smallestMm: meanMm - apartMm / 2 - NORMAL_95 * standardMm,
+    largestMm: meanMm + apartMm / 2 + NORMAL_95 * standardMm,
     doubts: doubts.sort((a, b) => b.standardMm - a.standardMm),
     best: best && best.probability - probability >= WORTHWHILE ? best : null,
     bands: {
-      counterpart: { fromMm: sizeMm - halfOther, toMm: sizeMm + halfOther },
+      counterpart: { fromMm: sizeMm - apartMm / 2 - halfOther, toMm: sizeMm + apartMm / 2 + halfOther },
       spare: { fromMm: madeMm - halfMade, toMm: madeMm + halfMade },
     },
   };
+}
+
+/** How much more clearance each counterpart leaves than the middle that is gone by, and how surely its size is known. mm. */
+function matesOf(
+  counterparts: readonly { result: SizeResult }[],
+  middleMm: number,
+  inside: boolean,
+  learnedWith: string | null,
+): { offMm: number; measuring: number }[] {
+  return counterparts.map(({ result }) => {
+    const measuring = measuringOf(result, learnedWith);
+    if (counterparts.length === 1 || !isKnown(result)) return { offMm: 0, measuring };
+    return { offMm: inside ? middleMm - result.value : result.value - middleMm, measuring };
+  });
+}
+
+/** What the doubts of several sizes share: the error of the instrument, where one measured them all. mm. */
+function sharedOf(counterparts: readonly { result: SizeResult }[], learnedWith: string | null): number {
+  const errors = counterparts.map(({ result }) =>
+    uncertaintyOf(result)?.contributions.find(({ source }) => source === 'instrument'),
+  );
+  const instrumentId = errors[0]?.instrumentId;
+  const isOne =
+    instrumentId !== undefined &&
+    instrumentId !== learnedWith &&
+    errors.every((one) => one?.instrumentId === instrumentId);
+  return counterparts.length > 1 && isOne ? Math.min(...errors.map((one) => one!.standard)) : 0;
 }
 
 /**

@@ -55,8 +55,10 @@ export function evaluateRepair(state: RepairState, workshop: Workshop = DEFAULT_
   for (const fit of current(state.fits)) {
     const counterpart = sizes.get(fit.counterpartSizeId);
     if (!counterpart) continue;
-    const worked = trailOfFit(fit, counterpart.size, counterpart.result, setting);
-    const chance = worked.ok ? chanceOfFit(fit, worked.trail, counterpart.result, setting) : null;
+    // One that was deleted since is not to be fitted any more.
+    const others = (fit.alsoSizeIds ?? []).flatMap((id) => sizes.get(id) ?? []);
+    const worked = trailOfFit(fit, counterpart.size, counterpart.result, setting, others);
+    const chance = worked.ok ? chanceOfFit(fit, worked.trail, [counterpart, ...others], setting) : null;
     fits.set(fit.id, { fit, worked, chance });
   }
   const partial = { workshop, sizes, layouts, fits };

@@ -1,7 +1,7 @@
 export { FIT_FEATURES, featureOf, type FeatureWords } from './features';
 export { classClearance, classClearanceMm, type Clearance } from './clearance';
-export { type FitSetting, type Trail, type TrailEntry, type Worked } from './trail';
-export { type Band, type Doubt, type FitChance, type Improvement } from './chance';
+export { counterpartOf, type FitSetting, type Trail, type TrailEntry, type Worked } from './trail';
+export { type Band, type Doubt, type FitChance, type Improvement, type MateChance } from './chance';
 export { normalSource, stackUp, type StackLink, type StackUp } from './stackUp';
 export {
   evaluateRepair,

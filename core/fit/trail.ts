@@ -21,6 +21,8 @@ export type TrailEntry =
       how: string;
     }
   | { kind: 'stated' | 'chosen'; label: string; value: number; source: string }
+  /** From one counterpart to the middle of all that it must fit. */
+  | { kind: 'mates'; label: string; value: number; smallestMm: number; largestMm: number }
   | { kind: 'allowance'; label: string; value: number; why: string }
   | { kind: 'correction'; label: string; value: number; why: string };
 
@@ -111,8 +113,19 @@ export interface FitSetting {
 /**
  * Trail of a fit: counterpart's size, allowance for the fit, machine correction. What goes round the counterpart
  * is made larger by the clearance, what goes into it smaller.
+ *
+ * @param others further counterparts that it must fit as well: the middle of the smallest and the largest is gone by.
  */
-export function trailOfFit(fit: Fit, size: Size, result: SizeResult, setting: FitSetting): Worked {
+export function trailOfFit(
+  fit: Fit,
+  size: Size,
+  result: SizeResult,
+  setting: FitSetting,
+  others: readonly { size: Size; result: SizeResult }[] = [],
+): Worked {
+  for (const one of [{ size, result }, ...others]) {
+    if (!isKnown(one.result)) return unknown(one.size, one.result);
+  }
   if (!isKnown(result)) return unknown(size, result);
   if (size.quantity !== 'length') {
     const fault: Fault = {
@@ -126,8 +139,10 @@ export function trailOfFit(fit: Fit, size: Size, result: SizeResult, setting: Fi
   const { machine, family, table } = setting;
   const feature = featureOf(fit.feature);
   const origin = originEntry(size, result);
-  const { aimMm } = clearanceOf(fit, table, origin.value, feature.inside);
-  const correction = correctionOf(machine, family, feature.kind, origin.value);
+  const mates = matesEntry(origin.value, others);
+  const middleMm = origin.value + (mates?.value ?? 0);
+  const { aimMm } = clearanceOf(fit, table, middleMm, feature.inside);
+  const correction = correctionOf(machine, family, feature.kind, middleMm);
   const isSpacing = fit.feature === 'spacing';
   return close({
     tag: size.tag,
@@ -136,6 +151,7 @@ export function trailOfFit(fit: Fit, size: Size, result: SizeResult, setting: Fi
     decimals: stepOf(table) < 0.01 ? 3 : 2,
     entries: [
       origin,
+      ...(mates ? [mates] : []),
       {
         kind: 'allowance',
         label: fit.iso
@@ -154,6 +170,32 @@ export function trailOfFit(fit: Fit, size: Size, result: SizeResult, setting: Fi
       },
     ],
   });
+}
+
+/** The size that a fit goes by: the counterpart's, or the middle of several. mm. */
+export const counterpartOf = ({ entries }: Pick<Trail, 'entries'>): number =>
+  tidy(
+    entries.reduce(
+      (sum, { kind, value }) => (kind === 'allowance' || kind === 'correction' ? sum : sum + value),
+      0,
+    ),
+  );
+
+/** To the middle of the smallest and the largest that it must fit, so that neither is worse off than it must be. */
+function matesEntry(
+  ownMm: number,
+  others: readonly { size: Size; result: SizeResult }[],
+): Extract<TrailEntry, { kind: 'mates' }> | null {
+  if (others.length === 0) return null;
+  const all = [ownMm, ...others.flatMap(({ result }) => (isKnown(result) ? [result.value] : []))];
+  const [smallest, largest] = [Math.min(...all), Math.max(...all)];
+  return {
+    kind: 'mates',
+    label: `to the middle of ${all.length} that it must fit`,
+    value: roundTo((smallest + largest) / 2 - ownMm, 0.01),
+    smallestMm: smallest,
+    largestMm: largest,
+  };
 }
 
 const CORRECTION_WORDS = {

@@ -55,7 +55,7 @@ export function usesOf(state: RepairState, { from, id }: Used): Use[] {
         : [],
     ),
     ...current(state.fits).flatMap((fit): Use[] =>
-      from === 'size' && fit.counterpartSizeId === id
+      from === 'size' && [fit.counterpartSizeId, ...(fit.alsoSizeIds ?? [])].includes(id)
         ? [{ kind: 'fit', id: fit.id, words: `fit ${fit.name}` }]
         : [],
     ),

@@ -27,6 +27,8 @@ export const Fit = z.strictObject({
   version: z.int().nonnegative(),
   name,
   counterpartSizeId: Id,
+  /** Further counterparts that it must fit as well: older tools and newer ones, the other feet of a chair. */
+  alsoSizeIds: z.array(Id).max(20).optional(),
   feature: FitFeature,
   fitClass: FitClass,
   /** Clearance on the diameter chosen by hand, mm, instead of the class's own; positive is looser. */

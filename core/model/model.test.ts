@@ -167,9 +167,9 @@ describe('the repair file', () => {
     });
     expect(reasonFor('[]')).toEqual({ code: 'file.notARepairFile' });
     expect(reasonFor('{"format":"other"}')).toEqual({ code: 'file.notARepairFile' });
-    expect(reasonFor(edited((file) => (file.version = 7)))).toEqual({
+    expect(reasonFor(edited((file) => (file.version = REPAIR_FILE_VERSION + 1)))).toEqual({
       code: 'file.otherVersion',
-      version: 7,
+      version: REPAIR_FILE_VERSION + 1,
       supported: REPAIR_FILE_VERSION,
     });
     expect(reasonFor(edited((file) => Object.assign(file.repair.sizes![1]!, { colour: 1 })))).toEqual({

@@ -23,7 +23,10 @@ const REFERENCES: { [K in RowKind]: (row: RowsOf[K]) => Reference[] } = {
   size: ({ derivation }) => ofDerivation(derivation),
   reading: ({ sizeId }) => [{ path: 'sizeId', list: 'sizes', id: sizeId }],
   layout: ofLayout,
-  fit: ({ counterpartSizeId }) => [{ path: 'counterpartSizeId', list: 'sizes', id: counterpartSizeId }],
+  fit: ({ counterpartSizeId, alsoSizeIds = [] }) => [
+    { path: 'counterpartSizeId', list: 'sizes', id: counterpartSizeId },
+    ...alsoSizeIds.map((id, index): Reference => ({ path: `alsoSizeIds[${index}]`, list: 'sizes', id })),
+  ],
   chain: ({ links }) =>
     links.flatMap(({ value }, index): Reference[] => {
       const path = `links[${index}].value`;

@@ -14,6 +14,7 @@ import { Workshop } from './workshop';
 const version = z.int().nonnegative();
 const instant = z.iso.datetime();
 const removed = z.boolean();
+const letter = z.string().regex(/^[A-Z]{1,2}$/);
 
 /** The fields of a repair that stand in its own row. */
 export const RepairHead = z.strictObject({
@@ -26,6 +27,8 @@ export const RepairHead = z.strictObject({
   machineId: Id,
   /** What is known of the break and of where the part lives; absent until somebody said anything. */
   brief: Brief.optional(),
+  /** The letter of the revision that what stands now goes back to; absent where that is the newest. */
+  standsOn: letter.optional(),
   createdAt: instant,
   removed,
 });
@@ -60,7 +63,7 @@ export type RepairState = z.infer<typeof RepairState>;
 export const Revision = z.strictObject({
   id: Id,
   version,
-  letter: z.string().regex(/^[A-Z]{1,2}$/),
+  letter,
   note: line(200),
   frozenAt: instant,
   state: RepairState,

@@ -12,9 +12,9 @@ import { brokenInState, type BrokenRule } from './rules';
 import { Workshop } from './workshop';
 
 export const REPAIR_FILE_FORMAT = 'even-spare-repair';
-export const REPAIR_FILE_VERSION = 6;
+export const REPAIR_FILE_VERSION = 7;
 /** Versions that are read: what an earlier one says means the same in a later one, which has more to say. */
-const READ_VERSIONS: readonly unknown[] = [1, 2, 3, 4, 5, REPAIR_FILE_VERSION];
+const READ_VERSIONS: readonly unknown[] = [1, 2, 3, 4, 5, 6, REPAIR_FILE_VERSION];
 /** Longest file that is written in lines, bytes. */
 const READABLE_BYTES = 2 * 1024 * 1024;
 

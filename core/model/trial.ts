@@ -49,6 +49,8 @@ export const TrialResult = z.strictObject({
   looserMm: z.number().min(-2).max(2).nullable(),
   done: z.array(z.strictObject({ what: Remedy, mm: z.number().min(0).max(100).nullable() })).max(10),
   note: line(200),
+  /** Why nothing is to be learned from this one, where the rest of the trial counts; absent when it does. */
+  leftOut: line(200).optional(),
 });
 export type TrialResult = z.infer<typeof TrialResult>;
 

@@ -28,6 +28,7 @@ const DOUBTS: Record<Doubt, string> = {
   measuring: 'the size of the counterpart',
   making: 'how the machine scatters',
   correction: 'what the machine does to this kind of feature',
+  mates: 'that what it must fit is not all one size',
 };
 
 /** The largest doubt, and what would raise the chance most. @param tag letter of the counterpart size. */
@@ -45,6 +46,10 @@ export function doubtSentence(chance: FitChance, fit: Fit, tag: string): string 
       return `${largest} A test piece, made and measured first, makes it ${then}.`;
   }
 }
+
+/** Why no single number serves all that it must fit, and what would. */
+export const tooFarApartSentence = (apart: string, room: string): string =>
+  `No single size serves them all: they are ${apart} apart, and what is wished leaves ${room}. Let something give: a slit, a tongue, a soft plastic. Or make one for each.`;
 
 /** "Bore, working size", after the feature. */
 export function workingSizeName(fit: Fit): string {

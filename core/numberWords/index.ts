@@ -1,3 +1,3 @@
 /** Words for worked-out numbers: chances, doubts, and the sheet of all sizes. */
-export { chanceWords, doubtSentence, wishWords, workingSizeName } from './fits';
+export { chanceWords, doubtSentence, tooFarApartSentence, wishWords, workingSizeName } from './fits';
 export { sheetRows } from './sheet';

@@ -64,7 +64,9 @@ function fitColumns({ fit, worked }: EvaluatedFit, unit: DisplayUnit): Partial<S
   const name = `${fit.name}: ${fit.iso ? `${fit.iso.hole}/${fit.iso.shaft}` : fitClassOf(fit.fitClass).word}`;
   if (!worked.ok) return { fit: name, working: '' };
   const { entries, working, decimals } = worked.trail;
-  const [, allowance, correction] = entries;
+  const [allowance, correction] = (['allowance', 'correction'] as const).map((kind) =>
+    entries.find((entry) => entry.kind === kind),
+  );
   return {
     fit: name,
     allowance: plain(showSigned(allowance!.value, unit, decimals)),

@@ -17,7 +17,11 @@ export function progressOf(repair: Repair, evaluated = evaluateSizes(repair)): P
   // Nothing has to be taken for a size that is worked out from others.
   const wanted = sizes.filter(({ size, result }) => result.status === 'wanted' && size.kind !== 'derived');
   const counterparts = sizes.filter(({ size }) => size.of === 'counterpart');
-  const fitted = new Set(repair.fits.filter((fit) => !fit.removed).map((fit) => fit.counterpartSizeId));
+  const fitted = new Set(
+    repair.fits
+      .filter((fit) => !fit.removed)
+      .flatMap((fit) => [fit.counterpartSizeId, ...(fit.alsoSizeIds ?? [])]),
+  );
   const unfitted = counterparts.filter(({ size }) => !fitted.has(size.id));
   const spares = repair.bodies.filter((body) => !body.removed && body.role === 'spare');
   const trials = repair.trials.filter((trial) => !trial.removed);

@@ -1,5 +1,5 @@
 import { evaluateRepair } from '@core/fit';
-import type { RepairState } from '@core/model';
+import type { Picture, RepairState } from '@core/model';
 import { onPicture, type Annotation, type Vec3 } from '@core/part';
 import type { Kernel } from '@core/kernel';
 
@@ -50,22 +50,38 @@ export function starterFigure(kernel: Kernel, starter: Starter): StarterFigure |
         value.from === 'size' ? keyOf.get(value.id) : value.from === 'fit' ? fitKey.get(value.id) : undefined;
       if (key && !marks.has(key)) marks.set(key, { key, ...lineOf(annotation, clearMm) });
     }
-    return { picture: drawPicture(solid, starter.id), marks: [...marks.values()] };
+    const picture = drawPicture(solid, starter.id);
+    return { picture, marks: [...marks.values()].filter(isBeside(picture)) };
   } finally {
     builder.dispose();
   }
 }
+
+/** What is taken on another body, which is not drawn, would stand far away from it. */
+function isBeside({ outline }: Picture): (mark: StarterFigure['marks'][number]) => boolean {
+  const points = outline.flat();
+  const [left, right, low, high] = [0, 1].flatMap((axis) => {
+    const along = points.filter((_, index) => index % 2 === axis);
+    const [least, most] = [Math.min(...along), Math.max(...along)];
+    return [least - ROOM_BESIDE * (most - least), most + ROOM_BESIDE * (most - least)];
+  }) as [number, number, number, number];
+  return ({ from, to }) => [from, to].every(([x, y]) => x >= left && x <= right && y >= low && y <= high);
+}
+
+/** Share of the picture that numbers may stand beside it. */
+const ROOM_BESIDE = 0.6;
 
 /** The line that a number is drawn along: of a span clear of the part, the way it looks longest; of a leader outwards. */
 function lineOf(
   { form, spans, points }: Annotation,
   clearMm: number,
 ): { from: [number, number]; to: [number, number] } {
-  const beside = (at: Vec3, out: Vec3, mm: number): Vec3 => [
-    at[0] + mm * out[0],
-    at[1] + mm * out[1],
-    at[2] + mm * out[2],
-  ];
+  // What is longer than a direction is how far it is to the rim.
+  const beside = (at: Vec3, out: Vec3, mm: number): Vec3 => {
+    const length = Math.hypot(...out);
+    const times = length > 1.01 ? 1 + mm / length : mm;
+    return [at[0] + times * out[0], at[1] + times * out[1], at[2] + times * out[2]];
+  };
   const lines =
     form === 'span'
       ? spans.map(({ from, to, out }) => ({

@@ -1,4 +1,4 @@
-import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
+import { counterpartOf, evaluateRepair, type EvaluatedRepair } from '@core/fit';
 import { uncertaintyOf } from '@core/measure';
 import {
   NAME_LIMIT,
@@ -65,10 +65,10 @@ export function newTrial(
           fitName: fit.name,
           feature: fit.feature,
           fitClass: fit.fitClass,
-          counterpartMm: worked.trail.entries[0]!.value,
+          counterpartMm: counterpartOf(worked.trail),
           allowanceMm: amount('allowance'),
           correctionMm: given.row
-            ? given.row.middleMm - worked.trail.entries[0]!.value - amount('allowance')
+            ? given.row.middleMm - counterpartOf(worked.trail) - amount('allowance')
             : amount('correction'),
           counterpartStandardMm: Math.hypot(...(own ?? []).map(({ standard }) => standard)),
           made: [],

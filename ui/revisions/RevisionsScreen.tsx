@@ -1,10 +1,12 @@
-import { format } from 'date-fns';
 import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
-import { compare, type Compared } from '@core/revision';
+import type { Revision } from '@core/model';
+import { backTo, compare, lastThatFitted, type Compared } from '@core/revision';
 
+import { useNotices } from '../api/notices';
+import { useChangeRepair } from '../api/useRepair';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { Button } from '../shared/Button';
 import { EmptyState } from '../shared/EmptyState';
@@ -12,11 +14,16 @@ import { GroupHeading, Heading } from '../shared/Heading';
 import { Switch } from '../shared/Switch';
 import { currentFigures } from './currentFigures';
 import { DifferenceTable } from './DifferenceTable';
+import { RevisionTree } from './RevisionTree';
 import { ShapeComparison } from './ShapeComparison';
+import { useFreeze } from './useFreeze';
 
 /** All revisions, and what differs between any two, or between one and the repair as it stands. */
 export function RevisionsScreen() {
   const { repair, numbers, solid } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  const { letter, freezeNow } = useFreeze();
+  const { say } = useNotices();
   const { revisions } = repair;
   const [fromId, setFromId] = useState(() => revisions.at(-2)?.id ?? revisions.at(-1)?.id ?? NOW);
   const [toId, setToId] = useState(() => (revisions.length > 1 ? revisions.at(-1)!.id : NOW));
@@ -41,6 +48,20 @@ export function RevisionsScreen() {
       </View>
     );
   }
+  const fitted = lastThatFitted(repair);
+  const goBack = (revision: Revision) => {
+    const now: Compared = { state: repair, workshop: numbers.workshop, figures: [] };
+    const isKept = revisions.some(
+      ({ state }) => compare({ state, workshop: now.workshop, figures: [] }, now).length === 0,
+    );
+    // Nothing is ever overwritten: what stands now can be gone back to as well.
+    if (!isKept) freezeNow(`As it stood before going back to ${revision.letter}`);
+    for (const { row, value } of backTo(repair, revision)) put(row, value);
+    say({
+      tone: 'plain',
+      text: `It stands as revision ${revision.letter} again.${isKept ? '' : ` What stood here is kept as revision ${letter}.`}`,
+    });
+  };
   const options = [
     ...revisions.map(({ id, letter }) => ({ id, word: `Rev ${letter}` })),
     { id: NOW, word: 'Now' },
@@ -51,21 +72,20 @@ export function RevisionsScreen() {
         <Heading>Revisions</Heading>
         <Button label="Freeze another" onPress={() => router.replace(`/repair/${repair.head.id}/make`)} />
       </View>
-      {[...revisions].reverse().map((revision) => (
-        <View key={revision.id} className="gap-0.5 border-b border-line pb-3">
-          <Text className="font-semibold text-[16px] text-ink">
-            {`Revision ${revision.letter}`}
-            <Text className="font-label text-[14px] text-muted">
-              {`   ${format(new Date(revision.frozenAt), 'd MMM yyyy, HH:mm')}`}
-            </Text>
-          </Text>
-          {revision.note ? (
-            <Text className="font-sans text-[15.5px] leading-6 text-ink">{revision.note}</Text>
-          ) : null}
-        </View>
-      ))}
+      <RevisionTree onGoBack={goBack} />
       <View className="gap-2">
         <GroupHeading>What differs</GroupHeading>
+        {fitted ? (
+          <View className="items-start">
+            <Button
+              label={`What changed since it fitted (${fitted.letter})`}
+              onPress={() => {
+                setFromId(fitted.id);
+                setToId(NOW);
+              }}
+            />
+          </View>
+        ) : null}
         <Switch label="From" options={options} value={fromId} onChange={setFromId} />
         <Text className="font-label text-[14px] text-muted">compared with</Text>
         <Switch label="To" options={options} value={toId} onChange={setToId} />

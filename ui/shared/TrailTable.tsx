@@ -56,6 +56,8 @@ function noteOf(entry: TrailEntry, trail: Trail, show: Show): string {
         .join(', ');
     case 'derived':
       return `worked out, ± ${show.doubt(entry.plusMinus, trail.quantity)}: ${entry.how}`;
+    case 'mates':
+      return `they measure ${show.number(entry.smallestMm)} to ${show.number(entry.largestMm)} ${show.word}`;
     case 'stated':
       return `stated${entry.source ? `: ${entry.source}` : ''}`;
     case 'chosen':
@@ -65,6 +67,7 @@ function noteOf(entry: TrailEntry, trail: Trail, show: Show): string {
   }
 }
 
-const isAdded = (entry: TrailEntry) => entry.kind === 'allowance' || entry.kind === 'correction';
+const isAdded = (entry: TrailEntry) =>
+  entry.kind === 'allowance' || entry.kind === 'correction' || entry.kind === 'mates';
 const toneOf = (entry: TrailEntry) =>
   isAdded(entry) ? 'text-plum' : entry.kind === 'measured' ? 'text-brass' : 'text-ink';

@@ -1,6 +1,6 @@
 import { Text, View } from 'react-native';
 
-import { featureOf, type EvaluatedFit, type FitChance } from '@core/fit';
+import { counterpartOf, featureOf, type EvaluatedFit, type FitChance } from '@core/fit';
 import { gaugeRow, hasGaugeRow } from '@core/recipe';
 import { sentenceOf } from '@core/wording';
 import { chanceWords, doubtSentence, wishWords, workingSizeName } from '@core/numberWords';
@@ -18,6 +18,7 @@ import { Switch } from '../../shared/Switch';
 import { TrailTable } from '../../shared/TrailTable';
 import { FitBandsFigure } from './FitBandsFigure';
 import { IsoLimits } from './IsoLimits';
+import { Mates } from './Mates';
 import { OwnClearance } from './OwnClearance';
 
 /** One fit: how freely, the two bands to scale, the trail of the working size, and the chance that it goes. */
@@ -56,6 +57,7 @@ export function FitCard({ fit, worked, chance }: EvaluatedFit) {
           {`Take size ${worked.tag} (${worked.name}) first; the working size follows from it.`}
         </Text>
       )}
+      <Mates fit={fit} chance={chance} />
       <OwnClearance
         key={`${fit.ownClearanceMm}`}
         fit={fit}
@@ -63,7 +65,7 @@ export function FitCard({ fit, worked, chance }: EvaluatedFit) {
       />
       <IsoLimits
         fit={fit}
-        nominalMm={worked.ok ? worked.trail.entries[0]!.value : null}
+        nominalMm={worked.ok ? counterpartOf(worked.trail) : null}
         onChange={(iso) => put('fit', { ...fit, iso, ownClearanceMm: null })}
       />
       {worked.ok && hasGaugeRow(fit) ? (

@@ -1,13 +1,10 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { freeze, newestRevision } from '@core/revision';
-import { nextLetter } from '@core/model';
+import { newestRevision } from '@core/revision';
 
-import { newId } from '../../api/newId';
 import { useNotices } from '../../api/notices';
-import { useChangeRepair } from '../../api/useRepair';
-import { currentFigures } from '../../revisions/currentFigures';
+import { useFreeze } from '../../revisions/useFreeze';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useBenchStatus } from '../../solid/useSolid';
 import { Button } from '../../shared/Button';
@@ -16,27 +13,16 @@ import { GroupHeading } from '../../shared/Heading';
 
 /** Freezes the repair as it stands, so that what was made can always be found again. */
 export function FreezeRevision() {
-  const { repair, numbers, solid } = useRepairContext();
-  const { put } = useChangeRepair(repair);
+  const { repair } = useRepairContext();
+  const { letter, freezeNow } = useFreeze();
   const { say } = useNotices();
   const [note, setNote] = useState('');
-  const letter = nextLetter(repair.revisions.map((revision) => revision.letter));
   const newest = newestRevision(repair);
   const { kind } = useBenchStatus();
   const building = kind === 'building' || kind === 'loading';
 
-  const freezeNow = () => {
-    const frozenAt = new Date().toISOString();
-    put(
-      'revision',
-      freeze(repair, {
-        id: newId(),
-        note: note.trim(),
-        frozenAt,
-        workshop: numbers.workshop,
-        figures: currentFigures(repair, solid),
-      }),
-    );
+  const freezeIt = () => {
+    freezeNow(note);
     setNote('');
     say({ tone: 'plain', text: `Revision ${letter} is frozen.` });
   };
@@ -44,12 +30,16 @@ export function FreezeRevision() {
     <View className="gap-2">
       <GroupHeading>{newest ? `Newest revision: ${newest.letter}` : 'No revision yet'}</GroupHeading>
       <Field
-        label={newest ? `What changed since ${newest.letter}, and why?` : 'A note, if you like'}
+        label={
+          newest
+            ? `What changed since ${repair.head.standsOn ?? newest.letter}, and why?`
+            : 'A note, if you like'
+        }
         maxLength={200}
         value={note}
         onChangeText={setNote}
       />
-      <Button tone="primary" label={`Freeze revision ${letter}`} disabled={building} onPress={freezeNow} />
+      <Button tone="primary" label={`Freeze revision ${letter}`} disabled={building} onPress={freezeIt} />
       <Text className="font-label text-[13.5px] leading-5 text-muted">
         A revision keeps every number as it is now. You can go on changing things and compare later.
       </Text>

@@ -1,25 +1,21 @@
 import { Text, View } from 'react-native';
 
-import { nextLetter, type Trial } from '@core/model';
-import { freeze } from '@core/revision';
+import type { Trial } from '@core/model';
 
-import { newId } from '../../api/newId';
 import { useNotices } from '../../api/notices';
-import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';
-import { currentFigures } from '../../revisions/currentFigures';
+import { useFreeze } from '../../revisions/useFreeze';
 import { Button } from '../../shared/Button';
 import { GroupHeading } from '../../shared/Heading';
 import { useBenchStatus } from '../../solid/useSolid';
 
 /** Freezes what the trial changed, in one tap; its reasons write themselves. */
 export function NextRevision({ trial }: { trial: Trial }) {
-  const { repair, numbers, solid } = useRepairContext();
-  const { put } = useChangeRepair(repair);
+  const { repair } = useRepairContext();
+  const { letter, freezeNow } = useFreeze();
   const { say } = useNotices();
   const { kind } = useBenchStatus();
   const building = kind === 'building' || kind === 'loading';
-  const letter = nextLetter(repair.revisions.map((revision) => revision.letter));
   const judged = trial.results.filter(({ verdict }) => verdict !== null);
   const allRight = judged.length > 0 && judged.every(({ verdict }) => verdict === 'right');
   const isFrozen = trial.taken.length > 0 && repair.revisions.some(({ note }) => note === noteOf(trial));
@@ -30,17 +26,8 @@ export function NextRevision({ trial }: { trial: Trial }) {
       </Text>
     ) : null;
   }
-  const freezeNow = () => {
-    put(
-      'revision',
-      freeze(repair, {
-        id: newId(),
-        note: noteOf(trial),
-        frozenAt: new Date().toISOString(),
-        workshop: numbers.workshop,
-        figures: currentFigures(repair, solid),
-      }),
-    );
+  const freezeIt = () => {
+    freezeNow(noteOf(trial));
     say({ tone: 'plain', text: `Revision ${letter} is frozen, with its reasons.` });
   };
   return (
@@ -52,7 +39,7 @@ export function NextRevision({ trial }: { trial: Trial }) {
         </Text>
       ))}
       {isFrozen ? null : (
-        <Button tone="primary" label={`Freeze revision ${letter}`} disabled={building} onPress={freezeNow} />
+        <Button tone="primary" label={`Freeze revision ${letter}`} disabled={building} onPress={freezeIt} />
       )}
     </View>
   );

@@ -1,0 +1,32 @@
+import { nextLetter } from '@core/model';
+import { freeze } from '@core/revision';
+
+import { newId } from '../api/newId';
+import { useChangeRepair } from '../api/useRepair';
+import { useRepairContext } from '../inRepair/useRepairContext';
+import { currentFigures } from './currentFigures';
+
+/** Freezes the repair as it stands, under the next letter, with a note of why. */
+export function useFreeze() {
+  const { repair, numbers, solid } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  const letter = nextLetter(repair.revisions.map((revision) => revision.letter));
+  const freezeNow = (note: string) => {
+    put(
+      'revision',
+      freeze(repair, {
+        id: newId(),
+        note: note.trim().slice(0, NOTE_LIMIT),
+        frozenAt: new Date().toISOString(),
+        workshop: numbers.workshop,
+        figures: currentFigures(repair, solid),
+      }),
+    );
+    // What goes on from here goes on from this one.
+    const { standsOn, ...head } = repair.head;
+    if (standsOn !== undefined) put('head', head);
+  };
+  return { letter, freezeNow };
+}
+
+const NOTE_LIMIT = 200;
