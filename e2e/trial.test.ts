@@ -1,28 +1,62 @@
+import type { Page } from '@playwright/test';
+
 import { goTo, layOutPracticeCaliper, partIsBuilt } from './support/acts';
 import { expect, test } from './support/workshop';
 
-test('a spare is sent to the practice printer, fails, is made again, tried too tight, and the next numbers are taken', async ({
-  page,
-  workshop,
-}) => {
-  const id = await workshop.open('rack-wheel');
-  await page.goto(workshop.address);
-  await layOutPracticeCaliper(page);
-  // What came with a file was made elsewhere, as far as anybody knows.
-  await page.goto(`${workshop.address}/repair/${id}/trial`);
-  await expect(page.getByText(/^Nothing is learned from this trial: it came with a file/)).toBeVisible();
-  await page.goto(`${workshop.address}/repair/${id}/shape`);
-  await partIsBuilt(page);
+/** Counts what a finger does on the page, over reloads too; a list of the platform's own takes two taps. */
+async function countTaps(page: Page): Promise<() => Promise<number>> {
+  await page.addInitScript(() => {
+    const more = (by: number) =>
+      sessionStorage.setItem('taps', String(Number(sessionStorage.getItem('taps') ?? 0) + by));
+    addEventListener('click', (event) => event.isTrusted && more(1), true);
+    addEventListener('change', (event) => event.target instanceof HTMLSelectElement && more(2), true);
+  });
+  return () => page.evaluate(() => Number(sessionStorage.getItem('taps') ?? 0));
+}
+
+/** Sends the spare to the printer, from where it is laid in layers. */
+async function send(page: Page, mishap: string): Promise<void> {
   await goTo(page, 'Make');
   await page.getByRole('button', { name: 'Lay it in layers' }).click();
   await expect(page.getByText(/min for \d+ layers/)).toBeVisible({ timeout: 90_000 });
   await page.getByRole('button', { name: 'Send it to Bench printer' }).click();
-  await page.getByRole('radio', { name: 'Lets go' }).click();
+  await page.getByRole('radio', { name: mishap }).click();
   await page.getByRole('button', { name: 'Send it', exact: true }).click();
+}
+
+test('from nothing to a wheel that was made, tried too tight, and made again, in under 40 taps', async ({
+  page,
+  workshop,
+}) => {
+  // What came with a file was made elsewhere, as far as anybody knows.
+  const other = await workshop.open('rack-wheel');
+  await page.goto(`${workshop.address}/repair/${other}/trial`);
+  await expect(page.getByText(/^Nothing is learned from this trial: it came with a file/)).toBeVisible();
+
+  const taps = await countTaps(page);
+  await page.goto(workshop.address);
+  await layOutPracticeCaliper(page);
+  await page.getByRole('link', { name: 'New repair' }).click();
+  await page.getByRole('button', { name: /^Wheel: / }).click();
+  // The caliper is held to what is asked for; the groove's width does not lie on the bench.
+  const press = page.getByRole('button', { name: 'Press' });
+  for (const next of ['Width', 'Axle it runs on']) {
+    await press.click();
+    await expect(page.getByLabel('What the practice caliper is held to')).toHaveValue(/width$|axle$/);
+    await expect(page.getByRole('option', { name: next, exact: true }).first()).toBeAttached();
+  }
+  await press.click();
+  await expect(press).toBeDisabled();
+  await expect(page.getByLabel(/^c {2}Axle it runs on/)).toHaveValue(/^6\.0\d$/);
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await partIsBuilt(page);
+  await goTo(page, 'Make');
+  await page.getByRole('button', { name: 'Freeze revision A' }).click();
+  await send(page, 'Lets go');
 
   // It is followed to where it fails, with what to do, and is sent again.
   const jobs = page.getByRole('group', { name: /^Job / });
-  await expect(jobs.first()).toContainText(/Wheel, revision B/);
+  await expect(jobs.first()).toContainText(/Wheel, revision A/);
   await page.goto(workshop.address);
   await expect(page.getByText(/Failed at \d+ %: it let go of the bed/)).toBeVisible({ timeout: 60_000 });
   await page.getByRole('link', { name: /let go of the bed/ }).click();
@@ -41,28 +75,39 @@ test('a spare is sent to the practice printer, fails, is made again, tried too t
   // Ten times off is asked about, and not taken.
   await page.keyboard.type('61.2');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/61\.20 mm is far from 6\.20 mm/)).toBeVisible();
+  await expect(page.getByText(/61\.20 mm is far from 6\.\d\d mm/)).toBeVisible();
   await page.getByRole('button', { name: 'No, leave it' }).click();
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(page.getByText(/tighter than wished|as wished/)).toBeVisible();
 
   const meaning = page.getByRole('group', { name: /^What it means/ });
   await expect(meaning).toContainText(/Bench printer: correct holes by \+0\.\d\d mm instead of \+0\.12/);
-  const [, working] = /from 6\.32 mm to (6\.\d\d) mm/.exec(await meaning.innerText())!;
-  expect(Number(working)).toBeGreaterThan(6.32);
-  expect(Number(working)).toBeLessThan(6.46);
+  const [, working] = /to (6\.\d\d) mm/.exec(await meaning.innerText())!;
+  expect(Number(working)).toBeGreaterThan(6.3);
+  expect(Number(working)).toBeLessThan(6.48);
   await page.getByRole('button', { name: 'Take it: correction' }).click();
   await expect(page.getByText(/^Bench printer, holes \+0\.\d\d for \+0\.12$/)).toBeVisible();
-  await page.getByRole('button', { name: 'Freeze revision C' }).click();
+  await page.getByRole('button', { name: 'Freeze revision B' }).click();
+  await send(page, 'Goes well');
+  await expect(page.getByText(/^Made\. It lies on the practice bench/)).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Try it' }).click();
+  await page.getByRole('radio', { name: 'Right' }).click();
+  await expect(page.getByText('It is right: revision B can be made again as it is.')).toBeVisible();
+  const count = await taps();
+  test.info().annotations.push({ type: 'taps', description: String(count) });
+  expect(count).toBeLessThan(40);
+
   await goTo(page, 'Fits');
   await expect(page.getByText(`${working} mm`).first()).toBeVisible();
   await expect(page.getByText(/learned from 1 trial/)).toBeVisible();
 
-  // Why C was made stands in its own words; the machine shows what it was taught, and can forget it.
+  // Why B was made stands in its own words, and how each one went.
   await page.getByRole('link', { name: /^Revisions/ }).click();
-  await expect(
-    page.getByText(/^After Revision B, Bench printer: Bench printer, holes \+0\.\d\d/),
-  ).toBeVisible();
+  const tree = page.getByRole('list', { name: 'Revisions' }).getByRole('listitem');
+  await expect(tree.first()).toContainText(
+    /It fitted.*After Revision A, Bench printer: Bench printer, holes/s,
+  );
+  await expect(tree.last()).toContainText('It did not fit');
   // A wider bore: a ring went, nothing came on.
   await page.getByRole('button', { name: 'Compare the shapes of Wheel' }).click();
   const shapes = page.getByRole('group', { name: 'Shapes of Wheel' });
@@ -70,12 +115,19 @@ test('a spare is sent to the practice printer, fails, is made again, tried too t
     timeout: 60_000,
   });
   await shapes.getByRole('slider').fill('100');
+  // Back to A: nothing is lost, since B is what stood.
+  await page.getByRole('button', { name: 'Go back to A' }).click();
+  await expect(page.getByText('It stands as revision A again.')).toBeVisible();
+  await page.getByRole('button', { name: 'Go back to B' }).click();
+  await expect(tree.first()).toContainText('What stands now goes on from here');
+
+  // The machine shows what it was taught, and can forget it.
   await page.goto(`${workshop.address}/workshop`);
   await page.getByRole('button', { name: /^Bench printer/ }).click();
   await page.getByRole('button', { name: 'What trials taught of it' }).click();
   await expect(page.getByRole('img', { name: /made less asked, 1 made sizes/ })).toBeVisible();
   await expect(page.getByText('Working sizes use what was learned.')).toBeVisible();
   await page.getByRole('button', { name: 'Forget what was learned' }).click();
-  await page.goto(`${workshop.address}/repair/${id}/fits`);
+  await page.goto(`${workshop.address}/repair/${other}/fits`);
   await expect(page.getByText('6.32 mm').first()).toBeVisible();
 });

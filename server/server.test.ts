@@ -16,6 +16,7 @@ import {
   type Reading,
   type Repair,
   type RepairLine,
+  type Workshop,
 } from '@core/model';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
 import { searchExpression } from '@server/repairs/list';
@@ -266,6 +267,37 @@ test('what is typed into the search never becomes an expression of the search en
   expect(searchExpression('  ')).toBeNull();
   expect(searchExpression('whe* OR "x" -- NEAR(a)')).toBe('"whe"* "OR"* "x"* "NEAR"* "a"*');
   expect(searchExpression('38.2')).toBe('"38.2"*');
+});
+
+test('what a machine’s corrections would change is told of every repair that is made on it', async () => {
+  const wheel = await openFile(rackWheel());
+  const elsewhere = rackWheel();
+  elsewhere.head.machineId = 'quick-printer';
+  await openFile(elsewhere);
+  const { machines } = (await request(app).get('/api/workshop')).body as Workshop;
+  const [printer] = machines.filter(({ id }) => id === wheel.head.machineId);
+  const wider = {
+    ...printer!,
+    corrections: printer!.corrections.map((one) =>
+      one.feature === 'inside' ? { ...one, offsetMm: one.offsetMm + 0.04 } : one,
+    ),
+  };
+  const reply = await request(app).post('/api/machine-effects').send(wider);
+  expect(reply.status).toBe(200);
+  expect(reply.body).toEqual({
+    effects: [
+      expect.objectContaining({
+        repairId: wheel.head.id,
+        repairName: 'Rack wheel',
+        fitName: 'Bore on the axle',
+        working: { fromMm: 6.32, toMm: expect.closeTo(6.36, 9) as number },
+      }),
+    ],
+    looked: 1,
+    more: false,
+  });
+  expect((await request(app).post('/api/machine-effects').send(printer)).body).toMatchObject({ effects: [] });
+  expect((await request(app).post('/api/machine-effects').send({ id: 'x' })).status).toBe(400);
 });
 
 test('pictures are kept for the list', async () => {

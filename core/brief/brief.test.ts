@@ -3,12 +3,14 @@ import {
   betterments,
   briefCautions,
   CLUES,
+  firstFit,
   isBetterBought,
   oldMaterial,
   speaksFor,
   suitedMaterials,
+  trialMaterial,
 } from '@core/brief';
-import { briefCautionSentence, oldMaterialSentence, reasonsSentence } from '@core/wording';
+import { briefCautionSentence, firstFitSentence, oldMaterialSentence, reasonsSentence } from '@core/wording';
 
 const brief = (more: Partial<Brief>): Brief => ({ ...NO_BRIEF, ...more });
 const first = (answers: Record<string, string>) => oldMaterial(answers)[0]!;
@@ -143,4 +145,28 @@ test('buying is the honest answer when it is cheap and soon', () => {
 
 test('what broke says what to better, each once', () => {
   expect(betterments(brief({ breaks: ['brittle', 'tooThin', 'brittle'] }))).toEqual(['tougher', 'thicker']);
+});
+
+describe('first choices', () => {
+  test.each([
+    [{ movement: 'rubs' }, 'bore', 'turns', 'rubs'],
+    [{ movement: 'springs' }, 'tab', 'slides', 'springs'],
+    [{ movement: 'still' }, 'peg', 'snug', 'still'],
+    [{ movement: 'still', load: 'knocks' }, 'peg', 'pressed', 'knocks'],
+    [{ movement: 'still', breaks: ['noLock'] }, 'bore', 'pressed', 'lock'],
+    [{ movement: 'rubs' }, 'nut', 'slides', 'lies'],
+    [{}, 'bore', 'turns', 'unknown'],
+  ] as const)('of a brief with %j a %s goes as “%s”', (said, feature, fitClass, why) => {
+    const first = firstFit(brief(said as Partial<Brief>), feature);
+    expect(first).toEqual({ fitClass, why });
+    expect(firstFitSentence('Word', first)).toMatch(/^It begins as “Word”, since .{20,}\./);
+  });
+
+  test('a trial is made of what is simpler and of the same family, if anything is', () => {
+    expect(trialMaterial('asa', brief({}))?.id).toBe('pla');
+    expect(trialMaterial('pc', brief({ movement: 'springs' }))?.id).toBe('petg');
+    for (const id of ['pla', 'resin', 'tpu', 'brass']) expect(trialMaterial(id, brief({}))).toBeNull();
+    expect(trialMaterial('pla', brief({ movement: 'springs' }))).toBeNull();
+    expect(trialMaterial('petg', brief({ movement: 'springs' }))).toBeNull();
+  });
 });

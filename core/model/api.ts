@@ -67,6 +67,24 @@ export const CreatedReply = z.strictObject({ id: Id });
 /** Trials of all repairs. */
 export const TrialList = z.strictObject({ trials: z.array(Trial) });
 
+/** What a machine's new corrections would change in one fit of a repair. Working sizes mm, chances from 0 to 1. */
+export const CorrectionEffect = z.strictObject({
+  repairId: Id,
+  repairName: z.string(),
+  fitName: z.string(),
+  working: z.strictObject({ fromMm: z.number(), toMm: z.number() }),
+  chance: z.strictObject({ from: z.number(), to: z.number() }),
+});
+export type CorrectionEffect = z.infer<typeof CorrectionEffect>;
+
+/** Of the repairs on that machine that were changed last; `more` where there are others that were not looked at. */
+export const CorrectionEffects = z.strictObject({
+  effects: z.array(CorrectionEffect),
+  looked: z.int(),
+  more: z.boolean(),
+});
+export type CorrectionEffects = z.infer<typeof CorrectionEffects>;
+
 /** Every refusal has this shape. `fault` is the data; `sentence` is for people who call the API by hand. */
 export const Refusal = z.object({
   fault: z.looseObject({ code: z.string() }),

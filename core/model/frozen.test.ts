@@ -113,6 +113,27 @@ test('one of version 6 has a trial, and a machine that has learned', () => {
   expect(opened('version-5.json').repair.trials).toEqual([]);
 });
 
+test('one of version 7 has a fit that serves two, a mark on a photo, and what stands goes back to A', () => {
+  const { repair, workshop } = opened('version-7.json');
+  expect(repair.head.standsOn).toBe('A');
+  expect(repair.photos[0]!.marks).toMatchObject([{ words: 'It broke here' }]);
+  expect(repair.trials[0]!.results[0]).toMatchObject({
+    byHand: true,
+    leftOut: expect.stringMatching(/^reamed/),
+  });
+  expect(workshop!.machines[0]!.learnsSince).toBe('2026-11-01T00:00:00.000Z');
+  const numbers = evaluateRepair(repair, workshop);
+  const { worked, chance } = numbers.fits.get('bore')!;
+  const [a, b] = ['a', 'b'].map((id) => {
+    const { result } = numbers.sizes.get(id)!;
+    return 'value' in result ? result.value : NaN;
+  });
+  expect(worked).toMatchObject({ ok: true, trail: { entries: [{}, { kind: 'mates' }, {}, {}] } });
+  expect(chance!.mates.map(({ mm }) => mm)).toEqual([a, b]);
+  // Those of earlier versions fit the one that they always did.
+  expect(opened('version-6.json').repair.fits[0]!.alsoSizeIds).toBeUndefined();
+});
+
 test('what misses a list today is no file of the first weeks', () => {
   const file = JSON.parse(readFileSync(join(FOLDER, 'version-1.json'), 'utf8')) as {
     repair: Record<string, unknown>;

@@ -55,7 +55,7 @@ export { Derivation, Jaw, Reading, Size, SizeKind, Source, Taken } from './size'
 export { DatumEdge, Layout, LayoutDistance, LayoutEnd, LayoutPoint } from './layout';
 export { Chain, ChainLink } from './chain';
 export { Fit, FitFeature } from './fit';
-export { Photo, PhotoFile, PhotoTag } from './photo';
+export { Photo, PhotoFile, PhotoTag, type PhotoMark } from './photo';
 export {
   BENCH_CALIPER_ID,
   Correction,
@@ -101,6 +101,8 @@ export {
   RepairList,
   Stage,
   STAGES,
+  CorrectionEffects,
+  type CorrectionEffect,
   TrialList,
 } from './api';
 export {

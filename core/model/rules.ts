@@ -61,8 +61,10 @@ function partsOf(row: RowKind, value: Row): Record<string, readonly { id: string
     }
     case 'chain':
       return { links: (value as RepairState['chains'][number]).links };
-    case 'photo':
-      return { tags: (value as RepairState['photos'][number]).tags };
+    case 'photo': {
+      const { tags, marks = [] } = value as RepairState['photos'][number];
+      return { tags, marks };
+    }
     default:
       return {};
   }

@@ -49,6 +49,8 @@ export const TrialResult = z.strictObject({
   looserMm: z.number().min(-2).max(2).nullable(),
   done: z.array(z.strictObject({ what: Remedy, mm: z.number().min(0).max(100).nullable() })).max(10),
   note: line(200),
+  /** Its clearance was typed, or came from ISO limits: it says nothing of what the class means to a person. */
+  byHand: z.literal(true).optional(),
   /** Why nothing is to be learned from this one, where the rest of the trial counts; absent when it does. */
   leftOut: line(200).optional(),
 });

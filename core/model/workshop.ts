@@ -101,6 +101,8 @@ export const Machine = z.strictObject({
       z: z.number().min(-0.1).max(0.3),
     })
     .nullable(),
+  /** Trials before this instant say nothing of it any more: it was mended, or makes otherwise since. */
+  learnsSince: z.iso.datetime().optional(),
   removed,
 });
 export type Machine = z.infer<typeof Machine>;

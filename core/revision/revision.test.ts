@@ -1,9 +1,19 @@
 import { readFileSync } from 'node:fs';
 
-import { readRepairFile, numberValue } from '@core/model';
+import { evaluateRepair } from '@core/fit';
+import {
+  applyChange,
+  numberValue,
+  readRepairFile,
+  rowBefore,
+  type Change,
+  type Repair,
+  type Trial,
+} from '@core/model';
 import { progressOf } from '@core/progress';
-import { compare, freeze } from '@core/revision';
+import { backTo, branchesOf, compare, freeze, lastThatFitted, type RowToPut } from '@core/revision';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
+import { newTrial } from '@core/trial';
 import { DEFAULT_WORKSHOP } from '@core/workshop';
 
 const NOW = '2026-05-04T10:00:00.000Z';
@@ -92,5 +102,86 @@ describe('the demo’s repair files', () => {
   test.each(files)('%s can be read', (file) => {
     const text = readFileSync(`${__dirname}/../../demo/repairs/${file}.json`, 'utf8');
     expect(readRepairFile(text)).toMatchObject({ ok: true });
+  });
+});
+
+describe('going back to a revision', () => {
+  const frozen = (repair: Repair, id: string) => {
+    repair.revisions.push(
+      freeze(structuredClone(repair), {
+        id,
+        note: '',
+        frozenAt: NOW,
+        figures: [],
+        workshop: DEFAULT_WORKSHOP,
+      }),
+    );
+    return structuredClone(repair);
+  };
+  /** What stands after the rows were put, as the server would have it. */
+  const after = (repair: Repair, rows: RowToPut[]) =>
+    rows.reduce((state, { row, value }, index) => {
+      const version = rowBefore(state, row, value.id)?.version ?? 0;
+      const change = { changeId: `c${index}`, row, baseVersion: version, value } as Change;
+      const applied = applyChange(state, change);
+      if (!applied.ok) throw new Error(JSON.stringify(applied.fault));
+      return applied.value;
+    }, repair);
+
+  test('what stands is the same again, what came since is away and can be brought back, and no revision changed', () => {
+    const asA = frozen(rackWheel(), 'r1');
+    const changed = structuredClone(asA);
+    changed.fits[0]!.fitClass = 'loose';
+    changed.readings.find(({ sizeId }) => sizeId === 'c')!.leftOut = 'a slip';
+    changed.bodies[0]!.steps.pop();
+    changed.head.materialId = 'asa';
+    changed.head.name = 'Wheel of the rack';
+    changed.sizes.push({ ...changed.sizes[0]!, id: 'new', tag: 'Z', name: 'Came later' });
+    const asB = frozen(changed, 'r2');
+    const back = after(asB, backTo(asB, asB.revisions[0]!));
+
+    const side = (state: Repair) => ({ state, workshop: DEFAULT_WORKSHOP, figures: [] });
+    expect(compare(side(asA), side(back))).toEqual([]);
+    expect(compare(side(asA), side(asB)).length).toBeGreaterThan(3);
+    expect(back.head).toMatchObject({ standsOn: 'A', materialId: 'petg', name: 'Wheel of the rack' });
+    expect(back.sizes.find(({ id }) => id === 'new')).toMatchObject({ removed: true });
+    expect(back.revisions).toEqual(asB.revisions);
+    // There and back again.
+    const again = after(back, backTo(back, asB.revisions[1]!));
+    expect(compare(side(asB), side(again))).toEqual([]);
+    expect(again.head.standsOn).toBeUndefined();
+  });
+
+  test('what is frozen then branches from it, and the tree says how each one went', () => {
+    const repair = rackWheel();
+    frozen(repair, 'r1');
+    frozen(repair, 'r2');
+    repair.head.standsOn = 'A';
+    frozen(repair, 'r3');
+    delete repair.head.standsOn;
+    frozen(repair, 'r4');
+    const trial = (letter: string, verdict: 'right' | 'stiff'): Trial => {
+      const begun = newTrial(
+        { state: repair, numbers: evaluateRepair(repair), letter },
+        { id: `t-${letter}-${verdict}`, of: 'part', triedAt: NOW, madePartId: null },
+      );
+      return { ...begun, results: begun.results.map((result) => ({ ...result, verdict })) };
+    };
+    repair.trials = [trial('A', 'stiff'), trial('B', 'right'), trial('C', 'stiff'), trial('C', 'right')];
+    expect(
+      branchesOf(repair).map(({ revision, from, branched, outcome }) => [
+        revision.letter,
+        from,
+        branched,
+        outcome,
+      ]),
+    ).toEqual([
+      ['A', null, false, 'didNotFit'],
+      ['B', 'A', false, 'fitted'],
+      ['C', 'A', true, 'fitted'],
+      ['D', 'C', false, 'untried'],
+    ]);
+    expect(lastThatFitted(repair)?.letter).toBe('C');
+    expect(lastThatFitted({ ...repair, trials: [trial('A', 'stiff')] })).toBeNull();
   });
 });

@@ -1,6 +1,8 @@
 export { aimOf, askedOf, clearanceMeasured, madeOf, wantedOf } from './asked';
 export { causesOf, CLEAR, feelShift, type Cause, type Evidence, type Told } from './causes';
 export { isFarOff } from './doubtful';
+export { effectsOf } from './effects';
+export { feelOf, tableAsFelt, type Feel } from './feel';
 export { instrumentOf, madeSizesOf, trialsOf } from './madeSizes';
 export { newTrial, triedRevision, type Tried } from './newTrial';
 export {

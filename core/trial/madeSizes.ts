@@ -1,7 +1,14 @@
 import { featureOf } from '@core/fit';
 import type { MadeSize } from '@core/learn';
 import { uncertaintyOfReadings } from '@core/measure';
-import { BENCH_CALIPER_ID, type Instrument, type Trial, type TrialResult, type Workshop } from '@core/model';
+import {
+  BENCH_CALIPER_ID,
+  type Instrument,
+  type Machine,
+  type Trial,
+  type TrialResult,
+  type Workshop,
+} from '@core/model';
 import { materialOf } from '@core/standards';
 import { instrumentIn } from '@core/workshop';
 
@@ -22,15 +29,22 @@ export function instrumentOf(trials: readonly Trial[], workshop: Workshop): Inst
   return instrumentIn(workshop, most?.[0] ?? BENCH_CALIPER_ID);
 }
 
-/** The trials that a machine learns from, for a family of material: not deleted, not left out. */
-export function trialsOf(trials: readonly Trial[], machineId: string, family: string): Trial[] {
-  return trials.filter(
-    (trial) =>
-      !trial.removed &&
-      trial.leftOut === null &&
-      trial.machineId === machineId &&
-      materialOf(trial.materialId).family === family,
-  );
+/** The trials that a machine learns from, for a family of material, by time: not deleted, not left out, not from before it made otherwise. */
+export function trialsOf(
+  trials: readonly Trial[],
+  { id, learnsSince = '' }: Pick<Machine, 'id' | 'learnsSince'>,
+  family: string,
+): Trial[] {
+  return trials
+    .filter(
+      (trial) =>
+        !trial.removed &&
+        trial.leftOut === null &&
+        trial.machineId === id &&
+        trial.triedAt >= learnsSince &&
+        materialOf(trial.materialId).family === family,
+    )
+    .sort((a, b) => a.triedAt.localeCompare(b.triedAt));
 }
 
 /**
@@ -45,7 +59,7 @@ export function madeSizesOf(
   return trials.flatMap((trial) =>
     trial.results.flatMap((result, index): MadeSize[] => {
       const found = measured(result, workshop, instrument) ?? felt(result);
-      if (!found) return [];
+      if (!found || result.leftOut !== undefined) return [];
       const { kind } = featureOf(result.feature);
       return [
         { id: `${trial.id}/${index}`, trialId: trial.id, feature: kind, askedMm: askedOf(result), ...found },

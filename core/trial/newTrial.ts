@@ -76,6 +76,7 @@ export function newTrial(
           looserMm: null,
           done: [],
           note: '',
+          ...(fit.ownClearanceMm === null && fit.iso === null ? {} : { byHand: true as const }),
         },
       ];
     });

@@ -1,13 +1,24 @@
 import { evaluateRepair, featureOf, type EvaluatedRepair } from '@core/fit';
-import { machineThatLearned } from '@core/learn';
+import { machineThatLearned, type MadeSize } from '@core/learn';
 import { uncertaintyOf } from '@core/measure';
-import type { Fit, Machine, RepairState, Trial, TrialResult, Workshop } from '@core/model';
+import type {
+  Fit,
+  FitClass,
+  FitTable,
+  Machine,
+  MaterialFamily,
+  RepairState,
+  Trial,
+  TrialResult,
+  Workshop,
+} from '@core/model';
 import { roundTo } from '@core/quantity';
 import { materialOf } from '@core/standards';
-import { correctionOf, machineIn, NORMAL_95 } from '@core/workshop';
+import { correctionOf, fitTableIn, machineIn, NORMAL_95 } from '@core/workshop';
 
 import { aimOf, clearanceMeasured, madeOf } from './asked';
 import { causesOf, feelShift, MIDDLE_HALVES, type Evidence, type Told } from './causes';
+import { feelOf, tableAsFelt } from './feel';
 import { handOf, instrumentOf, madeSizesOf, trialsOf } from './madeSizes';
 
 /** A number that should change, and what it would do. mm. */
@@ -29,6 +40,18 @@ export type Proposal =
       fit: Fit;
       fromMm: number;
       toMm: number;
+      chance: number | null;
+      working: { fromMm: number; toMm: number } | null;
+    }
+  | {
+      /** What a class of fit means to this person, for all fits of its table. mm at its size of 6 mm. */
+      kind: 'feel';
+      table: FitTable;
+      fitClass: FitClass;
+      fromMm: number;
+      toMm: number;
+      /** Verdicts that it rests on. */
+      count: number;
       chance: number | null;
       working: { fromMm: number; toMm: number } | null;
     };
@@ -65,19 +88,17 @@ export function machineAfter(
 ): Machine {
   const machine = machineIn(workshop, trial.machineId);
   const { family } = materialOf(trial.materialId);
-  const counted = trialsOf(trials, machine.id, family);
+  const counted = trialsOf(trials, machine, family);
   const instrument = instrumentOf(counted, workshop);
-  return machineThatLearned(
-    machine,
-    family,
-    instrument,
-    madeSizesOf(counted, workshop, instrument),
-    learnedFrom(counted.length),
-  );
+  const made = madeSizesOf(counted, workshop, instrument);
+  return machineThatLearned(machine, family, instrument, made, learnedFrom(made));
 }
 
-/** Where a correction was learned, for the trail. */
-export const learnedFrom = (count: number) => `learned from ${count} ${count === 1 ? 'trial' : 'trials'}`;
+/** Where a correction was learned, for the trail: trials in which nothing was measured taught nothing. */
+export function learnedFrom(made: readonly MadeSize[]): string {
+  const count = new Set(made.map(({ trialId }) => trialId)).size;
+  return `learned from ${count} ${count === 1 ? 'trial' : 'trials'}`;
+}
 
 export function judge(trial: Trial, result: TrialResult, setting: TrialSetting): Judged {
   const { state, numbers, workshop } = setting;
@@ -173,13 +194,16 @@ function proposalsOf(
     ReturnType<typeof correctionOf>,
   ];
   const saysSomething =
-    setting.complete && trial.leftOut === null && (madeOf(result) !== null || result.looserMm !== null);
+    setting.complete &&
+    trial.leftOut === null &&
+    result.leftOut === undefined &&
+    (madeOf(result) !== null || result.looserMm !== null);
   const isNews = Math.abs(next.mm - old.mm) >= WORTHWHILE_MM || next.plusMinusMm < 0.8 * old.plusMinusMm;
   if (saysSomething && isNews) {
     const learned = machine.corrections.find(
       (one) => one.family === family && one.feature === kind,
     )!.learned!;
-    const counted = trialsOf(setting.trials, machine.id, family);
+    const counted = trialsOf(setting.trials, machine, family);
     const all = madeSizesOf(counted, workshop, instrumentOf(counted, workshop)).length;
     proposals.push({
       kind: 'correction',
@@ -197,6 +221,21 @@ function proposalsOf(
       }),
     });
   }
+  const feel = feltClass(result, before, family, setting);
+  if (feel && fit && fit.ownClearanceMm === null && fit.iso === null) {
+    proposals.push({
+      kind: 'feel',
+      ...feel,
+      ...effect({
+        workshop: {
+          ...workshop,
+          fitTables: workshop.fitTables.map((one) => (one.id === feel.table.id ? feel.table : one)),
+        },
+      }),
+    });
+    // The class says it for this fit as well.
+    return proposals;
+  }
   const shift = feelShift(result, evidence);
   const allowance = told.causes.find(({ cause }) => cause === 'allowance')!.probability;
   const isFeel = allowance >= WORTH_ASKING;
@@ -213,6 +252,27 @@ function proposalsOf(
     });
   }
   return proposals;
+}
+
+/** The table with the class of a result as this person means it, if that is surely another one. */
+function feltClass(
+  { fitClass }: TrialResult,
+  { process }: Machine,
+  family: MaterialFamily,
+  { workshop, trials, complete }: TrialSetting,
+) {
+  if (!complete) return null;
+  const table = fitTableIn(workshop, process, family);
+  const feel = feelOf(fitClass, table, trials, workshop);
+  const felt = tableAsFelt(table, fitClass, feel);
+  if (!felt) return null;
+  return {
+    table: felt,
+    fitClass,
+    fromMm: table.clearances[fitClass],
+    toMm: felt.clearances[fitClass],
+    count: feel!.count,
+  };
 }
 
 /** Thinnest shim that anybody has, mm. */

@@ -243,3 +243,15 @@ test('a made size ten times off is asked about, a poor one is not', () => {
   expect([61.2, 0.61, 7.4].map((mm) => isFarOff(result!, mm))).toEqual([true, true, true]);
   expect([5.6, 6.12, 6.9].map((mm) => isFarOff(result!, mm))).toEqual([false, false, false]);
 });
+
+test('a machine is learned from the trials in which something was measured', () => {
+  const measured = trialOf(axle(), { made: [reading(6.02)] });
+  const felt = { ...trialOf(axle(), { verdict: 'right' as const }), id: 'felt' };
+  const from = (...trials: Trial[]) =>
+    machineAfter(measured, { workshop: DEFAULT_WORKSHOP, trials }).corrections.find(({ learned }) => learned)
+      ?.learnedFrom;
+  expect(from(measured)).toBe('learned from 1 trial');
+  expect(from(measured, felt)).toBe('learned from 1 trial');
+  expect(from(measured, { ...measured, id: 'second' })).toBe('learned from 2 trials');
+  expect(from(felt)).toBeUndefined();
+});

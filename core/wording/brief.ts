@@ -1,5 +1,5 @@
 import type { Break, Danger, Heat, Inside, Load, Movement, Surrounding } from '@core/fields';
-import type { Betterment, BriefCaution, Likely, OldMaterial, Reason } from '@core/brief';
+import type { Betterment, BriefCaution, FirstFit, Likely, OldMaterial, Reason } from '@core/brief';
 
 export const BREAK_WORDS: Record<Break, string> = {
   brittle: 'Snapped, brittle',
@@ -109,6 +109,24 @@ export function reasonsSentence(reasons: readonly Reason[]): string {
   const text = reasons.map(({ code }) => REASONS[code]).join('; ');
   return text === '' ? '' : `${text[0]!.toUpperCase()}${text.slice(1)}.`;
 }
+
+const FIRST_FIT_REASONS: Record<FirstFit['why'], string> = {
+  rubs: 'the brief says that it rubs',
+  springs: 'the brief says that it springs',
+  still: 'the brief says that it stands still',
+  knocks: 'the brief says that it stands still and is knocked',
+  lock: 'the old one came loose',
+  lies: 'something lies in it and has to come out again',
+  unknown: 'the brief does not say whether it moves',
+};
+
+/** Why a fit begins with its class. */
+export const firstFitSentence = (word: string, { why }: Pick<FirstFit, 'why'>): string =>
+  `It begins as “${word}”, since ${FIRST_FIT_REASONS[why]}. Any other is one tap on its card.`;
+
+/** What to make a trial of. */
+export const trialMaterialSentence = (name: string, chosen: string): string =>
+  `For a first try ${name} does: it prints easily and costs little, and the machine’s corrections are the same. What ${chosen} is chosen for shows only in the real one.`;
 
 const BETTERMENTS: Record<Betterment, string> = {
   tougher: 'Round its inner corners, and choose something tougher.',

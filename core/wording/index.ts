@@ -7,6 +7,7 @@ export { HAPPENING_WORDS, jobSentence, layerWarningSentence, minutesText, MOVE_W
 export {
   causeSentence,
   clearanceSentence,
+  driftSentence,
   proposalReason,
   proposalSentence,
   REMEDY_WORDS,
@@ -18,6 +19,8 @@ export { jobStateSentence } from './jobs';
 export {
   BREAK_WORDS,
   bettermentSentence,
+  firstFitSentence,
+  trialMaterialSentence,
   briefCautionSentence,
   DANGER_WORDS,
   HEAT_WORDS,

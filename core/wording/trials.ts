@@ -1,5 +1,7 @@
+import type { Drift } from '@core/learn';
 import type { Cause, Judged, Proposal, Saving } from '@core/trial';
 import type { FeatureKind, Remedy, Verdict } from '@core/model';
+import { fitClassOf } from '@core/workshop';
 
 /** Lengths as this person reads them. */
 export interface Lengths {
@@ -88,15 +90,16 @@ export function proposalSentence(
       const from = `${count} made ${count === 1 ? 'size' : 'sizes'}${odd > 0 ? `; ${odd} left aside as odd` : ''}`;
       return `${machine.name}: correct ${KIND_WORDS[feature]} by ${show.signed(toMm)} ${show.word} instead of ${show.signed(fromMm)} (from ${from}). ${effectSentence(proposal, show)}`.trim();
     }
+    case 'feel': {
+      const { fitClass, count } = proposal;
+      return `By ${count} verdicts, what you call “${fitClassOf(fitClass).word.toLowerCase()}” is ${show.signed(proposal.toMm)} ${show.word} at 6 mm, not ${show.signed(proposal.fromMm)}: take that for all such fits. ${effectSentence(proposal, show)}`.trim();
+    }
     case 'allowance':
       return `${fitName}: a clearance of ${show.signed(proposal.toMm)} ${show.word} instead of ${show.signed(proposal.fromMm)}, as it felt. ${effectSentence(proposal, show)}`.trim();
   }
 }
 
-function effectSentence(
-  { working, chance }: Pick<Extract<Proposal, { kind: 'correction' | 'allowance' }>, 'working' | 'chance'>,
-  show: Lengths,
-): string {
+function effectSentence({ working, chance }: Pick<Proposal, 'working' | 'chance'>, show: Lengths): string {
   const size = working
     ? `The working size goes from ${show.length(working.fromMm)} to ${show.length(working.toMm)}`
     : '';
@@ -110,9 +113,22 @@ export function proposalReason(proposal: Proposal, fitName: string, show: Length
   switch (proposal.kind) {
     case 'correction':
       return `${proposal.machine.name}, ${KIND_WORDS[proposal.feature]} ${show.signed(proposal.toMm)} for ${show.signed(proposal.fromMm)}`;
+    case 'feel':
+      return `“${fitClassOf(proposal.fitClass).word}” ${show.signed(proposal.toMm)} for ${show.signed(proposal.fromMm)} at 6 mm`;
     case 'allowance':
       return `${fitName} ${show.signed(proposal.toMm)} for ${show.signed(proposal.fromMm)}`;
   }
+}
+
+/** A machine that makes otherwise since a day. */
+export function driftSentence(
+  { feature, shiftMm }: Drift,
+  machineName: string,
+  since: string,
+  show: Lengths,
+): string {
+  const way = shiftMm < 0 ? 'smaller' : 'larger';
+  return `Since ${since} ${machineName} makes ${KIND_WORDS[feature]} ${show.length(Math.abs(shiftMm))} ${way} than before. Look what changed on it: a nozzle, a belt, another spool. What it made before says little of it now.`;
 }
 
 /** How the part that lies there can be saved. */

@@ -6,14 +6,17 @@ import {
   CHANGE_LIMIT_BYTES,
   Id,
   ListQuery,
+  Machine,
   NewRepair,
   parseRepairFile,
   Picture,
   picturesOf,
   REPAIR_FILE_LIMIT_BYTES,
   writeRepairFile,
+  type CorrectionEffects,
   type Repair,
 } from '@core/model';
+import { effectsOf } from '@core/trial';
 
 import { boundedJson } from '../http/boundedJson';
 import type { PhotoStore } from '../photos/store';
@@ -24,6 +27,8 @@ import type { RepairStore, Surroundings } from './store';
 const missing = (id: string) => new Refused(404, { code: 'row.missing', row: 'head', id });
 
 const NEW_REPAIR_BYTES = 64 * 1024;
+/** Repairs on a machine that are looked at for what its corrections would change. */
+const LOOKED_AT = 200;
 /** A line drawing at its most. */
 const PICTURE_BYTES = 2 * 1024 * 1024;
 
@@ -47,6 +52,14 @@ export function repairRoutes(parts: {
 
   router.get('/trials', async (_request, response) => {
     response.json({ trials: await store.trials() });
+  });
+
+  router.post('/machine-effects', small, async (request, response) => {
+    const machine = Machine.parse(request.body);
+    const { repairs, more } = await store.madeOn(machine.id, LOOKED_AT);
+    const workshopNow = await workshop.get();
+    const effects = repairs.flatMap((repair) => effectsOf(repair, workshopNow, machine));
+    response.json({ effects, looked: repairs.length, more } satisfies CorrectionEffects);
   });
 
   router.post('/repairs', small, async (request, response) => {

@@ -229,6 +229,24 @@ export class RepairStore {
     return rows.map(({ data }) => JSON.parse(data) as Trial);
   }
 
+  /** Repairs that are made on a machine, those that were changed last first; and whether there are more of them. */
+  async madeOn(machineId: string, limit: number): Promise<{ repairs: Repair[]; more: boolean }> {
+    const rows = await this.database.read((transaction) =>
+      transaction('repairs')
+        .where('removed', false)
+        .whereRaw(`json_extract(data, '$.machineId') = ?`, [machineId])
+        .orderBy('touched_at', 'desc')
+        .limit(limit + 1)
+        .select<{ id: string }[]>('id'),
+    );
+    const repairs: Repair[] = [];
+    for (const { id } of rows.slice(0, limit)) {
+      const cached = await this.#read(id);
+      if (cached) repairs.push(cached.repair);
+    }
+    return { repairs, more: rows.length > limit };
+  }
+
   async #read(id: string): Promise<Cached | null> {
     return this.#cache.get(id) ?? this.database.read((transaction) => this.#cached(transaction, id));
   }

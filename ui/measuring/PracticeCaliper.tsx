@@ -25,9 +25,12 @@ const Shown = z.object({ shown: z.string() });
  */
 export function PracticeCaliper({
   first = null,
+  named,
 }: {
   /** What it is held to at first, if that lies on the bench: thing and size. */
   first?: string | null;
+  /** Held to what goes by this name; to nothing if that does not lie on the bench. */
+  named?: string;
 }) {
   const bench = useQuery({
     queryKey: ['practice-caliper'],
@@ -44,8 +47,9 @@ export function PracticeCaliper({
       group: object.name,
     })),
   );
-  const wanted = options.find(({ id }) => id === first)?.id;
-  const value = chosen ?? wanted ?? options[0]?.id ?? null;
+  const wanted = options.find(({ id, word }) => (named === undefined ? id === first : isNamed(word, named)));
+  const usual = named === undefined ? options[0] : undefined;
+  const value = chosen ?? wanted?.id ?? usual?.id ?? null;
   const press = async () => {
     const [objectId, dimensionId] = value?.split('/') ?? [];
     if (!objectId || !dimensionId) return;
@@ -80,6 +84,12 @@ export function PracticeCaliper({
       <Button label="Press" busy={busy} disabled={value === null} onPress={() => void press()} />
     </View>
   );
+}
+
+/** "Width" is what "Wheel, width" is taken of. */
+function isNamed(word: string, name: string): boolean {
+  const [one, other] = [word.toLowerCase(), name.toLowerCase()];
+  return one === other || other.endsWith(`, ${one}`);
 }
 
 /** Presses keys one after the other, as a keyboard does. */

@@ -47,6 +47,8 @@ export function Picker({
         padding: '0 8px',
       },
     },
+    // Nothing is chosen yet: the platform would show the first as if it were.
+    ...(value === null ? [createElement('option', { key: '', value: '', disabled: true }, 'Choose')] : []),
     ...children,
   );
 }

@@ -124,7 +124,7 @@ export function StarterForm({
       </Text>
       {practiceCaliper ? (
         <View className="-mx-4">
-          <PracticeCaliper />
+          <PracticeCaliper key={asks[at]!.key} named={asks[at]!.name} />
         </View>
       ) : null}
       {asks.map(({ key, name, usualMm, jaw, of }, index) => (

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { LineChart } from 'react-native-gifted-charts';
 
-import { expectedMake, habitsOf, machineThatLearned, type MadeSize } from '@core/learn';
+import { driftOf, expectedMake, habitsOf, machineThatLearned, type MadeSize } from '@core/learn';
 import { FeatureKind, TrialList, type Machine, type MaterialFamily, type Workshop } from '@core/model';
 import { materialOf } from '@core/standards';
 import { instrumentOf, learnedFrom, madeSizesOf, trialsOf } from '@core/trial';
@@ -19,6 +19,8 @@ import { Loading } from '../shared/Loading';
 import { Sheet } from '../shared/Sheet';
 import { Switch } from '../shared/Switch';
 import { colours } from '../theme/colours';
+import { BeginLikeOthers } from './BeginLikeOthers';
+import { DriftNotice, LearnsSince } from './DriftNotice';
 import { FAMILY_WORDS, FEATURE_WORDS } from './words';
 
 /** What a machine was found to do, from the trials of all repairs: asked against made, with the band that is known so far. */
@@ -48,10 +50,10 @@ export function HabitsSheet({
   const [family, setFamily] = useState<MaterialFamily | null>(null);
   const [feature, setFeature] = useState<FeatureKind>('inside');
   const shown = family ?? families[0] ?? 'plastic';
-  const counted = trialsOf(trials, machine.id, shown);
+  const counted = trialsOf(trials, machine, shown);
   const instrument = instrumentOf(counted, workshop);
   const made = madeSizesOf(counted, workshop, instrument);
-  const learned = machineThatLearned(machine, shown, instrument, made, learnedFrom(counted.length));
+  const learned = machineThatLearned(machine, shown, instrument, made, learnedFrom(made));
   const isTaken = JSON.stringify(learned.corrections) === JSON.stringify(machine.corrections);
   const hasLearned = machine.corrections.some((one) => one.learned && one.family === shown);
   return (
@@ -64,7 +66,11 @@ export function HabitsSheet({
           action={{ label: 'Try again', onPress: () => void query.refetch() }}
         />
       ) : made.length === 0 ? (
-        <EmptyState text="Nothing was measured yet that this machine made. Make a spare or a gauge row on it, and measure it under Trial." />
+        <>
+          <EmptyState text="Nothing was measured yet that this machine made. Make a spare or a gauge row on it, and measure it under Trial." />
+          <BeginLikeOthers machine={machine} workshop={workshop} onSave={onSave} onClose={onClose} />
+          <LearnsSince machine={machine} onSave={onSave} />
+        </>
       ) : (
         <>
           {families.length > 1 ? (
@@ -91,6 +97,13 @@ export function HabitsSheet({
             feature={feature}
             made={made}
             habits={habitsOf(machine, shown, instrument, made)}
+          />
+          <LearnsSince machine={machine} onSave={onSave} />
+          <DriftNotice
+            machine={machine}
+            drift={driftOf(machine, shown, instrument, made)}
+            trials={counted}
+            onSave={onSave}
           />
           <Corrections machine={machine} learned={learned} family={shown} />
           {isTaken ? (

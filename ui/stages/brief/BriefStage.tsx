@@ -65,6 +65,16 @@ export function BriefStage() {
       {field('name', 'Name')}
       {field('place', 'Where it belongs')}
       {field('whatBroke', 'What broke, how and why; what the part must stand up to', true)}
+      <View className="items-start">
+        <Button
+          label={
+            repair.photos.some(({ removed }) => !removed)
+              ? 'Mark on a photo where it broke'
+              : 'Add a photo of the break'
+          }
+          onPress={() => router.push(`/repair/${head.id}/photos`)}
+        />
+      </View>
       <WhereItLives brief={brief} onChange={change} />
       <OldPart brief={brief} onChange={change} />
       <WhatToMakeItOf

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { isBetterBought, suitedMaterials, type Grade } from '@core/brief';
+import { isBetterBought, suitedMaterials, trialMaterial, type Grade } from '@core/brief';
 import type { Brief } from '@core/fields';
 import { materialOf } from '@core/standards';
-import { reasonsSentence } from '@core/wording';
+import { reasonsSentence, trialMaterialSentence } from '@core/wording';
 
 import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';
@@ -41,6 +41,7 @@ export function WhatToMakeItOf({
   });
   const [wrong, setWrong] = useState(false);
   const suited = suitedMaterials(brief);
+  const trial = trialMaterial(materialId, brief);
   const chosen = suited.find(({ material }) => material.id === materialId);
   // The chosen one is always among those that are shown.
   const few = suited.filter((one, index) => index < SHOWN || one === chosen);
@@ -68,6 +69,11 @@ export function WhatToMakeItOf({
             onPress={() => onMaterial(material.id)}
           />
         ))}
+        {trial ? (
+          <Text className="font-sans text-[15px] leading-[22px] text-ink">
+            {trialMaterialSentence(trial.name, materialOf(materialId).name)}
+          </Text>
+        ) : null}
         {all ? null : (
           <View className="items-start">
             <Button tone="quiet" label="All materials" onPress={() => setAll(true)} />

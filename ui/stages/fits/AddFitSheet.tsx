@@ -2,8 +2,12 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
+import { firstFit } from '@core/brief';
+import { NO_BRIEF } from '@core/fields';
 import { FIT_FEATURES, featureOf } from '@core/fit';
 import type { Fit, FitFeature, Size } from '@core/model';
+import { firstFitSentence } from '@core/wording';
+import { fitClassOf } from '@core/workshop';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
@@ -33,6 +37,7 @@ export function AddFitSheet({ onClose }: { onClose(): void }) {
   const [sizeId, setSizeId] = useState(sizes[0]?.id ?? null);
   const size = sizes.find(({ id }) => id === sizeId);
   const [feature, setFeature] = useState<Fit['feature']>(likelyFeature(size));
+  const first = firstFit(repair.head.brief ?? NO_BRIEF, feature);
   const add = () => {
     if (!size) return;
     put('fit', {
@@ -41,7 +46,7 @@ export function AddFitSheet({ onClose }: { onClose(): void }) {
       name: `${featureOf(feature).word} ${size.name}`.slice(0, 80),
       counterpartSizeId: size.id,
       feature,
-      fitClass: 'turns',
+      fitClass: first.fitClass,
       ownClearanceMm: null,
       iso: null,
       removed: false,
@@ -78,6 +83,9 @@ export function AddFitSheet({ onClose }: { onClose(): void }) {
               onChange={(id) => setFeature(id as FitFeature)}
             />
           </View>
+          <Text className="font-sans text-[15px] leading-6 text-muted">
+            {firstFitSentence(fitClassOf(first.fitClass).word, first)}
+          </Text>
           <Button tone="primary" label="Add this fit" onPress={add} />
         </>
       )}

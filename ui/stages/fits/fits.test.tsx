@@ -1,7 +1,7 @@
 import { fireEvent, render, screen, within } from '@testing-library/react';
 
 import { evaluateRepair } from '@core/fit';
-import type { Chain, Fit, Repair } from '@core/model';
+import type { Chain, Fit, Repair, Size } from '@core/model';
 import { rackWheel } from '@core/testing/repairDraft';
 
 import { InRepair } from '../../testing/InRepair';
@@ -50,6 +50,37 @@ describe('the card of a fit', () => {
       ownClearanceMm: null,
       iso: null,
     });
+  });
+
+  test('may have to serve several: each with its chance, and a new size for one still to be measured', () => {
+    const repair = rackWheel();
+    repair.fits[0] = { ...bore, alsoSizeIds: ['f'] };
+    show(repair);
+    const list = screen.getByRole('list', { name: 'What Bore on the axle must fit' });
+    expect(
+      within(list)
+        .getAllByRole('listitem')
+        .map((one) => one.textContent),
+    ).toEqual(['B  Axle it runs on6.02 mm, 1 %', 'F  Axle, length22.41 mm, 1 %']);
+    // Nobody can serve an axle and its length.
+    expect(within(list).getByRole('alert').textContent).toMatch(
+      /^No single size serves them all: they are 16\.39 mm/,
+    );
+    press('Leave B out of Bore on the axle');
+    expect(mockPut).toHaveBeenLastCalledWith(
+      'fit',
+      { ...bore, counterpartSizeId: 'f', alsoSizeIds: [] },
+      expect.any(String),
+    );
+    press('It must fit another one too');
+    press(/^One that is still to be measured/);
+    const size = (mockPut.mock.calls.find(([kind]) => kind === 'size') as [string, Size])[1];
+    expect(size).toMatchObject({ tag: 'G', name: 'Axle it runs on, another (G)', of: 'counterpart' });
+    expect(mockPut).toHaveBeenLastCalledWith(
+      'fit',
+      { ...bore, alsoSizeIds: ['f', size.id] },
+      expect.any(String),
+    );
   });
 
   test('names the size that has to be taken first', () => {

@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { Image, Pressable, ScrollView, Text, View } from 'react-native';
 
 import { isKnown } from '@core/measure';
-import type { Photo, PhotoTag } from '@core/model';
+import type { Photo, PhotoMark, PhotoTag } from '@core/model';
 
 import { newId } from '../../api/newId';
 import { photoAddress } from '../../api/photos';
@@ -14,7 +14,9 @@ import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';
 import { EmptyState } from '../../shared/EmptyState';
 import { Field } from '../../shared/Field';
+import { GroupHeading } from '../../shared/Heading';
 import { Sheet } from '../../shared/Sheet';
+import { Mark, MarkWords } from './Marks';
 
 /** A photo with the tags of sizes on it: a tap places one, a tap on one opens its size. */
 export function TaggedPhoto({ photo, onClose }: { photo: Photo; onClose(): void }) {
@@ -24,6 +26,7 @@ export function TaggedPhoto({ photo, onClose }: { photo: Photo; onClose(): void 
   const picture = useRef<View>(null);
   const [placing, setPlacing] = useState<{ x: number; y: number } | null>(null);
   const [openTag, setOpenTag] = useState<PhotoTag | null>(null);
+  const [openMark, setOpenMark] = useState<PhotoMark | null>(null);
   const [name, setName] = useState(photo.name);
   const [missing, setMissing] = useState(false);
 
@@ -39,6 +42,7 @@ export function TaggedPhoto({ photo, onClose }: { photo: Photo; onClose(): void 
     setOpenSize(sizeId);
     router.replace(`/repair/${repair.head.id}/sizes`);
   };
+  const marks = photo.marks ?? [];
   const sizes = [...numbers.sizes.values()];
   const opened = openTag ? numbers.sizes.get(openTag.sizeId) : undefined;
   return (
@@ -83,9 +87,14 @@ export function TaggedPhoto({ photo, onClose }: { photo: Photo; onClose(): void 
             </Pressable>
           );
         })}
+        {marks.map((mark) => (
+          <Mark key={mark.id} mark={mark} onPress={() => setOpenMark(mark)} />
+        ))}
       </View>
       <View className="gap-3 px-4">
-        <Text className="font-label text-[14px] text-muted">Tap the photo where a size is taken.</Text>
+        <Text className="font-label text-[14px] text-muted">
+          Tap the photo where a size is taken, or where it broke.
+        </Text>
         <Field
           label="Name of the photo"
           maxLength={80}
@@ -107,7 +116,15 @@ export function TaggedPhoto({ photo, onClose }: { photo: Photo; onClose(): void 
         />
       </View>
       {placing ? (
-        <Sheet title="Which size is this?" onClose={() => setPlacing(null)}>
+        <Sheet title="What is here?" onClose={() => setPlacing(null)}>
+          <MarkWords
+            onTake={(words) => {
+              const mark = { id: newId(), words, ...placing };
+              put('photo', { ...photo, marks: [...marks, mark] }, `“${words}” is marked.`);
+              setPlacing(null);
+            }}
+          />
+          <GroupHeading>Or a size that is taken here</GroupHeading>
           {sizes.length === 0 ? (
             <EmptyState
               text="There is no size yet. Add one on the Sizes stage, then place its tag here."
@@ -131,6 +148,22 @@ export function TaggedPhoto({ photo, onClose }: { photo: Photo; onClose(): void 
               }}
             />
           ))}
+        </Sheet>
+      ) : null}
+      {openMark ? (
+        <Sheet title={openMark.words} onClose={() => setOpenMark(null)}>
+          <Button
+            tone="danger"
+            label="Take this mark off"
+            onPress={() => {
+              put(
+                'photo',
+                { ...photo, marks: marks.filter(({ id }) => id !== openMark.id) },
+                'Mark taken off.',
+              );
+              setOpenMark(null);
+            }}
+          />
         </Sheet>
       ) : null}
       {openTag ? (

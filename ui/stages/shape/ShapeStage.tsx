@@ -43,10 +43,13 @@ export function ShapeStage() {
   };
   // A repair that was begun with a starter: its numbers are taken first.
   const asked = useLocalSearchParams<{ starter?: string }>().starter;
-  const starter = asked === undefined ? undefined : STARTERS.find(({ id }) => id === asked);
   const starterSheet =
-    starter && repair.bodies.length === 0 ? (
-      <StarterSheet first={starter} onClose={() => router.setParams({ starter: undefined })} />
+    asked !== undefined && repair.bodies.length === 0 ? (
+      <StarterSheet
+        // What is none of them leaves the choice.
+        first={STARTERS.find(({ id }) => id === asked) ?? null}
+        onClose={() => router.setParams({ starter: undefined })}
+      />
     ) : null;
   if (!body) {
     return (

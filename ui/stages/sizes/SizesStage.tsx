@@ -70,6 +70,14 @@ export function SizesStage() {
               text="Which sizes matter? Name the first one, such as “Rim, outside”, and take it with the calipers."
               action={{ label: 'Add the first size', onPress: () => setAdding(true) }}
             />
+            {repair.bodies.length === 0 ? (
+              <View className="items-start pt-2">
+                <Button
+                  label="Or begin with a common spare: its sizes come with it"
+                  onPress={() => router.replace(`${base}/shape?starter=any`)}
+                />
+              </View>
+            ) : null}
           </View>
         ) : (
           <View className="flex-row items-center justify-between px-4 pb-1 pt-2">

@@ -92,9 +92,7 @@ function DrawnFit({ gap, lean, deep }: { gap: number; lean: number; deep: number
         fill={colours.slate.soft}
         stroke={colours.slate.DEFAULT}
         strokeWidth={1.3}
-        rotation={lean}
-        originX={middle}
-        originY={TOP + 8}
+        transform={`rotate(${lean} ${middle} ${TOP + 8})`}
       />
     </Svg>
   );

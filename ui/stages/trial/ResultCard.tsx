@@ -2,20 +2,11 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 
 import { featureOf } from '@core/fit';
-import { Remedy, type Trial, type TrialResult } from '@core/model';
+import type { Trial, TrialResult } from '@core/model';
 import { GAUGE_STEPS_MM } from '@core/recipe';
-import { askedOf, judge, madeOf, type Judged, type Proposal, type TrialSetting } from '@core/trial';
-import {
-  causeSentence,
-  clearanceSentence,
-  proposalReason,
-  proposalSentence,
-  REMEDY_WORDS,
-  savingSentence,
-} from '@core/wording';
+import { askedOf, judge, madeOf, type TrialSetting } from '@core/trial';
 
 import { useChangeRepair } from '../../api/useRepair';
-import { useChangeWorkshop } from '../../api/useWorkshop';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { placeId } from '../../jobs/askedSizes';
 import { useShow } from '../../preferences/useShow';
@@ -25,7 +16,9 @@ import { GroupHeading, Heading } from '../../shared/Heading';
 import { Switch } from '../../shared/Switch';
 import { ClearanceRule } from './ClearanceRule';
 import { FeelRow } from './FeelRow';
+import { Meaning } from './Meaning';
 import { MeasureSheet } from './MeasureSheet';
+import { Remedies } from './Remedies';
 
 /** One fit of a trial: how it went, what it measures, what that means, and the next number. */
 export function ResultCard({
@@ -48,6 +41,15 @@ export function ResultCard({
       ...trial,
       results: trial.results.map((one, other) => (other === index ? { ...one, ...fields } : one)),
     });
+  const leaveOut = () => {
+    const { leftOut, ...rest } = result;
+    const next = leftOut === undefined ? { ...rest, leftOut: 'you left it out' } : rest;
+    put(
+      'trial',
+      { ...trial, results: trial.results.map((one, other) => (other === index ? next : one)) },
+      leftOut === undefined ? `${result.fitName} is left out.` : `${result.fitName} counts again.`,
+    );
+  };
   const judged = judge(trial, result, setting);
   const sizeId = repair.fits.find(({ id }) => id === result.fitId)?.counterpartSizeId;
   const tag = (sizeId && numbers.sizes.get(sizeId)?.size.tag) ?? null;
@@ -101,18 +103,7 @@ export function ResultCard({
         )}
       </View>
       <Meaning judged={judged} tag={tag} trial={trial} />
-      <View className="gap-1.5">
-        <GroupHeading>What was done to it</GroupHeading>
-        <Switch
-          label={`What was done to it: ${result.fitName}`}
-          options={[
-            { id: 'nothing', word: 'Nothing' },
-            ...Remedy.options.map((id) => ({ id, word: REMEDY_WORDS[id] })),
-          ]}
-          value={result.done[0]?.what ?? 'nothing'}
-          onChange={(id) => change({ done: id === 'nothing' ? [] : [{ what: Remedy.parse(id), mm: null }] })}
-        />
-      </View>
+      <Remedies result={result} onChange={change} />
       <Field
         label="A note"
         maxLength={200}
@@ -123,6 +114,21 @@ export function ResultCard({
           setNote(null);
         }}
       />
+      {made === null && result.looserMm === null ? null : (
+        <View className="items-start gap-1">
+          {result.leftOut === undefined ? null : (
+            <Text className="font-medium text-[15px] leading-6 text-rust">
+              {`Nothing is learned from this one: ${result.leftOut}.`}
+            </Text>
+          )}
+          <Button
+            tone="quiet"
+            label={result.leftOut === undefined ? 'Do not learn from this one' : 'Learn from this one again'}
+            name={`${result.leftOut === undefined ? 'Do not learn from' : 'Learn again from'} ${result.fitName}`}
+            onPress={leaveOut}
+          />
+        </View>
+      )}
       {measuring ? (
         <MeasureSheet
           result={result}
@@ -134,44 +140,3 @@ export function ResultCard({
     </View>
   );
 }
-
-/** What a trial says of a fit: the clearance, the likely cause, the next numbers, and how this one can be saved. */
-function Meaning({ judged, tag, trial }: { judged: Judged; tag: string | null; trial: Trial }) {
-  const { repair, numbers } = useRepairContext();
-  const { put } = useChangeRepair(repair);
-  const putWorkshop = useChangeWorkshop(numbers.workshop);
-  const show = useShow();
-  const { result } = judged;
-  const clearance = clearanceSentence(judged, show);
-  const cause = causeSentence(judged, tag);
-  const take = (proposal: Proposal) => {
-    if (proposal.kind === 'correction') {
-      putWorkshop('machine', proposal.machine, `${proposal.machine.name} has learned. Working sizes follow.`);
-    } else {
-      put('fit', proposal.fit, `${proposal.fit.name} has another clearance.`);
-    }
-    const reason = proposalReason(proposal, result.fitName, show).slice(0, 200);
-    if (!trial.taken.includes(reason)) put('trial', { ...trial, taken: [...trial.taken, reason] });
-  };
-  const saving = judged.saving;
-  if (!clearance && !cause && judged.proposals.length === 0 && !saving) return null;
-  return (
-    <View role="group" aria-label={`What it means: ${result.fitName}`} className="gap-2">
-      {clearance ? <Sentence text={clearance} /> : null}
-      {cause ? <Sentence text={cause} /> : null}
-      {judged.proposals.map((proposal) => (
-        <View key={proposal.kind} className="gap-2 rounded border border-plum bg-plum-soft p-3">
-          <Sentence text={proposalSentence(proposal, result.fitName, tag, show)} />
-          <View className="items-start">
-            <Button label="Take it" name={`Take it: ${proposal.kind}`} onPress={() => take(proposal)} />
-          </View>
-        </View>
-      ))}
-      {saving ? <Sentence text={savingSentence(saving, show)} /> : null}
-    </View>
-  );
-}
-
-const Sentence = ({ text }: { text: string }) => (
-  <Text className="font-sans text-[15px] leading-[22px] tabular-nums text-ink">{text}</Text>
-);
