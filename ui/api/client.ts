@@ -37,6 +37,9 @@ interface Call<S extends z.ZodType> {
   signal?: AbortSignal | undefined;
 }
 
+/** Browsers let 64 KiB in all go on after the page was left, of letters that take up to four bytes each. */
+const KEPT_ALIVE_CHARACTERS = 12_000;
+
 /** Longest wait for an answer, ms; after it the server counts as away. */
 const PATIENCE_MS = 15_000;
 
@@ -67,13 +70,19 @@ export async function ask<S extends z.ZodType>(path: string, call: Call<S>): Pro
 async function reach(path: string, call: Call<z.ZodType>): Promise<Response> {
   const timeout = AbortSignal.timeout(PATIENCE_MS);
   const signal = call.signal ? AbortSignal.any([call.signal, timeout]) : timeout;
+  const body = call.body === undefined ? undefined : JSON.stringify(call.body);
   try {
     return await fetch(`/api${path}`, {
       method: call.method ?? 'GET',
       signal,
-      ...(call.body === undefined
+      ...(body === undefined
         ? {}
-        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(call.body) }),
+        : {
+            headers: { 'content-type': 'application/json' },
+            body,
+            // A change goes out even if the page is left in the same moment.
+            keepalive: body.length < KEPT_ALIVE_CHARACTERS,
+          }),
     });
   } catch (error) {
     if (call.signal?.aborted) throw error;

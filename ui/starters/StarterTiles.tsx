@@ -9,7 +9,7 @@ export function StarterTiles({ onChoose }: { onChoose(starter: Starter): void })
   return (
     <View role="list" aria-label="Common spares" className="flex-row flex-wrap gap-2">
       {STARTERS.map((starter) => (
-        <View key={starter.id} role="listitem" className="min-w-[150px] flex-1 basis-[45%]">
+        <View key={starter.id} role="listitem" className="min-w-[150px] flex-1 basis-[160px]">
           <Pressable
             accessibilityRole="button"
             accessibilityLabel={`${starter.name}: ${starter.what}`}
