@@ -37,7 +37,7 @@ export const PRACTICE_OBJECTS: readonly PracticeObject[] = [
     dimensions: [
       outside('rim', 'Rim, outside', 38.213, 0.01),
       outside('axle', 'Axle it runs on', 6.017),
-      outside('width', 'Width', 8.004, 0.008),
+      outside('width', 'Wheel, width', 8.004, 0.008),
       inside('bore', 'Worn bore', 6.412, 0.06),
       { id: 'groove', name: 'Groove, depth', jaw: 'depth', trueMm: 3.487, roughMm: 0.02 },
     ],

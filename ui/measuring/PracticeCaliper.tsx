@@ -47,7 +47,7 @@ export function PracticeCaliper({
       group: object.name,
     })),
   );
-  const wanted = options.find(({ id, word }) => (named === undefined ? id === first : isNamed(word, named)));
+  const wanted = options.find(({ id, word }) => (named === undefined ? id === first : word === named));
   const usual = named === undefined ? options[0] : undefined;
   const value = chosen ?? wanted?.id ?? usual?.id ?? null;
   const press = async () => {
@@ -84,12 +84,6 @@ export function PracticeCaliper({
       <Button label="Press" busy={busy} disabled={value === null} onPress={() => void press()} />
     </View>
   );
-}
-
-/** "Width" is what "Wheel, width" is taken of. */
-function isNamed(word: string, name: string): boolean {
-  const [one, other] = [word.toLowerCase(), name.toLowerCase()];
-  return one === other || other.endsWith(`, ${one}`);
 }
 
 /** Presses keys one after the other, as a keyboard does. */
