@@ -1,4 +1,5 @@
 import { solveLayout, suspectsOf } from '@core/layout';
+import { LONG } from '@core/testing/long';
 import type { Source } from '@core/model';
 import { LayoutDraft, noiseFrom } from '@core/testing/layoutDraft';
 
@@ -30,12 +31,17 @@ test('a sketch that is off by 10 mm accuses no good distance', () => {
   expect(accused.length).toBeLessThanOrEqual(5);
 });
 
-test.each([
+/** The hardest ones; those that are told more easily too in the long run. */
+const LIES: [number, number, number, number][] = [
   [0.02, 0.3, 95, 90],
+  [0.05, 0.5, 96, 90],
+];
+const EASIER: typeof LIES = [
   [0.02, 0.5, 98, 95],
   [0.02, 1, 99, 98],
-  [0.05, 0.5, 96, 90],
-])(
+];
+
+test.each(LONG ? [...LIES, ...EASIER] : LIES)(
   'among distances of %d a lie of %d is found in %d of 100, and ranked first in %d, from a rough sketch',
   (sigma, lie, found, first) => {
     const trials = SEEDS.map((seed) => trial(1000 + seed, 10, sigma, lie));
