@@ -119,6 +119,7 @@ test('one of version 7 has a fit that serves two, a mark on a photo, and what st
   expect(repair.photos[0]!.marks).toMatchObject([{ words: 'It broke here' }]);
   expect(repair.trials[0]!.results[0]).toMatchObject({
     byHand: true,
+    misplaced: { firstMm: 0.4, secondMm: 0 },
     leftOut: expect.stringMatching(/^reamed/),
   });
   expect(workshop!.machines[0]!.learnsSince).toBe('2026-11-01T00:00:00.000Z');

@@ -18,6 +18,7 @@ export const Remedy = z.enum(['filed', 'drilled', 'reamed', 'sanded', 'warmed', 
 export type Remedy = z.infer<typeof Remedy>;
 
 const length = z.number().min(-10_000).max(10_000);
+const offset = z.number().min(-1000).max(1000);
 
 /** One reading of a made size, as typed. */
 export const MadeReading = z.strictObject({
@@ -51,6 +52,11 @@ export const TrialResult = z.strictObject({
   note: line(200),
   /** Its clearance was typed, or came from ISO limits: it says nothing of what the class means to a person. */
   byHand: z.literal(true).optional(),
+  /**
+   * How much further on its place should be, mm: to the right and to the back on level ground, to the right and up on the front and the back, to
+   * the back and up on the left and the right. Absent where it was in the right place.
+   */
+  misplaced: z.strictObject({ firstMm: offset, secondMm: offset }).optional(),
   /** Why nothing is to be learned from this one, where the rest of the trial counts; absent when it does. */
   leftOut: line(200).optional(),
 });

@@ -4,6 +4,7 @@ export { isFarOff } from './doubtful';
 export { effectsOf } from './effects';
 export { feelOf, tableAsFelt, type Feel } from './feel';
 export { instrumentOf, madeSizesOf, trialsOf } from './madeSizes';
+export { nextPlace, placeMakerOf, type NextPlace, type PlaceMaker, type Way } from './misplaced';
 export { newTrial, triedRevision, type Tried } from './newTrial';
 export {
   judge,

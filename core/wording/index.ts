@@ -15,6 +15,7 @@ export {
   VERDICT_WORDS,
   type Lengths,
 } from './trials';
+export { movedPrefix, nextPlaceReason, nextPlaceSentences, wayWords } from './places';
 export { jobStateSentence } from './jobs';
 export {
   BREAK_WORDS,

@@ -52,16 +52,27 @@ async function rebuildsAgainstHand(demos: ReadonlyMap<string, Repair>): Promise<
 }
 
 /** The numbers of each step, as the recipe resolves them, mm. */
-function resolvedOf(kernel: Kernel, body: Body, repair: Repair): Numbers {
+export function resolvedOf(kernel: Kernel, body: Body, repair: Repair): Numbers {
   const builder = new BodyBuilder(kernel);
   builder.build(body, evaluateRepair(repair));
   const { earlier } = builder.after(body.steps.length)!;
-  const numbers = [...earlier].map(([id, { lengths }]) => [
-    id,
-    Object.fromEntries(Object.entries(lengths).map(([key, { mm }]) => [key, mm])),
-  ]);
+  const numbers = [...earlier].map(
+    ([id, { lengths }]) => [id, Object.fromEntries(lengthsIn(lengths))] as const,
+  );
   builder.dispose();
-  return Object.fromEntries(numbers) as Numbers;
+  return Object.fromEntries(numbers);
+}
+
+/** Lengths by their names; those of a place by their own, and those of points by their label: `x2`. */
+function lengthsIn(data: object, suffix = ''): [name: string, mm: number][] {
+  return Object.entries(data).flatMap(([key, value]: [string, unknown]): [string, number][] => {
+    if (Array.isArray(value)) {
+      return value.flatMap((point: { label: string }) => lengthsIn(point, point.label));
+    }
+    if (typeof value !== 'object' || value === null) return [];
+    if ('mm' in value && typeof value.mm === 'number') return [[`${key}${suffix}`, value.mm]];
+    return lengthsIn(value, suffix);
+  });
 }
 
 /** The wheel with its last ease at another size each time, so that one step is built anew. */

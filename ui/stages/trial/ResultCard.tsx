@@ -18,6 +18,7 @@ import { ClearanceRule } from './ClearanceRule';
 import { FeelRow } from './FeelRow';
 import { Meaning } from './Meaning';
 import { MeasureSheet } from './MeasureSheet';
+import { Misplaced } from './Misplaced';
 import { Remedies } from './Remedies';
 
 /** One fit of a trial: how it went, what it measures, what that means, and the next number. */
@@ -36,17 +37,18 @@ export function ResultCard({
   const [measuring, setMeasuring] = useState(false);
   const [note, setNote] = useState<string | null>(null);
   const result = trial.results[index]!;
-  const change = (fields: Partial<TrialResult>) =>
-    put('trial', {
-      ...trial,
-      results: trial.results.map((one, other) => (other === index ? { ...one, ...fields } : one)),
-    });
-  const leaveOut = () => {
-    const { leftOut, ...rest } = result;
-    const next = leftOut === undefined ? { ...rest, leftOut: 'you left it out' } : rest;
+  const changeTo = (next: TrialResult, undo?: string) =>
     put(
       'trial',
       { ...trial, results: trial.results.map((one, other) => (other === index ? next : one)) },
+      undo,
+    );
+  const change = (fields: Partial<TrialResult>) => changeTo({ ...result, ...fields });
+  const leaveOut = () => {
+    const { leftOut, ...rest } = result;
+    const next = leftOut === undefined ? { ...rest, leftOut: 'you left it out' } : rest;
+    changeTo(
+      next,
       leftOut === undefined ? `${result.fitName} is left out.` : `${result.fitName} counts again.`,
     );
   };
@@ -103,6 +105,16 @@ export function ResultCard({
         )}
       </View>
       <Meaning judged={judged} tag={tag} trial={trial} />
+      {isRow ? null : (
+        <Misplaced
+          trial={trial}
+          result={result}
+          onChange={(misplaced) => {
+            const { misplaced: _before, ...rest } = result;
+            changeTo(misplaced === undefined ? rest : { ...rest, misplaced });
+          }}
+        />
+      )}
       <Remedies result={result} onChange={change} />
       <Field
         label="A note"

@@ -2,7 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, within } from '@testing-library/react';
 
 import { evaluateRepair } from '@core/fit';
-import type { Machine, Repair, Trial, TrialResult } from '@core/model';
+import type { Body, Machine, Repair, Trial, TrialResult } from '@core/model';
 import { newTrial } from '@core/trial';
 import { rackWheel } from '@core/testing/repairDraft';
 import { DEFAULT_WORKSHOP } from '@core/workshop';
@@ -108,4 +108,27 @@ test('how it went is one tap, and a second tap takes it back', () => {
   expect(lastResult().verdict).toBe('loose');
   choose('Stiff');
   expect(lastResult().verdict).toBeNull();
+});
+
+test('a place that is off moves its step, by as much and the way that was said', () => {
+  const repair = show({ verdict: 'right' });
+  press('Bore on the axle is in the wrong place');
+  choose('to the right');
+  const field = screen.getByLabelText('How far to the right');
+  fireEvent.change(field, { target: { value: '0.4' } });
+  fireEvent.blur(field);
+  expect(lastResult().misplaced).toEqual({ firstMm: 0.4, secondMm: 0 });
+  expect(repair.bodies[0]!.steps[2]).toMatchObject({ x: { from: 'number', mm: 0 } });
+});
+
+test('what follows from it is shown and taken with its reason, once', () => {
+  show({ verdict: 'right', misplaced: { firstMm: 0.4, secondMm: 0 } });
+  const place = screen.getByRole('group', { name: 'Where Bore on the axle should be' });
+  expect(place.textContent).toContain(
+    'Wheel, step 3: its place from left to right becomes 0.40 mm instead of 0.00 mm.',
+  );
+  press('Take it: place');
+  const [[, body], [, trial]] = mockPut.mock.calls.slice(-2) as [[string, Body], [string, Trial]];
+  expect(body.steps[2]).toMatchObject({ x: { from: 'number', mm: 0.4 } });
+  expect(trial.taken).toEqual(['Bore on the axle moved: step 3, 0.40 mm for 0.00 mm']);
 });

@@ -1,0 +1,31 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+import { evaluateRepair } from '@core/fit';
+import { readRepairFile } from '@core/model';
+import { BodyBuilder } from '@core/solid';
+import { testKernel } from '@core/testing/kernel';
+
+import { ByHand } from './byHand';
+import { DEMO_BY_HAND } from './demoByHand';
+import { resolvedOf } from './solids';
+
+const FOLDER = join(__dirname, '..', '..', 'demo', 'repairs');
+
+test('every demo part is written by hand as well, and is the same part', async () => {
+  const kernel = await testKernel();
+  const files = readdirSync(FOLDER);
+  expect(files.map((name) => name.replace('.json', '')).sort()).toEqual(Object.keys(DEMO_BY_HAND).sort());
+  for (const name of files) {
+    const file = readRepairFile(readFileSync(join(FOLDER, name), 'utf8'));
+    if (!file.ok) throw new Error(file.fault.code);
+    const { repair } = file.value;
+    const [body] = repair.bodies;
+    const builder = new BodyBuilder(kernel);
+    const { check } = builder.build(body!, evaluateRepair(repair));
+    const byHand = DEMO_BY_HAND[name.replace('.json', '')]!;
+    const volume = byHand(new ByHand(kernel), resolvedOf(kernel, body!, repair));
+    expect(`${name}: ${(volume / check!.volumeMm3).toFixed(9)}`).toBe(`${name}: 1.000000000`);
+    builder.dispose();
+  }
+});
