@@ -116,6 +116,7 @@ test('one of version 6 has a trial, and a machine that has learned', () => {
 test('one of version 7 has a fit that serves two, a mark on a photo, and what stands goes back to A', () => {
   const { repair, workshop } = opened('version-7.json');
   expect(repair.head.standsOn).toBe('A');
+  expect(repair.bodies[0]!.laying!.load).toEqual([1, 0, 0]);
   expect(repair.photos[0]!.marks).toMatchObject([{ words: 'It broke here' }]);
   expect(repair.trials[0]!.results[0]).toMatchObject({
     byHand: true,

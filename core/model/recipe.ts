@@ -6,14 +6,19 @@ import { Step } from '@core/steps/data';
 export const BodyRole = z.enum(['spare', 'counterpart']);
 export type BodyRole = z.infer<typeof BodyRole>;
 
+const share = z.number().min(-1).max(1);
+const direction = z.tuple([share, share, share]);
+
 /** How a body is laid in layers. */
 export const Laying = z.strictObject({
   /** The direction in its own frame that lies on the bed, of length 1. */
-  down: z.tuple([z.number().min(-1).max(1), z.number().min(-1).max(1), z.number().min(-1).max(1)]),
+  down: direction,
   /** The settings by name. */
   settings: Id,
   support: z.enum(SUPPORTS),
   foot: z.enum(FEET),
+  /** The direction in its own frame along which it is pulled or bent, of length 1; absent where nobody said. */
+  load: direction.optional(),
 });
 export type Laying = z.infer<typeof Laying>;
 

@@ -28,6 +28,7 @@ import { useWide } from '../shared/useWide';
 import { CompareMakes } from './CompareMakes';
 import { layerWorker } from './layerWorker';
 import { LayerView } from './LayerView';
+import { LoadChoice } from './LoadChoice';
 import type { LaidReply, LayWish } from './protocol';
 import { useLayers } from './useLayers';
 import { WayChoice } from './WayChoice';
@@ -144,6 +145,16 @@ function Layers({ body }: { body: Body }) {
         <View className="gap-1.5">
           <GroupHeading>Way up</GroupHeading>
           <WayChoice ways={ways} down={laying.down} onChange={({ down }) => change({ down: [...down] })} />
+        </View>
+        <View className="gap-1.5">
+          <GroupHeading>Where does the load pull?</GroupHeading>
+          <LoadChoice
+            load={laying.load ?? null}
+            onChange={(load) => {
+              const { load: _before, ...rest } = laying;
+              put('body', { ...body, laying: load ? { ...rest, load: [...load] } : rest });
+            }}
+          />
         </View>
         <View className="gap-1.5">
           <GroupHeading>How it is laid</GroupHeading>

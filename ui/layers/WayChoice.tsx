@@ -53,10 +53,17 @@ export function WayChoice({
 const isSame = (one: Vec3, other: Vec3) => one[0] * other[0] + one[1] * other[1] + one[2] * other[2] > 0.9999;
 
 /** What speaks for and against a way, as short sentences. */
-function reasonsOf({ heightMm, footMm2, overhangMm2 }: WayUp): string[] {
+function reasonsOf({ heightMm, footMm2, overhangMm2, across }: WayUp): string[] {
   return [
+    ...(across === null ? [] : [loadWords(across)]),
     overhangMm2 < 1 ? 'nothing hangs over air' : `${overhangMm2.toFixed(0)} mm² hang over air`,
     `${heightMm.toFixed(1)} mm high`,
     footMm2 < 1 ? 'stands on next to nothing' : `stands on ${footMm2.toFixed(0)} mm²`,
   ];
+}
+
+/** Layers hold least where they are pulled from each other. */
+function loadWords(across: number): string {
+  if (across < 0.1) return 'the load runs along its layers';
+  return across > 0.75 ? 'the load pulls its layers apart' : 'the load runs slanting through its layers';
 }

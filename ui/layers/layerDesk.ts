@@ -1,5 +1,5 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
-import type { WeldedMesh } from '@core/part';
+import type { Vec3, WeldedMesh } from '@core/part';
 import {
   drawingOf,
   happeningsIn,
@@ -33,8 +33,8 @@ export class LayerDesk implements LayerWorker {
     this.#job = null;
   }
 
-  async waysUp(overhang: number): Promise<WayUp[]> {
-    return this.#mesh ? waysUp(this.#mesh, overhang) : [];
+  async waysUp(overhang: number, load: Vec3 | null): Promise<WayUp[]> {
+    return this.#mesh ? waysUp(this.#mesh, overhang, load) : [];
   }
 
   async lay(wish: LayWish, onProgress: (share: number) => void): Promise<Result<LaidReply, Fault> | null> {

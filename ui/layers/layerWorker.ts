@@ -10,7 +10,7 @@ export function layerWorker(): LayerWorker {
   const remote = wrap<LayerWorker>(new Worker(new URL('./layers.worker', window.location.href)));
   worker = {
     setMesh: (mesh) => remote.setMesh(mesh),
-    waysUp: (overhang) => remote.waysUp(overhang),
+    waysUp: (overhang, load) => remote.waysUp(overhang, load),
     // Calls go through as they are; progress alone is called back.
     lay: (wish, onProgress) => remote.lay(wish, proxy(onProgress)),
     compare: (wish) => remote.compare(wish),

@@ -7,7 +7,7 @@ const desk = new LayerDesk(() => new Promise((resolve) => setTimeout(resolve)));
 
 const worker: LayerWorker = {
   setMesh: (mesh) => desk.setMesh(mesh),
-  waysUp: (overhang) => desk.waysUp(overhang),
+  waysUp: (overhang, load) => desk.waysUp(overhang, load),
   lay: async (wish, onProgress) => {
     const reply = await desk.lay(wish, onProgress);
     if (!reply?.ok) return reply;

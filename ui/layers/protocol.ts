@@ -28,7 +28,7 @@ export interface ComparedReply {
 /** The worker that lays parts in layers, as the screen sees it. A newer wish ends the one before it: that one comes back as null. */
 export interface LayerWorker {
   setMesh(mesh: WeldedMesh): Promise<void>;
-  waysUp(overhang: number): Promise<WayUp[]>;
+  waysUp(overhang: number, load: Vec3 | null): Promise<WayUp[]>;
   lay(wish: LayWish, onProgress: (share: number) => void): Promise<Result<LaidReply, Fault> | null>;
   /** The figures of other machines or settings; nothing of it is kept. */
   compare(wish: LayWish): Promise<Result<ComparedReply, Fault> | null>;

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 
 import type { Body, Laying, Picture } from '@core/model';
+import type { Vec3 } from '@core/part';
 import { AS_IT_STANDS, layerMachineOf, type WayUp } from '@core/printing';
 import { layerSettingsOf, type LayerSettings } from '@core/slice';
 import { materialOf } from '@core/standards';
@@ -59,6 +60,10 @@ export function useLayers(body: Body) {
   wishNow.current = wish;
   const key = JSON.stringify(wish);
   const meshOf = useRef<string | null>(null);
+  const waysFor = useRef<string | null>(null);
+  const loadNow = useRef<Vec3 | null>(null);
+  loadNow.current = laying.load ?? null;
+  const loadKey = JSON.stringify(laying.load ?? null);
 
   useEffect(() => {
     if (build === null) return;
@@ -76,8 +81,14 @@ export function useLayers(body: Body) {
         if (!fetched.ok) return show({ kind: 'refused', sentence: sentenceOf(fetched.fault) });
         await worker.setMesh(fetched.value);
         meshOf.current = mesh;
+        waysFor.current = null;
+      }
+      // Another load ranks the ways anew; the layers stay as they are.
+      const ranked = `${mesh} ${JSON.stringify(loadNow.current)}`;
+      if (waysFor.current !== ranked) {
+        waysFor.current = ranked;
         const overhang = layerMachineOf(wishNow.current.machine.id)?.overhang ?? Math.PI / 4;
-        const found = await worker.waysUp(overhang);
+        const found = await worker.waysUp(overhang, loadNow.current);
         // Ways whose pictures can't be drawn stand there with their reasons alone.
         drawnWays(body.id, found, (drawn) => current && setWays(drawn)).catch(() => undefined);
       }
@@ -96,7 +107,7 @@ export function useLayers(body: Body) {
       current = false;
       void layerWorker().cancel();
     };
-  }, [build, key, attempt, body.id, repair.head.machineId]);
+  }, [build, key, loadKey, attempt, body.id, repair.head.machineId]);
 
   const stop = useCallback(() => void layerWorker().cancel(), []);
   const again = useCallback(() => setAttempt((count) => count + 1), []);
