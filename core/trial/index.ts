@@ -1,5 +1,6 @@
 export { aimOf, askedOf, clearanceMeasured, madeOf, wantedOf } from './asked';
 export { causesOf, CLEAR, feelShift, type Cause, type Evidence, type Told } from './causes';
+export { type Contradiction } from './contradiction';
 export { isFarOff } from './doubtful';
 export { effectsOf } from './effects';
 export { feelOf, tableAsFelt, type Feel } from './feel';

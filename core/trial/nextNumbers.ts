@@ -18,6 +18,7 @@ import { correctionOf, fitTableIn, machineIn, NORMAL_95 } from '@core/workshop';
 
 import { aimOf, clearanceMeasured, madeOf } from './asked';
 import { causesOf, feelShift, MIDDLE_HALVES, type Evidence, type Told } from './causes';
+import { contradictionOf, type Contradiction } from './contradiction';
 import { feelOf, tableAsFelt } from './feel';
 import { handOf, instrumentOf, madeSizesOf, trialsOf } from './madeSizes';
 
@@ -66,6 +67,7 @@ export interface Judged {
   evidence: Evidence;
   clearanceMm: number | null;
   told: Told;
+  contradiction: Contradiction | null;
   proposals: Proposal[];
   saving: Saving | null;
 }
@@ -120,6 +122,7 @@ export function judge(trial: Trial, result: TrialResult, setting: TrialSetting):
     evidence,
     clearanceMm: clearanceMeasured(result),
     told,
+    contradiction: contradictionOf(result, evidence),
     proposals: proposalsOf(trial, result, fit, evidence, told, setting),
     saving: savingOf(result, evidence),
   };

@@ -255,3 +255,15 @@ test('a machine is learned from the trials in which something was measured', () 
   expect(from(measured, { ...measured, id: 'second' })).toBe('learned from 2 trials');
   expect(from(felt)).toBeUndefined();
 });
+
+test('a part that measures loose and felt tight is told as a contradiction, and one that goes together is not', () => {
+  // 6.02 and 0.10 for sliding are 6.12; half a width of 0.04 or so.
+  const contradiction = (mm: number, verdict: Verdict | null) =>
+    judged(axle(), trialOf(axle(), { made: [reading(mm), reading(mm)], verdict })).contradiction;
+  expect(contradiction(6.4, 'stiff')).toBe('looseYetTight');
+  expect(contradiction(6.4, 'willNotGo')).toBe('looseYetTight');
+  expect(contradiction(5.9, 'rattles')).toBe('tightYetLoose');
+  expect(contradiction(6.4, 'rattles')).toBeNull();
+  expect(contradiction(6.17, 'stiff')).toBeNull();
+  expect(contradiction(6.4, null)).toBeNull();
+});

@@ -7,6 +7,7 @@ export { HAPPENING_WORDS, jobSentence, layerWarningSentence, minutesText, MOVE_W
 export {
   causeSentence,
   clearanceSentence,
+  CONTRADICTION_SENTENCES,
   driftSentence,
   proposalReason,
   proposalSentence,

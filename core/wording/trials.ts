@@ -1,5 +1,5 @@
 import type { Drift } from '@core/learn';
-import type { Cause, Judged, Proposal, Saving } from '@core/trial';
+import type { Cause, Contradiction, Judged, Proposal, Saving } from '@core/trial';
 import type { FeatureKind, Remedy, Verdict } from '@core/model';
 import { fitClassOf } from '@core/workshop';
 
@@ -63,6 +63,14 @@ export function causeSentence({ told, result }: Pick<Judged, 'told' | 'result'>,
   }[told.ask];
   return bad ? `${surely}${other}. ${ask}` : '';
 }
+
+/** What was measured and what was felt do not go together. */
+export const CONTRADICTION_SENTENCES: Record<Contradiction, string> = {
+  looseYetTight:
+    'It measures loose and felt tight: one of the two is a slip, or something else is in the way, such as a spread first layer or a string of plastic. Look at its mouth, and measure again further in.',
+  tightYetLoose:
+    'It measures tight and felt loose: one of the two is a slip, or it was tried on another piece. Measure both again.',
+};
 
 /** What came out beside what was wanted. */
 export function clearanceSentence({ clearanceMm, evidence }: Judged, show: Lengths): string | null {

@@ -21,7 +21,7 @@ const DASHES: Record<Knowing, string> = {
   after3: '14 4 2 4',
   after10: '',
 };
-const [SIDE, LEFT, TOP] = [320, 56, 20];
+const [SIDE, LEFT, TOP] = [320, 76, 20];
 const x = (share: number) => LEFT + share * SIDE;
 const y = (share: number) => TOP + (1 - share) * SIDE;
 
@@ -40,8 +40,8 @@ function main(): void {
       `<text x="${LEFT - 8}" y="${y(share) + 4}" text-anchor="end">${Math.round(100 * share)} %</text>`,
   );
   const svg = [
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 560 400" font-family="sans-serif" font-size="13" fill="#1d2528">`,
-    `<rect width="560" height="400" fill="#f4f1e8"/>`,
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 600 400" font-family="sans-serif" font-size="13" fill="#1d2528">`,
+    `<rect width="600" height="400" fill="#f4f1e8"/>`,
     `<path d="M ${x(0)} ${y(0)} L ${x(1)} ${y(1)}" stroke="#8a8371" stroke-width="1"/>`,
     `<path d="M ${x(0)} ${y(1)} V ${y(0)} H ${x(1)}" fill="none" stroke="#1d2528"/>`,
     ...marks,
@@ -65,7 +65,7 @@ function lineOf(tenths: readonly Tenth[], knowing: Knowing, place: number): stri
   return [
     `<path d="M ${points.join(' L ')}" ${stroke}/>`,
     ...dots,
-    `<path d="M 400 ${at} H 440" ${stroke}/><text x="448" y="${at + 4}">${WORDS[knowing]}</text>`,
+    `<path d="M 424 ${at} H 464" ${stroke}/><text x="472" y="${at + 4}">${WORDS[knowing]}</text>`,
   ].join('\n');
 }
 

@@ -6,6 +6,7 @@ import type { Judged, Proposal } from '@core/trial';
 import {
   causeSentence,
   clearanceSentence,
+  CONTRADICTION_SENTENCES,
   proposalReason,
   proposalSentence,
   savingSentence,
@@ -44,7 +45,13 @@ export function Meaning({ judged, tag, trial }: { judged: Judged; tag: string | 
   return (
     <View role="group" aria-label={`What it means: ${result.fitName}`} className="gap-2">
       {clearance ? <Sentence text={clearance} /> : null}
-      {cause ? <Sentence text={cause} /> : null}
+      {judged.contradiction ? (
+        <Text role="alert" className="font-medium text-[15px] leading-[22px] text-rust">
+          {CONTRADICTION_SENTENCES[judged.contradiction]}
+        </Text>
+      ) : cause ? (
+        <Sentence text={cause} />
+      ) : null}
       {judged.proposals.map((proposal) => (
         <View key={proposal.kind} className="gap-2 rounded border border-plum bg-plum-soft p-3">
           <Sentence text={proposalSentence(proposal, result.fitName, tag, show)} />
