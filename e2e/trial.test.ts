@@ -59,6 +59,10 @@ test('from nothing to a wheel that was made, tried too tight, and made again, in
   await page.goto(workshop.address);
   await expect(page.getByText(/Failed at \d+ %: it let go of the bed/)).toBeVisible({ timeout: 60_000 });
   await page.getByRole('link', { name: /let go of the bed/ }).click();
+  // Its very file is read back, to see where it failed.
+  await page.getByRole('button', { name: 'Look at its layers' }).click();
+  await expect(page.getByText(/^Layer (\d+) of \1, up to 8\.\d\d mm: /)).toBeVisible();
+  await page.getByRole('button', { name: 'Back to Trial' }).click();
   await page.getByRole('button', { name: 'Make it again' }).click();
   await expect(page.getByText(/^Made\. It lies on the practice bench/)).toBeVisible({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Try it' }).click();

@@ -14,5 +14,6 @@ export {
   type EvaluatedRepair,
   type EvaluatedSize,
 } from './evaluateRepair';
+export { fitsOfBody } from './fitsOfBody';
 export { settledStep, takenNumber } from './settle';
 export { usesOf, type Use, type Used } from './usedBy';

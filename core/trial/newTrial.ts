@@ -1,4 +1,4 @@
-import { counterpartOf, evaluateRepair, type EvaluatedRepair } from '@core/fit';
+import { counterpartOf, evaluateRepair, fitsOfBody, type EvaluatedRepair } from '@core/fit';
 import { uncertaintyOf } from '@core/measure';
 import {
   NAME_LIMIT,
@@ -41,6 +41,8 @@ export function newTrial(
     madePartId: string | null;
     /** The row of which fit, and its middle place in the model, mm: it was laid out with the numbers of then. */
     row?: { fitId: string; middleMm: number };
+    /** The body that was made, if it was one alone: its own fits are asked about. */
+    bodyId?: string;
     /** Where it was made and of what, if that is not what the repair says now. */
     machineId?: string;
     materialId?: string;
@@ -50,14 +52,16 @@ export function newTrial(
 ): Trial {
   const { head } = state;
   const machine = machineIn(numbers.workshop, given.machineId ?? head.machineId);
+  const own = given.bodyId === undefined ? null : fitsOfBody(given.bodyId, state);
+  const asked = given.row ? new Set([given.row.fitId]) : own;
   const standing = [...numbers.fits.values()]
-    .filter(({ fit }) => given.row === undefined || fit.id === given.row.fitId)
+    .filter(({ fit }) => asked === null || asked.has(fit.id))
     .flatMap(({ fit, worked }): TrialResult[] => {
       if (!worked.ok) return [];
       const amount = (kind: 'allowance' | 'correction') =>
         worked.trail.entries.find((entry) => entry.kind === kind)?.value ?? 0;
       const size = numbers.sizes.get(fit.counterpartSizeId);
-      const own =
+      const doubts =
         size && uncertaintyOf(size.result)?.contributions.filter(({ source }) => source !== 'instrument');
       return [
         {
@@ -70,7 +74,7 @@ export function newTrial(
           correctionMm: given.row
             ? given.row.middleMm - counterpartOf(worked.trail) - amount('allowance')
             : amount('correction'),
-          counterpartStandardMm: Math.hypot(...(own ?? []).map(({ standard }) => standard)),
+          counterpartStandardMm: Math.hypot(...(doubts ?? []).map(({ standard }) => standard)),
           made: [],
           verdict: null,
           looserMm: null,

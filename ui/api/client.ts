@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import { z } from 'zod';
 
 import { Refusal } from '@core/model';
 import { isKnownFault, sentenceOf } from '@core/wording';
@@ -65,6 +65,23 @@ export async function ask<S extends z.ZodType>(path: string, call: Call<S>): Pro
   const words = isKnownFault(fault) ? sentenceOf(fault) : sentence;
   if (response.status >= 500) throw new Troubled(words);
   throw new Refused(response.status, isKnownFault(fault) ? fault : null, words);
+}
+
+/**
+ * Asks the server for a text.
+ * @throws Unreachable, Troubled, or Refused.
+ */
+export async function askText(path: string, signal: AbortSignal): Promise<string> {
+  const response = await reach(path, { reply: z.string(), signal });
+  if (response.ok) return response.text();
+  const refusal = Refusal.safeParse(await response.json().catch(() => null));
+  if (!refusal.success) throw new Unreachable('The server gives no answer.');
+  const { fault, sentence } = refusal.data;
+  throw new Refused(
+    response.status,
+    isKnownFault(fault) ? fault : null,
+    isKnownFault(fault) ? sentenceOf(fault) : sentence,
+  );
 }
 
 async function reach(path: string, call: Call<z.ZodType>): Promise<Response> {

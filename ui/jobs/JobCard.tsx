@@ -1,3 +1,4 @@
+import { router } from 'expo-router';
 import { View, Text } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { useState } from 'react';
@@ -34,6 +35,11 @@ export function JobCard({ job, onTry }: { job: Job; onTry?: (() => void) | undef
         {job.state === 'paused' ? <Button label="Go on" onPress={() => press('resume')} /> : null}
         {isOver(job) ? null : <Button tone="danger" label="Cancel the job" onPress={() => press('cancel')} />}
         {job.state === 'done' && onTry ? <Button label="Try it" onPress={onTry} /> : null}
+        <Button
+          tone="quiet"
+          label="Look at its layers"
+          onPress={() => router.push(`/repair/${job.repairId}/job?job=${job.id}`)}
+        />
         {isOver(job) ? <Button tone="quiet" label="Make it again" onPress={() => press('again')} /> : null}
       </View>
     </View>

@@ -1,4 +1,4 @@
-import type { EvaluatedRepair } from '@core/fit';
+import { fitsOfBody, type EvaluatedRepair } from '@core/fit';
 import type { AskedSize, Body, FitFeature, Jaw, NewJob, Repair } from '@core/model';
 import { gaugePlaces } from '@core/recipe';
 import { newTrial } from '@core/trial';
@@ -20,7 +20,7 @@ const JAW_OF: Record<FitFeature, Jaw> = {
 export const placeId = (fitId: string, looserMm: number): string => `${fitId}:${looserMm.toFixed(1)}`;
 
 /** The working sizes that a body is to have, to be measured when it is made: one for each fit, or for each place of its gauge row. */
-export function askedSizes(body: Body, numbers: EvaluatedRepair): AskedSize[] {
+export function askedSizes(body: Body, repair: Repair, numbers: EvaluatedRepair): AskedSize[] {
   const row = gaugePlaces(
     body,
     [...numbers.fits.values()].map(({ fit }) => fit),
@@ -35,8 +35,9 @@ export function askedSizes(body: Body, numbers: EvaluatedRepair): AskedSize[] {
       mm,
     }));
   }
+  const own = fitsOfBody(body.id, repair);
   return [...numbers.fits.values()].flatMap(({ fit, worked }): AskedSize[] =>
-    worked.ok
+    worked.ok && own.has(fit.id)
       ? [
           {
             id: fit.id,
@@ -62,6 +63,7 @@ export function trialOf(body: Body, repair: Repair, numbers: EvaluatedRepair): N
       of,
       triedAt: '',
       madePartId: null,
+      bodyId: body.id,
       ...(row && middle ? { row: { fitId: row.fit.id, middleMm: middle.mm } } : {}),
     },
   );

@@ -4,6 +4,7 @@ export { RepairLayout } from '../frame/RepairLayout';
 export { UnsettledSheet } from '../frame/UnsettledSheet';
 export { DeletedScreen } from '../home/DeletedScreen';
 export { NewRepairScreen } from '../home/NewRepairScreen';
+export { KeptJobScreen } from '../layers/KeptJobScreen';
 export { LayersScreen } from '../layers/LayersScreen';
 export { RevisionsScreen } from '../revisions/RevisionsScreen';
 export { BriefStage } from '../stages/brief/BriefStage';

@@ -106,7 +106,7 @@ function Layers({ body }: { body: Body }) {
       machineName: wish.machine.name,
       materialId: head.materialId,
       family: materialOf(head.materialId).family,
-      asked: askedSizes(body, numbers),
+      asked: askedSizes(body, repair, numbers),
       trial: trialOf(body, repair, numbers),
       ...how,
     };

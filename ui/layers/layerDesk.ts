@@ -3,11 +3,14 @@ import type { Vec3, WeldedMesh } from '@core/part';
 import {
   drawingOf,
   happeningsIn,
+  keptJob,
   LayerBench,
   layerMeans,
+  readGcode,
   waysUp,
   writeGcode,
   type Job,
+  type KeptJob,
   type LaidOut,
   type WayUp,
 } from '@core/printing';
@@ -57,6 +60,10 @@ export class LayerDesk implements LayerWorker {
 
   async gcode(title: string, when: string): Promise<Result<string, Fault>> {
     return this.#job ? writeGcode(this.#job, title, when) : no({ code: 'slice.notLaid' });
+  }
+
+  async read(text: string): Promise<KeptJob | null> {
+    return keptJob(readGcode(text));
   }
 
   async cancel(): Promise<void> {

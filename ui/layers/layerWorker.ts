@@ -15,6 +15,7 @@ export function layerWorker(): LayerWorker {
     lay: (wish, onProgress) => remote.lay(wish, proxy(onProgress)),
     compare: (wish) => remote.compare(wish),
     gcode: (title, when) => remote.gcode(title, when),
+    read: (text) => remote.read(text),
     cancel: () => remote.cancel(),
   };
   return worker;

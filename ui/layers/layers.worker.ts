@@ -20,6 +20,7 @@ const worker: LayerWorker = {
   },
   compare: (wish) => desk.compare(wish),
   gcode: (title, when) => desk.gcode(title, when),
+  read: (text) => desk.read(text),
   cancel: () => desk.cancel(),
 };
 

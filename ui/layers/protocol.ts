@@ -1,6 +1,6 @@
 import type { Fault, Result } from '@core/fault';
 import type { Vec3, WeldedMesh } from '@core/part';
-import type { Happening, JobFigures, LayerDrawing, WayUp } from '@core/printing';
+import type { Happening, JobFigures, LayerDrawing, WayUp, KeptJob } from '@core/printing';
 import type { LayerSettings, LayerWarning } from '@core/slice';
 
 /** How a part is to be laid in layers. */
@@ -34,5 +34,7 @@ export interface LayerWorker {
   compare(wish: LayWish): Promise<Result<ComparedReply, Fault> | null>;
   /** The job last laid, as G-code. */
   gcode(title: string, when: string): Promise<Result<string, Fault>>;
+  /** A job's file, to be looked at; null where nothing is laid in it. */
+  read(text: string): Promise<KeptJob | null>;
   cancel(): Promise<void>;
 }

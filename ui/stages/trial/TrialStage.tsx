@@ -45,6 +45,12 @@ export function TrialStage() {
       ) : null}
       {trial ? (
         <>
+          {trial.results.length === 0 ? (
+            <Text className="font-sans text-[16px] leading-6 text-ink">
+              No fit is on what was made here, so there is nothing to try. Delete this trial, or begin
+              another.
+            </Text>
+          ) : null}
           {trial.results.map((result, index) => (
             <ResultCard key={`${trial.id}/${result.fitId}`} trial={trial} index={index} setting={setting} />
           ))}

@@ -1,0 +1,82 @@
+import { block } from '@core/testing/solids3d';
+import { LAYER_SETTINGS } from '@core/slice';
+
+import { drawingOf } from './drawing';
+import { writeGcode } from './gcode';
+import { MOVE_KINDS } from './job';
+import { keptJob } from './keptJob';
+import { LAYER_MACHINES } from './layerMachines';
+import { LAYER_MATERIALS } from './layerMaterials';
+import { LayerBench } from './layOut';
+import { readGcode } from './readGcode';
+import { AS_IT_STANDS } from './wayUp';
+
+const TRAVEL = MOVE_KINDS.indexOf('travel');
+
+function jobOfBlock() {
+  const work = new LayerBench().layOut({
+    mesh: block(20, 14, 3),
+    down: AS_IT_STANDS,
+    machine: LAYER_MACHINES[0]!,
+    material: LAYER_MATERIALS[0]!,
+    settings: LAYER_SETTINGS[1]!,
+    density: 1.27,
+  });
+  let step = work.next();
+  while (!step.done) step = work.next();
+  if (!step.value.ok) throw new Error(step.value.fault.code);
+  return step.value.value.job;
+}
+
+describe('a job that is read back from its file', () => {
+  const job = jobOfBlock();
+  const written = drawingOf(job);
+  const text = writeGcode(job, 'Block', '2026-11-29T08:00:00.000Z');
+  if (!text.ok) throw new Error(text.fault.code);
+  const kept = keptJob(readGcode(text.value))!;
+
+  test('has the layers that were sent, at their heights, with the same lines', () => {
+    const { drawing, unsaid, unknown } = kept;
+    expect(drawing.topMm.length).toBe(written.topMm.length);
+    for (const [index, topMm] of written.topMm.entries()) {
+      expect(drawing.topMm[index]).toBeCloseTo(topMm, 2);
+      expect(drawing.heightMm[index]).toBeCloseTo(written.heightMm[index]!, 2);
+    }
+    const laid = ({ kind, begins }: typeof drawing, layer: number) => {
+      const own = [...kind.subarray(begins[layer]! + 1, begins[layer + 1])].filter((one) => one !== TRAVEL);
+      return MOVE_KINDS.map((_, at) => own.filter((one) => one === at).length);
+    };
+    for (let layer = 0; layer < written.topMm.length; layer += 1) {
+      expect(laid(drawing, layer)).toEqual(laid(written, layer));
+    }
+    expect(unsaid).toBe(0);
+    expect(unknown).toEqual([]);
+  });
+
+  test('has their lengths and their filament', () => {
+    let [metres, filament] = [0, 0];
+    for (const { x, y, kind, filamentMm } of job.layers) {
+      for (let move = 1; move < x.length; move += 1) {
+        filament += filamentMm[move]! / 1000;
+        if (kind[move] === TRAVEL) continue;
+        metres += Math.hypot(x[move]! - x[move - 1]!, y[move]! - y[move - 1]!) / 1000;
+      }
+    }
+    expect(kept.laidMetres / metres).toBeCloseTo(1, 4);
+    // What is drawn back and pushed again comes to nothing.
+    expect(kept.filamentMetres / filament).toBeCloseTo(1, 2);
+  });
+});
+
+test('a file that says nothing of its lines, and has arcs, is drawn as far as it is understood, and that is told', () => {
+  const kept = keptJob(
+    readGcode(
+      'G21\nG90\nM83\nG1 Z0.2 F600\nG0 X0 Y0\nG1 X10 Y0 E0.4 F1200\nG2 X10 Y10 I0 J5 E1\nG1 Z0.4\nG1 X0 Y0 E0.4',
+    ),
+  )!;
+  expect([...kept.drawing.topMm].map((mm) => Number(mm.toFixed(3)))).toEqual([0.2, 0.4]);
+  expect(kept.unsaid).toBe(2);
+  expect(kept.unknown).toEqual([{ command: 'G2', times: 1, line: 7 }]);
+  expect([...kept.drawing.width].filter((mm) => mm > 0).every((mm) => Math.abs(mm - 0.4) < 1e-6)).toBe(true);
+  expect(keptJob(readGcode('G21\nG90\nG0 X5 Y5\n'))).toBeNull();
+});

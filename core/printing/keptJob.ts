@@ -1,0 +1,107 @@
+import type { LayerDrawing } from './drawing';
+import { MOVE_KINDS } from './job';
+import type { ReadGcode, ReadMove } from './readGcode';
+
+/** A job read back from its file, to be looked at. */
+export interface KeptJob {
+  drawing: LayerDrawing;
+  /** Length of the lines that are laid, and of the filament, m. */
+  laidMetres: number;
+  filamentMetres: number;
+  /** Lines whose purpose the file does not say. */
+  unsaid: number;
+  /** Commands that are not understood, each with how often and where first. */
+  unknown: ReadGcode['unknown'];
+}
+
+const TRAVEL = MOVE_KINDS.indexOf('travel');
+/** What a line is drawn as whose purpose the file does not say. */
+const UNSAID = MOVE_KINDS.indexOf('outerWall');
+/** Breadth of a line that the file does not say, mm: as of a usual nozzle. */
+const USUAL_WIDTH_MM = 0.4;
+/** Heights that differ by less are one layer, mm: a file has thousandths. */
+const SAME_LEVEL_MM = 0.0015;
+
+/** Moves between two heights at which something is laid. */
+interface Level {
+  topMm: number;
+  moves: ReadMove[];
+}
+
+/**
+ * The layers of a file of G-code: what is laid at one height, with the ways to it. A wall that rises without a seam is one layer for each time
+ * that the nozzle is set anew. Null where nothing is laid.
+ */
+export function keptJob({ moves, unknown }: ReadGcode): KeptJob | null {
+  const levels = levelsOf(moves);
+  if (levels.length === 0) return null;
+  const count = levels.reduce((sum, { moves: own }) => sum + own.length + 1, 0);
+  const drawing: LayerDrawing = {
+    begins: new Uint32Array(levels.length + 1),
+    topMm: Float32Array.from(levels, ({ topMm }) => topMm),
+    heightMm: Float32Array.from(levels, ({ topMm }, index) => topMm - (levels[index - 1]?.topMm ?? 0)),
+    seconds: new Float32Array(levels.length),
+    x: new Float32Array(count),
+    y: new Float32Array(count),
+    kind: new Uint8Array(count),
+    width: new Float32Array(count),
+    speed: new Float32Array(count),
+  };
+  let [at, laidMm, filamentMm, unsaid] = [0, 0, 0, 0];
+  for (const [index, { moves: own }] of levels.entries()) {
+    [drawing.x[at], drawing.y[at], drawing.kind[at]] = [own[0]!.from[0], own[0]!.from[1], TRAVEL];
+    at += 1;
+    for (const move of own) {
+      const { from, to, kind, widthMm, speed } = move;
+      const length = Math.hypot(to[0] - from[0], to[1] - from[1], to[2] - from[2]);
+      filamentMm += move.filamentMm;
+      if (isLaid(move)) {
+        laidMm += length;
+        if (kind === null) unsaid += 1;
+      }
+      drawing.x[at] = to[0];
+      drawing.y[at] = to[1];
+      drawing.kind[at] = isLaid(move) ? (kind === null ? UNSAID : MOVE_KINDS.indexOf(kind)) : TRAVEL;
+      drawing.width[at] = isLaid(move) ? (widthMm ?? USUAL_WIDTH_MM) : 0;
+      drawing.speed[at] = speed ?? 0;
+      drawing.seconds[index]! += speed ? length / speed : 0;
+      at += 1;
+    }
+    drawing.begins[index + 1] = at;
+  }
+  return { drawing, laidMetres: laidMm / 1000, filamentMetres: filamentMm / 1000, unsaid, unknown };
+}
+
+/** Filament comes out while it goes along. */
+const isLaid = ({ from, to, filamentMm }: ReadMove): boolean =>
+  filamentMm > 0 && Math.hypot(to[0] - from[0], to[1] - from[1]) > 0;
+
+function levelsOf(moves: readonly ReadMove[]): Level[] {
+  const levels: Level[] = [];
+  let waiting: ReadMove[] = [];
+  let rising: number | null = null;
+  for (const move of moves) {
+    if (!isLaid(move)) {
+      waiting.push(move);
+      // Set anew: what rises next is another turn of the wall.
+      if (move.to[2] !== move.from[2]) rising = null;
+      continue;
+    }
+    const last = levels.at(-1);
+    const topMm = move.to[2];
+    const isRising = move.to[2] > move.from[2] + 1e-9;
+    const goesOn =
+      last !== undefined &&
+      (Math.abs(topMm - last.topMm) < SAME_LEVEL_MM || (isRising && rising === levels.length));
+    if (goesOn) {
+      last.moves.push(...waiting, move);
+      last.topMm = Math.max(last.topMm, topMm);
+    } else {
+      levels.push({ topMm, moves: [...waiting, move] });
+    }
+    rising = isRising ? levels.length : null;
+    waiting = [];
+  }
+  levels.at(-1)?.moves.push(...waiting.filter(({ from, to }) => from[0] !== to[0] || from[1] !== to[1]));
+  return levels;
+}
