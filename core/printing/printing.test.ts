@@ -352,6 +352,15 @@ describe('way up', () => {
     expect(Math.abs(downs(lyingBar(20, 8))[0]![1])).toBeCloseTo(1, 3);
   });
 
+  test('a wheel is never suggested on its rim, whatever the load: it would rock on a facet', () => {
+    const wheel = bar(38, 8, 120);
+    for (const load of [null, [0, 0, 1], [1, 0, 0]] as (Vec3 | null)[]) {
+      for (const down of downs(wheel, load)) expect(Math.abs(down[2])).toBeCloseTo(1, 6);
+    }
+    // A bar with a flat on it lies on that.
+    expect(downs(block(30, 30, 8)).some((down) => Math.abs(down[2]) < 0.5)).toBe(true);
+  });
+
   test('a load across the layers turns a bar on its side', () => {
     const rod = block(10, 10, 40);
     const [best] = waysUp(rod, overhang, [0, 0, 1]);

@@ -51,9 +51,9 @@ export function waysUp(mesh: WeldedMesh, overhang: number, load: Vec3 | null = n
     if (group) group.area += area;
     else if (groups.length < 400) groups.push({ normal, area });
   }
-  for (const { normal, area } of groups.sort((a, b) => b.area - a.area)) {
-    if (area < LEAST_FOOT_MM2 || ways.length >= 14) break;
-    ways.push(normal);
+  for (const group of groups.sort((a, b) => b.area - a.area)) {
+    if (group.area < LEAST_FOOT_MM2 || ways.length >= 14) break;
+    if (!isCurved(group, groups)) ways.push(group.normal);
   }
   const others = ways.filter((way) => dot(way, AS_IT_STANDS) <= SAME_WAY);
   return [AS_IT_STANDS, ...others]
@@ -61,6 +61,24 @@ export function waysUp(mesh: WeldedMesh, overhang: number, load: Vec3 | null = n
     .filter(({ footMm2, down }) => footMm2 >= LEAST_FOOT_MM2 || down === AS_IT_STANDS)
     .sort((a, b) => a.cost - b.cost);
 }
+
+/**
+ * Whether what looks flat is a facet of something round: then others of its kind turn away from it little by little, and together have more than
+ * it has. A part laid on one would rock on a line.
+ */
+function isCurved(
+  own: { normal: Vec3; area: number },
+  groups: readonly { normal: Vec3; area: number }[],
+): boolean {
+  const near = groups.reduce((sum, { normal, area }) => {
+    const along = dot(normal, own.normal);
+    return along < SAME_WAY && along > LITTLE_BY_LITTLE ? sum + area : sum;
+  }, 0);
+  return near > own.area;
+}
+
+/** Facets of something round turn by less than this from one to the next but one: the cosine of 25 degrees. */
+const LITTLE_BY_LITTLE = Math.cos((25 * Math.PI) / 180);
 
 interface Triangle {
   normal: Vec3;

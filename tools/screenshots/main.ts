@@ -139,15 +139,11 @@ async function shootStarter(
 ): Promise<void> {
   const press = (name: string | RegExp) => phone.getByRole('button', { name, exact: true }).click();
   await phone.goto(`${address}/new`);
+  await phone.getByRole('button', { name: /^Wheel: / }).waitFor();
+  await shoot(phone, 'new-repair');
   await phone.getByLabel('What is it?').fill('Stove knob');
-  await press('Begin');
-  await phone.waitForURL(/repair\//);
-  await phone.goto(`${phone.url().replace(/(repair\/[^/]+).*/, '$1')}/shape`);
-  await press('Add the first step');
-  await press('A starter: a whole recipe to change');
   await phone.getByRole('button', { name: /^Bracket with screw holes/ }).click();
   await phone.getByRole('img', { name: /where each number is taken/ }).waitFor({ timeout: 60_000 });
-  await shoot(phone, 'starter');
   await press('Another starter');
   await phone.getByRole('button', { name: /^Knob with/ }).click();
   await press('Begin');

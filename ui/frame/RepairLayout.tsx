@@ -25,7 +25,7 @@ import { TrailPanel } from './TrailPanel';
 import { RepairContext, type TrailTarget } from '../inRepair/useRepairContext';
 
 /** Screens that need the room of the part for a drawing of their own, or for words. */
-const WITHOUT_PART = new Set(['brief', 'revisions', 'layouts', 'photos', 'sheet', 'layers']);
+const WITHOUT_PART = new Set(['brief', 'revisions', 'layouts', 'photos', 'sheet', 'layers', 'job']);
 
 /** Screens that belong to a stage without being it. */
 const STAGE_OF: Record<string, string> = {
@@ -33,6 +33,7 @@ const STAGE_OF: Record<string, string> = {
   photos: 'sizes',
   sheet: 'sizes',
   layers: 'make',
+  job: 'trial',
 };
 
 /** What a fault of the program is said to be in. */
@@ -47,6 +48,7 @@ const SCREEN_WORDS: Record<string, string> = {
   photos: 'the photos',
   sheet: 'the sheet',
   layers: 'the layers',
+  job: 'the kept job',
   revisions: 'the revisions',
 };
 
