@@ -122,5 +122,8 @@ describe('a fit that must serve several', () => {
     expect(far.chance!.doubts[0]).toEqual({ doubt: 'mates', standardMm: expect.closeTo(0.3, 9) });
     const { worked } = fitOf(repairOf([['20.00'], []], ['b']));
     expect(worked).toMatchObject({ ok: false, tag: 'B' });
+    const angle = repairOf([['20.00'], ['20.10']], ['b']);
+    angle.sizes[1]!.quantity = 'angle';
+    expect(fitOf(angle).worked).toMatchObject({ ok: false, fault: { code: 'size.wrongQuantity' } });
   });
 });

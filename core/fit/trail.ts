@@ -125,17 +125,12 @@ export function trailOfFit(
 ): Worked {
   for (const one of [{ size, result }, ...others]) {
     if (!isKnown(one.result)) return unknown(one.size, one.result);
+    const { quantity, name, tag } = one.size;
+    if (quantity === 'length') continue;
+    const fault: Fault = { code: 'size.wrongQuantity', what: name, got: quantity, wanted: 'length' };
+    return { ok: false, tag, name: fit.name, fault };
   }
   if (!isKnown(result)) return unknown(size, result);
-  if (size.quantity !== 'length') {
-    const fault: Fault = {
-      code: 'size.wrongQuantity',
-      what: size.name,
-      got: size.quantity,
-      wanted: 'length',
-    };
-    return { ok: false, tag: size.tag, name: fit.name, fault };
-  }
   const { machine, family, table } = setting;
   const feature = featureOf(fit.feature);
   const origin = originEntry(size, result);

@@ -61,6 +61,7 @@ const ID_KEYS = new Set([
   'id',
   'sizeId',
   'counterpartSizeId',
+  'alsoSizeIds',
   'bodyId',
   'fitId',
   'rimOf',

@@ -4,7 +4,9 @@ import { join } from 'node:path';
 import { evaluateRepair, formulaLength } from '@core/fit';
 import { RepairBuilder } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
+import { brokenInState } from './rules';
 import {
+  copyRepair,
   PHOTOS_LIMIT_BYTES,
   readRepairFile,
   REPAIR_FILE_LIMIT_BYTES,
@@ -26,6 +28,18 @@ test('every file that was ever written opens', () => {
   const names = readdirSync(FOLDER);
   expect(names.length).toBeGreaterThanOrEqual(3);
   for (const name of names) expect(opened(name).repair.sizes.length).toBeGreaterThan(0);
+});
+
+test('every one of them can be opened again beside itself: under new ids all that goes by an id still does', () => {
+  for (const name of readdirSync(FOLDER)) {
+    const { repair } = opened(name);
+    let made = 0;
+    const copy = copyRepair(repair, () => `fresh-${(made += 1)}`);
+    expect([name, brokenInState(copy)]).toEqual([name, null]);
+    // The one that it was has none of the new ids, so nothing of it can be meant.
+    const old = repair.sizes.map(({ id }) => id);
+    expect(copy.sizes.some(({ id }) => old.includes(id))).toBe(false);
+  }
 });
 
 test('one of the first weeks gives the numbers that it gave then, its revisions too', () => {

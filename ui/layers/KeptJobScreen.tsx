@@ -6,7 +6,7 @@ import { ScrollView, Text, View } from 'react-native';
 import { MOVE_KINDS, type KeptJob } from '@core/printing';
 import { MOVE_WORDS } from '@core/wording';
 
-import { askText } from '../api/client';
+import { askText, Refused, Unreachable } from '../api/client';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useJobs } from '../jobs/useJobs';
 import { Button } from '../shared/Button';
@@ -35,7 +35,11 @@ export function KeptJobScreen() {
         <EmptyState
           text={
             query.isError
-              ? `The job’s file can’t be read: ${query.error.message} Try again, or go back.`
+              ? query.error instanceof Refused
+                ? query.error.message
+                : query.error instanceof Unreachable
+                  ? 'The job’s file can’t be fetched: the server is away. Try again in a moment.'
+                  : `The job’s file can’t be read (${query.error.message}). Try again, or make the spare again from its recipe.`
               : 'Nothing is laid in this file.'
           }
           action={

@@ -6,6 +6,7 @@ import type { Revision } from '@core/model';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { Button } from '../shared/Button';
+import { useBenchStatus } from '../solid/useSolid';
 
 const OUTCOME_WORDS: Record<Outcome, { word: string; tone: string }> = {
   fitted: { word: 'It fitted', tone: 'text-moss' },
@@ -16,6 +17,9 @@ const OUTCOME_WORDS: Record<Outcome, { word: string; tone: string }> = {
 /** All revisions, newest first: why each was made, how it went, and which one it came from where that is not the one before. */
 export function RevisionTree({ onGoBack }: { onGoBack(revision: Revision): void }) {
   const { repair } = useRepairContext();
+  // What stands may have to be frozen first, with the figures of the part as it is.
+  const { kind } = useBenchStatus();
+  const building = kind === 'building' || kind === 'loading';
   const newest = repair.revisions.at(-1)?.letter;
   const standsOn = repair.head.standsOn ?? newest;
   return (
@@ -27,6 +31,7 @@ export function RevisionTree({ onGoBack }: { onGoBack(revision: Revision): void 
             key={branch.revision.id}
             branch={branch}
             stands={branch.revision.letter === standsOn}
+            building={building}
             onGoBack={() => onGoBack(branch.revision)}
           />
         ))}
@@ -34,7 +39,17 @@ export function RevisionTree({ onGoBack }: { onGoBack(revision: Revision): void 
   );
 }
 
-function Row({ branch, stands, onGoBack }: { branch: Branch; stands: boolean; onGoBack(): void }) {
+function Row({
+  branch,
+  stands,
+  building,
+  onGoBack,
+}: {
+  branch: Branch;
+  stands: boolean;
+  building: boolean;
+  onGoBack(): void;
+}) {
   const { revision, from, branched, outcome } = branch;
   const { word, tone } = OUTCOME_WORDS[outcome];
   return (
@@ -62,7 +77,12 @@ function Row({ branch, stands, onGoBack }: { branch: Branch; stands: boolean; on
           <Text className="font-label text-[14px] text-green">What stands now goes on from here</Text>
         ) : (
           <View className="-ml-4 items-start">
-            <Button tone="quiet" label={`Go back to ${revision.letter}`} onPress={onGoBack} />
+            <Button
+              tone="quiet"
+              label={`Go back to ${revision.letter}`}
+              disabled={building}
+              onPress={onGoBack}
+            />
           </View>
         )}
       </View>

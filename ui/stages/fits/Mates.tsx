@@ -22,7 +22,8 @@ export function Mates({ fit, chance }: { fit: Fit; chance: FitChance | null }) {
   const { put } = useChangeRepair(repair);
   const show = useShow();
   const [adding, setAdding] = useState(false);
-  const also = fit.alsoSizeIds ?? [];
+  // One whose size was deleted is not to be fitted any more.
+  const also = (fit.alsoSizeIds ?? []).filter((id) => numbers.sizes.has(id));
   const mates = [fit.counterpartSizeId, ...also].flatMap((id) => numbers.sizes.get(id)?.size ?? []);
   const takeOff = (id: string) => {
     const left = also.filter((other) => other !== id);
