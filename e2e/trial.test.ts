@@ -121,8 +121,14 @@ test('from nothing to a wheel that was made, tried too tight, and made again, in
   // Back to A: nothing is lost, since B is what stood.
   await page.getByRole('button', { name: 'Go back to A' }).click();
   await expect(page.getByText('It stands as revision A again.')).toBeVisible();
+  // A branch from it, of another material.
+  await page.getByRole('button', { name: 'Freeze another' }).click();
+  await page.getByLabel(/^What changed since A/).fill('As A, to be made on the other printer');
+  await page.getByRole('button', { name: 'Freeze revision C' }).click();
+  await page.getByRole('link', { name: /^Revisions/ }).click();
+  await expect(tree.first()).toContainText(/Not tried.*from A.*other printer/s);
   await page.getByRole('button', { name: 'Go back to B' }).click();
-  await expect(tree.first()).toContainText('What stands now goes on from here');
+  await expect(page.getByText('It stands as revision B again.')).toBeVisible();
 
   // The machine shows what it was taught, and can forget it.
   await page.goto(`${workshop.address}/workshop`);
@@ -134,4 +140,30 @@ test('from nothing to a wheel that was made, tried too tight, and made again, in
   await expect(page.getByText(/^Bench printer is as it was before it learned/)).toBeVisible();
   await page.goto(`${workshop.address}/repair/${other}/fits`);
   await expect(page.getByText('6.32 mm').first()).toBeVisible();
+});
+
+test('a gauge row is made, and the place that felt right is the next number', async ({ page, workshop }) => {
+  const id = await workshop.open('rack-wheel');
+  await page.goto(`${workshop.address}/repair/${id}/fits`);
+  await page.getByRole('button', { name: 'Make a gauge row' }).click();
+  await goTo(page, 'Make');
+  const row = page.getByRole('button', { name: 'Lay it in layers' }).nth(1);
+  await expect(row).toBeEnabled({ timeout: 90_000 });
+  await row.click();
+  await expect(page.getByText(/min for \d+ layers/)).toBeVisible({ timeout: 90_000 });
+  await page.getByRole('button', { name: 'Send it to Bench printer' }).click();
+  await page.getByRole('radio', { name: 'Goes well' }).click();
+  await page.getByRole('button', { name: 'Send it', exact: true }).click();
+  await expect(page.getByText(/^Made\. It lies on the practice bench/)).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Try it' }).click();
+  // It asks for one thing.
+  const places = page.getByRole('radiogroup', { name: /^Which place felt right/ });
+  await expect(places.getByRole('radio')).toHaveCount(9);
+  await places.getByRole('radio', { name: '0.2 mm looser' }).click();
+  const meaning = page.getByRole('group', { name: /^What it means/ });
+  await expect(meaning).toContainText(/Bench printer: correct holes by \+0\.(2|3)\d mm instead of \+0\.12/);
+  await page.getByRole('button', { name: 'What else changes' }).click();
+  await expect(page.getByRole('list', { name: 'Fits that change' })).toContainText(
+    /Rack wheel: Bore on the axle\s*6\.32 mm becomes 6\.\d\d mm/,
+  );
 });

@@ -7,6 +7,7 @@ import {
   isBetterBought,
   oldMaterial,
   speaksFor,
+  sizesToTake,
   suitedMaterials,
   trialMaterial,
 } from '@core/brief';
@@ -169,4 +170,15 @@ describe('first choices', () => {
     expect(trialMaterial('pla', brief({ movement: 'springs' }))).toBeNull();
     expect(trialMaterial('petg', brief({ movement: 'springs' }))).toBeNull();
   });
+});
+
+test('what it must fit is worth taking first; what broke, wore or springs is asked for, what was lost is not', () => {
+  const names = (more: Partial<Brief>) => sizesToTake(brief(more)).map(({ name }) => name);
+  expect(names({}).slice(0, 2)).toEqual(['What it goes over', 'What it goes into']);
+  expect(names({})).toContain('Outside, largest');
+  expect(names({ breaks: ['tooThin'] })).toContain('Thickness where it broke');
+  expect(names({ breaks: ['worn'], movement: 'springs' })).toEqual(
+    expect.arrayContaining(['Where it is not worn', 'How far it springs']),
+  );
+  expect(sizesToTake(brief({ breaks: ['lost'] })).every(({ of }) => of === 'counterpart')).toBe(true);
 });

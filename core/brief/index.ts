@@ -1,4 +1,5 @@
 export { betterments, briefCautions, isBetterBought, type BriefCaution, type Betterment } from './advice';
 export { CLUES, oldMaterial, speaksFor, type Clue, type Likely, type OldMaterial } from './clues';
 export { firstFit, trialMaterial, type FirstFit } from './firstChoices';
+export { sizesToTake, type SizeToTake } from './sizesToTake';
 export { suitedMaterials, type Grade, type Reason, type Suited } from './suited';

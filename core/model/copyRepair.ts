@@ -62,6 +62,7 @@ const ID_KEYS = new Set([
   'sizeId',
   'counterpartSizeId',
   'alsoSizeIds',
+  'photoIds',
   'bodyId',
   'fitId',
   'rimOf',

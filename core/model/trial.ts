@@ -85,6 +85,8 @@ export const Trial = z.strictObject({
   /** What was changed because of it, in words: the reasons of the next revision. */
   taken: z.array(line(200)).max(50),
   note: paragraph(1000),
+  /** Photos of the repair that show what came out. */
+  photoIds: z.array(Id).max(20).optional(),
   removed: z.boolean(),
 });
 export type Trial = z.infer<typeof Trial>;

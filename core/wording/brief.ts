@@ -1,5 +1,13 @@
 import type { Break, Danger, Heat, Inside, Load, Movement, Surrounding } from '@core/fields';
-import type { Betterment, BriefCaution, FirstFit, Likely, OldMaterial, Reason } from '@core/brief';
+import type {
+  Betterment,
+  BriefCaution,
+  FirstFit,
+  Likely,
+  SizeToTake,
+  OldMaterial,
+  Reason,
+} from '@core/brief';
 
 export const BREAK_WORDS: Record<Break, string> = {
   brittle: 'Snapped, brittle',
@@ -109,6 +117,15 @@ export function reasonsSentence(reasons: readonly Reason[]): string {
   const text = reasons.map(({ code }) => REASONS[code]).join('; ');
   return text === '' ? '' : `${text[0]!.toUpperCase()}${text.slice(1)}.`;
 }
+
+/** Why a size is worth taking first. */
+export const SIZE_REASONS: Record<SizeToTake['why'], string> = {
+  mate: 'on the thing that it must fit: the piece itself may be worn or bent',
+  outside: 'so that it finds its room',
+  broke: 'it broke there: the next one is to be thicker',
+  springs: 'so that it holds and does not snap',
+  worn: 'what is worn is no measure any more',
+};
 
 const FIRST_FIT_REASONS: Record<FirstFit['why'], string> = {
   rubs: 'the brief says that it rubs',

@@ -22,6 +22,7 @@ export {
   BREAK_WORDS,
   bettermentSentence,
   firstFitSentence,
+  SIZE_REASONS,
   trialMaterialSentence,
   briefCautionSentence,
   DANGER_WORDS,

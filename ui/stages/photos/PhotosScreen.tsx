@@ -7,7 +7,7 @@ import { DeletedRows } from '../../inRepair/DeletedRows';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button } from '../../shared/Button';
 import { EmptyState } from '../../shared/EmptyState';
-import { AddPhoto } from './AddPhoto';
+import { AddPhoto } from '../../photos/AddPhoto';
 import { TaggedPhoto } from './TaggedPhoto';
 
 /** Photos of the piece, with the tags of its sizes on them. */

@@ -15,6 +15,7 @@ import { GroupHeading } from '../../shared/Heading';
 import { OpenSize } from '../../measuring/OpenSize';
 import { PracticeCaliper } from '../../measuring/PracticeCaliper';
 import { SizeForm } from '../../measuring/SizeForm';
+import { FirstSizes } from './FirstSizes';
 import { SizeRow } from './SizeRow';
 import { useReadThrough } from '../../measuring/useReadThrough';
 
@@ -70,8 +71,11 @@ export function SizesStage() {
               text="Which sizes matter? Name the first one, such as “Rim, outside”, and take it with the calipers."
               action={{ label: 'Add the first size', onPress: () => setAdding(true) }}
             />
+            <View className="pt-4">
+              <FirstSizes />
+            </View>
             {repair.bodies.length === 0 ? (
-              <View className="items-start pt-2">
+              <View className="items-start pt-3">
                 <Button
                   label="Or begin with a common spare: its sizes come with it"
                   onPress={() => router.replace(`${base}/shape?starter=any`)}

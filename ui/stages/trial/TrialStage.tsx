@@ -13,6 +13,7 @@ import { NextRevision } from './NextRevision';
 import { RepairJobs } from './RepairJobs';
 import { ResultCard } from './ResultCard';
 import { StartTrial } from './StartTrial';
+import { TrialPhotos } from './TrialPhotos';
 import { useTrials } from './useTrials';
 
 const ANOTHER = 'another';
@@ -61,6 +62,7 @@ export function TrialStage() {
             </Text>
           ) : null}
           <NextRevision trial={trial} />
+          <TrialPhotos key={`${trial.id} photos`} trial={trial} />
           <View className="items-start gap-1">
             {trial.leftOut === null ? null : (
               <Text className="font-medium text-[15px] leading-6 text-rust">

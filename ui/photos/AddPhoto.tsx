@@ -1,14 +1,14 @@
 import { createElement, useEffect, useRef, useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { newId } from '../../api/newId';
-import { useNotices } from '../../api/notices';
-import { Refused, Unreachable } from '../../api/client';
-import { sendPhoto } from '../../api/photos';
-import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../inRepair/useRepairContext';
-import { Button } from '../../shared/Button';
-import { Wrong } from '../../shared/Field';
+import { newId } from '../api/newId';
+import { useNotices } from '../api/notices';
+import { Refused, Unreachable } from '../api/client';
+import { sendPhoto } from '../api/photos';
+import { useChangeRepair } from '../api/useRepair';
+import { useRepairContext } from '../inRepair/useRepairContext';
+import { Button } from '../shared/Button';
+import { Wrong } from '../shared/Field';
 
 /** Takes a photo with the camera or from a file, and shows how far it is on its way. */
 export function AddPhoto({ onAdded }: { onAdded(id: string): void }) {
