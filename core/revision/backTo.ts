@@ -37,4 +37,14 @@ export function backTo(repair: Repair, revision: Revision): RowToPut[] {
   return [...put, ...away, { row: 'head', value }];
 }
 
+/** Whether a repair stands just as a revision froze it, so that nothing of it is lost when it is left for another. */
+export function standsAs(repair: Repair, revision: Revision): boolean {
+  const { materialId, machineId } = revision.state.head;
+  return (
+    repair.head.materialId === materialId &&
+    repair.head.machineId === machineId &&
+    backTo(repair, revision).every(({ row }) => row === 'head')
+  );
+}
+
 const rowsOf = (state: RepairState, kind: GoesBack): readonly RowOf<GoesBack>[] => state[LIST_OF[kind]];

@@ -8,10 +8,11 @@ import {
   rowBefore,
   type Change,
   type Repair,
+  type Revision,
   type Trial,
 } from '@core/model';
 import { progressOf } from '@core/progress';
-import { backTo, branchesOf, compare, freeze, lastThatFitted, type RowToPut } from '@core/revision';
+import { backTo, branchesOf, compare, freeze, lastThatFitted, standsAs, type RowToPut } from '@core/revision';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
 import { newTrial } from '@core/trial';
 import { DEFAULT_WORKSHOP } from '@core/workshop';
@@ -146,6 +147,14 @@ describe('going back to a revision', () => {
     expect(back.head).toMatchObject({ standsOn: 'A', materialId: 'petg', name: 'Wheel of the rack' });
     expect(back.sizes.find(({ id }) => id === 'new')).toMatchObject({ removed: true });
     expect(back.revisions).toEqual(asB.revisions);
+    const [a, b] = asB.revisions as [Revision, Revision];
+    expect([standsAs(asB, a), standsAs(asB, b), standsAs(back, a)]).toEqual([false, true, true]);
+    // What no number shows would be lost all the same.
+    const renamed = structuredClone(asB);
+    renamed.sizes[0]!.name = 'Rim, over the tread';
+    expect(compare(side(asB), side(renamed))).toEqual([]);
+    expect(standsAs(renamed, b)).toBe(false);
+    expect(standsAs({ ...asB, head: { ...asB.head, materialId: 'pla' } }, b)).toBe(false);
     // There and back again.
     const again = after(back, backTo(back, asB.revisions[1]!));
     expect(compare(side(asB), side(again))).toEqual([]);

@@ -73,6 +73,8 @@ describe('what a class means to a person', () => {
     expect(feel([])).toBeNull();
     expect(feel([said(0.2, 'right', 0, { made: [] })])).toBeNull();
     expect(feel([said(0.2, 'right', 0, { byHand: true })])).toBeNull();
+    expect(feel([said(0.2, 'right', 0, { done: [{ what: 'reamed', mm: 0.1 }] })])).toBeNull();
+    expect(feel([said(0.2, 'right', 0, { done: [{ what: 'warmed', mm: null }] })])).not.toBeNull();
     expect(feel([said(0.2, 'right', 0, { leftOut: 'a string in the hole' })])).toBeNull();
     expect(feel([{ ...said(0.2, 'right'), leftOut: 'odd' }])).toBeNull();
     expect(feel([said(0.2, 'right', 0, { fitClass: 'turns' })])).toBeNull();

@@ -1,5 +1,12 @@
 import { classClearance, growthOfClearance } from '@core/fit';
-import { FitClass, type FitTable, type Trial, type TrialResult, type Workshop } from '@core/model';
+import {
+  FitClass,
+  type FitTable,
+  type Remedy,
+  type Trial,
+  type TrialResult,
+  type Workshop,
+} from '@core/model';
 import { materialOf } from '@core/standards';
 import { fitTableIn, machineIn, REFERENCE_MM } from '@core/workshop';
 
@@ -24,6 +31,9 @@ const END_WORD_HALVES = 2;
 /** A verdict that is further off than this many deviations counts less and less (Huber's weights). */
 const HUBER = 1.5;
 const ROUNDS = 8;
+
+/** What makes another size of it. */
+const CHANGES_SIZE: readonly Remedy[] = ['filed', 'drilled', 'reamed', 'sanded', 'shimmed'];
 
 /** One verdict on a measured part: where the middle of what was wished lay, and how surely it says so. */
 interface Said {
@@ -81,6 +91,8 @@ function saidOf(result: TrialResult, fitClass: FitClass, table: FitTable, handMm
   const clearance = clearanceMeasured(result);
   if (verdict === null || clearance === null || feature === 'spacing') return null;
   if (result.fitClass !== fitClass || result.byHand || result.leftOut !== undefined) return null;
+  // Nobody can tell whether it was felt before that or after it.
+  if (result.done.some(({ what }) => CHANGES_SIZE.includes(what))) return null;
   const growth = growthOfClearance(result.counterpartMm);
   const { aimMm, toMm } = classClearance(table, fitClass, result.counterpartMm);
   const halfMm = toMm - aimMm;

@@ -164,6 +164,11 @@ function Layers({ body }: { body: Body }) {
             value={laying.settings}
             onChange={(settings) => change({ settings })}
           />
+          {LAYER_SETTINGS.some(({ id }) => id === laying.settings) ? null : (
+            <Text role="alert" className="font-medium text-[15px] leading-6 text-rust">
+              {`The settings “${laying.settings}” are not known here, so it is laid as “${wish.settings.name}”. Choose others above.`}
+            </Text>
+          )}
           <Text className="font-label text-[14px] leading-5 text-muted">{settingsWords(wish)}</Text>
         </View>
         <View className="gap-1.5">

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
 import type { Revision } from '@core/model';
-import { backTo, compare, lastThatFitted, type Compared } from '@core/revision';
+import { backTo, compare, lastThatFitted, standsAs, type Compared } from '@core/revision';
 
 import { useNotices } from '../api/notices';
 import { useChangeRepair } from '../api/useRepair';
@@ -50,10 +50,7 @@ export function RevisionsScreen() {
   }
   const fitted = lastThatFitted(repair);
   const goBack = (revision: Revision) => {
-    const now: Compared = { state: repair, workshop: numbers.workshop, figures: [] };
-    const isKept = revisions.some(
-      ({ state }) => compare({ state, workshop: now.workshop, figures: [] }, now).length === 0,
-    );
+    const isKept = revisions.some((one) => standsAs(repair, one));
     // Nothing is ever overwritten: what stands now can be gone back to as well.
     if (!isKept) freezeNow(`As it stood before going back to ${revision.letter}`);
     for (const { row, value } of backTo(repair, revision)) put(row, value);
