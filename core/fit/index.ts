@@ -14,6 +14,7 @@ export {
   type EvaluatedRepair,
   type EvaluatedSize,
 } from './evaluateRepair';
+export { correctionsActing, type ActingCorrection } from './correctionsActing';
 export { fitsOfBody } from './fitsOfBody';
 export { settledStep, takenNumber } from './settle';
 export { usesOf, type Use, type Used } from './usedBy';

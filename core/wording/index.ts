@@ -3,7 +3,14 @@ export { FAULT_CODES, isKnownFault, sentenceOf } from './faults';
 export { cautionSentence, findingSentence } from './findings';
 export { plainText } from './plainNumbers';
 export { programFaultOf, programFaultReport, programFaultSentence, type ProgramFault } from './programFault';
-export { HAPPENING_WORDS, jobSentence, layerWarningSentence, minutesText, MOVE_WORDS } from './layers';
+export {
+  actingSentence,
+  HAPPENING_WORDS,
+  jobSentence,
+  layerWarningSentence,
+  minutesText,
+  MOVE_WORDS,
+} from './layers';
 export {
   causeSentence,
   clearanceSentence,

@@ -1,6 +1,9 @@
+import type { ActingCorrection } from '@core/fit';
 import { showNumber } from '@core/quantity';
 import type { Happening, JobFigures, MoveKind } from '@core/printing';
 import type { LayerWarning } from '@core/slice';
+
+import type { Lengths } from './trials';
 
 const mm = (value: number) => `${showNumber(Math.round(value * 100) / 100)} mm`;
 const mm2 = (value: number) => `${value < 10 ? value.toFixed(1) : value.toFixed(0)} mm²`;
@@ -75,4 +78,16 @@ export function jobSentence(figures: JobFigures): string {
   const { minutes, metres, grams, cost, layers, kinds } = figures;
   const longest = kinds.reduce((most, one) => (one.seconds > most.seconds ? one : most));
   return `${minutesText(minutes)} for ${layers} ${layers === 1 ? 'layer' : 'layers'}; ${metres.toFixed(2)} m, ${grams.toFixed(1)} g, costs about ${cost.whole.toFixed(2)}. Longest: ${MOVE_WORDS[longest.kind]}, ${minutesText(longest.seconds / 60)}; ${SHORTER[longest.kind]}.`;
+}
+
+/** A correction of the machine, and the one place where it acts. */
+export function actingSentence(correction: ActingCorrection, show: Lengths): string {
+  switch (correction.acts) {
+    case 'workingSize':
+      return `${correction.fitName}: ${show.signed(correction.mm)} ${show.word} in its working size (${correction.learnedFrom}).`;
+    case 'firstLayer':
+      return `First layer: ${show.length(correction.mm)} less on each side, since it spreads on the bed.`;
+    case 'file':
+      return `Along ${correction.axis}: ${(100 * correction.share).toFixed(2)} % for shrinkage, in what is laid and in the files.`;
+  }
 }

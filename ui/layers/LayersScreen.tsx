@@ -25,6 +25,7 @@ import { GroupHeading } from '../shared/Heading';
 import { saveFile } from '../shared/saveFile';
 import { Switch } from '../shared/Switch';
 import { useWide } from '../shared/useWide';
+import { ActingCorrections } from './ActingCorrections';
 import { CompareMakes } from './CompareMakes';
 import { layerWorker } from './layerWorker';
 import { LayerView } from './LayerView';
@@ -209,6 +210,7 @@ function Layers({ body }: { body: Body }) {
             onClose={() => setSending(false)}
           />
         ) : null}
+        <ActingCorrections body={body} />
         {reply ? <CompareMakes wish={wish} /> : null}
         <Button label="Back to Make" onPress={() => router.replace(`/repair/${repair.head.id}/make`)} />
       </View>
