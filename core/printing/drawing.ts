@@ -1,4 +1,4 @@
-import type { Job } from './job';
+import type { Toolpath } from './toolpath';
 
 /** All moves of a job in flat arrays, each of which may be transferred. Places on the bed, mm. */
 export interface LayerDrawing {
@@ -19,7 +19,7 @@ export interface LayerDrawing {
 }
 
 /** A job as it is drawn. */
-export function drawingOf({ layers }: Job): LayerDrawing {
+export function drawingOf({ layers }: Toolpath): LayerDrawing {
   const count = layers.reduce((sum, { x }) => sum + x.length, 0);
   const drawing: LayerDrawing = {
     begins: new Uint32Array(layers.length + 1),

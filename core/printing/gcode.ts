@@ -1,6 +1,6 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 
-import { MOVE_KINDS, type Job, type JobLayer } from './job';
+import { MOVE_KINDS, type Toolpath, type ToolpathLayer } from './toolpath';
 import type { LayerMachine } from './layerMachines';
 import { readGcode } from './readGcode';
 
@@ -11,14 +11,14 @@ import { readGcode } from './readGcode';
  *
  * @param title what it is, for its first line.
  */
-export function writeGcode(job: Job, title: string, when: string): Result<string, Fault> {
+export function writeGcode(job: Toolpath, title: string, when: string): Result<string, Fault> {
   const text = [...lines(job, title, when)].join('\n');
   const fault = faultInGcode(text, job.machine);
   return fault ? no(fault) : ok(text);
 }
 
 function* lines(
-  { layers, machine, material, settings }: Job,
+  { layers, machine, material, settings }: Toolpath,
   title: string,
   when: string,
 ): Generator<string> {
@@ -42,7 +42,10 @@ function* lines(
   yield '';
 }
 
-function* layerLines(layer: JobLayer, { speeds, retractMm, retractSpeed }: LayerMachine): Generator<string> {
+function* layerLines(
+  layer: ToolpathLayer,
+  { speeds, retractMm, retractSpeed }: LayerMachine,
+): Generator<string> {
   const from = layer.rising ? layer.zMm - layer.heightMm : layer.zMm;
   yield `G1 Z${number(from, 3)} F${feed(speeds.rise)}`;
   let kind = -1;
@@ -73,7 +76,7 @@ function* layerLines(layer: JobLayer, { speeds, retractMm, retractSpeed }: Layer
   }
 }
 
-function wayOf({ x, y, kind }: JobLayer): number {
+function wayOf({ x, y, kind }: ToolpathLayer): number {
   let way = 0;
   for (let move = 1; move < x.length; move += 1) {
     if (MOVE_KINDS[kind[move]!] !== 'travel')

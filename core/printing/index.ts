@@ -1,5 +1,5 @@
 export { faultInGcode, writeGcode } from './gcode';
-export { jobOf, MOVE_KINDS, type Job, type JobLayer, type MoveKind } from './job';
+export { toolpathOf, MOVE_KINDS, type Toolpath, type ToolpathLayer, type MoveKind } from './toolpath';
 export { jobFigures, type JobFigures } from './jobFigures';
 export { LAYER_MACHINES, layerMachineOf, type LayerMachine } from './layerMachines';
 export { LAYER_MATERIALS, layerMaterialOf, type LayerMaterial } from './layerMaterials';

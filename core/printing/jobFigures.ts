@@ -1,4 +1,4 @@
-import { MOVE_KINDS, type Job, type MoveKind } from './job';
+import { MOVE_KINDS, type Toolpath, type MoveKind } from './toolpath';
 
 /** What a job takes, for one kind of line. */
 export interface KindFigures {
@@ -24,7 +24,7 @@ export interface JobFigures {
 const ENERGY_PRICE = 0.3;
 
 /** @param density of the material, g/cm³. */
-export function jobFigures(job: Job, density: number): JobFigures {
+export function jobFigures(job: Toolpath, density: number): JobFigures {
   const { machine, material, layers } = job;
   const seconds = new Float64Array(MOVE_KINDS.length);
   const way = new Float64Array(MOVE_KINDS.length);

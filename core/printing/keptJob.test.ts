@@ -3,7 +3,7 @@ import { LAYER_SETTINGS } from '@core/slice';
 
 import { drawingOf } from './drawing';
 import { writeGcode } from './gcode';
-import { MOVE_KINDS } from './job';
+import { MOVE_KINDS } from './toolpath';
 import { keptJob } from './keptJob';
 import { LAYER_MACHINES } from './layerMachines';
 import { LAYER_MATERIALS } from './layerMaterials';

@@ -1,5 +1,5 @@
 import type { LayerDrawing } from './drawing';
-import { MOVE_KINDS } from './job';
+import { MOVE_KINDS } from './toolpath';
 import type { ReadGcode, ReadMove } from './readGcode';
 
 /** A job read back from its file, to be looked at. */

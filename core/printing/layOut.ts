@@ -2,7 +2,7 @@ import { no, ok, type Fault, type Result } from '@core/fault';
 import type { Vec3, WeldedMesh } from '@core/part';
 import { layerCount, Slicer, type LayerSettings, type LayerWarning, type Sliced } from '@core/slice';
 
-import { jobOf, type Job } from './job';
+import { toolpathOf, type Toolpath } from './toolpath';
 import { jobFigures, type JobFigures } from './jobFigures';
 import { layerMachineOf, type LayerMachine } from './layerMachines';
 import { layerMaterialOf, type LayerMaterial } from './layerMaterials';
@@ -23,7 +23,7 @@ export interface Laying {
 /** What came of it. */
 export interface LaidOut {
   sliced: Sliced;
-  job: Job;
+  job: Toolpath;
   figures: JobFigures;
   warnings: LayerWarning[];
 }
@@ -115,7 +115,7 @@ export class LayerBench {
       return no({ code: 'slice.nothingLaid', lineMm: settings.lineMm });
     }
     const middle = [machine.envelopeMm[0] / 2, machine.envelopeMm[1] / 2] as const;
-    const job = jobOf(sliced, machine, material, settings, middle);
+    const job = toolpathOf(sliced, machine, material, settings, middle);
     yield 1;
     return ok({ sliced, job, figures: jobFigures(job, density), warnings: sliced.warnings });
   }

@@ -1,4 +1,4 @@
-import { MOVE_KINDS, type MoveKind } from './job';
+import { MOVE_KINDS, type MoveKind } from './toolpath';
 
 /** A move as a file of G-code has it. Places in mm, on the bed. */
 export interface ReadMove {

@@ -9,7 +9,7 @@ import {
   readGcode,
   waysUp,
   writeGcode,
-  type Job,
+  type Toolpath,
   type KeptJob,
   type LaidOut,
   type WayUp,
@@ -24,7 +24,7 @@ const STRETCH_MS = 40;
 export class LayerDesk implements LayerWorker {
   #mesh: WeldedMesh | null = null;
   readonly #bench = new LayerBench();
-  #job: Job | null = null;
+  #job: Toolpath | null = null;
   #run = 0;
 
   /** @param rest lets other messages be heard. */

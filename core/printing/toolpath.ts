@@ -17,7 +17,7 @@ export type MoveKind = (typeof MOVE_KINDS)[number];
 const TRAVEL = MOVE_KINDS.indexOf('travel');
 
 /** One layer as the machine does it. Places on the bed, mm. */
-export interface JobLayer {
+export interface ToolpathLayer {
   /** Height of the nozzle: the upper side of the layer. */
   zMm: number;
   heightMm: number;
@@ -43,8 +43,8 @@ export interface JobLayer {
 }
 
 /** A part as the machine makes it. */
-export interface Job {
-  layers: JobLayer[];
+export interface Toolpath {
+  layers: ToolpathLayer[];
   machine: LayerMachine;
   material: LayerMaterial;
   settings: LayerSettings;
@@ -63,16 +63,16 @@ const SLOWEST = 10;
  *
  * @param at where the part's origin is put on the bed, mm.
  */
-export function jobOf(
+export function toolpathOf(
   { layers }: Pick<Sliced, 'layers'>,
   machine: LayerMachine,
   material: LayerMaterial,
   settings: LayerSettings,
   at: readonly [number, number],
-): Job {
+): Toolpath {
   let [x, y] = [at[0], at[1]];
   const filamentArea = (Math.PI / 4) * machine.filamentMm ** 2;
-  const jobLayers = layers.map(({ topMm, heightMm, paths }, index): JobLayer => {
+  const jobLayers = layers.map(({ topMm, heightMm, paths }, index): ToolpathLayer => {
     const moves = new MoveList(x, y);
     for (const path of paths) {
       const most = Math.min(
@@ -153,7 +153,7 @@ function speedOf(kind: PathKind, first: boolean, { speeds }: LayerMachine): numb
 }
 
 /** Times each move; where the layer would be done too soon, its lines are laid slower, and timed again. */
-function timed(layer: JobLayer, machine: LayerMachine, leastSeconds: number): void {
+function timed(layer: ToolpathLayer, machine: LayerMachine, leastSeconds: number): void {
   const { acceleration, junctionSpeed, retractMm, retractSpeed, speeds } = machine;
   let stops = layer.heightMm / speeds.rise;
   for (const one of layer.drawnBack) if (one) stops += (2 * retractMm) / retractSpeed;
@@ -223,7 +223,7 @@ class MoveList {
     this.#drawnBack.push(back);
   }
 
-  layer(zMm: number, heightMm: number): JobLayer {
+  layer(zMm: number, heightMm: number): ToolpathLayer {
     return {
       zMm,
       heightMm,
