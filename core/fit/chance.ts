@@ -34,6 +34,8 @@ export interface FitChance {
   mates: MateChance[];
   /** How far the smallest and the largest of them are apart, where that is more than what is wished allows: no single number serves both. */
   tooFarApartMm: number | null;
+  /** What nobody could better: with the sizes and the machine's habit known, and nothing left but its scatter. */
+  atBest: number;
   /** Expected clearance, and its standard deviation. */
   meanMm: number;
   standardMm: number;
@@ -184,6 +186,7 @@ export function chanceOfFit(
               correction,
             }),
           })),
+    atBest: chanceWith({ measuring: () => 0, correction: 0 }),
     tooFarApartMm: apartMm > wish.toMm - wish.fromMm ? apartMm : null,
     meanMm,
     standardMm,

@@ -2,7 +2,9 @@ import jstat from 'jstat';
 
 import type { Fit } from '@core/model';
 import { lotsOf } from '@core/rehearsal';
+import { atBestSentence } from '@core/numberWords';
 import { RepairDraft } from '@core/testing/repairDraft';
+import { DEFAULT_WORKSHOP } from '@core/workshop';
 
 import { evaluateRepair } from './evaluateRepair';
 import { chanceOfAll } from './severalMates';
@@ -125,5 +127,28 @@ describe('a fit that must serve several', () => {
     const angle = repairOf([['20.00'], ['20.10']], ['b']);
     angle.sizes[1]!.quantity = 'angle';
     expect(fitOf(angle).worked).toMatchObject({ ok: false, fault: { code: 'size.wrongQuantity' } });
+  });
+});
+
+describe('what nobody could better', () => {
+  const chance = (machineScatterMm: number) => {
+    const { repair } = new RepairDraft('Wheel')
+      .measured('A', 'Axle', ['6.00'], { of: 'counterpart' })
+      .fit('f', 'Bore', 'A', 'slides');
+    const machines = DEFAULT_WORKSHOP.machines.map((one) => ({ ...one, scatterMm: machineScatterMm }));
+    return evaluateRepair(repair, { ...DEFAULT_WORKSHOP, machines }).fits.get('f')!.chance!;
+  };
+
+  test('is the scatter of the machine alone, against what is wished', () => {
+    const { atBest, wish, probability } = chance(0.03);
+    expect(atBest).toBeCloseTo(2 * cdf((wish.toMm - wish.fromMm) / 2 / 0.03) - 1, 6);
+    expect(atBest).toBeGreaterThan(probability);
+  });
+
+  test('is told where it is poor, with what would give', () => {
+    expect(atBestSentence(chance(0.02), 'Bench printer')).toBeNull();
+    expect(atBestSentence(chance(0.05), 'Bench printer')).toMatch(
+      /^Even with everything known it would be 5\d %: Bench printer scatters too much/,
+    );
   });
 });

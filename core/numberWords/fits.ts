@@ -47,6 +47,16 @@ export function doubtSentence(chance: FitChance, fit: Fit, tag: string): string 
   }
 }
 
+/** A chance that is poor even for one who knows the machine, below which that is said. */
+const POOR = 0.8;
+
+/** That the machine scatters too much for what is wished, and what would give; null where it does not. */
+export function atBestSentence({ atBest, tooFarApartMm }: FitChance, machineName: string): string | null {
+  // Then it is not the machine.
+  if (atBest >= POOR || tooFarApartMm !== null) return null;
+  return `Even with everything known it would be ${percent(atBest)}: ${machineName} scatters too much for so close a fit. Take one with more room, let something give (a slit, a tongue), or make it tight and ream or sand it.`;
+}
+
 /** Why no single number serves all that it must fit, and what would. */
 export const tooFarApartSentence = (apart: string, room: string): string =>
   `No single size serves them all: they are ${apart} apart, and what is wished leaves ${room}. Let something give: a slit, a tongue, a soft plastic. Or make one for each.`;

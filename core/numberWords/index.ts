@@ -1,3 +1,10 @@
 /** Words for worked-out numbers: chances, doubts, and the sheet of all sizes. */
-export { chanceWords, doubtSentence, tooFarApartSentence, wishWords, workingSizeName } from './fits';
+export {
+  atBestSentence,
+  chanceWords,
+  doubtSentence,
+  tooFarApartSentence,
+  wishWords,
+  workingSizeName,
+} from './fits';
 export { sheetRows } from './sheet';

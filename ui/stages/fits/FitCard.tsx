@@ -3,8 +3,8 @@ import { Text, View } from 'react-native';
 import { counterpartOf, featureOf, type EvaluatedFit, type FitChance } from '@core/fit';
 import { gaugeRow, hasGaugeRow } from '@core/recipe';
 import { sentenceOf } from '@core/wording';
-import { chanceWords, doubtSentence, wishWords, workingSizeName } from '@core/numberWords';
-import { FIT_CLASSES } from '@core/workshop';
+import { atBestSentence, chanceWords, doubtSentence, wishWords, workingSizeName } from '@core/numberWords';
+import { FIT_CLASSES, machineIn } from '@core/workshop';
 
 import { newId } from '../../api/newId';
 import { useNotices } from '../../api/notices';
@@ -109,6 +109,8 @@ function GaugeRow({ fit, workingMm, tag }: { fit: EvaluatedFit['fit']; workingMm
 /** The chance large, and beside it what it is the chance of and what would raise it. */
 function ChanceWords({ fit, chance, tag }: { fit: EvaluatedFit['fit']; chance: FitChance; tag: string }) {
   const show = useShow();
+  const { repair, numbers } = useRepairContext();
+  const poor = atBestSentence(chance, machineIn(numbers.workshop, repair.head.machineId).name);
   const tone =
     chance.probability >= 0.8 ? 'text-moss' : chance.probability >= 0.5 ? 'text-brass' : 'text-rust';
   return (
@@ -121,6 +123,7 @@ function ChanceWords({ fit, chance, tag }: { fit: EvaluatedFit['fit']; chance: F
           {`chance that it ${wishWords(fit)} on the first make. ${doubtSentence(chance, fit, tag)}`}
         </Text>
       </View>
+      {poor ? <Text className="font-sans text-[15px] leading-[21px] text-rust">{poor}</Text> : null}
       <Text className="font-label text-[13.5px] tabular-nums text-muted">
         {fit.feature === 'spacing'
           ? `Spacing off by at most ${show.signed(chance.largestMm)} ${show.word}; the play is ${show.signed(chance.wish.toMm)}.`
