@@ -15,6 +15,7 @@ export {
   type EvaluatedSize,
 } from './evaluateRepair';
 export { correctionsActing, type ActingCorrection } from './correctionsActing';
+export { criticalSizes, type CriticalSize } from './criticalSizes';
 export { fitsOfBody } from './fitsOfBody';
 export { settledStep, takenNumber } from './settle';
 export { usesOf, type Use, type Used } from './usedBy';

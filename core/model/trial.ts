@@ -50,6 +50,8 @@ export const TrialResult = z.strictObject({
   looserMm: z.number().min(-2).max(2).nullable(),
   done: z.array(z.strictObject({ what: Remedy, mm: z.number().min(0).max(100).nullable() })).max(10),
   note: line(200),
+  /** It is about a critical size of the piece, and `fitId` is that one's; `counterpartMm` is what it should have come out as. */
+  ofSize: z.literal(true).optional(),
   /** Its clearance was typed, or came from ISO limits: it says nothing of what the class means to a person. */
   byHand: z.literal(true).optional(),
   /**

@@ -1,4 +1,4 @@
-import { counterpartOf, evaluateRepair, fitsOfBody, type EvaluatedRepair } from '@core/fit';
+import { counterpartOf, criticalSizes, evaluateRepair, fitsOfBody, type EvaluatedRepair } from '@core/fit';
 import { uncertaintyOf } from '@core/measure';
 import {
   NAME_LIMIT,
@@ -25,10 +25,16 @@ export function triedRevision(revision: Revision): Tried {
   };
 }
 
+/** Why a size teaches no machine until somebody says so. */
+const SIZE_LEFT_OUT = 'nobody said yet that it lay along the bed';
+
+/** As many as a trial holds. */
+const RESULTS_LIMIT = 50;
+
 const OF_WORDS: Record<TrialOf, string> = { part: '', testPiece: ', test piece', gaugeRow: ', gauge row' };
 
 /**
- * A trial that begins: one result for each fit whose working size was known, or for one of them.
+ * A trial that begins: one result for each fit whose working size was known, or for one of them; and for each critical size that goes into the model as it is.
  *
  * @param triedAt ISO 8601 instant.
  */
@@ -84,6 +90,25 @@ export function newTrial(
         },
       ];
     });
+  const critical = given.row ? [] : criticalSizes(state, numbers, given.bodyId);
+  const sizes = critical.map(({ id, name, feature, mm }): TrialResult => ({
+    fitId: id,
+    fitName: name,
+    feature,
+    fitClass: 'slides',
+    counterpartMm: mm,
+    allowanceMm: 0,
+    correctionMm: 0,
+    counterpartStandardMm: 0,
+    made: [],
+    verdict: null,
+    looserMm: null,
+    done: [],
+    note: '',
+    ofSize: true,
+    // Along the bed and up from it a machine has different habits, and a size does not say which way it lay.
+    leftOut: SIZE_LEFT_OUT,
+  }));
   const what = letter === null ? 'As it stood' : `Revision ${letter}`;
   return {
     id: given.id,
@@ -95,7 +120,7 @@ export function newTrial(
     materialId: given.materialId ?? head.materialId,
     triedAt: given.triedAt,
     madePartId: given.madePartId,
-    results: given.results ?? standing,
+    results: given.results ?? [...standing, ...sizes].slice(0, RESULTS_LIMIT),
     leftOut: null,
     taken: [],
     note: '',

@@ -1,3 +1,4 @@
+import { featureOf } from '@core/fit';
 import type { Drift } from '@core/learn';
 import type { Cause, Contradiction, Judged, Proposal, Saving } from '@core/trial';
 import type { FeatureKind, Remedy, Verdict } from '@core/model';
@@ -73,8 +74,13 @@ export const CONTRADICTION_SENTENCES: Record<Contradiction, string> = {
 };
 
 /** What came out beside what was wanted. */
-export function clearanceSentence({ clearanceMm, evidence }: Judged, show: Lengths): string | null {
+export function clearanceSentence({ result, clearanceMm, evidence }: Judged, show: Lengths): string | null {
   if (clearanceMm === null) return null;
+  if (result.ofSize) {
+    const off = featureOf(result.feature).inside ? clearanceMm : -clearanceMm;
+    if (Math.abs(off) < 0.005) return 'It came out as it should.';
+    return `It came out ${show.length(Math.abs(off))} too ${off > 0 ? 'large' : 'small'}.`;
+  }
   const { wish } = evidence;
   const place =
     clearanceMm < wish.fromMm

@@ -1,4 +1,4 @@
-import { fitsOfBody, type EvaluatedRepair } from '@core/fit';
+import { criticalSizes, fitsOfBody, type EvaluatedRepair } from '@core/fit';
 import type { AskedSize, Body, FitFeature, Jaw, NewJob, Repair } from '@core/model';
 import { gaugePlaces } from '@core/recipe';
 import { newTrial } from '@core/trial';
@@ -19,7 +19,7 @@ const JAW_OF: Record<FitFeature, Jaw> = {
 /** The id of a place of a gauge row among what was asked. */
 export const placeId = (fitId: string, looserMm: number): string => `${fitId}:${looserMm.toFixed(1)}`;
 
-/** The working sizes that a body is to have, to be measured when it is made: one for each fit, or for each place of its gauge row. */
+/** The working sizes that a body is to have, to be measured when it is made: one for each fit and each critical size, or for each place of its gauge row. */
 export function askedSizes(body: Body, repair: Repair, numbers: EvaluatedRepair): AskedSize[] {
   const row = gaugePlaces(
     body,
@@ -36,7 +36,7 @@ export function askedSizes(body: Body, repair: Repair, numbers: EvaluatedRepair)
     }));
   }
   const own = fitsOfBody(body.id, repair);
-  return [...numbers.fits.values()].flatMap(({ fit, worked }): AskedSize[] =>
+  const fits = [...numbers.fits.values()].flatMap(({ fit, worked }): AskedSize[] =>
     worked.ok && own.has(fit.id)
       ? [
           {
@@ -49,6 +49,8 @@ export function askedSizes(body: Body, repair: Repair, numbers: EvaluatedRepair)
         ]
       : [],
   );
+  const sizes = criticalSizes(repair, numbers, body.id);
+  return [...fits, ...sizes];
 }
 
 /** How the trial of a body that is made now will begin. */

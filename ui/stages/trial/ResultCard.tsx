@@ -53,7 +53,9 @@ export function ResultCard({
     );
   };
   const judged = judge(trial, result, setting);
-  const sizeId = repair.fits.find(({ id }) => id === result.fitId)?.counterpartSizeId;
+  const sizeId = result.ofSize
+    ? result.fitId
+    : repair.fits.find(({ id }) => id === result.fitId)?.counterpartSizeId;
   const tag = (sizeId && numbers.sizes.get(sizeId)?.size.tag) ?? null;
   const made = madeOf(result);
   const isRow = trial.of === 'gaugeRow';
@@ -65,7 +67,9 @@ export function ResultCard({
       <View>
         <Heading>{result.fitName}</Heading>
         <Text className="font-label text-[13.5px] tabular-nums text-muted">
-          {`${featureOf(result.feature).phrase}${tag ? `: ${tag}` : ''}. In the model ${show.length(askedOf(result))}.`}
+          {result.ofSize
+            ? `A critical size${tag ? `, ${tag}` : ''}. In the model ${show.length(askedOf(result))}.`
+            : `${featureOf(result.feature).phrase}${tag ? `: ${tag}` : ''}. In the model ${show.length(askedOf(result))}.`}
         </Text>
       </View>
       {isRow ? (
@@ -84,10 +88,10 @@ export function ResultCard({
             onChange={(id) => change({ looserMm: Number(id), made: [] })}
           />
         </View>
-      ) : (
+      ) : result.ofSize ? null : (
         <FeelRow name={result.fitName} value={result.verdict} onChange={(verdict) => change({ verdict })} />
       )}
-      {made === null ? null : <ClearanceRule judged={judged} />}
+      {made === null || result.ofSize ? null : <ClearanceRule judged={judged} />}
       <View className="flex-row items-center gap-3">
         <Button
           label={made === null ? 'Measure what came out' : 'Measure again'}

@@ -132,3 +132,17 @@ test('what follows from it is shown and taken with its reason, once', () => {
   expect(body.steps[2]).toMatchObject({ x: { from: 'number', mm: 0.4 } });
   expect(trial.taken).toEqual(['Bore on the axle moved: step 3, 0.40 mm for 0.00 mm']);
 });
+
+test('a critical size is measured beside what it should be, without a feel', () => {
+  show({
+    ofSize: true,
+    counterpartMm: 38.2,
+    allowanceMm: 0,
+    correctionMm: 0,
+    feature: 'tab',
+    made: [reading(38.26)],
+  });
+  expect(screen.getByText(/^A critical size/).textContent).toContain('In the model 38.20 mm.');
+  expect(screen.queryByRole('radiogroup', { name: /^How it went/ })).toBeNull();
+  expect(screen.getByText('It came out 0.06 mm too large.')).toBeTruthy();
+});
