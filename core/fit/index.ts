@@ -1,5 +1,11 @@
 export { FIT_FEATURES, featureOf, type FeatureWords } from './features';
-export { classClearance, classClearanceMm, growth as growthOfClearance, type Clearance } from './clearance';
+export {
+  classClearance,
+  classClearanceMm,
+  growth as growthOfClearance,
+  stepOf,
+  type Clearance,
+} from './clearance';
 export { counterpartOf, type FitSetting, type Trail, type TrailEntry, type Worked } from './trail';
 export { type Band, type Doubt, type FitChance, type Improvement, type MateChance } from './chance';
 export { normalSource, stackUp, type StackLink, type StackUp } from './stackUp';

@@ -1,3 +1,4 @@
+import { median } from '@core/measure';
 import { FeatureKind, type Instrument, type Machine, type MaterialFamily } from '@core/model';
 
 import { leverage } from './conjugate';
@@ -64,14 +65,18 @@ function driftIn(
     }),
   );
   const since = makes[turn]!;
-  const before = made.slice(0, made.indexOf(since[0]!));
+  const { trialId } = since[0]!;
+  const before = made.slice(
+    0,
+    made.findIndex((one) => one.trialId === trialId),
+  );
   const habits = habitsOf(machine, family, instrument, before);
   const variance = habits.belief.rate / habits.belief.shape;
   const after = makes.slice(turn);
   const shifts = after.map((make) => offOf(make, habits));
-  const shiftMm = medianOf(shifts);
+  const shiftMm = median(shifts);
   const handMm = Math.max(...after.flat().map((one) => one.handMm));
-  const middle = designOf(feature, medianOf(after.flat().map(({ askedMm }) => askedMm)));
+  const middle = designOf(feature, median(after.flat().map(({ askedMm }) => askedMm)));
   const known = variance * leverage(habits.belief, middle);
   const smallest = Math.min(2, ...after.map(({ length }) => length));
   const doubt = Math.sqrt(known + (MEDIAN ** 2 * (variance + handMm ** 2)) / (after.length * smallest));
@@ -79,7 +84,7 @@ function driftIn(
   const isTold =
     Math.abs(shiftMm) >= Math.max(WORTH_MM, SURELY * doubt) &&
     onNewSide >= Math.max(ENOUGH_MAKES, MOST * after.length);
-  return isTold ? { feature, shiftMm, sinceTrialId: since[0]!.trialId } : null;
+  return isTold ? { feature, shiftMm, sinceTrialId: trialId } : null;
 }
 
 /** Made sizes of one kind, make by make. What went wrong with a make went wrong with all of it, so each speaks once. */
@@ -96,22 +101,16 @@ function makesOf(made: readonly MadeSize[], feature: FeatureKind): MadeSize[][] 
 
 /** How far a make is from what habits let expect, mm. */
 const offOf = (make: readonly MadeSize[], habits: Habits): number =>
-  medianOf(
+  median(
     make.map(
       ({ feature, madeMm, askedMm }) => madeMm - askedMm - expectedMake(habits, feature, askedMm).mean,
     ),
   );
 
 function spreadOf(values: readonly number[]): number {
-  const middle = medianOf(values);
+  const middle = median(values);
   return values.reduce((sum, value) => sum + Math.abs(value - middle), 0);
 }
 
 const placeOfLeast = (costs: readonly (readonly [place: number, cost: number])[]): number =>
   costs.reduce((best, one) => (one[1] < best[1] ? one : best))[0];
-
-function medianOf(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  const middle = sorted.length / 2;
-  return sorted.length % 2 === 1 ? sorted[Math.floor(middle)]! : (sorted[middle - 1]! + sorted[middle]!) / 2;
-}

@@ -1,5 +1,6 @@
-import { block } from '@core/testing/solids3d';
-import { LAYER_SETTINGS } from '@core/slice';
+import type { WeldedMesh } from '@core/part';
+import { bar, block } from '@core/testing/solids3d';
+import { LAYER_SETTINGS, type LayerSettings } from '@core/slice';
 
 import { drawingOf } from './drawing';
 import { writeGcode } from './gcode';
@@ -13,13 +14,13 @@ import { AS_IT_STANDS } from './wayUp';
 
 const TRAVEL = MOVE_KINDS.indexOf('travel');
 
-function jobOfBlock() {
+function jobOf(mesh: WeldedMesh, more: Partial<LayerSettings> = {}) {
   const work = new LayerBench().layOut({
-    mesh: block(20, 14, 3),
+    mesh,
     down: AS_IT_STANDS,
     machine: LAYER_MACHINES[0]!,
     material: LAYER_MATERIALS[0]!,
-    settings: LAYER_SETTINGS[1]!,
+    settings: { ...LAYER_SETTINGS[1]!, ...more },
     density: 1.27,
   });
   let step = work.next();
@@ -29,7 +30,7 @@ function jobOfBlock() {
 }
 
 describe('a job that is read back from its file', () => {
-  const job = jobOfBlock();
+  const job = jobOf(block(20, 14, 3));
   const written = drawingOf(job);
   const text = writeGcode(job, 'Block', '2026-11-29T08:00:00.000Z');
   if (!text.ok) throw new Error(text.fault.code);
@@ -66,6 +67,16 @@ describe('a job that is read back from its file', () => {
     // What is drawn back and pushed again comes to nothing.
     expect(kept.filamentMetres / filament).toBeCloseTo(1, 2);
   });
+});
+
+test('a single wall that rises without a seam has as many turns as were sent', () => {
+  const job = jobOf(bar(20, 4), { singleWall: true, foot: 'none' });
+  expect(job.layers.at(-1)!.rising).toBe(true);
+  const text = writeGcode(job, 'Cup', '2026-11-29T08:00:00.000Z');
+  if (!text.ok) throw new Error(text.fault.code);
+  const { drawing } = keptJob(readGcode(text.value))!;
+  expect(drawing.topMm.length).toBe(job.layers.length);
+  expect(drawing.topMm.at(-1)).toBeCloseTo(job.layers.at(-1)!.zMm, 2);
 });
 
 test('a file that says nothing of its lines, and has arcs, is drawn as far as it is understood, and that is told', () => {

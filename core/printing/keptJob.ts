@@ -79,29 +79,35 @@ const isLaid = ({ from, to, filamentMm }: ReadMove): boolean =>
 function levelsOf(moves: readonly ReadMove[]): Level[] {
   const levels: Level[] = [];
   let waiting: ReadMove[] = [];
-  let rising: number | null = null;
+  let wasRising = false;
+  let isSetAnew = false;
   for (const move of moves) {
     if (!isLaid(move)) {
       waiting.push(move);
-      // Set anew: what rises next is another turn of the wall.
-      if (move.to[2] !== move.from[2]) rising = null;
+      isSetAnew ||= setsHeight(move);
       continue;
     }
     const last = levels.at(-1);
     const topMm = move.to[2];
-    const isRising = move.to[2] > move.from[2] + 1e-9;
-    const goesOn =
-      last !== undefined &&
-      (Math.abs(topMm - last.topMm) < SAME_LEVEL_MM || (isRising && rising === levels.length));
-    if (goesOn) {
+    const isRising = topMm > move.from[2];
+    const isSame = last !== undefined && Math.abs(topMm - last.topMm) < SAME_LEVEL_MM;
+    // A wall that rises goes on until the height is set anew: then the next turn of it begins.
+    const goesOn = isRising ? wasRising && !isSetAnew : isSame;
+    if (last && goesOn) {
       last.moves.push(...waiting, move);
       last.topMm = Math.max(last.topMm, topMm);
     } else {
       levels.push({ topMm, moves: [...waiting, move] });
     }
-    rising = isRising ? levels.length : null;
+    wasRising = isRising;
+    isSetAnew = false;
     waiting = [];
   }
-  levels.at(-1)?.moves.push(...waiting.filter(({ from, to }) => from[0] !== to[0] || from[1] !== to[1]));
+  levels.at(-1)?.moves.push(...waiting.filter((move) => !staysInPlace(move)));
   return levels;
 }
+
+const staysInPlace = ({ from, to }: ReadMove): boolean => from[0] === to[0] && from[1] === to[1];
+
+/** The height is said, be it the one that it has. */
+const setsHeight = (move: ReadMove): boolean => staysInPlace(move) && move.filamentMm === 0;

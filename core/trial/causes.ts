@@ -33,7 +33,7 @@ const MACHINE_OFF_MM = 0.15;
 const MEASURING_OFF_MM = 0.2;
 const ALLOWANCE_OFF_HALVES = 3;
 /** Hands differ in what they call right by this much of the half width. */
-const FEEL_HALVES = 0.3;
+export const FEEL_HALVES = 0.3;
 /** From this on one cause stands clear. */
 export const CLEAR = 0.8;
 

@@ -1,15 +1,13 @@
 import type { TrialResult } from '@core/model';
 
 import { clearanceMeasured } from './asked';
-import type { Evidence } from './causes';
+import { FEEL_HALVES, type Evidence } from './causes';
 
 /** What was measured and what was felt cannot both be so: it measures loose and felt tight, or the other way round. */
 export type Contradiction = 'looseYetTight' | 'tightYetLoose';
 
 /** How many deviations past what is wished, on the wrong side, are no matter of feel any more. */
 const SURELY = 3;
-/** What a hand calls right differs by this share of the half width. */
-const FEEL_HALVES = 0.5;
 
 /** Whether a verdict and a measured clearance contradict each other; null where they go together or one of them is not there. */
 export function contradictionOf(result: TrialResult, { wish, handMm }: Evidence): Contradiction | null {

@@ -1,4 +1,4 @@
-import { classClearance, growthOfClearance } from '@core/fit';
+import { classClearance, growthOfClearance, stepOf } from '@core/fit';
 import {
   FitClass,
   type FitTable,
@@ -7,6 +7,7 @@ import {
   type TrialResult,
   type Workshop,
 } from '@core/model';
+import { roundTo } from '@core/quantity';
 import { materialOf } from '@core/standards';
 import { fitTableIn, machineIn, REFERENCE_MM } from '@core/workshop';
 
@@ -113,15 +114,15 @@ const SURELY = 2;
 /** The table with a class as this person means it, or null while that is not surely another one. Classes keep their order. */
 export function tableAsFelt(table: FitTable, fitClass: FitClass, feel: Feel | null): FitTable | null {
   if (!feel || feel.count < ENOUGH || Math.abs(feel.shiftMm) < SURELY * feel.standardMm) return null;
-  const step = table.process === 'machining' ? 0.001 : 0.01;
-  const felt = Math.round((table.clearances[fitClass] + feel.shiftMm) / step) * step;
+  const step = stepOf(table);
+  const felt = table.clearances[fitClass] + feel.shiftMm;
   const order = FitClass.options;
   const place = order.indexOf(fitClass);
   // A class stays between its neighbours: what goes past one of them is that one.
   const [looser, tighter] = [order[place - 1], order[place + 1]];
   const most = looser === undefined ? Infinity : table.clearances[looser] - step;
   const least = tighter === undefined ? -Infinity : table.clearances[tighter] + step;
-  const next = Math.round(Math.min(most, Math.max(least, felt)) / step) * step;
+  const next = roundTo(Math.min(most, Math.max(least, felt)), step);
   if (Math.abs(next - table.clearances[fitClass]) < step / 2) return null;
-  return { ...table, clearances: { ...table.clearances, [fitClass]: Number(next.toFixed(4)) } };
+  return { ...table, clearances: { ...table.clearances, [fitClass]: next } };
 }

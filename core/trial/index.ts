@@ -5,7 +5,14 @@ export { isFarOff } from './doubtful';
 export { effectsOf } from './effects';
 export { feelOf, tableAsFelt, type Feel } from './feel';
 export { instrumentOf, madeSizesOf, trialsOf } from './madeSizes';
-export { nextPlace, placeMakerOf, type NextPlace, type PlaceMaker, type Way } from './misplaced';
+export {
+  nextPlace,
+  placeMakerOf,
+  type NextPlace,
+  type PlaceMaker,
+  type StandingThen,
+  type Way,
+} from './misplaced';
 export { newTrial, triedRevision, type Tried } from './newTrial';
 export {
   judge,

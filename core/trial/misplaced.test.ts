@@ -27,8 +27,9 @@ function plate(place: Record<string, unknown>, more: Step[] = []): Repair {
     ...more,
   ]).repair;
 }
+const standing = (repair: Repair) => ({ bodies: repair.bodies, numbers: evaluateRepair(repair) });
 const nextOf = (repair: Repair, firstMm: number, secondMm: number) =>
-  nextPlace({ fitId: 'bore', misplaced: { firstMm, secondMm } }, repair.bodies, evaluateRepair(repair))!;
+  nextPlace({ fitId: 'bore', misplaced: { firstMm, secondMm } }, standing(repair))!;
 
 test('numbers that stand in the step are moved by as much, from a far edge the other way', () => {
   const repair = plate({});
@@ -84,4 +85,21 @@ test('nothing is guessed where its ways have no names, or several steps take the
   );
   expect(maker(plate({}, [again]))).toBeNull();
   expect(placeMakerOf('other', plate({}).bodies)).toBeNull();
+});
+
+test('a place that was moved since the trial is not moved twice', () => {
+  const off = { fitId: 'bore', misplaced: { firstMm: 0.4, secondMm: 0 } };
+  const tried = standing(plate({}));
+  const moved = (mm: number) => standing(plate({ x: { from: 'number', mm } }));
+  expect(nextPlace(off, moved(4), tried)!.changed).toEqual([{ way: 'x', fromMm: 4, toMm: 4.4 }]);
+  expect(nextPlace(off, moved(4.4), tried)).toBeNull();
+  expect(nextPlace(off, moved(4.1), tried)!.changed).toEqual([{ way: 'x', fromMm: 4.1, toMm: 4.4 }]);
+  // Measured from elsewhere since, or by a size instead of a number, its numbers do not compare.
+  expect(nextPlace(off, standing(plate({ xFrom: 'low' })), tried)).toBeNull();
+  expect(nextPlace(off, standing(plate({ x: sizeValue('b') })), tried)).toBeNull();
+  const bySize = standing(plate({ x: sizeValue('b'), xFrom: 'low' }));
+  const taken = plate({ x: sizeValue('b'), xFrom: 'low' });
+  taken.readings.filter(({ sizeId }) => sizeId === 'b').forEach((reading) => (reading.value = 12.4));
+  expect(nextPlace(off, bySize, bySize)!.again).toMatchObject([{ tag: 'B', fromMm: 12, toMm: 12.4 }]);
+  expect(nextPlace(off, standing(taken), bySize)).toBeNull();
 });

@@ -58,18 +58,41 @@ export function placeMakerOf(fitId: string, bodies: RepairState['bodies']): Plac
   return hasNames ? only : null;
 }
 
+/** Places are told in hundredths, mm. */
+const STEP_MM = 0.01;
+const isThere = (mm: number, wantedMm: number) => Math.abs(mm - wantedMm) < STEP_MM / 2;
+
+/** What a place is measured from along one way, and on what it stands. */
+const frameOf = ({ on, xFrom, yFrom }: Place, way: Way): string =>
+  JSON.stringify([on ?? 'top', (way === 'x' ? xFrom : yFrom) ?? 'axle']);
+
 /** Numbers that are measured from the far edge run the other way. */
 const signOf = (from: Place['xFrom']): 1 | -1 => (from === 'high' || from === 'highFlush' ? -1 : 1);
 
-/** What would bring a place that was found off to where it should be. */
+/** Bodies and numbers at one time. */
+export interface StandingThen {
+  bodies: RepairState['bodies'];
+  numbers: EvaluatedRepair;
+}
+
+/**
+ * What would bring a place that was found off to where it should be. It is off from where it stood in what was tried, so that a place that was moved since is not
+ * moved twice. Null where it is there already, or is measured from elsewhere since.
+ *
+ * @param then what was tried; what stands now, where that was never frozen.
+ */
 export function nextPlace(
   { fitId, misplaced }: Pick<TrialResult, 'fitId' | 'misplaced'>,
-  bodies: RepairState['bodies'],
-  numbers: EvaluatedRepair,
+  { bodies, numbers }: StandingThen,
+  then: StandingThen | null = null,
 ): NextPlace | null {
   const maker = misplaced && placeMakerOf(fitId, bodies);
   if (!maker) return null;
   const place = placeOf(maker.step)!;
+  const tried = then && placeMakerOf(fitId, then.bodies);
+  if (then && !tried) return null;
+  const placeThen = tried ? placeOf(tried.step)! : place;
+  const numbersThen = then?.numbers ?? numbers;
   const next: NextPlace = { maker, body: null, changed: [], again: [], elsewhere: [] };
   let step: Step = maker.step;
   for (const way of ['x', 'y'] as const) {
@@ -78,19 +101,25 @@ export function nextPlace(
       signOf(way === 'x' ? place.xFrom : place.yFrom);
     if (mm === 0) continue;
     const value = place[way];
-    if (value.from === 'number') {
-      const toMm = roundTo(value.mm + mm, 0.01);
+    const was = placeThen[way];
+    if (frameOf(place, way) !== frameOf(placeThen, way) || value.from !== was.from) return null;
+    if (value.from === 'number' && was.from === 'number') {
+      const toMm = roundTo(was.mm + mm, STEP_MM);
+      if (isThere(value.mm, toMm)) continue;
       next.changed.push({ way, fromMm: value.mm, toMm });
       step = { ...step, [way]: { ...value, mm: toMm } } as Step;
       continue;
     }
     const size = value.from === 'size' ? numbers.sizes.get(value.id) : undefined;
-    if (size?.worked.ok) {
+    const sizeThen = was.from === 'size' ? numbersThen.sizes.get(was.id) : undefined;
+    if (size?.worked.ok && sizeThen?.worked.ok) {
       const fromMm = size.worked.trail.working;
+      const toMm = roundTo(sizeThen.worked.trail.working + mm, STEP_MM);
       const { tag, name } = size.size;
-      next.again.push({ way, tag, name, fromMm, toMm: roundTo(fromMm + mm, 0.01) });
+      if (!isThere(fromMm, toMm)) next.again.push({ way, tag, name, fromMm, toMm });
     } else next.elsewhere.push({ way, byMm: mm });
   }
+  if (next.changed.length + next.again.length + next.elsewhere.length === 0) return null;
   if (next.changed.length > 0) {
     const steps = maker.body.steps.map((one) => (one.id === step.id ? step : one));
     next.body = { ...maker.body, steps };

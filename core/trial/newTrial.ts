@@ -28,6 +28,15 @@ export function triedRevision(revision: Revision): Tried {
 /** Why a size teaches no machine until somebody says so. */
 const SIZE_LEFT_OUT = 'nobody said yet that it lay along the bed';
 
+/** Of what nobody has looked at yet. */
+const NOTHING_TRIED = {
+  made: [],
+  verdict: null,
+  looserMm: null,
+  done: [],
+  note: '',
+} satisfies Partial<TrialResult>;
+
 /** As many as a trial holds. */
 const RESULTS_LIMIT = 50;
 
@@ -81,11 +90,7 @@ export function newTrial(
             ? given.row.middleMm - counterpartOf(worked.trail) - amount('allowance')
             : amount('correction'),
           counterpartStandardMm: Math.hypot(...(doubts ?? []).map(({ standard }) => standard)),
-          made: [],
-          verdict: null,
-          looserMm: null,
-          done: [],
-          note: '',
+          ...NOTHING_TRIED,
           ...(fit.ownClearanceMm === null && fit.iso === null ? {} : { byHand: true as const }),
         },
       ];
@@ -100,11 +105,7 @@ export function newTrial(
     allowanceMm: 0,
     correctionMm: 0,
     counterpartStandardMm: 0,
-    made: [],
-    verdict: null,
-    looserMm: null,
-    done: [],
-    note: '',
+    ...NOTHING_TRIED,
     ofSize: true,
     // Along the bed and up from it a machine has different habits, and a size does not say which way it lay.
     leftOut: SIZE_LEFT_OUT,

@@ -12,12 +12,12 @@ import {
 import { figure, type Figure } from './figure';
 
 const REPAIRS_EACH = 200;
-const SEED = 11;
+export const SEED = 11;
 /** Machines for the reliability of what is stated: many, since all makes of one share its habits. */
-const [DRAWN, REPAIRS_OF_DRAWN] = [1500, 6];
+export const [DRAWN, REPAIRS_OF_DRAWN] = [1500, 6];
 const ENOUGH_MAKES = 400;
 
-const WORDS: Record<Knowing, string> = {
+export const KNOWING_WORDS: Record<Knowing, string> = {
   untried: 'untried machine',
   afterGaugeRow: 'after a gauge row',
   after3: 'after 3 trials',
@@ -36,7 +36,7 @@ export function learningFigures(): Figure[] {
   return [
     ...KNOWINGS.map((knowing) => {
       const { fits, oracle } = shares[knowing];
-      return figure(`first makes that fit, ${WORDS[knowing]}`, '%', 100 * fits, 100 * oracle, {
+      return figure(`first makes that fit, ${KNOWING_WORDS[knowing]}`, '%', 100 * fits, 100 * oracle, {
         atLeast: Math.round((1 - POINTS_BEHIND[knowing] / (100 * oracle)) * 1000) / 1000,
       });
     }),

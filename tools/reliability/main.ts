@@ -3,17 +3,11 @@ import { join } from 'node:path';
 
 import { drawMachines, KNOWINGS, rehearse, reliabilityOf, type Knowing, type Tenth } from '@core/rehearsal';
 
-/** As in the bench: many printers, since all makes of one share its habits. */
-const [PRINTERS, REPAIRS, SEED] = [1500, 6, 11];
+import { DRAWN, KNOWING_WORDS, REPAIRS_OF_DRAWN, SEED } from '../bench/learning';
+
 /** Fewest makes that say anything of a tenth. */
 const ENOUGH_MAKES = 100;
 
-const WORDS: Record<Knowing, string> = {
-  untried: 'untried',
-  afterGaugeRow: 'after a gauge row',
-  after3: 'after 3 trials',
-  after10: 'after 10 trials',
-};
 /** Dashes and marks tell the lines apart without colour. */
 const DASHES: Record<Knowing, string> = {
   untried: '2 4',
@@ -27,7 +21,7 @@ const y = (share: number) => TOP + (1 - share) * SIDE;
 
 /** Stated chance against what happened, for docs/reliability.svg. */
 function main(): void {
-  const makes = rehearse(drawMachines(PRINTERS, SEED), REPAIRS, SEED);
+  const makes = rehearse(drawMachines(DRAWN, SEED), REPAIRS_OF_DRAWN, SEED);
   const lines = KNOWINGS.map((knowing, place) => {
     const tenths = reliabilityOf(makes.filter((make) => make.knowing === knowing)).filter(
       ({ makes: count }) => count >= ENOUGH_MAKES,
@@ -65,7 +59,7 @@ function lineOf(tenths: readonly Tenth[], knowing: Knowing, place: number): stri
   return [
     `<path d="M ${points.join(' L ')}" ${stroke}/>`,
     ...dots,
-    `<path d="M 424 ${at} H 464" ${stroke}/><text x="472" y="${at + 4}">${WORDS[knowing]}</text>`,
+    `<path d="M 424 ${at} H 464" ${stroke}/><text x="472" y="${at + 4}">${KNOWING_WORDS[knowing]}</text>`,
   ].join('\n');
 }
 

@@ -61,6 +61,8 @@ export function useLayers(body: Body) {
   const key = JSON.stringify(wish);
   const meshOf = useRef<string | null>(null);
   const waysFor = useRef<string | null>(null);
+  /** What the layers that are shown were laid for. */
+  const laidFor = useRef<string | null>(null);
   const loadNow = useRef<Vec3 | null>(null);
   loadNow.current = laying.load ?? null;
   const loadKey = JSON.stringify(laying.load ?? null);
@@ -72,9 +74,11 @@ export function useLayers(body: Body) {
       if (current) setState(next);
     };
     const run = async () => {
-      show({ kind: 'working', share: 0 });
       const worker = layerWorker();
       const mesh = `${body.id}:${build}:${repair.head.machineId}`;
+      const wanted = `${mesh} ${key} ${attempt}`;
+      const isLaid = laidFor.current === wanted;
+      if (!isLaid) show({ kind: 'working', share: 0 });
       if (meshOf.current !== mesh) {
         const fetched = await workbench.ask.layerMesh(body.id);
         if (!current) return;
@@ -90,10 +94,15 @@ export function useLayers(body: Body) {
         const overhang = layerMachineOf(wishNow.current.machine.id)?.overhang ?? Math.PI / 4;
         const found = await worker.waysUp(overhang, loadNow.current);
         // Ways whose pictures can't be drawn stand there with their reasons alone.
-        drawnWays(body.id, found, (drawn) => current && setWays(drawn)).catch(() => undefined);
+        drawnWays(body.id, found, (drawn) => waysFor.current === ranked && setWays(drawn)).catch(
+          () => undefined,
+        );
       }
+      if (isLaid) return;
+      laidFor.current = null;
       const reply = await worker.lay(wishNow.current, (share) => show({ kind: 'working', share }));
       if (!reply) return show({ kind: 'stopped' });
+      if (reply.ok && current) laidFor.current = wanted;
       show(
         reply.ok
           ? { kind: 'laid', reply: reply.value }

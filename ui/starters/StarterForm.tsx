@@ -1,8 +1,9 @@
 import { useMemo, useRef, useState } from 'react';
 import { Text, View, type TextInput } from 'react-native';
 
+import { readReading } from '@core/measure';
 import type { Body, Reading } from '@core/model';
-import { parseLength, typedUnitOf } from '@core/quantity';
+import { typedUnitOf } from '@core/quantity';
 import { beginWith, STARTER_FIGURES, type Starter } from '@core/starters';
 import { instrumentIn } from '@core/workshop';
 
@@ -41,7 +42,9 @@ export function StarterForm({
   const { put } = useChangeRepair(repair);
   const { instruments, practiceCaliper } = usePreferences();
   const show = useShow();
-  const unit = typedUnitOf(show.unit);
+  const instrument = instrumentIn(numbers.workshop, instruments.length);
+  // What an inch caliper types without a unit is in inches, as on the pad.
+  const unit = instrument.shows === 'in' ? 'in' : typedUnitOf(show.unit);
   const figure = STARTER_FIGURES[starter.id];
   const { asks } = starter;
   const [typed, setTyped] = useState<Record<string, string>>({});
@@ -78,10 +81,9 @@ export function StarterForm({
     const faults: Record<string, Problem> = {};
     for (const [key, text] of Object.entries(typed)) {
       if (text.trim() === '') continue;
-      const read = parseLength(text, unit);
-      if (!read.ok) faults[key] = problemOf(read.fault);
-      else if (read.value <= 0) faults[key] = problemOf({ code: 'length.notPositive', mm: read.value });
-      else lengths.set(key, read.value);
+      const read = readReading(text, instrument, unit);
+      if (read.ok) lengths.set(key, read.value);
+      else faults[key] = problemOf(read.fault);
     }
     setWrong(faults);
     if (Object.keys(faults).length > 0) return;
@@ -94,7 +96,7 @@ export function StarterForm({
         sizeId: begun.sizeOf.get(key)!.id,
         value,
         typed: typed[key]!.trim(),
-        instrumentId: instrumentIn(numbers.workshop, instruments.length).id,
+        instrumentId: instrument.id,
         takenAt: new Date().toISOString(),
         leftOut: null,
         removed: false,
@@ -134,9 +136,9 @@ export function StarterForm({
             fields.current[index] = field;
           }}
           label={`${letters.get(key)}  ${name}: ${JAW_WORDS[jaw]}${of === 'counterpart' ? ', on what it must fit' : ''}`}
-          unit={show.word}
+          unit={unit}
           inputMode="decimal"
-          placeholder={`usually ${show.number(usualMm)}`}
+          placeholder={`usually ${show.length(usualMm)}`}
           value={typed[key] ?? ''}
           onFocus={() => setAt(index)}
           onSubmitEditing={goOn}

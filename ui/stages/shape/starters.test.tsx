@@ -4,6 +4,7 @@ import type { Body, Fit, Reading, Size } from '@core/model';
 import { STARTERS } from '@core/starters';
 import { RepairDraft } from '@core/testing/repairDraft';
 
+import { usePreferences } from '../../preferences/usePreferences';
 import { InRepair } from '../../testing/InRepair';
 import { AddStepSheet } from './AddStepSheet';
 import { BodyMenu } from './BodyMenu';
@@ -91,6 +92,18 @@ describe('beginning with a starter', () => {
     type([...'41.32', 'Enter', ...'12.07', 'Enter', ...'6.02', 'Enter']);
     press('Begin');
     expect(put<Reading>('reading').map(({ value }) => value)).toEqual([41.32, 12.07, 6.02]);
+  });
+
+  test('what an inch caliper types is in inches, as on the pad', async () => {
+    const { instruments } = usePreferences.getState();
+    usePreferences.setState({ instruments: { ...instruments, length: 'inch-caliper' } });
+    await openStarter(/^Wheel/);
+    fireEvent.change(screen.getByLabelText(/Rim, outside/), { target: { value: '1.504' } });
+    press('Begin');
+    usePreferences.setState({ instruments });
+    const [reading] = put<Reading>('reading');
+    expect(reading!.value).toBeCloseTo(38.2016, 4);
+    expect(reading!.instrumentId).toBe('inch-caliper');
   });
 
   test('a number that can’t be is told at its field, and nothing is begun', async () => {

@@ -1,9 +1,9 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Text, View } from 'react-native';
 
 import type { Trial, TrialResult } from '@core/model';
 import { parseLength, typedUnitOf } from '@core/quantity';
-import { nextPlace, placeMakerOf, type Way } from '@core/trial';
+import { nextPlace, placeMakerOf, triedRevision, type Way } from '@core/trial';
 import { movedPrefix, nextPlaceReason, nextPlaceSentences, wayWords } from '@core/wording';
 
 import { useChangeRepair } from '../../api/useRepair';
@@ -14,6 +14,9 @@ import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
 import { problemOf, type Problem } from '../../shared/problem';
 import { Switch } from '../../shared/Switch';
+
+/** As far as a trial takes a place to be off, mm. */
+const FURTHEST_MM = 1000;
 
 const PART_OF: Record<Way, 'firstMm' | 'secondMm'> = { x: 'firstMm', y: 'secondMm' };
 
@@ -31,6 +34,12 @@ export function Misplaced({
   const { put } = useChangeRepair(repair);
   const show = useShow();
   const [open, setOpen] = useState(result.misplaced !== undefined);
+  const revision = repair.revisions.find(({ letter }) => letter === trial.letter);
+  const then = useMemo(() => {
+    if (!revision) return null;
+    const tried = triedRevision(revision);
+    return { bodies: tried.state.bodies, numbers: tried.numbers };
+  }, [revision]);
   const maker = placeMakerOf(result.fitId, repair.bodies);
   if (!maker) return null;
   if (!open) {
@@ -50,9 +59,10 @@ export function Misplaced({
     const next = { ...off, [PART_OF[way]]: mm };
     onChange(next.firstMm === 0 && next.secondMm === 0 ? undefined : next);
   };
-  const next = nextPlace(result, repair.bodies, numbers);
-  // Once the step has another number, moving it again would move it twice.
-  const isTaken = trial.taken.some((reason) => reason.startsWith(movedPrefix(result.fitName)));
+  const next = nextPlace(result, { bodies: repair.bodies, numbers }, then);
+  // Of what was never frozen nobody knows where it stood: once it was moved, moving it again would move it twice.
+  const isTaken =
+    then === null && trial.taken.some((reason) => reason.startsWith(movedPrefix(result.fitName)));
   return (
     <View className="gap-1.5" role="group" aria-label={`Where ${result.fitName} should be`}>
       <GroupHeading>Where should it be?</GroupHeading>
@@ -64,6 +74,11 @@ export function Misplaced({
           onChange={(mm) => change(way, mm)}
         />
       ))}
+      {result.misplaced && next === null ? (
+        <Text className="font-label text-[14px] leading-5 text-muted">
+          Its step stands there by now, or is measured from elsewhere since the trial: nothing to change.
+        </Text>
+      ) : null}
       {next && !isTaken ? (
         <View className="gap-2 rounded border border-plum bg-plum-soft p-3">
           {nextPlaceSentences(next, show).map((sentence) => (
@@ -113,7 +128,9 @@ function FurtherOn({
     const read = parseLength(typed, typedUnitOf(show.unit));
     if (!read.ok) setWrong(problemOf(read.fault));
     else if (read.value < 0) setWrong(problemOf({ code: 'length.notPositive', mm: read.value }));
-    else if (read.value !== Math.abs(mm) || (towards === 'less') !== mm < 0) {
+    else if (read.value > FURTHEST_MM) {
+      setWrong(problemOf({ code: 'length.tooLarge', mm: read.value, limitMm: FURTHEST_MM }));
+    } else if (read.value !== Math.abs(mm) || (towards === 'less') !== mm < 0) {
       onChange(towards === 'less' ? -read.value : read.value);
     }
   };

@@ -38,8 +38,9 @@ export function Remedies({
     }
     const read = parseLength(typed, typedUnitOf(show.unit));
     if (!read.ok) setWrong(problemOf(read.fault));
-    else if (read.value < 0 || read.value > MOST_MM) {
-      setWrong(problemOf({ code: 'length.notPositive', mm: read.value }));
+    else if (read.value < 0) setWrong(problemOf({ code: 'length.notPositive', mm: read.value }));
+    else if (read.value > MOST_MM) {
+      setWrong(problemOf({ code: 'length.tooLarge', mm: read.value, limitMm: MOST_MM }));
     } else {
       onChange({ done: [{ ...first, mm: read.value }] });
       setTyped(null);
