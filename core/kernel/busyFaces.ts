@@ -3,7 +3,7 @@ import { coordinatesOf, frameFacing, toLocal, type Frame, type Vec3 } from '@cor
 
 import type { Kernel, Shape } from './kernel';
 import type { Scope } from './scope';
-import { hashOf, partsOf } from './topology';
+import { partsOf } from './topology';
 
 /** Flat faces with more edges than this are triangulated here: the kernel's time grows with the square of the points on a face. */
 const MANY_EDGES = 24;
@@ -29,29 +29,28 @@ function hasMore(kernel: Kernel, scope: Scope, shape: Shape): boolean {
   return count > MANY_EDGES;
 }
 
-/** Triangles of one face: corners x y z after each other, the way out, and three corners a triangle, anticlockwise from outside. */
-export interface FaceTriangles {
-  positions: number[];
-  normal: Vec3;
-  indices: number[];
+/** Triangles of one face, flat arrays, mm: three corners a triangle, anticlockwise from outside, counted among its own. */
+export interface FacePiece {
+  positions: Float32Array;
+  normals: Float32Array;
+  indices: Uint32Array;
 }
 
 /**
  * Triangles of a flat face between the points of its edges, which its neighbours have too. Null where these do not close, so that the
  * kernel has to do it.
- * @param linesOf the segments of an edge by its hash, six numbers each.
+ * @param linesOf the segments of an edge, six numbers each.
  */
 export function trianglesOf(
   kernel: Kernel,
   scope: Scope,
   face: Shape,
-  linesOf: (edgeHash: number) => Float32Array | undefined,
-): FaceTriangles | null {
+  linesOf: (edge: Shape) => Float32Array,
+): FacePiece | null {
   const frame = frameOut(kernel, scope, face);
   const loops: { points: Vec3[]; flat: number[]; area: number }[] = [];
   for (const wire of partsOf(kernel, scope, face, 'TopAbs_WIRE')) {
-    const lines = partsOf(kernel, scope, wire, 'TopAbs_EDGE').map((edge) => linesOf(hashOf(kernel, edge)));
-    const points = lines.every((line) => line !== undefined) ? loopOf(lines.map(pointsOf)) : null;
+    const points = loopOf(partsOf(kernel, scope, wire, 'TopAbs_EDGE').map((edge) => pointsOf(linesOf(edge))));
     if (!points || points.length < 3) return null;
     const flat = points.flatMap((point) => toLocal(frame, point).slice(0, 2));
     loops.push({ points, flat, area: Math.abs(areaOf(flat)) });
@@ -70,9 +69,9 @@ export function trianglesOf(
   const area = loops.reduce((rest, loop, index) => (index === 0 ? loop.area : rest - loop.area), 0);
   if (earcut.deviation(flat, holes, 2, found) > 1e-6 || !(area > 0)) return null;
   return {
-    positions: loops.flatMap(({ points }) => points.flat()),
-    normal: frame.z,
-    indices: anticlockwise(found, flat),
+    positions: Float32Array.from(loops.flatMap(({ points }) => points.flat())),
+    normals: Float32Array.from({ length: 3 * corners }, (_, at) => frame.z[at % 3]!),
+    indices: Uint32Array.from(anticlockwise(found, flat)),
   };
 }
 
@@ -87,9 +86,8 @@ function frameOut(kernel: Kernel, scope: Scope, face: Shape): Frame {
   return frameFacing(coordinatesOf(scope.keep(plane.Location())), [out * x, out * y, out * z]);
 }
 
-const pointsOf = (lines: Float32Array | undefined): Vec3[] => {
+const pointsOf = (lines: Float32Array): Vec3[] => {
   const points: Vec3[] = [];
-  if (!lines) return points;
   for (let at = 0; at < lines.length; at += 6) points.push([lines[at]!, lines[at + 1]!, lines[at + 2]!]);
   points.push([lines.at(-3)!, lines.at(-2)!, lines.at(-1)!]);
   return points;

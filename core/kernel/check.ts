@@ -87,3 +87,9 @@ export function boundingBox(kernel: Kernel, shape: Shape): Box {
     return [box.GetXMin(), box.GetYMin(), box.GetZMin(), box.GetXMax(), box.GetYMax(), box.GetZMax()];
   });
 }
+
+/** The box round several. */
+export const boxRound = (boxes: readonly Box[]): Box =>
+  boxes.reduce(
+    (all, box) => all.map((mm, at) => (at < 3 ? Math.min : Math.max)(mm, box[at]!)) as unknown as Box,
+  );

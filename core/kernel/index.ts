@@ -1,6 +1,8 @@
-export { boundingBox, checkSolid, everyEdgeHasTwoFaces, surfaceArea, touchesAtEdge } from './check';
+export { boundingBox, boxRound, checkSolid, everyEdgeHasTwoFaces, surfaceArea, touchesAtEdge } from './check';
 export { closestPoints } from './closestPoints';
 export { compoundOf } from './compound';
+export { KeptPieces } from './keptPieces';
+export { faceBox } from './faceBox';
 export { type Kernel, type Shape, guarded, startKernel } from './kernel';
 export { massProperties } from './massProperties';
 export { edgesOf, meshOf, meshShape } from './mesh';
@@ -15,6 +17,7 @@ export {
   raisedLoop,
   turnedLoop,
 } from './outlineFace';
+export { PerFace } from './perFace';
 export { planeOf } from './planeOf';
 export { distanceBetween, frameOnFace } from './planes';
 export { Scope, scoped } from './scope';

@@ -1,7 +1,8 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
-import { type SolidMesh, meshVolume, openEdgeCount, weld } from '@core/part';
+import type { SolidMesh } from '@core/part';
 
 import { checkSolid } from './check';
+import { closedVolume } from './closedVolume';
 import { meshOf } from './mesh';
 import type { TaggedSolid } from './tagged';
 
@@ -16,8 +17,8 @@ const LIKE = 0.08;
  * for sound (kernel-notes); their triangles do not close, or hold another volume.
  */
 export function isSoundMesh(mesh: SolidMesh, volumeMm3: number): boolean {
-  const welded = weld(mesh);
-  return openEdgeCount(welded) === 0 && Math.abs(meshVolume(welded) / volumeMm3 - 1) < LIKE;
+  const volume = closedVolume(mesh);
+  return volume !== null && Math.abs(volume / volumeMm3 - 1) < LIKE;
 }
 
 /** A solid from a sweep or a blend, if it is sound. Takes over one that is refused. */

@@ -9,6 +9,9 @@ export interface WeldedMesh {
 /** Corners that differ by less than this share of the mesh's reach are one: two steps of single precision. */
 const SAME_SHARE = 2.4e-7;
 
+/** Width of the cells that corners are looked for in, in these: what is within reach of a corner lies in its own or, near a border, in the next. */
+const CELL = 64;
+
 /**
  * Joins corners at the same place and drops triangles that this makes degenerate (at poles). The kernel meshes both sides
  * of an edge from the same points, but works them out for each: they may differ by a rounding.
@@ -16,15 +19,16 @@ const SAME_SHARE = 2.4e-7;
 export function weld(mesh: Pick<SolidMesh, 'positions' | 'indices'>): WeldedMesh {
   const { positions: places } = mesh;
   const count = places.length / 3;
-  const reach = places.reduce((most, mm) => Math.max(most, Math.abs(mm)), 1);
+  let reach = 1;
+  for (const mm of places) reach = Math.max(reach, Math.abs(mm));
   const within = SAME_SHARE * reach;
-  // Cells four times as wide: what is within reach of a corner lies in its own cell or, near a border, in the next.
-  const cell = 4 * within;
+  const cell = CELL * within;
   const table = new Int32Array(2 ** Math.ceil(Math.log2(2 * count + 2))).fill(-1);
   const cells = new Int32Array(places.length);
   const positions = new Float32Array(places.length);
   const renumbered = new Uint32Array(count);
   let known = 0;
+  /** The corner of a cell that is near a place, or where in the table one would go: −1 − its slot. */
   const find = (x: number, y: number, z: number, at: number): number => {
     let slot = hashOf(x, y, z) & (table.length - 1);
     for (; table[slot]! >= 0; slot = (slot + 1) & (table.length - 1)) {
@@ -34,44 +38,50 @@ export function weld(mesh: Pick<SolidMesh, 'positions' | 'indices'>): WeldedMesh
     }
     return -1 - slot;
   };
+  const [own, aside] = [new Int32Array(3), new Int32Array(3)];
   for (let corner = 0; corner < count; corner += 1) {
     const at = 3 * corner;
-    const [xs, ys, zs] = [0, 1, 2].map((axis) => cellsAt(places[at + axis]! / cell)) as [
-      number[],
-      number[],
-      number[],
-    ];
-    let found = -1;
-    let free = -1;
-    for (const x of xs) {
-      for (const y of ys) {
-        for (const z of zs) {
-          if (found >= 0) continue;
-          const slot = find(x, y, z, at);
-          if (slot >= 0) found = slot;
-          else if (free < 0) free = -1 - slot;
-        }
-      }
+    let nearBorders = 0;
+    for (let axis = 0; axis < 3; axis += 1) {
+      const place = places[at + axis]! / cell;
+      own[axis] = Math.floor(place);
+      const share = place - own[axis]!;
+      aside[axis] = share < 1 / CELL ? -1 : share > 1 - 1 / CELL ? 1 : 0;
+      if (aside[axis] !== 0) nearBorders += 1;
+    }
+    let found = find(own[0]!, own[1]!, own[2]!, at);
+    const free = found;
+    // Near a border it may have gone into the next cell.
+    for (let side = 1; found < 0 && nearBorders > 0 && side < 8; side += 1) {
+      const steps = [0, 1, 2].map((axis) => ((side >> axis) & 1) * aside[axis]!) as [number, number, number];
+      // A step that goes nowhere leads to a cell that was looked into.
+      if (steps.some((step, axis) => step === 0 && (side >> axis) & 1)) continue;
+      found = find(own[0]! + steps[0], own[1]! + steps[1], own[2]! + steps[2], at);
     }
     if (found < 0) {
-      table[free] = known;
-      cells.set([xs[0]!, ys[0]!, zs[0]!], 3 * known);
-      positions.set(places.subarray(at, at + 3), 3 * known);
+      table[-1 - free] = known;
+      cells.set(own, 3 * known);
+      positions[3 * known] = places[at]!;
+      positions[3 * known + 1] = places[at + 1]!;
+      positions[3 * known + 2] = places[at + 2]!;
       found = known;
       known += 1;
     }
     renumbered[corner] = found;
   }
-  const indices: number[] = [];
+  const indices = new Uint32Array(mesh.indices.length);
+  let kept = 0;
   for (let at = 0; at < mesh.indices.length; at += 3) {
-    const [a, b, c] = [0, 1, 2].map((offset) => renumbered[mesh.indices[at + offset]!]!) as [
-      number,
-      number,
-      number,
-    ];
-    if (a !== b && b !== c && c !== a) indices.push(a, b, c);
+    const a = renumbered[mesh.indices[at]!]!;
+    const b = renumbered[mesh.indices[at + 1]!]!;
+    const c = renumbered[mesh.indices[at + 2]!]!;
+    if (a === b || b === c || c === a) continue;
+    indices[kept] = a;
+    indices[kept + 1] = b;
+    indices[kept + 2] = c;
+    kept += 3;
   }
-  return { positions: positions.slice(0, 3 * known), indices: new Uint32Array(indices) };
+  return { positions: positions.slice(0, 3 * known), indices: indices.slice(0, kept) };
 }
 
 /** Spreads the bits of a position over a table: three large odd numbers, mixed once more for the low bits. */
@@ -84,13 +94,6 @@ const isNear = (a: Float32Array, i: number, b: Float32Array, j: number, within: 
   Math.abs(a[i]! - b[j]!) <= within &&
   Math.abs(a[i + 1]! - b[j + 1]!) <= within &&
   Math.abs(a[i + 2]! - b[j + 2]!) <= within;
-
-/** The cell of a coordinate, and the one across the border that it is near to. */
-function cellsAt(at: number): number[] {
-  const own = Math.floor(at);
-  const share = at - own;
-  return share < 0.25 ? [own, own - 1] : share > 0.75 ? [own, own + 1] : [own];
-}
 
 /**
  * Edges of a welded mesh that do not have exactly one triangle on each side, in opposite directions.

@@ -1,7 +1,8 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 import { settledStep, type EvaluatedRepair } from '@core/fit';
 import {
-  boundingBox,
+  faceBox,
+  boxRound,
   checkSolid,
   everyEdgeHasTwoFaces,
   surfaceArea,
@@ -11,6 +12,8 @@ import {
   edgesOf,
   meshOf,
   isSoundMesh,
+  KeptPieces,
+  PerFace,
   type TaggedSolid,
 } from '@core/kernel';
 import {
@@ -100,6 +103,9 @@ export class BodyBuilder {
   #failedTool: Float32Array | null = null;
   /** By a link's own key: how much wider its tool is made, mm. */
   readonly #hairs = new Map<string, number>();
+  readonly #pieces: KeptPieces;
+  readonly #boxes: PerFace<Box>;
+  readonly #areas: PerFace<number>;
 
   /**
    * @param thorough the triangles of every part are looked at, not only of those whose steps are known to leave them
@@ -108,7 +114,11 @@ export class BodyBuilder {
   constructor(
     private readonly kernel: Kernel,
     private readonly thorough = false,
-  ) {}
+  ) {
+    this.#pieces = new KeptPieces(kernel);
+    this.#boxes = new PerFace(kernel, faceBox);
+    this.#areas = new PerFace(kernel, surfaceArea);
+  }
 
   /**
    * @param onStep called before each step that has to be built, so that a watcher can name the one that hangs.
@@ -127,7 +137,7 @@ export class BodyBuilder {
       solid: last?.solid ?? null,
       mesh: () => (last ? this.#meshOf(last) : null),
       check: last?.check ?? null,
-      areaMm2: last ? (last.areaMm2 ??= surfaceArea(this.kernel, last.solid.shape)) : 0,
+      areaMm2: last ? (last.areaMm2 ??= this.#areaOf(last.solid)) : 0,
       box: last?.box ?? null,
       steps: body.steps.map((step): StepOutcome => {
         const stepId = step.id;
@@ -150,6 +160,7 @@ export class BodyBuilder {
   }
 
   dispose(): void {
+    for (const kept of [this.#pieces, this.#boxes, this.#areas]) kept.dispose();
     this.#cutChain(0);
   }
 
@@ -230,8 +241,12 @@ export class BodyBuilder {
     };
   }
 
+  #areaOf(solid: TaggedSolid): number {
+    return this.#areas.of(solid.shape).reduce((sum, mm2) => sum + mm2, 0);
+  }
+
   #meshOf(link: Link): SolidMesh {
-    return (link.mesh ??= meshOf(link.solid, SCREEN_QUALITY));
+    return (link.mesh ??= meshOf(link.solid, SCREEN_QUALITY, this.#pieces));
   }
 
   /** What the picture shows of the steps that were built. */
@@ -327,7 +342,7 @@ export class BodyBuilder {
       return made;
     }
     const { solid, check } = made.value;
-    const box = boundingBox(this.kernel, solid.shape);
+    const box = boxRound(this.#boxes.of(solid.shape));
     this.#changes += 1;
     this.#chain.push({
       key,
