@@ -14,7 +14,7 @@ export function figuresOf(built: Built, material: Material): BodyFigures | null 
     closed: check.closed && check.valid,
     pieces: check.pieces,
     volumeMm3: check.volumeMm3,
-    areaMm2: built.areaMm2,
+    areaMm2: built.areaMm2(),
     // 1 g/cm³ is 0.001 g/mm³.
     massG: (check.volumeMm3 * material.density) / 1000,
     bboxMm: [box[3] - box[0], box[4] - box[1], box[5] - box[2]].map(toHundredthMicron) as [

@@ -22,8 +22,14 @@ const RULE: readonly (readonly [at: number, weight: number])[] = [
 export function volumeOfLevels(kernel: Kernel, shape: Shape): number | null {
   return scoped((scope) => {
     const faces = partsOf(kernel, scope, shape, 'TopAbs_FACE');
-    const kinds = faces.map((face) => standingOf(kernel, scope, face));
-    if (kinds.includes('other') || !kinds.includes('smooth')) return null;
+    const kinds: ReturnType<typeof standingOf>[] = [];
+    for (const face of faces) {
+      const kind = standingOf(kernel, scope, face);
+      // Most parts have one that leans or is bent.
+      if (kind === 'other') return null;
+      kinds.push(kind);
+    }
+    if (!kinds.includes('smooth')) return null;
     let volume = 0;
     for (const [index, face] of faces.entries()) {
       if (kinds[index] !== 'level') continue;

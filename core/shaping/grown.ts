@@ -41,16 +41,28 @@ const MOST_FACES = 24;
  * @param sharp whether gaps between faces are closed by a sharp edge rather than by a round one.
  */
 export function offsetWays(kernel: Kernel, shape: Shape, mm: number, sharp: boolean): OffsetWay[] {
-  const { isTight, faces } = scoped((scope) => ({
+  const { isTight, isBent, faces } = scoped((scope) => ({
     isTight: vanishingRounds(kernel, scope, shape, mm).length > 0,
+    isBent: hasBentFace(kernel, scope, shape),
     faces: partsOf(kernel, scope, shape, 'TopAbs_FACE').length,
   }));
   const round = { complete: true, join: 'GeomAbs_Arc' } as const;
   const both = [{ complete: true, join: 'GeomAbs_Intersection' } as const, round];
   const joins = faces > MOST_FACES ? [round] : sharp ? both : both.reverse();
   const complete = [0, HAIR_MM].flatMap((more) => joins.map((join): OffsetWay => ({ ...join, more })));
-  return isTight ? complete : [{ complete: false, join: 'GeomAbs_Intersection', more: 0 }, ...complete];
+  if (isTight) return complete;
+  const quick = { complete: false, join: 'GeomAbs_Intersection', more: 0 } as const;
+  // Between outlines it takes the kernel up to half a minute to close sharp gaps, where round ones take it a second.
+  return isBent && !sharp ? [...complete, quick] : [quick, ...complete];
 }
+
+/** Whether a solid has faces that are no plane, cylinder, cone, sphere or ring: those between outlines. */
+export const hasBentFace = (kernel: Kernel, scope: Scope, shape: Shape): boolean =>
+  partsOf(kernel, scope, shape, 'TopAbs_FACE').some((face) => {
+    const surface = scope.keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(face)), false));
+    const kind: unknown = surface.GetType();
+    return kind === 'GeomAbs_BSplineSurface' || kind === 'GeomAbs_BezierSurface';
+  });
 
 /** Round faces that have no radius left when all faces move by a length: bulges moved in, hollows moved out. */
 export function vanishingRounds(kernel: Kernel, scope: Scope, shape: Shape, mm: number): Shape[] {

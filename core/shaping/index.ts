@@ -9,7 +9,7 @@ export { isHollow } from './edgeTurn';
 export { emptiedFaces } from './emptied';
 export { facePlate } from './facePlate';
 export { depthOfFloor } from './floors';
-export { type OffsetWay, grown, keepsAny, offsetWays, vanishingRounds } from './grown';
+export { type OffsetWay, grown, hasBentFace, keepsAny, offsetWays, vanishingRounds } from './grown';
 export { grownBy } from './grownBy';
 export { cutFrom } from './joinTo';
 export { frameOfOutline, knownLoop, loopHere, mapBetween, regionHere } from './outlineHere';

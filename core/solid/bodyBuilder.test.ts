@@ -16,7 +16,7 @@ function build(repair: Repair, body: Body = repair.bodies[0]!) {
   const builder = new BodyBuilder(kernel);
   const built = builder.build(body, evaluateRepair(repair));
   const faults = built.steps.flatMap((step) => (step.state === 'failed' ? [step.fault] : []));
-  const result = { ...built, faults, tags: built.solid?.tagList() ?? [] };
+  const result = { ...built, areaMm2: built.areaMm2(), faults, tags: built.solid?.tagList() ?? [] };
   builder.dispose();
   return result;
 }

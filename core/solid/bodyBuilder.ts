@@ -63,8 +63,8 @@ export interface Built {
   /** Its triangles and edges at the quality of the screen, made when first asked for. Belongs to the builder: copy it to keep it. */
   mesh(): SolidMesh | null;
   check: SolidCheck | null;
-  /** Area of all faces, mm²; 0 if there is nothing. */
-  areaMm2: number;
+  /** Area of all faces, mm², added up when it is asked for; 0 if there is nothing. */
+  areaMm2(): number;
   box: Box | null;
   steps: StepOutcome[];
   annotations: Annotation[];
@@ -137,7 +137,7 @@ export class BodyBuilder {
       solid: last?.solid ?? null,
       mesh: () => (last ? this.#meshOf(last) : null),
       check: last?.check ?? null,
-      areaMm2: last ? (last.areaMm2 ??= this.#areaOf(last.solid)) : 0,
+      areaMm2: () => (last ? (last.areaMm2 ??= this.#areaOf(last.solid)) : 0),
       box: last?.box ?? null,
       steps: body.steps.map((step): StepOutcome => {
         const stepId = step.id;

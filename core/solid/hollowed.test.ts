@@ -1,3 +1,4 @@
+import { Triangle, Vector3 } from 'three';
 import type { Kernel } from '@core/kernel';
 import type { Step } from '@core/model';
 import { testKernel } from '@core/testing/kernel';
@@ -130,4 +131,43 @@ describe('a smooth plate, its outline moved in', () => {
     const inner = area - rim * 1.5 + Math.PI * 1.5 ** 2 - Math.PI * 6.5 ** 2;
     expect(Math.abs(taken(1.5, 'top', plate, hole) / (inner * 6.5) - 1)).toBeLessThan(3e-5);
   });
+});
+
+test('from a square to a circle, hollowed through: an even wall, made while one waits', () => {
+  const blend = {
+    ...stepOf('blend', { effect: 'add', turn: 0, on: 'bottom', x: 0, y: 0 }),
+    sections: [
+      {
+        outline: outlineOf('rectangle', { length: 30, breadth: 30, cornerRadius: 0 }),
+        ...plain({ at: 0, x: 0, y: 0 }),
+        turn: 0,
+      },
+      { outline: outlineOf('circle', { diameter: 20 }), ...plain({ at: 30, x: 0, y: 0 }), turn: 0 },
+    ],
+    between: 'straight',
+  } as unknown as Step;
+  const tube = build(blend, hollow(2, 'both'));
+  expect(tube.check).toMatchObject({ pieces: 1, valid: true, closed: true });
+  const { positions, indices, faces } = tube.mesh()!;
+  const corner = (at: number) => new Vector3(...positions.subarray(3 * indices[at]!, 3 * indices[at]! + 3));
+  const sidesOf = (isInside: boolean) =>
+    faces
+      .filter(({ tag }) => tag.endsWith(':inside') === isInside)
+      .flatMap(({ start, count }) => Array.from({ length: count }, (_, at) => start + at));
+  const outside: Triangle[] = [];
+  const outer = sidesOf(false).map(corner);
+  for (let at = 0; at < outer.length; at += 3) {
+    outside.push(new Triangle(outer[at], outer[at + 1], outer[at + 2]));
+  }
+  // Nearer to an end the way goes straight out.
+  const inside = sidesOf(true)
+    .map(corner)
+    .filter(({ z }) => z > 4 && z < 26);
+  expect(inside.length).toBeGreaterThan(50);
+  const closest = new Vector3();
+  for (const point of inside.filter((_, index) => index % 9 === 0)) {
+    const wall = Math.min(...outside.map((one) => one.closestPointToPoint(point, closest).distanceTo(point)));
+    // Triangles lie up to 0.05 within what they stand for.
+    expect(Math.abs(wall - 2)).toBeLessThan(0.06);
+  }
 });

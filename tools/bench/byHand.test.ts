@@ -5,9 +5,11 @@ import { evaluateRepair } from '@core/fit';
 import { readRepairFile } from '@core/model';
 import { BodyBuilder } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
+import { REAL_PARTS } from '@core/testing/parts';
 
 import { ByHand } from './byHand';
 import { DEMO_BY_HAND } from './demoByHand';
+import { REAL_BY_HAND } from './realByHand';
 import { resolvedOf } from './solids';
 
 const FOLDER = join(__dirname, '..', '..', 'demo', 'repairs');
@@ -28,4 +30,10 @@ test('every demo part is written by hand as well, and is the same part', async (
     expect(`${name}: ${(volume / check!.volumeMm3).toFixed(9)}`).toBe(`${name}: 1.000000000`);
     builder.dispose();
   }
+});
+
+test.each(Object.keys(REAL_BY_HAND))('%s by hand has the volume of its closed formula', async (name) => {
+  const part = REAL_PARTS.find((one) => one.name === name)!;
+  const volume = REAL_BY_HAND[name]!(new ByHand(await testKernel()), part.sizes);
+  expect(volume / part.volume(part.sizes)).toBeCloseTo(1, 6);
 });

@@ -139,6 +139,24 @@ export class ByHand {
     );
   }
 
+  /** A block about the axle line, its lower side at a height. */
+  box(length: number, breadth: number, height: number, low = 0): Shape {
+    const { kernel } = this;
+    const corner = this.keep(new kernel.gp_Pnt(-length / 2, -breadth / 2, low));
+    const maker = this.keep(new kernel.BRepPrimAPI_MakeBox(corner, length, breadth, height));
+    return this.keep(maker.Shape());
+  }
+
+  /** Circles about an upright line, by their radius and heights. */
+  circlesAt(shape: Shape, [x, y]: readonly [number, number], radius: number, heights: number[]): Shape[] {
+    const { kernel } = this;
+    return this.circles(shape, radius, heights).filter((edge) => {
+      const curve = this.keep(new kernel.BRepAdaptor_Curve(this.keep(kernel.TopoDS.Edge(edge))));
+      const centre = this.keep(this.keep(curve.Circle()).Location());
+      return Math.hypot(centre.X() - x, centre.Y() - y) < 1e-6;
+    });
+  }
+
   /** The same checks as after every step of a recipe. */
   check(shape: Shape): number {
     const { kernel } = this;

@@ -143,7 +143,7 @@ export class BodyBench implements Answered<WorkerCalls> {
     const onBench = this.#bodies.get(bodyId);
     if (!onBench?.built.solid) return null;
     const { check, areaMm2 } = onBench.built;
-    return drawPicture(onBench.built.solid, `${check!.volumeMm3.toFixed(3)}-${areaMm2.toFixed(3)}`);
+    return drawPicture(onBench.built.solid, `${check!.volumeMm3.toFixed(3)}-${areaMm2().toFixed(3)}`);
   }
 
   layerMesh(bodyId: string): Result<WeldedMesh, Fault> {

@@ -18,6 +18,7 @@ import type { SettledStepOf } from '@core/model';
 import { type Box, along, dot, minus, OVERRUN_MM, faceTag, type FaceTag, KernelRefusal } from '@core/part';
 import {
   grown,
+  hasBentFace,
   keepsAny,
   offsetWays,
   vanishingRounds,
@@ -51,14 +52,31 @@ export const solid: StepSolid<'hollow'> = {
     return scoped((scope) => {
       const open = facesToOpen(scope, before, wanted, box, earlier);
       if (!open.ok) return open;
-      for (const way of offsetWays(kernel, before.shape, -wall.mm, false)) {
-        const made = thickened(before, open.value, wall.mm, way, tag);
-        if (made) return ok(made);
+      const ways = offsetWays(kernel, before.shape, -wall.mm, false);
+      // Between outlines few ways lead to a wall, and each takes long: the cut comes after the first of them.
+      const first = hasBentFace(kernel, scope, before.shape) ? 1 : ways.length;
+      const byWay = (way: OffsetWay) => thickened(before, open.value, wall.mm, way, tag);
+      const quick = firstOf(ways.slice(0, first), byWay);
+      if (quick) return ok(quick);
+      try {
+        return ok(hollowedByCut(before, open.value, wall.mm, tag));
+      } catch (error) {
+        const slow = error instanceof KernelRefusal && firstOf(ways.slice(first), byWay);
+        if (slow) return ok(slow);
+        throw error;
       }
-      return ok(hollowedByCut(before, open.value, wall.mm, tag));
     });
   },
 };
+
+/** What the first way gives that gives anything. */
+function firstOf<Way, Made>(ways: readonly Way[], make: (way: Way) => Made | null): Made | null {
+  for (const way of ways) {
+    const made = make(way);
+    if (made) return made;
+  }
+  return null;
+}
 
 /**
  * A straight prism with smooth sides, its outline moved in and cut down to the floor, or through. Null for any other part, and
