@@ -167,3 +167,33 @@ test('a gauge row is made, and the place that felt right is the next number', as
     /Rack wheel: Bore on the axle\s*6\.32 mm becomes 6\.\d\d mm/,
   );
 });
+
+test('a test piece is cut from the wheel, made by itself, and asked about its own fit alone', async ({
+  page,
+  workshop,
+}) => {
+  const id = await workshop.open('rack-wheel');
+  await page.goto(`${workshop.address}/repair/${id}/fits`);
+  const cut = page.getByRole('button', { name: 'Cut a test piece' });
+  await expect(cut).toBeVisible();
+  await expect(async () => {
+    await cut.click();
+    await expect(page.getByText(/^Test piece, Bore on the axle: it lies with the spares/)).toBeVisible({
+      timeout: 2000,
+    });
+  }).toPass({ timeout: 60_000 });
+  // Once is enough.
+  await expect(cut).toBeHidden();
+  await goTo(page, 'Make');
+  const row = page.getByRole('button', { name: 'Lay it in layers' }).nth(1);
+  await expect(row).toBeEnabled({ timeout: 90_000 });
+  await row.click();
+  await expect(page.getByText(/min for \d+ layers/)).toBeVisible({ timeout: 90_000 });
+  await page.getByRole('button', { name: 'Send it to Bench printer' }).click();
+  await page.getByRole('radio', { name: 'Goes well' }).click();
+  await page.getByRole('button', { name: 'Send it', exact: true }).click();
+  await expect(page.getByText(/^Made\. It lies on the practice bench/)).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Try it' }).click();
+  await expect(page.getByText(/test piece/).first()).toBeVisible();
+  await expect(page.getByRole('radiogroup', { name: /^How it went/ })).toHaveCount(1);
+});

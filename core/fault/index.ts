@@ -151,6 +151,8 @@ export type StepFault =
   | { code: 'text.notInFont'; letters: string }
   | { code: 'tongue.bumpTooLong'; bump: NamedLength; lengthMm: number }
   | { code: 'body.gone' }
+  | { code: 'testPiece.notThere' }
+  | { code: 'testPiece.wholePart' }
   | { code: 'body.notBuilt'; name: string }
   | { code: 'body.itself' }
   | { code: 'body.circle'; names: string[] }

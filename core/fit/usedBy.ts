@@ -8,6 +8,8 @@ export interface Use {
   id: string;
   /** In words: "Wheel, step 3". */
   words: string;
+  /** Which step of the body. */
+  stepId?: string;
 }
 
 export type Used = { from: 'size' | 'fit' | 'layout'; id: string };
@@ -67,7 +69,7 @@ export function usesOf(state: RepairState, { from, id }: Used): Use[] {
     ...current(state.bodies).flatMap((body) =>
       body.steps.flatMap((step, index): Use[] =>
         valuesIn(step).some(isIt) || isLaidOutBy(step)
-          ? [{ kind: 'step', id: body.id, words: `${body.name}, step ${index + 1}` }]
+          ? [{ kind: 'step', id: body.id, words: `${body.name}, step ${index + 1}`, stepId: step.id }]
           : [],
       ),
     ),

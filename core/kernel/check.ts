@@ -1,10 +1,10 @@
 import type { SolidCheck, Box } from '@core/part';
 
 import type { Kernel, Shape } from './kernel';
-import { scoped, type Scope } from './scope';
+import { scoped } from './scope';
 import { partsOf, ShapeMap } from './topology';
 import { volumeOfLevels } from './levelFaces';
-import { volumeProperties } from './volume';
+import { volumeWithin } from './volume';
 
 /** Shapes never change, so what was found of one holds for as long as it is held. */
 const CHECKED = new WeakMap<Shape, SolidCheck>();
@@ -32,7 +32,7 @@ export function checkSolid(kernel: Kernel, shape: Shape): SolidCheck {
       pieces: solids.length,
       valid,
       closed,
-      volumeMm3: volumeOf(kernel, scope, shape),
+      volumeMm3: volumeOf(kernel, shape),
     };
   });
   CHECKED.set(shape, check);
@@ -42,8 +42,8 @@ export function checkSolid(kernel: Kernel, shape: Shape): SolidCheck {
 /** Where both ways of adding it up agree to this share, the kernel's own is kept, so that small differences are of one kind. */
 const AGREE = 2e-4;
 
-function volumeOf(kernel: Kernel, scope: Scope, shape: Shape): number {
-  const own = volumeProperties(kernel, scope, shape).Mass();
+function volumeOf(kernel: Kernel, shape: Shape): number {
+  const own = volumeWithin(kernel, shape);
   const byLevels = volumeOfLevels(kernel, shape);
   return byLevels === null || Math.abs(byLevels - own) < AGREE * Math.abs(own) ? own : byLevels;
 }
@@ -66,15 +66,6 @@ function edgeUses(kernel: Kernel, shape: Shape): number[] {
       // Asked only where it matters: most edges have two.
       count === 2 || !kernel.BRep_Tool.Degenerated(scope.keep(kernel.TopoDS.Edge(edge))) ? [count] : [],
     );
-  });
-}
-
-/** Area of all faces, mm². */
-export function surfaceArea(kernel: Kernel, shape: Shape): number {
-  return scoped((scope) => {
-    const area = scope.keep(new kernel.GProp_GProps());
-    kernel.BRepGProp.SurfaceProperties(shape, area, false, false);
-    return area.Mass();
   });
 }
 

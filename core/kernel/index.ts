@@ -1,7 +1,8 @@
-export { boundingBox, boxRound, checkSolid, everyEdgeHasTwoFaces, surfaceArea, touchesAtEdge } from './check';
+export { boundingBox, boxRound, checkSolid, everyEdgeHasTwoFaces, touchesAtEdge } from './check';
 export { closestPoints } from './closestPoints';
 export { compoundOf } from './compound';
 export { KeptPieces } from './keptPieces';
+export { faceArea, surfaceArea } from './faceArea';
 export { faceBox } from './faceBox';
 export { type Kernel, type Shape, guarded, startKernel } from './kernel';
 export { massProperties } from './massProperties';
@@ -26,6 +27,6 @@ export { isSoundMesh, soundOrNot } from './soundness';
 export { readStep, writeStep } from './stepFile';
 export { TaggedSolid, carryTags, edgesBetween, edgesWhere, tagFresh } from './tagged';
 export { ShapeMap, facesByEdge, hashOf, listed, partsOf } from './topology';
-export { volumeProperties } from './volume';
 export { spansOf } from './spans';
 export { standingOf } from './standing';
+export { volumeWithin } from './volume';

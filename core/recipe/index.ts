@@ -15,3 +15,4 @@ export { readLetters, readPlain } from './readPlain';
 export { patchForHardware } from './hardware';
 export { liftedBody, liftedSteps } from './lift';
 export { gaugePlaces, type GaugePlace } from './gaugePlaces';
+export { testPiece } from './testPiece';

@@ -5,7 +5,7 @@ import {
   boxRound,
   checkSolid,
   everyEdgeHasTwoFaces,
-  surfaceArea,
+  faceArea,
   touchesAtEdge,
   guarded,
   type Kernel,
@@ -117,7 +117,7 @@ export class BodyBuilder {
   ) {
     this.#pieces = new KeptPieces(kernel);
     this.#boxes = new PerFace(kernel, faceBox);
-    this.#areas = new PerFace(kernel, surfaceArea);
+    this.#areas = new PerFace(kernel, faceArea);
   }
 
   /**

@@ -2,12 +2,13 @@ import {
   type Kernel,
   type Shape,
   planeOf,
+  faceArea,
   scoped,
   type Scope,
   edgesBetween,
   type TaggedSolid,
   partsOf,
-  volumeProperties,
+  volumeWithin,
   closestPoints,
 } from '@core/kernel';
 import {
@@ -82,8 +83,7 @@ export function clearance(
     if (distance.mm > 1e-7) return { ...distance, overlapMm3: 0 };
     const common = scope.keep(new kernel.BRepAlgoAPI_Common(one.shape, other.shape));
     const shared = scope.keep(common.Shape());
-    const volume = volumeProperties(kernel, scope, shared);
-    return { ...distance, overlapMm3: Math.max(0, volume.Mass()) };
+    return { ...distance, overlapMm3: Math.max(0, volumeWithin(kernel, shared)) };
   });
 }
 
@@ -114,9 +114,7 @@ function cornerFound(kernel: Kernel, scope: Scope, solid: Shape, near: Vec3): Fo
 }
 
 function faceFound(kernel: Kernel, scope: Scope, shape: Shape): Found {
-  const properties = scope.keep(new kernel.GProp_GProps());
-  kernel.BRepGProp.SurfaceProperties(shape, properties, false, false);
-  const areaMm2 = properties.Mass();
+  const areaMm2 = faceArea(kernel, shape);
   const plane = planeOf(kernel, shape);
   if (plane) return { shape, thing: { kind: 'plane', areaMm2 }, way: { of: 'normal', at: plane.normal } };
   const surface = scope.keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(shape)), true));

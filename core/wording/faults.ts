@@ -250,6 +250,10 @@ const SENTENCES: Sentences = {
   'text.notInFont': ({ letters }) => `The font has no ${quoted(letters)}. Use other letters.`,
   'tongue.bumpTooLong': ({ bump, lengthMm }) =>
     `The ${named(bump)} does not fit on a tongue of ${mm(lengthMm)}. Make the bump smaller, or the tongue longer.`,
+  'testPiece.notThere': () =>
+    'The spare has no face at this fit yet. Look at it under Shape until it is built whole, then cut the test piece.',
+  'testPiece.wholePart': () =>
+    'This fit goes round nearly the whole part: a piece would save nothing. Make the part itself.',
   'body.gone': () => 'The body that this step uses is no longer there. Choose another, or bring it back.',
   'body.notBuilt': ({ name }) => `${name} is not built yet. Mend its recipe first.`,
   'body.itself': () => 'A body can’t be made with itself. Choose another.',

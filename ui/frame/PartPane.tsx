@@ -63,7 +63,7 @@ export function PartPane({ stage }: { stage: string }) {
           return [{ id: body.bodyId, ghost: false, mesh: stageMesh, ...plain }];
         }
         const role = roleOf(repair, body.bodyId) ?? 'spare';
-        const view = viewOf(views, { id: body.bodyId, role });
+        const view = viewOf(views, bodyOf(repair, body.bodyId));
         const ghost = view === 'ghost';
         if (!body.mesh || view === 'hidden' || (role === 'counterpart' && !showGhost)) return [];
         const cutOpen: OpenedSolid | null = opened.get(body.bodyId) ?? null;
@@ -79,7 +79,7 @@ export function PartPane({ stage }: { stage: string }) {
     () => {
       // While something is picked or measured, sizes would only be in the way.
       if (stageShown || work.measuring || work.pointing) return [];
-      const shown = spares.filter(({ bodyId }) => viewOf(views, { id: bodyId, role: 'spare' }) === 'shown');
+      const shown = spares.filter(({ bodyId }) => viewOf(views, bodyOf(repair, bodyId)) === 'shown');
       if (!openSize || stage !== 'sizes') return shown.flatMap((body) => body.annotations);
       // The size that is being taken, wherever it is: on the spare or on what it must fit.
       const all = solid.bodies.flatMap((body) => body.annotations);
@@ -230,8 +230,9 @@ export function PartPane({ stage }: { stage: string }) {
   );
 }
 
-const roleOf = (repair: Pick<Repair, 'bodies'>, id: string) =>
-  repair.bodies.find((body) => body.id === id)?.role;
+const bodyOf = (repair: Pick<Repair, 'bodies'>, id: string) => repair.bodies.find((body) => body.id === id);
+
+const roleOf = (repair: Pick<Repair, 'bodies'>, id: string) => bodyOf(repair, id)?.role;
 
 const describe = (name: string, parts: number, sizes: number) =>
   parts === 0

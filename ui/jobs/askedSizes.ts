@@ -1,4 +1,4 @@
-import { criticalSizes, fitsOfBody, type EvaluatedRepair } from '@core/fit';
+import { criticalSizes, fitsOfBody, testPieceOf, type EvaluatedRepair } from '@core/fit';
 import type { AskedSize, Body, FitFeature, Jaw, NewJob, Repair } from '@core/model';
 import { gaugePlaces } from '@core/recipe';
 import { newTrial } from '@core/trial';
@@ -57,7 +57,7 @@ export function askedSizes(body: Body, repair: Repair, numbers: EvaluatedRepair)
 export function trialOf(body: Body, repair: Repair, numbers: EvaluatedRepair): NewJob['trial'] {
   const row = gaugePlaces(body, repair.fits);
   const middle = row?.places.find(({ looserMm }) => looserMm === 0);
-  const of = row ? 'gaugeRow' : 'part';
+  const of = row ? 'gaugeRow' : testPieceOf(body, repair.fits) ? 'testPiece' : 'part';
   const { results } = newTrial(
     { state: repair, numbers, letter: null },
     {

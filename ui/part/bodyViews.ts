@@ -1,5 +1,8 @@
 import { create } from 'zustand';
 
+import { testPieceOf } from '@core/fit';
+import type { Body } from '@core/model';
+
 /** How a body is shown. */
 export type BodyView = 'shown' | 'ghost' | 'hidden';
 
@@ -20,8 +23,13 @@ export const useBodyViews = create<BodyViews>((set, get) => ({
   setView: (bodyId, view) => set({ views: { ...get().views, [bodyId]: view } }),
 }));
 
-/** Spares are shown and counterparts are ghosts, unless told otherwise. */
-export const viewOf = (
+/** Spares are shown, counterparts are ghosts and test pieces hidden, since they lie in what they are cut from; unless told otherwise. */
+export function viewOf(
   views: Record<string, BodyView>,
-  { id, role }: { id: string; role: 'spare' | 'counterpart' },
-): BodyView => views[id] ?? (role === 'spare' ? 'shown' : 'ghost');
+  body: Pick<Body, 'id' | 'role' | 'name' | 'steps'> | undefined,
+): BodyView {
+  const told = body && views[body.id];
+  if (told || !body) return told ?? 'shown';
+  if (body.role === 'counterpart') return 'ghost';
+  return testPieceOf(body, []) ? 'hidden' : 'shown';
+}

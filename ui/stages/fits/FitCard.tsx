@@ -20,6 +20,7 @@ import { FitBandsFigure } from './FitBandsFigure';
 import { IsoLimits } from './IsoLimits';
 import { Mates } from './Mates';
 import { OwnClearance } from './OwnClearance';
+import { TestPiece } from './TestPiece';
 
 /** One fit: how freely, the two bands to scale, the trail of the working size, and the chance that it goes. */
 export function FitCard({ fit, worked, chance }: EvaluatedFit) {
@@ -68,6 +69,7 @@ export function FitCard({ fit, worked, chance }: EvaluatedFit) {
         nominalMm={worked.ok ? counterpartOf(worked.trail) : null}
         onChange={(iso) => put('fit', { ...fit, iso, ownClearanceMm: null })}
       />
+      {worked.ok ? <TestPiece fit={fit} /> : null}
       {worked.ok && hasGaugeRow(fit) ? (
         <GaugeRow fit={fit} workingMm={worked.trail.working} tag={worked.trail.tag} />
       ) : null}

@@ -1,6 +1,7 @@
 import { router } from 'expo-router';
 import { Text, View } from 'react-native';
 
+import { testPieceOf } from '@core/fit';
 import { gaugePlaces } from '@core/recipe';
 import { newTrial, triedRevision, type Tried } from '@core/trial';
 
@@ -12,7 +13,7 @@ import { ChoiceRow } from '../../shared/ChoiceRow';
 import { EmptyState } from '../../shared/EmptyState';
 import { GroupHeading } from '../../shared/Heading';
 
-/** What can be tried that was made elsewhere: revisions, what stands now, gauge rows. */
+/** What can be tried that was made elsewhere: revisions, what stands now, gauge rows and test pieces. */
 export function StartTrial({ onStarted }: { onStarted(id: string): void }) {
   const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
@@ -33,6 +34,7 @@ export function StartTrial({ onStarted }: { onStarted(id: string): void }) {
     const middle = row?.places.find(({ looserMm }) => looserMm === 0);
     return row && middle ? [{ body, fit: row.fit, middleMm: middle.mm }] : [];
   });
+  const pieces = repair.bodies.filter((body) => !body.removed && testPieceOf(body, repair.fits));
   if (numbers.fits.size === 0) {
     return (
       <EmptyState
@@ -66,6 +68,14 @@ export function StartTrial({ onStarted }: { onStarted(id: string): void }) {
           title={`Try the gauge row: ${fit.name}`}
           note="Nine places from tight to loose: say which felt right."
           onPress={() => begin(now, { of: 'gaugeRow', row: { fitId: fit.id, middleMm } })}
+        />
+      ))}
+      {pieces.map((body) => (
+        <ChoiceRow
+          key={body.id}
+          title={`Try “${body.name}”`}
+          note="A piece of the part round one fit: say how it went together."
+          onPress={() => begin(now, { of: 'testPiece', bodyId: body.id })}
         />
       ))}
       {repair.revisions.length === 0 ? (

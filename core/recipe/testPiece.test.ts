@@ -1,0 +1,87 @@
+import { evaluateRepair, fitsOfBody, usesOf } from '@core/fit';
+import type { Body, Repair, Step } from '@core/model';
+import { RepairBuilder } from '@core/solid';
+import { testKernel } from '@core/testing/kernel';
+import { RepairDraft } from '@core/testing/repairDraft';
+
+import { testPiece } from './testPiece';
+
+let made = 0;
+const newId = () => `id-${(made += 1)}`;
+
+/** A plate with a hole that goes by one fit, and a peg far from it by another. */
+function draft(): Repair {
+  const plan = new RepairDraft('Test piece')
+    .measured('A', 'Axle', ['6', '6', '6'], { of: 'counterpart' })
+    .measured('B', 'Socket', ['10', '10', '10'], { of: 'counterpart' })
+    .fit('bore', 'Bore', 'A', 'turns', 'bore')
+    .fit('peg', 'Peg', 'B', 'snug', 'peg');
+  return plan.body('plate', 'Plate', [
+    plan.step('plate', { length: 80, breadth: 40, thickness: 12, cornerRadius: 0 }),
+    plan.step('drill', { diameter: 'fit:bore', depth: 'through', x: -20, y: 0 }),
+    plan.step('peg', { diameter: 'fit:peg', height: 9, x: 25, y: 0 }),
+  ] as Step[]).repair;
+}
+
+async function cut(repair: Repair, fitName: string) {
+  const builder = new RepairBuilder(await testKernel());
+  const numbers = evaluateRepair(repair);
+  const spare = repair.bodies[0]!;
+  const mesh = builder.build(repair.bodies, numbers).get(spare.id)!.mesh()!;
+  const fit = repair.fits.find(({ name }) => name === fitName)!;
+  const stepIds = new Set(usesOf(repair, { from: 'fit', id: fit.id }).flatMap(({ stepId }) => stepId ?? []));
+  const piece = testPiece({ fit, spare, mesh, stepIds }, newId);
+  const built = (bodies: readonly Body[]) =>
+    builder.build(bodies, evaluateRepair({ ...repair, bodies: [...bodies] }));
+  return { piece, built, fit, spare, numbers, done: () => builder.dispose() };
+}
+
+test('a piece round a bore is that part of the plate: closed, as high, and with the working size in it', async () => {
+  const repair = draft();
+  const { piece, built, fit, spare, numbers, done } = await cut(repair, 'Bore');
+  if (!piece.ok) throw new Error(piece.fault.code);
+  const { worked } = numbers.fits.get(fit.id)!;
+  if (!worked.ok) throw new Error('no working size');
+  const working = worked.trail.working;
+  const { check, box, steps, mesh } = built([spare, piece.value]).get(piece.value.id)!;
+  expect(steps.map(({ state }) => state)).toEqual(['built', 'built']);
+  expect(check).toMatchObject({ pieces: 1, valid: true, closed: true });
+  expect(mesh()).not.toBeNull();
+  // Four beyond the hole on each side, to a tenth, and as thick as the plate.
+  const [side, breadth] = [box![3] - box![0], box![4] - box![1]];
+  for (const mm of [side, breadth]) expect(Math.abs(mm - working - 8)).toBeLessThan(0.11);
+  expect([box![2], box![5]]).toEqual([expect.closeTo(0, 6), expect.closeTo(12, 6)]);
+  expect(check!.volumeMm3).toBeCloseTo((side * breadth - (Math.PI / 4) * working ** 2) * 12, 4);
+  const all = { ...repair, bodies: [spare, piece.value] };
+  expect([...fitsOfBody(piece.value.id, all)]).toEqual([fit.id]);
+  done();
+});
+
+test('a piece round a peg keeps a flat below it to stand on, and follows the spare when that changes', async () => {
+  const repair = draft();
+  const { piece, built, spare, done } = await cut(repair, 'Peg');
+  if (!piece.ok) throw new Error(piece.fault.code);
+  const first = built([spare, piece.value]).get(piece.value.id)!;
+  // Of the plate below, 4 mm stay, cut level.
+  expect(first.box![5] - first.box![2]).toBeCloseTo(9 + 4, 5);
+  const higher = spare.steps.map((step) =>
+    step.kind === 'peg' ? { ...step, height: { from: 'number' as const, mm: 7 } } : step,
+  );
+  const second = built([{ ...spare, steps: higher as Step[] }, piece.value]).get(piece.value.id)!;
+  expect(second.box![5] - second.box![2]).toBeCloseTo(7 + 4, 5);
+  done();
+});
+
+test('a fit that goes round the whole part, or that has no face yet, is refused in words', async () => {
+  const repair = draft();
+  const { done, spare } = await cut(repair, 'Peg');
+  const builder = new RepairBuilder(await testKernel());
+  const mesh = builder.build(repair.bodies, evaluateRepair(repair)).get(spare.id)!.mesh()!;
+  const fit = { name: 'Length' };
+  const whole = testPiece({ fit, spare, mesh, stepIds: new Set([spare.steps[0]!.id]) }, newId);
+  expect(whole).toMatchObject({ ok: false, fault: { code: 'testPiece.wholePart' } });
+  const none = testPiece({ fit, spare, mesh, stepIds: new Set(['elsewhere']) }, newId);
+  expect(none).toMatchObject({ ok: false, fault: { code: 'testPiece.notThere' } });
+  builder.dispose();
+  done();
+});

@@ -1,0 +1,54 @@
+import { Text, View } from 'react-native';
+
+import { no, type StepFault } from '@core/fault';
+import { testPieceName, testPieceOf, usesOf } from '@core/fit';
+import type { Fit } from '@core/model';
+import { testPiece } from '@core/recipe';
+import { sentenceOf } from '@core/wording';
+
+import { newId } from '../../api/newId';
+import { useNotices } from '../../api/notices';
+import { useChangeRepair } from '../../api/useRepair';
+import { useRepairContext } from '../../inRepair/useRepairContext';
+import { Button } from '../../shared/Button';
+
+/** Cuts a small piece of the spare round a fit, to be made and tried before the whole. */
+export function TestPiece({ fit }: { fit: Fit }) {
+  const { repair, solid } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  const { say } = useNotices();
+  const uses = usesOf(repair, { from: 'fit', id: fit.id });
+  const spare = repair.bodies.find(
+    (body) =>
+      body.role === 'spare' &&
+      !body.removed &&
+      !testPieceOf(body, []) &&
+      uses.some(({ kind, id }) => kind === 'step' && id === body.id),
+  );
+  const isThere = repair.bodies.some(({ removed, name }) => !removed && name === testPieceName(fit));
+  if (!spare || isThere) return null;
+  const cut = () => {
+    const mesh = solid.bodies.find(({ bodyId }) => bodyId === spare.id)?.mesh;
+    const stepIds = new Set(uses.flatMap(({ id, stepId }) => (id === spare.id && stepId ? [stepId] : [])));
+    const made = mesh
+      ? testPiece({ fit, spare, mesh, stepIds }, newId)
+      : no<StepFault>({ code: 'testPiece.notThere' });
+    if (made.ok) {
+      put(
+        'body',
+        made.value,
+        `${made.value.name}: it lies with the spares, under Make, Layers and Trial. It follows the spare when that changes.`,
+      );
+    } else {
+      say({ tone: 'wrong', text: sentenceOf(made.fault) });
+    }
+  };
+  return (
+    <View className="gap-1">
+      <Button label="Cut a test piece" onPress={cut} />
+      <Text className="font-label text-[13.5px] leading-5 text-muted">
+        {`A small piece of ${spare.name} round this fit, made first to feel how it goes.`}
+      </Text>
+    </View>
+  );
+}
