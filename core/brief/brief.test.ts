@@ -4,6 +4,7 @@ import {
   briefCautions,
   CLUES,
   firstFit,
+  howItLies,
   isBetterBought,
   oldMaterial,
   speaksFor,
@@ -181,4 +182,15 @@ test('what it must fit is worth taking first; what broke, wore or springs is ask
     expect.arrayContaining(['Where it is not worn', 'How far it springs']),
   );
   expect(sizesToTake(brief({ breaks: ['lost'] })).every(({ of }) => of === 'counterpart')).toBe(true);
+});
+
+test('how it lies: what springs and bears runs along the layers, what rubs stands upright; nothing is said of a part that does neither', () => {
+  expect(howItLies(NO_BRIEF)).toEqual([]);
+  expect(howItLies({ ...NO_BRIEF, load: 'light', movement: 'still' })).toEqual([]);
+  expect(howItLies({ ...NO_BRIEF, load: 'knocks', movement: 'springs', breaks: ['brittle'] })).toEqual([
+    'springsAlong',
+    'loadAlong',
+  ]);
+  expect(howItLies({ ...NO_BRIEF, movement: 'rubs' })).toEqual(['rubsRound']);
+  expect(howItLies({ ...NO_BRIEF, breaks: ['brittle'] })).toEqual(['brokeAcross']);
 });

@@ -48,7 +48,7 @@ export {
 export type { OwnEdges, StepFacts, StepGroup } from '@core/steps/facts';
 export { LETTERS_LIMIT } from '@core/steps/text/schema';
 export { repeatedBy } from '@core/steps/repeat/schema';
-export { Body, type Laying } from './recipe';
+export { Body, USUAL_LAYING, type Laying } from './recipe';
 export { bodiesUsedBy, isValue, valuesIn, withValues } from './stepValues';
 export { plainFieldAt, plainFieldsOf, type PlainField } from './plainFields';
 export { Derivation, Jaw, Reading, Size, SizeKind, Source, Taken } from './size';

@@ -22,6 +22,14 @@ export const Laying = z.strictObject({
 });
 export type Laying = z.infer<typeof Laying>;
 
+/** How a spare lies and is laid if nobody has chosen: as it stands. */
+export const USUAL_LAYING: Laying = {
+  down: [0, 0, -1],
+  settings: 'everyday',
+  support: 'none',
+  foot: 'skirt',
+};
+
 /** A solid built by a recipe. Spares are made; counterparts are what they must fit, shown as ghosts. */
 export const Body = z.strictObject({
   id: Id,

@@ -1,4 +1,4 @@
-/** Words for worked-out numbers: chances, doubts, and the sheet of all sizes. */
+/** Words for worked-out numbers: chances, doubts, trials, and the sheet of all sizes. */
 export {
   atBestSentence,
   chanceWords,
@@ -8,3 +8,14 @@ export {
   workingSizeName,
 } from './fits';
 export { sheetRows } from './sheet';
+export {
+  causeSentence,
+  clearanceSentence,
+  CONTRADICTION_SENTENCES,
+  driftSentence,
+  proposalReason,
+  proposalSentence,
+  REMEDY_WORDS,
+  savingSentence,
+  VERDICT_WORDS,
+} from './trials';

@@ -3,6 +3,7 @@ import type {
   Betterment,
   BriefCaution,
   FirstFit,
+  HowItLies,
   Likely,
   SizeToTake,
   OldMaterial,
@@ -153,6 +154,17 @@ const BETTERMENTS: Record<Betterment, string> = {
   material: 'Copy its shape, not its material.',
   keep: 'Measure what it must fit, and its twin if there is one.',
 };
+
+const HOW_IT_LIES: Record<HowItLies, string> = {
+  springsAlong: 'Lay it so that what springs lies flat on the bed: bent across its layers it snaps.',
+  loadAlong:
+    'Lay it so that the load runs along its layers: pulled across them, they come apart at a third to two thirds of it.',
+  rubsRound: 'Stand upright what rubs, bores and pegs: layers that run round it come out round.',
+  brokeAcross: 'The old one snapped: lay it so that no layer runs across where it broke.',
+};
+
+/** How a part that is made in layers had better lie, with why. */
+export const howItLiesSentence = (way: HowItLies): string => HOW_IT_LIES[way];
 
 export const bettermentSentence = (betterment: Betterment): string => BETTERMENTS[betterment];
 

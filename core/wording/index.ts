@@ -11,23 +11,12 @@ export {
   minutesText,
   MOVE_WORDS,
 } from './layers';
-export {
-  causeSentence,
-  clearanceSentence,
-  CONTRADICTION_SENTENCES,
-  driftSentence,
-  proposalReason,
-  proposalSentence,
-  REMEDY_WORDS,
-  savingSentence,
-  VERDICT_WORDS,
-  type Lengths,
-} from './trials';
 export { movedPrefix, nextPlaceReason, nextPlaceSentences, wayWords } from './places';
 export { jobStateSentence } from './jobs';
 export {
   BREAK_WORDS,
   bettermentSentence,
+  howItLiesSentence,
   firstFitSentence,
   SIZE_REASONS,
   trialMaterialSentence,
@@ -41,3 +30,4 @@ export {
   reasonsSentence,
   SURROUNDING_WORDS,
 } from './brief';
+export type { Lengths } from './lengths';

@@ -3,7 +3,7 @@ import { showNumber } from '@core/quantity';
 import type { Happening, JobFigures, MoveKind } from '@core/printing';
 import type { LayerWarning } from '@core/slice';
 
-import type { Lengths } from './trials';
+import type { Lengths } from './lengths';
 
 const mm = (value: number) => `${showNumber(Math.round(value * 100) / 100)} mm`;
 const mm2 = (value: number) => `${value < 10 ? value.toFixed(1) : value.toFixed(0)} mm²`;

@@ -1,7 +1,7 @@
 import type { Ground } from '@core/model';
 import type { NextPlace, Way } from '@core/trial';
 
-import type { Lengths } from './trials';
+import type { Lengths } from './lengths';
 
 const LEVEL = { x: ['to the left', 'to the right'], y: ['to the front', 'to the back'] } as const;
 const UPRIGHT = { x: ['to the left', 'to the right'], y: ['down', 'up'] } as const;

@@ -41,6 +41,14 @@ test('what a kind of step says, is and begins with is known without the kernel',
   }
 });
 
+test('the words of the first screen do not drag along what works out sizes and fits', () => {
+  const heavy = ['core/fit/index.ts', 'core/layout/index.ts', 'core/trial/index.ts', 'core/steps/kinds.ts'];
+  const words = reachedFrom(imports, 'core/wording/index.ts');
+  expect(words.size).toBeGreaterThan(5);
+  expect(heavy.filter((file) => words.has(file))).toEqual([]);
+  expect(reachedFrom(imports, 'core/numberWords/index.ts').has(heavy[0]!)).toBe(true);
+});
+
 test('the picture of what depends on what is as the imports are', () => {
   expect(readFileSync(join(ROOT, 'docs', 'dependencies.md'), 'utf8')).toBe(drawnRooms(imports));
 });

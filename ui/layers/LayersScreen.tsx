@@ -29,7 +29,7 @@ import { ActingCorrections } from './ActingCorrections';
 import { CompareMakes } from './CompareMakes';
 import { layerWorker } from './layerWorker';
 import { LayerView } from './LayerView';
-import { LoadChoice } from './LoadChoice';
+import { LoadChoice } from '../shared/LoadChoice';
 import type { LaidReply, LayWish } from './protocol';
 import { useLayers } from './useLayers';
 import { WayChoice } from './WayChoice';

@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 
-import type { Body, Laying, Picture } from '@core/model';
+import { USUAL_LAYING, type Body, type Laying, type Picture } from '@core/model';
 import type { Vec3 } from '@core/part';
-import { AS_IT_STANDS, layerMachineOf, type WayUp } from '@core/printing';
+import { layerMachineOf, type WayUp } from '@core/printing';
 import { layerSettingsOf, type LayerSettings } from '@core/slice';
 import { materialOf } from '@core/standards';
 import { programFaultOf, sentenceOf, type ProgramFault } from '@core/wording';
@@ -12,9 +12,6 @@ import { useRepairContext } from '../inRepair/useRepairContext';
 import { workbench } from '../solid/useSolid';
 import { layerWorker } from './layerWorker';
 import type { LaidReply, LayWish } from './protocol';
-
-/** How a spare lies and is laid if nobody has chosen. */
-const USUAL: Laying = { down: [...AS_IT_STANDS], settings: 'everyday', support: 'none', foot: 'skirt' };
 
 /** A way to lay it, with its picture. */
 export interface DrawnWay {
@@ -42,7 +39,7 @@ const DRAWN_WAYS = 4;
 /** Lays a spare in layers whenever its shape, or how it is to be laid, has changed. */
 export function useLayers(body: Body) {
   const { repair, numbers, solid } = useRepairContext();
-  const laying = body.laying ?? USUAL;
+  const laying = body.laying ?? USUAL_LAYING;
   const shown = solid.bodies.find(({ bodyId }) => bodyId === body.id);
   const build = shown?.build ?? null;
   const [state, setState] = useState<LayersState>({ kind: 'working', share: 0 });

@@ -3,7 +3,7 @@ import { Text, View } from 'react-native';
 
 import type { Drift } from '@core/learn';
 import type { Machine, Trial } from '@core/model';
-import { driftSentence } from '@core/wording';
+import { driftSentence } from '@core/numberWords';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { useShow } from '../preferences/useShow';

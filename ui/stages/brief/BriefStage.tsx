@@ -12,6 +12,7 @@ import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
 import { nameField } from '../../shared/nameField';
+import { HowItLies } from './HowItLies';
 import { OldPart } from './OldPart';
 import { WhatToMakeItOf } from './WhatToMakeItOf';
 import { WhereItLives } from './WhereItLives';
@@ -76,6 +77,11 @@ export function BriefStage() {
         />
       </View>
       <WhereItLives brief={brief} onChange={change} />
+      <HowItLies
+        brief={brief}
+        spare={repair.bodies.find(({ role, removed }) => role === 'spare' && !removed)}
+        onSpare={(body) => put('body', body)}
+      />
       <OldPart brief={brief} onChange={change} />
       <WhatToMakeItOf
         brief={brief}

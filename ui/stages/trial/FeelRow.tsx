@@ -2,7 +2,7 @@ import { Pressable, Text, View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
 
 import { Verdict } from '@core/model';
-import { VERDICT_WORDS } from '@core/wording';
+import { VERDICT_WORDS } from '@core/numberWords';
 
 import { colours } from '../../theme/colours';
 

@@ -10,7 +10,7 @@ import {
   proposalReason,
   proposalSentence,
   savingSentence,
-} from '@core/wording';
+} from '@core/numberWords';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useChangeWorkshop } from '../../api/useWorkshop';

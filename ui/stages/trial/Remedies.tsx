@@ -3,7 +3,7 @@ import { Text, View } from 'react-native';
 
 import { Remedy, type TrialResult } from '@core/model';
 import { parseLength, typedUnitOf } from '@core/quantity';
-import { REMEDY_WORDS } from '@core/wording';
+import { REMEDY_WORDS } from '@core/numberWords';
 
 import { useShow } from '../../preferences/useShow';
 import { Field } from '../../shared/Field';

@@ -1,6 +1,6 @@
 import type { Vec3 } from '@core/part';
 
-import { Switch } from '../shared/Switch';
+import { Switch } from './Switch';
 
 type Load = 'unknown' | 'x' | 'y' | 'z';
 const ALONG: Record<Exclude<Load, 'unknown'>, Vec3> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };

@@ -3,15 +3,7 @@ import type { Drift } from '@core/learn';
 import type { Cause, Contradiction, Judged, Proposal, Saving } from '@core/trial';
 import type { FeatureKind, Remedy, Verdict } from '@core/model';
 import { fitClassOf } from '@core/workshop';
-
-/** Lengths as this person reads them. */
-export interface Lengths {
-  /** With its unit. */
-  length(mm: number): string;
-  /** With its sign, without a unit. */
-  signed(mm: number): string;
-  word: string;
-}
+import type { Lengths } from '@core/wording';
 
 /** How it went, on the bench. */
 export const VERDICT_WORDS: Record<Verdict, string> = {
