@@ -33,7 +33,7 @@ export function HowItLies({
       {spare && isLoaded ? (
         <>
           <Text className="font-label text-[13.5px] leading-5 text-muted">
-            {`Which way does the load pull on ${spare.name}, as it stands in the picture? Its ways up are ranked by that under Layers.`}
+            {`Which way does the load pull on ${spare.name}, as it stands under Shape? Its ways up are ranked by that under Layers.`}
           </Text>
           <LoadChoice
             load={laying.load ?? null}
