@@ -1,10 +1,12 @@
 import { evaluateRepair } from '@core/fit';
-import type { SolidMesh } from '@core/part';
+import { SCREEN_QUALITY, type SolidMesh } from '@core/part';
 import { BodyBuilder } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
 import { REAL_PARTS, repairOf } from '@core/testing/parts';
 
 import { closedVolume } from './closedVolume';
+import { KeptPieces } from './keptPieces';
+import { meshOf } from './mesh';
 
 /** How many triangles each face has and where they lie, in an order of their own. */
 const byFace = ({ faces, positions, indices }: SolidMesh) =>
@@ -38,3 +40,19 @@ test.each(
     builder.dispose();
   },
 );
+
+test('a part whose faces are all known is put together from them', async () => {
+  const kernel = await testKernel();
+  const part = REAL_PARTS.find(({ name }) => name === 'Box for a switch')!;
+  const builder = new BodyBuilder(kernel);
+  const repair = repairOf(part);
+  const { solid } = builder.build(repair.bodies[0]!, evaluateRepair(repair));
+  const kept = new KeptPieces(kernel);
+  const first = meshOf(solid!, SCREEN_QUALITY, kept);
+  const again = meshOf(solid!, SCREEN_QUALITY, kept);
+  expect(byFace(again)).toEqual(byFace(first));
+  expect(closedVolume(again)).toBe(closedVolume(first));
+  expect(again.edges.length).toBe(first.edges.length);
+  kept.dispose();
+  builder.dispose();
+});

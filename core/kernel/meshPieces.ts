@@ -25,9 +25,14 @@ export function piecesOf(
     const busy = busyFacesOf(kernel, scope, shape).filter((face) => !isKnown(face));
     const rest = all.filter((face) => !isKnown(face) && !busy.some((one) => one.IsSame(face)));
     const made = rest.length < all.length ? compoundOf(kernel, scope, rest) : shape;
-    const faces = new Map([...known.faces, ...facesByKernel(kernel, made, quality)]);
+    const fresh: MeshPieces = { faces: new Map(), edges: new Map() };
+    if (rest.length > 0) {
+      fresh.faces = facesByKernel(kernel, made, quality);
+      fresh.edges = linesByKernel(kernel, made, quality);
+    }
+    const faces = new Map([...known.faces, ...fresh.faces]);
     // Lines that are there already are the ones that the known faces go by.
-    const edges = new Map([...linesByKernel(kernel, made, quality), ...known.edges]);
+    const edges = new Map([...fresh.edges, ...known.edges]);
     const linesOf = (edge: Shape) => {
       const hash = hashOf(kernel, edge);
       // What no other face has given lies between two flat ones, and is straight.
