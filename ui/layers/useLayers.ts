@@ -11,6 +11,7 @@ import { machineIn } from '@core/workshop';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { workbench } from '../solid/useSolid';
 import { layerWorker } from './layerWorker';
+import { layWithProgress } from './layWithProgress';
 import type { LaidReply, LayWish } from './protocol';
 
 /** A way to lay it, with its picture. */
@@ -97,7 +98,9 @@ export function useLayers(body: Body) {
       }
       if (isLaid) return;
       laidFor.current = null;
-      const reply = await worker.lay(wishNow.current, (share) => show({ kind: 'working', share }));
+      const reply = await layWithProgress(worker, wishNow.current, (share) =>
+        show({ kind: 'working', share }),
+      );
       if (!reply) return show({ kind: 'stopped' });
       if (reply.ok && current) laidFor.current = wanted;
       show(

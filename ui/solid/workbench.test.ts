@@ -62,6 +62,20 @@ test('a worker that hangs is ended, its step is named, and the next build has a 
   expect(count).toEqual({ started: 2, ended: 1 });
 });
 
+test('what a worker calls out after its reply is no sign of work any more', async () => {
+  let watch: WorkerWatcher | null = null;
+  const { workbench } = bench(async (_, watcher) => {
+    watch = watcher;
+    watcher.step('wheel', 'disc');
+    return reply();
+  });
+  expect(await workbench.build(state, DEFAULT_WORKSHOP, () => ({}))).toEqual(reply());
+  watch!.step('wheel', 'rims');
+  watch!.loading(0.9);
+  await new Promise((resolve) => setTimeout(resolve, 120));
+  expect(workbench.status).toEqual({ kind: 'idle' });
+});
+
 test('a slow build whose steps go on is left alone', async () => {
   const { workbench, count } = bench(async (_, watcher) => {
     for (const step of ['disc', 'groove', 'bore', 'mouths']) {

@@ -188,10 +188,15 @@ export class Workbench {
     const handle = this.spawn();
     this.#handle = handle;
     this.#say({ kind: 'loading', share: 0 });
+    let isLoading = true;
+    // What the worker calls out comes by a way of its own, and may come in after its reply: then it is no sign of work any more.
     const ready = handle.worker
       .start({
-        loading: (share) => this.#say({ kind: 'loading', share }),
+        loading: (share) => {
+          if (isLoading) this.#say({ kind: 'loading', share });
+        },
         step: (bodyId, stepId) => {
+          if (!this.#lose || this.#handle !== handle) return;
           this.#at = { bodyId, stepId };
           this.#windAlarm();
           this.#sayStep(bodyId, stepId);
@@ -199,6 +204,7 @@ export class Workbench {
       })
       .then(
         () => {
+          isLoading = false;
           this.#say({ kind: 'idle' });
           return handle.worker;
         },

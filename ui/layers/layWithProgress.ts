@@ -1,0 +1,20 @@
+import type { LayerWorker, LayWish } from './protocol';
+
+/**
+ * Lays a spare, telling its share until the reply is there: progress comes by a way of its own, and may come in after the reply, when nobody
+ * must take it for work that goes on.
+ */
+export async function layWithProgress(
+  worker: Pick<LayerWorker, 'lay'>,
+  wish: LayWish,
+  onShare: (share: number) => void,
+): ReturnType<LayerWorker['lay']> {
+  let isOver = false;
+  try {
+    return await worker.lay(wish, (share) => {
+      if (!isOver) onShare(share);
+    });
+  } finally {
+    isOver = true;
+  }
+}
