@@ -1,4 +1,4 @@
-import { coordinatesOf, type Box, type Vec3 } from '@core/part';
+import { along, coordinatesOf, minus, unit, type Box, type Vec3 } from '@core/part';
 
 import { boundingBox, boxRound } from './check';
 import type { Kernel, Shape } from './kernel';
@@ -7,6 +7,9 @@ import { partsOf } from './topology';
 
 /** A point of a face goes past its edges where it does so by more than this, mm. */
 const PAST_MM = 1e-7;
+
+/** An angle that misses a range by less than this is at its end, radians. */
+const AT_END = 1e-9;
 
 /**
  * The box round one face, mm. The kernel searches the faces of a ring (rounds of round rims, bends of rods) point by point, up to
@@ -54,17 +57,17 @@ const hasFourCircles = (kernel: Kernel, scope: Scope, edges: readonly Shape[]): 
  */
 function furthest(at: (u: number, v: number) => Vec3): { u: number; v: number }[] {
   const [outer, inner, across] = [at(0, 0), at(0, Math.PI), at(Math.PI, 0)];
-  const middle = outer.map((mm, axis) => (mm + inner[axis]!) / 2);
-  const centre = outer.map((mm, axis) => (mm + across[axis]!) / 2);
+  const middle = along(outer, minus(inner, outer), 0.5);
+  const centre = along(outer, minus(across, outer), 0.5);
   const quarter = at(Math.PI / 2, 0);
-  const x = unit(outer.map((mm, axis) => mm - centre[axis]!));
-  const y = unit(quarter.map((mm, axis) => mm - centre[axis]!));
-  const z = unit(at(0, Math.PI / 2).map((mm, axis) => mm - middle[axis]!));
+  const x = unit(minus(outer, centre));
+  const y = unit(minus(quarter, centre));
+  const z = unit(minus(at(0, Math.PI / 2), middle));
   return [0, 1, 2].flatMap((axis) => {
     const round = Math.atan2(y[axis]!, x[axis]!);
-    const along = Math.hypot(x[axis]!, y[axis]!);
+    const level = Math.hypot(x[axis]!, y[axis]!);
     return [round, round + Math.PI].flatMap((u, side) => {
-      const v = Math.atan2(z[axis]!, side === 0 ? along : -along);
+      const v = Math.atan2(z[axis]!, side === 0 ? level : -level);
       return [
         { u, v },
         { u, v: v + Math.PI },
@@ -73,13 +76,8 @@ function furthest(at: (u: number, v: number) => Vec3): { u: number; v: number }[
   });
 }
 
-function unit(vector: readonly number[]): number[] {
-  const length = Math.hypot(...vector);
-  return vector.map((part) => part / length);
-}
-
 /** Whether an angle, or one by whole turns from it, lies in a range. */
 function isWithin(angle: number, [from, to]: readonly [number, number]): boolean {
-  const turns = Math.ceil((from - angle) / (2 * Math.PI) - 1e-9);
-  return angle + 2 * Math.PI * turns <= to + 1e-9;
+  const turns = Math.ceil((from - AT_END - angle) / (2 * Math.PI));
+  return angle + 2 * Math.PI * turns <= to + AT_END;
 }

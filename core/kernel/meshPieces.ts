@@ -1,4 +1,4 @@
-import { coordinatesOf, type FaceTag, type MeshQuality, type SolidMesh } from '@core/part';
+import { coordinatesOf, joinedFloats, type FaceTag, type MeshQuality, type SolidMesh } from '@core/part';
 
 import { busyFacesOf, trianglesOf, type FacePiece } from './busyFaces';
 import type { Kernel, Shape } from './kernel';
@@ -24,7 +24,7 @@ export function piecesOf(
     const isKnown = (face: Shape) => known.faces.has(hashOf(kernel, face));
     const busy = busyFacesOf(kernel, scope, shape).filter((face) => !isKnown(face));
     const rest = all.filter((face) => !isKnown(face) && !busy.some((one) => one.IsSame(face)));
-    const made = rest.length < all.length ? compoundOf(kernel, scope, rest) : shape;
+    const made = rest.length < all.length ? facesTogether(kernel, scope, rest) : shape;
     const fresh: MeshPieces = { faces: new Map(), edges: new Map() };
     if (rest.length > 0) {
       fresh.faces = facesByKernel(kernel, made, quality);
@@ -84,8 +84,8 @@ export function assembled(
       corners += piece.positions.length / 3;
     }
     return {
-      positions: joined(made.map(({ positions }) => positions)),
-      normals: joined(made.map(({ normals }) => normals)),
+      positions: joinedFloats(made.map(({ positions }) => positions)),
+      normals: joinedFloats(made.map(({ normals }) => normals)),
       indices,
       faces,
       ...edgeRunsOf(kernel, scope, shape, pieces.edges, tagOf),
@@ -112,7 +112,7 @@ export function edgeRunsOf(
     edgeRuns.push({ start, count: run.length / 6, tags: tags as [FaceTag, FaceTag] });
     start += run.length / 6;
   }
-  return { edges: joined(kept), edgeRuns };
+  return { edges: joinedFloats(kept), edgeRuns };
 }
 
 function facesByKernel(kernel: Kernel, shape: Shape, quality: MeshQuality): Map<number, FacePiece> {
@@ -160,7 +160,7 @@ export function linesByKernel(kernel: Kernel, shape: Shape, quality: MeshQuality
   });
 }
 
-function compoundOf(kernel: Kernel, scope: Scope, shapes: readonly Shape[]): Shape {
+function facesTogether(kernel: Kernel, scope: Scope, shapes: readonly Shape[]): Shape {
   const compound = scope.keep(new kernel.TopoDS_Compound());
   const builder = scope.keep(new kernel.TopoDS_Builder());
   builder.MakeCompound(compound);
@@ -172,10 +172,4 @@ function straightLine(kernel: Kernel, scope: Scope, edge: Shape): Float32Array {
   const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(edge))));
   const at = (parameter: number) => coordinatesOf(scope.keep(curve.Value(parameter)));
   return Float32Array.from([...at(curve.FirstParameter()), ...at(curve.LastParameter())]);
-}
-
-function joined(parts: readonly Float32Array[]): Float32Array {
-  const all = new Float32Array(parts.reduce((sum, part) => sum + part.length, 0));
-  parts.reduce((at, part) => (all.set(part, at), at + part.length), 0);
-  return all;
 }

@@ -21,6 +21,7 @@ export {
 } from './frame';
 export { hatch } from './hatch';
 export type { MassProperties } from './massProperties';
+export { joinedFloats } from './joinedFloats';
 export { meshMoments } from './meshMoments';
 export type { Measured, Picked, Thing } from './measured';
 export { type Motion, type Slid, movedPoint } from './motion';

@@ -15,4 +15,5 @@ export { readLetters, readPlain } from './readPlain';
 export { patchForHardware } from './hardware';
 export { liftedBody, liftedSteps } from './lift';
 export { gaugePlaces, type GaugePlace } from './gaugePlaces';
+export { isForTrial } from './isForTrial';
 export { testPiece } from './testPiece';

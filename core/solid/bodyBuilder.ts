@@ -1,19 +1,13 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
 import { settledStep, type EvaluatedRepair } from '@core/fit';
 import {
-  faceBox,
-  boxRound,
   checkSolid,
   everyEdgeHasTwoFaces,
-  faceArea,
   touchesAtEdge,
   guarded,
   type Kernel,
   edgesOf,
-  meshOf,
   isSoundMesh,
-  KeptPieces,
-  PerFace,
   type TaggedSolid,
 } from '@core/kernel';
 import {
@@ -55,6 +49,7 @@ import {
 import { buildStep, placedTool, solidOf } from '@core/steps/solids';
 import { type LengthsOf, resolveStep } from '@core/steps/kinds';
 
+import { KeptOfFaces } from './keptOfFaces';
 import { boundOf, findFault, isRisky } from './stepChecks';
 
 /** What a rebuild gave. `solid` is what the steps up to the first failure made; null if there is nothing. */
@@ -103,9 +98,7 @@ export class BodyBuilder {
   #failedTool: Float32Array | null = null;
   /** By a link's own key: how much wider its tool is made, mm. */
   readonly #hairs = new Map<string, number>();
-  readonly #pieces: KeptPieces;
-  readonly #boxes: PerFace<Box>;
-  readonly #areas: PerFace<number>;
+  readonly #kept: KeptOfFaces;
 
   /**
    * @param thorough the triangles of every part are looked at, not only of those whose steps are known to leave them
@@ -115,9 +108,7 @@ export class BodyBuilder {
     private readonly kernel: Kernel,
     private readonly thorough = false,
   ) {
-    this.#pieces = new KeptPieces(kernel);
-    this.#boxes = new PerFace(kernel, faceBox);
-    this.#areas = new PerFace(kernel, faceArea);
+    this.#kept = new KeptOfFaces(kernel);
   }
 
   /**
@@ -137,7 +128,7 @@ export class BodyBuilder {
       solid: last?.solid ?? null,
       mesh: () => (last ? this.#meshOf(last) : null),
       check: last?.check ?? null,
-      areaMm2: () => (last ? (last.areaMm2 ??= this.#areaOf(last.solid)) : 0),
+      areaMm2: () => (last ? (last.areaMm2 ??= this.#kept.areaOf(last.solid)) : 0),
       box: last?.box ?? null,
       steps: body.steps.map((step): StepOutcome => {
         const stepId = step.id;
@@ -160,7 +151,7 @@ export class BodyBuilder {
   }
 
   dispose(): void {
-    for (const kept of [this.#pieces, this.#boxes, this.#areas]) kept.dispose();
+    this.#kept.dispose();
     this.#cutChain(0);
   }
 
@@ -241,12 +232,8 @@ export class BodyBuilder {
     };
   }
 
-  #areaOf(solid: TaggedSolid): number {
-    return this.#areas.of(solid.shape).reduce((sum, mm2) => sum + mm2, 0);
-  }
-
   #meshOf(link: Link): SolidMesh {
-    return (link.mesh ??= meshOf(link.solid, SCREEN_QUALITY, this.#pieces));
+    return (link.mesh ??= this.#kept.meshOf(link.solid));
   }
 
   /** What the picture shows of the steps that were built. */
@@ -342,7 +329,7 @@ export class BodyBuilder {
       return made;
     }
     const { solid, check } = made.value;
-    const box = boxRound(this.#boxes.of(solid.shape));
+    const box = this.#kept.boxOf(solid);
     this.#changes += 1;
     this.#chain.push({
       key,

@@ -158,7 +158,7 @@ const BETTERMENTS: Record<Betterment, string> = {
 const HOW_IT_LIES: Record<HowItLies, string> = {
   springsAlong: 'Lay it so that what springs lies flat on the bed: bent across its layers it snaps.',
   loadAlong:
-    'Lay it so that the load runs along its layers: pulled across them, they come apart at a third to two thirds of it.',
+    'Lay it so that the load runs along its layers: pulled across them, they come apart much sooner.',
   rubsRound: 'Stand upright what rubs, bores and pegs: layers that run round it come out round.',
   brokeAcross: 'The old one snapped: lay it so that no layer runs across where it broke.',
 };

@@ -1,4 +1,4 @@
-import type { Picked, SolidMesh, Vec3 } from '@core/part';
+import { joinedFloats, type Picked, type SolidMesh, type Vec3 } from '@core/part';
 
 /** A point of the view, px. */
 interface Point {
@@ -126,7 +126,7 @@ export function rimOf(mesh: SolidMesh, { tag, near }: Extract<Picked, { kind: 'f
       (faces.length === 1 || (corners.has(keyOf(mesh.edges, first)) && corners.has(keyOf(mesh.edges, last))))
     );
   });
-  return joined(runs.map((run) => mesh.edges.subarray(6 * run.start, 6 * (run.start + run.count))));
+  return joinedFloats(runs.map((run) => mesh.edges.subarray(6 * run.start, 6 * (run.start + run.count))));
 }
 
 /** A point to a hundredth of a millimetre, as a key. */
@@ -151,16 +151,6 @@ function awayFrom(
     best = Math.min(best, Math.hypot(...middle.map((mm, axis) => mm - near[axis]!)));
   }
   return best;
-}
-
-function joined(runs: readonly Float32Array[]): Float32Array {
-  const all = new Float32Array(runs.reduce((sum, run) => sum + run.length, 0));
-  let at = 0;
-  for (const run of runs) {
-    all.set(run, at);
-    at += run.length;
-  }
-  return all;
 }
 
 /** What a tap may take hold of. */

@@ -2,12 +2,12 @@ import { transfer } from 'comlink';
 
 import { no, type Fault, type Result } from '@core/fault';
 import { compareShapes } from '@core/comparing';
-import { evaluateRepair, testPieceOf, type EvaluatedRepair } from '@core/fit';
+import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
 import { cautionsBetween, cautionsOf, figuresOf, findingsOf, type Caution } from '@core/inspect';
 import type { SpareFile, SpareFormat } from '@core/formats';
 import { layerMeshOf, spareFile, spareStems } from '@core/make';
 import type { Body, EdgeRule, Picture, RepairState } from '@core/model';
-import { gaugePlaces } from '@core/recipe';
+import { isForTrial } from '@core/recipe';
 import {
   clearance,
   countEdges,
@@ -216,11 +216,9 @@ export class BodyBench implements Answered<WorkerCalls> {
     if (!onBench || !solid || !this.#numbers) return [];
     const own = { solid, body: onBench.body, numbers: this.#numbers };
     const fits = [...this.#numbers.fits.values()].map(({ fit }) => fit);
-    // Test pieces and gauge rows lie where the spare is, and never meet it.
-    const isForTrial = (body: Body) => testPieceOf(body, fits) !== null || gaugePlaces(body, fits) !== null;
-    if (isForTrial(own.body)) return [];
+    if (isForTrial(own.body, fits)) return [];
     return [...this.#bodies.values()].flatMap(({ body, built }) => {
-      if (body.id === bodyId || !built.solid || isForTrial(body)) return [];
+      if (body.id === bodyId || !built.solid || isForTrial(body, fits)) return [];
       const room = clearance(own.solid, built.solid);
       if (!room) return [];
       const cautions = cautionsBetween(own.body, body, room, own.numbers);

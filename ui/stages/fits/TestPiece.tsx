@@ -27,8 +27,10 @@ export function TestPiece({ fit }: { fit: Fit }) {
   );
   const isThere = repair.bodies.some(({ removed, name }) => !removed && name === testPieceName(fit));
   if (!spare || isThere) return null;
+  const shown = solid.bodies.find(({ bodyId }) => bodyId === spare.id);
+  // What was built before a step that fails now may lie elsewhere.
+  const mesh = shown?.outOfDate ? null : (shown?.mesh ?? null);
   const cut = () => {
-    const mesh = solid.bodies.find(({ bodyId }) => bodyId === spare.id)?.mesh;
     const stepIds = new Set(uses.flatMap(({ id, stepId }) => (id === spare.id && stepId ? [stepId] : [])));
     const made = mesh
       ? testPiece({ fit, spare, mesh, stepIds }, newId)
@@ -45,10 +47,16 @@ export function TestPiece({ fit }: { fit: Fit }) {
   };
   return (
     <View className="gap-1">
-      <Button label="Cut a test piece" onPress={cut} />
+      <Button label="Cut a test piece" disabled={!mesh} onPress={cut} />
       <Text className="font-label text-[13.5px] leading-5 text-muted">
-        {`A small piece of ${spare.name} round this fit, made first to feel how it goes.`}
+        {`A small piece of ${spare.name} round this fit, made first to feel how it goes.${waitWords(shown)}`}
       </Text>
     </View>
   );
+}
+
+/** Why it can't be cut yet. */
+function waitWords(shown: { mesh: unknown; outOfDate: boolean } | undefined): string {
+  if (shown?.outOfDate) return ' A step of it fails: mend that under Shape first.';
+  return shown?.mesh ? '' : ' It is being built.';
 }
