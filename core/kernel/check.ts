@@ -3,7 +3,6 @@ import type { SolidCheck, Box } from '@core/part';
 import type { Kernel, Shape } from './kernel';
 import { scoped } from './scope';
 import { partsOf, ShapeMap } from './topology';
-import { volumeOfLevels } from './levelFaces';
 import { volumeWithin } from './volume';
 
 /** Shapes never change, so what was found of one holds for as long as it is held. */
@@ -32,20 +31,11 @@ export function checkSolid(kernel: Kernel, shape: Shape): SolidCheck {
       pieces: solids.length,
       valid,
       closed,
-      volumeMm3: volumeOf(kernel, shape),
+      volumeMm3: volumeWithin(kernel, shape),
     };
   });
   CHECKED.set(shape, check);
   return check;
-}
-
-/** Where both ways of adding it up agree to this share, the kernel's own is kept, so that small differences are of one kind. */
-const AGREE = 2e-4;
-
-function volumeOf(kernel: Kernel, shape: Shape): number {
-  const own = volumeWithin(kernel, shape);
-  const byLevels = volumeOfLevels(kernel, shape);
-  return byLevels === null || Math.abs(byLevels - own) < AGREE * Math.abs(own) ? own : byLevels;
 }
 
 /** Whether every edge is used by exactly two faces; edges without length (at the tip of a cone) do not count. */

@@ -18,24 +18,36 @@ import { slicingFigures } from './slicing';
 import { thinWallFigures } from './thinWalls';
 import { solidFigures } from './solids';
 
-/** Ratios measured in one run; `--json` for machines. Never part of the tests: times depend on the machine. */
+/**
+ * Ratios measured in one run, of all groups or of those that are named; `--json` for machines. Never part of the
+ * tests: times depend on the machine.
+ */
 async function main(): Promise<void> {
   const demos = demoRepairs();
   const wheel = demos.get('rack-wheel')!;
-  const figures = [
-    ...sizeFigures(),
-    ...layoutFigures(),
-    ...learningFigures(),
-    ...(await solidFigures(demos)),
-    ...(await shapeFigures()),
-    ...(await realPartFigures()),
-    ...thinWallFigures(),
-    ...(await slicingFigures(await startKernel())),
-    ...(await apiFigures(wheel)),
-    ...(await manyRepairsFigures(wheel)),
-    ...firstScreenFigures(),
-    ...(await frameFigures()),
-  ];
+  const groups: Readonly<Record<string, () => Figure[] | Promise<Figure[]>>> = {
+    sizes: sizeFigures,
+    layouts: layoutFigures,
+    learning: learningFigures,
+    solids: () => solidFigures(demos),
+    shapes: shapeFigures,
+    realParts: realPartFigures,
+    thinWalls: thinWallFigures,
+    slicing: async () => slicingFigures(await startKernel()),
+    api: () => apiFigures(wheel),
+    manyRepairs: () => manyRepairsFigures(wheel),
+    firstScreen: firstScreenFigures,
+    frames: frameFigures,
+  };
+  const asked = process.argv.slice(2).filter((word) => !word.startsWith('--'));
+  const unknown = asked.filter((name) => !(name in groups));
+  if (unknown.length > 0) {
+    console.error(`No such figures: ${unknown.join(', ')}. There are ${Object.keys(groups).join(', ')}.`);
+    process.exit(1);
+  }
+  const figures: Figure[] = [];
+  for (const [name, measure] of Object.entries(groups))
+    if (asked.length === 0 || asked.includes(name)) figures.push(...(await measure()));
   console.log(process.argv.includes('--json') ? JSON.stringify(figures) : tableOf(figures));
   process.exit(0);
 }
