@@ -81,5 +81,5 @@ function xml(tree: object): Uint8Array {
     suppressEmptyNode: true,
     suppressBooleanAttributes: false,
   });
-  return strToU8(`<?xml version="1.0" encoding="UTF-8"?>\n${builder.build(tree) as string}`);
+  return strToU8(`<?xml version="1.0" encoding="UTF-8"?>\n${builder.build(tree)}`);
 }

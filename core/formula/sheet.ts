@@ -184,7 +184,7 @@ export class Sheet {
       const right = ops[op + 3]!;
       const a = values[left]!;
       const b = values[right]!;
-      switch (ops[op]) {
+      switch (ops[op]!) {
         case ADD:
           adjoints[left]! += own;
           adjoints[right]! += own;

@@ -31,7 +31,7 @@ export function mendsOf(
 ): Mend[] {
   const placeOf = (id: string) => steps.findIndex((step) => step.id === id) + 1;
   const changed = (id: string, patch: object): Step[] =>
-    steps.map((step) => (step.id === id ? ({ ...step, ...patch } as Step) : step));
+    steps.map((step) => (step.id === id ? { ...step, ...patch } : step));
   const made = ({ word, stepId, patch }: StepMend): Mend => ({
     word,
     steps: withPatch(steps, stepId, patch),

@@ -28,7 +28,7 @@ export function guarded<T>(kernel: Kernel, work: () => T): T {
       throw new KernelTrap(error.message);
     }
     if (isKernelException(error)) {
-      const [type, message] = kernel.getExceptionMessage(error as never) as unknown as [string, string];
+      const [type, message] = kernel.getExceptionMessage(error as never);
       throw new KernelRefusal(`${type}${message ? `: ${message}` : ''}`);
     }
     throw error;

@@ -130,7 +130,7 @@ function facesByKernel(kernel: Kernel, shape: Shape, quality: MeshQuality): Map<
     const groups = view(Uint32Array, data.getFaceGroupsPtr(), data.getFaceGroupsSize());
     const faces = new Map<number, FacePiece>();
     for (let at = 0; at < groups.length; at += 3) {
-      const own = indices.slice(groups[at]!, groups[at]! + groups[at + 1]!);
+      const own = indices.slice(groups[at], groups[at]! + groups[at + 1]!);
       // Each face has its corners one after the other.
       const first = own.reduce((least, corner) => Math.min(least, corner), Infinity);
       const last = own.reduce((most, corner) => Math.max(most, corner), -1);

@@ -33,7 +33,7 @@ export function writeStep(kernel: Kernel, bodies: readonly NamedShape[]): Uint8A
     writer.SetNameMode(true);
     const written = writer.Perform(document, path, scope.keep(new kernel.Message_ProgressRange()));
     if (!written) throw new KernelRefusal('STEP writing failed');
-    const bytes = kernel.FS.readFile(path) as Uint8Array;
+    const bytes = kernel.FS.readFile(path);
     kernel.FS.unlink(path);
     return bytes;
   });

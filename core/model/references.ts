@@ -71,7 +71,7 @@ function ofBody({ steps }: Body): Reference[] {
     return [
       ...valuesIn(step).flatMap((value): Reference[] =>
         value.from in LIST_OF_VALUE && 'id' in value
-          ? [{ path, list: LIST_OF_VALUE[value.from as keyof typeof LIST_OF_VALUE], id: value.id }]
+          ? [{ path, list: LIST_OF_VALUE[value.from], id: value.id }]
           : [],
       ),
       ...layoutsUsedBy(step).map((id): Reference => ({ path, list: 'layouts', id })),

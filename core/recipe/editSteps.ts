@@ -16,7 +16,7 @@ export function withStepSwitched(steps: readonly Step[], id: string): Step[] {
   return steps.map((step) => {
     if (step.id !== id) return step;
     const { off, ...rest } = step;
-    return off ? (rest as Step) : { ...step, off: true };
+    return off ? rest : { ...step, off: true };
   });
 }
 

@@ -102,7 +102,7 @@ export function dressedInTurn(
  */
 function isPlain(scope: Scope, { kernel }: TaggedSolid, edge: Shape): boolean {
   const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(edge))));
-  return ['GeomAbs_Line', 'GeomAbs_Circle'].includes(curve.GetType() as string);
+  return ['GeomAbs_Line', 'GeomAbs_Circle'].includes(curve.GetType());
 }
 
 function inOrder(

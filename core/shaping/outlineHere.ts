@@ -30,7 +30,7 @@ export function regionHere(
   lengths: OutlineNumbers,
   input: OutlineInput,
 ): Result<Region, StepFault> {
-  if (outline.shape !== 'offset') return regionOf({ ...outline, lengths } as KnownOutline);
+  if (outline.shape !== 'offset') return regionOf({ ...outline, lengths });
   const { of } = outline;
   const there = onBodyOf(outline, input);
   if (!there.ok) return there;

@@ -81,8 +81,7 @@ const KINDS = {
 export type LengthsOf<K extends StepKind> = Known<ReturnType<(typeof KINDS)[K]['resolve']>>;
 
 /** The kind of a step, for the step itself. */
-export const kindOf = (step: Step): KindOfStep<StepKind> =>
-  KINDS[step.kind] as unknown as KindOfStep<StepKind>;
+export const kindOf = (step: Step): KindOfStep<StepKind> => KINDS[step.kind];
 export const menuOf = (kind: StepKind): KindOfStep<StepKind>['menu'] => KINDS[kind].menu;
 
 /** A step of a kind, with numbers guessed from what is there. */
@@ -92,5 +91,4 @@ export const firstOf = (kind: StepKind, values: FirstValues): Step => KINDS[kind
 export const resolveStep = (
   step: SettledStep,
   numbers: EvaluatedRepair,
-): Result<LengthsOf<StepKind>, StepFault> =>
-  kindOf(step as Step).resolve(step, numbers) as Result<LengthsOf<StepKind>, StepFault>;
+): Result<LengthsOf<StepKind>, StepFault> => kindOf(step).resolve(step, numbers);

@@ -65,7 +65,7 @@ const SOLIDS: { [K in StepKind]: StepSolid<K> } = {
 };
 
 /** How a step of a kind is built and drawn. */
-export const solidOf = <K extends StepKind>(kind: K): StepSolid<K> => SOLIDS[kind] as unknown as StepSolid<K>;
+export const solidOf = <K extends StepKind>(kind: K): StepSolid<K> => SOLIDS[kind];
 
 /** What a step makes, at its place; null for one that works on what is there. */
 export function placedTool(

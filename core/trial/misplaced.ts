@@ -107,7 +107,7 @@ export function nextPlace(
       const toMm = roundTo(was.mm + mm, STEP_MM);
       if (isThere(value.mm, toMm)) continue;
       next.changed.push({ way, fromMm: value.mm, toMm });
-      step = { ...step, [way]: { ...value, mm: toMm } } as Step;
+      step = { ...step, [way]: { ...value, mm: toMm } };
       continue;
     }
     const size = value.from === 'size' ? numbers.sizes.get(value.id) : undefined;

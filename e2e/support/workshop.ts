@@ -31,7 +31,7 @@ export class Workshop {
     this.#process = child;
     this.#port = await new Promise<number>((resolve, reject) => {
       child.once('exit', (code) => reject(new Error(`the server ended with ${code}`)));
-      child.stdout!.on('data', (text: Buffer) => {
+      child.stdout.on('data', (text: Buffer) => {
         const found = /127\.0\.0\.1:(\d+)/.exec(text.toString());
         if (found) resolve(Number(found[1]));
       });

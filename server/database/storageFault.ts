@@ -2,8 +2,8 @@ import type { ServerFault } from '@core/fault';
 
 /** What a storage error means for people; null for one that is no fault of the storage. */
 export function storageFault(error: unknown, where: string): ServerFault | null {
-  const code = String((error as { code?: unknown }).code ?? '');
-  const message = String((error as { message?: unknown }).message ?? '');
+  const code = codeOf(error);
+  const { message } = error as Error;
   if (code === 'ENOSPC' || code === 'EDQUOT' || code === 'EFBIG' || code.startsWith('SQLITE_FULL')) {
     return { code: 'server.diskFull' };
   }
@@ -27,5 +27,7 @@ export function storageFault(error: unknown, where: string): ServerFault | null 
 /** Longest wait for another program that holds the database, ms: less than a screen waits for an answer. */
 export const BUSY_PATIENCE_MS = 10_000;
 
-export const isBusy = (error: unknown): boolean =>
-  /^SQLITE_(BUSY|LOCKED)/.test(String((error as { code?: unknown }).code ?? ''));
+export const isBusy = (error: unknown): boolean => /^SQLITE_(BUSY|LOCKED)/.test(codeOf(error));
+
+/** Of errors of the system and of the database; empty for others. */
+const codeOf = (error: unknown): string => (error as { code?: string }).code ?? '';

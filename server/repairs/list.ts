@@ -61,7 +61,7 @@ async function pageByChange(
   if (touchedAt !== undefined && id !== undefined) {
     void page.whereRaw('(touched_at, id) < (?, ?)', [touchedAt, id]);
   }
-  const rows = (await page) as LineRow[];
+  const rows = await page;
   const counted = (await database.count({ count: '*' }).from(
     matching()
       .select('id')

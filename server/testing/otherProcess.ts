@@ -13,7 +13,7 @@ export async function holdDatabase(file: string, ms: number): Promise<{ done: Pr
     setTimeout(() => { database.exec('rollback'); process.exit(0); }, ${ms});`;
   const child = spawn(process.execPath, ['-e', script], { cwd: root, stdio: ['ignore', 'pipe', 'inherit'] });
   const done = new Promise<void>((resolve) => child.once('exit', () => resolve()));
-  await new Promise((resolve) => child.stdout!.once('data', resolve));
+  await new Promise((resolve) => child.stdout.once('data', resolve));
   return { done };
 }
 

@@ -76,7 +76,7 @@ export class WorkshopStore {
         ...lacking.machines.map((value) => ({ row: 'machine' as const, value })),
         ...lacking.fitTables.map((value) => ({ row: 'fitTable' as const, value })),
       ];
-      for (const row of rows) await this.#write(transaction, row as WorkshopChange);
+      for (const row of rows) await this.#write(transaction, row);
     });
     this.#cached = null;
   }

@@ -42,7 +42,7 @@ function thirtySteps(diameterMm: number, at: number): Body {
       ),
     ];
   }).flat();
-  const plate = { ...block(160, 20, 6), id: 'plate' } as Step;
+  const plate = { ...block(160, 20, 6), id: 'plate' };
   const rim: Step = {
     id: 'rim',
     kind: 'ease',

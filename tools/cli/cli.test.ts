@@ -116,7 +116,7 @@ test('a spare is laid in layers for a printer by name, with its job', () => {
   for (const figure of ['minutes', 'metres', 'grams']) expect(line[figure]).toBeGreaterThan(0);
   for (const { sentence } of line.warnings as { sentence: string }[]) expect(sentence).toMatch(/[.]$/);
   expect(readdirSync(folder)).toEqual([line.file]);
-  const job = readFileSync(join(folder, String(line.file)), 'utf8');
+  const job = readFileSync(join(folder, line.file as string), 'utf8');
   expect(job.match(/^; layer /gm)).toHaveLength(29);
   const unknown = slice('--machine', 'Loom');
   expect(unknown.status).toBe(2);

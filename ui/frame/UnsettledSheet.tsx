@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Text, View } from 'react-native';
 
-import { rowBefore, workshopRowBefore, type Change, type Repair, type Workshop } from '@core/model';
+import { rowBefore, workshopRowBefore, type Repair, type Workshop } from '@core/model';
 
 import { newId } from '../api/newId';
 import { useNotices } from '../api/notices';
@@ -105,7 +105,7 @@ function versionNow(known: (key: readonly unknown[]) => unknown, { repairId, cha
   }
   const repair = known(repairKey(repairId)) as Repair | undefined;
   if (!repair) return change.baseVersion;
-  return rowBefore(repair, (change as Change).row, change.value.id)?.version ?? 0;
+  return rowBefore(repair, change.row, change.value.id)?.version ?? 0;
 }
 
 export const ROW_NAMES: Record<QueuedChange['change']['row'], string> = {

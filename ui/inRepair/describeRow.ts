@@ -55,5 +55,5 @@ function show(value: unknown): string {
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (Array.isArray(value)) return `${value.length}`;
   if (typeof value === 'object') return JSON.stringify(value).replace(/[{}"]/g, '').replace(/[:,]/g, '$& ');
-  return String(value);
+  return `${value as string | number}`;
 }

@@ -52,7 +52,7 @@ export function laterScreens<Name extends string>(fetchThem: () => Promise<Recor
   /** Fetches them ahead. If that fails, the screen that is opened tries again and says what is wrong. */
   const useAhead = () =>
     useEffect(() => {
-      const timer = setTimeout(() => load().catch(() => undefined), AHEAD_AFTER_MS);
+      const timer = setTimeout(() => void load().catch(() => undefined), AHEAD_AFTER_MS);
       return () => clearTimeout(timer);
     }, []);
   return { later, useAhead };

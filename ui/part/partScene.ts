@@ -334,7 +334,7 @@ function boxOf(bodies: readonly SceneBody[]): Box3 {
   const box = new Box3();
   const solid = bodies.filter((body) => !body.ghost);
   for (const body of solid.length > 0 ? solid : bodies) {
-    box.union(new Box3().setFromArray(body.mesh.positions as unknown as number[]));
+    box.union(new Box3().setFromArray(body.mesh.positions));
   }
   return box;
 }

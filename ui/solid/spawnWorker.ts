@@ -15,7 +15,7 @@ export function spawnWorker(): WorkerHandle {
   // Calls go through as they are; the watcher alone is called back.
   const start = (watcher: WorkerWatcher) => remote.start(proxy(watcher));
   return {
-    worker: new Proxy(remote as unknown as SolidWorker, {
+    worker: new Proxy(remote, {
       get: (calls, name) => (name === 'start' ? start : (Reflect.get(calls, name) as unknown)),
     }),
     end: () => thread.terminate(),

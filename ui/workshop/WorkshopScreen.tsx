@@ -160,7 +160,7 @@ export function WorkshopScreen() {
             key={row.id}
             tone="quiet"
             label={`Bring back ${row.name}`}
-            onPress={() => put(kind, { ...row, removed: false } as never)}
+            onPress={() => put(kind, { ...row, removed: false })}
           />
         ))}
       </ScrollView>

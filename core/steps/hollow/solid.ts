@@ -41,7 +41,7 @@ export const solid: StepSolid<'hollow'> = {
     // A wall half as thick as the body leaves nothing inside; the kernel would not say so (kernel-notes).
     const size = [0, 1, 2].map((axis) => box[axis + 3]! - box[axis]!);
     const limitMm = Math.min(size[0]!, size[1]!, step.open === 'both' ? Infinity : 2 * size[2]!) / 2;
-    if (wall.mm >= limitMm) return no({ code: 'hollow.wallTooThick', wall: wall!, limitMm });
+    if (wall.mm >= limitMm) return no({ code: 'hollow.wallTooThick', wall, limitMm });
     const wanted = step.open;
     const tag = faceTag(step.id, 'inside');
     if (typeof wanted === 'string') {

@@ -11,7 +11,7 @@ import { type StepSolid, visibleReach, reach, pointIn } from '@core/shaping';
  */
 export const solid: StepSolid<'plate'> = {
   tool(step, { length, breadth, thickness, cornerRadius }, { kernel, stand }) {
-    const lengths = { length: length!, breadth: breadth!, cornerRadius: cornerRadius! };
+    const lengths = { length, breadth, cornerRadius };
     const loop = loopOf({ shape: 'rectangle', lengths });
     if (!loop.ok) return loop;
     const { from, to } = reach(stand, effectOf(step), thickness.mm);

@@ -99,7 +99,7 @@ function repeatedStep(
 /** What a round step measures across, mm; 0 for any other. */
 function acrossOf({ lengths }: StepNumbers): number {
   if ('diameter' in lengths) return lengths.diameter.mm;
-  if ('outline' in lengths && 'diameter' in lengths.outline) return lengths.outline.diameter!.mm;
+  if ('outline' in lengths && 'diameter' in lengths.outline) return lengths.outline.diameter.mm;
   return 'across' in lengths ? lengths.across.mm : 0;
 }
 

@@ -39,7 +39,7 @@ export function part<K extends string>(
 ): Part {
   const names = Object.keys(sizes);
   const taken: Taken<K> = {
-    of: (one) => sizeValue(one) as Value & { from: 'size' },
+    of: (one) => sizeValue(one),
     by: (text) => ({
       from: 'formula',
       unit: 'mm',
@@ -51,8 +51,8 @@ export function part<K extends string>(
     name,
     sizes,
     steps: steps(taken),
-    volume: volume as Part['volume'],
-    holds: holds as Part['holds'],
+    volume,
+    holds,
   };
 }
 

@@ -48,7 +48,7 @@ export async function restoreChanges(client: QueryClient, store: DeviceStore): P
         failureReason: null,
         isPaused: true,
         status: 'pending',
-        variables: queued as unknown,
+        variables: queued,
         submittedAt: Date.now(),
       },
     );

@@ -31,7 +31,7 @@ export function keepCopies(client: QueryClient, store: DeviceStore): () => void 
     void store.put(hash, copy);
   };
   const stop = client.getQueryCache().subscribe(({ type, query }) => {
-    if (type !== 'updated' || !isKept(query.queryKey)) return;
+    if (type !== 'updated' || !isKept(query.queryKey as QueryKey)) return;
     clearTimeout(waiting.get(query.queryHash));
     waiting.set(
       query.queryHash,

@@ -127,7 +127,7 @@ function ChooseConstruction({
       construction: construction.id,
       inputs: Object.fromEntries(
         construction.inputs.flatMap(({ key, usual }) =>
-          usual === undefined ? [] : [[key, { from: 'number', value: usual } as Source]],
+          usual === undefined ? [] : [[key, { from: 'number', value: usual }]],
         ),
       ),
       result: construction.results[0]!.key,
