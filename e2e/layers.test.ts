@@ -57,10 +57,37 @@ test('a spare is laid in layers: way up, layers looked at, other settings, print
   await expect(page.getByRole('radio', { name: 'Draft' })).toBeChecked();
 });
 
-test('a machine that lays no layers is told, with what to do', async ({ page, workshop }) => {
+test('a machine that lays no layers is told; one that is added lays them as the Workshop says', async ({
+  page,
+  workshop,
+}) => {
   const id = await workshop.open('loom-spool-holder');
   await page.goto(`${workshop.address}/repair/${id}/layers`);
-  await expect(page.getByText(/lays no layers\. Choose a layer printer/)).toBeVisible({
+  await expect(page.getByText(/lays no layers, or the Workshop does not say how/)).toBeVisible({
     timeout: 90_000,
   });
+  await page.getByRole('button', { name: /^Change settings, plastics and printers/ }).click();
+  await page.getByRole('button', { name: 'Add a machine' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Old printer');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: /^Old printer/ }).click();
+  await page.getByRole('button', { name: 'How it lays layers' }).click();
+  await expect(page.getByText(/^Nobody said yet/)).toBeVisible();
+  await page.getByLabel('Nozzle', { exact: true }).fill('0.6');
+  await page.getByLabel('To the right').fill('40 cm');
+  await page.getByLabel('To the back').fill('400');
+  await page.getByLabel('Up', { exact: true }).fill('400');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: /^Draft/ }).click();
+  await page.getByLabel('Filled by').fill('8');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Back' }).click();
+
+  await page.goto(`${workshop.address}/repair/${id}/make`);
+  await page.getByRole('radio', { name: 'Old printer' }).click();
+  await page.getByLabel('Material', { exact: true }).selectOption('petg');
+  await page.getByRole('button', { name: 'Lay it in layers' }).first().click();
+  await page.getByRole('radio', { name: 'Draft' }).click();
+  await expect(page.getByText(/walls of 0\.66 mm, .* filled by 8 %\./)).toBeVisible();
+  await expect(page.getByText(/min for \d+ layers/)).toBeVisible({ timeout: 120_000 });
 });

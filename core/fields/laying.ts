@@ -5,3 +5,7 @@ export type Support = (typeof SUPPORTS)[number];
 /** What is laid round the foot of a part: a loop apart from it, a flat edge, or discs at its corners. */
 export const FEET = ['none', 'skirt', 'brim', 'ears'] as const;
 export type Foot = (typeof FEET)[number];
+
+/** How what is inside of the walls is filled. */
+export const FILLS = ['lines', 'grid', 'gyroid'] as const;
+export type Fill = (typeof FILLS)[number];

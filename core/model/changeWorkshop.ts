@@ -1,12 +1,21 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 
-import { WORKSHOP_LIST_OF, type Workshop, type WorkshopChange, type WorkshopRowKind } from './workshop';
-
-type Row = { id: string; version: number };
+import {
+  WORKSHOP_ROWS,
+  workshopRows,
+  type Workshop,
+  type WorkshopChange,
+  type WorkshopRowKind,
+  type WorkshopRowOf,
+} from './workshopRows';
 
 /** The row of a workshop that a change is about, as it stands now. */
-export function workshopRowBefore(workshop: Workshop, row: WorkshopRowKind, id: string): Row | undefined {
-  return (workshop[WORKSHOP_LIST_OF[row]] as Row[]).find((candidate) => candidate.id === id);
+export function workshopRowBefore<K extends WorkshopRowKind>(
+  workshop: Workshop,
+  row: K,
+  id: string,
+): WorkshopRowOf<K> | undefined {
+  return workshopRows(workshop, row).find((candidate) => candidate.id === id);
 }
 
 /** The workshop after a change; the same rules as for a repair (see applyChange). */
@@ -23,22 +32,21 @@ export function applyWorkshopChange(workshop: Workshop, change: WorkshopChange):
       theirs: before ?? null,
     });
   }
-  return ok(
-    withWorkshopRow(workshop, {
-      ...change,
-      value: { ...change.value, version: version + 1 },
-    } as WorkshopChange),
-  );
+  return ok(withWorkshopRow(workshop, change.row, { ...change.value, version: version + 1 }));
 }
 
 /** The workshop with a row as it is given, whatever stood there before. */
-export function withWorkshopRow(workshop: Workshop, change: WorkshopChange): Workshop {
-  const list = WORKSHOP_LIST_OF[change.row];
-  const rows = workshop[list] as Row[];
-  const value = change.value as Row;
-  const known = rows.some((row) => row.id === value.id);
+export function withWorkshopRow<K extends WorkshopRowKind>(
+  workshop: Workshop,
+  row: K,
+  value: WorkshopRowOf<K>,
+): Workshop {
+  const rows = workshopRows(workshop, row);
+  const known = rows.some(({ id }) => id === value.id);
   return {
     ...workshop,
-    [list]: known ? rows.map((row) => (row.id === value.id ? value : row)) : [...rows, value],
+    [WORKSHOP_ROWS[row].list]: known
+      ? rows.map((other) => (other.id === value.id ? value : other))
+      : [...rows, value],
   };
 }

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { evaluateRepair, formulaLength } from '@core/fit';
 import { RepairBuilder } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
+import { filamentIn, layerPrinterIn, layerSetIn, LAYER_PRINTERS } from '@core/workshop';
 import { brokenInState } from './rules';
 import {
   copyRepair,
@@ -148,6 +149,19 @@ test('one of version 7 has a fit that serves two, a mark on a photo, and what st
   expect(chance!.mates.map(({ mm }) => mm)).toEqual([a, b]);
   // Those of earlier versions fit the one that they always did.
   expect(opened('version-6.json').repair.fits[0]!.alsoSizeIds).toBeUndefined();
+});
+
+test('one of version 8 says how its workshop lays layers', () => {
+  const { repair, workshop } = opened('version-8.json');
+  const { machineId, materialId } = repair.head;
+  expect(layerPrinterIn(workshop!, machineId)).toMatchObject({ nozzleMm: 0.6, firstLayerSpreadMm: 0.14 });
+  expect(filamentIn(workshop!, materialId)).toMatchObject({ pricePerKg: 27.5 });
+  const { settings } = repair.bodies[0]!.laying!;
+  expect(layerSetIn(workshop!, settings)).toMatchObject({ name: 'Thick and quick', layerMm: 0.36 });
+  // Those of earlier versions are laid as a new workshop lays them.
+  const before = opened('version-7.json').workshop!;
+  expect(layerPrinterIn(before, machineId)).toEqual(LAYER_PRINTERS[0]);
+  expect(layerSetIn(before, 'fine').layerMm).toBe(0.12);
 });
 
 test('what misses a list today is no file of the first weeks', () => {

@@ -67,11 +67,18 @@ export {
   Machine,
   MaterialFamily,
   Process,
+} from './workshop';
+export { Filament, LayerPrinter, LayerSet } from './layerRows';
+export {
   Workshop,
+  WORKSHOP_ROW_KINDS,
+  WORKSHOP_ROWS,
   WorkshopChange,
+  workshopRows,
+  type WorkshopListName,
   type WorkshopRowKind,
   type WorkshopRowOf,
-} from './workshop';
+} from './workshopRows';
 export { applyWorkshopChange, withWorkshopRow, workshopRowBefore } from './changeWorkshop';
 export {
   CHANGE_LIMIT_BYTES,

@@ -9,7 +9,7 @@ import { Photo } from './photo';
 import { Body } from './recipe';
 import { Reading, Size } from './size';
 import { Trial } from './trial';
-import { Workshop } from './workshop';
+import { Workshop } from './workshopRows';
 
 const version = z.int().nonnegative();
 const instant = z.iso.datetime();

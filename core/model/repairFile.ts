@@ -9,12 +9,12 @@ import { Repair } from './repair';
 import { ROW_OF_LIST } from './rowLists';
 import { usualOfVersion1 } from './usualOfVersion1';
 import { brokenInState, type BrokenRule } from './rules';
-import { Workshop } from './workshop';
+import { Workshop } from './workshopRows';
 
 export const REPAIR_FILE_FORMAT = 'even-spare-repair';
-export const REPAIR_FILE_VERSION = 7;
+export const REPAIR_FILE_VERSION = 8;
 /** Versions that are read: what an earlier one says means the same in a later one, which has more to say. */
-const READ_VERSIONS: readonly unknown[] = [1, 2, 3, 4, 5, 6, REPAIR_FILE_VERSION];
+const READ_VERSIONS: readonly unknown[] = [1, 2, 3, 4, 5, 6, 7, REPAIR_FILE_VERSION];
 /** Longest file that is written in lines, bytes. */
 const READABLE_BYTES = 2 * 1024 * 1024;
 

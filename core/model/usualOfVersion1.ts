@@ -1,5 +1,5 @@
 import usual from './usual-of-version-1.json';
-import { Workshop } from './workshop';
+import { Workshop } from './workshopRows';
 
 /**
  * The usual workshop while files were of version 1: what the numbers of one without a workshop rest on. It never changes again.

@@ -133,34 +133,6 @@ export const FitTable = z.strictObject({
 });
 export type FitTable = z.infer<typeof FitTable>;
 
-/** What a workshop has and knows, for all its repairs. */
-export const Workshop = z.strictObject({
-  instruments: z.array(Instrument).max(200),
-  machines: z.array(Machine).max(200),
-  fitTables: z.array(FitTable).max(100),
-});
-export type Workshop = z.infer<typeof Workshop>;
-
-const put = <R extends string, S extends z.ZodType>(row: R, value: S) =>
-  z.strictObject({ changeId: Id, row: z.literal(row), baseVersion: version, value });
-
-/** One change to one row of the workshop: the row as it should be. */
-export const WorkshopChange = z.discriminatedUnion('row', [
-  put('instrument', Instrument),
-  put('machine', Machine),
-  put('fitTable', FitTable),
-]);
-export type WorkshopChange = z.infer<typeof WorkshopChange>;
-export type WorkshopRowKind = WorkshopChange['row'];
-export type WorkshopRowOf<K extends WorkshopRowKind> = Extract<WorkshopChange, { row: K }>['value'];
-
-/** The list of a workshop in which each kind of row stands. */
-export const WORKSHOP_LIST_OF = {
-  instrument: 'instruments',
-  machine: 'machines',
-  fitTable: 'fitTables',
-} as const;
-
 export const DEFAULT_MATERIAL_ID = 'petg';
 export const DEFAULT_MACHINE_ID = 'bench-printer';
 export const BENCH_CALIPER_ID = 'bench-caliper';

@@ -1,7 +1,7 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 
 import { MOVE_KINDS, type Toolpath, type ToolpathLayer } from './toolpath';
-import type { LayerMachine } from './layerMachines';
+import type { LayerPrinter } from '@core/model';
 import { readGcode } from './readGcode';
 
 /**
@@ -44,7 +44,7 @@ function* lines(
 
 function* layerLines(
   layer: ToolpathLayer,
-  { speeds, retractMm, retractSpeed }: LayerMachine,
+  { speeds, retractMm, retractSpeed }: LayerPrinter,
 ): Generator<string> {
   const from = layer.rising ? layer.zMm - layer.heightMm : layer.zMm;
   yield `G1 Z${number(from, 3)} F${feed(speeds.rise)}`;
@@ -95,7 +95,7 @@ function number(value: number, decimals: number): string {
 }
 
 /** What in a file of G-code the machine can't or may not do; null if there is nothing. */
-export function faultInGcode(text: string, machine: LayerMachine): Fault | null {
+export function faultInGcode(text: string, machine: LayerPrinter): Fault | null {
   const { envelopeMm, hottestNozzleC, hottestBedC } = machine;
   const read = readGcode(text);
   for (const { line, axis, mm } of read.ends) {

@@ -1,12 +1,10 @@
 export { faultInGcode, writeGcode } from './gcode';
 export { toolpathOf, MOVE_KINDS, type Toolpath, type ToolpathLayer, type MoveKind } from './toolpath';
 export { jobFigures, type JobFigures } from './jobFigures';
-export { LAYER_MACHINES, layerMachineOf, type LayerMachine } from './layerMachines';
-export { LAYER_MATERIALS, layerMaterialOf, type LayerMaterial } from './layerMaterials';
 export { secondsOfMoves, trapezoid } from './motion';
 export { keptJob, type KeptJob } from './keptJob';
 export { readGcode, type ReadGcode, type ReadMove } from './readGcode';
-export { faultBefore, LayerBench, layerMeans, settingsOn, type LaidOut, type Laying } from './layOut';
+export { faultBefore, LayerBench, layerMeans, settingsFor, type LaidOut, type Laying } from './layOut';
 export { AS_IT_STANDS, axesLaidDown, laidDown, waysUp, type WayUp } from './wayUp';
 export { drawingOf, type LayerDrawing } from './drawing';
 export { happeningsIn, type Happening } from './happenings';

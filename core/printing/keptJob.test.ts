@@ -1,13 +1,13 @@
 import type { WeldedMesh } from '@core/part';
 import { bar, block } from '@core/testing/solids3d';
-import { LAYER_SETTINGS, type LayerSettings } from '@core/slice';
+import { type LayerSettings } from '@core/slice';
+import { settingsNamed } from '@core/testing/laid';
+import { FILAMENTS, LAYER_PRINTERS } from '@core/workshop';
 
 import { drawingOf } from './drawing';
 import { writeGcode } from './gcode';
 import { MOVE_KINDS } from './toolpath';
 import { keptJob } from './keptJob';
-import { LAYER_MACHINES } from './layerMachines';
-import { LAYER_MATERIALS } from './layerMaterials';
 import { LayerBench } from './layOut';
 import { readGcode } from './readGcode';
 import { AS_IT_STANDS } from './wayUp';
@@ -18,9 +18,9 @@ function jobOf(mesh: WeldedMesh, more: Partial<LayerSettings> = {}) {
   const work = new LayerBench().layOut({
     mesh,
     down: AS_IT_STANDS,
-    machine: LAYER_MACHINES[0]!,
-    material: LAYER_MATERIALS[0]!,
-    settings: { ...LAYER_SETTINGS[1]!, ...more },
+    machine: LAYER_PRINTERS[0]!,
+    material: FILAMENTS[0]!,
+    settings: { ...settingsNamed('everyday'), ...more },
     density: 1.27,
   });
   let step = work.next();

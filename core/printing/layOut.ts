@@ -1,11 +1,10 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
+import type { Filament, Laying as LayingOfBody, LayerPrinter, LayerSet } from '@core/model';
 import type { Vec3, WeldedMesh } from '@core/part';
 import { layerCount, Slicer, type LayerSettings, type LayerWarning, type Sliced } from '@core/slice';
 
 import { toolpathOf, type Toolpath } from './toolpath';
 import { jobFigures, type JobFigures } from './jobFigures';
-import { layerMachineOf, type LayerMachine } from './layerMachines';
-import { layerMaterialOf, type LayerMaterial } from './layerMaterials';
 import { laidDown } from './wayUp';
 
 /** A part that is to be made in layers. */
@@ -13,8 +12,8 @@ export interface Laying {
   /** Closed, in its own frame, as large as it is to be made. */
   mesh: WeldedMesh;
   down: Vec3;
-  machine: LayerMachine;
-  material: LayerMaterial;
+  machine: LayerPrinter;
+  material: Filament;
   settings: LayerSettings;
   /** g/cm³ */
   density: number;
@@ -32,24 +31,25 @@ const MOST_LAYERS = 5000;
 
 /** The printer and the material for layers, or what is missing. */
 export function layerMeans(
-  machine: { id: string; name: string },
-  material: { id: string; name: string },
-): Result<{ machine: LayerMachine; material: LayerMaterial }, Fault> {
-  const layerMachine = layerMachineOf(machine.id);
-  if (!layerMachine) return no({ code: 'slice.noLayerMachine', machine: machine.name });
-  const layerMaterial = layerMaterialOf(material.id);
-  if (!layerMaterial) return no({ code: 'slice.noLayerMaterial', material: material.name });
-  return ok({ machine: layerMachine, material: layerMaterial });
+  machine: { name: string; printer: LayerPrinter | null },
+  material: { name: string; filament: Filament | null },
+): Result<{ machine: LayerPrinter; material: Filament }, Fault> {
+  if (!machine.printer) return no({ code: 'slice.noLayerMachine', machine: machine.name });
+  if (!material.filament) return no({ code: 'slice.noLayerMaterial', material: material.name });
+  return ok({ machine: machine.printer, material: material.filament });
 }
 
 /** A line is so much broader than the nozzle's hole. */
 const LINE_BY_NOZZLE = 1.1;
 
-/** Settings as a printer lays them: its nozzle decides how broad a line is. */
-export const settingsOn = (settings: LayerSettings, { nozzleMm }: LayerMachine): LayerSettings => ({
-  ...settings,
-  lineMm: Math.round(LINE_BY_NOZZLE * nozzleMm * 100) / 100,
-});
+/** Settings of the workshop as a printer lays a body with them: its nozzle decides how broad a line is. */
+export function settingsFor(
+  { version: _version, removed: _removed, ...set }: LayerSet,
+  { support, foot }: Pick<LayingOfBody, 'support' | 'foot'>,
+  { nozzleMm }: Pick<LayerPrinter, 'nozzleMm'>,
+): LayerSettings {
+  return { ...set, support, foot, lineMm: Math.round(LINE_BY_NOZZLE * nozzleMm * 100) / 100 };
+}
 
 /** What stands in the way of laying a part, before anything is worked out. */
 export function faultBefore({
@@ -99,8 +99,7 @@ export class LayerBench {
 
   /** Works in steps; each gives the share that is done, 0 to 1. */
   *layOut(laying: Laying): Generator<number, Result<LaidOut, Fault>> {
-    const { mesh, down, machine, material, density } = laying;
-    const settings = settingsOn(laying.settings, machine);
+    const { mesh, down, machine, material, settings, density } = laying;
     if (this.#mesh !== mesh || this.#down !== down.join()) {
       this.#laid = laidDown(mesh, down);
       this.#slicer = null;

@@ -3,8 +3,6 @@ import {
   faultInGcode,
   happeningsIn,
   jobFigures,
-  LAYER_MACHINES,
-  LAYER_MATERIALS,
   laidDown,
   LayerBench,
   MOVE_KINDS,
@@ -12,17 +10,19 @@ import {
   waysUp,
   writeGcode,
   type LaidOut,
-  type LayerMachine,
   type Laying,
 } from '@core/printing';
 import { meshVolume, type Vec3 } from '@core/part';
-import { LAYER_SETTINGS, volumeOf, type LayerSettings, type Sliced } from '@core/slice';
+import type { LayerPrinter } from '@core/model';
+import { settingsNamed } from '@core/testing/laid';
+import { FILAMENTS, LAYER_PRINTERS } from '@core/workshop';
+import { volumeOf, type LayerSettings, type Sliced } from '@core/slice';
 import { ball, bar, block, cone, lyingBar, together, torus } from '@core/testing/solids3d';
 import { layerWarningSentence, sentenceOf } from '@core/wording';
 
-const [machine, quick] = LAYER_MACHINES as [LayerMachine, LayerMachine, LayerMachine];
-const material = LAYER_MATERIALS[0]!;
-const everyday = LAYER_SETTINGS[1]!;
+const [machine, quick] = LAYER_PRINTERS as [LayerPrinter, LayerPrinter, LayerPrinter];
+const material = FILAMENTS[0]!;
+const everyday = settingsNamed('everyday');
 const full: LayerSettings = { ...everyday, fillShare: 1, foot: 'none' };
 const WHEN = '2026-11-28T08:00:00.000Z';
 

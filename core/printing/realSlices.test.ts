@@ -1,17 +1,10 @@
 import { evaluateRepair } from '@core/fit';
 import type { Kernel } from '@core/kernel';
 import { layerMeshOf } from '@core/make';
-import { laidDown, LAYER_MACHINES } from '@core/printing';
-import {
-  areaMm2,
-  areaOf,
-  areaWithin,
-  contoursAt,
-  cutTable,
-  LAYER_SETTINGS,
-  Slicer,
-  volumeOf,
-} from '@core/slice';
+import { laidDown } from '@core/printing';
+import { settingsNamed } from '@core/testing/laid';
+import { LAYER_PRINTERS } from '@core/workshop';
+import { areaMm2, areaOf, areaWithin, contoursAt, cutTable, Slicer, volumeOf } from '@core/slice';
 import { BodyBuilder } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
 import { LONG } from '@core/testing/long';
@@ -50,8 +43,8 @@ test.each(PARTS.map((part) => [part.name, part] as const))(
     }
     expect(slabs / built.check!.volumeMm3).toBeCloseTo(1, 1.5);
     const work = new Slicer(laid).run(
-      { ...LAYER_SETTINGS[0]!, fillShare: 1, foot: 'none' },
-      { ...LAYER_MACHINES[0]!, firstLayerSpreadMm: 0 },
+      { ...settingsNamed('draft'), fillShare: 1, foot: 'none' },
+      { ...LAYER_PRINTERS[0]!, firstLayerSpreadMm: 0 },
     );
     let done = work.next();
     while (!done.done) done = work.next();

@@ -7,8 +7,8 @@ import {
   type Sliced,
 } from '@core/slice';
 
-import type { LayerMachine } from './layerMachines';
-import type { LayerMaterial } from './layerMaterials';
+import type { LayerPrinter } from '@core/model';
+import type { Filament } from '@core/model';
 import { secondsOfMoves } from './motion';
 
 /** What a move is for: a line that is laid, or a way without one. */
@@ -45,8 +45,8 @@ export interface ToolpathLayer {
 /** A part as the machine makes it. */
 export interface Toolpath {
   layers: ToolpathLayer[];
-  machine: LayerMachine;
-  material: LayerMaterial;
+  machine: LayerPrinter;
+  material: Filament;
   settings: LayerSettings;
   /** Mean of what is laid, on the bed. */
   at: [number, number];
@@ -65,8 +65,8 @@ const SLOWEST = 10;
  */
 export function toolpathOf(
   { layers }: Pick<Sliced, 'layers'>,
-  machine: LayerMachine,
-  material: LayerMaterial,
+  machine: LayerPrinter,
+  material: Filament,
   settings: LayerSettings,
   at: readonly [number, number],
 ): Toolpath {
@@ -129,7 +129,7 @@ function layPath(moves: MoveList, path: LayerPath, at: readonly [number, number]
 const broadest = ({ width }: LayerPath): number =>
   typeof width === 'number' ? width : width.reduce((most, one) => Math.max(most, one), 0);
 
-function speedOf(kind: PathKind, first: boolean, { speeds }: LayerMachine): number {
+function speedOf(kind: PathKind, first: boolean, { speeds }: LayerPrinter): number {
   if (first) return speeds.firstLayer;
   switch (kind) {
     case 'outerWall':
@@ -153,7 +153,7 @@ function speedOf(kind: PathKind, first: boolean, { speeds }: LayerMachine): numb
 }
 
 /** Times each move; where the layer would be done too soon, its lines are laid slower, and timed again. */
-function timed(layer: ToolpathLayer, machine: LayerMachine, leastSeconds: number): void {
+function timed(layer: ToolpathLayer, machine: LayerPrinter, leastSeconds: number): void {
   const { acceleration, junctionSpeed, retractMm, retractSpeed, speeds } = machine;
   let stops = layer.heightMm / speeds.rise;
   for (const one of layer.drawnBack) if (one) stops += (2 * retractMm) / retractSpeed;

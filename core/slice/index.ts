@@ -1,5 +1,5 @@
 export { areaMm2, areaWithin } from './region';
 export { areaOf, contoursAt, cutTable, type Contours } from './contours';
 export { lengthOf, PATH_KINDS, volumeOf, type LayerPath, type PathKind, type SlicedLayer } from './paths';
-export { LAYER_SETTINGS, layerSettingsOf, type Fill, type LayerSettings } from './settings';
+export { type LayerSettings } from './settings';
 export { layerCount, Slicer, type LayerHabits, type LayerWarning, type Sliced } from './slicer';

@@ -19,6 +19,9 @@ const ROW_WORDS: Record<string, string> = {
   photo: 'photo',
   instrument: 'instrument',
   machine: 'machine',
+  layerPrinter: 'layer printer',
+  filament: 'plastic',
+  layerSet: 'set of settings',
   fitTable: 'table of fits',
   size: 'size',
   reading: 'reading',
@@ -334,9 +337,9 @@ const SENTENCES: Sentences = {
   'make.notGrown': ({ reason }) =>
     `The spare cannot be made larger for its shrinkage (${reason}). Give the machine the same shrinkage along all three ways, or none.`,
   'slice.noLayerMachine': ({ machine }) =>
-    `${machine} lays no layers. Choose a layer printer, or save a file for it.`,
+    `${machine} lays no layers, or the Workshop does not say how. Choose a layer printer, say there what this one can do, or save a file for it.`,
   'slice.noLayerMaterial': ({ material }) =>
-    `${material} does not come as filament. Choose a plastic that does, or save a file for whoever makes it.`,
+    `${material} does not come as filament, as far as the Workshop knows. Choose a plastic that does, add it there, or save a file for whoever makes it.`,
   'slice.layerHeight': ({ layerMm, leastMm, mostMm }) =>
     `Layers of ${mm(layerMm)} can’t be laid with this nozzle: it lays from ${mm(leastMm)} to ${mm(mostMm)}. Choose other settings, or another printer.`,
   'slice.machineTooCold': ({ neededC, mostC }) =>

@@ -17,4 +17,7 @@ export {
   type FitClassWords,
 } from './fitTables';
 export { growthOf, type Growth } from './shrinking';
-export { DEFAULT_WORKSHOP, lackingRows } from './workshop';
+export { DEFAULT_WORKSHOP, lackingRows, withUsualRows } from './workshop';
+export { LAYER_PRINTERS, layerPrinterIn } from './layerPrinters';
+export { FILAMENTS, filamentIn } from './filaments';
+export { LAYER_SETS, layerSetIn, layerSetsIn } from './layerSets';

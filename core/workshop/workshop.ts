@@ -1,14 +1,27 @@
-import type { Workshop } from '@core/model';
+import {
+  WORKSHOP_ROWS,
+  WORKSHOP_ROW_KINDS,
+  workshopRows,
+  type Workshop,
+  type WorkshopRowKind,
+  type WorkshopRowOf,
+} from '@core/model';
 
+import { FILAMENTS } from './filaments';
 import { FIT_TABLES } from './fitTables';
 import { INSTRUMENTS } from './instruments';
+import { LAYER_PRINTERS } from './layerPrinters';
+import { LAYER_SETS } from './layerSets';
 import { MACHINES } from './machines';
 
 /** What a new workshop starts with. */
-export const DEFAULT_WORKSHOP: Workshop = {
+export const DEFAULT_WORKSHOP: Required<Workshop> = {
   instruments: [...INSTRUMENTS],
   machines: [...MACHINES],
   fitTables: [...FIT_TABLES],
+  layerPrinters: [...LAYER_PRINTERS],
+  filaments: [...FILAMENTS],
+  layerSets: [...LAYER_SETS],
 };
 
 /**
@@ -16,11 +29,20 @@ export const DEFAULT_WORKSHOP: Workshop = {
  * machines along, but never changes those that are here.
  */
 export function lackingRows(here: Workshop, brought: Workshop): Workshop {
-  const lacking = <T extends { id: string }>(own: readonly T[], others: readonly T[]) =>
-    others.filter((other) => !own.some(({ id }) => id === other.id));
-  return {
-    instruments: lacking(here.instruments, brought.instruments),
-    machines: lacking(here.machines, brought.machines),
-    fitTables: lacking(here.fitTables, brought.fitTables),
-  };
+  return eachList((kind) => {
+    const own = new Set(workshopRows(here, kind).map(({ id }) => id));
+    return workshopRows(brought, kind).filter(({ id }) => !own.has(id));
+  });
+}
+
+/** A workshop with what a new one starts with beside it: one that came with a file may lack it. */
+export function withUsualRows(workshop: Workshop): Workshop {
+  const lacking = lackingRows(workshop, DEFAULT_WORKSHOP);
+  return eachList((kind) => [...workshopRows(workshop, kind), ...workshopRows(lacking, kind)]);
+}
+
+/** A workshop list by list, as the registry has them. */
+function eachList(rowsOf: <K extends WorkshopRowKind>(kind: K) => readonly WorkshopRowOf<K>[]): Workshop {
+  const lists = WORKSHOP_ROW_KINDS.map((kind) => [WORKSHOP_ROWS[kind].list, rowsOf(kind)]);
+  return Object.fromEntries(lists) as Workshop;
 }

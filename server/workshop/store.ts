@@ -4,10 +4,13 @@ import { no, ok, type Fault, type Result } from '@core/fault';
 import {
   applyWorkshopChange,
   withWorkshopRow,
+  WORKSHOP_ROW_KINDS,
   workshopRowBefore,
+  workshopRows,
   type Workshop,
   type WorkshopChange,
   type WorkshopRowKind,
+  type WorkshopRowOf,
 } from '@core/model';
 import { DEFAULT_WORKSHOP, lackingRows } from '@core/workshop';
 
@@ -54,7 +57,7 @@ export class WorkshopStore {
       if (!applied.ok) return { reply: applied, workshop: null };
       const value = workshopRowBefore(applied.value, change.row, change.value.id)!;
       const reply = { ...change, value } as WorkshopChange;
-      await this.#write(transaction, reply);
+      await this.#write(transaction, reply.row, reply.value);
       await transaction('applied_workshop_changes').insert({
         change_id: change.changeId,
         reply: JSON.stringify(reply),
@@ -71,17 +74,13 @@ export class WorkshopStore {
   async bringIn(brought: Workshop): Promise<void> {
     await this.database.write(async (transaction) => {
       const lacking = lackingRows(await this.#load(transaction), brought);
-      const rows = [
-        ...lacking.instruments.map((value) => ({ row: 'instrument' as const, value })),
-        ...lacking.machines.map((value) => ({ row: 'machine' as const, value })),
-        ...lacking.fitTables.map((value) => ({ row: 'fitTable' as const, value })),
-      ];
-      for (const row of rows) await this.#write(transaction, row);
+      for (const row of WORKSHOP_ROW_KINDS)
+        for (const value of workshopRows(lacking, row)) await this.#write(transaction, row, value);
     });
     this.#cached = null;
   }
 
-  async #write(database: Knex, { row, value }: Pick<WorkshopChange, 'row' | 'value'>): Promise<void> {
+  async #write(database: Knex, row: WorkshopRowKind, value: WorkshopChange['value']): Promise<void> {
     await database('workshop_rows')
       .insert({ kind: row, id: value.id, version: value.version, data: JSON.stringify(value) })
       .onConflict(['kind', 'id'])
@@ -90,9 +89,9 @@ export class WorkshopStore {
 
   async #load(database: Knex): Promise<Workshop> {
     const rows = await database<StoredRow>('workshop_rows').select('kind', 'id', 'data').orderBy('id');
-    return rows.reduce(
+    return rows.reduce<Workshop>(
       (workshop, { kind, data }) =>
-        withWorkshopRow(workshop, { row: kind, value: JSON.parse(data) as unknown } as WorkshopChange),
+        withWorkshopRow(workshop, kind, JSON.parse(data) as WorkshopRowOf<typeof kind>),
       DEFAULT_WORKSHOP,
     );
   }

@@ -5,8 +5,10 @@ import { evaluateRepair } from '@core/fit';
 import type { Kernel } from '@core/kernel';
 import { layerMeshOf } from '@core/make';
 import type { WeldedMesh } from '@core/part';
-import { laidDown, LAYER_MACHINES } from '@core/printing';
-import { areaWithin, contoursAt, cutTable, LAYER_SETTINGS, Slicer, type LayerSettings } from '@core/slice';
+import { laidDown } from '@core/printing';
+import { settingsNamed } from '@core/testing/laid';
+import { LAYER_PRINTERS } from '@core/workshop';
+import { areaWithin, contoursAt, cutTable, Slicer, type LayerSettings } from '@core/slice';
 import { BodyBuilder } from '@core/solid';
 import { REAL_PARTS, repairOf } from '@core/testing/parts';
 import { ringMesh } from '@core/testing/slowRays';
@@ -15,8 +17,8 @@ import { weld } from '@core/part';
 import { figure, timePair, type Figure } from './figure';
 
 const LAYER_MM = 0.2;
-const everyday = LAYER_SETTINGS[1]!;
-const machine = LAYER_MACHINES[0]!;
+const everyday = settingsNamed('everyday');
+const machine = LAYER_PRINTERS[0]!;
 const LINE = everyday.lineMm;
 
 /** Laying in layers against the same work by libraries called by hand, in one run. */

@@ -2,12 +2,10 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { isMainThread } from 'node:worker_threads';
 
-import { readRepairFile, type RepairFileContent } from '@core/model';
-import { layerMachineOf } from '@core/printing';
+import { readRepairFile, type Repair, type RepairFileContent, type Workshop } from '@core/model';
 import { readMachinesFile } from '@core/rehearsal';
-import { LAYER_SETTINGS } from '@core/slice';
 import { programFaultOf, programFaultReport, sentenceOf } from '@core/wording';
-import { DEFAULT_WORKSHOP } from '@core/workshop';
+import { DEFAULT_WORKSHOP, LAYER_SETS, layerPrinterIn, layerSetsIn, withUsualRows } from '@core/workshop';
 
 import type { StepAt, Telling } from './build';
 import { learn } from './learn';
@@ -27,7 +25,7 @@ const USAGE = `Even Spare on the command line
                               beside those of one who knows each printer; one JSON line per printer, one for all
   starters --out DIR          as build, of every starter at its usual numbers
 
-  --settings NAME             how it is laid: ${LAYER_SETTINGS.map(({ id }) => id).join(', ')} (everyday without it)
+  --settings NAME             how it is laid: ${LAYER_SETS.map(({ id }) => id).join(', ')}, or one of the file’s workshop (everyday without it)
   --best                      lay it on the face that suits best, not as it stands
   --repairs COUNT, --seed N   of a rehearsal: repairs for each printer (200), and what is drawn (1)
   --limit SECONDS             end when a step takes longer than this (${USUAL_LIMIT_SECONDS} without it)
@@ -135,7 +133,9 @@ async function main(): Promise<void> {
     return run({ content: readFile(path), outFolder: values.out }, limit, progress);
   } else if (command === 'slice') {
     if (!values.out) refuse(`Say where the files should go: slice ${path} --out DIR`);
-    const content = readFile(path);
+    const file = readFile(path);
+    // A machine or settings that the file does not bring along are those of a new workshop.
+    const content = { ...file, workshop: withUsualRows(file.workshop ?? DEFAULT_WORKSHOP) };
     const layers = sliceWish(content, values);
     return run({ content, outFolder: values.out, layers }, limit, progress);
   } else if (command === 'learn') {
@@ -164,23 +164,26 @@ function runRehearsal(
 
 /** The printer and the settings that a call names. */
 function sliceWish(
-  { repair, workshop = DEFAULT_WORKSHOP }: RepairFileContent,
+  { repair, workshop }: { repair: Repair; workshop: Workshop },
   values: { machine?: string; settings?: string; best?: boolean },
 ): SliceWish {
-  const known = [...workshop.machines, ...DEFAULT_WORKSHOP.machines];
   const wanted = values.machine?.toLowerCase() ?? repair.head.machineId;
-  const machine = known.find(({ id, name }) => id === wanted || name.toLowerCase() === wanted);
+  const machine = workshop.machines.find(({ id, name }) => id === wanted || name.toLowerCase() === wanted);
   if (!machine) {
-    const names = [...new Set(known.filter(({ id }) => layerMachineOf(id)).map(({ name }) => name))];
+    const names = [
+      ...new Set(workshop.machines.filter(({ id }) => layerPrinterIn(workshop, id)).map(({ name }) => name)),
+    ];
     return refuse(`There is no machine "${values.machine}" here. There are: ${names.join(', ')}.`);
   }
-  const settings = LAYER_SETTINGS.find(({ id }) => id === (values.settings?.toLowerCase() ?? 'everyday'));
-  if (!settings) {
+  const sets = layerSetsIn(workshop);
+  const named = values.settings?.toLowerCase() ?? 'everyday';
+  const set = sets.find(({ id, name }) => id === named || name.toLowerCase() === named);
+  if (!set) {
     return refuse(
-      `There are no settings "${values.settings}". There are: ${LAYER_SETTINGS.map(({ id }) => id).join(', ')}.`,
+      `There are no settings "${values.settings}". There are: ${sets.map(({ name }) => name.toLowerCase()).join(', ')}.`,
     );
   }
-  return { machineId: machine.id, settings, bestWay: values.best ?? false };
+  return { machineId: machine.id, set, bestWay: values.best ?? false };
 }
 
 /** Nobody's input: told with what helps to mend it. */

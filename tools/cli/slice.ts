@@ -5,13 +5,20 @@ import type { Fault } from '@core/fault';
 import { evaluateRepair } from '@core/fit';
 import { startKernel } from '@core/kernel';
 import { layerMeshOf, spareStems } from '@core/make';
-import type { RepairFileContent } from '@core/model';
-import { AS_IT_STANDS, LayerBench, layerMeans, waysUp, writeGcode, type LaidOut } from '@core/printing';
-import type { LayerSettings } from '@core/slice';
+import type { LayerSet, RepairFileContent } from '@core/model';
+import {
+  AS_IT_STANDS,
+  LayerBench,
+  layerMeans,
+  settingsFor,
+  waysUp,
+  writeGcode,
+  type LaidOut,
+} from '@core/printing';
 import { RepairBuilder } from '@core/solid';
 import { materialOf } from '@core/standards';
 import { layerWarningSentence, sentenceOf } from '@core/wording';
-import { growthOf, machineIn } from '@core/workshop';
+import { filamentIn, growthOf, layerPrinterIn, machineIn } from '@core/workshop';
 
 import { lettersFont } from '../lettersFont';
 import { stepTeller, writeWhole, type Telling } from './build';
@@ -20,7 +27,7 @@ import { stepTeller, writeWhole, type Telling } from './build';
 export interface SliceWish {
   /** Of the workshop. */
   machineId: string;
-  settings: LayerSettings;
+  set: LayerSet;
   /** Laid on its best face, or as it stands. */
   bestWay: boolean;
 }
@@ -32,7 +39,7 @@ export interface SliceWish {
 export async function slice(
   { repair, workshop }: RepairFileContent,
   outFolder: string,
-  { machineId, settings, bestWay }: SliceWish,
+  { machineId, set, bestWay }: SliceWish,
   telling: Telling,
 ): Promise<boolean> {
   mkdirSync(outFolder, { recursive: true });
@@ -40,11 +47,15 @@ export async function slice(
   const numbers = evaluateRepair({ ...repair, head }, workshop);
   const workshopMachine = machineIn(numbers.workshop, machineId);
   const material = materialOf(head.materialId);
-  const means = layerMeans(workshopMachine, material);
+  const means = layerMeans(
+    { name: workshopMachine.name, printer: layerPrinterIn(numbers.workshop, machineId) },
+    { name: material.name, filament: filamentIn(numbers.workshop, material.id) },
+  );
   if (!means.ok) {
     telling.tell(sentenceOf(means.fault));
     return false;
   }
+  const settings = settingsFor(set, { support: 'none', foot: 'skirt' }, means.value.machine);
   const stems = spareStems(head, repair.bodies, '');
   const builder = new RepairBuilder(await startKernel(), lettersFont());
   const growth = growthOf(workshopMachine);

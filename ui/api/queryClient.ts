@@ -56,7 +56,7 @@ export function createQueryClient(): QueryClient {
         const change = reply as WorkshopChange;
         client.setQueryData<Workshop>(
           workshopKey,
-          (workshop) => workshop && withWorkshopRow(workshop, change),
+          (workshop) => workshop && withWorkshopRow(workshop, change.row, change.value),
         );
         return;
       }

@@ -1,4 +1,5 @@
-import { onlineManager } from '@tanstack/react-query';
+import { hashKey, onlineManager, QueryObserver } from '@tanstack/react-query';
+import { waitFor } from '@testing-library/react';
 
 import {
   applyChange,
@@ -292,6 +293,24 @@ describe('what is kept on the device', () => {
     later.setQueryData(repairKey('rack-wheel'), rackWheel());
     await restoreCopy(later, repairKey('rack-wheel'), store);
     expect(later.getQueryData<Repair>(repairKey('rack-wheel'))!.fits[0]!.version).toBe(1);
+  });
+
+  test('however new a copy is, the server is asked: what was changed as the page was left is not in it', async () => {
+    const store = memoryStore();
+    const key = repairKey('rack-wheel');
+    const copy = { ...rackWheel(), head: { ...rackWheel().head, name: 'As it was' } };
+    await store.put(hashKey(key), { data: copy, updatedAt: Date.now() });
+    const client = createQueryClient();
+    await restoreCopy(client, key, store);
+    const shown: string[] = [];
+    const stop = new QueryObserver<Repair>(client, {
+      queryKey: key,
+      queryFn: () => Promise.resolve(rackWheel()),
+    }).subscribe(({ data }) => void shown.push(data!.head.name));
+    shown.push(client.getQueryData<Repair>(key)!.head.name);
+    await waitFor(() => expect(shown.at(-1)).toBe(rackWheel().head.name));
+    expect(shown[0]).toBe('As it was');
+    stop();
   });
 
   test('of a choice that was not made yet is there after the page was left', async () => {

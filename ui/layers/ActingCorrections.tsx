@@ -2,9 +2,8 @@ import { Text, View } from 'react-native';
 
 import { correctionsActing } from '@core/fit';
 import type { Body } from '@core/model';
-import { layerMachineOf } from '@core/printing';
 import { actingSentence } from '@core/wording';
-import { machineIn } from '@core/workshop';
+import { layerPrinterIn, machineIn } from '@core/workshop';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useShow } from '../preferences/useShow';
@@ -15,7 +14,7 @@ export function ActingCorrections({ body }: { body: Body }) {
   const { repair, numbers } = useRepairContext();
   const show = useShow();
   const { id } = machineIn(numbers.workshop, repair.head.machineId);
-  const spreadMm = layerMachineOf(id)?.firstLayerSpreadMm ?? 0;
+  const spreadMm = layerPrinterIn(numbers.workshop, id)?.firstLayerSpreadMm ?? 0;
   const acting = correctionsActing(body.id, repair, numbers, spreadMm);
   return (
     <View className="gap-1.5">

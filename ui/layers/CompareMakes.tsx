@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
 
-import { LAYER_MACHINES } from '@core/printing';
-import { LAYER_SETTINGS } from '@core/slice';
+import type { Laying } from '@core/model';
 import { minutesText, sentenceOf } from '@core/wording';
+import { layerPrinterIn, layerSetsIn } from '@core/workshop';
 
 import { useNotices } from '../api/notices';
 import { useRepairContext } from '../inRepair/useRepairContext';
@@ -12,6 +12,7 @@ import { Button } from '../shared/Button';
 import { colours } from '../theme/colours';
 import { layerWorker } from './layerWorker';
 import type { ComparedReply, LayWish } from './protocol';
+import { wishOf } from './useLayers';
 
 interface Row {
   id: string;
@@ -24,8 +25,8 @@ interface Row {
 }
 
 /** What other printers and settings would take, in one table and one chart; worked out when asked for. */
-export function CompareMakes({ wish }: { wish: LayWish }) {
-  const { numbers } = useRepairContext();
+export function CompareMakes({ laying, wish }: { laying: Laying; wish: LayWish }) {
+  const { repair, numbers } = useRepairContext();
   const { say } = useNotices();
   const [rows, setRows] = useState<Row[]>([]);
   const [share, setShare] = useState<number | null>(null);
@@ -33,15 +34,17 @@ export function CompareMakes({ wish }: { wish: LayWish }) {
   const [comparedFor, setComparedFor] = useState('');
 
   const compare = async () => {
-    const machines = numbers.workshop.machines.filter(
-      ({ id, removed }) => !removed && LAYER_MACHINES.some((known) => known.id === id),
+    const { workshop } = numbers;
+    const on = (machineId: string, settings: string) =>
+      wishOf({ ...laying, settings }, { ...repair, head: { ...repair.head, machineId } }, workshop);
+    const machines = workshop.machines.filter(
+      ({ id, removed }) => !removed && layerPrinterIn(workshop, id) !== null,
     );
     const wishes = [
-      ...machines.map((machine) => ({ ...wish, machine: { id: machine.id, name: machine.name } })),
-      ...LAYER_SETTINGS.filter(({ id }) => id !== wish.settings.id).map((settings) => ({
-        ...wish,
-        settings: { ...settings, support: wish.settings.support, foot: wish.settings.foot },
-      })),
+      ...machines.map(({ id }) => on(id, laying.settings)),
+      ...layerSetsIn(workshop)
+        .filter(({ id }) => id !== wish.settings.id)
+        .map(({ id }) => on(wish.machine.id, id)),
     ];
     const found: Row[] = [];
     setShare(0);

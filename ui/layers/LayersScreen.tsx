@@ -5,11 +5,10 @@ import { ScrollView, Text, View } from 'react-native';
 import { fileStem } from '@core/formats';
 import type { Body, Laying, Mishap, NewJob } from '@core/model';
 import { FEET, SUPPORTS } from '@core/fields';
-import { layerMachineOf, settingsOn } from '@core/printing';
 import { frozenLetter } from '@core/progress';
-import { LAYER_SETTINGS } from '@core/slice';
 import { materialOf } from '@core/standards';
 import { HAPPENING_WORDS, jobSentence, layerWarningSentence, MOVE_WORDS, sentenceOf } from '@core/wording';
+import { layerSetsIn } from '@core/workshop';
 
 import { newId } from '../api/newId';
 import { useNotices } from '../api/notices';
@@ -61,6 +60,7 @@ function Layers({ body }: { body: Body }) {
   const wide = useWide();
   const { state, ways, laying, wish, stop, again, ready } = useLayers(body);
   const [layer, setLayer] = useState<number | null>(null);
+  const sets = layerSetsIn(numbers.workshop);
   const change = (fields: Partial<Laying>) => put('body', { ...body, laying: { ...laying, ...fields } });
   const reply = state.kind === 'laid' ? state.reply : null;
   const last = reply ? reply.drawing.topMm.length - 1 : 0;
@@ -161,16 +161,20 @@ function Layers({ body }: { body: Body }) {
           <GroupHeading>How it is laid</GroupHeading>
           <Switch
             label="Settings"
-            options={LAYER_SETTINGS.map(({ id, name }) => ({ id, word: name }))}
+            options={sets.map(({ id, name }) => ({ id, word: name }))}
             value={laying.settings}
             onChange={(settings) => change({ settings })}
           />
-          {LAYER_SETTINGS.some(({ id }) => id === laying.settings) ? null : (
+          {sets.some(({ id }) => id === laying.settings) ? null : (
             <Text role="alert" className="font-medium text-[15px] leading-6 text-rust">
               {`The settings “${laying.settings}” are not known here, so it is laid as “${wish.settings.name}”. Choose others above.`}
             </Text>
           )}
           <Text className="font-label text-[14px] leading-5 text-muted">{settingsWords(wish)}</Text>
+          <Button
+            label="Change settings, plastics and printers in the Workshop"
+            onPress={() => router.push('/workshop')}
+          />
         </View>
         <View className="gap-1.5">
           <GroupHeading>Supports</GroupHeading>
@@ -211,7 +215,7 @@ function Layers({ body }: { body: Body }) {
           />
         ) : null}
         <ActingCorrections body={body} />
-        {reply ? <CompareMakes wish={wish} /> : null}
+        {reply ? <CompareMakes laying={laying} wish={wish} /> : null}
         <Button label="Back to Make" onPress={() => router.replace(`/repair/${repair.head.id}/make`)} />
       </View>
     </ScrollView>
@@ -253,9 +257,7 @@ function Told({ reply, layer }: { reply: LaidReply; layer: number }) {
 }
 
 /** "Layers of 0.2 mm, 3 walls, 5 solid layers on top and 4 below, filled by 20 %." */
-function settingsWords({ settings: wished, machine }: LayWish): string {
-  const printer = layerMachineOf(machine.id);
-  const settings = printer ? settingsOn(wished, printer) : wished;
+function settingsWords({ settings }: LayWish): string {
   const { layerMm, walls, topLayers, bottomLayers, fillShare, lineMm } = settings;
   return `Layers of ${layerMm} mm, ${walls} walls of ${lineMm} mm, ${topLayers} solid layers on top and ${bottomLayers} below, filled by ${Math.round(100 * fillShare)} %.`;
 }

@@ -1,7 +1,8 @@
 import { BoxGeometry } from 'three';
 
 import { weld } from '@core/part';
-import { LAYER_SETTINGS } from '@core/slice';
+import { settingsNamed } from '@core/testing/laid';
+import { FILAMENTS, LAYER_PRINTERS } from '@core/workshop';
 
 import { LayerDesk } from './layerDesk';
 import type { LayWish } from './protocol';
@@ -15,9 +16,9 @@ const block = () => {
 };
 const wish: LayWish = {
   down: [0, 0, -1],
-  machine: { id: 'bench-printer', name: 'Bench printer' },
-  material: { id: 'petg', name: 'PETG', density: 1.27 },
-  settings: LAYER_SETTINGS[1]!,
+  machine: { id: 'bench-printer', name: 'Bench printer', printer: LAYER_PRINTERS[0]! },
+  material: { id: 'petg', name: 'PETG', density: 1.27, filament: FILAMENTS[0]! },
+  settings: settingsNamed('everyday'),
 };
 const atOnce = () => Promise.resolve();
 
@@ -45,7 +46,7 @@ test('a newer wish ends the one before it, and stopping ends it at once', async 
   const shares: number[] = [];
   const first = desk.lay(wish, (share) => shares.push(share));
   expect(waiting).toHaveLength(1);
-  const second = desk.lay({ ...wish, settings: LAYER_SETTINGS[0]! }, () => {});
+  const second = desk.lay({ ...wish, settings: settingsNamed('draft') }, () => {});
   waiting.shift()!();
   expect(await first).toBeNull();
   await desk.cancel();
@@ -59,11 +60,17 @@ test('comparing leaves the job that was laid', async () => {
   const desk = new LayerDesk(atOnce);
   await desk.setMesh(block());
   const laid = await desk.lay(wish, () => {});
-  const other = await desk.compare({ ...wish, machine: { id: 'quick-printer', name: 'Quick printer' } });
+  const other = await desk.compare({
+    ...wish,
+    machine: { id: 'quick-printer', name: 'Quick printer', printer: LAYER_PRINTERS[1]! },
+  });
   if (!laid?.ok || !other?.ok) throw new Error('not laid');
   expect(other.value.figures.minutes).toBeLessThan(0.8 * laid.value.figures.minutes);
   const job = await desk.gcode('Block', '2026-11-28T08:00:00Z');
   expect(job.ok && job.value).toContain('F2400');
-  const none = await desk.compare({ ...wish, machine: { id: 'casting-bench', name: 'Casting bench' } });
+  const none = await desk.compare({
+    ...wish,
+    machine: { id: 'casting-bench', name: 'Casting bench', printer: null },
+  });
   expect(none).toMatchObject({ ok: false, fault: { code: 'slice.noLayerMachine' } });
 });

@@ -1,4 +1,5 @@
 import type { Fault, Result } from '@core/fault';
+import type { Filament, LayerPrinter } from '@core/model';
 import type { Vec3, WeldedMesh } from '@core/part';
 import type { Happening, JobFigures, LayerDrawing, WayUp, KeptJob } from '@core/printing';
 import type { LayerSettings, LayerWarning } from '@core/slice';
@@ -6,8 +7,9 @@ import type { LayerSettings, LayerWarning } from '@core/slice';
 /** How a part is to be laid in layers. */
 export interface LayWish {
   down: Vec3;
-  machine: { id: string; name: string };
-  material: { id: string; name: string; density: number };
+  /** `printer` and `filament` are null where the workshop does not know how layers are laid with it. */
+  machine: { id: string; name: string; printer: LayerPrinter | null };
+  material: { id: string; name: string; density: number; filament: Filament | null };
   settings: LayerSettings;
 }
 

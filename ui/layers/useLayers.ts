@@ -1,12 +1,18 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 
-import { USUAL_LAYING, type Body, type Laying, type Picture } from '@core/model';
+import {
+  USUAL_LAYING,
+  type Body,
+  type Laying,
+  type Picture,
+  type RepairState,
+  type Workshop,
+} from '@core/model';
 import type { Vec3 } from '@core/part';
-import { layerMachineOf, type WayUp } from '@core/printing';
-import { layerSettingsOf, type LayerSettings } from '@core/slice';
+import { settingsFor, type WayUp } from '@core/printing';
 import { materialOf } from '@core/standards';
 import { programFaultOf, sentenceOf, type ProgramFault } from '@core/wording';
-import { machineIn } from '@core/workshop';
+import { filamentIn, layerPrinterIn, LAYER_PRINTERS, layerSetIn, machineIn } from '@core/workshop';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { workbench } from '../solid/useSolid';
@@ -28,10 +34,23 @@ export type LayersState =
   /** Nobody's input: told with a report. */
   | { kind: 'broken'; fault: ProgramFault };
 
-/** Settings as they are chosen for a body. */
-export function settingsFor(laying: Laying): LayerSettings {
-  const { support, foot } = laying;
-  return { ...layerSettingsOf(laying.settings), support, foot };
+/** How a body is laid on a machine of a workshop, as it is chosen for it. */
+export function wishOf(laying: Laying, { head }: RepairState, workshop: Workshop): LayWish {
+  const { id, name } = machineIn(workshop, head.machineId);
+  const material = materialOf(head.materialId);
+  const printer = layerPrinterIn(workshop, id);
+  return {
+    down: laying.down,
+    machine: { id, name, printer },
+    material: {
+      id: material.id,
+      name: material.name,
+      density: material.density,
+      filament: filamentIn(workshop, material.id),
+    },
+    // Where nobody said what the machine can do it is refused before it is laid.
+    settings: settingsFor(layerSetIn(workshop, laying.settings), laying, printer ?? LAYER_PRINTERS[0]!),
+  };
 }
 
 /** How many ways of lying are drawn. */
@@ -46,14 +65,7 @@ export function useLayers(body: Body) {
   const [state, setState] = useState<LayersState>({ kind: 'working', share: 0 });
   const [ways, setWays] = useState<DrawnWay[]>([]);
   const [attempt, setAttempt] = useState(0);
-  const { name, id } = machineIn(numbers.workshop, repair.head.machineId);
-  const material = materialOf(repair.head.materialId);
-  const wish: LayWish = {
-    down: laying.down,
-    machine: { id, name },
-    material: { id: material.id, name: material.name, density: material.density },
-    settings: settingsFor(laying),
-  };
+  const wish = wishOf(laying, repair, numbers.workshop);
   const wishNow = useRef(wish);
   wishNow.current = wish;
   const key = JSON.stringify(wish);
@@ -89,7 +101,7 @@ export function useLayers(body: Body) {
       const ranked = `${mesh} ${JSON.stringify(loadNow.current)}`;
       if (waysFor.current !== ranked) {
         waysFor.current = ranked;
-        const overhang = layerMachineOf(wishNow.current.machine.id)?.overhang ?? Math.PI / 4;
+        const overhang = wishNow.current.machine.printer?.overhang ?? Math.PI / 4;
         const found = await worker.waysUp(overhang, loadNow.current);
         // Ways whose pictures can't be drawn stand there with their reasons alone.
         drawnWays(body.id, found, (drawn) => waysFor.current === ranked && setWays(drawn)).catch(

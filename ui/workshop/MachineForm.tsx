@@ -37,10 +37,12 @@ export function MachineForm({
   machine,
   onSave,
   onHabits,
+  onLayers,
   onClose,
 }: {
   machine: Machine;
   onHabits(): void;
+  onLayers(): void;
   onSave: ReturnType<typeof useChangeWorkshop>;
   onClose(): void;
 }) {
@@ -125,6 +127,9 @@ export function MachineForm({
         onChangeText={setScatter}
       />
       {machine.version === 0 ? null : <Button label="What trials taught of it" onPress={onHabits} />}
+      {machine.version > 0 && machine.process === 'printing' ? (
+        <Button label="How it lays layers" onPress={onLayers} />
+      ) : null}
       <GroupHeading>Corrections, for the material</GroupHeading>
       <Picker
         label="Material of the corrections"

@@ -3,9 +3,10 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
-import type { FitTable, Instrument, Machine } from '@core/model';
+import { workshopRows, type Workshop, type WorkshopRowKind, type WorkshopRowOf } from '@core/model';
 import { DISPLAY_UNITS, type DisplayUnit } from '@core/quantity';
-import { FIT_CLASSES } from '@core/workshop';
+import { materialOf } from '@core/standards';
+import { layerSetIn, layerSetsIn } from '@core/workshop';
 
 import { newId } from '../api/newId';
 import { useChangeWorkshop, useWorkshop } from '../api/useWorkshop';
@@ -18,10 +19,10 @@ import { GroupHeading } from '../shared/Heading';
 import { Switch } from '../shared/Switch';
 import { promiseOf } from '../measuring/InstrumentSheet';
 import { colours } from '../theme/colours';
-import { FitTableSheet } from './FitTableSheet';
-import { HabitsSheet } from './HabitsSheet';
-import { InstrumentForm } from './InstrumentForm';
-import { MachineForm } from './MachineForm';
+import { AddFilament } from './AddFilament';
+import { OpenSheet, type Opened } from './OpenSheet';
+import { PutAway } from './PutAway';
+import { clearancesOf, correctionsOf, filamentNote, layerSetNote } from './rowNotes';
 import { FAMILY_WORDS, PROCESS_WORDS } from './words';
 
 const UNIT_WORDS: Record<DisplayUnit, string> = {
@@ -37,16 +38,8 @@ export function WorkshopScreen() {
   const put = useChangeWorkshop(workshop);
   const show = useShow();
   const preferences = usePreferences();
-  const [instrument, setInstrument] = useState<Instrument | null>(null);
-  const [machine, setMachine] = useState<Machine | null>(null);
-  const [habits, setHabits] = useState<string | null>(null);
-  const habitsOf = workshop.machines.find(({ id }) => id === habits);
-  const [table, setTable] = useState<FitTable | null>(null);
+  const [opened, setOpened] = useState<Opened | null>(null);
   const back = () => (router.canGoBack() ? router.back() : router.replace('/'));
-  const removed = [
-    ...workshop.instruments.filter((row) => row.removed).map((row) => ({ row, kind: 'instrument' as const })),
-    ...workshop.machines.filter((row) => row.removed).map((row) => ({ row, kind: 'machine' as const })),
-  ];
   return (
     <View className="flex-1 bg-paper">
       <View className="h-[60px] flex-row items-center gap-1 pl-1.5 pr-4">
@@ -95,111 +88,94 @@ export function WorkshopScreen() {
             It types readings of a few things that lie on the practice bench, as real calipers do.
           </Text>
         </View>
-        <View className="gap-1.5">
-          <GroupHeading>Instruments</GroupHeading>
-          {workshop.instruments
-            .filter((row) => !row.removed)
-            .map((row) => (
-              <ChoiceRow
-                key={row.id}
-                title={row.name}
-                note={promiseOf(row, show)}
-                onPress={() => setInstrument(row)}
-              />
-            ))}
+        <RowsGroup heading="Instruments">
+          {shown(workshop, 'instrument').map((row) => (
+            <ChoiceRow
+              key={row.id}
+              title={row.name}
+              note={promiseOf(row, show)}
+              onPress={() => setOpened({ what: 'instrument', row })}
+            />
+          ))}
           <Button
             label="Add an instrument"
-            onPress={() =>
-              setInstrument({
-                ...workshop.instruments[0]!,
-                id: newId(),
-                version: 0,
-                name: '',
-                removed: false,
-              })
-            }
+            onPress={() => setOpened({ what: 'instrument', row: newLike(workshop.instruments[0]!) })}
           />
-        </View>
-        <View className="gap-1.5">
-          <GroupHeading>Machines and what they do to sizes</GroupHeading>
-          {workshop.machines
-            .filter((row) => !row.removed)
-            .map((row) => (
-              <ChoiceRow
-                key={row.id}
-                title={row.name}
-                note={correctionsOf(row, show)}
-                onPress={() => setMachine(row)}
-              />
-            ))}
+        </RowsGroup>
+        <RowsGroup heading="Machines and what they do to sizes">
+          {shown(workshop, 'machine').map((row) => (
+            <ChoiceRow
+              key={row.id}
+              title={row.name}
+              note={correctionsOf(row, show)}
+              onPress={() => setOpened({ what: 'machine', row })}
+            />
+          ))}
           <Button
             label="Add a machine"
-            onPress={() =>
-              setMachine({ ...workshop.machines[0]!, id: newId(), version: 0, name: '', removed: false })
-            }
+            onPress={() => setOpened({ what: 'machine', row: newLike(workshop.machines[0]!) })}
           />
-        </View>
-        <View className="gap-1.5">
-          <GroupHeading>Fits: clearance on the diameter at 6 mm</GroupHeading>
-          {workshop.fitTables
-            .filter((row) => !row.removed)
-            .map((row) => (
-              <ChoiceRow
-                key={row.id}
-                title={`${PROCESS_WORDS[row.process]}, ${row.family === 'any' ? 'any material' : FAMILY_WORDS[row.family]}`}
-                note={FIT_CLASSES.map(
-                  ({ id, word }) => `${word.toLowerCase()} ${signedFine(row.clearances[id])}`,
-                ).join(' · ')}
-                onPress={() => setTable(row)}
-              />
-            ))}
-        </View>
-        {removed.length > 0 ? <GroupHeading>Put away</GroupHeading> : null}
-        {removed.map(({ row, kind }) => (
+        </RowsGroup>
+        <RowsGroup heading="Plastics laid in layers">
+          {shown(workshop, 'filament').map((row) => (
+            <ChoiceRow
+              key={row.id}
+              title={materialOf(row.id).name}
+              note={filamentNote(row)}
+              onPress={() => setOpened({ what: 'filament', row })}
+            />
+          ))}
+          <AddFilament workshop={workshop} onAdd={(row) => setOpened({ what: 'filament', row })} />
+        </RowsGroup>
+        <RowsGroup heading="Settings for layers">
+          {layerSetsIn(workshop).map((row) => (
+            <ChoiceRow
+              key={row.id}
+              title={row.name}
+              note={layerSetNote(row)}
+              onPress={() => setOpened({ what: 'layerSet', row })}
+            />
+          ))}
           <Button
-            key={row.id}
-            tone="quiet"
-            label={`Bring back ${row.name}`}
-            onPress={() => put(kind, { ...row, removed: false })}
+            label="Add settings"
+            onPress={() => setOpened({ what: 'layerSet', row: newLike(layerSetIn(workshop, undefined)) })}
           />
-        ))}
+        </RowsGroup>
+        <RowsGroup heading="Fits: clearance on the diameter at 6 mm">
+          {shown(workshop, 'fitTable').map((row) => (
+            <ChoiceRow
+              key={row.id}
+              title={`${PROCESS_WORDS[row.process]}, ${row.family === 'any' ? 'any material' : FAMILY_WORDS[row.family]}`}
+              note={clearancesOf(row)}
+              onPress={() => setOpened({ what: 'fitTable', row })}
+            />
+          ))}
+        </RowsGroup>
+        <PutAway workshop={workshop} onSave={put} />
       </ScrollView>
-      {instrument ? (
-        <InstrumentForm instrument={instrument} onSave={put} onClose={() => setInstrument(null)} />
-      ) : null}
-      {machine ? (
-        <MachineForm
-          machine={machine}
-          onSave={put}
-          onHabits={() => {
-            setHabits(machine.id);
-            setMachine(null);
-          }}
-          onClose={() => setMachine(null)}
-        />
-      ) : null}
-      {habitsOf ? (
-        <HabitsSheet machine={habitsOf} workshop={workshop} onSave={put} onClose={() => setHabits(null)} />
-      ) : null}
-      {table ? <FitTableSheet table={table} onSave={put} onClose={() => setTable(null)} /> : null}
+      {opened ? <OpenSheet opened={opened} workshop={workshop} onSave={put} onOpen={setOpened} /> : null}
     </View>
   );
 }
 
-/** Clearances are told in hundredths, in thousandths where they are that fine. */
-function signedFine(mm: number): string {
-  const digits = Math.abs(mm * 100 - Math.round(mm * 100)) > 1e-9 ? 3 : 2;
-  return `${mm < 0 ? '−' : '+'}${Math.abs(mm).toFixed(digits)}`;
-}
+/** Rows of a kind that were not put away. */
+const shown = <K extends WorkshopRowKind>(workshop: Workshop, kind: K): readonly WorkshopRowOf<K>[] =>
+  workshopRows(workshop, kind).filter(({ removed }) => !removed);
 
-/** "inside +0.05, outside −0.03" and what shrinks. */
-function correctionsOf({ corrections, shrinkage }: Machine, show: ReturnType<typeof useShow>): string {
-  const parts = corrections
-    .filter(({ offsetMm, scale }) => offsetMm !== 0 || scale !== 0)
-    .map(
-      ({ feature, offsetMm, scale }) =>
-        `${feature} ${show.signed(offsetMm)}${scale === 0 ? '' : ` and ${(scale * 100).toFixed(2)} %`}`,
-    );
-  if (shrinkage) parts.push(`shrinks ${(shrinkage.x * 100).toFixed(1)} %`);
-  return parts.length === 0 ? 'no corrections' : parts.join(', ');
+/** A row to begin a new one with. */
+const newLike = <T extends { name: string }>(row: T): T => ({
+  ...row,
+  id: newId(),
+  version: 0,
+  name: '',
+  removed: false,
+});
+
+function RowsGroup({ heading, children }: { heading: string; children: React.ReactNode }) {
+  return (
+    <View className="gap-1.5">
+      <GroupHeading>{heading}</GroupHeading>
+      {children}
+    </View>
+  );
 }

@@ -1,12 +1,16 @@
-import { fireEvent, render, screen, within } from '@testing-library/react';
+import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 
-import type { FitTable, Instrument, Machine } from '@core/model';
+import type { Filament, FitTable, Instrument, LayerPrinter, LayerSet, Machine, Workshop } from '@core/model';
 import { DEFAULT_WORKSHOP } from '@core/workshop';
 
+import { FilamentForm } from './FilamentForm';
 import { FitTableSheet } from './FitTableSheet';
 import { InstrumentForm } from './InstrumentForm';
+import { LayerPrinterForm } from './LayerPrinterForm';
+import { LayerSetForm } from './LayerSetForm';
 import { MachineForm } from './MachineForm';
 import { readNumber, shownNumber } from './numberFields';
+import { PutAway } from './PutAway';
 
 const save = jest.fn();
 const close = jest.fn();
@@ -94,7 +98,9 @@ describe('an instrument', () => {
 describe('a machine', () => {
   const printer = DEFAULT_WORKSHOP.machines[0]!;
   const show = (machine: Machine = printer) =>
-    render(<MachineForm machine={machine} onSave={save} onHabits={() => {}} onClose={close} />);
+    render(
+      <MachineForm machine={machine} onSave={save} onLayers={close} onHabits={() => {}} onClose={close} />,
+    );
   const group = (name: string | RegExp) => within(screen.getByRole('group', { name }));
 
   test('a correction for one material starts from the general one and stands beside it', () => {
@@ -152,5 +158,112 @@ describe('the clearances of the classes', () => {
     press('Keep');
     expect(screen.getByRole('alert').textContent).toContain('Slides must be tighter than turns');
     expect(save).not.toHaveBeenCalled();
+  });
+});
+
+describe('how layers are laid', () => {
+  const machine = DEFAULT_WORKSHOP.machines[0]!;
+  const printer = DEFAULT_WORKSHOP.layerPrinters[0]!;
+  const showPrinter = (row: LayerPrinter) =>
+    render(<LayerPrinterForm machine={machine} printer={row} onSave={save} onClose={close} />);
+  const keep = async () => {
+    press('Keep');
+    await waitFor(() =>
+      expect(save.mock.calls.length + screen.queryAllByRole('alert').length).toBeGreaterThan(0),
+    );
+  };
+
+  test('a printer is kept to the last digit where nothing was typed', async () => {
+    showPrinter(printer);
+    await keep();
+    expect(saved<LayerPrinter>()).toEqual(printer);
+    expect(close).toHaveBeenCalled();
+  });
+
+  test('numbers are typed as people have them and kept as the core has them', async () => {
+    showPrinter(printer);
+    type('Nozzle', '0.6');
+    type('To the right', '30 cm');
+    type('Walls lean out by', '50');
+    type('Warming up', '5');
+    type('Before a job', ' G28 \n\nG29\n');
+    await keep();
+    expect(saved<LayerPrinter>()).toEqual({
+      ...printer,
+      nozzleMm: 0.6,
+      envelopeMm: [300, 220, 250],
+      overhang: expect.closeTo((50 * Math.PI) / 180, 12),
+      warmUpSeconds: 300,
+      startGcode: ['G28', 'G29'],
+    });
+  });
+
+  test.each([
+    ['Outer wall', '4000', 'The outer wall must be between 1 and 2000. Change the number.'],
+    ['Walls lean out by', '120', /must be between 5\.7\d* and 85\.9\d*/],
+    ['Hottest nozzle', '250 C', 'The hottest nozzle takes a number alone, in °C. Leave the letters out.'],
+    ['Lowest layer', '0.5', 'The lowest layer is higher than the highest. Change one of them.'],
+    ['Before a job', `G1 ${'X'.repeat(200)}`, /must have at most 200 characters/],
+  ])('%s of %s is not taken, and why is said', async (label, text, sentence) => {
+    showPrinter(printer);
+    type(label, text);
+    await keep();
+    expect(save).not.toHaveBeenCalled();
+    expect(close).not.toHaveBeenCalled();
+    expect(screen.getByRole('alert').textContent).toMatch(sentence);
+    expect(screen.getByLabelText<HTMLInputElement>(label).value).toBe(text);
+  });
+
+  test('one of which nobody said anything begins with usual figures, and says so', () => {
+    showPrinter({ ...printer, version: 0 });
+    expect(screen.getByText(/Nobody said yet/)).toBeTruthy();
+  });
+
+  test('shares are typed in hundredths; counts are whole', async () => {
+    const set = DEFAULT_WORKSHOP.layerSets[1]!;
+    render(<LayerSetForm set={set} onSave={save} onClose={close} />);
+    expect(screen.getByLabelText<HTMLInputElement>('Filled by').value).toBe('20');
+    type('Filled by', '35');
+    type('Walls', '2.5', 1);
+    fireEvent.click(screen.getByRole('radio', { name: 'Grid' }));
+    await keep();
+    expect(screen.getByRole('alert').textContent).toMatch('The walls must be a whole number');
+    type('Walls', '4', 1);
+    press('Keep');
+    await waitFor(() => expect(save).toHaveBeenCalled());
+    expect(saved<LayerSet>()).toEqual({ ...set, fillShare: 0.35, walls: 4, fill: 'grid' });
+  });
+
+  test('what a plastic costs is kept, and it can be put away', async () => {
+    const filament = DEFAULT_WORKSHOP.filaments[0]!;
+    render(<FilamentForm filament={filament} onSave={save} onClose={close} />);
+    type('Price of a kg', '27,50');
+    await keep();
+    expect(saved<Filament>()).toEqual({ ...filament, pricePerKg: 27.5 });
+    save.mockReset();
+    press('Put it away');
+    expect(saved<Filament>().removed).toBe(true);
+  });
+
+  test('what was put away is brought back under its own name, each kind', () => {
+    const away = { removed: true } as const;
+    const workshop: Workshop = {
+      ...DEFAULT_WORKSHOP,
+      machines: [{ ...machine, ...away }],
+      layerPrinters: [{ ...printer, ...away }],
+      filaments: [{ ...DEFAULT_WORKSHOP.filaments[1]!, ...away }],
+      layerSets: [{ ...DEFAULT_WORKSHOP.layerSets[0]!, ...away }],
+    };
+    render(<PutAway workshop={workshop} onSave={save} />);
+    const names = ['Bench printer', 'how Bench printer lays layers', 'how PLA is laid', 'Draft'];
+    for (const name of names) press(`Bring back ${name}`);
+    expect(save.mock.calls.map(([kind, row]: [string, { removed: boolean }]) => [kind, row.removed])).toEqual(
+      [
+        ['machine', false],
+        ['layerPrinter', false],
+        ['filament', false],
+        ['layerSet', false],
+      ],
+    );
   });
 });

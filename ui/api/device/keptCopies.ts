@@ -55,12 +55,14 @@ export async function forgetOldCopies(store: DeviceStore, now: number): Promise<
   for (const { key } of old) await store.remove(key);
 }
 
-/** Puts the copy of this device in the query's place, unless there is something newer. */
+/** Puts the copy of this device in the query's place, unless there is something newer; the server is asked besides. */
 export async function restoreCopy(client: QueryClient, key: QueryKey, store: DeviceStore): Promise<void> {
   if (client.getQueryData(key) !== undefined) return;
   const copy = (await store.get(hashKey(key))) as KeptCopy | undefined;
   if (!copy || client.getQueryData(key) !== undefined) return;
   client.setQueryData(key, inPresentForm(key, copy.data), { updatedAt: copy.updatedAt });
+  // However new it is, the server may know more: the last change before the page was left is not in it yet.
+  await client.invalidateQueries({ queryKey: key, exact: true, refetchType: 'none' });
 }
 
 /** A copy that an earlier version of this page kept lacks the lists that came later. */

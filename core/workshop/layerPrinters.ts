@@ -1,54 +1,13 @@
-/**
- * What a layer printer can do. Lengths in mm, speeds in mm/s, accelerations in mm/s², temperatures in °C.
- */
-export interface LayerMachine {
-  /** Of the workshop's machine. */
-  id: string;
-  /** Envelope along x, y and z; x and y are counted from the corner in front on the left. */
-  envelopeMm: readonly [number, number, number];
-  nozzleMm: number;
-  filamentMm: number;
-  /** Lowest and highest layer that its nozzle lays well. */
-  layerMm: readonly [number, number];
-  speeds: {
-    outerWall: number;
-    innerWall: number;
-    skin: number;
-    fill: number;
-    bridge: number;
-    support: number;
-    travel: number;
-    firstLayer: number;
-    rise: number;
-  };
-  acceleration: number;
-  /** The largest sudden change of velocity: at a corner it goes on with as much speed as keeps the change below this. */
-  junctionSpeed: number;
-  retractMm: number;
-  retractSpeed: number;
-  /** From cold to ready, with the way to the first line, s. */
-  warmUpSeconds: number;
-  /** Heating, motors and fans while it works, W. */
-  watts: number;
-  /** Wear and its price over its life, in the workshop's money, an hour. */
-  pricePerHour: number;
-  hottestNozzleC: number;
-  hottestBedC: number;
-  firstLayerSpreadMm: number;
-  /** How far from upright a wall may lean out, radians. */
-  overhang: number;
-  bridgeMm: number;
-  startGcode: readonly string[];
-  endGcode: readonly string[];
-  source: string;
-}
+import type { LayerPrinter, Workshop } from '@core/model';
 
 const degree = Math.PI / 180;
 
 const usual = {
+  version: 1,
+  removed: false,
   filamentMm: 1.75,
   nozzleMm: 0.4,
-  layerMm: [0.08, 0.32],
+  layerMm: [0.08, 0.32] as [number, number],
   retractMm: 0.8,
   retractSpeed: 35,
   hottestNozzleC: 280,
@@ -58,10 +17,10 @@ const usual = {
   bridgeMm: 12,
   startGcode: ['G28'],
   endGcode: ['M104 S0', 'M140 S0', 'M107', 'M84'],
-} as const;
+};
 
 /** Generic printers of different speed; each figure is a middle of what such machines are sold with. */
-export const LAYER_MACHINES: readonly LayerMachine[] = [
+export const LAYER_PRINTERS: readonly LayerPrinter[] = [
   {
     ...usual,
     id: 'bench-printer',
@@ -134,7 +93,8 @@ export const LAYER_MACHINES: readonly LayerMachine[] = [
   },
 ];
 
-/** What the workshop's machine can do as a layer printer; null if it is none that is known. */
-export function layerMachineOf(machineId: string): LayerMachine | null {
-  return LAYER_MACHINES.find(({ id }) => id === machineId) ?? null;
+/** What a machine of the workshop can do as a layer printer; null if nobody said. */
+export function layerPrinterIn(workshop: Workshop, machineId: string): LayerPrinter | null {
+  const printers = workshop.layerPrinters ?? LAYER_PRINTERS;
+  return printers.find(({ id, removed }) => id === machineId && !removed) ?? null;
 }

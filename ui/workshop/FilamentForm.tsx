@@ -1,0 +1,48 @@
+import { Filament } from '@core/model';
+import { materialOf } from '@core/standards';
+
+import type { useChangeWorkshop } from '../api/useWorkshop';
+import { RowForm } from './RowForm';
+import type { RowGroup } from './rowFields';
+
+const GROUPS: readonly RowGroup[] = [
+  {
+    fields: [
+      { kind: 'number', path: 'nozzleC', label: 'Nozzle', unit: '°C' },
+      { kind: 'number', path: 'bedC', label: 'Bed', unit: '°C' },
+      { kind: 'number', path: 'pricePerKg', label: 'Price of a kg' },
+      { kind: 'number', path: 'mostFlow', label: 'Melts at most', unit: 'mm³/s' },
+      { kind: 'number', path: 'leastLayerSeconds', label: 'A layer takes at least', unit: 's' },
+      { kind: 'number', path: 'fan', label: 'Fan', unit: '%', times: 0.01 },
+      { kind: 'text', path: 'source', label: 'Where these figures are from' },
+    ],
+  },
+];
+
+/** How a plastic is laid in layers, and what it costs. */
+export function FilamentForm({
+  filament,
+  onSave,
+  onClose,
+}: {
+  filament: Filament;
+  onSave: ReturnType<typeof useChangeWorkshop>;
+  onClose(): void;
+}) {
+  const { name } = materialOf(filament.id);
+  return (
+    <RowForm<Filament>
+      title={`${name}: how it is laid`}
+      row={filament}
+      schema={Filament}
+      groups={GROUPS}
+      onKeep={(row) => onSave('filament', row, `How ${name} is laid is kept. Layers and costs follow.`)}
+      {...(filament.version > 0
+        ? {
+            onPutAway: () => onSave('filament', { ...filament, removed: true }, `${name} is put away.`),
+          }
+        : {})}
+      onClose={onClose}
+    />
+  );
+}

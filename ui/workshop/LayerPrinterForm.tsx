@@ -1,0 +1,115 @@
+import { LayerPrinter, type Machine } from '@core/model';
+import { RAD_PER_DEGREE } from '@core/quantity';
+
+import type { useChangeWorkshop } from '../api/useWorkshop';
+import { RowForm } from './RowForm';
+import type { RowField, RowGroup } from './rowFields';
+
+const number = (path: string, label: string, unit?: string, times?: number): RowField => ({
+  kind: 'number',
+  path,
+  label,
+  ...(unit ? { unit } : {}),
+  ...(times ? { times } : {}),
+});
+const speed = (path: string, label: string) => number(`speeds.${path}`, label, 'mm/s');
+
+const GROUPS: readonly RowGroup[] = [
+  {
+    heading: 'Room, from its front left corner',
+    fields: [
+      number('envelopeMm.0', 'To the right', 'mm'),
+      number('envelopeMm.1', 'To the back', 'mm'),
+      number('envelopeMm.2', 'Up', 'mm'),
+    ],
+  },
+  {
+    heading: 'Nozzle and filament',
+    fields: [
+      number('nozzleMm', 'Nozzle', 'mm'),
+      number('filamentMm', 'Filament', 'mm'),
+      number('layerMm.0', 'Lowest layer', 'mm'),
+      number('layerMm.1', 'Highest layer', 'mm'),
+      number('hottestNozzleC', 'Hottest nozzle', '°C'),
+      number('hottestBedC', 'Hottest bed', '°C'),
+      number('retractMm', 'Drawn back before a way', 'mm'),
+      number('retractSpeed', 'Drawn back at', 'mm/s'),
+    ],
+  },
+  {
+    heading: 'What it manages',
+    fields: [
+      number('overhang', 'Walls lean out by', '° from upright', RAD_PER_DEGREE),
+      number('bridgeMm', 'Bridges up to', 'mm'),
+      number('firstLayerSpreadMm', 'First layer spreads by', 'mm'),
+    ],
+  },
+  {
+    heading: 'Speeds',
+    fields: [
+      speed('outerWall', 'Outer wall'),
+      speed('innerWall', 'Inner walls'),
+      speed('skin', 'Tops and bottoms'),
+      speed('fill', 'Filling'),
+      speed('bridge', 'Bridges'),
+      speed('support', 'Supports'),
+      speed('firstLayer', 'First layer'),
+      speed('travel', 'Ways'),
+      speed('rise', 'Rising'),
+      number('acceleration', 'Acceleration', 'mm/s²'),
+      number('junctionSpeed', 'Corners change speed by', 'mm/s'),
+    ],
+  },
+  {
+    heading: 'What it costs',
+    fields: [
+      number('warmUpSeconds', 'Warming up', 'min', 60),
+      number('watts', 'Takes', 'W'),
+      number('pricePerHour', 'Wear, an hour'),
+    ],
+  },
+  {
+    heading: 'Its own commands (G-code)',
+    fields: [
+      { kind: 'lines', path: 'startGcode', label: 'Before a job' },
+      { kind: 'lines', path: 'endGcode', label: 'After a job' },
+      { kind: 'text', path: 'source', label: 'Where these figures are from' },
+    ],
+  },
+];
+
+/** What a machine can do as a layer printer. */
+export function LayerPrinterForm({
+  machine,
+  printer,
+  onSave,
+  onClose,
+}: {
+  machine: Machine;
+  /** Of version 0 where nobody said yet what it can do: then usual figures stand there. */
+  printer: LayerPrinter;
+  onSave: ReturnType<typeof useChangeWorkshop>;
+  onClose(): void;
+}) {
+  return (
+    <RowForm<LayerPrinter>
+      title={`${machine.name}: how it lays layers`}
+      {...(printer.version === 0
+        ? {
+            intro:
+              'Nobody said yet. These are the figures of a usual bench printer: change those that differ.',
+          }
+        : {})}
+      row={printer}
+      schema={LayerPrinter}
+      groups={GROUPS}
+      wrongIn={({ layerMm: [low, high] }) =>
+        low > high ? 'The lowest layer is higher than the highest. Change one of them.' : null
+      }
+      onKeep={(row) =>
+        onSave('layerPrinter', row, `What ${machine.name} can do is kept. Times and layers follow.`)
+      }
+      onClose={onClose}
+    />
+  );
+}

@@ -1,0 +1,76 @@
+import { useState } from 'react';
+import { Text, View } from 'react-native';
+
+import { FILLS, type Fill } from '@core/fields';
+import { LayerSet } from '@core/model';
+
+import type { useChangeWorkshop } from '../api/useWorkshop';
+import { Switch } from '../shared/Switch';
+import { RowForm } from './RowForm';
+import type { RowGroup } from './rowFields';
+
+const FILL_WORDS: Record<Fill, string> = { lines: 'Lines', grid: 'Grid', gyroid: 'Waves' };
+
+const GROUPS: readonly RowGroup[] = [
+  {
+    fields: [
+      { kind: 'text', path: 'name', label: 'Name' },
+      { kind: 'number', path: 'layerMm', label: 'Layers of', unit: 'mm' },
+      { kind: 'number', path: 'firstLayerMm', label: 'First layer', unit: 'mm' },
+      { kind: 'number', path: 'walls', label: 'Walls' },
+      { kind: 'number', path: 'fillShare', label: 'Filled by', unit: '%', times: 0.01 },
+      { kind: 'number', path: 'topLayers', label: 'Solid layers on top' },
+      { kind: 'number', path: 'bottomLayers', label: 'Solid layers below' },
+      { kind: 'number', path: 'footMm', label: 'Breadth of a rim or ear', unit: 'mm' },
+    ],
+  },
+];
+
+/** Settings for laying a part, kept under a name. */
+export function LayerSetForm({
+  set,
+  onSave,
+  onClose,
+}: {
+  set: LayerSet;
+  onSave: ReturnType<typeof useChangeWorkshop>;
+  onClose(): void;
+}) {
+  const [fill, setFill] = useState(set.fill);
+  const [singleWall, setSingleWall] = useState(set.singleWall);
+  return (
+    <RowForm<LayerSet>
+      title={set.version === 0 ? 'Add settings' : set.name}
+      row={set}
+      schema={LayerSet}
+      groups={GROUPS}
+      choices={
+        <View className="gap-3">
+          <Switch<Fill>
+            label="Filling"
+            options={FILLS.map((id) => ({ id, word: FILL_WORDS[id] }))}
+            value={fill}
+            onChange={setFill}
+          />
+          <Switch
+            label="Walls"
+            options={[
+              { id: 'usual', word: 'Walls and filling' },
+              { id: 'single', word: 'One wall, open on top' },
+            ]}
+            value={singleWall ? 'single' : 'usual'}
+            onChange={(id) => setSingleWall(id === 'single')}
+          />
+          <Text className="font-label text-[13.5px] leading-5 text-muted">
+            How broad a line is follows from the printer’s nozzle.
+          </Text>
+        </View>
+      }
+      onKeep={(row) => onSave('layerSet', { ...row, fill, singleWall }, `${row.name} is kept.`)}
+      {...(set.version > 0
+        ? { onPutAway: () => onSave('layerSet', { ...set, removed: true }, `${set.name} is put away.`) }
+        : {})}
+      onClose={onClose}
+    />
+  );
+}

@@ -1,0 +1,34 @@
+import type { Filament, FitTable, LayerSet, Machine } from '@core/model';
+import { FIT_CLASSES } from '@core/workshop';
+
+import type { useShow } from '../preferences/useShow';
+
+/** "inside +0.05, outside −0.03" and what shrinks. */
+export function correctionsOf({ corrections, shrinkage }: Machine, show: ReturnType<typeof useShow>): string {
+  const parts = corrections
+    .filter(({ offsetMm, scale }) => offsetMm !== 0 || scale !== 0)
+    .map(
+      ({ feature, offsetMm, scale }) =>
+        `${feature} ${show.signed(offsetMm)}${scale === 0 ? '' : ` and ${(scale * 100).toFixed(2)} %`}`,
+    );
+  if (shrinkage) parts.push(`shrinks ${(shrinkage.x * 100).toFixed(1)} %`);
+  return parts.length === 0 ? 'no corrections' : parts.join(', ');
+}
+
+/** "loose +0.30 · turns +0.18" */
+export const clearancesOf = ({ clearances }: FitTable): string =>
+  FIT_CLASSES.map(({ id, word }) => `${word.toLowerCase()} ${signedFine(clearances[id])}`).join(' · ');
+
+/** Clearances are told in hundredths, in thousandths where they are that fine. */
+function signedFine(mm: number): string {
+  const digits = Math.abs(mm * 100 - Math.round(mm * 100)) > 1e-9 ? 3 : 2;
+  return `${mm < 0 ? '−' : '+'}${Math.abs(mm).toFixed(digits)}`;
+}
+
+/** "nozzle 240 °C, bed 80 °C, 22.00 a kg" */
+export const filamentNote = ({ nozzleC, bedC, pricePerKg }: Filament): string =>
+  `nozzle ${nozzleC} °C, bed ${bedC} °C, ${pricePerKg.toFixed(2)} a kg`;
+
+/** "layers of 0.2 mm, 3 walls, filled by 20 %" */
+export const layerSetNote = ({ layerMm, walls, fillShare, singleWall }: LayerSet): string =>
+  `layers of ${layerMm} mm, ${singleWall ? 'one wall, open on top' : `${walls} walls, filled by ${Math.round(100 * fillShare)} %`}`;
