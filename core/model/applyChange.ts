@@ -3,17 +3,16 @@ import { no, ok, type Fault, type Result } from '@core/fault';
 
 import type { Change, RowKind } from './change';
 import { nextLetter } from './letters';
-import type { Repair, RepairHead, Revision } from './repair';
-import { LIST_OF } from './rowLists';
+import type { RepairHead, Revision } from './repair';
+import { LIST_OF, type ListedRow, type Repair } from './repairRows';
 import { brokenByChange } from './rules';
 import type { Size } from './size';
-
-type Row = { id: string; version: number };
+import { staleFault, withRowIn, type VersionedRow } from './versionedRows';
 
 /** The row a change is about, as it stands now. */
-export function rowBefore(repair: Repair, row: RowKind, id: string): Row | undefined {
+export function rowBefore(repair: Repair, row: RowKind, id: string): VersionedRow | undefined {
   if (row === 'head') return repair.head.id === id ? repair.head : undefined;
-  return (repair[LIST_OF[row]] as Row[]).find((candidate) => candidate.id === id);
+  return (repair[LIST_OF[row]] as VersionedRow[]).find((candidate) => candidate.id === id);
 }
 
 /**
@@ -32,29 +31,13 @@ export function applyChange(repair: Repair, change: Change): Result<Repair, Faul
   if (change.row === 'revision' && before) {
     return no({ code: 'row.frozen', letter: (before as Revision).letter });
   }
-  const version = before?.version ?? 0;
-  if (version !== change.baseVersion) {
-    return no({
-      code: 'row.stale',
-      row: change.row,
-      id: change.value.id,
-      baseVersion: change.baseVersion,
-      version,
-      theirs: before ?? null,
-    });
-  }
-  const broken = brokenByChange(repair, change);
-  if (broken) return no(broken);
-  const value = { ...change.value, version: version + 1 };
+  const fault = staleFault(before, change) ?? brokenByChange(repair, change);
+  if (fault) return no(fault);
+  const value = { ...change.value, version: change.baseVersion + 1 };
 
   if (change.row === 'head') return ok({ ...repair, head: value as RepairHead });
   if (change.row === 'size' || change.row === 'revision') giveFreeLetter(repair, change.row, value);
-  const list = LIST_OF[change.row];
-  const rows = repair[list] as Row[];
-  return ok({
-    ...repair,
-    [list]: before ? rows.map((row) => (row === before ? value : row)) : [...rows, value],
-  });
+  return ok(withListed(repair, change.row, value));
 }
 
 /** Two people adding a size at once both ask for the same tag: the later one gets the next free letter. */
@@ -77,11 +60,13 @@ export function withRow(repair: Repair, change: Change): Repair {
   const before = rowBefore(repair, change.row, change.value.id);
   if (before && before.version >= change.value.version) return repair;
   if (change.row === 'head') return { ...repair, head: change.value };
-  const list = LIST_OF[change.row];
-  const rows = repair[list] as Row[];
-  const value = change.value as Row;
-  return { ...repair, [list]: before ? rows.map((row) => (row === before ? value : row)) : [...rows, value] };
+  return withListed(repair, change.row, change.value);
 }
+
+const withListed = (repair: Repair, row: ListedRow, value: VersionedRow): Repair => ({
+  ...repair,
+  [LIST_OF[row]]: withRowIn(repair[LIST_OF[row]], value),
+});
 
 /** What would undo a change, given the repair from before it: the old row put back, or the new one removed. */
 export function inverseOf(before: Repair, change: Change, changeId: Id): Change | null {

@@ -1,5 +1,6 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 
+import { staleFault, withRowIn } from './versionedRows';
 import {
   WORKSHOP_ROWS,
   workshopRows,
@@ -20,19 +21,9 @@ export function workshopRowBefore<K extends WorkshopRowKind>(
 
 /** The workshop after a change; the same rules as for a repair (see applyChange). */
 export function applyWorkshopChange(workshop: Workshop, change: WorkshopChange): Result<Workshop, Fault> {
-  const before = workshopRowBefore(workshop, change.row, change.value.id);
-  const version = before?.version ?? 0;
-  if (version !== change.baseVersion) {
-    return no({
-      code: 'row.stale',
-      row: change.row,
-      id: change.value.id,
-      baseVersion: change.baseVersion,
-      version,
-      theirs: before ?? null,
-    });
-  }
-  return ok(withWorkshopRow(workshop, change.row, { ...change.value, version: version + 1 }));
+  const fault = staleFault(workshopRowBefore(workshop, change.row, change.value.id), change);
+  if (fault) return no(fault);
+  return ok(withWorkshopRow(workshop, change.row, { ...change.value, version: change.baseVersion + 1 }));
 }
 
 /** The workshop with a row as it is given, whatever stood there before. */
@@ -41,12 +32,5 @@ export function withWorkshopRow<K extends WorkshopRowKind>(
   row: K,
   value: WorkshopRowOf<K>,
 ): Workshop {
-  const rows = workshopRows(workshop, row);
-  const known = rows.some(({ id }) => id === value.id);
-  return {
-    ...workshop,
-    [WORKSHOP_ROWS[row].list]: known
-      ? rows.map((other) => (other.id === value.id ? value : other))
-      : [...rows, value],
-  };
+  return { ...workshop, [WORKSHOP_ROWS[row].list]: withRowIn(workshopRows(workshop, row), value) };
 }

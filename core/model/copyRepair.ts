@@ -1,4 +1,4 @@
-import type { Repair } from './repair';
+import type { Repair } from './repairRows';
 
 /**
  * The same repair under new ids, so that a file can be opened again beside the repair it came from.

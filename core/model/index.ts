@@ -75,7 +75,6 @@ export {
   WORKSHOP_ROWS,
   WorkshopChange,
   workshopRows,
-  type WorkshopListName,
   type WorkshopRowKind,
   type WorkshopRowOf,
 } from './workshopRows';
@@ -84,17 +83,16 @@ export {
   CHANGE_LIMIT_BYTES,
   JSON_DEPTH_LIMIT,
   JSON_VALUES_LIMIT,
-  LIST_LIMITS,
   PHOTOS_LIMIT_BYTES,
   REPAIR_FILE_LIMIT_BYTES,
   REPAIR_LIMIT_BYTES,
   roomForPictures,
 } from './limits';
-export { LIST_OF, type ListedRow, type ListName } from './rowLists';
+export { LIST_LIMITS, LIST_OF, Repair, type ListedRow, type ListName } from './repairRows';
 export { type BrokenRule } from './rules';
 export { picturesOf } from './pictures';
 export { presentRow } from './oldFiles';
-export { FrozenFigures, Repair, RepairHead, RepairState, Revision } from './repair';
+export { FrozenFigures, RepairHead, RepairState, Revision } from './repair';
 export { Change, type RowKind, type RowOf } from './change';
 export { applyChange, inverseOf, rowBefore, withRow } from './applyChange';
 export {

@@ -1,22 +1,9 @@
 const MB = 1024 * 1024;
 
 /**
- * How much there can be of everything, in one place, so that whatever is taken in by a change can be saved as a file,
+ * How much there can be of everything (how many rows of each kind stands in their registries), so that whatever is taken in by a change can be saved as a file,
  * and whatever is saved can be opened again.
  */
-
-/** Rows of each list of a repair, deleted ones too. */
-export const LIST_LIMITS = {
-  sizes: 20_000,
-  readings: 50_000,
-  layouts: 200,
-  fits: 2000,
-  chains: 200,
-  photos: 200,
-  bodies: 100,
-  revisions: 200,
-  trials: 500,
-} as const;
 
 /** Pictures of one repair together, revisions' too, bytes of JPEG. In a file they take a third more (base 64). */
 export const PHOTOS_LIMIT_BYTES = 40 * MB;

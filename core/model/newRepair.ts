@@ -1,5 +1,5 @@
 import type { NewRepair } from './api';
-import type { Repair } from './repair';
+import { LIST_OF, type Repair } from './repairRows';
 import { DEFAULT_MACHINE_ID, DEFAULT_MATERIAL_ID } from './workshop';
 
 /** An empty repair as it starts: no sizes, no bodies. `now` is an ISO 8601 instant. */
@@ -16,14 +16,9 @@ export function emptyRepair(given: NewRepair, now: string): Repair {
       createdAt: now,
       removed: false,
     },
-    sizes: [],
-    readings: [],
-    layouts: [],
-    fits: [],
-    chains: [],
-    photos: [],
-    bodies: [],
-    revisions: [],
-    trials: [],
+    ...(Object.fromEntries(Object.values(LIST_OF).map((list) => [list, []])) as unknown as Omit<
+      Repair,
+      'head'
+    >),
   };
 }

@@ -1,4 +1,4 @@
-import type { Repair } from './repair';
+import type { Repair } from './repairRows';
 
 /** Names of all pictures of a repair: of deleted photos too, which can be brought back, and of its revisions. */
 export function picturesOf(repair: Repair): string[] {

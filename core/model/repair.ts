@@ -1,14 +1,9 @@
 import { z } from 'zod';
 
-import { Chain } from './chain';
-import { Fit } from './fit';
 import { Brief, Id, line, name, paragraph } from '@core/fields';
-import { Layout } from './layout';
-import { LIST_LIMITS } from './limits';
-import { Photo } from './photo';
-import { Body } from './recipe';
-import { Reading, Size } from './size';
-import { Trial } from './trial';
+
+import { listSchemas } from './rowKinds';
+import { STATE_ROWS } from './stateRows';
 import { Workshop } from './workshopRows';
 
 const version = z.int().nonnegative();
@@ -49,13 +44,7 @@ export type FrozenFigures = z.infer<typeof FrozenFigures>;
 /** Everything of a repair that a revision freezes. */
 export const RepairState = z.strictObject({
   head: RepairHead,
-  sizes: z.array(Size).max(LIST_LIMITS.sizes),
-  readings: z.array(Reading).max(LIST_LIMITS.readings),
-  layouts: z.array(Layout).max(LIST_LIMITS.layouts),
-  fits: z.array(Fit).max(LIST_LIMITS.fits),
-  chains: z.array(Chain).max(LIST_LIMITS.chains),
-  photos: z.array(Photo).max(LIST_LIMITS.photos),
-  bodies: z.array(Body).max(LIST_LIMITS.bodies),
+  ...listSchemas(STATE_ROWS),
 });
 export type RepairState = z.infer<typeof RepairState>;
 
@@ -73,11 +62,3 @@ export const Revision = z.strictObject({
   removed,
 });
 export type Revision = z.infer<typeof Revision>;
-
-/** One thing to mend, whole. */
-export const Repair = RepairState.extend({
-  revisions: z.array(Revision).max(LIST_LIMITS.revisions),
-  /** Not frozen with a revision: a trial belongs to what was made of it. Absent in what was written before there were any. */
-  trials: z.array(Trial).max(LIST_LIMITS.trials).default([]),
-});
-export type Repair = z.infer<typeof Repair>;

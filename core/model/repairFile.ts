@@ -3,10 +3,9 @@ import { z } from 'zod';
 import { no, ok, type Fault, type Result } from '@core/fault';
 
 import { PhotoFile } from './photo';
-import { LIST_LIMITS, REPAIR_FILE_LIMIT_BYTES } from './limits';
+import { REPAIR_FILE_LIMIT_BYTES } from './limits';
 import { inPresentForm } from './oldFiles';
-import { Repair } from './repair';
-import { ROW_OF_LIST } from './rowLists';
+import { LIST_LIMITS, Repair, ROW_OF_LIST } from './repairRows';
 import { usualOfVersion1 } from './usualOfVersion1';
 import { brokenInState, type BrokenRule } from './rules';
 import { Workshop } from './workshopRows';

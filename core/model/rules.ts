@@ -1,10 +1,9 @@
 import type { Fault } from '@core/fault';
 
 import type { Change, RowKind } from './change';
-import { LIST_LIMITS } from './limits';
 import { referencesOf, type Reference } from './references';
-import type { Repair, RepairState } from './repair';
-import { LIST_OF, ROW_OF_LIST } from './rowLists';
+import type { RepairState } from './repair';
+import { LIST_LIMITS, LIST_OF, type Repair, ROW_OF_LIST } from './repairRows';
 
 /**
  * The rules that a schema cannot hold, for changes and files alike: what is taken in by a change can be saved and

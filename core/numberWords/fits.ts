@@ -1,5 +1,6 @@
 import { featureOf, type Doubt, type FitChance } from '@core/fit';
 import type { Fit } from '@core/model';
+import { capital } from '@core/sentence';
 
 const percent = (probability: number) => {
   const rounded = Math.round(probability * 100);
@@ -64,5 +65,5 @@ export const tooFarApartSentence = (apart: string, room: string): string =>
 /** "Bore, working size", after the feature. */
 export function workingSizeName(fit: Fit): string {
   const { noun } = featureOf(fit.feature);
-  return `${noun.charAt(0).toUpperCase()}${noun.slice(1)}, working size`;
+  return `${capital(noun)}, working size`;
 }

@@ -1,3 +1,4 @@
+export { capital } from './capital';
 /** The pieces that the sentences of steps are made of. */
 export {
   type Option,

@@ -1,36 +1,15 @@
 import type { Fault, FaultCode, NamedLength } from '@core/fault';
 import { showNumber } from '@core/quantity';
-import { degrees } from '@core/sentence';
+import { capital, degrees } from '@core/sentence';
 
 import { boundText, plainText, plainWord } from './plainNumbers';
+import { rowWord } from './rows';
 import { SERVER_SENTENCES } from './serverFaults';
 
 const mm = (value: number) => `${showNumber(value)} mm`;
 /** `bore B (6.25 mm)`, or `bore (6.25 mm)` when it has no tag. */
 const named = ({ what, tag, mm: length }: NamedLength) => `${what}${tag ? ` ${tag}` : ''} (${mm(length)})`;
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 const quoted = (text: string) => `“${text.length > 40 ? `${text.slice(0, 40)}…` : text}”`;
-
-/** Words for the rows of a repair. */
-const ROW_WORDS: Record<string, string> = {
-  head: 'repair',
-  layout: 'layout',
-  chain: 'chain',
-  photo: 'photo',
-  instrument: 'instrument',
-  machine: 'machine',
-  layerPrinter: 'layer printer',
-  filament: 'plastic',
-  layerSet: 'set of settings',
-  fitTable: 'table of fits',
-  size: 'size',
-  reading: 'reading',
-  fit: 'fit',
-  body: 'recipe',
-  revision: 'revision',
-  trial: 'trial',
-};
-const rowWord = (row: string) => ROW_WORDS[row] ?? row;
 
 const QUANTITY_WORDS: Record<string, string> = {
   length: 'a length',

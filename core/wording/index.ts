@@ -2,6 +2,7 @@ export { growthWords } from './growth';
 export { FAULT_CODES, isKnownFault, sentenceOf } from './faults';
 export { cautionSentence, findingSentence } from './findings';
 export { plainText } from './plainNumbers';
+export { ROW_WORDS } from './rows';
 export { programFaultOf, programFaultReport, programFaultSentence, type ProgramFault } from './programFault';
 export {
   actingSentence,

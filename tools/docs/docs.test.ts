@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 import { OutlineShape } from '@core/fields';
-import { LIST_OF, REPAIR_FILE_VERSION, STEP_KINDS } from '@core/model';
+import { LIST_OF, REPAIR_FILE_VERSION, STEP_KINDS, WORKSHOP_ROWS } from '@core/model';
 import { STEP_DATA } from '@core/steps/data';
 
 /** The documents against what they describe: what is added, renamed or taken away has to be told there. */
@@ -32,12 +32,13 @@ describe('docs/repair-file.md', () => {
     if ('x' in shape && 'on' in shape) expect(row).toContain('place');
   });
 
-  test('tells of every outline, and of every list of a repair', () => {
+  test('tells of every outline, and of every list of a repair and of a workshop', () => {
     for (const option of OutlineShape.options) {
       const shape = option.shape.shape.value;
       expect([shape, fileDocument.includes(`shape:"${shape}"`)]).toEqual([shape, true]);
     }
     for (const list of Object.values(LIST_OF)) expect(fileDocument).toContain(`"${list}": []`);
+    for (const { list } of Object.values(WORKSHOP_ROWS)) expect(fileDocument).toContain(`"${list}": []`);
   });
 
   test('every version that was written stands frozen beside the tests', () => {

@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Text, View } from 'react-native';
 
 import { rowBefore, workshopRowBefore, type Repair, type Workshop } from '@core/model';
+import { ROW_WORDS } from '@core/wording';
 
 import { newId } from '../api/newId';
 import { useNotices } from '../api/notices';
@@ -47,7 +48,7 @@ function Choice({ unsettled }: { unsettled: Unsettled }) {
   return (
     <Sheet title="Changed in two places" onClose={() => setOpen(false)}>
       <Text className="font-sans text-[16px] leading-6 text-ink">
-        {`While you were changing ${ROW_NAMES[mine.row]}, it was changed somewhere else. Which one should stay?`}
+        {`While you were changing ${ROW_WORDS[mine.row].changed}, it was changed somewhere else. Which one should stay?`}
       </Text>
       <View className="flex-row gap-3">
         <Version title="From elsewhere" lines={differences.map((line) => [line.what, line.theirs])} />
@@ -84,7 +85,7 @@ function NotTaken({ unsettled }: { unsettled: Unsettled }) {
     <Sheet title="Not taken by the server" onClose={() => setOpen(false)}>
       <Text className="font-sans text-[16px] leading-6 text-ink">{sentence}</Text>
       <Version
-        title={`What you did to ${ROW_NAMES[change.row]}`}
+        title={`What you did to ${ROW_WORDS[change.row].changed}`}
         lines={lines
           .filter(({ mine }) => mine !== 'nothing' && mine !== 'no')
           .map((line) => [line.what, line.mine])}
@@ -107,25 +108,6 @@ function versionNow(known: (key: readonly unknown[]) => unknown, { repairId, cha
   if (!repair) return change.baseVersion;
   return rowBefore(repair, change.row, change.value.id)?.version ?? 0;
 }
-
-export const ROW_NAMES: Record<QueuedChange['change']['row'], string> = {
-  head: 'the brief',
-  size: 'this size',
-  reading: 'this reading',
-  layout: 'this layout',
-  fit: 'this fit',
-  chain: 'this chain',
-  photo: 'this photo',
-  instrument: 'this instrument',
-  machine: 'this machine',
-  layerPrinter: 'what this printer can do',
-  filament: 'how this plastic is laid',
-  layerSet: 'these settings',
-  fitTable: 'these fits',
-  body: 'this recipe',
-  revision: 'this revision',
-  trial: 'this trial',
-};
 
 function Version({ title, lines }: { title: string; lines: [string, string][] }) {
   return (

@@ -1,6 +1,8 @@
 import { Text, View } from 'react-native';
 
 import { LIST_OF, type ListedRow, type RowOf } from '@core/model';
+import { capital } from '@core/sentence';
+import { ROW_WORDS } from '@core/wording';
 
 import { useChangeRepair } from '../api/useRepair';
 import { Button } from '../shared/Button';
@@ -9,16 +11,6 @@ import { useRepairContext } from './useRepairContext';
 
 /** Kinds of row that have a name by which they can be told, once they are deleted. */
 type NamedRow = Exclude<ListedRow, 'reading' | 'revision'>;
-
-const KIND_WORDS: Record<NamedRow, string> = {
-  size: 'Size',
-  layout: 'Layout',
-  fit: 'Fit',
-  chain: 'Chain',
-  photo: 'Photo',
-  body: 'Body',
-  trial: 'Trial',
-};
 
 /** What was deleted of some kinds, to be brought back as it was; nothing where nothing was. */
 export function DeletedRows({ kinds }: { kinds: readonly NamedRow[] }) {
@@ -36,7 +28,7 @@ export function DeletedRows({ kinds }: { kinds: readonly NamedRow[] }) {
       {deleted.map(({ kind, row, name }) => (
         <View key={row.id} className="flex-row items-center justify-between gap-3">
           <Text className="flex-1 font-sans text-[16px] text-muted">
-            {kinds.length > 1 ? `${KIND_WORDS[kind]} ` : ''}
+            {kinds.length > 1 ? `${capital(ROW_WORDS[kind].one)} ` : ''}
             <Text className="line-through">{name}</Text>
           </Text>
           <Button

@@ -5,7 +5,7 @@ import { Text, View } from 'react-native';
 
 import { newSize, nextLetter, type Repair } from '@core/model';
 import type { Measured, Thing } from '@core/part';
-import { degrees } from '@core/sentence';
+import { capital, degrees } from '@core/sentence';
 
 import { newId } from '../api/newId';
 import { useChangeRepair } from '../api/useRepair';
@@ -174,8 +174,6 @@ function measuredWords({ things, distance, centres, angle, wallMm }: Measured, s
     : '';
   return `${between}${middles}${angle === null ? '' : `, at ${degrees(angle)}`}. ${capital(things.map((thing) => thingWords(thing, show)).join('; '))}.`;
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 function thingWords(thing: Thing, show: Show): string {
   const area = (mm2: number) => `${mm2.toFixed(1)} mm²`;

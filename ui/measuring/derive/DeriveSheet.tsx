@@ -14,6 +14,7 @@ import {
 import { newSize, nextLetter, type Derivation, type Size, type Source } from '@core/model';
 import { typedUnitOf, type Quantity } from '@core/quantity';
 import { sentenceOf } from '@core/wording';
+import { capital } from '@core/sentence';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
@@ -232,7 +233,7 @@ function ConstructionEditor({
       newSize({
         id,
         tag: nextLetter([...repair.sizes.map((other) => other.tag), size.tag]),
-        name: `${what.charAt(0).toUpperCase()}${what.slice(1)}`,
+        name: capital(what),
         of: size.of,
         jaw: /between|inside/.test(what) ? 'inside' : 'outside',
       }),

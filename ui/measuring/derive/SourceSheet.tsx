@@ -4,6 +4,7 @@ import { readTyped } from '@core/formula';
 import { isKnown } from '@core/measure';
 import type { Source } from '@core/model';
 import { typedUnitOf, type Quantity } from '@core/quantity';
+import { capital } from '@core/sentence';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
@@ -54,7 +55,7 @@ export function SourceSheet({
     else onChoose({ from: 'number', value: read.value });
   };
   return (
-    <Sheet title={`${what.charAt(0).toUpperCase()}${what.slice(1)}`} onClose={onClose}>
+    <Sheet title={capital(what)} onClose={onClose}>
       {onNewSize && quantity !== 'count' ? (
         <Button tone="primary" label="Measure it: a new size" onPress={onNewSize} />
       ) : null}

@@ -12,6 +12,7 @@ import {
   type Source,
 } from '@core/model';
 import { typedUnitOf } from '@core/quantity';
+import { capital } from '@core/sentence';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
@@ -173,5 +174,4 @@ export function DistanceSheet({
   );
 }
 
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 const pointKind = (layout: Layout, id: string) => layout.points.find((point) => point.id === id)?.kind;

@@ -5,6 +5,7 @@ import { Text, View } from 'react-native';
 import { numberValue, type Body, type Step, type Value } from '@core/model';
 import { dataAt } from '@core/recipe';
 import type { SentencePart } from '@core/sentence';
+import { capital } from '@core/sentence';
 
 import { trailTargetOf } from '../../inRepair/labelOf';
 import { useRepairContext } from '../../inRepair/useRepairContext';
@@ -109,5 +110,3 @@ export function RowsSheet({
     </Sheet>
   );
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
