@@ -15,6 +15,7 @@ const translated = [
   'comlink',
   'jstat',
   'clipper2-ts',
+  'robust-predicates',
 ].join('|');
 
 /** The kernel's loader has its own; it comes before what is done with the rest. */

@@ -1,3 +1,5 @@
+import { orient2d } from 'robust-predicates';
+
 import type { Curve, Loop, Point } from './curves';
 import { alongSmooth, smoothLine } from './smoothLine';
 
@@ -69,10 +71,9 @@ export function smoothed(points: readonly Point[], closed: boolean, even = false
   return alongSmooth(smoothLine(points, closed, even), perPiece).map(([x, y]): Point => [x!, y!]);
 }
 
-/** Whether two sides of a closed polygon that are no neighbours meet. */
+/** Whether two sides of a closed polygon that are no neighbours cross; to touch is not to cross. Exact (Shewchuk's predicates). */
 export function crosses(points: readonly Point[]): boolean {
-  const side = (a: Point, b: Point, c: Point) =>
-    (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
+  const side = (a: Point, b: Point, c: Point) => Math.sign(orient2d(...a, ...b, ...c));
   const count = points.length;
   for (let i = 0; i < count; i += 1) {
     for (let j = i + 2; j < count; j += 1) {

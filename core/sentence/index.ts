@@ -1,4 +1,5 @@
 export { capital } from './capital';
+export { listed } from './listed';
 /** The pieces that the sentences of steps are made of. */
 export {
   type Option,

@@ -3,6 +3,8 @@ import { canBeMirrored, canBeRepeated, repeatedBy, type Step, type StepOf } from
 import { stepsBefore } from './edges';
 import { choice, type Option, type SentencePart } from './parts';
 
+import { listed } from './listed';
+
 /** What is mirrored: all that is there, a step before it, or a run of steps up to it. */
 export function mirroredWhat(step: StepOf<'mirror'>, steps: readonly Step[]): SentencePart {
   const all: Option = { word: 'all that is there', patch: { of: undefined }, group: 'The whole part' };
@@ -58,7 +60,5 @@ function stepsInWords(ids: readonly string[], steps: readonly Step[]): string {
   if (places.includes(0)) return 'a lost step';
   if (places.length === 1) return `step ${places[0]}`;
   const inOne = places.every((place, index) => place === places[0]! + index);
-  return inOne
-    ? `steps ${places[0]} to ${places.at(-1)}`
-    : `steps ${places.slice(0, -1).join(', ')} and ${places.at(-1)}`;
+  return inOne ? `steps ${places[0]} to ${places.at(-1)}` : `steps ${listed(places)}`;
 }

@@ -1,6 +1,6 @@
 import type { Fault, FaultCode, NamedLength } from '@core/fault';
 import { showNumber } from '@core/quantity';
-import { capital, degrees } from '@core/sentence';
+import { capital, degrees, listed } from '@core/sentence';
 
 import { boundText, plainText, plainWord } from './plainNumbers';
 import { rowWord } from './rows';
@@ -17,15 +17,11 @@ const QUANTITY_WORDS: Record<string, string> = {
   count: 'a count',
 };
 
-/** `1, 2 and 3`. */
 const OPEN_PLACES: Record<string, string> = {
   top: 'at the top',
   bottom: 'at the bottom',
   both: 'at either end',
 };
-
-const listed = (items: readonly string[]) =>
-  items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`;
 
 type Sentences = { [C in FaultCode]: (fault: Extract<Fault, { code: C }>) => string };
 

@@ -4,6 +4,7 @@ import { Pressable, Text, View } from 'react-native';
 import type { SizeResult } from '@core/measure';
 import type { Reading, Size } from '@core/model';
 import type { Quantity } from '@core/quantity';
+import { listed } from '@core/sentence';
 
 import type { useChangeRepair } from '../api/useRepair';
 import { useShow } from '../preferences/useShow';
@@ -121,9 +122,6 @@ export function Readings({
 /** A mean is told one place finer than a reading. */
 const meanWords = (mean: number, quantity: Quantity, show: ReturnType<typeof useShow>) =>
   quantity === 'length' && show.unit === 'mm' ? show.number(mean, 3) + ' mm' : show.full(mean, quantity);
-
-const listed = (items: readonly string[]) =>
-  items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`;
 
 function ReadingChip({
   reading,
