@@ -2,6 +2,7 @@ import { settledStep, type EvaluatedRepair } from '@core/fit';
 import type { Body } from '@core/model';
 import { fewestRingTeeth, ringCollision, type GearTeeth } from '@core/outline';
 import { resolveValue } from '@core/part';
+import { SAME_ANGLE, isSameLength } from '@core/tolerance';
 
 /** A wheel and a ring that run into each other: teeth, how far (mm), and fewest teeth of a ring that would not. */
 export interface RingTrouble {
@@ -28,8 +29,8 @@ function pairs(wheels: readonly GearTeeth[], rings: readonly GearTeeth[]): [Gear
       wheel.side === 'outside' &&
       ring.side === 'inside' &&
       ring.teeth > wheel.teeth &&
-      Math.abs(ring.module - wheel.module) < 1e-6 &&
-      Math.abs(ring.pressure - wheel.pressure) < 1e-6
+      isSameLength(ring.module, wheel.module) &&
+      Math.abs(ring.pressure - wheel.pressure) < SAME_ANGLE
         ? [[wheel, ring]]
         : [],
     ),

@@ -10,6 +10,8 @@ const MANY_EDGES = 24;
 
 /** Ends of edges nearer than this meet, mm: single precision at the far end of a part. */
 const MEET_MM = 1e-4;
+/** Triangles miss a face by more than this share of it where a hole was lost. */
+const LOST = 1e-6;
 
 /** Flat faces with many edges, such as the plate of a grille. */
 export function busyFacesOf(kernel: Kernel, scope: Scope, shape: Shape): Shape[] {
@@ -67,7 +69,7 @@ export function trianglesOf(
   const found = earcut(flat, holes, 2);
   // As large as the face, or a hole was lost.
   const area = loops.reduce((rest, loop, index) => (index === 0 ? loop.area : rest - loop.area), 0);
-  if (earcut.deviation(flat, holes, 2, found) > 1e-6 || !(area > 0)) return null;
+  if (earcut.deviation(flat, holes, 2, found) > LOST || !(area > 0)) return null;
   return {
     positions: Float32Array.from(loops.flatMap(({ points }) => points.flat())),
     normals: Float32Array.from({ length: 3 * corners }, (_, at) => frame.z[at % 3]!),

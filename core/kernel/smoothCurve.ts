@@ -1,5 +1,6 @@
 import { KernelRefusal, type Vec3 } from '@core/part';
 import { polesOfClosed, smoothLine } from '@core/outline';
+import { KERNEL_MM } from '@core/tolerance';
 
 import { type Kernel } from './kernel';
 import type { Scope } from './scope';
@@ -42,8 +43,8 @@ function openCurve(kernel: Kernel, scope: Scope, points: readonly Vec3[], even: 
   const held = scope.keep(new kernel.NCollection_HArray1_gp_Pnt(array));
   const maker = scope.keep(
     even
-      ? new kernel.GeomAPI_Interpolate(held, evenly(kernel, scope, points.length), false, 1e-7)
-      : new kernel.GeomAPI_Interpolate(held, false, 1e-7),
+      ? new kernel.GeomAPI_Interpolate(held, evenly(kernel, scope, points.length), false, KERNEL_MM)
+      : new kernel.GeomAPI_Interpolate(held, false, KERNEL_MM),
   );
   maker.Perform();
   if (!maker.IsDone()) throw new KernelRefusal('the smooth line failed');

@@ -1,4 +1,5 @@
 import type { Layout } from '@core/model';
+import { isNothing } from '@core/tolerance';
 
 import { axisOf, type Observation } from './observations';
 
@@ -70,7 +71,7 @@ export function predict(
     const [dx, dy] = [values[xj]! - values[xi]!, values[xj + 1]! - values[xi + 1]!];
     const mm = Math.hypot(dx, dy);
     // Points on top of each other have no direction; any serves to push them apart.
-    const [ux, uy] = mm > 1e-9 ? [dx / mm, dy / mm] : [Math.SQRT1_2, Math.SQRT1_2];
+    const [ux, uy] = isNothing(mm) ? [Math.SQRT1_2, Math.SQRT1_2] : [dx / mm, dy / mm];
     return { mm, at: [xi, xi + 1, xj, xj + 1], slopes: [-ux, -uy, ux, uy] };
   }
   // The end with the larger coordinate first; a low edge is zero itself and needs no place.

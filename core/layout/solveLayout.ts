@@ -2,6 +2,7 @@ import jstat from 'jstat';
 
 import type { Fault } from '@core/fault';
 import type { Layout, LayoutDistance } from '@core/model';
+import { isNothing } from '@core/tolerance';
 
 import type { Adjustment } from './adjust';
 import { frameOf, predict, type Frame } from './frame';
@@ -73,6 +74,8 @@ export interface SolvedLayout {
 export const SUSPECT_BEYOND = 3.29;
 /** Two explanations whose sums of squares differ by less than this can't be told apart: χ² with one degree, 95 %. */
 const TOLD_APART = 3.84;
+/** A loose way of length 1 takes a point along if it moves it by more than this share. */
+const MOVES = 1e-3;
 /** Below this share an error hardly shows in its own residual, so that nothing can be said of the distance. */
 const LEAST_REDUNDANCY = 0.02;
 /** √χ² with two degrees of freedom at 95 %. */
@@ -184,7 +187,7 @@ function solvedPoint(
     y: values[yAt]!,
     standard: covariance && { x: Math.sqrt(covariance.xx), y: Math.sqrt(covariance.yy) },
     ellipse: covariance && ellipseOf(covariance),
-    loose: loose.some((direction) => Math.hypot(direction[xAt]!, direction[yAt]!) > 1e-3),
+    loose: loose.some((direction) => Math.hypot(direction[xAt]!, direction[yAt]!) > MOVES),
     mirrored: loose.length > 0 ? null : mirroredPlace(id, observations, frame, values, layout),
   };
 }
@@ -249,7 +252,7 @@ function mirroredPlace(
   const at = (point: string) => ({ x: values[frame.xOf(point)]!, y: values[frame.yOf(point)]! });
   const [pa, pb, p] = [at(a), at(b), at(id)];
   const base = Math.hypot(pb.x - pa.x, pb.y - pa.y);
-  if (base < 1e-6) return null;
+  if (isNothing(base)) return null;
   const [nx, ny] = [-(pb.y - pa.y) / base, (pb.x - pa.x) / base];
   const off = (p.x - pa.x) * nx + (p.y - pa.y) * ny;
   return Math.abs(off) < ON_THE_LINE_MM ? null : { x: p.x - 2 * off * nx, y: p.y - 2 * off * ny };
@@ -320,7 +323,7 @@ function faultOf(
   if (open) return open;
   if (loose.length > 0) {
     const points = layout.points.filter(({ id }) =>
-      loose.some((way) => Math.hypot(way[frame.xOf(id)]!, way[frame.yOf(id)]!) > 1e-3),
+      loose.some((way) => Math.hypot(way[frame.xOf(id)]!, way[frame.yOf(id)]!) > MOVES),
     );
     return { code: 'layout.missing', points: points.map(({ label }) => label), ways: loose.length };
   }

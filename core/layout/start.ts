@@ -1,4 +1,5 @@
 import type { Layout } from '@core/model';
+import { isNothing } from '@core/tolerance';
 
 import type { Frame } from './frame';
 import type { Observation } from './observations';
@@ -57,7 +58,7 @@ export function scaledSketch(
     if (!('point' in from) || !('point' in to)) return [];
     const [a, b] = [raw.get(from.point), raw.get(to.point)];
     const drawn = a && b ? Math.hypot(a.x - b.x, a.y - b.y) : 0;
-    return drawn > 1e-6 ? [observedMm / drawn] : [];
+    return isNothing(drawn) ? [] : [observedMm / drawn];
   });
   ratios.sort((a, b) => a - b);
   const scale = ratios[ratios.length >> 1] ?? 1;
@@ -140,7 +141,7 @@ function crossing(
       const [a, b] = [known[i]!, known[j]!];
       const [pa, pb] = [placed.get(a.id)!, placed.get(b.id)!];
       const base = Math.hypot(pb.x - pa.x, pb.y - pa.y);
-      if (base < 1e-6) continue;
+      if (isNothing(base)) continue;
       const along = (base * base + a.mm * a.mm - b.mm * b.mm) / (2 * base);
       const up = Math.sqrt(Math.max(0, a.mm * a.mm - along * along));
       const squareness = up / Math.max(a.mm, b.mm);

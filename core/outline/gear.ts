@@ -1,4 +1,5 @@
 import { no, ok, type Result, type StepFault } from '@core/fault';
+import { SAME_MM } from '@core/tolerance';
 
 import type { Curve, Loop, Point } from './curves';
 import { gearRadii, halfToothAngle, type GearTeeth } from './gearTeeth';
@@ -33,7 +34,7 @@ export function gearLoop(gear: GearTeeth): Result<Loop, StepFault> {
   if (foot.some(({ half }) => half <= 0)) return no({ code: 'gear.noRoot', teeth: gear.teeth });
   /** Half angle of a tooth where it stands on its root. */
   const half = foot[0]?.half ?? halfToothAngle(gear, begin);
-  const standsIn = root < (foot[0]?.radius ?? begin) - 1e-9;
+  const standsIn = root < (foot[0]?.radius ?? begin) - SAME_MM;
   const loop: Curve[] = [];
   for (let tooth = 0; tooth < gear.teeth; tooth += 1) {
     const middle = tooth * pitchTurn;

@@ -53,6 +53,9 @@ function movedOut(points: readonly Point[], mm: number, per: number): { at: Poin
   return found;
 }
 
+/** Chords of a line lie within it by so much at most, mm. */
+const CHORD_MM = 1e-3;
+
 /** Whether a moved line is nowhere nearer to where it came from than it was moved: where it is, it has crossed itself. */
 function keepsAway(points: readonly Point[], moved: readonly Point[], mm: number): boolean {
   const line = alongSmooth(smoothLine(points, true), Math.ceil(400 / points.length));
@@ -64,6 +67,5 @@ function keepsAway(points: readonly Point[], moved: readonly Point[], mm: number
       const share = Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy)));
       return Math.min(best, Math.hypot(x - ax - share * dx, y - ay - share * dy));
     }, Infinity);
-  // Chords lie within the line by a little.
-  return moved.every(([x, y]) => nearest(x, y) > mm * 0.995 - 1e-3);
+  return moved.every(([x, y]) => nearest(x, y) > mm * 0.995 - CHORD_MM);
 }

@@ -53,5 +53,8 @@ export function pointsLoop(
   return ok(areaOf(outline) < 0 ? curves.map(reversed).reverse() : curves);
 }
 
+/** Twice the area of three points on one line, mm²: an arc through such is refused by the kernel. */
+const STRAIGHT_MM2 = 1e-6;
+
 const isStraight = (a: Point, b: Point, c: Point) =>
-  Math.abs((b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0])) < 1e-6;
+  Math.abs((b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0])) < STRAIGHT_MM2;

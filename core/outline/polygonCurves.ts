@@ -8,6 +8,8 @@ export interface KnownCircle {
 
 /** What lies as near as this lies on a circle or a line exactly, mm: corners come rounded to a hundred-thousandth. */
 const EXACT_MM = 1e-4;
+/** A corner that moves by less than this has settled, mm. */
+const SETTLED_MM = 1e-9;
 /** Chords of a smooth line turn by no more than this from one to the next, radians. */
 const SMOOTH_TURN = 0.35;
 /** Fewest chords that are taken for a smooth line. */
@@ -113,7 +115,7 @@ function junction(one: Run, next: Run): Point {
     const moved = onto(onto(at, one, 'end'), next, 'begin');
     const way = apart(at, moved);
     at = moved;
-    if (way < 1e-9) break;
+    if (way < SETTLED_MM) break;
   }
   return at;
 }

@@ -1,5 +1,6 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { DrawnCurve, OutlineShapeName } from '@core/model';
+import { isSameLength } from '@core/tolerance';
 
 import type { Region } from './chain';
 import type { Curve, Loop, Point } from './curves';
@@ -133,7 +134,7 @@ export function cornerRadiusOf(sides: number, by: 'flats' | 'corners', across: n
 
 /** A circle where both axes are alike: a kernel's ellipse needs one that is longer. */
 function ellipse(alongX: number, alongY: number): Loop {
-  return Math.abs(alongX - alongY) < 1e-9
+  return isSameLength(alongX, alongY)
     ? [{ kind: 'circle', middle: [0, 0], radius: alongX, role: 'wall' }]
     : [{ kind: 'ellipse', middle: [0, 0], alongX, alongY, role: 'wall' }];
 }

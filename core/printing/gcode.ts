@@ -94,13 +94,16 @@ function number(value: number, decimals: number): string {
   return short === '-0' ? '0' : short;
 }
 
+/** Ways are written to a thousandth, mm. */
+const STEP_MM = 1e-3;
+
 /** What in a file of G-code the machine can't or may not do; null if there is nothing. */
 export function faultInGcode(text: string, machine: LayerPrinter): Fault | null {
   const { envelopeMm, hottestNozzleC, hottestBedC } = machine;
   const read = readGcode(text);
   for (const { line, axis, mm } of read.ends) {
     const most = envelopeMm['XYZ'.indexOf(axis)]!;
-    if (mm < -1e-3 || mm > most + 1e-3) return { code: 'gcode.outside', line, axis, mm, mostMm: most };
+    if (mm < -STEP_MM || mm > most + STEP_MM) return { code: 'gcode.outside', line, axis, mm, mostMm: most };
   }
   for (const { line, what, celsius } of read.heats) {
     const most = what === 'bed' ? hottestBedC : hottestNozzleC;

@@ -1,4 +1,5 @@
 import type { LayerWarning, PathKind, Sliced } from '@core/slice';
+import { SAME_MM } from '@core/tolerance';
 
 /** Something that changes at a layer. */
 export interface Happening {
@@ -25,7 +26,7 @@ export function happeningsIn({ layers, warnings }: Pick<Sliced, 'layers' | 'warn
     if (!('at' in warning)) continue;
     // What hangs over air is told by the underside of its layer, all else by its upper side.
     const isUnder = warning.code === 'slice.inAir' || warning.code === 'slice.overhang';
-    const z = warning.at[2] + (isUnder ? 1e-6 : -1e-6);
+    const z = warning.at[2] + (isUnder ? SAME_MM : -SAME_MM);
     const layer = layers.findIndex(({ topMm }) => topMm > z);
     if (layer >= 0) found.push({ layer, what: warning.code });
   }

@@ -9,6 +9,7 @@ import {
 
 import type { LayerPrinter } from '@core/model';
 import type { Filament } from '@core/model';
+import { isNothing } from '@core/tolerance';
 import { secondsOfMoves } from './motion';
 
 /** What a move is for: a line that is laid, or a way without one. */
@@ -197,7 +198,7 @@ class MoveList {
 
   travel(x: number, y: number, speed: number): void {
     const mm = Math.hypot(x - this.#x.at(-1)!, y - this.#y.at(-1)!);
-    if (mm < 1e-6) return;
+    if (isNothing(mm)) return;
     this.#push(x, y, 0, speed, TRAVEL, 0, mm > DRAWN_BACK_FROM_MM ? 1 : 0);
   }
 

@@ -1,4 +1,5 @@
 import type { Vec3, WeldedMesh } from '@core/part';
+import { isSameWay } from '@core/tolerance';
 
 /** A way to lay a part down, with what speaks for and against it. */
 export interface WayUp {
@@ -168,7 +169,7 @@ export function axesLaidDown(down: Vec3): { x: Vec3; y: Vec3; z: Vec3 } {
 function turnDown([x, y, z]: Vec3): number[] {
   const cos = -z;
   // Upside down: half a turn about the x axis.
-  if (cos < -1 + 1e-9) return [1, 0, 0, 0, -1, 0, 0, 0, -1];
+  if (isSameWay(-cos)) return [1, 0, 0, 0, -1, 0, 0, 0, -1];
   // The axis is down × (0, 0, -1), its length the sine.
   const [ax, ay] = [-y, x];
   const k = 1 / (1 + cos);

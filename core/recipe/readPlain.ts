@@ -56,10 +56,11 @@ function readFormula(
   return isWithin.ok ? ok(value) : isWithin;
 }
 
+/** A bound that is typed as it is told may be so much beside it, since degrees are no round radians. */
+const HAIR = 1e-9;
+
 function bounded(value: number, { quantity, least, most }: PlainBounds): Result<number, Fault> {
-  // A bound that is typed as it is told may be a hair beside it, since degrees are no round radians.
-  const hair = 1e-9;
-  return value >= least - hair && value <= most + hair
+  return value >= least - HAIR && value <= most + HAIR
     ? ok(Math.min(most, Math.max(least, value)))
     : no({ code: 'plain.outOfRange', input: quantity, least, most });
 }

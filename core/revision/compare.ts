@@ -5,6 +5,7 @@ import { dataAt } from '@core/recipe';
 import { degrees, type SentencePart } from '@core/sentence';
 import { stepSentence } from '@core/steps';
 import { fitClassOf } from '@core/workshop';
+import { isSameLength } from '@core/tolerance';
 
 /** One side of a comparison: a frozen revision, or the repair as it stands with what was last built. */
 export interface Compared {
@@ -35,7 +36,7 @@ export function compare(from: Compared, to: Compared): Difference[] {
 }
 
 const same = (a: Difference['from'], b: Difference['from']) =>
-  typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) < 1e-6 : a === b;
+  typeof a === 'number' && typeof b === 'number' ? isSameLength(a, b) : a === b;
 
 /** Keys of both maps, those of the second last. */
 const keysOfBoth = (a: ReadonlyMap<string, unknown>, b: ReadonlyMap<string, unknown>) => [

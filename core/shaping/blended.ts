@@ -9,6 +9,7 @@ import {
   ShapeMap,
 } from '@core/kernel';
 import type { Loop } from '@core/outline';
+import { SAME_MM } from '@core/tolerance';
 
 /**
  * A solid from outline to outline. The kernel evens out their numbers of corners (kernel-notes: leaving that out gives
@@ -21,7 +22,7 @@ export function blended(
   nameFace: (role: string) => FaceTag,
 ): TaggedSolid {
   return scoped((scope) => {
-    const maker = scope.keep(new kernel.BRepOffsetAPI_ThruSections(true, !smooth, 1e-6));
+    const maker = scope.keep(new kernel.BRepOffsetAPI_ThruSections(true, !smooth, SAME_MM));
     maker.CheckCompatibility(true);
     const outlined = sections.map(({ loop, plane }) => outlineFace(kernel, scope, loop, plane));
     for (const { wire } of outlined) maker.AddWire(wire);

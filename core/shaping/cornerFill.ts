@@ -25,6 +25,7 @@ import {
   plainStand,
   type FaceTag,
 } from '@core/part';
+import { isFullTurn } from '@core/tolerance';
 
 import { edgeTurn, FLAT_SINE, type EdgeTurn } from './edgeTurn';
 
@@ -156,7 +157,7 @@ function ringAt(
   ].map(([far, up]): Point => [radius + far, up]);
   if (corners.some(([far]) => far < 0)) return null;
   const [from, to] = [curve.FirstParameter(), curve.LastParameter()];
-  const part = to - from > 2 * Math.PI - 1e-6 ? undefined : { from, by: to - from };
+  const part = isFullTurn(to - from) ? undefined : { from, by: to - from };
   const stand = { ...plainStand(null), frame };
   return broughtTo(
     stand,

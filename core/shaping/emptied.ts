@@ -1,6 +1,7 @@
 import { surfaceArea, planeOf, type TaggedSolid } from '@core/kernel';
 import type { SettledStepOf } from '@core/model';
 import { stepOfTag } from '@core/part';
+import { isParallel } from '@core/tolerance';
 
 import type { StepNumbers } from './stepKind';
 
@@ -26,10 +27,7 @@ export function emptiedFaces(
     for (const [face, origins] of solid.originMap().entries()) {
       if (!origins.some((tag) => stepOfTag(tag) === id)) continue;
       const plane = planeOf(solid.kernel, face);
-      const joins =
-        plane &&
-        Math.abs(Math.abs(plane.normal[axis]!) - 1) < 1e-9 &&
-        Math.abs(plane.at[axis]!) < IN_PLANE_MM;
+      const joins = plane && isParallel(plane.normal[axis]!) && Math.abs(plane.at[axis]!) < IN_PLANE_MM;
       if (!joins) area += surfaceArea(solid.kernel, face);
     }
     return area;

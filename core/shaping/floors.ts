@@ -1,8 +1,6 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import { toWorld, type Stand } from '@core/part';
-
-/** Ways that are upright within this, as the cosine's distance from 1. */
-const UPRIGHT = 1e-9;
+import { isParallel } from '@core/tolerance';
 
 /**
  * How deep a cut goes from where it stands, whose floor lies at a height above the ground.
@@ -14,7 +12,7 @@ export function depthOfFloor(
   { frame, level, up }: Stand,
   cuts: boolean,
 ): Result<NamedLength, StepFault> {
-  if (!cuts || 1 - Math.abs(frame.z[2]) > UPRIGHT) return no({ code: 'floor.notLevel' });
+  if (!cuts || !isParallel(frame.z[2])) return no({ code: 'floor.notLevel' });
   const [, , placeMm] = toWorld(frame, [0, 0, level]);
   // Cuts go down along the frame, or up from under the part.
   const down = up === frame.z[2] < 0;

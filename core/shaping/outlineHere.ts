@@ -11,6 +11,7 @@ import {
   type Region,
 } from '@core/outline';
 import { dot, toWorld, WORLD, type Frame, type OutlineNumbers } from '@core/part';
+import { SAME_ANGLE } from '@core/tolerance';
 
 import { offsetRegion, regionOfFace } from './outlineOnPart';
 import { faceOfPick } from './picks';
@@ -74,15 +75,12 @@ export function frameOfOutline(outline: OutlineShape, input: OutlineInput): Resu
   });
 }
 
-/** Frames whose ups differ by less than this lie in one plane, as the sine. */
-const PARALLEL = 1e-6;
-
 /**
  * How a region told in one frame lies in another, turned and mirrored as it stands, about its own origin; null where their planes
  * are not parallel.
  */
 export function mapBetween(from: Frame, to: Frame): PlaneMap | null {
-  if (Math.abs(dot(from.z, to.x)) > PARALLEL || Math.abs(dot(from.z, to.y)) > PARALLEL) return null;
+  if (Math.abs(dot(from.z, to.x)) > SAME_ANGLE || Math.abs(dot(from.z, to.y)) > SAME_ANGLE) return null;
   return {
     x: [dot(from.x, to.x), dot(from.x, to.y)],
     y: [dot(from.y, to.x), dot(from.y, to.y)],

@@ -26,6 +26,7 @@ import {
   type Region,
 } from '@core/outline';
 import { type Vec3, coordinatesOf, type Frame, toLocal, WORLD, KernelRefusal } from '@core/part';
+import { isNothing, isSamePoint } from '@core/tolerance';
 
 /** Points that a curve is read by where it is neither straight nor round: at least, and for each span of a spline. */
 const [CURVE_POINTS, POINTS_A_SPAN] = [32, 5];
@@ -42,7 +43,7 @@ export function regionOfFace(kernel: Kernel, face: Shape): Result<Region, StepFa
 
 /** A region moved out all round by a length (in, if negative), its corners sharp if that can be; holes shrink as it grows. */
 export function offsetRegion(kernel: Kernel, region: Region, by: NamedLength): Result<Region, StepFault> {
-  if (Math.abs(by.mm) < 1e-9) return ok(region);
+  if (isNothing(by.mm)) return ok(region);
   const outer = offsetLoop(kernel, region.outer, by.mm);
   if (!outer) return no({ code: 'outline.offsetTooFar', by });
   const holes: Loop[] = [];
@@ -124,7 +125,7 @@ function curvesOf(kernel: Kernel, scope: Scope, shape: Shape, frame: Frame): Cur
     };
     const role = `side${index}`;
     const [from, to] = [at(0), at(1)];
-    const isClosed = Math.hypot(to[0] - from[0], to[1] - from[1]) < 1e-6;
+    const isClosed = isSamePoint(from, to);
     switch (curve.GetType()) {
       case 'GeomAbs_Line':
         return { kind: 'line', from, to, role };

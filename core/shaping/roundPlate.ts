@@ -21,6 +21,7 @@ import {
   plainStand,
   type FaceTag,
 } from '@core/part';
+import { isFullTurn } from '@core/tolerance';
 
 /** Why a face can't be moved by itself: it is of another form, or nothing would be left of it. */
 export type PlateFault = 'faces.otherForm' | 'faces.pastMiddle';
@@ -59,7 +60,7 @@ export function roundPlate(
   const out = round.isHole ? -mm : mm;
   const loop = round.kind === 'ball' ? ballSection(round, out) : straightSection(round, out);
   if (!loop) return no('faces.pastMiddle');
-  const part = round.by > 2 * Math.PI - 1e-6 ? undefined : { from: 0, by: round.by };
+  const part = isFullTurn(round.by) ? undefined : { from: 0, by: round.by };
   const stand = { ...plainStand(null), frame: round.frame };
   return ok(
     broughtTo(

@@ -10,6 +10,7 @@ import {
   type Point,
   type Region,
 } from '@core/outline';
+import { isParallel, isSameLength, isSamePoint } from '@core/tolerance';
 
 /** Where the outline bends out of no edge, as a ball's does, it is as near as this. */
 const QUALITY = { gapMm: 0.004, turn: 0.1 };
@@ -19,9 +20,6 @@ const PER_MM = 1e5;
 
 /** Loops smaller than this are left by rounding, mm². */
 const SMALLEST_MM2 = 1e-3;
-
-/** Circles nearer than this are one, mm. */
-const SAME_MM = 1e-6;
 
 /**
  * The outline of all of a solid as it is seen from above, about `middle`: exact where edges make it that are straight or round, within a few
@@ -59,13 +57,11 @@ function levelCircles({ kernel, shape }: TaggedSolid, [mx, my]: Point): KnownCir
       if (curve.GetType() !== 'GeomAbs_Circle') continue;
       const circle = scope.keep(curve.Circle());
       const axis = scope.keep(scope.keep(circle.Axis()).Direction());
-      if (1 - Math.abs(axis.Z()) > 1e-12) continue;
+      if (!isParallel(axis.Z())) continue;
       const location = scope.keep(circle.Location());
       const [x, y, radius] = [location.X() - mx, location.Y() - my, circle.Radius()];
       const isKnown = found.some(
-        (one) =>
-          Math.abs(one.radius - radius) < SAME_MM &&
-          Math.hypot(one.middle[0] - x, one.middle[1] - y) < SAME_MM,
+        (one) => isSameLength(one.radius, radius) && isSamePoint(one.middle, [x, y]),
       );
       if (!isKnown) found.push({ middle: [x, y], radius });
     }

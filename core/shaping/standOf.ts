@@ -16,6 +16,7 @@ import {
   type Stand,
   type PlaceNumbers,
 } from '@core/part';
+import { SAME_MM } from '@core/tolerance';
 
 import { faceOfPick } from './picks';
 import type { StepNumbers } from './stepKind';
@@ -104,7 +105,7 @@ export function standOf(
 }
 
 function pastOf({ level, up, box }: Omit<Stand, 'past'>): number {
-  const isOutermost = up ? level <= (box?.[2] ?? 0) + 1e-6 : level >= (box?.[5] ?? 0) - 1e-6;
+  const isOutermost = up ? level <= (box?.[2] ?? 0) + SAME_MM : level >= (box?.[5] ?? 0) - SAME_MM;
   return isOutermost ? OVERRUN_MM : 0;
 }
 

@@ -25,6 +25,7 @@ import {
   type FaceTag,
   KernelRefusal,
 } from '@core/part';
+import { KERNEL_MM, SAME_ANGLE, isNothing } from '@core/tolerance';
 
 /** A piece of a path in space, mm. */
 export type PathPiece =
@@ -48,7 +49,7 @@ export function bentPath(points: readonly Vec3[], bend: number, closed: boolean)
     const [back, on] = [minus(before, at), minus(after, at)];
     const [u, v] = [unit(back), unit(on)];
     const half = Math.acos(Math.max(-1, Math.min(1, dot(u, v)))) / 2;
-    const isStraight = half > Math.PI / 2 - 1e-6;
+    const isStraight = half > Math.PI / 2 - SAME_ANGLE;
     const trim = bend === 0 || isStraight ? 0 : bend / Math.tan(half);
     const middle = unit(along(u, v, 1));
     return {
@@ -69,8 +70,9 @@ export function bentPath(points: readonly Vec3[], bend: number, closed: boolean)
     const [a, b] = [leg, (leg + 1) % count];
     const [from, to] = [corners.get(a)?.to ?? points[a]!, corners.get(b)?.from ?? points[b]!];
     const room = Math.hypot(...minus(points[b]!, points[a]!));
-    if (room < 1e-6 || (corners.get(a)?.trim ?? 0) + (corners.get(b)?.trim ?? 0) > room + 1e-9) return null;
-    const isLeft = Math.hypot(...minus(to, from)) > 1e-7;
+    if (isNothing(room) || (corners.get(a)?.trim ?? 0) + (corners.get(b)?.trim ?? 0) > room + KERNEL_MM)
+      return null;
+    const isLeft = Math.hypot(...minus(to, from)) > KERNEL_MM;
     if (isLeft) pieces.push({ kind: 'line', from, to });
     const turn = corners.get(b);
     if (turn && turn.trim > 0) pieces.push({ kind: 'arc', from: turn.from, via: turn.via, to: turn.to });
@@ -190,7 +192,7 @@ function endOf(kernel: Kernel, scope: Scope, path: readonly PathPiece[], start: 
   const { at, way } = tangentOf(kernel, scope, path.at(-1)!, 'last');
   const axis = cross(start.z, way);
   const sine = Math.hypot(...axis);
-  if (sine < 1e-9) return { ...start, origin: at };
+  if (sine < SAME_ANGLE) return { ...start, origin: at };
   // By the angle between the two ways.
   const turned = (v: Vec3) => rotated(v, unit(axis), dot(start.z, way), sine);
   return { origin: at, x: turned(start.x), y: turned(start.y), z: way };

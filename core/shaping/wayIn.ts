@@ -11,6 +11,7 @@ import {
   ShapeMap,
 } from '@core/kernel';
 import { type Vec3, dot, type FaceTag, KernelRefusal } from '@core/part';
+import { SAME_ANGLE } from '@core/tolerance';
 
 /** Samples along each way of a round face, to see which way it looks. */
 const SAMPLES = 9;
@@ -58,8 +59,8 @@ type Looks = 'towards' | 'away' | 'along' | 'both';
 function looksTowards(kernel: Kernel, face: Shape, way: Vec3): Looks {
   return scoped((scope) => {
     const sines = normalsOf(kernel, scope, face).map((normal) => dot(normal, way));
-    const towards = sines.some((sine) => sine > 1e-6);
-    const away = sines.some((sine) => sine < -1e-6);
+    const towards = sines.some((sine) => sine > SAME_ANGLE);
+    const away = sines.some((sine) => sine < -SAME_ANGLE);
     return towards && away ? 'both' : towards ? 'towards' : away ? 'away' : 'along';
   });
 }

@@ -292,10 +292,13 @@ export class Slicer {
   }
 }
 
+/** A height of whole layers is not one more by what calculating leaves, in layers. */
+const HAIR_OF_LAYER = 1e-6;
+
 /** How many layers a height takes: a layer is laid where its middle is still within the part. */
 export function layerCount(heightMm: number, layerMm: number, firstLayerMm: number): number {
   if (heightMm <= firstLayerMm / 2) return 0;
-  return 1 + Math.max(0, Math.ceil((heightMm - firstLayerMm) / layerMm - 0.5 - 1e-6));
+  return 1 + Math.max(0, Math.ceil((heightMm - firstLayerMm) / layerMm - 0.5 - HAIR_OF_LAYER));
 }
 
 function endOf({ points, closed }: LayerPath): [number, number] {

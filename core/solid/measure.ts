@@ -23,6 +23,7 @@ import {
   type Measured,
   type Thing,
 } from '@core/part';
+import { KERNEL_MM, SAME_ANGLE } from '@core/tolerance';
 
 /** A thing and the way it has, for angles. */
 interface Found {
@@ -58,14 +59,14 @@ export function measure(
   });
 }
 
-/** Axes that turn by less than this from each other are parallel: the sine of the angle. */
-const PARALLEL = 1e-6;
+/** An edge that begins nearer than this to the foot of a way across is its other end, mm. */
+const AT_FOOT_MM = 1e-4;
 
 function centresApart(a: Found, b: Found): Measured['centres'] {
   if (!a.centre || !b.centre || !(a.way ?? b.way)) return null;
   const [from, to] = [a.centre, b.centre];
   const way = (a.way ?? b.way)!.at;
-  const isParallel = !a.way || !b.way || Math.hypot(...cross(a.way.at, b.way.at)) < PARALLEL;
+  const isParallel = !a.way || !b.way || Math.hypot(...cross(a.way.at, b.way.at)) < SAME_ANGLE;
   // What is along an axis is no distance from it.
   const end = isParallel ? along(to, way, -dot(minus(to, from), way)) : to;
   return { mm: Math.hypot(...minus(end, from)), from, to: end };
@@ -80,7 +81,7 @@ export function clearance(
   return scoped((scope) => {
     const distance = closestPoints(kernel, scope, one.shape, other.shape);
     if (!distance) return null;
-    if (distance.mm > 1e-7) return { ...distance, overlapMm3: 0 };
+    if (distance.mm > KERNEL_MM) return { ...distance, overlapMm3: 0 };
     const common = scope.keep(new kernel.BRepAlgoAPI_Common(one.shape, other.shape));
     const shared = scope.keep(common.Shape());
     return { ...distance, overlapMm3: Math.max(0, volumeWithin(kernel, shared)) };
@@ -205,7 +206,7 @@ function wallAt(solid: TaggedSolid, face: Shape, near: Vec3): number | null {
         const point = scope.keep(curve.Value(at));
         return Math.hypot(...minus(coordinatesOf(point), foot));
       });
-      return Math.min(...ends) < 1e-4 ? [Math.max(...ends)] : [];
+      return Math.min(...ends) < AT_FOOT_MM ? [Math.max(...ends)] : [];
     });
     return walls[0] ?? null;
   });

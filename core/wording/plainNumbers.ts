@@ -1,3 +1,6 @@
+/** A millionth of a tenth of a degree: 45° is 450 tenths, and not a hair more or less. */
+const SAME_TENTH = 1e-6;
+
 /** A number without a unit, to six figures. */
 export const plainText = (number: number): string => String(Number(number.toPrecision(6))).replace('-', '−');
 
@@ -8,10 +11,9 @@ export function boundText(
   towards: (number: number) => number,
 ): string {
   if (input !== 'angle') return plainText(bound);
-  // A millionth of a tenth of a degree: 45° is 450 tenths, and not a hair more or less.
   const tenths = (bound * 1800) / Math.PI;
   const whole = Math.round(tenths);
-  return `${plainText((Math.abs(tenths - whole) < 1e-6 ? whole : towards(tenths)) / 10)}°`;
+  return `${plainText((Math.abs(tenths - whole) < SAME_TENTH ? whole : towards(tenths)) / 10)}°`;
 }
 
 const WORDS: Record<string, string> = {

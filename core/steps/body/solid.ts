@@ -3,6 +3,7 @@ import { boundingBox } from '@core/kernel';
 import { plainOf, type Side } from '@core/model';
 import { type Vec3, faceTag } from '@core/part';
 import { grown, type StepSolid, withWayOut } from '@core/shaping';
+import { isNothing } from '@core/tolerance';
 
 const WAYS: Record<Side, Vec3> = {
   top: [0, 0, 1],
@@ -20,7 +21,7 @@ export const solid: StepSolid<'body'> = {
     if (!other.ok) return other;
     const { solid, name } = other.value;
     const retag = (tag: string) => faceTag(step.id, plainOf(tag));
-    const larger = Math.abs(grow.mm) > 1e-9 ? grown(solid, grow.mm) : solid.copied();
+    const larger = isNothing(grow.mm) ? solid.copied() : grown(solid, grow.mm);
     if (step.wayIn === 'none') return ok(larger.retagged(retag));
     const own = boundingBox(kernel, larger.shape);
     const whole = [0, 1, 2].map(

@@ -3,6 +3,7 @@ import { type Shape, booleanWithAll, type TaggedSolid } from '@core/kernel';
 import { valuesIn, type Step } from '@core/model';
 import { stepOfTag, type FaceTag, KernelRefusal } from '@core/part';
 import { cornerFills, facePlate, wordsOf, grown, type StepSolid } from '@core/shaping';
+import { isNothing } from '@core/tolerance';
 
 /** Whether a step is made to fit: a fit gives it a number. */
 const isMating = (step: Step) => valuesIn(step).some(({ from }) => from === 'fit');
@@ -12,7 +13,7 @@ export const solid: StepSolid<'faces'> = {
   bound: 'dresses',
   build(step, { by }, { before, earlier }): Result<TaggedSolid, StepFault> {
     if (!before) return no({ code: 'step.firstMustAdd', verb: 'Move' });
-    if (Math.abs(by.mm) < 1e-6) return no({ code: 'step.changesNothing' });
+    if (isNothing(by.mm)) return no({ code: 'step.changesNothing' });
     if (step.of === 'all') return ok(grown(before, by.mm));
     const isWanted = (id: string) => {
       const own = earlier.get(id)?.step;

@@ -29,9 +29,12 @@ import {
   offsetRegion,
   smoothPrism,
 } from '@core/shaping';
+import { isParallel, isSameLength, isSameWay } from '@core/tolerance';
 
 /** Gap below which the kernel takes faces for one, mm (kernel-notes). */
 const TOLERANCE_MM = 1e-3;
+/** A volume that differs by less than this share is the same. */
+const NO_CHANGE = 1e-9;
 
 /** A body hollowed to a wall of even thickness, open at its top, its bottom or both. Its faces: inside. */
 export const solid: StepSolid<'hollow'> = {
@@ -140,7 +143,7 @@ function thickened(
     const made = guarded(kernel, make);
     if (!made) return null;
     const [old, now] = [checkSolid(kernel, before.shape), checkSolid(kernel, made.shape)];
-    if (now.valid && now.closed && now.volumeMm3 > 0 && now.volumeMm3 < old.volumeMm3 * (1 - 1e-9))
+    if (now.valid && now.closed && now.volumeMm3 > 0 && now.volumeMm3 < old.volumeMm3 * (1 - NO_CHANGE))
       return made;
     made.dispose();
     return null;
@@ -177,7 +180,7 @@ function wayOut(kernel: Kernel, inner: TaggedSolid, open: Shape, wallMm: number,
     if (!plane) throw new KernelRefusal('only a flat face can be opened here');
     const behind = partsOf(kernel, scope, inner.shape, 'TopAbs_FACE').find((face) => {
       const found = planeOf(kernel, face);
-      if (!found || dot(found.normal, plane.normal) < 1 - 1e-9) return false;
+      if (!found || !isSameWay(dot(found.normal, plane.normal))) return false;
       return Math.abs(dot(minus(plane.at, found.at), plane.normal) - wallMm) < TOLERANCE_MM;
     });
     if (!behind) throw new KernelRefusal('nothing inside lies behind the open face');
@@ -222,14 +225,13 @@ function openFaces(
   open: 'top' | 'bottom' | 'both',
   [low, high]: readonly [number, number],
 ): Shape[] {
-  const near = (z: number, wanted: number) => Math.abs(z - wanted) < 1e-6;
   return partsOf(kernel, scope, shape, 'TopAbs_FACE').filter((face) => {
     const surface = scope.keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(face)), true));
     if (surface.GetType() !== 'GeomAbs_Plane') return false;
     const plane = scope.keep(surface.Plane());
     const normal = scope.keep(scope.keep(plane.Axis()).Direction());
-    if (Math.abs(Math.abs(normal.Z()) - 1) > 1e-9) return false;
+    if (!isParallel(normal.Z())) return false;
     const z = scope.keep(plane.Location()).Z();
-    return (open !== 'bottom' && near(z, high)) || (open !== 'top' && near(z, low));
+    return (open !== 'bottom' && isSameLength(z, high)) || (open !== 'top' && isSameLength(z, low));
   });
 }

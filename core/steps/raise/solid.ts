@@ -45,9 +45,13 @@ import {
   reach,
   depthOfFloor,
 } from '@core/shaping';
+import { isParallel } from '@core/tolerance';
 
 import { upToCurved } from './upToCurved';
 import type { LengthsOf } from '../kinds';
+
+/** Nearer than this, what it should go up to lies behind where it begins, mm. */
+const LEAST_REACH_MM = 1e-3;
 
 /** An outline raised straight up. Faces: top, bottom, and those of the outline (wall; right, corner0; flat0, and so on). */
 export const solid: StepSolid<'raise'> = {
@@ -246,8 +250,8 @@ function raisedUpTo(
       (y) => way * (at[2] - (normal[0] * (x - at[0]) + normal[1] * (y - at[1])) / normal[2] - level),
     ),
   );
-  if (Math.min(...reaches) < 1e-3) return no({ code: 'raise.upToBehind' });
-  const isLevel = Math.abs(Math.abs(normal[2]) - 1) < 1e-9;
+  if (Math.min(...reaches) < LEAST_REACH_MM) return no({ code: 'raise.upToBehind' });
+  const isLevel = isParallel(normal[2]);
   const far = level + way * (Math.max(...reaches) + (isLevel ? 0 : OVERRUN_MM));
   const near = takesAway(step.effect) ? level - way * past : level;
   const tool = raisedBetween(step, region, input, { from: Math.min(near, far), to: Math.max(near, far) });

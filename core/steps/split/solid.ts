@@ -27,6 +27,7 @@ import {
   faceTag,
 } from '@core/part';
 import { faceOfPick, type StepInput, type StepSolid } from '@core/shaping';
+import { SAME_MM } from '@core/tolerance';
 
 import type { LengthsOf } from '../kinds';
 
@@ -89,7 +90,7 @@ function cutFrame(
     const axis = ['x', 'y', 'z'].indexOf(step.axis);
     const { at } = lengths;
     if (!at) return no({ code: 'split.atOutside' });
-    if (at.mm <= box[axis]! + 1e-6 || at.mm >= box[axis + 3]! - 1e-6) {
+    if (at.mm <= box[axis]! + SAME_MM || at.mm >= box[axis + 3]! - SAME_MM) {
       return no({ code: 'split.missesBody', at });
     }
     return ok(frameFacing(along(middle, AXES[step.axis], at.mm - middle[axis]!), AXES[step.axis]));
@@ -104,7 +105,7 @@ function cutFrame(
   const { at, normal } = plane.value;
   const frame = frameFacing(along(middle, normal, dot(minus(at, middle), normal)), normal);
   const [, , low, , , high] = boxIn(frame, box);
-  return low < -1e-6 && high > 1e-6 ? ok(frame) : no({ code: 'split.atOutside' });
+  return low < -SAME_MM && high > SAME_MM ? ok(frame) : no({ code: 'split.atOutside' });
 }
 
 /** The block on one side of the cut that holds that half of the part. */
