@@ -88,7 +88,7 @@ export const Machine = z.strictObject({
   name,
   process: Process,
   /** How far made sizes scatter about their mean, one standard deviation, mm. */
-  scatterMm: positive,
+  scatterMm: z.number().positive().max(5),
   corrections: z.array(Correction).max(60),
   /**
    * Linear shrinkage of casting or curing, as a share, along x, y and z; null where nothing shrinks. Files are that much larger

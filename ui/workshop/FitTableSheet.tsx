@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import type { FitClass, FitTable } from '@core/model';
+import { FitTable, type FitClass } from '@core/model';
 import { FIT_CLASSES } from '@core/workshop';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
@@ -39,7 +39,7 @@ export function FitTableSheet({
     setTyped(
       Object.fromEntries(
         FIT_CLASSES.map(({ id }) => {
-          const read = readNumber(typed[id], 'clearance', { min: -5, max: 20 });
+          const read = readNumber(typed[id], 'clearance', FitTable.shape.clearances.shape[id]);
           return [id, read.ok ? shownNumber(read.value * factor) : typed[id]];
         }),
       ) as Record<FitClass, string>,
@@ -49,12 +49,17 @@ export function FitTableSheet({
   const save = () => {
     const clearances = { ...table.clearances };
     for (const { id, word } of FIT_CLASSES) {
-      const read = readNumber(typed[id], `clearance of ${word.toLowerCase()}`, { min: -5, max: 20 });
+      const read = readNumber(
+        typed[id],
+        `clearance of ${word.toLowerCase()}`,
+        FitTable.shape.clearances.shape[id],
+        per === 'side' ? 2 : 1,
+      );
       if (!read.ok) {
         setWrong(read.sentence);
         return;
       }
-      clearances[id] = Number((read.value * (per === 'side' ? 2 : 1)).toFixed(6));
+      clearances[id] = Number(read.value.toFixed(6));
     }
     const order = FIT_CLASSES.map(({ id }) => clearances[id]);
     const place = order.findIndex((value, index) => index > 0 && value >= order[index - 1]!);

@@ -46,7 +46,8 @@ export function InstrumentForm({
   const [wrong, setWrong] = useState<string>();
   const word = quantity === 'angle' ? '°' : 'mm';
   const save = () => {
-    const positive = { min: 0.0001, max: 100_000 };
+    const of = Instrument.shape;
+    const band = of.permissibleErrors.element.shape;
     const trimmed = name.trim();
     if (trimmed === '') {
       setWrong(sentenceOf({ code: 'name.empty', what: 'the instrument' }));
@@ -64,12 +65,12 @@ export function InstrumentForm({
       return;
     }
     const numbers = [
-      readNumber(resolution, 'step of the display', positive),
-      readNumber(reach, 'reach', positive),
-      readNumber(hand, 'scatter of one hand', positive),
+      readNumber(resolution, 'step of the display', of.resolution, unit),
+      readNumber(reach, 'reach', of.reach, unit),
+      readNumber(hand, 'scatter of one hand', of.repeatability, unit),
       ...bands.flatMap(({ upTo, plusMinus }) => [
-        readNumber(upTo, 'end of a range', positive),
-        readNumber(plusMinus, 'permissible error', positive),
+        readNumber(upTo, 'end of a range', band.upTo, unit),
+        readNumber(plusMinus, 'permissible error', band.plusMinus, unit),
       ]),
     ];
     const bad = numbers.find((read) => !read.ok);
@@ -77,7 +78,7 @@ export function InstrumentForm({
       setWrong(bad.sentence);
       return;
     }
-    const [step, far, scatter, ...rest] = numbers.map((read) => (read.ok ? read.value * unit : 0));
+    const [step, far, scatter, ...rest] = numbers.map((read) => (read.ok ? read.value : 0));
     const permissibleErrors = bands.map((_, index) => ({
       upTo: rest[2 * index]!,
       plusMinus: rest[2 * index + 1]!,

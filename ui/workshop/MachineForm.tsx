@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { FeatureKind, MaterialFamily, Process, type Correction, type Machine } from '@core/model';
+import { Correction, FeatureKind, Machine, MaterialFamily, Process } from '@core/model';
 import { sentenceOf } from '@core/wording';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
@@ -68,15 +68,15 @@ export function MachineForm({
     let next = machine.corrections;
     for (const [key, numbers] of Object.entries(typed)) {
       const [ofFamily, feature] = key.split('/') as [Correction['family'], FeatureKind];
-      const offset = readNumber(numbers.offset, 'offset', { min: -5, max: 5 });
-      const percent = readNumber(numbers.percent, 'share of the size', { min: -20, max: 20 });
-      const plusMinus = readNumber(numbers.plusMinus, 'plus or minus', { min: 0, max: 5 });
+      const offset = readNumber(numbers.offset, 'offset', Correction.shape.offsetMm);
+      const percent = readNumber(numbers.percent, 'share of the size', Correction.shape.scale, 0.01);
+      const plusMinus = readNumber(numbers.plusMinus, 'plus or minus', Correction.shape.plusMinusMm);
       for (const read of [offset, percent, plusMinus]) if (!read.ok) return read.sentence;
       const correction: Correction = {
         family: ofFamily,
         feature,
         offsetMm: offset.ok ? offset.value : 0,
-        scale: percent.ok ? percent.value / 100 : 0,
+        scale: percent.ok ? percent.value : 0,
         plusMinusMm: plusMinus.ok ? plusMinus.value : 0,
         learnedFrom: numbers.learnedFrom.trim().slice(0, 120) || 'set in the Workshop',
       };
@@ -86,8 +86,10 @@ export function MachineForm({
   };
   const save = () => {
     const trimmed = name.trim();
-    const spread = readNumber(scatter, 'scatter', { min: 0.0001, max: 5 });
-    const shares = shrinkage.map((text) => readNumber(text, 'shrinkage', { min: -10, max: 30 }));
+    const spread = readNumber(scatter, 'scatter', Machine.shape.scatterMm);
+    const shares = shrinkage.map((text) =>
+      readNumber(text, 'shrinkage', Machine.shape.shrinkage.unwrap().shape.x, 0.01),
+    );
     const badShare = shrinks ? shares.find((read) => !read.ok) : undefined;
     const collected = collect();
     if (trimmed === '') setWrong(sentenceOf({ code: 'name.empty', what: 'the machine' }));
@@ -95,7 +97,7 @@ export function MachineForm({
     else if (badShare && !badShare.ok) setWrong(badShare.sentence);
     else if (typeof collected === 'string') setWrong(collected);
     else {
-      const [x, y, z] = shares.map((read) => (read.ok ? read.value / 100 : 0)) as [number, number, number];
+      const [x, y, z] = shares.map((read) => (read.ok ? read.value : 0)) as [number, number, number];
       onSave(
         'machine',
         {

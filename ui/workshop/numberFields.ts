@@ -1,18 +1,32 @@
+import type { z } from 'zod';
+
 import { parseLength } from '@core/quantity';
 import { sentenceOf } from '@core/wording';
 
-/** A number of a form as it was typed, or what is wrong with it. Limits are part of what is asked. */
-export function readNumber(
-  text: string,
-  what: string,
-  { min, max }: { min: number; max: number },
-): { ok: true; value: number } | { ok: false; sentence: string } {
+type ReadNumber = { ok: true; value: number } | { ok: false; sentence: string };
+
+/**
+ * A number of a form as it was typed, as it is stored, or what is wrong with it. What it may be stands in its schema alone.
+ * @param times what is stored of 1 as it is typed: 0.01 for a share that is typed in hundredths.
+ */
+export function readNumber(text: string, what: string, schema: z.ZodNumber, times = 1): ReadNumber {
   const read = parseLength(text);
   if (!read.ok) return { ok: false, sentence: sentenceOf(read.fault) };
-  if (read.value < min || read.value > max) {
-    return { ok: false, sentence: `The ${what} must be between ${min} and ${max}. Change the number.` };
-  }
-  return read;
+  // 35 % is 0.35, not what is left of 35 times a hundredth in binary.
+  const value = times === 1 ? read.value : Number((read.value * times).toPrecision(12));
+  if (schema.safeParse(value).success) return { ok: true, value };
+  const [least, most] = [schema.minValue!, schema.maxValue!];
+  const isWithin = value >= least && value <= most;
+  const typed = (bound: number) => shownNumber(Number((bound / times).toPrecision(6)));
+  return {
+    ok: false,
+    sentence:
+      isWithin && schema.isInt && !Number.isInteger(value)
+        ? `The ${what} must be a whole number. Change the number.`
+        : schema.safeParse(least).success
+          ? `The ${what} must be between ${typed(least)} and ${typed(most)}. Change the number.`
+          : `The ${what} must be more than ${typed(least)} and at most ${typed(most)}. Change the number.`,
+  };
 }
 
 /** A number as it stands in a field: no more digits than it has. */

@@ -53,32 +53,22 @@ function schemaAt(schema: z.ZodType, path: string): z.ZodType {
   }, schema);
 }
 
-/** What a number of a row may be, as it is typed. */
-function boundsOf(schema: z.ZodType, { path, times = 1 }: RowField & { kind: 'number' }) {
+/** The number that was typed, as it is stored, or what is wrong with it. */
+function readField(
+  text: string,
+  { path, label, unit, times }: RowField & { kind: 'number' },
+  schema: z.ZodType,
+) {
   const number = schemaAt(schema, path);
   if (!(number instanceof z.ZodNumber)) throw new Error(`a row has no number at ${path}`);
-  const typed = (bound: number) => Number((bound / times).toPrecision(6));
-  return { min: typed(number.minValue!), max: typed(number.maxValue!), isWhole: number.isInt };
-}
-
-/** The number that was typed, as it is stored, or what is wrong with it. */
-function readField(text: string, field: RowField & { kind: 'number' }, schema: z.ZodType) {
-  const { isWhole, ...bounds } = boundsOf(schema, field);
-  const what = field.label.charAt(0).toLowerCase() + field.label.slice(1);
-  if (field.unit !== 'mm' && /\p{L}/u.test(text)) {
+  const what = label.charAt(0).toLowerCase() + label.slice(1);
+  if (unit !== 'mm' && /\p{L}/u.test(text)) {
     return {
       ok: false as const,
-      sentence: `The ${what} takes a number alone${field.unit ? `, in ${field.unit}` : ''}. Leave the letters out.`,
+      sentence: `The ${what} takes a number alone${unit ? `, in ${unit}` : ''}. Leave the letters out.`,
     };
   }
-  const read = readNumber(text, what, bounds);
-  if (read.ok && isWhole && !Number.isInteger(read.value)) {
-    return { ok: false as const, sentence: `The ${what} must be a whole number. Change the number.` };
-  }
-  // 35 % is 0.35, not what is left of 35 times a hundredth in binary.
-  return read.ok
-    ? { ok: true as const, value: Number((read.value * (field.times ?? 1)).toPrecision(12)) }
-    : read;
+  return readNumber(text, what, number, times);
 }
 
 const linesOf = (text: string) =>

@@ -1,6 +1,15 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 
-import type { Filament, FitTable, Instrument, LayerPrinter, LayerSet, Machine, Workshop } from '@core/model';
+import {
+  Correction,
+  Machine,
+  type Filament,
+  type FitTable,
+  type Instrument,
+  type LayerPrinter,
+  type LayerSet,
+  type Workshop,
+} from '@core/model';
 import { DEFAULT_WORKSHOP } from '@core/workshop';
 
 import { FilamentForm } from './FilamentForm';
@@ -25,14 +34,22 @@ const saved = <T,>() => (save.mock.calls[0] as [string, T])[1];
 
 describe('numbers of the workshop’s forms', () => {
   test('are read with any unit and held to their limits', () => {
-    expect(readNumber('0,05', 'offset', { min: -5, max: 5 })).toMatchObject({ value: 0.05 });
-    expect(readNumber('0.002 in', 'offset', { min: -5, max: 5 })).toMatchObject({
+    const offset = Correction.shape.offsetMm;
+    expect(readNumber('0,05', 'offset', offset)).toMatchObject({ value: 0.05 });
+    expect(readNumber('0.002 in', 'offset', offset)).toMatchObject({
       value: expect.closeTo(0.0508, 9),
     });
-    expect(readNumber('9', 'offset', { min: -5, max: 5 })).toMatchObject({
+    expect(readNumber('9', 'offset', offset)).toMatchObject({
       sentence: 'The offset must be between -5 and 5. Change the number.',
     });
-    expect(readNumber('', 'offset', { min: -5, max: 5 }).ok).toBe(false);
+    expect(readNumber('', 'offset', offset).ok).toBe(false);
+    expect(readNumber('0', 'scatter', Machine.shape.scatterMm)).toMatchObject({
+      sentence: 'The scatter must be more than 0 and at most 5. Change the number.',
+    });
+    expect(readNumber('25', 'share', Correction.shape.scale, 0.01)).toMatchObject({
+      sentence: 'The share must be between -20 and 20. Change the number.',
+    });
+    expect(readNumber('0.7', 'share', Correction.shape.scale, 0.01)).toEqual({ ok: true, value: 0.007 });
   });
 
   test('are shown without binary dust', () => {
