@@ -36,14 +36,15 @@ test('a spare is laid in layers: way up, layers looked at, other settings, print
   await expect(page.getByText(/^Layer \d+ of 29/)).toBeVisible({ timeout: 90_000 });
   await expect(page.getByRole('radio', { name: /^Suggested\. / })).toBeChecked();
 
-  await page.getByRole('button', { name: 'Compare printers and settings' }).click();
+  await page.getByRole('button', { name: 'Compare printers, settings and plastics' }).click();
   const table = page.getByRole('table', { name: 'What each way of making takes' });
-  await expect(table.getByRole('row')).toHaveCount(7, { timeout: 120_000 });
+  await expect(table.getByRole('row')).toHaveCount(14, { timeout: 120_000 });
   const minutes = async (name: string) => {
     const words = await table.getByRole('row', { name }).innerText();
     const [, hours = '0', rest] = /(?:(\d+) h )?(\d+) min/.exec(words)!;
     return 60 * Number(hours) + Number(rest);
   };
+  await expect(table.getByRole('row', { name: /^TPU, soft/ })).toContainText('%');
   expect(await minutes('Quick printer, draft')).toBeLessThan(await minutes('Bench printer, draft'));
 
   const saved = page.waitForEvent('download');
@@ -66,7 +67,7 @@ test('a machine that lays no layers is told; one that is added lays them as the 
   await expect(page.getByText(/lays no layers, or the Workshop does not say how/)).toBeVisible({
     timeout: 90_000,
   });
-  await page.getByRole('button', { name: /^Change settings, plastics and printers/ }).click();
+  await page.getByRole('button', { name: 'Change these in the Workshop' }).click();
   await page.getByRole('button', { name: 'Add a machine' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Old printer');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();

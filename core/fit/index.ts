@@ -23,6 +23,7 @@ export {
 export { correctionsActing, type ActingCorrection } from './correctionsActing';
 export { criticalSizes, type CriticalSize } from './criticalSizes';
 export { fitsOfBody } from './fitsOfBody';
+export { leastChance, type MakeChoice } from './leastChance';
 export { testPieceName, testPieceOf } from './testPieceOf';
 export { settledStep, takenNumber } from './settle';
 export { usesOf, type Use, type Used } from './usedBy';

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
 
-import type { Laying } from '@core/model';
+import { leastChance, type MakeChoice } from '@core/fit';
+import { workshopRows, type Body, type Laying } from '@core/model';
 import { minutesText, sentenceOf } from '@core/wording';
 import { layerPrinterIn, layerSetsIn } from '@core/workshop';
 
@@ -17,15 +18,23 @@ import { wishOf } from './useLayers';
 interface Row {
   id: string;
   name: string;
-  /** What it differs in, in a word. */
-  short: string;
+  /** What it differs in, in a word; null for what the chart leaves out. */
+  short: string | null;
+  /** Of the fit that is least likely to go as wished; null where there is none. */
+  chance: number | null;
   reply: ComparedReply | null;
   sentence: string | null;
   chosen: boolean;
 }
 
-/** What other printers and settings would take, in one table and one chart; worked out when asked for. */
-export function CompareMakes({ laying, wish }: { laying: Laying; wish: LayWish }) {
+/** A way of making that is asked about. */
+interface Asked {
+  choice: MakeChoice;
+  wish: LayWish;
+}
+
+/** What other printers, settings and plastics would take, in one table and one chart; worked out when asked for. */
+export function CompareMakes({ body, laying, wish }: { body: Body; laying: Laying; wish: LayWish }) {
   const { repair, numbers } = useRepairContext();
   const { say } = useNotices();
   const [rows, setRows] = useState<Row[]>([]);
@@ -35,27 +44,41 @@ export function CompareMakes({ laying, wish }: { laying: Laying; wish: LayWish }
 
   const compare = async () => {
     const { workshop } = numbers;
-    const on = (machineId: string, settings: string) =>
-      wishOf({ ...laying, settings }, { ...repair, head: { ...repair.head, machineId } }, workshop);
+    const { head } = repair;
+    const so = (change: Partial<MakeChoice>, settings = laying.settings): Asked => {
+      const choice = { machineId: head.machineId, materialId: head.materialId, ...change };
+      return {
+        choice,
+        wish: wishOf({ ...laying, settings }, { ...repair, head: { ...head, ...choice } }, workshop),
+      };
+    };
     const machines = workshop.machines.filter(
       ({ id, removed }) => !removed && layerPrinterIn(workshop, id) !== null,
     );
-    const wishes = [
-      ...machines.map(({ id }) => on(id, laying.settings)),
-      ...layerSetsIn(workshop)
-        .filter(({ id }) => id !== wish.settings.id)
-        .map(({ id }) => on(wish.machine.id, id)),
+    const sets = layerSetsIn(workshop).filter(({ id }) => id !== wish.settings.id);
+    const asked = [
+      ...machines.map(({ id }) => so({ machineId: id })),
+      ...sets.map(({ id }) => so({}, id)),
+      ...workshopRows(workshop, 'filament')
+        .filter(({ id, removed }) => !removed && id !== head.materialId)
+        .map(({ id }) => so({ materialId: id })),
     ];
     const found: Row[] = [];
     setShare(0);
-    for (const [index, one] of wishes.entries()) {
+    for (const [index, { wish: one, choice }] of asked.entries()) {
       const reply = await layerWorker().compare(one);
-      setShare((index + 1) / wishes.length);
+      setShare((index + 1) / asked.length);
       if (!reply) break;
+      const isMaterial = index >= machines.length + sets.length;
       found.push({
-        id: `${one.machine.id} ${one.settings.id}`,
-        name: `${one.machine.name}, ${one.settings.name.toLowerCase()}`,
-        short: index < machines.length ? one.machine.name.split(' ')[0]! : one.settings.name,
+        id: `${one.machine.id} ${one.settings.id} ${one.material.id}`,
+        name: isMaterial ? one.material.name : `${one.machine.name}, ${one.settings.name.toLowerCase()}`,
+        short: isMaterial
+          ? null
+          : index < machines.length
+            ? one.machine.name.split(' ')[0]!
+            : one.settings.name,
+        chance: leastChance(body.id, repair, workshop, choice),
         reply: reply.ok ? reply.value : null,
         sentence: reply.ok ? null : sentenceOf(reply.fault),
         chosen: JSON.stringify(one) === key,
@@ -76,7 +99,11 @@ export function CompareMakes({ laying, wish }: { laying: Laying; wish: LayWish }
   return (
     <View className="gap-2">
       <Button
-        label={share === null ? 'Compare printers and settings' : `Comparing, ${(100 * share).toFixed(0)} %`}
+        label={
+          share === null
+            ? 'Compare printers, settings and plastics'
+            : `Comparing, ${(100 * share).toFixed(0)} %`
+        }
         busy={share !== null}
         onPress={() => void compare().catch(failed)}
       />
@@ -87,8 +114,8 @@ export function CompareMakes({ laying, wish }: { laying: Laying; wish: LayWish }
             aria-label="What each way of making takes"
             className="rounded-lg border border-line bg-card"
           >
-            <TableRow cells={['', 'Time', 'Weight', 'Cost']} head />
-            {shown.map(({ id, name, reply, sentence, chosen }) =>
+            <TableRow cells={['', 'Time', 'Weight', 'Cost', 'Fits']} head />
+            {shown.map(({ id, name, chance, reply, sentence, chosen }) =>
               reply ? (
                 <TableRow
                   key={id}
@@ -98,6 +125,7 @@ export function CompareMakes({ laying, wish }: { laying: Laying; wish: LayWish }
                     minutesText(reply.figures.minutes),
                     `${reply.figures.grams.toFixed(1)} g`,
                     reply.figures.cost.whole.toFixed(2),
+                    chance === null ? '' : `${Math.round(100 * chance)} %`,
                   ]}
                 />
               ) : (
@@ -107,12 +135,18 @@ export function CompareMakes({ laying, wish }: { laying: Laying; wish: LayWish }
               ),
             )}
           </View>
+          <Text className="font-label text-[13.5px] leading-5 text-muted">
+            Fits: how likely the first make goes as wished at the fit that is least likely to.
+          </Text>
           <Minutes rows={shown} />
         </>
       ) : null}
     </View>
   );
 }
+
+/** Of the columns after the name. */
+const WIDTHS = ['', 'w-[64px]', 'w-[52px]', 'w-[40px]', 'w-[40px]'];
 
 function TableRow({ cells, head, chosen }: { cells: string[]; head?: boolean; chosen?: boolean }) {
   return (
@@ -121,7 +155,7 @@ function TableRow({ cells, head, chosen }: { cells: string[]; head?: boolean; ch
         <Text
           key={index}
           role={head ? 'columnheader' : 'cell'}
-          className={`${index === 0 ? 'flex-1' : 'w-[62px] text-right'} ${head ? 'font-label text-muted' : chosen ? 'font-semibold text-ink' : 'font-number text-ink'} text-[14.5px] tabular-nums`}
+          className={`${index === 0 ? 'flex-1' : `${WIDTHS[index]} text-right`} ${head ? 'font-label text-muted' : chosen ? 'font-semibold text-ink' : 'font-number text-ink'} text-[14.5px] tabular-nums`}
         >
           {cell}
         </Text>
@@ -134,7 +168,7 @@ function TableRow({ cells, head, chosen }: { cells: string[]; head?: boolean; ch
 function Minutes({ rows }: { rows: readonly Row[] }) {
   const [width, setWidth] = useState(0);
   const bars = rows.flatMap(({ name, short, reply, chosen }) =>
-    reply
+    reply && short
       ? [
           {
             name,

@@ -171,10 +171,7 @@ function Layers({ body }: { body: Body }) {
             </Text>
           )}
           <Text className="font-label text-[14px] leading-5 text-muted">{settingsWords(wish)}</Text>
-          <Button
-            label="Change settings, plastics and printers in the Workshop"
-            onPress={() => router.push('/workshop')}
-          />
+          <Button label="Change these in the Workshop" onPress={() => router.push('/workshop')} />
         </View>
         <View className="gap-1.5">
           <GroupHeading>Supports</GroupHeading>
@@ -215,7 +212,7 @@ function Layers({ body }: { body: Body }) {
           />
         ) : null}
         <ActingCorrections body={body} />
-        {reply ? <CompareMakes laying={laying} wish={wish} /> : null}
+        {reply ? <CompareMakes body={body} laying={laying} wish={wish} /> : null}
         <Button label="Back to Make" onPress={() => router.replace(`/repair/${repair.head.id}/make`)} />
       </View>
     </ScrollView>

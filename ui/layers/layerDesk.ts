@@ -24,6 +24,8 @@ const STRETCH_MS = 40;
 export class LayerDesk implements LayerWorker {
   #mesh: WeldedMesh | null = null;
   readonly #bench = new LayerBench();
+  /** Compared ways share what stays the same, as layers do of which only the material differs. */
+  readonly #compared = new LayerBench();
   #job: Toolpath | null = null;
   #run = 0;
 
@@ -52,7 +54,7 @@ export class LayerDesk implements LayerWorker {
   }
 
   async compare(wish: LayWish): Promise<Result<ComparedReply, Fault> | null> {
-    const laid = await this.#lay(new LayerBench(), wish, () => {});
+    const laid = await this.#lay(this.#compared, wish, () => {});
     if (!laid?.ok) return laid;
     const { figures, warnings } = laid.value;
     return ok({ figures, warnings: warnings.filter(({ code }) => code !== 'slice.heightRounded').length });
