@@ -111,7 +111,33 @@ export default tseslint.config(
   {
     files: ['core/**/*.ts'],
     ignores: ['core/**/*.test.ts', 'core/testing/long.ts'],
-    rules: { 'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'process', 'fetch'] },
+    // Types of packages bring those of browsers and of Node along, so that the compiler can't tell.
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        ...[
+          'window',
+          'document',
+          'self',
+          'navigator',
+          'localStorage',
+          'indexedDB',
+          'Worker',
+          'fetch',
+          'XMLHttpRequest',
+        ],
+        ...[
+          'process',
+          'global',
+          'Buffer',
+          'require',
+          '__dirname',
+          'setTimeout',
+          'setInterval',
+          'requestAnimationFrame',
+        ],
+      ],
+    },
   },
   border(
     ['server/**/*.ts'],
