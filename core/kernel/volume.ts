@@ -1,7 +1,9 @@
 import { FewFaces } from './fewFaces';
 import type { Kernel, Shape } from './kernel';
-import { scoped } from './scope';
+import { scoped, type Scope } from './scope';
 import { partsOf } from './topology';
+
+type Plane = InstanceType<Kernel['gp_Pln']>;
 
 /** Largest relative error that the rule of Gauss and Kronrod aims at, of each face. */
 const TO = 1e-8;
@@ -30,14 +32,28 @@ export function volumeWithin(kernel: Kernel, shape: Shape): number {
       let mm3 = kept.get(face);
       if (mm3 === undefined) {
         const began = performance.now();
-        const made = scope.keep(new kernel.GProp_GProps());
-        // Without centre and moments, which would take up to a thousand times as long.
-        kernel.BRepGProp.VolumePropertiesGK(face, made, ground, TO, false, true, false, false, false);
-        mm3 = way * made.Mass();
+        const own = aboveGround(kernel, scope, face, ground);
+        if (own === null) return byPlainIntegration(kernel, scope, shape);
+        mm3 = way * own;
         if (performance.now() - began > WORTH_KEEPING_MS) kept.keep(scope.release(face), mm3);
       }
       sum += way * mm3;
     }
     return sum;
   });
+}
+
+/** What lies between a face and the ground, mm³; null where the rule fails. */
+function aboveGround(kernel: Kernel, scope: Scope, face: Shape, ground: Plane): number | null {
+  const made = scope.keep(new kernel.GProp_GProps());
+  // Without centre and moments, which would take up to a thousand times as long.
+  const error = kernel.BRepGProp.VolumePropertiesGK(face, made, ground, TO, false, true, false, false, false);
+  return error < 0 ? null : made.Mass();
+}
+
+/** Of a whole shape: what lies between each face and the origin. */
+function byPlainIntegration(kernel: Kernel, scope: Scope, shape: Shape): number {
+  const made = scope.keep(new kernel.GProp_GProps());
+  kernel.BRepGProp.VolumeProperties(shape, made, false, false, false);
+  return made.Mass();
 }

@@ -3,7 +3,8 @@ import { evaluateRepair } from '@core/fit';
 import { findingsOf, figuresOf } from '@core/inspect';
 import { everyEdgeHasTwoFaces } from '@core/kernel';
 import { numberValue, Step, type StepKind, type Value } from '@core/model';
-import { openEdgeCount, weld } from '@core/part';
+import { meshVolume, openEdgeCount, weld, type Box, type WeldedMesh } from '@core/part';
+import { areaOf, contoursAt, cutTable } from '@core/slice';
 import { materialOf } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
 import { LONG } from '@core/testing/long';
@@ -410,6 +411,21 @@ const anyRecipe: fc.Arbitrary<Step[]> = fc
   .tuple(first, fc.array(any, { maxLength: 5 }))
   .map(([start, rest]) => [start, ...rest].map((step, index) => Step.parse({ id: `s${index}`, ...step })));
 
+/** How many heights a part is cut at. */
+const CUTS = 48;
+
+/** Its outlines close at every height, and what lies between them is its volume, as far as so few cuts can tell. */
+function expectLayersOf(welded: WeldedMesh, [x0, y0, z0, x1, y1, z1]: Box): void {
+  const table = cutTable(welded);
+  const step = (z1 - z0) / CUTS;
+  const heights = Array.from({ length: CUTS }, (_, at) => z0 + (at + 0.5) * step);
+  const areas = [...contoursAt(table, heights)].map(areaOf);
+  expect(table.open).toBe(0);
+  // Between two cuts an area may jump; all jumps together are some few times the whole face.
+  const most = 3 * (x1 - x0) * (y1 - y0) * step;
+  expect(Math.abs(areas.reduce((sum, area) => sum + area * step, 0) - meshVolume(welded))).toBeLessThan(most);
+}
+
 /** Bounds the time on a slow machine; a usual one gets through all of them. */
 const LIMIT_MS = 200_000;
 
@@ -440,7 +456,9 @@ test('any recipe ends in a closed solid with a watertight mesh, or in a fault at
       if (built.solid) {
         expect(built.check).toMatchObject({ valid: true, closed: true });
         expect(everyEdgeHasTwoFaces(kernel, built.solid.shape)).toBe(true);
-        expect(openEdgeCount(weld(built.mesh()!))).toBe(0);
+        const welded = weld(built.mesh()!);
+        expect(openEdgeCount(welded)).toBe(0);
+        expectLayersOf(welded, built.box!);
         // A step, a part in it, its number, and the number of its copy.
         expect(built.solid.tagList().every((tag) => /^s\d:[A-Za-z]+\d*(~\d+)?$/.test(tag))).toBe(true);
       }
