@@ -56,6 +56,19 @@ test('a spare is laid in layers: way up, layers looked at, other settings, print
   await page.reload();
   await expect(page.getByRole('radio', { name: 'Everywhere' })).toBeChecked();
   await expect(page.getByRole('radio', { name: 'Draft' })).toBeChecked();
+
+  // The file that was saved is read back, as one from last year would be; what is no job says so.
+  await page.getByRole('button', { name: 'Back to Make' }).click();
+  await page
+    .getByLabel('Job file')
+    .setInputFiles({ name: 'notes.gcode', mimeType: 'text/plain', buffer: Buffer.from('none') });
+  await expect(page.getByText('Nothing is laid in this file.')).toBeVisible();
+  await page.getByRole('button', { name: 'Back to Make' }).click();
+  await page
+    .getByLabel('Job file')
+    .setInputFiles({ name: 'last-year.gcode', mimeType: 'text/plain', buffer: Buffer.from(job) });
+  await expect(page.getByRole('heading', { name: 'last-year.gcode' })).toBeVisible();
+  await expect(page.getByText(/^Layer 29 of 29, up to .*: outer walls/)).toBeVisible();
 });
 
 test('a machine that lays no layers is told; one that is added lays them as the Workshop says', async ({

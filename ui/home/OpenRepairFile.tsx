@@ -1,22 +1,18 @@
 import { router } from 'expo-router';
-import { createElement, useRef } from 'react';
-import { View } from 'react-native';
 
 import { readRepairFile, REPAIR_FILE_LIMIT_BYTES } from '@core/model';
 import { sentenceOf } from '@core/wording';
 
 import { useNotices } from '../api/notices';
 import { useOpenRepairFile } from '../api/useRepairs';
-import { Button } from '../shared/Button';
+import { FileButton } from '../shared/FileButton';
 
 /** Opens a repair file as a new repair. The file is checked here first, so that a mistake is told at once. */
 export function OpenRepairFile() {
-  const input = useRef<HTMLInputElement>(null);
   const open = useOpenRepairFile();
   const { say } = useNotices();
 
-  const onChosen = async (file: File | undefined) => {
-    if (!file) return;
+  const onChosen = async (file: File) => {
     if (file.size > REPAIR_FILE_LIMIT_BYTES) {
       say({
         tone: 'wrong',
@@ -36,20 +32,12 @@ export function OpenRepairFile() {
     });
   };
   return (
-    <View>
-      <Button label="Open a repair file" busy={open.isPending} onPress={() => input.current?.click()} />
-      {createElement('input', {
-        ref: input,
-        type: 'file',
-        accept: '.json,application/json',
-        'aria-label': 'Repair file',
-        style: { display: 'none' },
-        onChange: (event: React.ChangeEvent<HTMLInputElement>) => {
-          void onChosen(event.target.files?.[0]);
-          // So that the same file can be chosen again after it was mended.
-          event.target.value = '';
-        },
-      })}
-    </View>
+    <FileButton
+      label="Open a repair file"
+      name="Repair file"
+      accept=".json,application/json"
+      busy={open.isPending}
+      onChosen={(file) => void onChosen(file)}
+    />
   );
 }

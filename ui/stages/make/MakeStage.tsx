@@ -6,6 +6,7 @@ import { MATERIALS, materialOf } from '@core/standards';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';
+import { OpenJobFile } from '../../layers/OpenJobFile';
 import { EmptyState } from '../../shared/EmptyState';
 import { GroupHeading } from '../../shared/Heading';
 import { Picker } from '../../shared/Picker';
@@ -69,6 +70,7 @@ export function MakeStage() {
       <View className="gap-1.5">
         <GroupHeading>The whole repair</GroupHeading>
         <RepairFileButton />
+        <OpenJobFile repairId={repair.head.id} />
       </View>
     </ScrollView>
   );
