@@ -25,7 +25,16 @@ import { TrailPanel } from './TrailPanel';
 import { RepairContext, type TrailTarget } from '../inRepair/useRepairContext';
 
 /** Screens that need the room of the part for a drawing of their own, or for words. */
-const WITHOUT_PART = new Set(['brief', 'revisions', 'layouts', 'photos', 'sheet', 'layers', 'job']);
+const WITHOUT_PART = new Set([
+  'brief',
+  'revisions',
+  'layouts',
+  'photos',
+  'sheet',
+  'layers',
+  'job',
+  'job-file',
+]);
 
 /** Screens that belong to a stage without being it. */
 const STAGE_OF: Record<string, string> = {
@@ -34,6 +43,7 @@ const STAGE_OF: Record<string, string> = {
   sheet: 'sizes',
   layers: 'make',
   job: 'trial',
+  'job-file': 'make',
 };
 
 /** What a fault of the program is said to be in. */
@@ -49,6 +59,7 @@ const SCREEN_WORDS: Record<string, string> = {
   sheet: 'the sheet',
   layers: 'the layers',
   job: 'the kept job',
+  'job-file': 'the job’s file',
   revisions: 'the revisions',
 };
 

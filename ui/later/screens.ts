@@ -6,6 +6,7 @@ export { DeletedScreen } from '../home/DeletedScreen';
 export { NewRepairScreen } from '../home/NewRepairScreen';
 export { KeptJobScreen } from '../layers/KeptJobScreen';
 export { LayersScreen } from '../layers/LayersScreen';
+export { OpenedJobScreen } from '../layers/OpenedJobScreen';
 export { RevisionsScreen } from '../revisions/RevisionsScreen';
 export { BriefStage } from '../stages/brief/BriefStage';
 export { FitsStage } from '../stages/fits/FitsStage';

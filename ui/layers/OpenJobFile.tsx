@@ -23,7 +23,7 @@ export function OpenJobFile({ repairId }: { repairId: string }) {
     setReading(true);
     try {
       useOpenedJob.getState().open({ name: file.name, text: await file.text() });
-      router.push(`/repair/${repairId}/job`);
+      router.push(`/repair/${repairId}/job-file`);
     } catch {
       say({
         tone: 'wrong',
