@@ -1,3 +1,4 @@
+import { USUAL_LAYING } from '@core/model';
 import { settingsFor } from '@core/printing';
 import type { LayerSettings } from '@core/slice';
 import { LAYER_PRINTERS, LAYER_SETS } from '@core/workshop';
@@ -5,5 +6,5 @@ import { LAYER_PRINTERS, LAYER_SETS } from '@core/workshop';
 /** Settings that a workshop begins with, as the bench printer lays a body that says nothing else. */
 export function settingsNamed(id: 'draft' | 'everyday' | 'strong' | 'fine'): LayerSettings {
   const set = LAYER_SETS.find((one) => one.id === id)!;
-  return settingsFor(set, { support: 'none', foot: 'skirt' }, LAYER_PRINTERS[0]!);
+  return settingsFor(set, USUAL_LAYING, LAYER_PRINTERS[0]!);
 }

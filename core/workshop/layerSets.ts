@@ -1,4 +1,4 @@
-import type { LayerSet, Workshop } from '@core/model';
+import { USUAL_LAYING, type LayerSet, type Workshop } from '@core/model';
 
 const usual = {
   version: 1,
@@ -60,11 +60,12 @@ export const LAYER_SETS: readonly LayerSet[] = [
 export const layerSetsIn = (workshop: Workshop): readonly LayerSet[] =>
   (workshop.layerSets ?? LAYER_SETS).filter(({ removed }) => !removed);
 
-/** The id of the settings that are taken where nothing is said. */
-const EVERYDAY_ID = 'everyday';
-
 /** The settings of that id, or those of every day. */
 export function layerSetIn(workshop: Workshop, id: string | undefined): LayerSet {
   const sets = layerSetsIn(workshop);
-  return sets.find((one) => one.id === id) ?? sets.find((one) => one.id === EVERYDAY_ID) ?? LAYER_SETS[1]!;
+  return (
+    sets.find((one) => one.id === id) ??
+    sets.find((one) => one.id === USUAL_LAYING.settings) ??
+    LAYER_SETS[1]!
+  );
 }

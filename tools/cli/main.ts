@@ -2,7 +2,13 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { isMainThread } from 'node:worker_threads';
 
-import { readRepairFile, type Repair, type RepairFileContent, type Workshop } from '@core/model';
+import {
+  readRepairFile,
+  USUAL_LAYING,
+  type Repair,
+  type RepairFileContent,
+  type Workshop,
+} from '@core/model';
 import { readMachinesFile } from '@core/rehearsal';
 import { programFaultOf, programFaultReport, sentenceOf } from '@core/wording';
 import { DEFAULT_WORKSHOP, LAYER_SETS, layerPrinterIn, layerSetsIn, withUsualRows } from '@core/workshop';
@@ -176,7 +182,7 @@ function sliceWish(
     return refuse(`There is no machine "${values.machine}" here. There are: ${names.join(', ')}.`);
   }
   const sets = layerSetsIn(workshop);
-  const named = values.settings?.toLowerCase() ?? 'everyday';
+  const named = values.settings?.toLowerCase() ?? USUAL_LAYING.settings;
   const set = sets.find(({ id, name }) => id === named || name.toLowerCase() === named);
   if (!set) {
     return refuse(

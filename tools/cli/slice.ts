@@ -5,7 +5,7 @@ import type { Fault } from '@core/fault';
 import { evaluateRepair } from '@core/fit';
 import { startKernel } from '@core/kernel';
 import { layerMeshOf, spareStems } from '@core/make';
-import type { LayerSet, RepairFileContent } from '@core/model';
+import { USUAL_LAYING, type LayerSet, type RepairFileContent } from '@core/model';
 import {
   AS_IT_STANDS,
   LayerBench,
@@ -55,7 +55,7 @@ export async function slice(
     telling.tell(sentenceOf(means.fault));
     return false;
   }
-  const settings = settingsFor(set, { support: 'none', foot: 'skirt' }, means.value.machine);
+  const settings = settingsFor(set, USUAL_LAYING, means.value.machine);
   const stems = spareStems(head, repair.bodies, '');
   const builder = new RepairBuilder(await startKernel(), lettersFont());
   const growth = growthOf(workshopMachine);

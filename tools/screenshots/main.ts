@@ -109,6 +109,8 @@ async function main(): Promise<void> {
   await phone.getByRole('dialog').getByRole('button', { name: /^A/ }).click();
   await shoot(phone, 'photo');
   await phone.goto(`${server.address}/workshop`);
+  await phone.getByText('Plastics laid in layers').scrollIntoViewIfNeeded();
+  await phone.getByText('Settings for layers').scrollIntoViewIfNeeded();
   await shoot(phone, 'workshop');
   await phone.getByRole('button', { name: /^Bench printer/ }).click();
   await phone.getByRole('button', { name: 'What trials taught of it' }).click();

@@ -39,7 +39,9 @@ export function FitTableSheet({
     setTyped(
       Object.fromEntries(
         FIT_CLASSES.map(({ id }) => {
-          const read = readNumber(typed[id], 'clearance', FitTable.shape.clearances.shape[id]);
+          const read = readNumber(typed[id], 'clearance', FitTable.shape.clearances.shape[id], {
+            unit: 'mm',
+          });
           return [id, read.ok ? shownNumber(read.value * factor) : typed[id]];
         }),
       ) as Record<FitClass, string>,
@@ -53,7 +55,7 @@ export function FitTableSheet({
         typed[id],
         `clearance of ${word.toLowerCase()}`,
         FitTable.shape.clearances.shape[id],
-        per === 'side' ? 2 : 1,
+        { unit: 'mm', times: per === 'side' ? 2 : 1 },
       );
       if (!read.ok) {
         setWrong(read.sentence);

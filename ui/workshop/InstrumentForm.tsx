@@ -47,6 +47,7 @@ export function InstrumentForm({
   const word = quantity === 'angle' ? '°' : 'mm';
   const save = () => {
     const of = Instrument.shape;
+    const typedIn = { unit: word, times: unit };
     const band = of.permissibleErrors.element.shape;
     const trimmed = name.trim();
     if (trimmed === '') {
@@ -65,12 +66,12 @@ export function InstrumentForm({
       return;
     }
     const numbers = [
-      readNumber(resolution, 'step of the display', of.resolution, unit),
-      readNumber(reach, 'reach', of.reach, unit),
-      readNumber(hand, 'scatter of one hand', of.repeatability, unit),
+      readNumber(resolution, 'step of the display', of.resolution, typedIn),
+      readNumber(reach, 'reach', of.reach, typedIn),
+      readNumber(hand, 'scatter of one hand', of.repeatability, typedIn),
       ...bands.flatMap(({ upTo, plusMinus }) => [
-        readNumber(upTo, 'end of a range', band.upTo, unit),
-        readNumber(plusMinus, 'permissible error', band.plusMinus, unit),
+        readNumber(upTo, 'end of a range', band.upTo, typedIn),
+        readNumber(plusMinus, 'permissible error', band.plusMinus, typedIn),
       ]),
     ];
     const bad = numbers.find((read) => !read.ok);

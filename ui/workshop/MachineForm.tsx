@@ -14,6 +14,9 @@ import { Switch } from '../shared/Switch';
 import { readNumber, shownNumber } from './numberFields';
 import { FAMILY_WORDS, FEATURE_WORDS, PROCESS_WORDS } from './words';
 
+const MM = { unit: 'mm' };
+const PERCENT = { unit: '%', times: 0.01 };
+
 /** The numbers of a correction as they are typed. */
 interface TypedCorrection {
   offset: string;
@@ -68,9 +71,9 @@ export function MachineForm({
     let next = machine.corrections;
     for (const [key, numbers] of Object.entries(typed)) {
       const [ofFamily, feature] = key.split('/') as [Correction['family'], FeatureKind];
-      const offset = readNumber(numbers.offset, 'offset', Correction.shape.offsetMm);
-      const percent = readNumber(numbers.percent, 'share of the size', Correction.shape.scale, 0.01);
-      const plusMinus = readNumber(numbers.plusMinus, 'plus or minus', Correction.shape.plusMinusMm);
+      const offset = readNumber(numbers.offset, 'offset', Correction.shape.offsetMm, MM);
+      const percent = readNumber(numbers.percent, 'share of the size', Correction.shape.scale, PERCENT);
+      const plusMinus = readNumber(numbers.plusMinus, 'plus or minus', Correction.shape.plusMinusMm, MM);
       for (const read of [offset, percent, plusMinus]) if (!read.ok) return read.sentence;
       const correction: Correction = {
         family: ofFamily,
@@ -86,9 +89,9 @@ export function MachineForm({
   };
   const save = () => {
     const trimmed = name.trim();
-    const spread = readNumber(scatter, 'scatter', Machine.shape.scatterMm);
+    const spread = readNumber(scatter, 'scatter', Machine.shape.scatterMm, MM);
     const shares = shrinkage.map((text) =>
-      readNumber(text, 'shrinkage', Machine.shape.shrinkage.unwrap().shape.x, 0.01),
+      readNumber(text, 'shrinkage', Machine.shape.shrinkage.unwrap().shape.x, PERCENT),
     );
     const badShare = shrinks ? shares.find((read) => !read.ok) : undefined;
     const collected = collect();

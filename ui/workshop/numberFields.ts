@@ -5,11 +5,31 @@ import { sentenceOf } from '@core/wording';
 
 type ReadNumber = { ok: true; value: number } | { ok: false; sentence: string };
 
-/**
- * A number of a form as it was typed, as it is stored, or what is wrong with it. What it may be stands in its schema alone.
- * @param times what is stored of 1 as it is typed: 0.01 for a share that is typed in hundredths.
- */
-export function readNumber(text: string, what: string, schema: z.ZodNumber, times = 1): ReadNumber {
+/** What stands behind a number in its field. */
+export interface TypedIn {
+  /** mm is typed in any unit of length; all else as a number alone. */
+  unit: string;
+  /** What is stored of 1 as it is typed: 0.01 for a share that is typed in hundredths. */
+  times?: number;
+}
+
+/** A number alone, with a mark for decimals. */
+const ALONE = /^[-+−\d.,\s]*$/;
+
+/** A number of a form as it was typed, as it is stored, or what is wrong with it. What it may be stands in its schema alone. */
+export function readNumber(
+  text: string,
+  what: string,
+  schema: z.ZodNumber,
+  { unit, times = 1 }: TypedIn,
+): ReadNumber {
+  if (unit !== 'mm' && !ALONE.test(text)) {
+    const inUnit = unit ? `, in ${unit}` : '';
+    return {
+      ok: false,
+      sentence: `The ${what} takes a number alone${inUnit}. Leave all but the number out.`,
+    };
+  }
   const read = parseLength(text);
   if (!read.ok) return { ok: false, sentence: sentenceOf(read.fault) };
   // 35 % is 0.35, not what is left of 35 times a hundredth in binary.

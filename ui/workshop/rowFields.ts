@@ -56,19 +56,13 @@ function schemaAt(schema: z.ZodType, path: string): z.ZodType {
 /** The number that was typed, as it is stored, or what is wrong with it. */
 function readField(
   text: string,
-  { path, label, unit, times }: RowField & { kind: 'number' },
+  { path, label, unit = '', times }: RowField & { kind: 'number' },
   schema: z.ZodType,
 ) {
   const number = schemaAt(schema, path);
   if (!(number instanceof z.ZodNumber)) throw new Error(`a row has no number at ${path}`);
   const what = label.charAt(0).toLowerCase() + label.slice(1);
-  if (unit !== 'mm' && /\p{L}/u.test(text)) {
-    return {
-      ok: false as const,
-      sentence: `The ${what} takes a number alone${unit ? `, in ${unit}` : ''}. Leave the letters out.`,
-    };
-  }
-  return readNumber(text, what, number, times);
+  return readNumber(text, what, number, { unit, ...(times ? { times } : {}) });
 }
 
 const linesOf = (text: string) =>

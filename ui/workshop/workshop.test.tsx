@@ -35,21 +35,28 @@ const saved = <T,>() => (save.mock.calls[0] as [string, T])[1];
 describe('numbers of the workshop’s forms', () => {
   test('are read with any unit and held to their limits', () => {
     const offset = Correction.shape.offsetMm;
-    expect(readNumber('0,05', 'offset', offset)).toMatchObject({ value: 0.05 });
-    expect(readNumber('0.002 in', 'offset', offset)).toMatchObject({
+    const mm = { unit: 'mm' };
+    const percent = { unit: '%', times: 0.01 };
+    expect(readNumber('0,05', 'offset', offset, mm)).toMatchObject({ value: 0.05 });
+    expect(readNumber('0.002 in', 'offset', offset, mm)).toMatchObject({
       value: expect.closeTo(0.0508, 9),
     });
-    expect(readNumber('9', 'offset', offset)).toMatchObject({
+    expect(readNumber('9', 'offset', offset, mm)).toMatchObject({
       sentence: 'The offset must be between -5 and 5. Change the number.',
     });
-    expect(readNumber('', 'offset', offset).ok).toBe(false);
-    expect(readNumber('0', 'scatter', Machine.shape.scatterMm)).toMatchObject({
+    expect(readNumber('', 'offset', offset, mm).ok).toBe(false);
+    expect(readNumber('0', 'scatter', Machine.shape.scatterMm, mm)).toMatchObject({
       sentence: 'The scatter must be more than 0 and at most 5. Change the number.',
     });
-    expect(readNumber('25', 'share', Correction.shape.scale, 0.01)).toMatchObject({
+    expect(readNumber('25', 'share', Correction.shape.scale, percent)).toMatchObject({
       sentence: 'The share must be between -20 and 20. Change the number.',
     });
-    expect(readNumber('0.7', 'share', Correction.shape.scale, 0.01)).toEqual({ ok: true, value: 0.007 });
+    expect(readNumber('0.7', 'share', Correction.shape.scale, percent)).toEqual({ ok: true, value: 0.007 });
+    // A share of 0.5 inch would be 12.7 %.
+    for (const typed of ['0.5 in', '0.5"', '1/2"'])
+      expect(readNumber(typed, 'share', Correction.shape.scale, percent)).toMatchObject({
+        sentence: 'The share takes a number alone, in %. Leave all but the number out.',
+      });
   });
 
   test('are shown without binary dust', () => {
@@ -218,7 +225,12 @@ describe('how layers are laid', () => {
   test.each([
     ['Outer wall', '4000', 'The outer wall must be between 1 and 2000. Change the number.'],
     ['Walls lean out by', '120', /must be between 5\.7\d* and 85\.9\d*/],
-    ['Hottest nozzle', '250 C', 'The hottest nozzle takes a number alone, in °C. Leave the letters out.'],
+    [
+      'Hottest nozzle',
+      '250 C',
+      'The hottest nozzle takes a number alone, in °C. Leave all but the number out.',
+    ],
+    ['Warming up', '8"', 'The warming up takes a number alone, in min. Leave all but the number out.'],
     ['Lowest layer', '0.5', 'The lowest layer is higher than the highest. Change one of them.'],
     ['Before a job', `G1 ${'X'.repeat(200)}`, /must have at most 200 characters/],
   ])('%s of %s is not taken, and why is said', async (label, text, sentence) => {
