@@ -2,7 +2,8 @@ import type { SolidCheck, Box } from '@core/part';
 
 import type { Kernel, Shape } from './kernel';
 import { scoped } from './scope';
-import { partsOf, ShapeMap } from './topology';
+import { partsOf } from './topology';
+import { isValid } from './validity';
 import { volumeWithin } from './volume';
 
 /** Shapes never change, so what was found of one holds for as long as it is held. */
@@ -17,46 +18,17 @@ export function checkSolid(kernel: Kernel, shape: Shape): SolidCheck {
   if (known) return known;
   const check = scoped((scope): SolidCheck => {
     const solids = partsOf(kernel, scope, shape, 'TopAbs_SOLID');
-    let valid = solids.length > 0;
-    for (const solid of solids) {
-      const analyzer = scope.keep(new kernel.BRepCheck_Analyzer(solid, true, false, false));
-      valid &&= analyzer.IsValid();
-      // Lets go of the solid's data, which delete alone does not (kernel-notes).
-      const anyVertex = partsOf(kernel, scope, solid, 'TopAbs_VERTEX')[0];
-      if (anyVertex) analyzer.Init(anyVertex, false);
-    }
     const shells = partsOf(kernel, scope, shape, 'TopAbs_SHELL');
     const closed = shells.length > 0 && shells.every((shell) => kernel.BRep_Tool.IsClosed(shell));
     return {
       pieces: solids.length,
-      valid,
+      valid: isValid(kernel, shape),
       closed,
       volumeMm3: volumeWithin(kernel, shape),
     };
   });
   CHECKED.set(shape, check);
   return check;
-}
-
-/** Whether every edge is used by exactly two faces; edges without length (at the tip of a cone) do not count. */
-export const everyEdgeHasTwoFaces = (kernel: Kernel, shape: Shape): boolean =>
-  edgeUses(kernel, shape).every((count) => count === 2);
-
-/** Whether more than two faces meet at an edge: the shape touches itself there and has no thickness. */
-export const touchesAtEdge = (kernel: Kernel, shape: Shape): boolean =>
-  edgeUses(kernel, shape).some((count) => count > 2);
-
-/** How many faces use each edge that has a length. */
-function edgeUses(kernel: Kernel, shape: Shape): number[] {
-  return scoped((scope) => {
-    const uses = new ShapeMap<number>(kernel);
-    for (const edge of partsOf(kernel, scope, shape, 'TopAbs_EDGE'))
-      uses.set(edge, (uses.get(edge) ?? 0) + 1);
-    return [...uses.entries()].flatMap(([edge, count]) =>
-      // Asked only where it matters: most edges have two.
-      count === 2 || !kernel.BRep_Tool.Degenerated(scope.keep(kernel.TopoDS.Edge(edge))) ? [count] : [],
-    );
-  });
 }
 
 export function boundingBox(kernel: Kernel, shape: Shape): Box {

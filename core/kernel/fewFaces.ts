@@ -1,30 +1,56 @@
 import type { Kernel, Shape } from './kernel';
+import type { Scope } from './scope';
 import { ShapeMap } from './topology';
 
-/** Faces of the largest part of ours several times over. */
-const MOST = 500;
+/** Faces of most parts several times over. */
+const FEW = 400;
 
-/** What is known of the faces that came last. Holds handles on them, so that no other comes to lie at their address. */
+interface Kept<T> {
+  known: ShapeMap<T>;
+  held: Shape[];
+}
+
+/**
+ * Something that is worked out for a face and kept while the face is asked for again and again: a step leaves most faces of a part as they
+ * are. Holds handles on them, so that no other comes to lie at their address.
+ */
 export class FewFaces<T> {
-  #known: ShapeMap<T>;
-  #held: Shape[] = [];
+  #young: Kept<T>;
+  /** What was young before: let go all together when as many have come after it. */
+  #old: Kept<T>;
+  #most = FEW;
 
-  constructor(private readonly kernel: Kernel) {
-    this.#known = new ShapeMap(kernel);
+  constructor(
+    private readonly kernel: Kernel,
+    private readonly work: (face: Shape) => T,
+  ) {
+    this.#young = this.#none();
+    this.#old = this.#none();
   }
 
-  /** Whichever way round the face is. */
-  get(face: Shape): T | undefined {
-    return this.#known.get(face);
+  /** For all faces of a shape, in their order; whichever way round each is. Takes over those of the scope that it does not know yet. */
+  of(scope: Scope, faces: readonly Shape[]): T[] {
+    // Room for twice as many, so that none of these is let go meanwhile.
+    this.#most = Math.max(FEW, 2 * faces.length);
+    return faces.map((face) => {
+      const young = this.#young.known.get(face);
+      if (young !== undefined) return young;
+      const value = this.#old.known.get(face) ?? this.work(face);
+      this.#keep(scope.release(face), value);
+      return value;
+    });
   }
 
-  /** The face belongs to it from now on. With too many, all before are let go. */
-  keep(face: Shape, value: T): void {
-    if (this.#held.length >= MOST) {
-      for (const held of this.#held.splice(0)) held.delete();
-      this.#known = new ShapeMap(this.kernel);
+  #keep(face: Shape, value: T): void {
+    if (this.#young.held.length >= this.#most) {
+      for (const held of this.#old.held) held.delete();
+      [this.#old, this.#young] = [this.#young, this.#none()];
     }
-    this.#held.push(face);
-    this.#known.set(face, value);
+    this.#young.held.push(face);
+    this.#young.known.set(face, value);
+  }
+
+  #none(): Kept<T> {
+    return { known: new ShapeMap(this.kernel), held: [] };
   }
 }

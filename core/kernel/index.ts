@@ -1,6 +1,7 @@
-export { boundingBox, boxRound, checkSolid, everyEdgeHasTwoFaces, touchesAtEdge } from './check';
+export { boundingBox, boxRound, checkSolid } from './check';
 export { closestPoints } from './closestPoints';
 export { compoundOf } from './compound';
+export { everyEdgeHasTwoFaces, touchesAtEdge } from './edgeUses';
 export { KeptPieces } from './keptPieces';
 export { faceArea, surfaceArea } from './faceArea';
 export { faceBox } from './faceBox';

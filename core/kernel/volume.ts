@@ -8,11 +8,8 @@ type Plane = InstanceType<Kernel['gp_Pln']>;
 /** Largest relative error that the rule of Gauss and Kronrod aims at, of each face. */
 const TO = 1e-8;
 
-/** What took longer than this is kept: most faces take a tenth of it, those bent freely up to two hundred times as much. */
-const WORTH_KEEPING_MS = 1;
-
-/** Long ones of the parts that were looked at last. */
-const KEPT = new WeakMap<Kernel, FewFaces<number>>();
+/** Of the faces of the parts that were looked at last. */
+const KEPT = new WeakMap<Kernel, FewFaces<number | null>>();
 
 /**
  * Volume of a closed shape, mm³: the sum over its faces of what lies between each and the plane z = 0, the flux of (0, 0, z) through
@@ -22,26 +19,28 @@ const KEPT = new WeakMap<Kernel, FewFaces<number>>();
  */
 export function volumeWithin(kernel: Kernel, shape: Shape): number {
   let kept = KEPT.get(kernel);
-  if (!kept) KEPT.set(kernel, (kept = new FewFaces(kernel)));
+  if (!kept) KEPT.set(kernel, (kept = new FewFaces(kernel, (face) => facingUp(kernel, face))));
   return scoped((scope) => {
-    const ground = scope.keep(new kernel.gp_Pln(0, 0, 1, 0));
     let sum = 0;
-    for (const face of partsOf(kernel, scope, shape, 'TopAbs_FACE')) {
-      // Seen from its other side, it takes away what it would add.
-      const way = face.Orientation() === 'TopAbs_REVERSED' ? -1 : 1;
-      let mm3 = kept.get(face);
-      if (mm3 === undefined) {
-        const began = performance.now();
-        const own = aboveGround(kernel, scope, face, ground);
-        if (own === null) return byPlainIntegration(kernel, scope, shape);
-        mm3 = way * own;
-        if (performance.now() - began > WORTH_KEEPING_MS) kept.keep(scope.release(face), mm3);
-      }
-      sum += way * mm3;
+    const faces = partsOf(kernel, scope, shape, 'TopAbs_FACE');
+    for (const [index, mm3] of kept.of(scope, faces).entries()) {
+      if (mm3 === null) return byPlainIntegration(kernel, scope, shape);
+      sum += wayOf(faces[index]!) * mm3;
     }
     return sum;
   });
 }
+
+/** Seen from its other side, a face takes away what it would add. */
+const wayOf = (face: Shape): 1 | -1 => (face.Orientation() === 'TopAbs_REVERSED' ? -1 : 1);
+
+/** What lies between a face and the ground as it is seen from its front; null where the rule fails. */
+const facingUp = (kernel: Kernel, face: Shape): number | null =>
+  scoped((scope) => {
+    const ground = scope.keep(new kernel.gp_Pln(0, 0, 1, 0));
+    const own = aboveGround(kernel, scope, face, ground);
+    return own === null ? null : wayOf(face) * own;
+  });
 
 /** What lies between a face and the ground, mm³; null where the rule fails. */
 function aboveGround(kernel: Kernel, scope: Scope, face: Shape, ground: Plane): number | null {
