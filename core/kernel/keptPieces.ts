@@ -1,4 +1,4 @@
-import type { FacePiece } from './busyFaces';
+import type { FacePiece } from './facePiece';
 import type { Kernel, Shape } from './kernel';
 import type { MeshPieces } from './meshPieces';
 import { scoped, type Scope } from './scope';

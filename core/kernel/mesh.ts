@@ -3,7 +3,7 @@ import { type FaceTag, type MeshQuality, type SolidMesh } from '@core/part';
 import { closedVolume } from './closedVolume';
 import type { KeptPieces } from './keptPieces';
 import type { Kernel, Shape } from './kernel';
-import { assembled, edgeRunsOf, linesByKernel, piecesOf } from './meshPieces';
+import { assembled, edgeRunsOf, linesByKernel, piecesOf, wholeByKernel, type MeshPieces } from './meshPieces';
 import { scoped } from './scope';
 import type { TaggedSolid } from './tagged';
 
@@ -11,20 +11,15 @@ import type { TaggedSolid } from './tagged';
 export function meshOf(solid: TaggedSolid, quality: MeshQuality, kept?: KeptPieces): SolidMesh {
   const { kernel, shape } = solid;
   const tags = solid.tagsByHash();
-  const tagOf = (hash: number) => tags.get(hash) ?? '';
-  const known = kept?.amongFacesOf(shape);
-  if (known) {
-    const pieces = piecesOf(kernel, shape, quality, known);
-    const mesh = assembled(kernel, shape, pieces, tagOf);
-    // Old and new faces meet in the same points, or all of it is made anew.
-    if (closedVolume(mesh) !== null) {
-      kept!.keep(shape, pieces);
-      return mesh;
-    }
-  }
-  const pieces = piecesOf(kernel, shape, quality);
+  const { mesh, pieces } = closedMesh(
+    kernel,
+    shape,
+    quality,
+    (hash) => tags.get(hash) ?? '',
+    kept?.amongFacesOf(shape),
+  );
   kept?.keep(shape, pieces);
-  return assembled(kernel, shape, pieces, tagOf);
+  return mesh;
 }
 
 /** As meshOf, for a shape whose faces are named by `tagOf` from their hash. */
@@ -33,7 +28,28 @@ export const meshShape = (
   shape: Shape,
   quality: MeshQuality,
   tagOf: (faceHash: number) => FaceTag,
-): SolidMesh => assembled(kernel, shape, piecesOf(kernel, shape, quality), tagOf);
+): SolidMesh => closedMesh(kernel, shape, quality, tagOf).mesh;
+
+/** Old and new faces, and those of the kernel's and our own, meet in the same points: or all is made anew, at last by the kernel alone. */
+function closedMesh(
+  kernel: Kernel,
+  shape: Shape,
+  quality: MeshQuality,
+  tagOf: (faceHash: number) => FaceTag,
+  known?: MeshPieces,
+): { mesh: SolidMesh; pieces: MeshPieces } {
+  const ways = [
+    ...(known ? [() => piecesOf(kernel, shape, quality, known)] : []),
+    () => piecesOf(kernel, shape, quality),
+  ];
+  for (const way of ways) {
+    const pieces = way();
+    const mesh = assembled(kernel, shape, pieces, tagOf);
+    if (closedVolume(mesh) !== null) return { mesh, pieces };
+  }
+  const pieces = wholeByKernel(kernel, shape, quality);
+  return { mesh: assembled(kernel, shape, pieces, tagOf), pieces };
+}
 
 /** The edges of a shape alone, as in a mesh. */
 export const edgesOf = (kernel: Kernel, shape: Shape, quality: MeshQuality): Float32Array =>
