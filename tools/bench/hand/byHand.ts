@@ -1,6 +1,13 @@
 import { SCREEN_QUALITY } from '@core/part';
 import type { Kernel, Shape } from '@core/kernel';
 
+/** Parts by name, as one would write them straight against the kernel, from their sizes. They give the volume, mm³. */
+export type HandMade = Readonly<
+  Record<string, (hand: ByHand, sizes: Readonly<Record<string, number>>) => number>
+>;
+
+type Point = readonly [x: number, y: number, z: number];
+
 /**
  * The kernel as one would use it straight, with the same checks of every solid as the recipe makes, but without names
  * of faces, a cache, or sentences for what can go wrong.
@@ -9,7 +16,7 @@ export class ByHand {
   #garbage: { delete(): void }[] = [];
   #cuts: { Clear(): void }[] = [];
 
-  constructor(private readonly kernel: Kernel) {}
+  constructor(readonly kernel: Kernel) {}
 
   keep<T extends { delete(): void }>(object: T): T {
     this.#garbage.push(object);
@@ -60,27 +67,71 @@ export class ByHand {
     return this.keep(prism.Shape());
   }
 
+  /** A round bar from a point along a way, a unit vector. */
+  bar(from: Point, way: Point, radius: number, length: number): Shape {
+    const { kernel } = this;
+    const axes = this.keep(
+      new kernel.gp_Ax2(this.keep(new kernel.gp_Pnt(...from)), this.keep(new kernel.gp_Dir(...way))),
+    );
+    return this.keep(this.keep(new kernel.BRepPrimAPI_MakeCylinder(axes, radius, length)).Shape());
+  }
+
+  /** Somewhere else. */
+  moved(shape: Shape, way: Point): Shape {
+    const move = this.keep(new this.kernel.gp_Trsf());
+    move.SetTranslation(this.keep(new this.kernel.gp_Vec(...way)));
+    return this.#transformed(shape, move);
+  }
+
+  /** Turned half round about the x axis. */
+  upsideDown(shape: Shape): Shape {
+    const { kernel } = this;
+    const turn = this.keep(new kernel.gp_Trsf());
+    const origin = this.keep(new kernel.gp_Pnt(0, 0, 0));
+    turn.SetRotation(this.keep(new kernel.gp_Ax1(origin, this.keep(new kernel.gp_Dir(1, 0, 0)))), Math.PI);
+    return this.#transformed(shape, turn);
+  }
+
+  #transformed(shape: Shape, by: InstanceType<Kernel['gp_Trsf']>): Shape {
+    return this.keep(this.keep(new this.kernel.BRepBuilderAPI_Transform(shape, by, true, false)).Shape());
+  }
+
+  /** Two that stand apart, as one. */
+  together(...shapes: Shape[]): Shape {
+    const { kernel } = this;
+    const compound = this.keep(new kernel.TopoDS_Compound());
+    const builder = this.keep(new kernel.TopoDS_Builder());
+    builder.MakeCompound(compound);
+    for (const shape of shapes) builder.Add(compound, shape);
+    return compound;
+  }
+
   cut(body: Shape, ...tools: Shape[]): Shape {
     const { kernel } = this;
     const operation = this.keep(new kernel.BRepAlgoAPI_Cut());
-    const list = (shapes: Shape[]) => {
-      const made = this.keep(new kernel.NCollection_List_TopoDS_Shape());
-      for (const shape of shapes) made.Append(shape);
-      return made;
-    };
-    operation.SetArguments(list([body]));
-    operation.SetTools(list(tools));
+    operation.SetArguments(this.#list([body]));
+    operation.SetTools(this.#list(tools));
     operation.Build(this.keep(new kernel.Message_ProgressRange()));
     this.#cuts.push(operation);
-    return this.#solidOf(this.keep(operation.Shape()));
+    return this.solidOf(this.keep(operation.Shape()));
+  }
+
+  #list(shapes: readonly Shape[]) {
+    const made = this.keep(new this.kernel.NCollection_List_TopoDS_Shape());
+    for (const shape of shapes) made.Append(shape);
+    return made;
   }
 
   /** Joined, and faces that became one merged. */
-  fuse(body: Shape, tool: Shape): Shape {
-    const operation = this.keep(new this.kernel.BRepAlgoAPI_Fuse(body, tool));
+  fuse(body: Shape, ...tools: Shape[]): Shape {
+    const { kernel } = this;
+    const operation = this.keep(new kernel.BRepAlgoAPI_Fuse());
+    operation.SetArguments(this.#list([body]));
+    operation.SetTools(this.#list(tools));
+    operation.Build(this.keep(new kernel.Message_ProgressRange()));
     this.#cuts.push(operation);
     operation.SimplifyResult(true, true, 1e-4);
-    return this.#solidOf(this.keep(operation.Shape()));
+    return this.solidOf(this.keep(operation.Shape()));
   }
 
   /** Edges by what they are: the radius of a circle (null for others) and the height of both of their ends. */
@@ -96,6 +147,25 @@ export class ByHand {
         this.keep(curve.Value(at)).Z(),
       ) as [number, number];
       if (wanted(radius, heights) && !found.some((other) => other.IsSame(edge))) found.push(edge);
+    }
+    return found;
+  }
+
+  /** Edges by where they begin, where their middle is and where they end. */
+  edgesAlong(shape: Shape, wanted: (points: readonly [Point, Point, Point]) => boolean): Shape[] {
+    const { kernel } = this;
+    const found: Shape[] = [];
+    const explorer = this.keep(new kernel.TopExp_Explorer(shape, 'TopAbs_EDGE', 'TopAbs_SHAPE'));
+    for (; explorer.More(); explorer.Next()) {
+      const edge = this.keep(explorer.Current());
+      const curve = this.keep(new kernel.BRepAdaptor_Curve(this.keep(kernel.TopoDS.Edge(edge))));
+      const [from, to] = [curve.FirstParameter(), curve.LastParameter()];
+      const points = [from, (from + to) / 2, to].map((at): Point => {
+        const point = this.keep(curve.Value(at));
+        return [point.X(), point.Y(), point.Z()];
+      });
+      const isNew = !found.some((other) => other.IsSame(edge));
+      if (isNew && wanted(points as [Point, Point, Point])) found.push(edge);
     }
     return found;
   }
@@ -130,10 +200,11 @@ export class ByHand {
   ): Shape {
     for (const edge of edges) maker.Add(mm, this.keep(this.kernel.TopoDS.Edge(edge)));
     maker.Build(this.keep(new this.kernel.Message_ProgressRange()));
-    return this.#solidOf(this.keep(maker.Shape()));
+    return this.solidOf(this.keep(maker.Shape()));
   }
 
-  #solidOf(shape: Shape): Shape {
+  /** The one solid of what an operation gave. */
+  solidOf(shape: Shape): Shape {
     return this.keep(
       this.keep(new this.kernel.TopExp_Explorer(shape, 'TopAbs_SOLID', 'TopAbs_SHAPE')).Current(),
     );
@@ -157,7 +228,12 @@ export class ByHand {
     });
   }
 
-  /** The same checks as after every step of a recipe. */
+  /** A part that went through the same checks as after every step of a recipe. */
+  checked(shape: Shape): Shape {
+    this.check(shape);
+    return shape;
+  }
+
   check(shape: Shape): number {
     const { kernel } = this;
     const analyzer = this.keep(new kernel.BRepCheck_Analyzer(shape, true, false, false));
