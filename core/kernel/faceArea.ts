@@ -1,71 +1,88 @@
-import type { Vec3 } from '@core/part';
+import { along, coordinatesOf, cross, dot, minus, type Vec3 } from '@core/part';
 
+import { alongCurve } from './alongCurve';
 import type { Kernel, Shape } from './kernel';
 import { planeOf } from './planeOf';
-import { scoped } from './scope';
-import { spansOf } from './spans';
+import { scoped, type Scope } from './scope';
 import { partsOf } from './topology';
-
-/** Pieces that each span of a curve is integrated in: the cubic of a spline, for which the rule is exact, and any other. */
-const [PIECES_OF_CUBIC, PIECES] = [2, 24];
-/** Places and weights of Gauss and Legendre's rule with three points, on −1 to 1: exact to degree 5. */
-const RULE: readonly (readonly [at: number, weight: number])[] = [
-  [-Math.sqrt(3 / 5), 5 / 9],
-  [0, 8 / 9],
-  [Math.sqrt(3 / 5), 5 / 9],
-];
 
 /** Curves that the kernel's own integration follows as they are. */
 const PLAIN: ReadonlySet<unknown> = new Set(['GeomAbs_Line', 'GeomAbs_Circle', 'GeomAbs_Ellipse']);
 
+/** Two points are one within this, mm: ten times the kernel's own tolerance. */
+const SAME_POINT_MM = 1e-6;
+/** How fast a point moves along a smooth line is no polynomial, as what it sweeps in a plane is: so many times the pieces. */
+const FINER = 8;
+
 /**
- * Area of one face, mm². Of flat ones with smooth edges by Green's theorem round them: the kernel's own integration is off by up to a
- * thousandth there (kernel-notes).
+ * Area of one face, mm². Of flat ones with smooth edges by Green's theorem round them, and of what a smooth line makes as it is drawn out
+ * by the line itself: the kernel's own integration is off by up to a thousandth there (kernel-notes).
  */
 export function faceArea(kernel: Kernel, face: Shape): number {
   const plane = planeOf(kernel, face);
-  return plane && hasSmoothEdge(kernel, face)
-    ? areaOfFlat(kernel, face, plane.normal)
-    : surfaceArea(kernel, face);
+  if (plane) {
+    return hasSmoothEdge(kernel, face) ? areaOfFlat(kernel, face, plane.normal) : surfaceArea(kernel, face);
+  }
+  return areaDrawnOut(kernel, face) ?? surfaceArea(kernel, face);
 }
+
+const curveOf = (kernel: Kernel, scope: Scope, edge: Shape) =>
+  scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(edge))));
 
 const hasSmoothEdge = (kernel: Kernel, face: Shape): boolean =>
   scoped((scope) =>
-    partsOf(kernel, scope, face, 'TopAbs_EDGE').some((edge) => {
-      const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(edge))));
-      return !PLAIN.has(curve.GetType());
-    }),
+    partsOf(kernel, scope, face, 'TopAbs_EDGE').some(
+      (edge) => !PLAIN.has(curveOf(kernel, scope, edge).GetType()),
+    ),
   );
 
 /** Area of a flat face, mm²: outside and holes run opposite ways round. */
-export function areaOfFlat(kernel: Kernel, face: Shape, [nx, ny, nz]: Vec3): number {
-  return scoped((scope) => {
+export const areaOfFlat = (kernel: Kernel, face: Shape, normal: Vec3): number =>
+  scoped((scope) => {
     let area = 0;
     for (const edge of partsOf(kernel, scope, face, 'TopAbs_EDGE')) {
-      const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(edge))));
-      const isStraight = curve.GetType() === 'GeomAbs_Line';
-      const pieces = isStraight ? 1 : curve.GetType() === 'GeomAbs_BSplineCurve' ? PIECES_OF_CUBIC : PIECES;
-      const spans = spansOf(kernel, scope, curve);
-      let swept = 0;
-      for (const [span, from] of spans.slice(0, -1).entries()) {
-        const step = (spans[span + 1]! - from) / pieces;
-        for (let piece = 0; piece < pieces; piece += 1) {
-          for (const [at, weight] of RULE) {
-            const t = from + step * (piece + (at + 1) / 2);
-            const point = scope.keep(curve.Value(t));
-            const way = scope.keep(curve.EvalDN(t, 1));
-            const [x, y, z] = [point.X(), point.Y(), point.Z()];
-            const [dx, dy, dz] = [way.X(), way.Y(), way.Z()];
-            const turned = nx * (y * dz - z * dy) + ny * (z * dx - x * dz) + nz * (x * dy - y * dx);
-            swept += (weight * step * turned) / 4;
-          }
-        }
-      }
+      const swept = alongCurve(kernel, scope, edge, (point, way) => dot(normal, cross(point, way)) / 2);
       area += edge.Orientation() === 'TopAbs_REVERSED' ? -swept : swept;
     }
     return Math.abs(area);
   });
+
+/**
+ * Area of what a line makes as it is drawn out straight, mm²: ∫ |c′ × v| along it, v the way that it goes. Null of a face that is not
+ * bounded by the line where it begins, where it ends, and the way of its ends.
+ */
+function areaDrawnOut(kernel: Kernel, face: Shape): number | null {
+  return scoped((scope) => {
+    const surface = scope.keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(face)), true));
+    if (surface.GetType() !== 'GeomAbs_SurfaceOfExtrusion') return null;
+    const edges = partsOf(kernel, scope, face, 'TopAbs_EDGE');
+    if (edges.length !== 4) return null;
+    const isStraight = (edge: Shape) => curveOf(kernel, scope, edge).GetType() === 'GeomAbs_Line';
+    const [straight, bent] = [edges.filter(isStraight), edges.filter((edge) => !isStraight(edge))];
+    if (straight.length !== 2 || bent.length !== 2) return null;
+    const [begins, , ends] = threePoints(kernel, scope, straight[0]!);
+    const way = minus(ends, begins);
+    const [one, other] = bent.map((edge) => threePoints(kernel, scope, edge)) as [Three, Three];
+    if (!isMoved(one, other, way) && !isMoved(other, one, way)) return null;
+    const swept = (_: Vec3, speed: Vec3) => Math.hypot(...cross(speed, way));
+    return alongCurve(kernel, scope, bent[0]!, swept, FINER);
+  });
 }
+
+type Three = readonly [Vec3, Vec3, Vec3];
+
+/** Where an edge begins, its middle by its parameter, and where it ends. */
+function threePoints(kernel: Kernel, scope: Scope, edge: Shape): Three {
+  const curve = curveOf(kernel, scope, edge);
+  const [from, to] = [curve.FirstParameter(), curve.LastParameter()];
+  return [from, (from + to) / 2, to].map((at) => coordinatesOf(scope.keep(curve.Value(at)))) as never;
+}
+
+/** Whether points are others moved some way; from the other end on as well. */
+const isMoved = (from: Three, to: Three, way: Vec3): boolean =>
+  [to, [...to].reverse()].some((points) =>
+    from.every((point, at) => Math.hypot(...minus(along(point, way, 1), points[at]!)) < SAME_POINT_MM),
+  );
 
 /** Area of all faces, mm², as the kernel adds it up. */
 export function surfaceArea(kernel: Kernel, shape: Shape): number {

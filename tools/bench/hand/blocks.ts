@@ -1,16 +1,5 @@
 import type { HandMade } from './byHand';
-import {
-  headedHole,
-  level,
-  near,
-  prism,
-  rectangle,
-  ring,
-  sideways,
-  slot,
-  upright,
-  type Piece,
-} from './shapes';
+import { headedHole, level, near, prism, ring, slot, upright, type Piece } from './shapes';
 
 /** Leaves, clamps and wedges. */
 export const BLOCKS: HandMade = {
