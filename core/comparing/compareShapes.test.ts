@@ -9,7 +9,7 @@ const draft = new RepairDraft('Shapes');
 const plate = (length: number) =>
   draft.step('plate', { length, breadth: 20, thickness: 5, cornerRadius: 0 }, 'plate');
 const hole = (diameter: number) =>
-  draft.step('drill', { diameter, depth: 'through', x: 0, y: 0, on: undefined }, 'hole');
+  draft.step('hole', { diameter, depth: 'through', x: 0, y: 0, on: undefined }, 'hole');
 
 async function compared(before: Step[], after: Step[]) {
   const kernel = await testKernel();

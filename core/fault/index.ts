@@ -101,11 +101,11 @@ export type StepFault =
   | { code: 'step.firstMustAdd'; verb: string }
   /** `tag`: of the face that was picked, where it was one. */
   | { code: 'step.pickLost'; lookingFor: string; tag?: string }
-  | { code: 'drill.widerThanBody'; bore: NamedLength; bodyMm: number }
-  | { code: 'drill.missesBody'; bore: NamedLength }
-  | { code: 'drill.deeperThanBody'; depth: NamedLength; bodyMm: number }
-  | { code: 'drill.headTooNarrow'; head: NamedLength; holeMm: number }
-  | { code: 'drill.headTooDeep'; headMm: number; roomMm: number }
+  | { code: 'hole.widerThanBody'; bore: NamedLength; bodyMm: number }
+  | { code: 'hole.missesBody'; bore: NamedLength }
+  | { code: 'hole.deeperThanBody'; depth: NamedLength; bodyMm: number }
+  | { code: 'hole.headTooNarrow'; head: NamedLength; holeMm: number }
+  | { code: 'hole.headTooDeep'; headMm: number; roomMm: number }
   | { code: 'pick.notFlat' }
   | { code: 'groove.widerThanRim'; width: NamedLength; rimMm: number }
   | { code: 'groove.offRim'; up: NamedLength; limitMm: number }
@@ -122,7 +122,7 @@ export type StepFault =
   | { code: 'outline.notHere' }
   | { code: 'outline.noneOfStep'; place: number }
   | { code: 'outline.offsetTooFar'; by: NamedLength }
-  | { code: 'raise.upToBehind' }
+  | { code: 'extrude.upToBehind' }
   | { code: 'apart.touches' }
   | { code: 'body.noFits'; name: string }
   | { code: 'body.severalFits'; name: string; tag: string }
@@ -134,14 +134,14 @@ export type StepFault =
   | { code: 'gear.pointed'; teeth: number }
   | { code: 'gear.noGap'; teeth: number }
   | { code: 'wedge.flat' }
-  | { code: 'spin.crossesAxis'; away: NamedLength; overMm: number }
-  | { code: 'run.tooFewPoints' }
-  | { code: 'run.endingOnClosed' }
-  | { code: 'run.bendTooTight'; bend: NamedLength; halfMm: number }
-  | { code: 'run.bentTooMuch'; halfMm: number; roomMm: number }
-  | { code: 'run.legTooShort'; bend: NamedLength }
+  | { code: 'revolve.crossesAxis'; away: NamedLength; overMm: number }
+  | { code: 'sweep.tooFewPoints' }
+  | { code: 'sweep.endingOnClosed' }
+  | { code: 'sweep.bendTooTight'; bend: NamedLength; halfMm: number }
+  | { code: 'sweep.bentTooMuch'; halfMm: number; roomMm: number }
+  | { code: 'sweep.legTooShort'; bend: NamedLength }
   /** `turn`, radians: by how much its outline would be turned on coming back. */
-  | { code: 'run.comesBackTurned'; turn: number }
+  | { code: 'sweep.comesBackTurned'; turn: number }
   | { code: 'thread.unknown'; size: string }
   | { code: 'thread.tooShort'; length: NamedLength; pitchMm: number }
   | { code: 'thread.playTooLarge'; play: NamedLength; depthMm: number }
@@ -157,29 +157,29 @@ export type StepFault =
   | { code: 'body.itself' }
   | { code: 'body.circle'; names: string[] }
   | { code: 'body.noWayIn'; name: string }
-  | { code: 'faces.none' }
-  | { code: 'faces.noneMates' }
+  | { code: 'offset.none' }
+  | { code: 'offset.noneMates' }
   /** `face` in words, as: the wall of step 2. */
-  | { code: 'faces.otherForm'; face: string }
-  | { code: 'faces.pastMiddle'; face: string }
-  | { code: 'taper.nothing' }
-  | { code: 'taper.closes'; mostAngle: number; mostMm: number }
+  | { code: 'offset.otherForm'; face: string }
+  | { code: 'offset.pastMiddle'; face: string }
+  | { code: 'draft.nothing' }
+  | { code: 'draft.closes'; mostAngle: number; mostMm: number }
   | { code: 'split.noGap' }
   | { code: 'split.missesBody'; at: NamedLength }
   | { code: 'split.pegsDoNotFit'; diameter: NamedLength }
-  | { code: 'raise.nothingToGoThrough' }
-  | { code: 'raise.missesBody' }
-  | { code: 'repeat.notPossible' }
+  | { code: 'extrude.nothingToGoThrough' }
+  | { code: 'extrude.missesBody' }
+  | { code: 'pattern.notPossible' }
   | { code: 'mirror.notPossible'; place: number }
   | { code: 'mirror.fills'; place: number }
   | { code: 'stations.notRising'; place: number; at: NamedLength }
-  | { code: 'hollow.wallTooThick'; wall: NamedLength; limitMm: number }
-  | { code: 'hollow.nothingToOpen'; open: 'top' | 'bottom' | 'both' }
+  | { code: 'shell.wallTooThick'; wall: NamedLength; limitMm: number }
+  | { code: 'shell.nothingToOpen'; open: 'top' | 'bottom' | 'both' }
   | { code: 'cone.isNone'; across: NamedLength }
-  | { code: 'ring.tooThick'; thick: NamedLength; acrossMm: number }
+  | { code: 'torus.tooThick'; thick: NamedLength; acrossMm: number }
   | { code: 'plate.cornerTooRound'; radius: NamedLength; limitMm: number }
   /** `mostMm`: about as much as goes everywhere, or null if nothing does; `at`: where there is no room, in words. */
-  | { code: 'ease.tooLarge'; size: NamedLength; verb: string; mostMm: number | null; at: string }
+  | { code: 'chamfer.tooLarge'; size: NamedLength; verb: string; mostMm: number | null; at: string }
   | { code: 'plain.notRead'; text: string; input: 'angle' | 'count' | 'factor' }
   /** Angles in radians. `path` and `got`: of one that was taken from elsewhere, where in its step it stands and what it came to. */
   | {

@@ -13,11 +13,11 @@ test('a body is asked about the fits that its own steps take, in numbers and in 
   const formula = { from: 'formula', text: 'fit(B) + 4', unit: 'mm' };
   const { repair } = draft
     .body('knob', 'Knob', [
-      draft.step('turn', { diameter: 30, width: 10 }),
-      draft.step('drill', { diameter: 'fit:bore', depth: 'through', x: 0, y: 0 }),
+      draft.step('disc', { diameter: 30, width: 10 }),
+      draft.step('hole', { diameter: 'fit:bore', depth: 'through', x: 0, y: 0 }),
     ])
-    .body('cap', 'Lid', [{ ...draft.step('turn', { diameter: 30, width: 4 }), diameter: formula } as never])
-    .body('bare', 'Shim', [draft.step('turn', { diameter: 30, width: 1 })]);
+    .body('cap', 'Lid', [{ ...draft.step('disc', { diameter: 30, width: 4 }), diameter: formula } as never])
+    .body('bare', 'Shim', [draft.step('disc', { diameter: 30, width: 1 })]);
   expect([...fitsOfBody('knob', repair)]).toEqual(['bore']);
   expect([...fitsOfBody('cap', repair)]).toEqual(['lid']);
   expect([...fitsOfBody('bare', repair)]).toEqual([]);

@@ -11,7 +11,7 @@ export function testPieceOf(
   fits: readonly Fit[],
 ): { bodyId: string; fitId: string | null } | null {
   const [block, cut] = steps;
-  if (steps.length < 2 || block!.kind !== 'raise' || cut!.kind !== 'body' || cut.effect !== 'common')
+  if (steps.length < 2 || block!.kind !== 'extrude' || cut!.kind !== 'body' || cut.effect !== 'common')
     return null;
   const fit = fits.find((one) => !one.removed && name === testPieceName(one));
   return { bodyId: cut.of, fitId: fit?.id ?? null };

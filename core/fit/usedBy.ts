@@ -37,7 +37,7 @@ export function usesOf(state: RepairState, { from, id }: Used): Use[] {
       ? inFormula(value.text)
       : value.from === from && 'id' in value && value.id === id;
   const isLaidOutBy = (step: Step) =>
-    from === 'layout' && step.kind === 'repeat' && step.pattern.by === 'layout' && step.pattern.id === id;
+    from === 'layout' && step.kind === 'pattern' && step.pattern.by === 'layout' && step.pattern.id === id;
   const isSource = (source: Source | null) => from === 'size' && source?.from === 'size' && source.id === id;
   const current = <T extends { removed: boolean }>(rows: readonly T[]) => rows.filter((row) => !row.removed);
   return [

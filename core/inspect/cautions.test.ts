@@ -42,7 +42,7 @@ describe('the thinnest wall', () => {
   test('under a pocket, and between a hole and the edge', () => {
     const pocket = raised(circle(10), 9.5, { effect: 'cut', on: 'top' });
     expect(thinnestWall(meshOfSteps(block(40, 20, 10), pocket).mesh)!.mm).toBeCloseTo(0.5, 4);
-    const hole = stepOf('drill', { diameter: 6, depth: 'through', x: 0, y: 6.6 });
+    const hole = stepOf('hole', { diameter: 6, depth: 'through', x: 0, y: 6.6 });
     expect(Math.abs(thinnestWall(meshOfSteps(block(40, 20, 10), hole).mesh)!.mm - 0.4)).toBeLessThan(0.06);
   });
 
@@ -150,7 +150,7 @@ describe('between bodies', () => {
   test('a bore that is wider than its fit asks for is told too; an axle beside the wheel is not', () => {
     const bored = (mm: number, x = 0) => {
       const repair = rackWheel();
-      const bore = repair.bodies[0]!.steps.find(({ kind }) => kind === 'drill')!;
+      const bore = repair.bodies[0]!.steps.find(({ kind }) => kind === 'hole')!;
       // The fit is used for the groove's depth instead, so that it still lies between the two.
       const fitted = 'diameter' in bore ? bore.diameter : null;
       Object.assign(bore, { diameter: { from: 'number', mm }, x: { from: 'number', mm: x } });
@@ -168,7 +168,7 @@ describe('between bodies', () => {
   test('a bore that is not where the axle is has less, and one that cuts it overlaps', () => {
     const moved = (x: number) => {
       const repair = rackWheel();
-      const bore = repair.bodies[0]!.steps.find(({ kind }) => kind === 'drill')!;
+      const bore = repair.bodies[0]!.steps.find(({ kind }) => kind === 'hole')!;
       Object.assign(bore, { x: { from: 'number', mm: x } });
       return room(repair).cautions;
     };

@@ -30,8 +30,8 @@ test('a block’s volume, area, weight and outside, worked by hand', async () =>
 test('a part that is cut in two is found', async () => {
   const draft = new RepairDraft('Bar');
   draft.body('b', 'Bar', [
-    draft.step('turn', { diameter: 30, width: 10 }, 'disc'),
-    draft.step('drill', { diameter: 12, depth: 'through', x: 0, y: 0 }),
+    draft.step('disc', { diameter: 30, width: 10 }, 'disc'),
+    draft.step('hole', { diameter: 12, depth: 'through', x: 0, y: 0 }),
     draft.step('groove', { rimOf: 'disc', width: 4, depth: 10 }),
   ]);
   const { figures, findings } = await inspect(draft);
@@ -44,7 +44,7 @@ test('nothing yet, and a step that fails, are findings', async () => {
   const empty = new RepairDraft('x').body('b', 'Body', []);
   expect((await inspect(empty)).findings).toEqual([{ code: 'body.empty' }]);
   const draft = new RepairDraft('x');
-  draft.body('b', 'Body', [draft.step('turn', { diameter: 0, width: 5 }, 'disc')]);
+  draft.body('b', 'Body', [draft.step('disc', { diameter: 0, width: 5 }, 'disc')]);
   const { findings, figures } = await inspect(draft);
   expect(figures).toBeNull();
   expect(findings).toMatchObject([{ code: 'body.stepFailed', stepId: 'disc' }]);

@@ -33,7 +33,7 @@ function measuresOf(step: Step): { height: Value; across: Value[] } | null {
       return { height: step.height, across: [step.diameter] };
     case 'tongue':
       return { height: step.length, across: [step.thickness] };
-    case 'raise': {
+    case 'extrude': {
       if (step.height === 'through' || step.upTo) return null;
       const { outline } = step;
       const across =

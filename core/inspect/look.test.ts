@@ -41,7 +41,7 @@ let ids = 0;
 const newId = () => `new-${(ids += 1)}`;
 const mend = (caution: Caution, steps: Step[], which = 0) =>
   mendsOf(caution, { steps }, newId, NO_SIZES)[which]!;
-const drill = (diameter: number, x: number, y = 0) => stepOf('drill', { diameter, depth: 'through', x, y });
+const drill = (diameter: number, x: number, y = 0) => stepOf('hole', { diameter, depth: 'through', x, y });
 
 describe('a hole near an edge', () => {
   test('has less beside it than half its width', () => {
@@ -56,7 +56,7 @@ describe('a hole near an edge', () => {
   test('a copy of it counts too, and so does another hole beside it', () => {
     const hole = drill(4, -14, 0);
     const row = {
-      ...stepOf('repeat', { of: hole.id }),
+      ...stepOf('pattern', { of: hole.id }),
       pattern: { by: 'row', count: 2, dx: numberValue(31), dy: numberValue(0) },
     } as unknown as Step;
     expect(look([block(40, 30, 5), hole]).codes).toEqual([]);
@@ -105,7 +105,7 @@ describe('a hole near an edge', () => {
     const near = only(look([plate, hole]).cautions, 'hole.nearEdge');
     const [, boss] = mendsOf(near, { steps: [plate, hole] }, newId, NO_SIZES);
     expect(boss!.word).toBe('Put a boss round it');
-    expect(boss!.steps.map(({ kind }) => kind)).toEqual(['raise', 'raise', 'drill']);
+    expect(boss!.steps.map(({ kind }) => kind)).toEqual(['extrude', 'extrude', 'hole']);
     expect(boss!.steps[1]).toMatchObject({
       height: numberValue(5),
       outline: { diameter: numberValue(10.5) },
@@ -133,7 +133,7 @@ describe('a thin wall, by a tap', () => {
     ['under a pocket', [block(40, 20, 10), raised(circle(10), 9.6, cut)], 'Make step 2 0.4 mm less deep'],
     [
       'that it was hollowed to',
-      [block(40, 20, 10), stepOf('hollow', { wall: 0.5, open: 'top' })],
+      [block(40, 20, 10), stepOf('shell', { wall: 0.5, open: 'top' })],
       'Hollow it to 0.8 mm',
     ],
     [
@@ -203,7 +203,7 @@ test('a face broken down to a sliver is found, and a narrow ease is not', () => 
   const sliver = only(found.cautions, 'face.sliver');
   expect(sliver.count).toBe(2);
   expect(sliver.breadthMm).toBeCloseTo(0.01, 4);
-  const eased = stepOf('ease', { size: 0.2 }) as Extract<Step, { kind: 'ease' }>;
+  const eased = stepOf('chamfer', { size: 0.2 }) as Extract<Step, { kind: 'chamfer' }>;
   eased.where = { edges: 'upright', of: base.id };
   expect(sliversOf(look([base, eased]).mesh)).toEqual([]);
 });
@@ -251,7 +251,7 @@ describe('a sharp corner at the root of what stands out', () => {
       'Where step 2 stands on step 1 the corner is sharp, and a load on it cracks there first. Round it by about 1.50 mm.',
     );
     const { steps } = mend(root, [base, peg, drill(3, 15)]);
-    expect(steps.map(({ kind }) => kind)).toEqual(['raise', 'peg', 'round', 'drill']);
+    expect(steps.map(({ kind }) => kind)).toEqual(['extrude', 'peg', 'fillet', 'hole']);
     expect(look(steps).codes).toEqual([]);
   });
 

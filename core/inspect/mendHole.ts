@@ -13,7 +13,7 @@ const FROM_FAR = ['high', 'highFlush'];
 /** An upright hole moved away from the edge that it is too near to; null where its place follows something else. */
 export function movedIn(
   { mm, leastMm, hole, where }: NearEdge,
-  step: StepOf<'drill'>,
+  step: StepOf<'hole'>,
   repair: Pick<Repair, 'sizes'>,
 ): StepMend | null {
   const [at] = where?.points ?? [];
@@ -39,7 +39,7 @@ const SPARE_MM = 0.25;
 /** A boss round an upright hole, as high as the hole is deep, to stand before the hole in the recipe. */
 export function bossRound(
   { leastMm, hole }: NearEdge,
-  step: StepOf<'drill'>,
+  step: StepOf<'hole'>,
   id: string,
   repair: Pick<Repair, 'sizes'>,
 ): Step | null {
@@ -49,7 +49,7 @@ export function bossRound(
   const hundredth = (mm: number) => numberValue(roundTo(mm, 0.01));
   return {
     id,
-    kind: 'raise',
+    kind: 'extrude',
     effect: 'add',
     outline: { shape: 'circle', diameter },
     turn: 0,

@@ -38,7 +38,7 @@ export function wallMends(
       const now = changedBy(value, change, repair);
       return now && { word, stepId: step.id, patch: { [field]: now } };
     };
-    if (step.kind === 'hollow') {
+    if (step.kind === 'shell') {
       const word = `Hollow it to ${leastMm} mm`;
       return [{ word, stepId: step.id, patch: { wall: numberValue(leastMm) } }];
     }
@@ -67,19 +67,19 @@ function heightOf(step: Step): [string, Value] | null {
   const found: [string, unknown] | null =
     step.kind === 'plate'
       ? ['thickness', step.thickness]
-      : step.kind === 'turn'
+      : step.kind === 'disc'
         ? ['width', step.width]
-        : step.kind === 'drill'
+        : step.kind === 'hole'
           ? ['depth', step.depth]
-          : step.kind === 'peg' || step.kind === 'raise'
+          : step.kind === 'peg' || step.kind === 'extrude'
             ? ['height', step.height]
             : null;
   return found && found[1] !== 'through' ? (found as [string, Value]) : null;
 }
 
 function acrossOf(step: Step): [string, Value] | null {
-  if (step.kind === 'turn' || step.kind === 'peg') return ['diameter', step.diameter];
-  if (step.kind === 'raise' && step.outline.shape === 'circle') {
+  if (step.kind === 'disc' || step.kind === 'peg') return ['diameter', step.diameter];
+  if (step.kind === 'extrude' && step.outline.shape === 'circle') {
     return ['outline.diameter', step.outline.diameter];
   }
   return null;

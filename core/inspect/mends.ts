@@ -47,7 +47,7 @@ export function mendsOf(
     }
     case 'hole.nearEdge': {
       const step = steps.find(({ id }) => id === caution.stepId);
-      if (step?.kind !== 'drill') return [];
+      if (step?.kind !== 'hole') return [];
       const moved = movedIn(caution, step, repair);
       const boss = bossRound(caution, step, newId(), repair);
       return [
@@ -64,7 +64,7 @@ export function mendsOf(
       const { of, on, radiusMm } = caution;
       const round: Step = {
         id: newId(),
-        kind: 'round',
+        kind: 'fillet',
         size: numberValue(radiusMm),
         where: { edges: 'between', of: on, and: of },
       };

@@ -34,12 +34,12 @@ const EVEN = 1.5;
 /** Holes too near an edge or another hole: the thinnest material square to their walls. */
 export function holesNearEdges(body: Body, mesh: SolidMesh, numbers: EvaluatedRepair): NearEdge[] {
   return body.steps.flatMap((step): NearEdge[] => {
-    if (step.kind !== 'drill' || step.off) return [];
+    if (step.kind !== 'hole' || step.off) return [];
     const diameter = resolveValue(step.diameter, 'hole', numbers);
     if (!diameter.ok) return [];
     const leastMm = Math.min(BESIDE * diameter.value.mm, ENOUGH_MM);
     const copies = body.steps.flatMap((other) =>
-      other.kind === 'repeat' && repeatedBy(other).includes(step.id) && !other.off ? [other.id] : [],
+      other.kind === 'pattern' && repeatedBy(other).includes(step.id) && !other.off ? [other.id] : [],
     );
     const isOfHole = (tag: FaceTag) =>
       tag === faceTag(step.id, 'wall') || (copies.includes(stepOfTag(tag)) && /:wall(~|$)/.test(tag));

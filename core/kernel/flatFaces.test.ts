@@ -25,8 +25,8 @@ function grille(rows: number, turn = 0) {
   };
   const steps: Step[] = [
     stepOf('plate', { length: 90, breadth: 90, thickness: 3, cornerRadius: 4 }, 'plate'),
-    stepOf('drill', { diameter: 2.5, depth: 'through', on: 'top', x: -38, y: -38 }, 'hole'),
-    { ...stepOf('repeat', { of: 'hole' }, 'holes'), pattern: grid } as Step,
+    stepOf('hole', { diameter: 2.5, depth: 'through', on: 'top', x: -38, y: -38 }, 'hole'),
+    { ...stepOf('pattern', { of: 'hole' }, 'holes'), pattern: grid } as Step,
     stepOf('peg', { diameter: 6, height: 4, on: 'top', x: 40, y: 40 }, 'peg'),
     { ...stepOf('move', { dx: 0, dy: 0, dz: 0 }, 'move'), axis: 'x', turn, scale: 1 } as Step,
   ];

@@ -95,7 +95,7 @@ export function unwrapped(kernel: Kernel, shape: Shape): Shape {
  * @param uneven of an ease: its length on the other face; `mm` is along the first face of each edge.
  */
 export function dressEdges(
-  kind: 'round' | 'ease',
+  kind: 'fillet' | 'chamfer',
   body: TaggedSolid,
   edges: readonly Shape[],
   mm: number,
@@ -105,7 +105,7 @@ export function dressEdges(
   const kernel = body.kernel;
   return scoped((scope) => {
     const maker =
-      kind === 'ease'
+      kind === 'chamfer'
         ? scope.keep(new kernel.BRepFilletAPI_MakeChamfer(body.shape))
         : scope.keep(new kernel.BRepFilletAPI_MakeFillet(body.shape, 'ChFi3d_Rational'));
     for (const edge of edges) {

@@ -31,18 +31,18 @@ const HIGH = 10;
 const SIZE = 1.2;
 /** How much of the height h and of the way in t the rim takes, by what is done to it: ∫ t dh and ∫ t² dh. */
 const RIMS = {
-  ease: [SIZE ** 2 / 2, SIZE ** 3 / 3],
-  round: [(1 - Math.PI / 4) * SIZE ** 2, (5 / 3 - Math.PI / 2) * SIZE ** 3],
+  chamfer: [SIZE ** 2 / 2, SIZE ** 3 / 3],
+  fillet: [(1 - Math.PI / 4) * SIZE ** 2, (5 / 3 - Math.PI / 2) * SIZE ** 3],
 } as const;
 
 // A section is the outline moved in by t: its area falls by t L − π t² (Steiner).
 test.each([
-  [6, 'ease'],
-  [10, 'ease'],
-  [40, 'ease'],
-  [6, 'round'],
-  [10, 'round'],
-  [40, 'round'],
+  [6, 'chamfer'],
+  [10, 'chamfer'],
+  [40, 'chamfer'],
+  [6, 'fillet'],
+  [10, 'fillet'],
+  [40, 'fillet'],
 ] as const)(
   'a plate along a smooth line through %i points, one of its rims under a %s: the volume by Steiner',
   async (count, kind) => {
@@ -79,7 +79,7 @@ test.each([6, 10, 24])(
   async (count) => {
     const { outline, area, length } = smoothOutline(count, 1 / 3);
     const hole = raised(outline, 'through', { effect: 'cut' });
-    const soft = { ...stepOf('ease', { size: 0.8 }), where: { edges: 'mouths', of: hole.id } } as Step;
+    const soft = { ...stepOf('chamfer', { size: 0.8 }), where: { edges: 'mouths', of: hole.id } } as Step;
     const builder = new BodyBuilder(await testKernel());
     const volumes = [[gear], [gear, hole], [gear, hole, soft]].map((steps) => {
       const { repair } = new RepairDraft('x').body('b', 'b', steps);
@@ -123,7 +123,7 @@ test('the balance and the moment of half a plate with a smooth side and soft rim
       [-14, -8],
     ].map(([x, y]) => plain({ x: side * x!, y }));
     const base = raised({ shape: 'points', between: 'smooth', points } as never, 6);
-    const soft = { ...stepOf('round', { size: 1 }), where: { edges: 'rims', of: base.id } } as Step;
+    const soft = { ...stepOf('fillet', { size: 1 }), where: { edges: 'rims', of: base.id } } as Step;
     const { repair } = new RepairDraft('x').body('b', 'b', [base, soft]);
     const builder = new BodyBuilder(kernel);
     const { solid } = builder.build(repair.bodies[0]!, evaluateRepair(repair));

@@ -77,7 +77,7 @@ const ID_KEYS = new Set([
 const NOT_OURS = 'workshop';
 
 /** Sizes have an `of` too, which is a word there; that of these steps and of an edge rule is the id of a step or a body. */
-const OF_STEPS = new Set<unknown>(['body', 'faces', 'taper', 'repeat', 'mirror']);
+const OF_STEPS = new Set<unknown>(['body', 'offset', 'draft', 'pattern', 'mirror']);
 const namesStep = (data: object) => 'edges' in data || ('kind' in data && OF_STEPS.has(data.kind));
 /** Faces moved may be all of them, or all that a fit is for. */
 const WORDS = ['all', 'mating'];

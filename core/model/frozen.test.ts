@@ -69,12 +69,12 @@ test('one of version 2 has what is new in it, and its numbers', () => {
   // 6.02 and 0.18 and 0.12, and 6 round it.
   expect(formulaLength('fit(A) + 6', 'mm', numbers)).toMatchObject({ value: 12.32 });
   expect(repair.bodies[0]!.steps.map(({ kind }) => kind)).toEqual([
-    'raise',
+    'extrude',
     'peg',
-    'drill',
+    'hole',
     'mirror',
-    'raise',
-    'ease',
+    'extrude',
+    'chamfer',
   ]);
 });
 
@@ -82,7 +82,7 @@ test('one of version 3 has what is new in it, and builds to its volume', async (
   const { repair, workshop } = opened('version-3.json');
   const [body] = repair.bodies;
   expect(body!.steps.slice(-3)).toMatchObject([
-    { outline: { of: { whole: true } }, taper: { from: 'size', id: 'l' } },
+    { outline: { of: { whole: true } }, draft: { from: 'size', id: 'l' } },
     { floor: true },
     { pattern: { count: { from: 'size', id: 'n' } } },
   ]);

@@ -47,7 +47,7 @@ export {
 } from '@core/steps/data';
 export type { OwnEdges, StepFacts, StepGroup } from '@core/steps/facts';
 export { LETTERS_LIMIT } from '@core/steps/text/schema';
-export { repeatedBy } from '@core/steps/repeat/schema';
+export { repeatedBy } from '@core/steps/pattern/schema';
 export { Body, USUAL_LAYING, type Laying } from './recipe';
 export { bodiesUsedBy, isValue, valuesIn, withValues } from './stepValues';
 export { plainFieldAt, plainFieldsOf, type PlainField } from './plainFields';
@@ -91,6 +91,12 @@ export {
 export { LIST_LIMITS, LIST_OF, Repair, type ListedRow, type ListName } from './repairRows';
 export { type BrokenRule } from './rules';
 export { picturesOf } from './pictures';
+export {
+  bodyInPresentWords,
+  changeInPresentWords,
+  revisionInPresentWords,
+  stateInPresentWords,
+} from './formerSteps';
 export { presentRow } from './oldFiles';
 export { FrozenFigures, RepairHead, RepairState, Revision } from './repair';
 export { Change, type RowKind, type RowOf } from './change';

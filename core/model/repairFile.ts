@@ -4,16 +4,18 @@ import { no, ok, type Fault, type Result } from '@core/fault';
 
 import { PhotoFile } from './photo';
 import { REPAIR_FILE_LIMIT_BYTES } from './limits';
-import { inPresentForm } from './oldFiles';
+import { inPresentVersion } from './fileChain';
 import { LIST_LIMITS, Repair, ROW_OF_LIST } from './repairRows';
 import { usualOfVersion1 } from './usualOfVersion1';
 import { brokenInState, type BrokenRule } from './rules';
 import { Workshop } from './workshopRows';
 
 export const REPAIR_FILE_FORMAT = 'even-spare-repair';
-export const REPAIR_FILE_VERSION = 8;
-/** Versions that are read: what an earlier one says means the same in a later one, which has more to say. */
-const READ_VERSIONS: readonly unknown[] = [1, 2, 3, 4, 5, 6, 7, REPAIR_FILE_VERSION];
+export const REPAIR_FILE_VERSION = 9;
+
+const isRead = (version: unknown): version is number =>
+  typeof version === 'number' && Number.isInteger(version) && version >= 1 && version <= REPAIR_FILE_VERSION;
+
 /** Longest file that is written in lines, bytes. */
 const READABLE_BYTES = 2 * 1024 * 1024;
 
@@ -71,11 +73,14 @@ export function parseRepairFile(data: unknown): Result<RepairFileContent, Fault>
     return no({ code: 'file.notARepairFile' });
   }
   if (data.format !== REPAIR_FILE_FORMAT) return no({ code: 'file.notARepairFile' });
-  if (!('version' in data) || !READ_VERSIONS.includes(data.version)) {
+  if (!('version' in data) || !isRead(data.version)) {
     const version = 'version' in data ? data.version : undefined;
     return no({ code: 'file.otherVersion', version, supported: REPAIR_FILE_VERSION });
   }
-  const parsed = RepairFile.safeParse({ ...inPresentForm(data), version: REPAIR_FILE_VERSION });
+  const parsed = RepairFile.safeParse({
+    ...inPresentVersion(data, data.version),
+    version: REPAIR_FILE_VERSION,
+  });
   if (!parsed.success) return no(faultOfIssue(parsed.error.issues[0]!));
   const { repair, photoFiles } = parsed.data;
   const workshop = parsed.data.workshop ?? (data.version === 1 ? usualOfVersion1() : undefined);

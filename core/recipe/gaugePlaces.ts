@@ -20,7 +20,7 @@ export function gaugePlaces(
   if (!fit) return null;
   const isHole = fit.feature === 'bore';
   const diameters = steps.flatMap((step) => {
-    const isPlace = isHole ? step.kind === 'drill' && step.depth === 'through' : step.kind === 'peg';
+    const isPlace = isHole ? step.kind === 'hole' && step.depth === 'through' : step.kind === 'peg';
     return isPlace && 'diameter' in step && step.diameter.from === 'number' ? [step.diameter.mm] : [];
   });
   if (diameters.length !== GAUGE_STEPS_MM.length) return null;

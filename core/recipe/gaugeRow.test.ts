@@ -18,14 +18,14 @@ const row = (feature: 'bore' | 'peg' | 'slot', mm: number) =>
 test('is a body that a repair can hold, with a place for each step of looseness', () => {
   const holes = Body.parse(row('bore', 6.32));
   const drilled = holes.steps.flatMap((step) =>
-    step.kind === 'drill' && step.depth === 'through' ? [step.diameter] : [],
+    step.kind === 'hole' && step.depth === 'through' ? [step.diameter] : [],
   );
   expect(drilled).toEqual(
     [6.02, 6.12, 6.22, 6.32, 6.42, 6.52, 6.62, 6.72, 6.82].map((mm) => ({ from: 'number', mm })),
   );
   // Three dots to one behind the tight ones, one to five before the loose ones.
   const dots = holes.steps.flatMap((step) =>
-    step.kind === 'repeat' && step.pattern.by === 'row' ? [step.pattern.count] : [],
+    step.kind === 'pattern' && step.pattern.by === 'row' ? [step.pattern.count] : [],
   );
   expect(dots).toEqual([3, 2, 2, 3, 4, 5]);
   expect(holes.steps.flatMap((step) => (step.kind === 'text' ? [step.text] : []))).toEqual(['B 6.32']);

@@ -63,7 +63,7 @@ export function gaugeRow(
     if (count === 0) continue;
     const first: Step = {
       id: newId(),
-      kind: 'drill',
+      kind: 'hole',
       diameter: numberValue(DOT_MM),
       depth: numberValue(DOT_DEEP_MM),
       ...at(x - ((count - 1) * DOTS_APART_MM) / 2, looserMm > 0 ? -dotsMm : dotsMm),
@@ -71,7 +71,7 @@ export function gaugeRow(
     steps.push(first);
     if (count > 1) {
       const pattern = { by: 'row', count, dx: numberValue(DOTS_APART_MM), dy: numberValue(0) } as const;
-      steps.push({ id: newId(), kind: 'repeat', of: first.id, pattern });
+      steps.push({ id: newId(), kind: 'pattern', of: first.id, pattern });
     }
   }
   steps.push({
@@ -91,7 +91,7 @@ export function gaugeRow(
     const lift = index > 0 ? { lift: numberValue(-PEG_HIGH_MM) } : {};
     steps.push(
       isHole
-        ? { id: newId(), kind: 'drill', diameter, depth: 'through', ...at(x, 0) }
+        ? { id: newId(), kind: 'hole', diameter, depth: 'through', ...at(x, 0) }
         : { id: newId(), kind: 'peg', diameter, height: numberValue(PEG_HIGH_MM), ...at(x, 0), ...lift },
     );
   }

@@ -6,7 +6,7 @@ import { HARDWARE_HOLES } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
 import { block, buildPiece, stepOf } from '@core/testing/pieces';
 
-const hole = () => stepOf('drill', { diameter: 1, depth: 'through', x: 0, y: 0 }, 'hole');
+const hole = () => stepOf('hole', { diameter: 1, depth: 'through', x: 0, y: 0 }, 'hole');
 const named = (name: string) => {
   const found = HARDWARE_HOLES.find((one) => one.name === name);
   if (!found) throw new Error(`no ${name}`);

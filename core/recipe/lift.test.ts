@@ -27,22 +27,22 @@ function volumeOf(repair: Repair, bodyId: string): number {
 /** A repair in which steps refer to each other and to another body in every way there is. */
 function entangled(): Repair {
   const base = { ...block(40, 20, 6), id: 'base' } as Step;
-  const bore = stepOf('drill', { diameter: 4, depth: 'through', x: -12, y: 0 }, 'bore');
-  const row = { id: 'row', kind: 'repeat', of: 'bore', pattern: { by: 'layout', id: 'layout' } } as Step;
+  const bore = stepOf('hole', { diameter: 4, depth: 'through', x: -12, y: 0 }, 'bore');
+  const row = { id: 'row', kind: 'pattern', of: 'bore', pattern: { by: 'layout', id: 'layout' } } as Step;
   const post = raised(outlineOf('offset', { of: { step: 'bore' }, by: 1 }), 5, {
     on: { face: { tag: 'base:top', near: [0, 0, 6] } },
     y: 0,
   });
   const room = stepOf('body', { of: 'pin', effect: 'cut', grow: 0.1, wayIn: 'none' }, 'room');
   const rim = {
-    ...stepOf('round', { size: 0.5 }, 'rim'),
+    ...stepOf('fillet', { size: 0.5 }, 'rim'),
     where: { edges: 'picked', picks: [{ tags: ['base:top', 'room:pin-rim'], near: [0, 8, 6] }] },
   } as Step;
   const eased = {
-    ...stepOf('ease', { size: 0.5 }, 'eased'),
+    ...stepOf('chamfer', { size: 0.5 }, 'eased'),
     where: { edges: 'between', of: 'base', and: post.id },
   } as Step;
-  const pin = stepOf('turn', { diameter: 3, width: 30 }, 'pin');
+  const pin = stepOf('disc', { diameter: 3, width: 30 }, 'pin');
   const moved = {
     ...stepOf('move', { dx: 0, dy: 8, dz: -5 }, 'moved'),
     axis: 'z',
@@ -124,7 +124,7 @@ describe('lifting from another repair', () => {
   test('a number that is not known yet is typed, and the step says so', () => {
     const draft = new RepairDraft('x').measured('A', 'Across', []);
     const [step] = liftedSteps(
-      [draft.step('turn', { diameter: 'A', width: 5 })],
+      [draft.step('disc', { diameter: 'A', width: 5 })],
       evaluateRepair(draft.repair),
       newId,
     );
@@ -142,7 +142,7 @@ describe('lifting from another repair', () => {
       y: numberValue(0),
       turn: 0,
     }));
-    const blend = stepOf('blend', { effect: 'add', sections, between: 'straight', on: 'bottom', x: 0, y: 0 });
+    const blend = stepOf('loft', { effect: 'add', sections, between: 'straight', on: 'bottom', x: 0, y: 0 });
     const [lifted] = liftedSteps([blend], evaluateRepair(from), newId);
     expect(lifted).toMatchObject({ sections: [{ outline: { shape: 'hull', circles: [{}, {}] } }, {}] });
     const { repair } = new RepairDraft('Other').body('b', 'B', [lifted!]);

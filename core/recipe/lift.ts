@@ -60,7 +60,7 @@ function withoutTaken(step: Step, numbers: EvaluatedRepair, onMissing: () => voi
 
 /** With the places of layouts written out as points. */
 function withoutLayouts(step: Step, numbers: EvaluatedRepair): Step {
-  if (step.kind === 'repeat' && step.pattern.by === 'layout') {
+  if (step.kind === 'pattern' && step.pattern.by === 'layout') {
     const points = placesOf(step.pattern.id, numbers);
     return points.length > 0 ? { ...step, pattern: { by: 'points', points } } : step;
   }

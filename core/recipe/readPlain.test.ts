@@ -15,17 +15,25 @@ const outline = {
   backlash: number(0.1),
   side: 'outside',
 } as const;
-const gear = { id: 'a', kind: 'raise', effect: 'add', ...here, outline, turn: 0, height: number(5) } as Step;
+const gear = {
+  id: 'a',
+  kind: 'extrude',
+  effect: 'add',
+  ...here,
+  outline,
+  turn: 0,
+  height: number(5),
+} as Step;
 const row = {
   id: 'b',
-  kind: 'repeat',
+  kind: 'pattern',
   of: 'a',
   pattern: { by: 'grid', count: 3, rows: 2, dx: number(5), dy: number(5) },
 } as Step;
 const section = { outline, at: number(0), x: number(0), y: number(0), turn: 0 };
 const blend = {
   id: 'c',
-  kind: 'blend',
+  kind: 'loft',
   effect: 'add',
   ...here,
   between: 'straight',

@@ -29,7 +29,7 @@ const next = (repair: Repair, kind: StepKind, body = repair.bodies[0]!) =>
 describe('a new step guesses its numbers', () => {
   test('from the words in names of sizes, not from their order', () => {
     const { repair } = measured().body('b', 'Wheel', []);
-    expect(next(repair, 'turn')).toMatchObject({
+    expect(next(repair, 'disc')).toMatchObject({
       diameter: { from: 'size', id: 'b' },
       width: { from: 'size', id: 'a' },
     });
@@ -37,8 +37,8 @@ describe('a new step guesses its numbers', () => {
 
   test('a hole from the fit, a groove from the sizes that are called so', () => {
     const draft = measured();
-    const { repair } = draft.body('b', 'Wheel', [draft.step('turn', { diameter: 'B', width: 'A' }, 'disc')]);
-    expect(next(repair, 'drill')).toMatchObject({ diameter: { from: 'fit', id: 'bore' }, depth: 'through' });
+    const { repair } = draft.body('b', 'Wheel', [draft.step('disc', { diameter: 'B', width: 'A' }, 'disc')]);
+    expect(next(repair, 'hole')).toMatchObject({ diameter: { from: 'fit', id: 'bore' }, depth: 'through' });
     expect(next(repair, 'groove')).toMatchObject({
       rimOf: 'disc',
       width: { from: 'size', id: 'd' },
@@ -48,8 +48,8 @@ describe('a new step guesses its numbers', () => {
 
   test('uses a size only once, and plain numbers where nothing is known', () => {
     const draft = measured();
-    const { repair } = draft.body('b', 'Wheel', [draft.step('turn', { diameter: 'B', width: 'A' }, 'disc')]);
-    expect(next(repair, 'turn')).toMatchObject({ diameter: numberValue(30), width: numberValue(10) });
+    const { repair } = draft.body('b', 'Wheel', [draft.step('disc', { diameter: 'B', width: 'A' }, 'disc')]);
+    expect(next(repair, 'disc')).toMatchObject({ diameter: numberValue(30), width: numberValue(10) });
     const { repair: empty } = new RepairDraft('x').body('b', 'Body', []);
     expect(next(empty, 'plate')).toMatchObject({ length: numberValue(40), thickness: numberValue(3) });
   });
@@ -60,8 +60,8 @@ describe('a new step guesses its numbers', () => {
         .measured('A', 'Holes 1 and 2, over the far rims', ['47.2'])
         .measured('B', 'Plate, width', ['20'])
         .body('b', 'Plate', []).repair;
-    expect(next(holes(), 'drill')).toMatchObject({ diameter: numberValue(5) });
-    expect(next(holes(), 'turn')).toMatchObject({ width: { from: 'size', id: 'b' } });
+    expect(next(holes(), 'hole')).toMatchObject({ diameter: numberValue(5) });
+    expect(next(holes(), 'disc')).toMatchObject({ width: { from: 'size', id: 'b' } });
     const laidOut = holes();
     const { layout } = new LayoutDraft([
       { x: 0, y: 0 },
@@ -69,46 +69,46 @@ describe('a new step guesses its numbers', () => {
     ]).between(1, 2);
     layout.distances[0]!.source = { from: 'size', id: 'b' };
     laidOut.layouts.push(layout);
-    expect(next(laidOut, 'turn')).toMatchObject({ width: numberValue(10) });
+    expect(next(laidOut, 'disc')).toMatchObject({ width: numberValue(10) });
     // Measured with the inside jaws it is a hole's own width.
     const bored = new RepairDraft('Plate').measured('A', 'Hole', ['5.26'], { jaw: 'inside' });
-    expect(next(bored.body('b', 'Plate', []).repair, 'drill')).toMatchObject({
+    expect(next(bored.body('b', 'Plate', []).repair, 'hole')).toMatchObject({
       diameter: { from: 'size', id: 'a' },
     });
   });
 
   test('a counterpart from the counterpart’s sizes', () => {
     const { repair } = measured().body('axle', 'Axle', [], 'counterpart');
-    expect(next(repair, 'turn')).toMatchObject({ diameter: { from: 'size', id: 'c' } });
+    expect(next(repair, 'disc')).toMatchObject({ diameter: { from: 'size', id: 'c' } });
   });
 
   test('eases the mouths of a new hole first, then the outer edges', () => {
     const draft = measured();
     const steps = [
-      draft.step('turn', { diameter: 'B', width: 'A' }, 'disc'),
-      draft.step('drill', { diameter: 'fit:bore', depth: 'through', x: 0, y: 0 }, 'hole'),
+      draft.step('disc', { diameter: 'B', width: 'A' }, 'disc'),
+      draft.step('hole', { diameter: 'fit:bore', depth: 'through', x: 0, y: 0 }, 'hole'),
     ];
     const { repair } = draft.body('b', 'Wheel', steps);
-    const mouths = next(repair, 'ease');
+    const mouths = next(repair, 'chamfer');
     expect(mouths).toMatchObject({ where: { edges: 'mouths', of: 'hole' } });
     repair.bodies[0]!.steps.push(mouths);
-    const rims = next(repair, 'round');
+    const rims = next(repair, 'fillet');
     expect(rims).toMatchObject({ where: { edges: 'rims', of: 'disc' } });
     // With both done, the corners inside.
     repair.bodies[0]!.steps.push(rims);
-    expect(next(repair, 'round')).toMatchObject({ where: { edges: 'insides' } });
+    expect(next(repair, 'fillet')).toMatchObject({ where: { edges: 'insides' } });
   });
 
   test.each(STEP_KINDS)('%s always passes the schema', (kind) => {
     const draft = measured();
-    const { repair } = draft.body('b', 'Wheel', [draft.step('turn', { diameter: 'B', width: 'A' }, 'disc')]);
+    const { repair } = draft.body('b', 'Wheel', [draft.step('disc', { diameter: 'B', width: 'A' }, 'disc')]);
     expect(Step.safeParse(next(repair, kind)).error).toBeUndefined();
   });
 });
 
 describe('editing a recipe', () => {
   const draft = new RepairDraft('x');
-  const steps = ['a', 'b', 'c'].map((id) => draft.step('turn', { diameter: 5, width: 5 }, id));
+  const steps = ['a', 'b', 'c'].map((id) => draft.step('disc', { diameter: 5, width: 5 }, id));
   const ids = (list: Step[]) => list.map((step) => step.id).join('');
 
   test('moving stops at the ends and never loses a step', () => {
@@ -133,7 +133,7 @@ describe('steps with something inside', () => {
   const draft = new RepairDraft('x');
   const raise = Step.parse({
     id: 'raise',
-    kind: 'raise',
+    kind: 'extrude',
     effect: 'cut',
     outline: { shape: 'slot', length: numberValue(20), breadth: numberValue(5) },
     turn: 0,
@@ -152,7 +152,7 @@ describe('steps with something inside', () => {
     x: numberValue(0),
     y: numberValue(0),
   });
-  const steps = [raise, grip, draft.step('turn', { diameter: 5, width: 5 }, 'disc')];
+  const steps = [raise, grip, draft.step('disc', { diameter: 5, width: 5 }, 'disc')];
 
   test('a number inside an outline or a row is read and set by its path', () => {
     expect(fieldOf(raise, 'outline.breadth')).toEqual(numberValue(5));
@@ -171,11 +171,11 @@ describe('steps with something inside', () => {
     const layouts = [{ id: 'holes', name: 'Holes' }];
     const all: Step[] = [
       ...steps,
-      draft.step('drill', { diameter: 5, depth: 'through', x: 0, y: 0 }, 'hole'),
-      { id: 'ease', kind: 'ease', size: numberValue(1), where: { edges: 'rims', of: 'disc' } },
-      { id: 'again', kind: 'repeat', of: 'hole', pattern: { by: 'round', count: 7 } },
+      draft.step('hole', { diameter: 5, depth: 'through', x: 0, y: 0 }, 'hole'),
+      { id: 'ease', kind: 'chamfer', size: numberValue(1), where: { edges: 'rims', of: 'disc' } },
+      { id: 'again', kind: 'pattern', of: 'hole', pattern: { by: 'round', count: 7 } },
       { id: 'mirror', kind: 'mirror', across: 'sides', keep: 'both' },
-      { id: 'hollow', kind: 'hollow', wall: numberValue(2), open: 'top' },
+      { id: 'hollow', kind: 'shell', wall: numberValue(2), open: 'top' },
     ];
     // And every other kind, as it begins.
     const { repair } = measured()

@@ -18,7 +18,7 @@ function draft(): Repair {
     .fit('peg', 'Peg', 'B', 'snug', 'peg');
   return plan.body('plate', 'Plate', [
     plan.step('plate', { length: 80, breadth: 40, thickness: 12, cornerRadius: 0 }),
-    plan.step('drill', { diameter: 'fit:bore', depth: 'through', x: -20, y: 0 }),
+    plan.step('hole', { diameter: 'fit:bore', depth: 'through', x: -20, y: 0 }),
     plan.step('peg', { diameter: 'fit:peg', height: 9, x: 25, y: 0 }),
   ] as Step[]).repair;
 }

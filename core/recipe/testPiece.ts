@@ -63,7 +63,7 @@ export function testPiece(
     steps: [
       {
         id: newId(),
-        kind: 'raise',
+        kind: 'extrude',
         effect: 'add',
         on: 'bottom',
         x: numberValue(middle(left, right)),

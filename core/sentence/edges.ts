@@ -57,7 +57,7 @@ const rulesOf = (step: Step): EdgeRule[] =>
   );
 
 /** The edges that a step may take: by rule, of all steps before it, or picked. */
-export function edgeChoice(step: StepOf<'ease' | 'round'>, steps: readonly Step[]): SentencePart {
+export function edgeChoice(step: StepOf<'chamfer' | 'fillet'>, steps: readonly Step[]): SentencePart {
   const rule = step.where;
   const before = stepsBefore(step, steps);
   const own = before.flatMap((earlier): Grouped[] =>

@@ -88,7 +88,7 @@ export function placeWords(step: Place, before: readonly EarlierStep[] = []): Se
     patch: { x: numberValue(0), y: numberValue(0), xFrom: 'there', yFrom: 'there' },
   };
   const isTaken =
-    'kind' in step && step.kind === 'raise' && (step as StepOf<'raise'>).outline.shape === 'offset';
+    'kind' in step && step.kind === 'extrude' && (step as StepOf<'extrude'>).outline.shape === 'offset';
   const staysNow = from.x === 'there' && from.y === 'there' && hereNow;
   const offered = [there, aside, edges, ...(isTaken || staysNow ? [stays] : [])];
   const where = (now: Option) => choice('where it is', (option) => option === now, offered);
@@ -189,7 +189,7 @@ export const finerOptions = (step: Place): Option[] => [
   ...(step.tilt === undefined ? [{ word: 'Tilt it', patch: { tilt: Math.PI / 12 } }] : []),
 ];
 
-type Grounded = StepOf<'turn' | 'plate'>;
+type Grounded = StepOf<'disc' | 'plate'>;
 
 /** Whether a wheel or a plate lies on the ground, on the axle line. */
 function isUsual(step: Grounded): boolean {

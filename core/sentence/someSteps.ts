@@ -13,7 +13,7 @@ export function mirroredWhat(step: StepOf<'mirror'>, steps: readonly Step[]): Se
 }
 
 /** What is made again: a step before it, or a run of steps up to it. */
-export function repeatedWhat(step: StepOf<'repeat'>, steps: readonly Step[]): SentencePart {
+export function repeatedWhat(step: StepOf<'pattern'>, steps: readonly Step[]): SentencePart {
   const offered = offeredSteps(step, steps, canBeRepeated, (ids) => ({
     of: ids.length === 1 ? ids[0] : [...ids],
   }));

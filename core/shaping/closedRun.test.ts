@@ -27,7 +27,7 @@ const square = outlineOf('rectangle', { length: 4, breadth: 3, cornerRadius: 0 }
 
 function closedRun(outline: unknown, along: 'smooth' | 'straight', rows: readonly Place[], bend = 6) {
   const path = rows.map(([x, y, up]) => plain({ x, y, up }));
-  const step = stepOf('run', { on: 'bottom', x: 0, y: 0, effect: 'add', outline, bend });
+  const step = stepOf('sweep', { on: 'bottom', x: 0, y: 0, effect: 'add', outline, bend });
   return buildPiece(kernel, [{ ...step, along, closed: true, path } as Step]);
 }
 
@@ -92,7 +92,7 @@ describe('a run that comes back to its beginning out of its plane', () => {
 
   test('any other outline says by how much it would come back turned', () => {
     const built = closedRun(square, 'straight', LOOP);
-    expect(built.faults).toMatchObject([{ code: 'run.comesBackTurned' }]);
+    expect(built.faults).toMatchObject([{ code: 'sweep.comesBackTurned' }]);
     // One that its path brings back as it was is made.
     const even: Place[] = LOOP.map(([x, y], index) => [x, y, index % 2 === 0 ? 0 : 6]);
     expect(

@@ -11,8 +11,8 @@ import type { BuiltStep, StepInput } from './stepKind';
 
 /** The length of an ease on the second face of each edge; null where both are alike. */
 export function otherOf(
-  { other: how }: SettledStepOf<'ease'>,
-  { size, other }: LengthsOf<'ease'>,
+  { other: how }: SettledStepOf<'chamfer'>,
+  { size, other }: LengthsOf<'chamfer'>,
 ): number | null {
   const angle = how && 'angle' in how ? how.angle : null;
   return other?.mm ?? (angle === null ? null : size.mm * Math.tan(angle));
@@ -20,10 +20,10 @@ export function otherOf(
 
 /** A step that was built, done once more on edges that it has not worked on yet: those of copies that came since. */
 export function dressedAgain(
-  of: BuiltStep<'ease'> | BuiltStep<'round'>,
+  of: BuiltStep<'chamfer'> | BuiltStep<'fillet'>,
   input: StepInput,
 ): Result<TaggedSolid, StepFault> {
-  const otherMm = of.kind === 'ease' ? otherOf(of.step, of.lengths) : null;
+  const otherMm = of.kind === 'chamfer' ? otherOf(of.step, of.lengths) : null;
   return dressedStep(of.step, of.lengths.size, input, otherMm, true);
 }
 
@@ -32,16 +32,16 @@ const FULL_ROUND_MM = 1e-5;
 
 /** @param otherMm of an ease: its length on the second face of each edge; null for the same on both. */
 export function dressedStep(
-  step: SettledStepOf<'ease'> | SettledStepOf<'round'>,
+  step: SettledStepOf<'chamfer'> | SettledStepOf<'fillet'>,
   size: NamedLength,
   { before, earlier, note }: StepInput,
   otherMm: number | null,
   again = false,
 ): Result<TaggedSolid, StepFault> {
   const { kind } = step;
-  const verb = kind === 'ease' ? 'Ease' : 'Round';
+  const verb = kind === 'chamfer' ? 'Ease' : 'Round';
   if (!before) return no({ code: 'step.firstMustAdd', verb });
-  const tag = faceTag(step.id, kind === 'ease' ? 'flat' : 'round');
+  const tag = faceTag(step.id, kind === 'chamfer' ? 'flat' : 'round');
   const dressing: Dressing = { kind, mm: size.mm, otherMm, tag };
   return scoped((scope) => {
     const found = edgesOfRule(scope, before, step.where, earlier);
@@ -53,7 +53,7 @@ export function dressedStep(
       if (left) note({ code: 'edges.copiesLeft', ...left });
     }
     // A full round leaves nothing between two edges, which the kernel refuses; but not a hair of it.
-    for (const less of kind === 'round' ? [0, FULL_ROUND_MM] : [0]) {
+    for (const less of kind === 'fillet' ? [0, FULL_ROUND_MM] : [0]) {
       try {
         const made = dressed(before, edges.value, { ...dressing, mm: size.mm - less });
         // What the kernel calls done may cross itself: then, too, there is no room for all of it at once.
@@ -68,7 +68,7 @@ export function dressedStep(
     if (!('stuckAt' in inTurn)) return ok(inTurn);
     const [first, second] = inTurn.stuckAt.map((one) => wordsOf(one, earlier));
     const at = `where ${first} meets ${second}`;
-    return no({ code: 'ease.tooLarge', size, verb, mostMm: inTurn.mostMm, at });
+    return no({ code: 'chamfer.tooLarge', size, verb, mostMm: inTurn.mostMm, at });
   });
 }
 

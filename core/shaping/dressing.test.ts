@@ -10,7 +10,7 @@ beforeAll(async () => {
   kernel = await testKernel();
 });
 
-const dress = (kind: 'round' | 'ease', size: number, where: object) =>
+const dress = (kind: 'fillet' | 'chamfer', size: number, where: object) =>
   ({ ...stepOf(kind, { size }), where }) as unknown as Step;
 
 const faultsOf = (...steps: Step[]) => buildPiece(kernel, steps).faults as { mostMm?: number; at?: string }[];
@@ -25,7 +25,7 @@ describe('rounds that the kernel can’t make all at once', () => {
       x: -5.3,
       y: -2,
     });
-    const made = wholeVolume(kernel, base, slot, dress('round', r, { edges: 'all', of: slot.id }));
+    const made = wholeVolume(kernel, base, slot, dress('fillet', r, { edges: 'all', of: slot.id }));
     // In section: a round at the mouth, and one at the floor that touches it. `aside`: how far the wall has moved out.
     const foot = r - Math.sqrt((2 * r) ** 2 - (2 * r - deep) ** 2);
     const meet = r - (2 * r - deep) / 2;
@@ -46,14 +46,14 @@ describe('rounds that the kernel can’t make all at once', () => {
 describe('where there is no room, it is said where, and how much would go', () => {
   const base = block(40, 20, 10);
 
-  test.each<['round' | 'ease', number]>([
-    ['round', 6],
-    ['ease', 12],
+  test.each<['fillet' | 'chamfer', number]>([
+    ['fillet', 6],
+    ['chamfer', 12],
   ])('%s of the upper and lower edges of a block 10 high', (kind, size) => {
     const [fault] = faultsOf(base, dress(kind, size, { edges: 'rims', of: base.id }));
     // Half the height, less the tenth that it is rounded down to.
     expect(fault).toMatchObject({
-      code: 'ease.tooLarge',
+      code: 'chamfer.tooLarge',
       at: expect.stringContaining('of step 1') as string,
     });
     expect(fault!.mostMm).toBeGreaterThan(4.5);
@@ -67,23 +67,23 @@ describe('where there is no room, it is said where, and how much would go', () =
   });
 
   test('edges that are neither straight nor round are not tried again: it is only said where they are', () => {
-    const ring = stepOf('ring', { effect: 'add', across: 14, thick: 5, up: -6, on: 'top', x: 4, y: 0 });
+    const ring = stepOf('torus', { effect: 'add', across: 14, thick: 5, up: -6, on: 'top', x: 4, y: 0 });
     const peg = stepOf('peg', { diameter: 8, height: 6, x: -3, y: 0 });
     const [fault] = faultsOf(
       base,
       peg,
       ring,
-      dress('round', 9, { edges: 'between', of: ring.id, and: peg.id }),
+      dress('fillet', 9, { edges: 'between', of: ring.id, and: peg.id }),
     );
     expect(fault).toMatchObject({
-      code: 'ease.tooLarge',
+      code: 'chamfer.tooLarge',
       mostMm: null,
       at: expect.stringMatching(/^where the wall of step [23] meets the (wall|top) of step [23]$/) as string,
     });
   });
 
   test('an ease of two lengths keeps their proportion', () => {
-    const uneven = dress('ease', 12, {
+    const uneven = dress('chamfer', 12, {
       edges: 'picked',
       picks: [{ tags: [`${base.id}:front`, `${base.id}:top`], near: [0, -10, 10] }],
     });

@@ -16,7 +16,7 @@ import {
 
 /** A round or an ease: how large, mm, and for an ease its length on the other face if that is another. */
 export interface Dressing {
-  kind: 'round' | 'ease';
+  kind: 'fillet' | 'chamfer';
   mm: number;
   otherMm: number | null;
   /** For the faces that it makes. */

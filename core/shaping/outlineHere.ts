@@ -126,20 +126,20 @@ function regionOfStep(id: string, input: OutlineInput): Result<Region, StepFault
   if (!of) return no({ code: 'step.pickLost', lookingFor: 'the step whose outline it takes' });
   const { kind, step, lengths, place } = of;
   switch (kind) {
-    case 'raise': {
+    case 'extrude': {
       const region = regionHere(step.outline, lengths.outline, input);
       return region.ok ? ok(placedRegion(region.value, step.turn, [0, 0])) : region;
     }
-    case 'spin':
-    case 'run':
+    case 'revolve':
+    case 'sweep':
       return regionHere(step.outline, lengths.outline, input);
     case 'plate': {
       const { length, breadth, cornerRadius } = lengths;
       return regionOf({ shape: 'rectangle', lengths: { length, breadth, cornerRadius } });
     }
-    case 'turn':
+    case 'disc':
     case 'peg':
-    case 'drill':
+    case 'hole':
       return regionOf({ shape: 'circle', lengths: { diameter: lengths.diameter } });
     default:
       return no({ code: 'outline.noneOfStep', place });

@@ -24,7 +24,7 @@ import {
 import { isFullTurn } from '@core/tolerance';
 
 /** Why a face can't be moved by itself: it is of another form, or nothing would be left of it. */
-export type PlateFault = 'faces.otherForm' | 'faces.pastMiddle';
+export type PlateFault = 'offset.otherForm' | 'offset.pastMiddle';
 
 /** A face that goes round an axis, seen in a half plane through it. */
 interface RoundFace {
@@ -56,10 +56,10 @@ export function roundPlate(
   mm: number,
 ): Result<TaggedSolid, PlateFault> {
   const round = scoped((scope) => roundFaceOf(kernel, scope, face));
-  if (!round) return no('faces.otherForm');
+  if (!round) return no('offset.otherForm');
   const out = round.isHole ? -mm : mm;
   const loop = round.kind === 'ball' ? ballSection(round, out) : straightSection(round, out);
-  if (!loop) return no('faces.pastMiddle');
+  if (!loop) return no('offset.pastMiddle');
   const part = isFullTurn(round.by) ? undefined : { from: 0, by: round.by };
   const stand = { ...plainStand(null), frame: round.frame };
   return ok(

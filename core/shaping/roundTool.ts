@@ -5,7 +5,7 @@ import { type Annotation, type CentreLine, faceTag, type Stand } from '@core/par
 import { reach } from './reach';
 import type { StepInput } from './stepKind';
 
-type Round = SettledStepOf<'turn' | 'peg'>;
+type Round = SettledStepOf<'disc' | 'peg'>;
 
 /** The cylinder that a step adds or takes away, `height` mm. @param wall the part that its side plays. */
 export function roundTool(
@@ -25,7 +25,7 @@ export function roundTool(
 /** Its sizes in the picture. @param field the one that says how high it is. */
 export function drawnRound<Step extends Round>(
   step: Step,
-  field: Step extends SettledStepOf<'turn'> ? 'width' : 'height',
+  field: Step extends SettledStepOf<'disc'> ? 'width' : 'height',
   { diameter, height }: { diameter: number; height: number },
   stand: Stand,
 ): { annotations: Annotation[]; centreLines: CentreLine[] } {
@@ -67,7 +67,7 @@ export function drawnRound<Step extends Round>(
 
 /** From where to where a step of a height is drawn: a cut begins at its face, not at the overrun past it. */
 export function visibleReach(
-  step: SettledStepOf<'turn' | 'peg' | 'plate'>,
+  step: SettledStepOf<'disc' | 'peg' | 'plate'>,
   height: number,
   stand: Stand,
 ): { low: number; high: number } {

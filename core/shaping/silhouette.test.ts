@@ -41,8 +41,8 @@ test('a block with a peg that overhangs: two lines and arcs, exactly', () => {
 test('a wheel with a bore is a circle round a circle, larger all round by the play', () => {
   const { area, faces } = areaOf(
     [
-      stepOf('turn', { diameter: 40, width: 8 }),
-      stepOf('drill', { diameter: 10, depth: 'through', on: 'top', x: 0, y: 0 }),
+      stepOf('disc', { diameter: 40, width: 8 }),
+      stepOf('hole', { diameter: 10, depth: 'through', on: 'top', x: 0, y: 0 }),
     ],
     0.2,
   );
@@ -52,7 +52,7 @@ test('a wheel with a bore is a circle round a circle, larger all round by the pl
 
 test('a ball and a cylinder on its side are as broad as they are, within a hundredth', () => {
   expect(
-    areaOf([stepOf('ball', { effect: 'add', diameter: 20, up: 10, on: 'bottom', x: 0, y: 0 })]).area /
+    areaOf([stepOf('sphere', { effect: 'add', diameter: 20, up: 10, on: 'bottom', x: 0, y: 0 })]).area /
       (Math.PI * 100),
   ).toBeCloseTo(1, 3);
   const lying = [

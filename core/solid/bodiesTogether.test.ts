@@ -21,7 +21,7 @@ describe('room for a body by its fits', () => {
     ...more,
   });
   function roomIn(repair: ReturnType<typeof rackWheel>, more: object) {
-    repair.bodies[0]!.steps = [stepOf('turn', { diameter: 30, width: 10 }, 'disc'), housing(more) as Step];
+    repair.bodies[0]!.steps = [stepOf('disc', { diameter: 30, width: 10 }, 'disc'), housing(more) as Step];
     const numbers = evaluateRepair(repair);
     const builder = new RepairBuilder(kernel);
     const built = builder.build(repair.bodies, numbers).get('wheel')!;
@@ -63,10 +63,10 @@ describe('all faces that a fit is for', () => {
   test('are eased at once: the bore grows and the rest stays', () => {
     const repair = rackWheel();
     const spare = repair.bodies[0]!;
-    spare.steps = spare.steps.filter(({ kind }) => kind === 'turn' || kind === 'drill');
+    spare.steps = spare.steps.filter(({ kind }) => kind === 'disc' || kind === 'hole');
     const volume = (by: number | null) => {
       const steps =
-        by === null ? spare.steps : [...spare.steps, stepOf('faces', { of: 'mating', by }, 'eased')];
+        by === null ? spare.steps : [...spare.steps, stepOf('offset', { of: 'mating', by }, 'eased')];
       const builder = new RepairBuilder(kernel);
       const built = builder.build([{ ...spare, steps }], evaluateRepair(repair)).get('wheel')!;
       const { volumeMm3 } = built.check!;
@@ -78,8 +78,8 @@ describe('all faces that a fit is for', () => {
   });
 
   test('without a fit there are none, and it says so', () => {
-    const eased = stepOf('faces', { of: 'mating', by: -0.1 });
-    expect(build(block(20, 20, 5), eased).faults).toMatchObject([{ code: 'faces.noneMates' }]);
+    const eased = stepOf('offset', { of: 'mating', by: -0.1 });
+    expect(build(block(20, 20, 5), eased).faults).toMatchObject([{ code: 'offset.noneMates' }]);
   });
 });
 

@@ -52,7 +52,7 @@ describe('volumes against closed formulas', () => {
   });
 
   test('turned disc: volume and area', () => {
-    const built = buildSteps((draft) => [draft.step('turn', { diameter: 20, width: 5 })]);
+    const built = buildSteps((draft) => [draft.step('disc', { diameter: 20, width: 5 })]);
     expectVolume(built.check?.volumeMm3, cylinder(20, 5));
     expectVolume(built.areaMm2, 2 * Math.PI * 10 * (10 + 5));
   });
@@ -75,15 +75,15 @@ describe('volumes against closed formulas', () => {
     const built = buildSteps((draft) => [
       draft.step('plate', { length: 40, breadth: 24, thickness: 3, cornerRadius: 0 }),
       draft.step('peg', { diameter: 12, height: 9, x: 8, y: -2 }),
-      draft.step('drill', { diameter: 5, depth: 7, x: 8, y: -2 }),
+      draft.step('hole', { diameter: 5, depth: 7, x: 8, y: -2 }),
     ]);
     expectVolume(built.check?.volumeMm3, 40 * 24 * 3 + cylinder(12, 9) - cylinder(5, 7));
   });
 
   test('rounded rim: a quarter of a torus is taken off at each edge', () => {
     const built = buildSteps((draft) => [
-      draft.step('turn', { diameter: 30, width: 10 }, 'disc'),
-      draft.step('round', { size: 2, where: { edges: 'rims', of: 'disc' } }),
+      draft.step('disc', { diameter: 30, width: 10 }, 'disc'),
+      draft.step('fillet', { size: 2, where: { edges: 'rims', of: 'disc' } }),
     ]);
     // Pappus: the corner left outside a quarter circle has area r²(1 - π/4), its centroid at
     // R - r + r/(6(1 - π/4))·… from the axis; written with the integral over the corner instead.
@@ -174,43 +174,43 @@ describe('bad numbers end in a fault at their step', () => {
     ['a size that is gone', { diameter: 'Z', width: 5 }, 'value.sizeGone'],
     ['a fit that is gone', { diameter: 'fit:z', width: 5 }, 'value.fitGone'],
   ])('a wheel with %s', (_, fields, code) => {
-    const built = buildSteps((draft) => [draft.step('turn', fields)]);
+    const built = buildSteps((draft) => [draft.step('disc', fields)]);
     expect(firstFault(built)?.code).toBe(code);
     expect(built.solid).toBeNull();
   });
 
   test('a size without readings is named', () => {
     const draft = new RepairDraft('Test').measured('A', 'Rim', []);
-    const steps = [draft.step('turn', { diameter: 'A', width: 5 })];
+    const steps = [draft.step('disc', { diameter: 'A', width: 5 })];
     const fault = build(draft.body('body', 'Body', steps).repair).faults[0];
     expect(fault).toEqual({ code: 'value.sizeNotTaken', what: 'diameter', tag: 'A', name: 'Rim' });
   });
 
   const onDisc = (kind: Step['kind'], fields: Record<string, unknown>) =>
     buildSteps((draft) => [
-      draft.step('turn', { diameter: 20, width: 5 }, 'disc'),
+      draft.step('disc', { diameter: 20, width: 5 }, 'disc'),
       draft.step(kind, fields, 'second'),
     ]);
   test.each<[string, Step['kind'], Record<string, unknown>, string]>([
     [
       'bore wider than the wheel',
-      'drill',
+      'hole',
       { diameter: 20.1, depth: 'through', x: 0, y: 0 },
-      'drill.widerThanBody',
+      'hole.widerThanBody',
     ],
-    ['bore beside the wheel', 'drill', { diameter: 3, depth: 'through', x: 40, y: 0 }, 'drill.missesBody'],
-    ['blind hole out of the bottom', 'drill', { diameter: 3, depth: 5, x: 0, y: 0 }, 'drill.deeperThanBody'],
+    ['bore beside the wheel', 'hole', { diameter: 3, depth: 'through', x: 40, y: 0 }, 'hole.missesBody'],
+    ['blind hole out of the bottom', 'hole', { diameter: 3, depth: 5, x: 0, y: 0 }, 'hole.deeperThanBody'],
     ['groove as wide as the rim', 'groove', { rimOf: 'disc', width: 5, depth: 2 }, 'groove.widerThanRim'],
     ['groove to the axis', 'groove', { rimOf: 'disc', width: 2, depth: 10 }, 'groove.deeperThanRadius'],
     ['groove in nothing', 'groove', { rimOf: 'gone', width: 2, depth: 1 }, 'step.pickLost'],
-    ['ease too large', 'ease', { size: 40, where: { edges: 'rims', of: 'disc' } }, 'ease.tooLarge'],
+    ['ease too large', 'chamfer', { size: 40, where: { edges: 'rims', of: 'disc' } }, 'chamfer.tooLarge'],
     [
       'round that leaves nothing flat',
-      'round',
+      'fillet',
       { size: 10.5, where: { edges: 'rims', of: 'disc' } },
-      'ease.tooLarge',
+      'chamfer.tooLarge',
     ],
-    ['ease of no edge', 'ease', { size: 1, where: { edges: 'mouths', of: 'disc' } }, 'step.pickLost'],
+    ['ease of no edge', 'chamfer', { size: 1, where: { edges: 'mouths', of: 'disc' } }, 'step.pickLost'],
   ])('%s', (_, kind, fields, code) => {
     const built = onDisc(kind, fields);
     expect(built.steps[1]).toMatchObject({ state: 'failed', fault: { code } });
@@ -225,7 +225,7 @@ describe('bad numbers end in a fault at their step', () => {
   });
 
   test('starting with a hole', () => {
-    const built = buildSteps((draft) => [draft.step('drill', { diameter: 3, depth: 'through', x: 0, y: 0 })]);
+    const built = buildSteps((draft) => [draft.step('hole', { diameter: 3, depth: 'through', x: 0, y: 0 })]);
     expect(firstFault(built)).toEqual({ code: 'step.firstMustAdd', verb: 'Drill' });
   });
 });

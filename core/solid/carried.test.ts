@@ -11,7 +11,7 @@ beforeAll(async () => {
 
 const base = block(60, 20, 10);
 
-const hole = stepOf('drill', { diameter: 4, depth: 'through', x: 10, y: 5 });
+const hole = stepOf('hole', { diameter: 4, depth: 'through', x: 10, y: 5 });
 
 const HOLE = Math.PI * 4 * 10;
 
@@ -52,12 +52,12 @@ describe('what was there before a move goes along with it', () => {
     ['turned', [move({ turn: 0.4 })]],
     ['its mirror image', [stepOf('mirror', { across: 'frontBack', keep: 'other' })]],
   ])('what is measured from it then, %s: a wider hole takes the first one in', (_, steps) => {
-    const wider = stepOf('drill', { diameter: 6, depth: 'through', ...there });
+    const wider = stepOf('hole', { diameter: 6, depth: 'through', ...there });
     expectNear(wholeVolume(kernel, base, hole, ...steps, wider), 12_000 - Math.PI * 9 * 10);
   });
 
   test('what is repeated of it: from where it has gone', () => {
-    const row = stepOf('repeat', {
+    const row = stepOf('pattern', {
       of: hole.id,
       pattern: { by: 'row', count: 3, ...plain({ dx: -10, dy: 0 }) },
     });
@@ -67,11 +67,11 @@ describe('what was there before a move goes along with it', () => {
   });
 
   test('sides that are leaned and rims that are grooved', () => {
-    const wheel = stepOf('turn', { diameter: 20, width: 8 });
+    const wheel = stepOf('disc', { diameter: 20, width: 8 });
     const groove = { ...stepOf('groove', { width: 2, depth: 3 }), rimOf: wheel.id } as Step;
     const tipped = move({ dx: 5, dz: 30, axis: 'x', turn: Math.PI / 2 });
     expectNear(wholeVolume(kernel, wheel, tipped, groove), Math.PI * (100 * 8 - (100 - 49) * 2));
-    const lean = { ...stepOf('taper', { held: 'bottom' }), of: wheel.id, angle: Math.atan(0.25) } as Step;
+    const lean = { ...stepOf('draft', { held: 'bottom' }), of: wheel.id, angle: Math.atan(0.25) } as Step;
     expectNear(wholeVolume(kernel, wheel, tipped, lean), ((Math.PI * 8) / 3) * (100 + 80 + 64));
   });
 });

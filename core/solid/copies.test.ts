@@ -40,8 +40,8 @@ test('a band round the points of a layout is as wide as they lie, and follows th
 
 describe('repeats', () => {
   const plate = block(60, 60, 5);
-  const hole = stepOf('drill', { diameter: 4, depth: 'through', x: 15, y: 0 }, 'hole');
-  const repeat = (pattern: object, id = 'again') => ({ id, kind: 'repeat', of: 'hole', pattern }) as Step;
+  const hole = stepOf('hole', { diameter: 4, depth: 'through', x: 15, y: 0 }, 'hole');
+  const repeat = (pattern: object, id = 'again') => ({ id, kind: 'pattern', of: 'hole', pattern }) as Step;
   const places = (piece: Piece) =>
     piece.centreLines.map(({ from }) => from.slice(0, 2).map((mm) => Math.round(mm * 1000) / 1000));
 
@@ -77,7 +77,7 @@ describe('repeats', () => {
     const row = repeat({ by: 'row', count: 3, dx: numberValue(-15), dy: numberValue(0) });
     const piece = build(plate, hole, row);
     expect(piece.roles.filter((role) => role.startsWith('wall'))).toEqual(['wall', 'wall~2', 'wall~3']);
-    const mouths = { ...stepOf('ease', { size: 0.5 }), where: { edges: 'mouths', of: 'again' } } as Step;
+    const mouths = { ...stepOf('chamfer', { size: 0.5 }), where: { edges: 'mouths', of: 'again' } } as Step;
     // A ring of 45° at each of four mouths: π (r + c/3)·c² with c = 0.5, r = 2.
     expectNear(piece.volume - whole(plate, hole, row, mouths), 4 * Math.PI * (2 + 0.5 / 3) * 0.25, 1e-5);
   });
@@ -86,7 +86,7 @@ describe('repeats', () => {
     const peg = stepOf('peg', { diameter: 8, height: 6, x: -20, y: 0 }, 'hole');
     const of = (count: number) => {
       const row = repeat({ by: 'row', count, dx: numberValue(12), dy: numberValue(0) });
-      const ball = stepOf('ball', {
+      const ball = stepOf('sphere', {
         effect: 'add',
         diameter: 6,
         up: 0,
@@ -120,10 +120,10 @@ test('mirrored top to bottom at the ground', () => {
 
 describe('places measured from another step', () => {
   const base = block(60, 40, 5);
-  const first = stepOf('drill', { diameter: 4, depth: 'through', x: -11, y: 7 }, 'first');
+  const first = stepOf('hole', { diameter: 4, depth: 'through', x: -11, y: 7 }, 'first');
   const second = (on: object = {}) =>
     ({
-      ...stepOf('drill', { diameter: 4, depth: 'through', x: 16, y: -3, ...on }),
+      ...stepOf('hole', { diameter: 4, depth: 'through', x: 16, y: -3, ...on }),
       xFrom: { step: 'first' },
       yFrom: { step: 'first' },
     }) as Step;

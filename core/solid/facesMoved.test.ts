@@ -15,7 +15,7 @@ const base = block(40, 30, 10);
 
 const BASE = 12000;
 
-const moved = (of: Step, by: number) => ({ ...stepOf('faces', { by }), of: of.id }) as Step;
+const moved = (of: Step, by: number) => ({ ...stepOf('offset', { by }), of: of.id }) as Step;
 
 const on = (x = 0, y = 0) => ({ on: 'top', x, y });
 
@@ -37,7 +37,7 @@ describe('all faces of one step moved: corners stay sharp', () => {
   });
 
   test.each([0.3, -0.3])('a blind hole and a pocket, by %s: what is to go in must sit on the floor', (by) => {
-    const hole = stepOf('drill', { diameter: 8, depth: 6, ...on(-10) });
+    const hole = stepOf('hole', { diameter: 8, depth: 6, ...on(-10) });
     expectNear(whole(base, hole, moved(hole, by)), BASE - Math.PI * (4 - by) ** 2 * (6 - by));
     const pocket = raised(square(12, 8), 6, { effect: 'cut', ...on(8) });
     expectNear(whole(base, pocket, moved(pocket, by)), BASE - (12 - 2 * by) * (8 - 2 * by) * (6 - by));
@@ -69,27 +69,27 @@ describe('all faces of one step moved: corners stay sharp', () => {
   });
 
   test.each([0.4, -0.4])('a ball that is let into a block, by %s', (by) => {
-    const ball = stepOf('ball', { effect: 'add', diameter: 12, up: 2, ...on() });
+    const ball = stepOf('sphere', { effect: 'add', diameter: 12, up: 2, ...on() });
     // Above the level of the block, 2 under its middle: a cap of a height.
     const above = (r: number) => {
       const h = r + 2;
       return Math.PI * h * h * (r - h / 3);
     };
     expectNear(whole(base, ball, moved(ball, by)), BASE + above(6 + by));
-    const socket = stepOf('ball', { effect: 'cut', diameter: 12, up: 2, ...on() });
+    const socket = stepOf('sphere', { effect: 'cut', diameter: 12, up: 2, ...on() });
     const below = (r: number) => (4 / 3) * Math.PI * r ** 3 - above(r);
     expectNear(whole(base, socket, moved(socket, by)), BASE - below(6 - by));
   });
 });
 
 test('what is moved past its middle, or is of another form, is refused in words', () => {
-  const hole = stepOf('drill', { diameter: 2, depth: 6, ...on() });
+  const hole = stepOf('hole', { diameter: 2, depth: 6, ...on() });
   const faults = (...steps: Step[]) => buildPiece(kernel, steps).faults;
   expect(faults(base, hole, moved(hole, 1.5))).toEqual([
-    { code: 'faces.pastMiddle', face: 'the wall of step 2' },
+    { code: 'offset.pastMiddle', face: 'the wall of step 2' },
   ]);
-  const ring = stepOf('ring', { effect: 'add', across: 20, thick: 4, up: 1, ...on() });
+  const ring = stepOf('torus', { effect: 'add', across: 20, thick: 4, up: 1, ...on() });
   expect(faults(base, ring, moved(ring, 0.2))).toEqual([
-    { code: 'faces.otherForm', face: 'the wall of step 2' },
+    { code: 'offset.otherForm', face: 'the wall of step 2' },
   ]);
 });

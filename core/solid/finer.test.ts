@@ -60,7 +60,7 @@ describe('blends', () => {
       turn: 0,
       ...more,
     });
-    return stepOf('blend', {
+    return stepOf('loft', {
       effect: 'add',
       sections: [section(0, {}, 12), section(20, last, breadth)],
       between: 'straight',
@@ -89,7 +89,7 @@ test('a gear whose rim is eased loses what its teeth have beyond the slope', () 
   const gear = (rim?: number) =>
     raised(outlineOf('gear', { module: 1.5, backlash: 0.1, ...(rim ? { rim } : {}) }), 8, {});
   const made = (rim?: number) => {
-    const step = gear(rim) as Extract<Step, { kind: 'raise' }>;
+    const step = gear(rim) as Extract<Step, { kind: 'extrude' }>;
     return whole({ ...step, outline: { ...step.outline, ...teeth } as typeof step.outline });
   };
   const known = { ...teeth, module: 1.5, backlash: 0.1 };
@@ -106,7 +106,7 @@ test('a gear whose rim is eased loses what its teeth have beyond the slope', () 
   expect(
     build({ ...gear(5), outline: { ...(gear(5) as never as { outline: object }).outline, ...teeth } } as Step)
       .faults,
-  ).toMatchObject([{ code: 'ease.tooLarge' }]);
+  ).toMatchObject([{ code: 'chamfer.tooLarge' }]);
 });
 
 describe('stations that are not round', () => {

@@ -22,7 +22,7 @@ const circle = (diameter: number) => outlineOf('circle', { diameter });
 
 describe('flush and tangent things', () => {
   test.each([0, 0.5, 2.2, Math.PI])('part of a ring flush on a turned disc, turned by %d', (turn) => {
-    const disc = stepOf('turn', { diameter: 30, width: 5 });
+    const disc = stepOf('disc', { diameter: 30, width: 5 });
     const sector = { ...outlineOf('sector', { inner: 20, outer: 30 }), angle: 2 } as ReturnType<
       typeof outlineOf
     >;
@@ -32,7 +32,7 @@ describe('flush and tangent things', () => {
   });
 
   test('a peg tangent inside a rim, held by the floor: they overlap by a hair', () => {
-    const cup = [stepOf('turn', { diameter: 30, width: 10 }), stepOf('hollow', { wall: 3, open: 'top' })];
+    const cup = [stepOf('disc', { diameter: 30, width: 10 }), stepOf('shell', { wall: 3, open: 'top' })];
     const peg = (x: number) => stepOf('peg', { diameter: 6, height: 4, on: 'bottom', lift: 3, x, y: 0 });
     const before = build(...cup).volume;
     const made = build(...cup, peg(9));
@@ -62,7 +62,7 @@ describe('flush and tangent things', () => {
       tags: [`${bar.id}:front`, `${bar.id}:${side}`] as [string, string],
       near: [0, -6, side === 'top' ? 10 : 0] as [number, number, number],
     });
-    const round = stepOf('round', {
+    const round = stepOf('fillet', {
       size: 5,
       where: { edges: 'picked', picks: [pick('top'), pick('bottom')] },
     });
@@ -85,17 +85,17 @@ describe('flush and tangent things', () => {
 
   test('a taper that closes says how far it goes', () => {
     const post = raised(outlineOf('rectangle', { length: 10, breadth: 10, cornerRadius: 0 }), 30);
-    const tapered = (taper: number, height = 30) =>
-      build({ ...post, height: numberValue(height), taper } as Step);
+    const tapered = (draft: number, height = 30) =>
+      build({ ...post, height: numberValue(height), draft } as Step);
     const [fault] = tapered(0.3).faults as [{ code: string; mostAngle: number; mostMm: number }];
-    expect(fault.code).toBe('taper.closes');
+    expect(fault.code).toBe('draft.closes');
     // Half of 10 over tan 0.3 is 16.16 high, and atan(5 / 30) is 9.46°.
     expect(fault.mostMm).toBeCloseTo(16.1, 9);
     expect((fault.mostAngle * 180) / Math.PI).toBeCloseTo(9.4, 9);
     expect(tapered(0.3, fault.mostMm).faults).toEqual([]);
     expect(tapered(fault.mostAngle).faults).toEqual([]);
     // Half of it either way leans by half as much.
-    const bothWays = { ...post, height: numberValue(30), taper: 0.3, bothWays: true } as Step;
+    const bothWays = { ...post, height: numberValue(30), draft: 0.3, bothWays: true } as Step;
     expect(build(bothWays).faults).toEqual([]);
   });
 });
@@ -140,7 +140,7 @@ test('things placed flush, tangent and in line end closed, or located in a fault
 }, 120_000);
 
 describe('tongues on a post, and a sleeve on a hollow blend', () => {
-  const post = stepOf('turn', { diameter: 10, width: 12 }, 'post');
+  const post = stepOf('disc', { diameter: 10, width: 12 }, 'post');
   const fields = {
     effect: 'add',
     on: 'top',
@@ -169,7 +169,7 @@ describe('tongues on a post, and a sleeve on a hollow blend', () => {
   );
 
   test('four of them round', () => {
-    const round = { ...stepOf('repeat', { of: 'tongue' }), pattern: { by: 'round', count: 4 } } as Step;
+    const round = { ...stepOf('pattern', { of: 'tongue' }), pattern: { by: 'round', count: 4 } } as Step;
     const { volume, faults } = buildPiece(kernel, [
       post,
       stepOf('tongue', { ...fields, x: 3 }, 'tongue'),
@@ -189,7 +189,7 @@ describe('tongues on a post, and a sleeve on a hollow blend', () => {
       turn: 0,
     });
     const blend = (effect: string, lower: number, upper: number) =>
-      stepOf('blend', {
+      stepOf('loft', {
         effect,
         on: 'bottom',
         x: 0,

@@ -152,7 +152,7 @@ const placed = <T extends object>(step: fc.Arbitrary<T>) =>
 
 /** What a recipe can begin with. */
 const first = fc.oneof(
-  fc.record({ kind: kind('turn'), diameter: length(40), width: length(15) }),
+  fc.record({ kind: kind('disc'), diameter: length(40), width: length(15) }),
   fc.record({
     kind: kind('plate'),
     length: length(50),
@@ -160,7 +160,7 @@ const first = fc.oneof(
     thickness: length(8),
     cornerRadius: length(4),
   }),
-  placed(fc.record({ kind: kind('raise'), effect: fc.constant('add'), outline, turn, height: length(15) })),
+  placed(fc.record({ kind: kind('extrude'), effect: fc.constant('add'), outline, turn, height: length(15) })),
 );
 
 const head = fc.oneof(
@@ -184,12 +184,12 @@ const any = fc.oneof(
     arbitrary: placed(
       fc.record(
         {
-          kind: kind('raise'),
+          kind: kind('extrude'),
           effect,
           outline,
           turn,
           height: fc.oneof(fc.constant('through'), length(9)),
-          taper: fc.constantFrom(0.1, -0.1),
+          draft: fc.constantFrom(0.1, -0.1),
           bothWays: fc.constant(true),
           upTo: face,
         },
@@ -202,7 +202,7 @@ const any = fc.oneof(
     arbitrary: placed(
       fc.record(
         {
-          kind: kind('drill'),
+          kind: kind('hole'),
           diameter: length(9),
           depth: fc.oneof(fc.constant('through'), length(9)),
           head,
@@ -215,7 +215,7 @@ const any = fc.oneof(
   { weight: 2, arbitrary: placed(fc.record({ kind: kind('peg'), diameter: length(12), height: length(8) })) },
   {
     weight: 1,
-    arbitrary: placed(fc.record({ kind: kind('turn'), effect, diameter: length(15), width: length(6) })),
+    arbitrary: placed(fc.record({ kind: kind('disc'), effect, diameter: length(15), width: length(6) })),
   },
   {
     weight: 1,
@@ -244,11 +244,11 @@ const any = fc.oneof(
     }),
   ),
   placed(fc.record({ kind: kind('cone'), effect, lower: length(15), upper: length(15), height: length(8) })),
-  placed(fc.record({ kind: kind('ball'), effect, diameter: length(15), up: small(4) })),
-  placed(fc.record({ kind: kind('ring'), effect, across: length(20), thick: length(4), up: small(4) })),
+  placed(fc.record({ kind: kind('sphere'), effect, diameter: length(15), up: small(4) })),
+  placed(fc.record({ kind: kind('torus'), effect, across: length(20), thick: length(4), up: small(4) })),
   placed(
     fc.record({
-      kind: kind('spin'),
+      kind: kind('revolve'),
       effect,
       outline: plainOutline,
       away: length(15),
@@ -259,7 +259,7 @@ const any = fc.oneof(
   ),
   placed(
     fc.record({
-      kind: kind('blend'),
+      kind: kind('loft'),
       effect,
       sections: fc
         .array(
@@ -282,7 +282,7 @@ const any = fc.oneof(
   ),
   placed(
     fc.record({
-      kind: kind('run'),
+      kind: kind('sweep'),
       effect,
       outline: fc.record({ shape: fc.constant('circle'), diameter: length(4) }),
       path: fc.array(fc.record({ x: small(15), y: small(15), up: small(10) }), {
@@ -329,7 +329,7 @@ const any = fc.oneof(
     }),
   ),
   fc.record({
-    kind: kind('repeat'),
+    kind: kind('pattern'),
     of: earlier,
     pattern: fc.oneof(
       fc.record({ by: fc.constant('round'), count: fc.integer({ min: 2, max: 6 }) }),
@@ -366,18 +366,18 @@ const any = fc.oneof(
     keep: fc.constantFrom('both', 'other'),
   }),
   fc.record({
-    kind: kind('hollow'),
+    kind: kind('shell'),
     wall: length(3),
     open: fc.constantFrom('top', 'bottom', 'both', 'closed'),
   }),
   fc.record({
-    kind: kind('taper'),
+    kind: kind('draft'),
     of: earlier,
     angle: fc.constantFrom(0.1, -0.1),
     held: fc.constantFrom('bottom', 'top'),
   }),
   fc.record({
-    kind: kind('faces'),
+    kind: kind('offset'),
     of: fc.oneof(fc.constant('all'), earlier),
     by: fc.constantFrom(-0.4, 0.3).map(numberValue),
   }),
@@ -402,8 +402,8 @@ const any = fc.oneof(
     },
     { requiredKeys: ['kind', 'axis', 'at', 'keep', 'gap'] },
   ),
-  { weight: 2, arbitrary: fc.record({ kind: kind('ease'), size: length(2), where }) },
-  { weight: 2, arbitrary: fc.record({ kind: kind('round'), size: length(2), where }) },
+  { weight: 2, arbitrary: fc.record({ kind: kind('chamfer'), size: length(2), where }) },
+  { weight: 2, arbitrary: fc.record({ kind: kind('fillet'), size: length(2), where }) },
 );
 
 /** Recipes of up to six steps of every kind that stands by itself; ids are s0, s1 and so on. */

@@ -13,7 +13,7 @@ beforeAll(async () => {
 
 const build = (...steps: Step[]) => buildPiece(kernel, steps);
 
-const hollow = (wall: number, open: string) => stepOf('hollow', { wall, open });
+const hollow = (wall: number, open: string) => stepOf('shell', { wall, open });
 
 /** What a hollow takes out of what was there. */
 function taken(wall: number, open: string, ...steps: Step[]): number {
@@ -45,11 +45,11 @@ describe('a wall thicker than the rounds outside: the inside has square corners'
 
   test('of a block rounded all over, closed and open', () => {
     const base = block(40, 30, 20);
-    const soft = { ...stepOf('round', { size: 1 }), where: { edges: 'all', of: base.id } } as Step;
+    const soft = { ...stepOf('fillet', { size: 1 }), where: { edges: 'all', of: base.id } } as Step;
     expectNear(taken(2, 'closed', base, soft), 36 * 26 * 16);
     // Open, the way out goes straight up from the inside.
     expectNear(taken(2, 'top', base, soft), 36 * 26 * 18);
-    const softer = { ...stepOf('round', { size: 3 }), where: { edges: 'all', of: base.id } } as Step;
+    const softer = { ...stepOf('fillet', { size: 3 }), where: { edges: 'all', of: base.id } } as Step;
     // Rounds of 3 leave 1 inside: a box less twelve edges, and eight corners that those count too often.
     const [a, b, c, r] = [36, 26, 16, 1];
     const edges = (1 - Math.PI / 4) * r * r * 4 * (a + b + c - 6 * r);
@@ -67,8 +67,8 @@ test('the faces inside are its own, so that those outside keep their names to th
 
 test('moved out past a hollow round, or in past a hole, the kernel is not believed blindly', () => {
   const tube = raised(outlineOf('circle', { diameter: 20 }), 10);
-  const bore = stepOf('drill', { diameter: 3, depth: 'through', x: 0, y: 0 });
-  const moved = (by: number) => build(tube, bore, stepOf('faces', { of: 'all', by }));
+  const bore = stepOf('hole', { diameter: 3, depth: 'through', x: 0, y: 0 });
+  const moved = (by: number) => build(tube, bore, stepOf('offset', { of: 'all', by }));
   expectNear(moved(1).volume, Math.PI * (121 - 0.25) * 12);
   // Grown by more than its bore: the kernel would turn the bore inside out and call it sound.
   const closed = moved(2);
@@ -127,7 +127,7 @@ describe('a smooth plate, its outline moved in', () => {
   });
 
   test('with a hole: a wall stands round that too', () => {
-    const hole = stepOf('drill', { diameter: 10, depth: 'through', x: 0, y: 0 });
+    const hole = stepOf('hole', { diameter: 10, depth: 'through', x: 0, y: 0 });
     const inner = area - rim * 1.5 + Math.PI * 1.5 ** 2 - Math.PI * 6.5 ** 2;
     expect(Math.abs(taken(1.5, 'top', plate, hole) / (inner * 6.5) - 1)).toBeLessThan(3e-5);
   });
@@ -135,7 +135,7 @@ describe('a smooth plate, its outline moved in', () => {
 
 test('from a square to a circle, hollowed through: an even wall, made while one waits', () => {
   const blend = {
-    ...stepOf('blend', { effect: 'add', turn: 0, on: 'bottom', x: 0, y: 0 }),
+    ...stepOf('loft', { effect: 'add', turn: 0, on: 'bottom', x: 0, y: 0 }),
     sections: [
       {
         outline: outlineOf('rectangle', { length: 30, breadth: 30, cornerRadius: 0 }),

@@ -28,7 +28,7 @@ function withSolids(
 
 const base = block(40, 20, 10);
 
-const bore = stepOf('drill', { diameter: 6, depth: 'through', x: 5, y: 0 });
+const bore = stepOf('hole', { diameter: 6, depth: 'through', x: 5, y: 0 });
 
 const face = (tag: string, near: Picked['near'] = [0, 0, 0]): Picked => ({ kind: 'face', tag, near });
 
@@ -111,7 +111,7 @@ test('clearance between bodies, with its ends; and how much they overlap', () =>
 });
 
 test('two round things: their centres, or the axes they turn about', () => {
-  const other = stepOf('drill', { diameter: 4, depth: 4, x: -9, y: 6 });
+  const other = stepOf('hole', { diameter: 4, depth: 4, x: -9, y: 6 });
   const pin = stepOf('peg', { diameter: 5, height: 8, on: 'front', x: 12, y: 5 });
   withSolids({ a: [base, bore, other, pin] }, ({ a }) => {
     const centres = (first: Picked, second: Picked) =>

@@ -27,7 +27,7 @@ const upper = raised(outlineOf('rectangle', { length: 20, breadth: 20, cornerRad
   x: 10,
 });
 
-const round = (where: EdgeRule, size = 1) => stepOf('round', { size, where });
+const round = (where: EdgeRule, size = 1) => stepOf('fillet', { size, where });
 
 const BOTH = 40 * 20 * 10 + 20 * 20 * 5;
 
@@ -44,7 +44,11 @@ describe('faces that became one know all that they come from', () => {
   test('the outer edges of the lower one stay its own', () => {
     // Its bottom all round, and its top where it still has one: three sides of the left half.
     const rims: EdgeRule = { edges: 'rims', of: base.id };
-    const { faults, volume } = buildPiece(kernel, [base, upper, stepOf('ease', { size: 0.5, where: rims })]);
+    const { faults, volume } = buildPiece(kernel, [
+      base,
+      upper,
+      stepOf('chamfer', { size: 0.5, where: rims }),
+    ]);
     expect(faults).toEqual([]);
     const leg = 0.5 ** 2 / 2;
     // Corners where two eases meet share a pyramid of a third of 0.5³ each: four below, two above.
@@ -67,7 +71,7 @@ describe('faces that became one know all that they come from', () => {
       edges: 'picked',
       picks: [{ tags: [`${base.id}:front`, `${base.id}:right`], near: [20, -10, 5] }],
     };
-    const ease = stepOf('ease', { size: 1, where: pick });
+    const ease = stepOf('chamfer', { size: 1, where: pick });
     expectNear(whole(base, ease), 8000 - 10 / 2);
     // With the other on it the edge goes all the way up.
     expectNear(whole(base, upper, ease), BOTH - 15 / 2);
@@ -105,7 +109,7 @@ describe('the outer edges at one end', () => {
   const eased = (end?: 'top' | 'bottom') =>
     whole(
       post,
-      stepOf('ease', { size: 0.5, where: { edges: 'rims', of: post.id, ...(end ? { end } : {}) } }),
+      stepOf('chamfer', { size: 0.5, where: { edges: 'rims', of: post.id, ...(end ? { end } : {}) } }),
     );
   /** Along four edges a triangle, less a pyramid of a third of 0.5³ at each corner. */
   const ring = 2 * (10 + 6) * 0.125 - (4 * 0.5 ** 3) / 3;
@@ -122,7 +126,7 @@ describe('the outer edges at one end', () => {
       buildPiece(kernel, [
         post,
         pocket,
-        stepOf('ease', { size: 0.5, where: { edges: 'rims', of: pocket.id, end } }),
+        stepOf('chamfer', { size: 0.5, where: { edges: 'rims', of: pocket.id, end } }),
       ]);
     const before = 240 - Math.PI * 4 * 2;
     // At the mouth a triangle is taken off outside the hole, at the floor one is put in inside; by Pappus.

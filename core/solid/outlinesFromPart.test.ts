@@ -46,7 +46,7 @@ describe('the outline of a step, moved out', () => {
 
   test('follows when the step changes', () => {
     const of = (diameter: number) => {
-      const disc = stepOf('turn', { diameter, width: 5 }, 'disc');
+      const disc = stepOf('disc', { diameter, width: 5 }, 'disc');
       return whole(disc, raised(offset({ step: 'disc' }, 1), 2, { on: 'top' }));
     };
     expectNear(of(20), Math.PI * (100 * 5 + 121 * 2));
@@ -57,7 +57,7 @@ describe('the outline of a step, moved out', () => {
     const base = block(40, 20, 5);
     const gone = build(base, raised(offset({ step: base.id }, -10), 3, { on: 'top' }));
     expect(gone.faults).toMatchObject([{ code: 'outline.offsetTooFar' }]);
-    const ease = stepOf('ease', { size: 1, where: { edges: 'rims', of: base.id } });
+    const ease = stepOf('chamfer', { size: 1, where: { edges: 'rims', of: base.id } });
     const none = build(base, ease, raised(offset({ step: ease.id }, 1), 3, { on: 'top' }));
     expect(none.faults).toMatchObject([{ code: 'outline.noneOfStep', place: 2 }]);
   });
@@ -66,7 +66,7 @@ describe('the outline of a step, moved out', () => {
 describe('the outline of a face', () => {
   test('comes with its holes, which shrink as it grows', () => {
     const base = block(40, 20, 5);
-    const bore = stepOf('drill', { diameter: 8, depth: 'through', x: 0, y: 0 });
+    const bore = stepOf('hole', { diameter: 8, depth: 'through', x: 0, y: 0 });
     const face = faceOf(base, 'top');
     const on = { on: { face }, x: 0, y: 0 };
     const before = (800 - Math.PI * 16) * 5;
@@ -75,7 +75,7 @@ describe('the outline of a face', () => {
   });
 
   test('that is round can’t be taken', () => {
-    const disc = stepOf('turn', { diameter: 20, width: 5 });
+    const disc = stepOf('disc', { diameter: 20, width: 5 });
     const piece = build(disc, raised(offset({ face: faceOf(disc, 'rim') }, 0), 3, { on: 'top' }));
     expect(piece.faults).toMatchObject([{ code: 'pick.notFlat' }]);
   });
@@ -199,7 +199,7 @@ describe('drawn outlines', () => {
   });
 
   test('are turned with their holes, by Pappus', () => {
-    const spun = stepOf('spin', {
+    const spun = stepOf('revolve', {
       effect: 'add',
       outline: frame,
       away: 40,
@@ -218,7 +218,7 @@ describe('drawn outlines', () => {
 
   test('with holes can’t be run along a path', () => {
     const path = [0, 30].map((up) => ({ x: numberValue(0), y: numberValue(0), up: numberValue(up) }));
-    const run = stepOf('run', {
+    const run = stepOf('sweep', {
       effect: 'add',
       outline: frame,
       path,
@@ -324,7 +324,7 @@ describe('up to a face', () => {
 
     test('a cut goes down to a bore, and opens it', () => {
       const solid = block(40, 20, 10);
-      const bore = stepOf('drill', { diameter: 4, depth: 'through', on: 'right', x: 0, y: 5 });
+      const bore = stepOf('hole', { diameter: 4, depth: 'through', on: 'right', x: 0, y: 5 });
       const slot = raised(outlineOf('rectangle', { length: 6, breadth: 2, cornerRadius: 0 }), 1, {
         effect: 'cut',
         on: 'top',
@@ -336,7 +336,7 @@ describe('up to a face', () => {
 
     test('from a side: as it lies there', () => {
       const solid = block(40, 20, 10);
-      const bore = stepOf('drill', { diameter: 4, depth: 'through', x: 8, y: 0 });
+      const bore = stepOf('hole', { diameter: 4, depth: 'through', x: 8, y: 0 });
       const slot = raised(outlineOf('rectangle', { length: 2, breadth: 6, cornerRadius: 0 }), 1, {
         effect: 'cut',
         on: 'right',
@@ -359,7 +359,7 @@ describe('up to a face', () => {
         [base, tower, bar, lid, post(0)],
         [base, tower, bar, post(15)],
       ]) {
-        expect(build(...steps).faults).toMatchObject([{ code: 'raise.upToBehind' }]);
+        expect(build(...steps).faults).toMatchObject([{ code: 'extrude.upToBehind' }]);
       }
     });
   });
@@ -368,8 +368,8 @@ describe('up to a face', () => {
     const base = block(40, 20, 10);
     const up = (role: string) =>
       build(base, raised(outlineOf('circle', { diameter: 6 }), 1, { on: 'top', upTo: faceOf(base, role) }));
-    expect(up('bottom').faults).toMatchObject([{ code: 'raise.upToBehind' }]);
-    expect(up('right').faults).toMatchObject([{ code: 'raise.upToBehind' }]);
+    expect(up('bottom').faults).toMatchObject([{ code: 'extrude.upToBehind' }]);
+    expect(up('right').faults).toMatchObject([{ code: 'extrude.upToBehind' }]);
   });
 });
 
@@ -382,7 +382,7 @@ describe('a piece of its own', () => {
     const two = build(base, beside(40));
     expect(two.check!.pieces).toBe(2);
     expectNear(two.volume, 4000 + Math.PI * 25 * 8);
-    const drilled = build(base, beside(40), stepOf('drill', { diameter: 4, depth: 'through', x: 40, y: 0 }));
+    const drilled = build(base, beside(40), stepOf('hole', { diameter: 4, depth: 'through', x: 40, y: 0 }));
     expect(drilled.faults).toEqual([]);
     expectNear(drilled.volume, 4000 + Math.PI * (25 - 4) * 8);
   });

@@ -43,10 +43,10 @@ describe('a place on a side of the part', () => {
   });
 
   test('a hole from the front goes right through, or ends on its floor', () => {
-    const hole = (depth: unknown) => stepOf('drill', { diameter: 4, depth, on: 'front', x: 5, y: 5 });
+    const hole = (depth: unknown) => stepOf('hole', { diameter: 4, depth, on: 'front', x: 5, y: 5 });
     expect(build(block(40, 20, 10), hole('through')).volume).toBeCloseTo(8000 - Math.PI * 4 * 20, 4);
     expect(build(block(40, 20, 10), hole(7)).volume).toBeCloseTo(8000 - Math.PI * 4 * 7, 4);
-    expect(build(block(40, 20, 10), hole(20)).faults).toMatchObject([{ code: 'drill.deeperThanBody' }]);
+    expect(build(block(40, 20, 10), hole(20)).faults).toMatchObject([{ code: 'hole.deeperThanBody' }]);
   });
 });
 
@@ -66,7 +66,7 @@ describe('a place measured from edges', () => {
   });
 
   test('it follows when the part grows', () => {
-    const hole = stepOf('drill', { diameter: 4, depth: 'through', xFrom: 'high', x: 5, y: 0 });
+    const hole = stepOf('hole', { diameter: 4, depth: 'through', xFrom: 'high', x: 5, y: 0 });
     const at = (length: number) => build(block(length, 20, 10), hole).centreLines.at(-1)!.from[0];
     expect(at(40)).toBeCloseTo(15, 9);
     expect(at(60)).toBeCloseTo(25, 9);
@@ -95,7 +95,7 @@ describe('a lifted and a tilted place', () => {
 
   test('a slanted hole right through is longer by its slant', () => {
     const tilt = Math.PI / 6;
-    const hole = stepOf('drill', { diameter: 4, depth: 'through', x: 0, y: 0, tilt });
+    const hole = stepOf('hole', { diameter: 4, depth: 'through', x: 0, y: 0, tilt });
     const built = build(block(40, 40, 10), hole);
     expect(built.faults).toEqual([]);
     // By Cavalieri: the level section is an ellipse with an area of π r² / cos.
@@ -121,7 +121,7 @@ describe('a place on a picked face', () => {
   });
 
   test('a cut into a recessed face takes nothing above it', () => {
-    const hole = stepOf('drill', {
+    const hole = stepOf('hole', {
       diameter: 4,
       depth: 3,
       y: 0,
@@ -170,7 +170,7 @@ describe('a place on a picked face', () => {
 describe('holes with heads, against closed formulas', () => {
   const plate = block(40, 20, 10);
   const hole = (more: Record<string, unknown>) =>
-    build(plate, stepOf('drill', { diameter: 4, depth: 'through', x: 0, y: 0, ...more }));
+    build(plate, stepOf('hole', { diameter: 4, depth: 'through', x: 0, y: 0, ...more }));
   const bore = Math.PI * 4;
 
   test('a seat for a screw head or a bearing leaves a lip', () => {
@@ -211,7 +211,7 @@ describe('holes with heads, against closed formulas', () => {
     expect(hole({ head: nut(-Math.PI / 2) }).volume).toBeCloseTo(8000 - bore * 7 - out(10), 4);
     expect(built.roles).toContain('slot');
     expect(hole({ head: nut(0, plain({ below: 8 })) }).faults).toEqual([
-      { code: 'drill.headTooDeep', headMm: 11, roomMm: 10 },
+      { code: 'hole.headTooDeep', headMm: 11, roomMm: 10 },
     ]);
   });
 
@@ -225,8 +225,8 @@ describe('holes with heads, against closed formulas', () => {
     const seat = (diameter: number, depth: number) => ({
       head: { kind: 'seat', ...plain({ diameter, depth }) },
     });
-    expect(hole(seat(4, 3)).faults).toMatchObject([{ code: 'drill.headTooNarrow' }]);
-    expect(hole(seat(8, 10)).faults).toMatchObject([{ code: 'drill.headTooDeep' }]);
-    expect(hole({ ...seat(8, 5), depth: 4 }).faults).toMatchObject([{ code: 'drill.headTooDeep' }]);
+    expect(hole(seat(4, 3)).faults).toMatchObject([{ code: 'hole.headTooNarrow' }]);
+    expect(hole(seat(8, 10)).faults).toMatchObject([{ code: 'hole.headTooDeep' }]);
+    expect(hole({ ...seat(8, 5), depth: 4 }).faults).toMatchObject([{ code: 'hole.headTooDeep' }]);
   });
 });

@@ -28,7 +28,7 @@ function build(...steps: Step[]) {
 const expectVolume = (actual: number, exact: number) =>
   expect(Math.abs(actual / exact - 1)).toBeLessThan(1e-6);
 
-type Outline = Extract<Step, { kind: 'raise' }>['outline'];
+type Outline = Extract<Step, { kind: 'extrude' }>['outline'];
 
 const values = (numbers: Record<string, number>) =>
   Object.fromEntries(Object.entries(numbers).map(([key, mm]) => [key, numberValue(mm)]));
@@ -45,11 +45,11 @@ const place = (x = 0, y = 0) => ({ x: numberValue(x), y: numberValue(y) });
 function raise(
   of: Outline,
   height: number | 'through',
-  more: Partial<Extract<Step, { kind: 'raise' }>> = {},
+  more: Partial<Extract<Step, { kind: 'extrude' }>> = {},
 ): Step {
   return {
     id: `raise-${(made += 1)}`,
-    kind: 'raise',
+    kind: 'extrude',
     effect: 'add',
     outline: of,
     turn: 0,
@@ -60,7 +60,7 @@ function raise(
   };
 }
 
-type Kind = 'cone' | 'ball' | 'ring';
+type Kind = 'cone' | 'sphere' | 'torus';
 
 function solid(kind: Kind, numbers: Record<string, number>, more: object = {}): Step {
   return {
@@ -169,21 +169,21 @@ describe('cone, ball and ring, against closed formulas', () => {
   });
 
   test('a ball, half sunk in the top', () => {
-    expectVolume(build(solid('ball', { diameter: 12, up: 6 })).volume, 288 * Math.PI);
+    expectVolume(build(solid('sphere', { diameter: 12, up: 6 })).volume, 288 * Math.PI);
     expectVolume(
-      build(block(), solid('ball', { diameter: 12, up: 0 }, { on: 'top' })).volume,
+      build(block(), solid('sphere', { diameter: 12, up: 0 }, { on: 'top' })).volume,
       BLOCK + 144 * Math.PI,
     );
     expectVolume(
-      build(block(), solid('ball', { diameter: 12, up: 0 }, { on: 'top', effect: 'cut' })).volume,
+      build(block(), solid('sphere', { diameter: 12, up: 0 }, { on: 'top', effect: 'cut' })).volume,
       BLOCK - 144 * Math.PI,
     );
   });
 
   test('a ring, by Pappus, and the groove it leaves', () => {
-    expectVolume(build(solid('ring', { across: 20, thick: 4, up: 2 })).volume, 2 * Math.PI ** 2 * 10 * 4);
+    expectVolume(build(solid('torus', { across: 20, thick: 4, up: 2 })).volume, 2 * Math.PI ** 2 * 10 * 4);
     expectVolume(
-      build(block(), solid('ring', { across: 14, thick: 2, up: 0 }, { on: 'top', effect: 'cut' })).volume,
+      build(block(), solid('torus', { across: 14, thick: 2, up: 0 }, { on: 'top', effect: 'cut' })).volume,
       // The lower half of the section; its middle lies 4 r / 3 π from the straight side, level with the ring's.
       BLOCK - Math.PI ** 2 * 7,
     );
@@ -191,7 +191,8 @@ describe('cone, ball and ring, against closed formulas', () => {
 });
 
 describe('edges by rule', () => {
-  const ease = (where: object): Step => ({ id: 'ease', kind: 'ease', size: numberValue(1), where }) as Step;
+  const ease = (where: object): Step =>
+    ({ id: 'ease', kind: 'chamfer', size: numberValue(1), where }) as Step;
 
   test('the upright edges of a block', () => {
     const base = block();
@@ -213,17 +214,17 @@ describe('edges by rule', () => {
 
 describe('what can’t be is told at its step', () => {
   test.each([
-    ['through nothing', [raise(circle(5), 'through')], 'raise.nothingToGoThrough'],
+    ['through nothing', [raise(circle(5), 'through')], 'extrude.nothingToGoThrough'],
     ['cut from nothing', [raise(circle(5), 3, { effect: 'cut' })], 'step.firstMustAdd'],
     [
       'a miss',
       [block(), raise(circle(5), 3, { effect: 'cut', on: 'top', ...place(60, 0) })],
-      'raise.missesBody',
+      'extrude.missesBody',
     ],
     ['a hole as wide as all', [block(), raise(circle(60), 'through', { effect: 'cut' })], 'step.nothingLeft'],
     ['a cone that is none', [solid('cone', { lower: 5, upper: 5, height: 3 })], 'cone.isNone'],
     ['a cone below zero', [solid('cone', { lower: -5, upper: 5, height: 3 })], 'value.outOfRange'],
-    ['a ring without a hole', [solid('ring', { across: 5, thick: 5, up: 0 })], 'ring.tooThick'],
+    ['a ring without a hole', [solid('torus', { across: 5, thick: 5, up: 0 })], 'torus.tooThick'],
     ['a short slot', [raise(outline('slot', { length: 5, breadth: 5 }), 3)], 'outline.slotTooShort'],
     ['nothing added', [block(), raise(circle(5), 3)], 'step.changesNothing'],
   ])('%s', (_, steps, code) => {

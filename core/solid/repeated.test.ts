@@ -32,15 +32,15 @@ const draft = new RepairDraft('steps');
 
 const plate = draft.step('plate', { length: 60, breadth: 40, thickness: 4, cornerRadius: 0 }, 'plate');
 
-const hole = (x: number, y: number) => draft.step('drill', { diameter: 5, depth: 'through', x, y }, 'hole');
+const hole = (x: number, y: number) => draft.step('hole', { diameter: 5, depth: 'through', x, y }, 'hole');
 
 const PLATE = 60 * 40 * 4;
 
 const HOLE = Math.PI * 6.25 * 4;
 
-type Pattern = Extract<Step, { kind: 'repeat' }>['pattern'];
+type Pattern = Extract<Step, { kind: 'pattern' }>['pattern'];
 
-const repeat = (pattern: Pattern, of = 'hole'): Step => ({ id: 'again', kind: 'repeat', of, pattern });
+const repeat = (pattern: Pattern, of = 'hole'): Step => ({ id: 'again', kind: 'pattern', of, pattern });
 
 const row = (count: number, dx: number, dy: number): Pattern => ({
   by: 'row',
@@ -108,7 +108,7 @@ describe('a step repeated', () => {
   });
 
   test('copies go as deep as the first one, from where it began', () => {
-    const blind = draft.step('drill', { diameter: 5, depth: 2, x: -20, y: 0 }, 'hole');
+    const blind = draft.step('hole', { diameter: 5, depth: 2, x: -20, y: 0 }, 'hole');
     const peg = draft.step('peg', { diameter: 6, height: 5, x: 0, y: 12 }, 'peg');
     // A peg raised meanwhile does not lift the copies.
     expectVolume(
@@ -120,7 +120,7 @@ describe('a step repeated', () => {
   test('its edges are caught by rule, all copies at once', () => {
     const ease: Step = {
       id: 'ease',
-      kind: 'ease',
+      kind: 'chamfer',
       size: numberValue(0.5),
       where: { edges: 'mouths', of: 'again' },
     };
@@ -153,10 +153,15 @@ describe('a step repeated', () => {
       'a step on edges',
       [
         plate,
-        { id: 'ease', kind: 'ease', size: numberValue(0.5), where: { edges: 'rims', of: 'plate' } } as Step,
+        {
+          id: 'ease',
+          kind: 'chamfer',
+          size: numberValue(0.5),
+          where: { edges: 'rims', of: 'plate' },
+        } as Step,
         repeat(row(2, 5, 0), 'ease'),
       ],
-      'repeat.notPossible',
+      'pattern.notPossible',
     ],
     [
       'a step that keeps what is common',
@@ -164,7 +169,7 @@ describe('a step repeated', () => {
         plate,
         {
           id: 'kept',
-          kind: 'raise',
+          kind: 'extrude',
           effect: 'common',
           outline: { shape: 'circle', diameter: numberValue(30) },
           turn: 0,
@@ -175,17 +180,17 @@ describe('a step repeated', () => {
         } as Step,
         repeat(row(2, 5, 0), 'kept'),
       ],
-      'repeat.notPossible',
+      'pattern.notPossible',
     ],
   ])('%s is told', (_, steps, code) => expect(build(steps).faults).toMatchObject([{ code }]));
 });
 
 describe('what is said short of failing', () => {
-  const hole = stepOf('drill', { diameter: 4, depth: 'through', x: 0, y: 0 });
+  const hole = stepOf('hole', { diameter: 4, depth: 'through', x: 0, y: 0 });
   const row = (count: number, dx: number): Step =>
     ({
       id: 'row',
-      kind: 'repeat',
+      kind: 'pattern',
       of: hole.id,
       pattern: { by: 'row', count, ...plain({ dx, dy: 0 }) },
     }) as Step;
@@ -203,7 +208,7 @@ describe('what is said short of failing', () => {
     const pegs = (count: number): Step =>
       ({
         id: 'pegs',
-        kind: 'repeat',
+        kind: 'pattern',
         of: 'peg',
         pattern: { by: 'row', count, ...plain({ dx: 10, dy: 0 }) },
       }) as Step;
@@ -211,13 +216,13 @@ describe('what is said short of failing', () => {
       tags: [`pegs:wall~${copy}`, `pegs:top~${copy}`] as [string, string],
       near: [-16 + 10 * (copy - 1), 0, 9] as [number, number, number],
     });
-    const rounded = stepOf('round', { size: 0.5, where: { edges: 'picked', picks: [pick(2), pick(3)] } });
+    const rounded = stepOf('fillet', { size: 0.5, where: { edges: 'picked', picks: [pick(2), pick(3)] } });
     expect(notesOf(block(44, 20, 5), peg, pegs(3), rounded)).toEqual([]);
     expect(notesOf(block(44, 20, 5), peg, pegs(4), rounded)).toEqual([
       { code: 'edges.copiesLeft', left: 1, of: 3 },
     ]);
     // By rule, all copies are caught, however many there are.
-    const byRule = stepOf('round', { size: 0.5, where: { edges: 'rims', of: 'pegs' } });
+    const byRule = stepOf('fillet', { size: 0.5, where: { edges: 'rims', of: 'pegs' } });
     const plainOnes = build([block(44, 20, 5), peg, pegs(4)]);
     const made = build([block(44, 20, 5), peg, pegs(4), byRule]);
     expect(made.steps.at(-1)).toMatchObject({ state: 'built' });
@@ -252,7 +257,7 @@ describe('a mirror', () => {
 
   describe('of a plate with one hole', () => {
     const plate = block(40, 20, 5);
-    const bore = (x: number) => stepOf('drill', { diameter: 6, depth: 'through', x, y: 0 }, 'bore');
+    const bore = (x: number) => stepOf('hole', { diameter: 6, depth: 'through', x, y: 0 }, 'bore');
     const HOLE = Math.PI * 9 * 5;
 
     test('as a whole would fill the hole, and says so', () => {
@@ -264,7 +269,7 @@ describe('a mirror', () => {
     });
 
     test('mirrors the hole alone, its eased mouth with it', () => {
-      const ease = stepOf('ease', { size: 0.5, where: { edges: 'mouths', of: 'bore' } }, 'ease');
+      const ease = stepOf('chamfer', { size: 0.5, where: { edges: 'mouths', of: 'bore' } }, 'ease');
       const two = (of: string[]) => build([plate, bore(10), ease, { ...mirror('both'), of } as Step]);
       const ring =
         build([plate, bore(10)]).check!.volumeMm3 - build([plate, bore(10), ease]).check!.volumeMm3;
@@ -302,7 +307,7 @@ describe('hollowed', () => {
   const BLOCK = 40 * 30 * 20;
   const hollow = (wall: number, open: 'top' | 'bottom' | 'both'): Step => ({
     id: 'hollow',
-    kind: 'hollow',
+    kind: 'shell',
     wall: numberValue(wall),
     open,
   });
@@ -319,7 +324,7 @@ describe('hollowed', () => {
   });
 
   test('a cap: a disc with a rounded top, hollowed from below', () => {
-    const disc = draft.step('turn', { diameter: 30, width: 12 }, 'disc');
+    const disc = draft.step('disc', { diameter: 30, width: 12 }, 'disc');
     expectVolume(build([disc, hollow(1.5, 'bottom')]).volume, Math.PI * (225 * 12 - 13.5 ** 2 * 10.5));
   });
 
@@ -327,19 +332,19 @@ describe('hollowed', () => {
     const built = build([
       block,
       hollow(2, 'top'),
-      draft.step('drill', { diameter: 5, depth: 'through', x: 0, y: 0 }, 'hole'),
+      draft.step('hole', { diameter: 5, depth: 'through', x: 0, y: 0 }, 'hole'),
     ]);
     expectVolume(built.volume, BLOCK - 36 * 26 * 18 - 2 * Math.PI * 6.25);
   });
 
   test.each([
-    ['a wall thicker than half the body', [block, hollow(15, 'top')], 'hollow.wallTooThick'],
+    ['a wall thicker than half the body', [block, hollow(15, 'top')], 'shell.wallTooThick'],
     [
       'no level face at the top',
       [
         {
           id: 'ball',
-          kind: 'ball',
+          kind: 'sphere',
           effect: 'add',
           on: 'bottom',
           x: numberValue(0),
@@ -349,7 +354,7 @@ describe('hollowed', () => {
         } as Step,
         hollow(2, 'top'),
       ],
-      'hollow.nothingToOpen',
+      'shell.nothingToOpen',
     ],
     ['nothing', [hollow(2, 'top')], 'step.firstMustAdd'],
   ])('%s is told', (_, steps, code) => expect(build(steps).faults).toMatchObject([{ code }]));
@@ -357,8 +362,8 @@ describe('hollowed', () => {
 
 describe('several steps repeated together', () => {
   const peg = draft.step('peg', { diameter: 6, height: 5, x: -20, y: 0 }, 'peg');
-  const pin = draft.step('drill', { diameter: 2, depth: 'through', x: -20, y: 0 }, 'pin');
-  const again = (pattern: Pattern): Step => ({ id: 'again', kind: 'repeat', of: ['peg', 'pin'], pattern });
+  const pin = draft.step('hole', { diameter: 2, depth: 'through', x: -20, y: 0 }, 'pin');
+  const again = (pattern: Pattern): Step => ({ id: 'again', kind: 'pattern', of: ['peg', 'pin'], pattern });
   /** A peg with a hole down through it and the plate. */
   const POST = Math.PI * (9 * 5 - 1 * 9);
 
@@ -373,7 +378,7 @@ describe('several steps repeated together', () => {
 
   test('they keep their places beside the first of them', () => {
     const points: Pattern = { by: 'points', points: [{ x: numberValue(20), y: numberValue(10) }] };
-    const beside = draft.step('drill', { diameter: 5, depth: 'through', x: -20, y: -8 }, 'pin');
+    const beside = draft.step('hole', { diameter: 5, depth: 'through', x: -20, y: -8 }, 'pin');
     const built = build([plate, peg, beside, again(points)]);
     expectVolume(built.volume, PLATE + 2 * Math.PI * 45 - 2 * HOLE);
     expect(built.centreLines.map(({ from }) => from.slice(0, 2))).toContainEqual([20, 2]);
@@ -382,7 +387,7 @@ describe('several steps repeated together', () => {
   test('edges of all of them are caught by rule', () => {
     const ease: Step = {
       id: 'ease',
-      kind: 'ease',
+      kind: 'chamfer',
       size: numberValue(0.5),
       where: { edges: 'rims', of: 'again' },
     };
@@ -392,7 +397,7 @@ describe('several steps repeated together', () => {
   });
 
   test('copies that miss the part are counted over all of them', () => {
-    const holes = [hole(-20, 10), draft.step('drill', { diameter: 3, depth: 'through', x: 5, y: 0 }, 'pin')];
+    const holes = [hole(-20, 10), draft.step('hole', { diameter: 3, depth: 'through', x: 5, y: 0 }, 'pin')];
     const both: Step = { ...again(row(3, 20, 0)), of: ['hole', 'pin'] } as Step;
     // The third of the second one would stand at 45, beyond the edge.
     const { steps } = build([plate, ...holes, both]);

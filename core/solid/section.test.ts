@@ -114,7 +114,7 @@ describe('a wheel cut open', () => {
     const [tube] = [wheel].map(() => {
       const repair = rackWheel();
       repair.bodies[0]!.steps = repair.bodies[0]!.steps.filter(
-        ({ kind }) => kind === 'turn' || kind === 'drill',
+        ({ kind }) => kind === 'disc' || kind === 'hole',
       );
       const long = repair.bodies[0]!.steps[0] as { width: unknown };
       long.width = { from: 'number', mm: 80 };

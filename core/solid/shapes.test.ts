@@ -165,26 +165,26 @@ describe('solids from outlines, against closed formulas', () => {
   test('an outline turned by an angle, by Pappus', () => {
     const spin = (angle: number) =>
       build({
-        ...stepOf('spin', { ...standing, outline: rectangle(4, 6), away: 10, up: 3, turn: 0.5 }),
+        ...stepOf('revolve', { ...standing, outline: rectangle(4, 6), away: 10, up: 3, turn: 0.5 }),
         angle,
       } as Step);
     expectSolid(spin(Math.PI / 2), 24 * 10 * (Math.PI / 2));
     expectSolid(spin(2 * Math.PI), 24 * 10 * 2 * Math.PI);
     const crossing = {
-      ...stepOf('spin', { ...standing, outline: rectangle(30, 6), away: 10, up: 3, turn: 0 }),
+      ...stepOf('revolve', { ...standing, outline: rectangle(30, 6), away: 10, up: 3, turn: 0 }),
       angle: 1,
     };
-    expect(build(crossing as Step).faults).toMatchObject([{ code: 'spin.crossesAxis', overMm: 5 }]);
+    expect(build(crossing as Step).faults).toMatchObject([{ code: 'revolve.crossesAxis', overMm: 5 }]);
   });
 
   test('raised with leaning sides: a stump of a pyramid and of a cone', () => {
-    const taper = Math.atan(0.1);
+    const draft = Math.atan(0.1);
     const area = (side: number) => side * side;
     expectSolid(
-      build({ ...raised(rectangle(20, 20), 10), taper } as Step),
+      build({ ...raised(rectangle(20, 20), 10), draft } as Step),
       (10 / 3) * (area(20) + area(18) + Math.sqrt(area(20) * area(18))),
     );
-    expectSolid(build({ ...raised(circle(20), 10), taper } as Step), ((10 * Math.PI) / 3) * (100 + 81 + 90));
+    expectSolid(build({ ...raised(circle(20), 10), draft } as Step), ((10 * Math.PI) / 3) * (100 + 81 + 90));
   });
 
   test('raised both ways', () => {
@@ -203,13 +203,13 @@ describe('solids from outlines, against closed formulas', () => {
       turn: 0,
     });
     const built = build({
-      ...stepOf('blend', { ...standing }),
+      ...stepOf('loft', { ...standing }),
       sections: [section(20, 0), section(10, 12)],
       between: 'straight',
     } as unknown as Step);
     expectSolid(built, (12 / 3) * (400 + 100 + 200));
     const mixed = build({
-      ...stepOf('blend', { ...standing }),
+      ...stepOf('loft', { ...standing }),
       sections: [
         { outline: circle(20), ...plain({ at: 0, x: 0, y: 0 }), turn: 0 },
         { outline: rectangle(14, 10), ...plain({ at: 10, x: 0, y: 0 }), turn: 0 },
@@ -225,7 +225,7 @@ describe('solids from outlines, against closed formulas', () => {
     const path = (...rows: [number, number, number][]) => rows.map(([x, y, up]) => plain({ x, y, up }));
     const run = (more: object) =>
       build({
-        ...stepOf('run', { ...standing, outline: circle(4), bend: 5 }),
+        ...stepOf('sweep', { ...standing, outline: circle(4), bend: 5 }),
         along: 'straight',
         closed: false,
         ...more,
@@ -240,9 +240,9 @@ describe('solids from outlines, against closed formulas', () => {
     );
     expect(
       run({ path: path([0, 0, 0], [20, 0, 0], [20, 0, 30]), ...plain({ bend: 1 }) }).faults,
-    ).toMatchObject([{ code: 'run.bendTooTight' }]);
+    ).toMatchObject([{ code: 'sweep.bendTooTight' }]);
     expect(run({ path: path([0, 0, 0], [3, 0, 0], [3, 0, 30]) }).faults).toMatchObject([
-      { code: 'run.legTooShort' },
+      { code: 'sweep.legTooShort' },
     ]);
     // Straight from one circle to another: a stump of a cone.
     expectSolid(
@@ -297,9 +297,9 @@ describe('threads', () => {
   }, 60_000);
 
   test.each([
-    ['deeper than the part', 'M8', { length: 5 }, 20, 'drill.deeperThanBody'],
-    ['wider than the part', 'M20', { length: 3 }, 18, 'drill.widerThanBody'],
-    ['beside the part', 'M8', { length: 3, x: 30 }, 20, 'drill.missesBody'],
+    ['deeper than the part', 'M8', { length: 5 }, 20, 'hole.deeperThanBody'],
+    ['wider than the part', 'M20', { length: 3 }, 18, 'hole.widerThanBody'],
+    ['beside the part', 'M8', { length: 3, x: 30 }, 20, 'hole.missesBody'],
   ])('a threaded hole %s is refused at once', (_, size, more, across, code) => {
     const hole = stepOf('thread', {
       on: 'top',
@@ -338,12 +338,12 @@ describe('threads', () => {
 });
 
 describe('patterns', () => {
-  const hole = () => stepOf('drill', { diameter: 2, depth: 'through', x: -15, y: -5 });
+  const hole = () => stepOf('hole', { diameter: 2, depth: 'through', x: -15, y: -5 });
   const one = Math.PI * 10;
 
   test('a grid, a path and a row that climbs', () => {
     const h = hole();
-    const repeat = (pattern: object) => ({ ...stepOf('repeat', {}), of: h.id, pattern }) as unknown as Step;
+    const repeat = (pattern: object) => ({ ...stepOf('pattern', {}), of: h.id, pattern }) as unknown as Step;
     expectSolid(
       build(block(40, 20, 10), h, repeat({ by: 'grid', count: 5, rows: 3, ...plain({ dx: 5, dy: 5 }) })),
       BLOCK - 15 * one,
@@ -358,7 +358,7 @@ describe('patterns', () => {
     expect(rounded(path.centreLines.at(-1)!.from.slice(0, 2))).toEqual([5, 5]);
     const post = raised(circle(2), 2, { on: 'top', x: -15, y: -5 });
     const climbing = {
-      ...stepOf('repeat', {}),
+      ...stepOf('pattern', {}),
       of: post.id,
       pattern: { by: 'row', count: 3, ...plain({ dx: 10, dy: 0, dz: 0.5 }) },
     };

@@ -33,7 +33,7 @@ const along = (way: 'x' | 'y' | 'z', sign: 1 | -1 = 1): Motion => ({
 });
 
 const ball = (diameter: number, x: number, y: number, z: number) =>
-  stepOf('ball', { effect: 'add', diameter, up: z, on: 'bottom', x, y });
+  stepOf('sphere', { effect: 'add', diameter, up: z, on: 'bottom', x, y });
 
 describe('straight', () => {
   test('a ball comes against a ball where Pythagoras says', () => {

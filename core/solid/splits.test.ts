@@ -16,7 +16,7 @@ const whole = (...steps: Step[]) => wholeVolume(kernel, ...steps);
 describe('slots for a strap', () => {
   const ring = [
     raised(outlineOf('circle', { diameter: 40 }), 10),
-    stepOf('drill', { diameter: 20, depth: 'through', x: 0, y: 0 }),
+    stepOf('hole', { diameter: 20, depth: 'through', x: 0, y: 0 }),
   ];
   const split = (apart: number) => ({
     ...stepOf('split', { axis: 'y', at: 0, keep: 'both', gap: 5 }),

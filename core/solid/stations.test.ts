@@ -88,7 +88,7 @@ test('smooth through many stations of a ball is nearly the ball, with points for
 });
 
 test('a socket for a tapered end is cut down from what is there', () => {
-  const block: Step = new RepairDraft('x').step('turn', { diameter: 40, width: 30 }, 'block');
+  const block: Step = new RepairDraft('x').step('disc', { diameter: 40, width: 30 }, 'block');
   const socket = through(
     'straight',
     [

@@ -51,7 +51,7 @@ describe('angles and counts that are taken from elsewhere', () => {
 
   test('sides lean by a measured angle: the volume of a frustum', () => {
     const leaned = built([
-      raised(outlineOf('rectangle', { length: 20, breadth: 20, cornerRadius: 0 }), 10, { taper: size('k') }),
+      raised(outlineOf('rectangle', { length: 20, breadth: 20, cornerRadius: 0 }), 10, { draft: size('k') }),
     ]);
     const upper = 20 - 20 * Math.tan((10 * Math.PI) / 180);
     expect(leaned.volume).toBeCloseTo((10 / 3) * (400 + upper ** 2 + 20 * upper), 3);
@@ -59,9 +59,9 @@ describe('angles and counts that are taken from elsewhere', () => {
 
   test('as many holes as were counted', () => {
     const steps = [
-      stepOf('turn', { diameter: 60, width: 4 }),
-      stepOf('drill', { diameter: 3, depth: 'through', on: 'top', x: 20, y: 0 }, 'hole'),
-      stepOf('repeat', { of: 'hole', pattern: { by: 'round', count: size('n') } }),
+      stepOf('disc', { diameter: 60, width: 4 }),
+      stepOf('hole', { diameter: 3, depth: 'through', on: 'top', x: 20, y: 0 }, 'hole'),
+      stepOf('pattern', { of: 'hole', pattern: { by: 'round', count: size('n') } }),
     ];
     expect(built(steps).volume).toBeCloseTo(Math.PI * 4 * (30 ** 2 - 12 * 1.5 ** 2), 3);
   });
@@ -82,9 +82,9 @@ describe('angles and counts that are taken from elsewhere', () => {
   test('what they come to is held against the bounds of its place, and told', () => {
     const row = (count: unknown) => [
       block(40, 10, 5),
-      stepOf('drill', { diameter: 2, depth: 'through', on: 'top', x: -15, y: 0 }, 'hole'),
+      stepOf('hole', { diameter: 2, depth: 'through', on: 'top', x: -15, y: 0 }, 'hole'),
       {
-        ...stepOf('repeat', { of: 'hole' }),
+        ...stepOf('pattern', { of: 'hole' }),
         pattern: { by: 'row', count, dx: { from: 'number', mm: 3 }, dy: { from: 'number', mm: 0 } },
       } as Step,
     ];
@@ -93,7 +93,7 @@ describe('angles and counts that are taken from elsewhere', () => {
       'The number of times comes out as 1: it must be between 2 and 200',
     );
     expect(built(row(size('a'))).fault).toContain('a length');
-    const steep = [raised(outlineOf('circle', { diameter: 10 }), 4, { taper: formula('9 * K') })];
+    const steep = [raised(outlineOf('circle', { diameter: 10 }), 4, { draft: formula('9 * K') })];
     expect(built(steep).fault).toContain(
       'The lean of the sides comes out as 90°: it must be between −57.2° and 57.2°',
     );
@@ -119,7 +119,7 @@ describe('a floor told as a height above the ground', () => {
   test('drilled holes, pegs, and what is cut up from below', () => {
     const drilled = [
       block(30, 30, 12),
-      stepOf('drill', { diameter: 6, depth: 3, floor: true, on: 'top', x: 0, y: 0 }),
+      stepOf('hole', { diameter: 6, depth: 3, floor: true, on: 'top', x: 0, y: 0 }),
     ];
     expect(buildPiece(kernel, drilled).volume).toBeCloseTo(10800 - Math.PI * 9 * 9, 6);
     const pegged = [

@@ -18,7 +18,7 @@ const boxOf = (...steps: Step[]) => {
 };
 
 const wheel = (diameter: number, width: number, more: object = {}) =>
-  stepOf('turn', { diameter, width, ...more });
+  stepOf('disc', { diameter, width, ...more });
 
 const plate = (more: object = {}) =>
   stepOf('plate', { length: 30, breadth: 10, thickness: 4, cornerRadius: 2, ...more });
@@ -65,7 +65,7 @@ describe('wheels, plates and pegs do all that other solids do', () => {
 
   test('repeated and leaned as they stand', () => {
     const low = wheel(4, 3, { on: 'top', x: -12, y: 0 });
-    const row = stepOf('repeat', {
+    const row = stepOf('pattern', {
       of: low.id,
       pattern: { by: 'row', count: 3, ...plain({ dx: 12, dy: 0 }) },
     });
@@ -73,8 +73,8 @@ describe('wheels, plates and pegs do all that other solids do', () => {
       whole(base, { ...low, effect: 'cut' } as Step, { ...row, of: low.id } as Step),
       8000 - 3 * disc(4, 3),
     );
-    const stump = stepOf('turn', { diameter: 12, width: 4, on: 'top', x: 0, y: 0 });
-    const lean = { ...stepOf('taper', { held: 'bottom' }), of: stump.id, angle: Math.atan(0.25) } as Step;
+    const stump = stepOf('disc', { diameter: 12, width: 4, on: 'top', x: 0, y: 0 });
+    const lean = { ...stepOf('draft', { held: 'bottom' }), of: stump.id, angle: Math.atan(0.25) } as Step;
     // 6 mm at the foot, 5 mm at the top: a stump of a cone.
     expectNear(whole(base, stump, lean), 8000 + ((Math.PI * 4) / 3) * (36 + 30 + 25));
   });

@@ -60,36 +60,36 @@ describe('what works on all that is there', () => {
   });
 
   test('all faces moved out, or in', () => {
-    const faces = (by: number) => build(base(), stepOf('faces', { of: 'all', by }));
+    const faces = (by: number) => build(base(), stepOf('offset', { of: 'all', by }));
     expectSolid(faces(0.5), 41 * 21 * 11);
     expectSolid(faces(-0.5), 39 * 19 * 9);
   });
 
   test('the faces of one hole moved: it gets wider or narrower', () => {
-    const bore = stepOf('drill', { diameter: 6, depth: 'through', x: 0, y: 0 });
-    const faces = (by: number) => build(base(), bore, stepOf('faces', { of: bore.id, by }));
+    const bore = stepOf('hole', { diameter: 6, depth: 'through', x: 0, y: 0 });
+    const faces = (by: number) => build(base(), bore, stepOf('offset', { of: bore.id, by }));
     expectSolid(faces(-0.2), BLOCK - Math.PI * 10 * 3.2 ** 2);
     expectSolid(faces(0.2), BLOCK - Math.PI * 10 * 2.8 ** 2);
   });
 
   test('sides of a step leaned in', () => {
     const stump = raised(rectangle(10, 10), 5, { on: 'top' });
-    const lean = { ...stepOf('taper', { held: 'bottom' }), of: stump.id, angle: Math.atan(0.2) } as Step;
+    const lean = { ...stepOf('draft', { held: 'bottom' }), of: stump.id, angle: Math.atan(0.2) } as Step;
     expectSolid(build(base(), stump, lean), BLOCK + (5 / 3) * (100 + 64 + 80));
   });
 
   test('hollowed with nothing open, and open at a picked face', () => {
-    expectSolid(build(base(), stepOf('hollow', { wall: 2, open: 'closed' })), BLOCK - 36 * 16 * 6);
+    expectSolid(build(base(), stepOf('shell', { wall: 2, open: 'closed' })), BLOCK - 36 * 16 * 6);
     const b = base();
     const open = [{ tag: `${b.id}:front`, near: [0, -10, 5] }];
-    expectSolid(build(b, stepOf('hollow', { wall: 2, open })), BLOCK - 36 * 18 * 6);
+    expectSolid(build(b, stepOf('shell', { wall: 2, open })), BLOCK - 36 * 18 * 6);
   });
 });
 
 describe('edges by more rules', () => {
   const size = { ...plain({ size: 1 }) };
   const ease = (where: object, more: object = {}) =>
-    ({ id: 'ease', kind: 'ease', ...size, where, ...more }) as unknown as Step;
+    ({ id: 'ease', kind: 'chamfer', ...size, where, ...more }) as unknown as Step;
 
   test('all edges of a step; where two steps meet; hollow corners; round a face; one edge', () => {
     const base = block(40, 20, 10);
@@ -119,7 +119,7 @@ describe('edges by more rules', () => {
     const large = { ...block(60, 30, 4), id: small.id } as Step;
     const eased = ease({ edges: 'picked', picks: [pickOf(small)] });
     expectSolid(build(large, eased), 60 * 30 * 4 - 0.5 * 60);
-    const bore = stepOf('drill', { diameter: 4, depth: 'through', x: 0, y: 0 });
+    const bore = stepOf('hole', { diameter: 4, depth: 'through', x: 0, y: 0 });
     expectSolid(build(small, bore, eased), BLOCK - Math.PI * 40 - 0.5 * 40);
   });
 

@@ -21,7 +21,7 @@ export const FLAT_STARTERS: readonly Starter[] = [
         name: 'Link bar',
         role: 'spare',
         steps: ({ size, sum, fit }) => [
-          step('bar', 'raise', {
+          step('bar', 'extrude', {
             ...onGround,
             outline: {
               shape: 'hull',
@@ -32,9 +32,9 @@ export const FLAT_STARTERS: readonly Starter[] = [
             },
             height: size('thick'),
           }),
-          step('near', 'drill', { diameter: fit('pin'), depth: 'through', x: 0, y: 0 }),
-          step('far', 'drill', { diameter: fit('pin'), depth: 'through', x: sum('{apart}'), y: 0 }),
-          step('edges', 'ease', { size: 0.5, where: { edges: 'rims', of: 'bar' } }),
+          step('near', 'hole', { diameter: fit('pin'), depth: 'through', x: 0, y: 0 }),
+          step('far', 'hole', { diameter: fit('pin'), depth: 'through', x: sum('{apart}'), y: 0 }),
+          step('edges', 'chamfer', { size: 0.5, where: { edges: 'rims', of: 'bar' } }),
         ],
       },
     ],
@@ -60,7 +60,7 @@ export const FLAT_STARTERS: readonly Starter[] = [
         name: 'Clip',
         role: 'spare',
         steps: ({ size, sum, fit }) => [
-          step('ring', 'raise', {
+          step('ring', 'extrude', {
             ...onGround,
             outline: {
               shape: 'sector',
@@ -71,20 +71,20 @@ export const FLAT_STARTERS: readonly Starter[] = [
             turn: -90 * DEGREE,
             height: size('broad'),
           }),
-          step('foot', 'raise', {
+          step('foot', 'extrude', {
             ...onGround,
             y: sum('0 - {tube} / 2 - {wall} * 1.3'),
             outline: rectangle(size('foot'), size('wall')),
             height: size('broad'),
           }),
-          step('screw', 'drill', {
+          step('screw', 'hole', {
             diameter: fit('screw'),
             depth: 'through',
             on: 'front',
             x: sum('{foot} / 2 - {screw}'),
             y: sum('{broad} / 2'),
           }),
-          step('other', 'drill', {
+          step('other', 'hole', {
             diameter: fit('screw'),
             depth: 'through',
             on: 'front',
@@ -121,20 +121,20 @@ export const FLAT_STARTERS: readonly Starter[] = [
         name: 'Bracket',
         role: 'spare',
         steps: ({ size, sum, fit }) => [
-          step('foot', 'raise', {
+          step('foot', 'extrude', {
             ...onGround,
             outline: rectangle(size('long'), size('broad')),
             height: size('thick'),
           }),
-          step('back', 'raise', {
+          step('back', 'extrude', {
             ...onTop,
             x: 0,
             xFrom: 'lowFlush',
             outline: rectangle(size('thick'), size('broad')),
             height: sum('{high} - {thick}'),
           }),
-          step('rib', 'round', { size: sum('{thick}'), where: { edges: 'insides' } }),
-          step('footHole', 'drill', {
+          step('rib', 'fillet', { size: sum('{thick}'), where: { edges: 'insides' } }),
+          step('footHole', 'hole', {
             diameter: fit('screw'),
             depth: 'through',
             on: { face: { tag: 'foot:top', near: [0, 0, 0] } },
@@ -142,7 +142,7 @@ export const FLAT_STARTERS: readonly Starter[] = [
             y: 0,
             head: { kind: 'sink', diameter: fit('head'), angle: 90 * DEGREE },
           }),
-          step('backHole', 'drill', {
+          step('backHole', 'hole', {
             diameter: fit('screw'),
             depth: 'through',
             on: { face: { tag: 'back:right', near: [0, 0, 0] } },
@@ -176,7 +176,7 @@ export const FLAT_STARTERS: readonly Starter[] = [
         name: 'Hinge arm',
         role: 'spare',
         steps: ({ size, sum, fit }) => [
-          step('arm', 'raise', {
+          step('arm', 'extrude', {
             ...onGround,
             outline: {
               shape: 'hull',
@@ -187,13 +187,13 @@ export const FLAT_STARTERS: readonly Starter[] = [
             },
             height: size('thick'),
           }),
-          step('bore', 'drill', { diameter: fit('pin'), depth: 'through', x: 0, y: 0 }),
+          step('bore', 'hole', { diameter: fit('pin'), depth: 'through', x: 0, y: 0 }),
           step('pin', 'peg', { diameter: fit('hole'), height: size('pinLong'), x: size('apart'), y: 0 }),
-          step('lead', 'ease', {
+          step('lead', 'chamfer', {
             size: 0.5,
             where: { edges: 'picked', picks: [{ tags: ['pin:top', 'pin:wall'], near: [0, 0, 0] }] },
           }),
-          step('root', 'round', { size: 1, where: { edges: 'between', of: 'arm', and: 'pin' } }),
+          step('root', 'fillet', { size: 1, where: { edges: 'between', of: 'arm', and: 'pin' } }),
         ],
       },
     ],
@@ -215,7 +215,7 @@ export const FLAT_STARTERS: readonly Starter[] = [
         name: 'Gear',
         role: 'spare',
         steps: ({ size, sum, fit }) => [
-          step('teeth', 'raise', {
+          step('teeth', 'extrude', {
             ...onGround,
             outline: {
               shape: 'gear',
@@ -229,8 +229,8 @@ export const FLAT_STARTERS: readonly Starter[] = [
             height: size('width'),
           }),
           step('hub', 'peg', { diameter: size('hub'), height: size('hubHigh'), x: 0, y: 0 }),
-          step('bore', 'drill', { diameter: fit('shaft'), depth: 'through', x: 0, y: 0 }),
-          step('mouths', 'ease', { size: 0.4, where: { edges: 'mouths', of: 'bore' } }),
+          step('bore', 'hole', { diameter: fit('shaft'), depth: 'through', x: 0, y: 0 }),
+          step('mouths', 'chamfer', { size: 0.4, where: { edges: 'mouths', of: 'bore' } }),
         ],
       },
     ],
@@ -265,22 +265,22 @@ export const FLAT_STARTERS: readonly Starter[] = [
             thickness: size('thick'),
             cornerRadius: 4,
           }),
-          step('opening', 'raise', {
+          step('opening', 'extrude', {
             ...fromTop,
             outline: rectangle(size('openLong'), size('openBroad'), 2),
             height: 'through',
           }),
-          step('hole', 'drill', {
+          step('hole', 'hole', {
             diameter: fit('screw'),
             depth: 'through',
             x: sum('0 - {holesLong} / 2'),
             y: sum('0 - {holesBroad} / 2'),
           }),
-          step('holes', 'repeat', {
+          step('holes', 'pattern', {
             of: 'hole',
             pattern: { by: 'grid', count: 2, rows: 2, dx: size('holesLong'), dy: size('holesBroad') },
           }),
-          step('edges', 'ease', { size: 0.5, where: { edges: 'rims', of: 'plate' } }),
+          step('edges', 'chamfer', { size: 0.5, where: { edges: 'rims', of: 'plate' } }),
         ],
       },
     ],
@@ -302,12 +302,12 @@ export const FLAT_STARTERS: readonly Starter[] = [
         name: 'Box',
         role: 'spare',
         steps: ({ size, sum }) => [
-          step('block', 'raise', {
+          step('block', 'extrude', {
             ...onGround,
             outline: rectangle(size('long'), size('broad'), sum('{wall} * 2')),
             height: size('high'),
           }),
-          step('inside', 'hollow', { wall: size('wall'), open: 'top' }),
+          step('inside', 'shell', { wall: size('wall'), open: 'top' }),
         ],
       },
       {
@@ -315,12 +315,12 @@ export const FLAT_STARTERS: readonly Starter[] = [
         name: 'Lid',
         role: 'spare',
         steps: ({ size, sum }) => [
-          step('top', 'raise', {
+          step('top', 'extrude', {
             ...onGround,
             outline: rectangle(size('long'), size('broad'), sum('{wall} * 2')),
             height: size('lid'),
           }),
-          step('rim', 'raise', {
+          step('rim', 'extrude', {
             ...onTop,
             outline: rectangle(
               sum('{long} - 2 * {wall} - 0.3'),
@@ -329,7 +329,7 @@ export const FLAT_STARTERS: readonly Starter[] = [
             ),
             height: 3,
           }),
-          step('lead', 'ease', {
+          step('lead', 'chamfer', {
             size: 0.6,
             where: { edges: 'face', face: { tag: 'rim:top', near: [0, 0, 0] } },
           }),

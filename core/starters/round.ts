@@ -20,11 +20,11 @@ export const ROUND_STARTERS: readonly Starter[] = [
         name: 'Wheel',
         role: 'spare',
         steps: ({ size, fit }) => [
-          step('disc', 'turn', { diameter: size('rim'), width: size('width') }),
+          step('disc', 'disc', { diameter: size('rim'), width: size('width') }),
           step('groove', 'groove', { rimOf: 'disc', width: size('groove'), depth: size('deep') }),
-          step('bore', 'drill', { diameter: fit('axle'), depth: 'through', x: 0, y: 0 }),
-          step('mouths', 'ease', { size: 0.4, where: { edges: 'mouths', of: 'bore' } }),
-          step('rims', 'ease', { size: 0.6, where: { edges: 'rims', of: 'disc' } }),
+          step('bore', 'hole', { diameter: fit('axle'), depth: 'through', x: 0, y: 0 }),
+          step('mouths', 'chamfer', { size: 0.4, where: { edges: 'mouths', of: 'bore' } }),
+          step('rims', 'chamfer', { size: 0.6, where: { edges: 'rims', of: 'disc' } }),
         ],
       },
     ],
@@ -50,10 +50,10 @@ export const ROUND_STARTERS: readonly Starter[] = [
         name: 'Bush',
         role: 'spare',
         steps: ({ size, fit }) => [
-          step('flange', 'turn', { diameter: size('flange'), width: size('thick') }),
+          step('flange', 'disc', { diameter: size('flange'), width: size('thick') }),
           step('sleeve', 'peg', { diameter: fit('hole'), height: size('long'), x: 0, y: 0 }),
-          step('bore', 'drill', { diameter: fit('pin'), depth: 'through', x: 0, y: 0 }),
-          step('lead', 'ease', { size: 0.5, where: { edges: 'rims', of: 'sleeve' } }),
+          step('bore', 'hole', { diameter: fit('pin'), depth: 'through', x: 0, y: 0 }),
+          step('lead', 'chamfer', { size: 0.5, where: { edges: 'rims', of: 'sleeve' } }),
         ],
       },
     ],
@@ -88,12 +88,12 @@ export const ROUND_STARTERS: readonly Starter[] = [
         name: 'Bolt',
         role: 'counterpart',
         steps: ({ size, sum }) => [
-          step('shank', 'raise', {
+          step('shank', 'extrude', {
             ...onGround,
             outline: circle(size('bolt')),
             height: sum('{high} - {lid} - {head}'),
           }),
-          step('head', 'raise', {
+          step('head', 'extrude', {
             ...onTop,
             outline: { shape: 'polygon', sides: 6, by: 'flats', across: size('flats') },
             height: size('head'),
@@ -105,21 +105,21 @@ export const ROUND_STARTERS: readonly Starter[] = [
         name: 'Knob',
         role: 'spare',
         steps: ({ size, sum, body }) => [
-          step('round', 'turn', { diameter: size('across'), width: size('high') }),
-          step('grip', 'raise', {
+          step('round', 'disc', { diameter: size('across'), width: size('high') }),
+          step('grip', 'extrude', {
             ...fromTop,
             x: sum('{across} / 2 + 2'),
             outline: circle(sum('{across} / 4')),
             height: 'through',
           }),
-          step('grips', 'repeat', { of: 'grip', pattern: { by: 'round', count: 8 } }),
+          step('grips', 'pattern', { of: 'grip', pattern: { by: 'round', count: 8 } }),
           step('room', 'body', { of: body('bolt'), effect: 'cut', grow: 0, byFits: true, wayIn: 'top' }),
-          step('seat', 'raise', {
+          step('seat', 'extrude', {
             ...fromTop,
             outline: circle(sum('{across} * 0.7')),
             height: size('lid'),
           }),
-          step('foot', 'ease', { size: 0.5, where: { edges: 'rims', of: 'round' } }),
+          step('foot', 'chamfer', { size: 0.5, where: { edges: 'rims', of: 'round' } }),
         ],
       },
       {
@@ -127,8 +127,8 @@ export const ROUND_STARTERS: readonly Starter[] = [
         name: 'Lid',
         role: 'spare',
         steps: ({ size, sum }) => [
-          step('disc', 'turn', { diameter: sum('{across} * 0.7 - 0.2'), width: size('lid') }),
-          step('lead', 'ease', { size: 0.3, where: { edges: 'rims', of: 'disc' } }),
+          step('disc', 'disc', { diameter: sum('{across} * 0.7 - 0.2'), width: size('lid') }),
+          step('lead', 'chamfer', { size: 0.3, where: { edges: 'rims', of: 'disc' } }),
           // Where it goes: in its seat, level with the top.
           step('there', 'move', { dx: 0, dy: 0, dz: sum('{high} - {lid}'), axis: 'z', turn: 0, scale: 1 }),
         ],
@@ -151,14 +151,14 @@ export const ROUND_STARTERS: readonly Starter[] = [
         name: 'Cap',
         role: 'spare',
         steps: ({ size, sum, fit }) => [
-          step('cup', 'raise', {
+          step('cup', 'extrude', {
             ...onGround,
             outline: circle(sum('{leg} + 2 * {wall}')),
             height: sum('{deep} + {floor}'),
           }),
-          step('recess', 'raise', { ...fromTop, outline: circle(fit('leg')), height: size('deep') }),
-          step('foot', 'round', { size: 1.5, where: { edges: 'picked', picks: [rimPick('cup')] } }),
-          step('lead', 'ease', { size: 0.6, where: { edges: 'mouths', of: 'recess' } }),
+          step('recess', 'extrude', { ...fromTop, outline: circle(fit('leg')), height: size('deep') }),
+          step('foot', 'fillet', { size: 1.5, where: { edges: 'picked', picks: [rimPick('cup')] } }),
+          step('lead', 'chamfer', { size: 0.6, where: { edges: 'mouths', of: 'recess' } }),
         ],
       },
     ],
@@ -179,7 +179,7 @@ export const ROUND_STARTERS: readonly Starter[] = [
         name: 'Plug',
         role: 'spare',
         steps: ({ size, sum }) => [
-          step('head', 'turn', { diameter: size('tube'), width: size('head') }),
+          step('head', 'disc', { diameter: size('tube'), width: size('head') }),
           step('core', 'stations', {
             ...{ effect: 'add', on: 'top', x: 0, y: 0 },
             rows: [
@@ -194,7 +194,7 @@ export const ROUND_STARTERS: readonly Starter[] = [
             ],
             between: 'straight',
           }),
-          step('hollow', 'drill', {
+          step('hollow', 'hole', {
             diameter: sum('fit({bore}) - 6'),
             depth: size('long'),
             x: 0,
@@ -243,7 +243,7 @@ export const ROUND_STARTERS: readonly Starter[] = [
             ],
             between: 'straight',
           }),
-          step('narrow', 'drill', {
+          step('narrow', 'hole', {
             diameter: sum('fit({small}) - 2 * {wall}'),
             depth: 'through',
             x: 0,
@@ -288,8 +288,8 @@ export const ROUND_STARTERS: readonly Starter[] = [
             ],
             between: 'smooth',
           }),
-          step('tang', 'drill', { diameter: fit('tang'), depth: size('tangLong'), x: 0, y: 0 }),
-          step('ends', 'round', { size: 2, where: { edges: 'rims', of: 'grip' } }),
+          step('tang', 'hole', { diameter: fit('tang'), depth: size('tangLong'), x: 0, y: 0 }),
+          step('ends', 'fillet', { size: 2, where: { edges: 'rims', of: 'grip' } }),
         ],
       },
     ],

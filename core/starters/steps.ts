@@ -7,7 +7,7 @@ const PLAIN = new Set([
   'turn',
   'tilt',
   'angle',
-  'taper',
+  'draft',
   'point',
   'count',
   'rows',

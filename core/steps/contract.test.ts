@@ -38,14 +38,14 @@ const font = readFont(
 
 /** A part that every kind can be done to: a disc on a smaller one, with a hole, and a block on it. */
 const GROUND: Step[] = [
-  stepOf('turn', { diameter: 20, width: 4 }, 'foot'),
-  stepOf('turn', { diameter: 40, width: 12, on: 'top', x: 0, y: 0 }, 'disc'),
+  stepOf('disc', { diameter: 20, width: 4 }, 'foot'),
+  stepOf('disc', { diameter: 40, width: 12, on: 'top', x: 0, y: 0 }, 'disc'),
   {
     ...raised(outlineOf('rectangle', { length: 14, breadth: 12, cornerRadius: 0 }), 6),
     id: 'block',
     on: 'top',
   } as Step,
-  stepOf('drill', { diameter: 3, depth: 'through', on: 'top', x: 0, y: -14 }, 'hole'),
+  stepOf('hole', { diameter: 3, depth: 'through', on: 'top', x: 0, y: -14 }, 'hole'),
 ];
 
 function repairWith(kind: StepKind) {

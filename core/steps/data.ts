@@ -2,64 +2,64 @@ import { z } from 'zod';
 
 import { numberValue, takesAway, type Effect, type Place, type SettledParts } from '@core/fields';
 
-import * as turn from './turn/schema';
+import * as disc from './disc/schema';
 import * as plate from './plate/schema';
-import * as raise from './raise/schema';
+import * as extrude from './extrude/schema';
 import * as peg from './peg/schema';
 import * as stations from './stations/schema';
-import * as blend from './blend/schema';
-import * as run from './run/schema';
+import * as loft from './loft/schema';
+import * as sweep from './sweep/schema';
 import * as wedge from './wedge/schema';
 import * as cone from './cone/schema';
-import * as ball from './ball/schema';
-import * as ring from './ring/schema';
-import * as spin from './spin/schema';
+import * as sphere from './sphere/schema';
+import * as torus from './torus/schema';
+import * as revolve from './revolve/schema';
 import * as tongue from './tongue/schema';
 import * as bump from './bump/schema';
 import * as text from './text/schema';
-import * as drill from './drill/schema';
+import * as hole from './hole/schema';
 import * as thread from './thread/schema';
 import * as groove from './groove/schema';
 import * as body from './body/schema';
-import * as repeat from './repeat/schema';
+import * as pattern from './pattern/schema';
 import * as mirror from './mirror/schema';
-import * as ease from './ease/schema';
-import * as round from './round/schema';
-import * as hollow from './hollow/schema';
-import * as taper from './taper/schema';
-import * as faces from './faces/schema';
+import * as chamfer from './chamfer/schema';
+import * as fillet from './fillet/schema';
+import * as shell from './shell/schema';
+import * as draft from './draft/schema';
+import * as offset from './offset/schema';
 import * as move from './move/schema';
 import * as split from './split/schema';
 import type { OwnEdges, StepFacts } from './facts';
 
 /** Every kind of step: its schema and what is known of it, in the order in which a new one is offered. */
 export const STEP_DATA = {
-  turn,
+  disc,
   plate,
-  raise,
+  extrude,
   peg,
   stations,
-  blend,
-  run,
+  loft,
+  sweep,
   wedge,
   cone,
-  ball,
-  ring,
-  spin,
+  sphere,
+  torus,
+  revolve,
   tongue,
   bump,
   text,
-  drill,
+  hole,
   thread,
   groove,
   body,
-  repeat,
+  pattern,
   mirror,
-  ease,
-  round,
-  hollow,
-  taper,
-  faces,
+  chamfer,
+  fillet,
+  shell,
+  draft,
+  offset,
   move,
   split,
 };

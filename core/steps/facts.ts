@@ -17,7 +17,7 @@ export interface StepFacts<Step> {
   /** A body may begin with it. */
   begins?: true;
   /** What has to be there before it: a step of a kind, or another body. */
-  needs?: 'turn' | 'otherBody';
+  needs?: 'disc' | 'otherBody';
   /** What becomes of its solid, where the step itself does not say. */
   effect?: (step: Step) => Effect;
   /** It lies on the ground, on the axle line, unless it has a place of its own. */

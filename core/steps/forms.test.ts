@@ -5,7 +5,7 @@ import { outlineOf, plain } from '@core/testing/pieces';
 
 const at = { on: 'top', x: numberValue(0), y: numberValue(0) };
 const circle = (diameter: number) => outlineOf('circle', { diameter });
-const base = Step.parse({ id: 'base', kind: 'turn', diameter: numberValue(30), width: numberValue(10) });
+const base = Step.parse({ id: 'base', kind: 'disc', diameter: numberValue(30), width: numberValue(10) });
 
 function say(step: object): string {
   const parsed = Step.parse({ id: 'it', ...step });
@@ -20,7 +20,7 @@ test.each([
   ],
   [
     {
-      kind: 'spin',
+      kind: 'revolve',
       effect: 'cut',
       ...at,
       outline: circle(4),
@@ -31,11 +31,11 @@ test.each([
     'Cut out a circle 4 across, its middle 12 from an upright axis and 3 up, by 180° from 0°, down from the top, on the axle line',
   ],
   [
-    { kind: 'turn', ...plain({ diameter: 20, width: 6 }) },
+    { kind: 'disc', ...plain({ diameter: 20, width: 6 }) },
     'Turn a wheel 20 across, 6 wide, round the axle line',
   ],
   [
-    { kind: 'turn', effect: 'cut', on: 'top', ...plain({ diameter: 20, width: 6, x: 4, y: 0 }) },
+    { kind: 'disc', effect: 'cut', on: 'top', ...plain({ diameter: 20, width: 6, x: 4, y: 0 }) },
     'Cut out a wheel 20 across, 6 wide, down from the top, 4 right and 0 back, aside of the axle line',
   ],
   [
@@ -57,7 +57,7 @@ test.each([
   ],
   [
     {
-      kind: 'blend',
+      kind: 'loft',
       effect: 'add',
       ...at,
       sections: [
@@ -70,7 +70,7 @@ test.each([
   ],
   [
     {
-      kind: 'run',
+      kind: 'sweep',
       effect: 'add',
       ...at,
       outline: circle(5),
@@ -148,7 +148,7 @@ test.each([
   ],
   [
     {
-      kind: 'raise',
+      kind: 'extrude',
       effect: 'apart',
       ...at,
       outline: { shape: 'offset', of: { step: 'base' }, ...plain({ by: 2 }) },
@@ -159,7 +159,7 @@ test.each([
   ],
   [
     {
-      kind: 'raise',
+      kind: 'extrude',
       effect: 'add',
       ...at,
       outline: { shape: 'layoutHull', layout: 'gone', ...plain({ diameter: 9 }) },
@@ -171,7 +171,7 @@ test.each([
   ],
   [
     {
-      kind: 'blend',
+      kind: 'loft',
       effect: 'add',
       ...at,
       sections: [0, 10].map((up) => ({
@@ -194,9 +194,9 @@ test.each([
     },
     'Split it from front to back, at 0, and keep both halves, moved apart by 8, without pegs, with two slots for a strap 4 broad, 2 thick, 30 from each other',
   ],
-  [{ kind: 'faces', of: 'base', ...plain({ by: -0.1 }) }, 'Move the faces of step 1 out by -0.1'],
+  [{ kind: 'offset', of: 'base', ...plain({ by: -0.1 }) }, 'Move the faces of step 1 out by -0.1'],
   [
-    { kind: 'taper', of: 'base', angle: Math.PI / 60, held: 'bottom' },
+    { kind: 'draft', of: 'base', angle: Math.PI / 60, held: 'bottom' },
     'Lean the sides of step 1 in by 3°, held at the bottom',
   ],
   [
@@ -258,7 +258,7 @@ test.each([
     'a toothed rack with 8 teeth, module 1, pressure angle 20°, 5 below the teeth, backlash 0',
   ],
 ])('outline %o reads aloud', (outline, words) => {
-  const raised = { kind: 'raise', effect: 'add', ...at, outline, turn: 0, height: numberValue(5) };
+  const raised = { kind: 'extrude', effect: 'add', ...at, outline, turn: 0, height: numberValue(5) };
   expect(say(raised)).toBe(`Raise ${words}, 5 high, on the top, on the axle line`);
 });
 
@@ -274,7 +274,7 @@ test.each([
     'with a pocket for a nut 7 over four flats, 3 deep slid in from a side, 4 below the mouth, open towards 90°',
   ],
 ])('head %o reads aloud', (head, words) => {
-  const drill = { kind: 'drill', ...plain({ diameter: 4, x: 0, y: 0 }), depth: 'through', head };
+  const drill = { kind: 'hole', ...plain({ diameter: 4, x: 0, y: 0 }), depth: 'through', head };
   expect(say(drill)).toBe(`Drill a hole 4 right through, ${words}, down from the top, on the axle line`);
 });
 
@@ -285,15 +285,15 @@ test.each([
   [{ edges: 'face', face: { tag: 'base:top', near: [0, 0, 0] } }, 'the edges round the face that was picked'],
   [{ edges: 'picked', picks: [{ tags: ['a:b', 'c:d'], near: [0, 0, 0] }] }, 'the edge that was picked'],
 ])('edges %o read aloud', (where, words) => {
-  expect(say({ kind: 'round', ...plain({ size: 1 }), where })).toBe(`Round ${words} by 1`);
+  expect(say({ kind: 'fillet', ...plain({ size: 1 }), where })).toBe(`Round ${words} by 1`);
 });
 
 test('an ease that is not even says so', () => {
   const where = { edges: 'insides' };
-  expect(say({ kind: 'ease', ...plain({ size: 1 }), where, other: plain({ length: 2 }) })).toBe(
+  expect(say({ kind: 'chamfer', ...plain({ size: 1 }), where, other: plain({ length: 2 }) })).toBe(
     'Ease every hollow corner by 1 on one face, on the other 2',
   );
-  expect(say({ kind: 'ease', ...plain({ size: 1 }), where, other: { angle: Math.PI / 6 } })).toBe(
+  expect(say({ kind: 'chamfer', ...plain({ size: 1 }), where, other: { angle: Math.PI / 6 } })).toBe(
     'Ease every hollow corner by 1 on one face, leaning 30°',
   );
 });
@@ -308,5 +308,5 @@ test.each([
     'Repeat step 1 4 times in all, evenly along a line of points: 1 point',
   ],
 ])('pattern %o reads aloud', (pattern, sentence) => {
-  expect(say({ kind: 'repeat', of: 'base', pattern })).toBe(sentence);
+  expect(say({ kind: 'pattern', of: 'base', pattern })).toBe(sentence);
 });

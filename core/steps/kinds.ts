@@ -4,32 +4,32 @@ import type { SettledStep, SettledStepOf, Step, StepKind, StepOf } from '@core/m
 import type { Known } from '@core/part';
 import type { Option, SentenceContext, SentencePart } from '@core/sentence';
 
-import * as turn from './turn';
+import * as disc from './disc';
 import * as plate from './plate';
-import * as raise from './raise';
+import * as extrude from './extrude';
 import * as peg from './peg';
 import * as stations from './stations';
-import * as blend from './blend';
-import * as run from './run';
+import * as loft from './loft';
+import * as sweep from './sweep';
 import * as wedge from './wedge';
 import * as cone from './cone';
-import * as ball from './ball';
-import * as ring from './ring';
-import * as spin from './spin';
+import * as sphere from './sphere';
+import * as torus from './torus';
+import * as revolve from './revolve';
 import * as tongue from './tongue';
 import * as bump from './bump';
 import * as text from './text';
-import * as drill from './drill';
+import * as hole from './hole';
 import * as thread from './thread';
 import * as groove from './groove';
 import * as body from './body';
-import * as repeat from './repeat';
+import * as pattern from './pattern';
 import * as mirror from './mirror';
-import * as ease from './ease';
-import * as round from './round';
-import * as hollow from './hollow';
-import * as taper from './taper';
-import * as faces from './faces';
+import * as chamfer from './chamfer';
+import * as fillet from './fillet';
+import * as shell from './shell';
+import * as draft from './draft';
+import * as offset from './offset';
 import * as move from './move';
 import * as split from './split';
 import type { FirstValues } from './firstValues';
@@ -47,32 +47,32 @@ export interface KindOfStep<K extends StepKind> {
 }
 
 const KINDS = {
-  turn,
+  disc,
   plate,
-  raise,
+  extrude,
   peg,
   stations,
-  blend,
-  run,
+  loft,
+  sweep,
   wedge,
   cone,
-  ball,
-  ring,
-  spin,
+  sphere,
+  torus,
+  revolve,
   tongue,
   bump,
   text,
-  drill,
+  hole,
   thread,
   groove,
   body,
-  repeat,
+  pattern,
   mirror,
-  ease,
-  round,
-  hollow,
-  taper,
-  faces,
+  chamfer,
+  fillet,
+  shell,
+  draft,
+  offset,
   move,
   split,
 } satisfies { [K in StepKind]: KindOfStep<K> };

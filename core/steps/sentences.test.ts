@@ -8,7 +8,7 @@ const circle = { shape: 'circle', diameter: sizeValue('a') };
 const steps = [
   {
     id: 'block',
-    kind: 'raise',
+    kind: 'extrude',
     effect: 'add',
     outline: circle,
     turn: 0,
@@ -18,7 +18,7 @@ const steps = [
   },
   {
     id: 'nut',
-    kind: 'raise',
+    kind: 'extrude',
     effect: 'cut',
     outline: { shape: 'polygon', sides: 6, by: 'flats', across: numberValue(13) },
     turn: Math.PI / 6,
@@ -28,7 +28,7 @@ const steps = [
   },
   {
     id: 'bore',
-    kind: 'raise',
+    kind: 'extrude',
     effect: 'cut',
     outline: circle,
     turn: 0,
@@ -46,16 +46,16 @@ const steps = [
     on: 'top',
     ...at(),
   },
-  { id: 'again', kind: 'repeat', of: 'nut', pattern: { by: 'round', count: 3 } },
+  { id: 'again', kind: 'pattern', of: 'nut', pattern: { by: 'round', count: 3 } },
   {
     id: 'row',
-    kind: 'repeat',
+    kind: 'pattern',
     of: 'nut',
     pattern: { by: 'row', count: 4, dx: numberValue(9), dy: numberValue(0) },
   },
-  { id: 'holes', kind: 'repeat', of: 'nut', pattern: { by: 'layout', id: 'l' } },
+  { id: 'holes', kind: 'pattern', of: 'nut', pattern: { by: 'layout', id: 'l' } },
   { id: 'mirror', kind: 'mirror', across: 'frontBack', keep: 'both' },
-  { id: 'hollow', kind: 'hollow', wall: numberValue(2), open: 'bottom' },
+  { id: 'hollow', kind: 'shell', wall: numberValue(2), open: 'bottom' },
   {
     id: 'grip',
     kind: 'stations',
@@ -68,7 +68,7 @@ const steps = [
     on: 'top',
     ...at(),
   },
-  { id: 'ease', kind: 'ease', size: numberValue(1), where: { edges: 'upright', of: 'nut' } },
+  { id: 'ease', kind: 'chamfer', size: numberValue(1), where: { edges: 'upright', of: 'nut' } },
 ].map((step) => Step.parse(step));
 
 const say = (id: string, of: readonly Step[] = steps) =>
@@ -175,7 +175,7 @@ describe('choices', () => {
   test('what is added to a step can be taken away by its words', () => {
     const drill = Step.parse({
       id: 'd',
-      kind: 'drill',
+      kind: 'hole',
       diameter: numberValue(4),
       depth: 'through',
       x: numberValue(0),

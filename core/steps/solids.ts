@@ -3,63 +3,63 @@ import { boundingBox, broughtTo, placedAnew, type TaggedSolid } from '@core/kern
 import { effectOf, type SettledStep, type StepKind } from '@core/model';
 import { applied, stretched, type StepInput, type StepSolid } from '@core/shaping';
 
-import { solid as turn } from './turn/solid';
+import { solid as disc } from './disc/solid';
 import { solid as plate } from './plate/solid';
-import { solid as raise } from './raise/solid';
+import { solid as extrude } from './extrude/solid';
 import { solid as peg } from './peg/solid';
 import { solid as stations } from './stations/solid';
-import { solid as blend } from './blend/solid';
-import { solid as run } from './run/solid';
+import { solid as loft } from './loft/solid';
+import { solid as sweep } from './sweep/solid';
 import { solid as wedge } from './wedge/solid';
 import { solid as cone } from './cone/solid';
-import { solid as ball } from './ball/solid';
-import { solid as ring } from './ring/solid';
-import { solid as spin } from './spin/solid';
+import { solid as sphere } from './sphere/solid';
+import { solid as torus } from './torus/solid';
+import { solid as revolve } from './revolve/solid';
 import { solid as tongue } from './tongue/solid';
 import { solid as bump } from './bump/solid';
 import { solid as text } from './text/solid';
-import { solid as drill } from './drill/solid';
+import { solid as hole } from './hole/solid';
 import { solid as thread } from './thread/solid';
 import { solid as groove } from './groove/solid';
 import { solid as body } from './body/solid';
-import { solid as repeat } from './repeat/solid';
+import { solid as pattern } from './pattern/solid';
 import { solid as mirror } from './mirror/solid';
-import { solid as ease } from './ease/solid';
-import { solid as round } from './round/solid';
-import { solid as hollow } from './hollow/solid';
-import { solid as taper } from './taper/solid';
-import { solid as faces } from './faces/solid';
+import { solid as chamfer } from './chamfer/solid';
+import { solid as fillet } from './fillet/solid';
+import { solid as shell } from './shell/solid';
+import { solid as draft } from './draft/solid';
+import { solid as offset } from './offset/solid';
 import { solid as move } from './move/solid';
 import { solid as split } from './split/solid';
 import type { LengthsOf } from './kinds';
 
 const SOLIDS: { [K in StepKind]: StepSolid<K> } = {
-  turn,
+  disc,
   plate,
-  raise,
+  extrude,
   peg,
   stations,
-  blend,
-  run,
+  loft,
+  sweep,
   wedge,
   cone,
-  ball,
-  ring,
-  spin,
+  sphere,
+  torus,
+  revolve,
   tongue,
   bump,
   text,
-  drill,
+  hole,
   thread,
   groove,
   body,
-  repeat,
+  pattern,
   mirror,
-  ease,
-  round,
-  hollow,
-  taper,
-  faces,
+  chamfer,
+  fillet,
+  shell,
+  draft,
+  offset,
   move,
   split,
 };

@@ -67,7 +67,7 @@ export const raised = (
   outline: OutlineShape,
   height: number | 'through',
   more: Record<string, unknown> = {},
-): Step => stepOf('raise', { effect: 'add', turn: 0, on: 'bottom', x: 0, y: 0, outline, height, ...more });
+): Step => stepOf('extrude', { effect: 'add', turn: 0, on: 'bottom', x: 0, y: 0, outline, height, ...more });
 
 /** A block about the axle line, standing on z = 0. */
 export const block = (length: number, breadth: number, height: number): Step =>

@@ -137,11 +137,11 @@ export function rackWheel(): Repair {
     .fit('bore', 'Bore on the axle', 'B', 'turns');
   return draft
     .body('wheel', 'Wheel', [
-      draft.step('turn', { diameter: 'A', width: 'C' }, 'disc'),
+      draft.step('disc', { diameter: 'A', width: 'C' }, 'disc'),
       draft.step('groove', { rimOf: 'disc', width: 'D', depth: 'E' }, 'groove'),
-      draft.step('drill', { diameter: 'fit:bore', depth: 'through', x: 0, y: 0 }, 'bore'),
-      draft.step('ease', { size: 0.4, where: { edges: 'mouths', of: 'bore' } }, 'mouths'),
-      draft.step('ease', { size: 0.6, where: { edges: 'rims', of: 'disc' } }, 'rims'),
+      draft.step('hole', { diameter: 'fit:bore', depth: 'through', x: 0, y: 0 }, 'bore'),
+      draft.step('chamfer', { size: 0.4, where: { edges: 'mouths', of: 'bore' } }, 'mouths'),
+      draft.step('chamfer', { size: 0.6, where: { edges: 'rims', of: 'disc' } }, 'rims'),
     ])
-    .body('axle', 'Axle', [draft.step('turn', { diameter: 'B', width: 'F' }, 'pin')], 'counterpart').repair;
+    .body('axle', 'Axle', [draft.step('disc', { diameter: 'B', width: 'F' }, 'pin')], 'counterpart').repair;
 }

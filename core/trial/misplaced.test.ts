@@ -18,7 +18,7 @@ function plate(place: Record<string, unknown>, more: Step[] = []): Repair {
     .measured('B', 'Edge to pin', ['12.00'])
     .fit('bore', 'Bore over the pin', 'A', 'slides');
   const hole = {
-    ...draft.step('drill', { diameter: 'fit:bore', depth: 'through', x: 4, y: 5 }, 'hole'),
+    ...draft.step('hole', { diameter: 'fit:bore', depth: 'through', x: 4, y: 5 }, 'hole'),
     ...place,
   };
   return draft.body('plate', 'Plate', [
@@ -79,7 +79,7 @@ test('nothing is guessed where its ways have no names, or several steps take the
   expect(maker(plate({ xFrom: 'there' }))).toBeNull();
   expect(maker(plate({ on: { face: { tag: 'slab:top', near: [0, 0, 3] } } }))).toBeNull();
   const again = new RepairDraft('x').step(
-    'drill',
+    'hole',
     { diameter: 'fit:bore', depth: 'through', x: 9, y: 9 },
     'second',
   );

@@ -154,14 +154,14 @@ const SENTENCES: Sentences = {
     `There is nothing to ${verb.toLowerCase()} yet. Begin with Turn or Plate.`,
   'step.pickLost': ({ lookingFor }) =>
     `This step was looking for ${lookingFor} and can’t find it. Choose again what it works on.`,
-  'drill.widerThanBody': ({ bore, bodyMm }) =>
+  'hole.widerThanBody': ({ bore, bodyMm }) =>
     `The ${named(bore)} is as wide as the part or wider (${mm(bodyMm)}). Make the part wider or the ${bore.what} smaller.`,
-  'drill.missesBody': ({ bore }) => `The ${named(bore)} misses the part. Move it nearer to the middle.`,
-  'drill.deeperThanBody': ({ depth, bodyMm }) =>
+  'hole.missesBody': ({ bore }) => `The ${named(bore)} misses the part. Move it nearer to the middle.`,
+  'hole.deeperThanBody': ({ depth, bodyMm }) =>
     `The ${named(depth)} reaches the bottom of the part (${mm(bodyMm)}). Make it less deep, or drill right through.`,
-  'drill.headTooNarrow': ({ head, holeMm }) =>
+  'hole.headTooNarrow': ({ head, holeMm }) =>
     `The ${named(head)} is not wider than its hole (${mm(holeMm)}). Make it wider, or take it away.`,
-  'drill.headTooDeep': ({ headMm, roomMm }) =>
+  'hole.headTooDeep': ({ headMm, roomMm }) =>
     `The head goes ${mm(headMm)} deep, and there are ${mm(roomMm)} for it. Make it less deep, or the hole deeper.`,
   'pick.notFlat': () =>
     'Something can stand only on a flat face, and this one is not flat. Choose another face.',
@@ -203,18 +203,18 @@ const SENTENCES: Sentences = {
   'gear.noGap': ({ teeth }) =>
     `With ${teeth} teeth and these numbers there is no gap between the teeth. Take less shift.`,
   'wedge.flat': () => 'Both ends are nearly zero high, which leaves nothing. Make one of them higher.',
-  'spin.crossesAxis': ({ away, overMm }) =>
+  'revolve.crossesAxis': ({ away, overMm }) =>
     `The outline reaches ${mm(overMm)} past the axis it turns about. Make the ${named(away)} larger, or the outline smaller.`,
-  'run.endingOnClosed': () =>
+  'sweep.endingOnClosed': () =>
     'A closed run comes back to its own beginning, so its section can’t become another. Take the other section away, or leave the path open.',
-  'run.tooFewPoints': () => 'A closed path needs three points. Add one, or let it stay open.',
-  'run.bendTooTight': ({ bend, halfMm }) =>
+  'sweep.tooFewPoints': () => 'A closed path needs three points. Add one, or let it stay open.',
+  'sweep.bendTooTight': ({ bend, halfMm }) =>
     `The ${named(bend)} must be more than the outline reaches from its path (${mm(halfMm)}). Make it larger, or 0 for sharp corners.`,
-  'run.bentTooMuch': ({ halfMm, roomMm }) =>
+  'sweep.bentTooMuch': ({ halfMm, roomMm }) =>
     `The outline reaches ${mm(halfMm)} from its path, which bends so sharply that there is room for ${mm(roomMm)}. Make the outline smaller, or the path gentler.`,
-  'run.legTooShort': ({ bend }) =>
+  'sweep.legTooShort': ({ bend }) =>
     `The legs of this path are too short for the ${named(bend)}. Make the bend smaller, or move the points apart.`,
-  'run.comesBackTurned': ({ turn }) =>
+  'sweep.comesBackTurned': ({ turn }) =>
     `On coming back to its beginning the outline would be turned by ${degrees(turn)}, since the path does not lie in a plane, and would not meet itself. Take a circle for the outline, let the path be smooth, or move a point until it lies flat.`,
   'thread.unknown': ({ size }) => `${quoted(size)} is not in the tables of threads. Choose one that is.`,
   'thread.tooShort': ({ length, pitchMm }) =>
@@ -243,18 +243,18 @@ const SENTENCES: Sentences = {
     `Size ${tag} of ${name} goes through more than one fit, so it can’t be told which is meant. Delete one, or give it the same play all round.`,
   'body.noWayIn': ({ name }) =>
     `No way in can be cleared for ${name} from that side: a round face of it bulges past its own edge. Choose another side, or cut the way by hand.`,
-  'faces.none': () => 'None of these faces is left. Choose other faces, or put this step earlier.',
-  'faces.noneMates': () =>
+  'offset.none': () => 'None of these faces is left. Choose other faces, or put this step earlier.',
+  'offset.noneMates': () =>
     'No step before this one takes a number from a fit, so there are no mating faces. Choose the faces of a step.',
-  'faces.otherForm': ({ face }) =>
+  'offset.otherForm': ({ face }) =>
     `Flat faces, cylinders, cones and balls can be moved by themselves, and ${face} is none of them. Change the step that makes it, or move all faces.`,
-  'faces.pastMiddle': ({ face }) =>
+  'offset.pastMiddle': ({ face }) =>
     `This moves ${face} past its own middle, so that nothing is left of it. Move it less.`,
   'split.noGap': () =>
     'Two halves that lie face on face are one piece in a file. Give the gap between them a length, or keep one half alone.',
-  'taper.closes': ({ mostAngle, mostMm }) =>
+  'draft.closes': ({ mostAngle, mostMm }) =>
     `Leaning so far, its sides meet before they reach their height. At this height they can lean by up to about ${degrees(mostAngle)}; at this angle it can be about ${mm(mostMm)} high.`,
-  'taper.nothing': () => 'None of these sides can lean: they are gone, or not upright. Choose another step.',
+  'draft.nothing': () => 'None of these sides can lean: they are gone, or not upright. Choose another step.',
   'split.missesBody': ({ at }) => `A cut at ${mm(at.mm)} misses the part. Choose a place within it.`,
   'split.pegsDoNotFit': ({ diameter }) =>
     `Pegs with a ${named(diameter)} find no room on the cut. Make them thinner, shorter or closer together.`,
@@ -262,32 +262,33 @@ const SENTENCES: Sentences = {
     'The part lies wholly on one side of this face, so it splits nothing. Choose a face inside it, or a place.',
   'split.tiesDoNotFit': ({ breadth }) =>
     `Slots with a ${named(breadth)} find no room on the cut. Make them narrower, thinner or closer together.`,
-  'raise.nothingToGoThrough': () =>
+  'extrude.nothingToGoThrough': () =>
     'There is nothing yet to go right through. Give it a height, or put a step before it.',
-  'raise.upToBehind': () =>
+  'extrude.upToBehind': () =>
     'The face it should go up to lies behind where it begins, or beside its way. Choose another face, or give it a height.',
   'apart.touches': () =>
     'It touches what is there, so it can’t be a piece of its own. Move it away, or let it be joined.',
-  'raise.missesBody': () => 'It lies wholly outside the part. Check its place to the right and to the back.',
+  'extrude.missesBody': () =>
+    'It lies wholly outside the part. Check its place to the right and to the back.',
   'mirror.notPossible': ({ place }) =>
     `Step ${place} works on all that is there, so it can’t be mirrored by itself. Choose steps that add, cut, round or ease.`,
   'mirror.fills': ({ place }) =>
     `The mirror image of all that is there fills what step ${place} has cut. Mirror only the steps that are to be on both sides, or mirror before that step.`,
-  'repeat.notPossible': () =>
+  'pattern.notPossible': () =>
     'A step that works on edges or on all that is there can’t be repeated. Choose one that adds or cuts something.',
-  'hollow.wallTooThick': ({ wall, limitMm }) =>
+  'shell.wallTooThick': ({ wall, limitMm }) =>
     `The ${named(wall)} leaves nothing inside: it must be less than ${mm(limitMm)} here. Make it thinner.`,
-  'hollow.nothingToOpen': ({ open }) =>
+  'shell.nothingToOpen': ({ open }) =>
     `There is no level face ${OPEN_PLACES[open]} to open. Choose another side, or hollow it earlier.`,
   'stations.notRising': ({ place, at }) =>
     `Station ${place} (${mm(at.mm)}) does not stand above the one before it. Put the stations in order, from the bottom up.`,
   'cone.isNone': ({ across }) =>
     `Both ends are ${mm(across.mm)} across, which makes no cone. Raise a circle instead, or change one end.`,
-  'ring.tooThick': ({ thick, acrossMm }) =>
+  'torus.tooThick': ({ thick, acrossMm }) =>
     `The ${named(thick)} fills the whole ring (${mm(acrossMm)} across). Make it thinner.`,
   'plate.cornerTooRound': ({ radius, limitMm }) =>
     `The ${named(radius)} must be from zero to less than half the narrow side (${mm(limitMm)}). Make it smaller.`,
-  'ease.tooLarge': ({ size, verb, mostMm, at }) =>
+  'chamfer.tooLarge': ({ size, verb, mostMm, at }) =>
     `There is no room to ${verb.toLowerCase()} these edges by ${mm(size.mm)}, ${at}. ${
       mostMm === null ? 'Make it smaller' : `About ${mm(mostMm)} goes: make it no larger`
     }, or choose other edges.`,

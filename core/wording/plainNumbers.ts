@@ -20,7 +20,7 @@ const WORDS: Record<string, string> = {
   turn: 'turn',
   tilt: 'tilt',
   angle: 'angle',
-  taper: 'lean of the sides',
+  draft: 'lean of the sides',
   undercut: 'undercut',
   point: 'angle of the point',
   pressure: 'pressure angle',

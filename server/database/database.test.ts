@@ -46,6 +46,7 @@ const start = async (dataFolder = folder) => {
   running.push(server);
   return server;
 };
+const DISC = { diameter: { from: 'number', mm: 10 }, width: { from: 'number', mm: 4 } };
 const stop = async (server: RunningServer) => {
   running.splice(running.indexOf(server), 1);
   await server.stop();
@@ -284,5 +285,13 @@ describe('databases of earlier versions open and lose nothing', () => {
     await request(server.address).post(`/api/repairs/${wheel.id}/changes`).send(change).expect(200);
     const saved = await request(server.address).get(`/api/repairs/${wheel.id}/file`);
     await request(server.address).post('/api/repair-files').type('json').send(saved.text).expect(201);
+    // A page that was left open since then still calls steps by their former words.
+    const [body] = repair.bodies;
+    const steps = [{ id: 'new', kind: 'turn', ...DISC }];
+    const value = { ...body!, steps } as unknown as (typeof repair.bodies)[number];
+    const old: Change = { changeId: 'old', row: 'body', baseVersion: body!.version, value };
+    await request(server.address).post(`/api/repairs/${wheel.id}/changes`).send(old).expect(200);
+    const after = Repair.parse((await request(server.address).get(`/api/repairs/${wheel.id}`)).body);
+    expect(after.bodies[0]!.steps).toEqual([{ id: 'new', kind: 'disc', ...DISC }]);
   });
 });

@@ -3,6 +3,7 @@ import { Router } from 'express';
 import { fileStem } from '@core/formats';
 import {
   Change,
+  changeInPresentWords,
   CHANGE_LIMIT_BYTES,
   Id,
   ListQuery,
@@ -75,7 +76,10 @@ export function repairRoutes(parts: {
   });
 
   router.post('/repairs/:id/changes', change, async (request, response) => {
-    const result = await store.change(Id.parse(request.params.id), Change.parse(request.body));
+    const result = await store.change(
+      Id.parse(request.params.id),
+      Change.parse(changeInPresentWords(request.body)),
+    );
     if (!result.ok) throw Refused.of(result.fault);
     response.json(result.value);
   });

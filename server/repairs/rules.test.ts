@@ -43,7 +43,7 @@ const layout = (fields: object) =>
 const point = (id: string) => ({ id, label: '1', kind: 'hole', x: 0, y: 0, diameter: null });
 const step = (id: string, diameter: object = { from: 'number', mm: 10 }) => ({
   id,
-  kind: 'turn',
+  kind: 'disc',
   diameter,
   width: { from: 'number', mm: 4 },
 });

@@ -36,7 +36,7 @@ function thirtySteps(diameterMm: number, at: number): Body {
     return [
       stepOf('peg', { diameter: 7, height: 4, lift: index === 0 ? 0 : -4, ...place }, `p${index}`),
       stepOf(
-        'drill',
+        'hole',
         { diameter: 3 + (2 * index === at ? diameterMm : 0), depth: 'through', ...place },
         `d${index}`,
       ),
@@ -45,7 +45,7 @@ function thirtySteps(diameterMm: number, at: number): Body {
   const plate = { ...block(160, 20, 6), id: 'plate' };
   const rim: Step = {
     id: 'rim',
-    kind: 'ease',
+    kind: 'chamfer',
     size: numberValue(0.5 + (at === 28 ? diameterMm : 0)),
     where: { edges: 'upright', of: plate.id },
   };
@@ -84,10 +84,10 @@ function changesOfThirty(kernel: Kernel, numbers: Numbers): Figure[] {
 
 function holesInARow(kernel: Kernel, numbers: Numbers): Figure {
   const plate = block(210, 20, 6);
-  const hole = stepOf('drill', { diameter: 3, depth: 'through', x: -97.5, y: 0 });
+  const hole = stepOf('hole', { diameter: 3, depth: 'through', x: -97.5, y: 0 });
   const row = (mm: number) =>
     ({
-      ...stepOf('repeat', {}, 'row'),
+      ...stepOf('pattern', {}, 'row'),
       of: hole.id,
       pattern: { by: 'row', count: 40, dx: numberValue(mm), dy: numberValue(0) },
     }) as unknown as Step;

@@ -150,10 +150,10 @@ function grille(): string {
       thickness: number(3),
       cornerRadius: number(0),
     },
-    { id: 'h', kind: 'drill', diameter: number(2), depth: 'through', ...at },
+    { id: 'h', kind: 'hole', diameter: number(2), depth: 'through', ...at },
     {
       id: 'g',
-      kind: 'repeat',
+      kind: 'pattern',
       of: 'h',
       pattern: { by: 'grid', count: 200, rows: 200, dx: number(3), dy: number(3) },
     },

@@ -16,7 +16,7 @@ describe('docs/repair-file.md', () => {
   test('is of the present version', () => {
     expect(fileDocument).toContain(`# The repair file, version ${REPAIR_FILE_VERSION}`);
     expect(fileDocument).toContain(`"version": ${REPAIR_FILE_VERSION},`);
-    expect(fileDocument).toContain(`${REPAIR_FILE_VERSION} has besides`);
+    expect(fileDocument).toMatch(new RegExp(`${REPAIR_FILE_VERSION} has besides|In ${REPAIR_FILE_VERSION} `));
   });
 
   test.each(STEP_KINDS)('tells of %s with all its fields', (kind) => {

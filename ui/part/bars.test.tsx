@@ -28,7 +28,7 @@ beforeEach(() => {
 });
 
 const plate = { ...block(40, 20, 10), id: 'plate' };
-const hole = stepOf('drill', { diameter: 4, depth: 'through', x: 0, y: 0 }, 'hole');
+const hole = stepOf('hole', { diameter: 4, depth: 'through', x: 0, y: 0 }, 'hole');
 const { repair } = new RepairDraft('x')
   .measured('A', 'Length', ['40'])
   .body('body', 'Plate', [plate, hole] as never);

@@ -29,14 +29,14 @@ const placed = { effect: 'add', on: 'bottom', x: 0, y: 0 };
 
 const base = block(40, 20, 10);
 
-const bore = stepOf('drill', { diameter: 6, depth: 'through', x: 0, y: 0 });
+const bore = stepOf('hole', { diameter: 6, depth: 'through', x: 0, y: 0 });
 
 const dressed =
-  (kind: 'round' | 'ease', edges: string) =>
+  (kind: 'fillet' | 'chamfer', edges: string) =>
   (of: Step, size: number): Step =>
     ({ ...stepOf(kind, { size }), where: { edges, of: of.id } }) as Step;
 
-const [round, ease] = [dressed('round', 'all'), dressed('ease', 'rims')];
+const [round, ease] = [dressed('fillet', 'all'), dressed('chamfer', 'rims')];
 
 /** Plain numbers that are angles. */
 const angled = (step: Step, angles: object): Step => ({ ...step, ...angles }) as Step;
@@ -57,12 +57,12 @@ describe('all kinds of surfaces, stretched unevenly, hold what they held times t
     });
   const pieces: [string, Step[]][] = [
     ['flat', [block(40, 20, 10)]],
-    ['cylinders', [block(40, 20, 10), stepOf('drill', { diameter: 6, depth: 'through', x: 4, y: 1 })]],
+    ['cylinders', [block(40, 20, 10), stepOf('hole', { diameter: 6, depth: 'through', x: 4, y: 1 })]],
     ['a cone', [stepOf('cone', { ...placed, lower: 20, upper: 6, height: 14 })]],
     ['a pointed cone', [stepOf('cone', { ...placed, lower: 20, upper: 0, height: 14 })]],
-    ['a ball', [stepOf('ball', { ...placed, diameter: 18, up: 9 })]],
-    ['a ring', [stepOf('ring', { ...placed, across: 30, thick: 6, up: 3 })]],
-    ['leaning sides', [angled(raised(outlineOf('slot', { length: 30, breadth: 12 }), 10), { taper: 0.1 })]],
+    ['a ball', [stepOf('sphere', { ...placed, diameter: 18, up: 9 })]],
+    ['a ring', [stepOf('torus', { ...placed, across: 30, thick: 6, up: 3 })]],
+    ['leaning sides', [angled(raised(outlineOf('slot', { length: 30, breadth: 12 }), 10), { draft: 0.1 })]],
     ['an ellipse', [raised(outlineOf('ellipse', { length: 30, breadth: 12 }), 10)]],
     ['smooth stations', [stations('smooth')]],
     ['oval stations', [stations('smooth', 'oval')]],
@@ -70,7 +70,7 @@ describe('all kinds of surfaces, stretched unevenly, hold what they held times t
     [
       'a band bent round',
       [
-        stepOf('run', {
+        stepOf('sweep', {
           ...placed,
           outline: circle(4),
           along: 'straight',
@@ -88,7 +88,7 @@ describe('all kinds of surfaces, stretched unevenly, hold what they held times t
       'part of a turned outline',
       [
         angled(
-          stepOf('spin', {
+          stepOf('revolve', {
             ...placed,
             outline: outlineOf('ellipse', { length: 8, breadth: 4 }),
             away: 14,
@@ -104,7 +104,7 @@ describe('all kinds of surfaces, stretched unevenly, hold what they held times t
       [
         block(40, 20, 4),
         stepOf('peg', { diameter: 3, height: 5, x: -12, y: 0 }, 'peg'),
-        stepOf('repeat', { of: 'peg', pattern: { by: 'row', count: 4, ...plain({ dx: 8, dy: 0 }) } }),
+        stepOf('pattern', { of: 'peg', pattern: { by: 'row', count: 4, ...plain({ dx: 8, dy: 0 }) } }),
       ],
     ],
   ];
@@ -142,7 +142,7 @@ describe('what has been stretched', () => {
     expect(wholeVolume(kernel, base, bore, scaled(BY), ease(base, 1))).toBeLessThan(
       wholeVolume(kernel, base, bore, scaled(BY)),
     );
-    const hollow = stepOf('hollow', { wall: 2, open: 'top' });
+    const hollow = stepOf('shell', { wall: 2, open: 'top' });
     expectNear(wholeVolume(kernel, base, scaled(BY), hollow), 8000 * times(BY) - 48 * 14 * 9, 1e-8);
     const oval = raised(outlineOf('ellipse', { length: 6 * 1.3, breadth: 6 * 0.9 }), 4, { on: 'top' });
     expectNear(

@@ -6,7 +6,7 @@ export function first({ id, guess, lastOf }: FirstValues): StepOf<'groove'> {
   return {
     id,
     kind: 'groove',
-    rimOf: lastOf('turn') ?? '',
+    rimOf: lastOf('disc') ?? '',
     width: guess.named(/groove.*(width|wide)/i, 3),
     depth: guess.named(/groove.*(depth|deep)/i, 2),
   };

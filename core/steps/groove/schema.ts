@@ -18,7 +18,7 @@ export const schema = z.strictObject({
 export const facts: StepFacts<z.infer<typeof schema>> = {
   makes: 'solid',
   group: 'holes',
-  needs: 'turn',
+  needs: 'disc',
   effect: () => 'cut',
   edges: ['all'],
 };

@@ -35,7 +35,7 @@ export function sentence(step: StepOf<'groove'>, { steps }: SentenceContext): Se
 
 /** Which wheel's rim it is cut in, where there are several. */
 function rimWords({ rimOf }: StepOf<'groove'>, steps: readonly EarlierStep[]): SentencePart[] {
-  const wheels = steps.filter(({ step }) => step.kind === 'turn' && !stepTakesAway(step));
+  const wheels = steps.filter(({ step }) => step.kind === 'disc' && !stepTakesAway(step));
   const isThere = wheels.some(({ step }) => step.id === rimOf);
   if (isThere && wheels.length === 1) return [];
   const offered: Option[] = wheels.map(({ step, place }) => ({

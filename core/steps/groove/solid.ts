@@ -61,7 +61,7 @@ function grooveOn(
   rim: StepNumbers | undefined,
   { width, depth, up }: LengthsOf<'groove'>,
 ): Result<{ stand: Stand; radius: number; low: number }, StepFault> {
-  if (rim?.kind !== 'turn' || rim.cuts) {
+  if (rim?.kind !== 'disc' || rim.cuts) {
     return no({ code: 'step.pickLost', lookingFor: 'the rim it was cut in' });
   }
   const radius = rim.lengths.diameter.mm / 2;

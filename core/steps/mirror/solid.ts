@@ -75,7 +75,7 @@ function mirroredStep(
   input: StepInput,
 ): Result<TaggedSolid, StepFault> {
   const { step } = of;
-  if (of.kind === 'ease' || of.kind === 'round') {
+  if (of.kind === 'chamfer' || of.kind === 'fillet') {
     const there = { ...of.step, where: mirroredRule(of.step.where, across) };
     return dressedAgain({ ...of, step: there } as typeof of, { ...input, before: now });
   }

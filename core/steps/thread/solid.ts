@@ -15,7 +15,7 @@ export const solid: StepSolid<'thread'> = {
     const named = THREADS.find(({ name }) => name === step.size);
     if (!named) return no({ code: 'thread.unknown', size: step.size });
     if (side === 'inside' && !before) return no({ code: 'step.firstMustAdd', verb: 'Thread' });
-    if (step.length === 'through' && side === 'outside') return no({ code: 'raise.nothingToGoThrough' });
+    if (step.length === 'through' && side === 'outside') return no({ code: 'extrude.nothingToGoThrough' });
     const form = threadForm(named);
     const ridge = ridgeOf(form, side, lengths.play.mm);
     if (!ridge || lengths.play.mm < 0) {
@@ -93,14 +93,14 @@ function roomFor(
   const [x0, y0, z0, x1, y1, z1] = box!;
   const bore: NamedLength = { what: `thread ${size}`, tag: null, mm: acrossMm };
   const bodyMm = Math.min(x1 - x0, y1 - y0);
-  if (acrossMm >= bodyMm) return no({ code: 'drill.widerThanBody', bore, bodyMm });
+  if (acrossMm >= bodyMm) return no({ code: 'hole.widerThanBody', bore, bodyMm });
   const radius = acrossMm / 2;
   if (x - radius >= x1 || x + radius <= x0 || y - radius >= y1 || y + radius <= y0) {
-    return no({ code: 'drill.missesBody', bore });
+    return no({ code: 'hole.missesBody', bore });
   }
   const thickMm = up ? z1 - level : level - z0;
   if (length && length.mm >= thickMm) {
-    return no({ code: 'drill.deeperThanBody', depth: { ...length, what: 'thread' }, bodyMm: thickMm });
+    return no({ code: 'hole.deeperThanBody', depth: { ...length, what: 'thread' }, bodyMm: thickMm });
   }
   return ok(null);
 }

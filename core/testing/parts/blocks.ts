@@ -30,7 +30,7 @@ export const BLOCKS: readonly Part[] = [
         thickness: of('thick'),
         cornerRadius: 0,
       }),
-      step('hole', 'drill', {
+      step('hole', 'hole', {
         diameter: of('hole'),
         depth: 'through',
         head: { kind: 'sink', diameter: of('head'), angle: PI / 2 },
@@ -40,11 +40,11 @@ export const BLOCKS: readonly Part[] = [
         xFrom: 'low',
         yFrom: 'low',
       }),
-      step('holes', 'repeat', {
+      step('holes', 'pattern', {
         of: 'hole',
         pattern: { by: 'row', count: 3, dx: by('(long - 2 * edge) / 2'), dy: 0 },
       }),
-      step('knuckle', 'raise', {
+      step('knuckle', 'extrude', {
         effect: 'add',
         on: 'left',
         x: by('broad / 2 + knuckle / 2 - 1'),
@@ -55,7 +55,7 @@ export const BLOCKS: readonly Part[] = [
         lift: by('-knuckleLong'),
       }),
       step('knuckle2', 'mirror', { of: ['knuckle'], across: 'sides', keep: 'both' }),
-      step('pin', 'raise', {
+      step('pin', 'extrude', {
         effect: 'cut',
         on: 'left',
         x: by('broad / 2 + knuckle / 2 - 1'),
@@ -64,7 +64,7 @@ export const BLOCKS: readonly Part[] = [
         outline: circle(of('pin')),
         height: 'through',
       }),
-      step('lug', 'raise', {
+      step('lug', 'extrude', {
         ...onGround,
         on: { face: { tag: 'leaf:top', near: [0, 0, 3] } },
         x: 0,
@@ -74,7 +74,7 @@ export const BLOCKS: readonly Part[] = [
         outline: rectangle(of('lug'), of('lug')),
         height: of('lugHigh'),
       }),
-      step('rim', 'ease', { size: of('ease'), where: { edges: 'rims', of: 'lug', end: 'top' } }),
+      step('rim', 'chamfer', { size: of('ease'), where: { edges: 'rims', of: 'lug', end: 'top' } }),
     ],
     (n) => {
       const r = n.knuckle / 2;
@@ -116,12 +116,12 @@ export const BLOCKS: readonly Part[] = [
       soft: 1,
     },
     ({ of, by }) => [
-      step('block', 'raise', {
+      step('block', 'extrude', {
         ...onGround,
         outline: rectangle(of('long'), of('broad')),
         height: of('high'),
       }),
-      step('pipe', 'raise', {
+      step('pipe', 'extrude', {
         effect: 'cut',
         on: 'front',
         x: 0,
@@ -130,7 +130,7 @@ export const BLOCKS: readonly Part[] = [
         outline: circle(of('pipe')),
         height: 'through',
       }),
-      step('screw', 'drill', {
+      step('screw', 'hole', {
         diameter: of('screw'),
         depth: 'through',
         on: { face: { tag: 'block:top', near: [25, 0, 22] } },
@@ -139,9 +139,9 @@ export const BLOCKS: readonly Part[] = [
         xFrom: 'axle',
         yFrom: 'axle',
       }),
-      step('seat', 'drill', { diameter: of('head'), depth: of('headDeep'), on: 'bottom', x: of('at'), y: 0 }),
+      step('seat', 'hole', { diameter: of('head'), depth: of('headDeep'), on: 'bottom', x: of('at'), y: 0 }),
       step('other', 'mirror', { of: ['screw', 'seat'], across: 'sides', keep: 'both' }),
-      step('groove', 'raise', {
+      step('groove', 'extrude', {
         effect: 'cut',
         on: 'bottom',
         x: 0,
@@ -151,7 +151,7 @@ export const BLOCKS: readonly Part[] = [
         height: of('grooveDeep'),
       }),
       step('low', 'split', { axis: 'z', at: by('high - gap'), keep: 'low', gap: 0 }),
-      step('edges', 'round', {
+      step('edges', 'fillet', {
         size: of('soft'),
         where: {
           edges: 'picked',
@@ -214,7 +214,7 @@ export const BLOCKS: readonly Part[] = [
         low: of('low'),
         high: of('high'),
       }),
-      step('slot', 'raise', {
+      step('slot', 'extrude', {
         effect: 'cut',
         on: 'bottom',
         x: 0,
@@ -231,7 +231,7 @@ export const BLOCKS: readonly Part[] = [
         y: by('low / 2'),
         effect: 'add',
       }),
-      step('eye', 'ring', {
+      step('eye', 'torus', {
         effect: 'apart',
         on: 'bottom',
         x: by('long'),
@@ -250,7 +250,7 @@ export const BLOCKS: readonly Part[] = [
         bump: of('bump'),
         play: 0,
       }),
-      step('dimple', 'drill', {
+      step('dimple', 'hole', {
         diameter: by('slotBroad / 2'),
         depth: by('low / 2'),
         on: 'bottom',
@@ -258,7 +258,7 @@ export const BLOCKS: readonly Part[] = [
         y: by('broad / 4'),
       }),
       step('dimples', 'mirror', { of: ['dimple'], across: 'frontBack', keep: 'both' }),
-      step('tip', 'ease', { size: by('bump / 2'), where: { edges: 'rims', of: 'peg', end: 'top' } }),
+      step('tip', 'chamfer', { size: by('bump / 2'), where: { edges: 'rims', of: 'peg', end: 'top' } }),
     ],
     (n) => {
       const { long, broad, low, high } = n;

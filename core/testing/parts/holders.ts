@@ -31,17 +31,17 @@ export const HOLDERS: readonly Part[] = [
         thickness: of('thick'),
         cornerRadius: of('corner'),
       }),
-      step('lip', 'raise', {
+      step('lip', 'extrude', {
         ...onTop,
         outline: rectangle(by('long - 2 * inset'), by('broad - 2 * inset')),
         height: of('lip'),
       }),
-      step('inside', 'raise', {
+      step('inside', 'extrude', {
         ...fromTop,
         outline: rectangle(by('long - 2 * inset - 2 * lipThick'), by('broad - 2 * inset - 2 * lipThick')),
         height: of('lip'),
       }),
-      step('hole', 'drill', {
+      step('hole', 'hole', {
         diameter: of('hole'),
         depth: 'through',
         on: { face: { tag: 'inside:bottom', near: [0, 0, 2.5] } },
@@ -50,7 +50,7 @@ export const HOLDERS: readonly Part[] = [
         xFrom: 'axle',
         yFrom: 'axle',
       }),
-      step('holes', 'repeat', {
+      step('holes', 'pattern', {
         of: 'hole',
         pattern: {
           by: 'grid',
@@ -69,9 +69,9 @@ export const HOLDERS: readonly Part[] = [
         xFrom: 'axle',
         yFrom: 'axle',
       }),
-      step('soft', 'round', { size: of('ease'), where: { edges: 'rims', of: 'knob', end: 'top' } }),
-      step('rim', 'ease', { size: of('ease'), where: { edges: 'rims', of: 'plate', end: 'bottom' } }),
-      step('dimple', 'drill', {
+      step('soft', 'fillet', { size: of('ease'), where: { edges: 'rims', of: 'knob', end: 'top' } }),
+      step('rim', 'chamfer', { size: of('ease'), where: { edges: 'rims', of: 'plate', end: 'bottom' } }),
+      step('dimple', 'hole', {
         diameter: of('dimple'),
         depth: by('knobHigh / 2'),
         on: { face: { tag: 'knob:top', near: [0, 0, 8] } },
@@ -126,18 +126,18 @@ export const HOLDERS: readonly Part[] = [
         thickness: of('thick'),
         cornerRadius: 0,
       }),
-      step('hole', 'drill', {
+      step('hole', 'hole', {
         diameter: of('hole'),
         depth: 'through',
         on: 'top',
         x: by('-apart * (holeCount - 1) / 2'),
         y: by('-broad / 6'),
       }),
-      step('holes', 'repeat', {
+      step('holes', 'pattern', {
         of: 'hole',
         pattern: { by: 'row', count: of('holeCount'), dx: of('apart'), dy: 0 },
       }),
-      step('back', 'raise', {
+      step('back', 'extrude', {
         ...onTop,
         outline: rectangle(of('long'), of('backThick')),
         y: by('broad / 2 - backThick / 2'),
@@ -157,7 +157,7 @@ export const HOLDERS: readonly Part[] = [
         bump: of('barb'),
         play: 0,
       }),
-      step('tongue2', 'repeat', {
+      step('tongue2', 'pattern', {
         of: 'tongue',
         pattern: {
           by: 'points',
@@ -167,7 +167,7 @@ export const HOLDERS: readonly Part[] = [
           ],
         },
       }),
-      step('screw', 'drill', {
+      step('screw', 'hole', {
         diameter: of('screw'),
         depth: of('backThick'),
         on: 'back',
@@ -175,7 +175,7 @@ export const HOLDERS: readonly Part[] = [
         y: by('thick + back / 2'),
       }),
       step('screw2', 'mirror', { of: ['screw'], across: 'sides', keep: 'both' }),
-      step('edge', 'ease', {
+      step('edge', 'chamfer', {
         size: 0.6,
         where: { edges: 'picked', picks: [{ tags: ['back:top', 'back:back'], near: [0, 13, 29] }] },
       }),
@@ -207,7 +207,7 @@ export const HOLDERS: readonly Part[] = [
     'Drawer handle',
     { apart: 64, rise: 24, rod: 9, bend: 12, foot: 16, footThick: 4, screw: 3.3, screwDeep: 9, ease: 0.6 },
     ({ of, by }) => [
-      step('bow', 'run', {
+      step('bow', 'sweep', {
         effect: 'add',
         on: 'bottom',
         x: by('-apart / 2'),
@@ -232,7 +232,7 @@ export const HOLDERS: readonly Part[] = [
         effect: 'add',
       }),
       step('other', 'mirror', { of: ['foot'], across: 'sides', keep: 'both' }),
-      step('screw', 'drill', {
+      step('screw', 'hole', {
         diameter: of('screw'),
         depth: of('screwDeep'),
         on: 'bottom',
@@ -240,9 +240,9 @@ export const HOLDERS: readonly Part[] = [
         y: 0,
       }),
       step('screws', 'mirror', { of: ['screw'], across: 'sides', keep: 'both' }),
-      step('rim', 'ease', { size: of('ease'), where: { edges: 'rims', of: 'foot', end: 'top' } }),
-      step('mouth', 'ease', { size: by('ease / 2'), where: { edges: 'mouths', of: 'screw' } }),
-      step('soft', 'round', { size: by('ease / 2'), where: { edges: 'rims', of: 'foot', end: 'bottom' } }),
+      step('rim', 'chamfer', { size: of('ease'), where: { edges: 'rims', of: 'foot', end: 'top' } }),
+      step('mouth', 'chamfer', { size: by('ease / 2'), where: { edges: 'mouths', of: 'screw' } }),
+      step('soft', 'fillet', { size: by('ease / 2'), where: { edges: 'rims', of: 'foot', end: 'bottom' } }),
     ],
     (n) => {
       // Pappus: the middle line of the rod; each bend takes (2 − π / 2) of its radius off.
@@ -282,13 +282,13 @@ export const HOLDERS: readonly Part[] = [
       soft: 2,
     },
     ({ of, by }) => [
-      step('block', 'raise', {
+      step('block', 'extrude', {
         ...onGround,
         outline: rectangle(of('long'), of('broad')),
         height: of('high'),
-        taper: of('leanAngle'),
+        draft: of('leanAngle'),
       }),
-      step('hole', 'drill', {
+      step('hole', 'hole', {
         diameter: of('hole'),
         depth: 'through',
         head: { kind: 'seat', diameter: of('seat'), depth: of('seatDeep') },
@@ -296,7 +296,7 @@ export const HOLDERS: readonly Part[] = [
         x: 0,
         y: 0,
       }),
-      step('nut', 'raise', {
+      step('nut', 'extrude', {
         effect: 'cut',
         on: 'bottom',
         x: 0,
@@ -305,7 +305,7 @@ export const HOLDERS: readonly Part[] = [
         outline: { shape: 'polygon', sides: 6, by: 'flats', across: of('nut') },
         height: of('nutDeep'),
       }),
-      step('groove', 'raise', {
+      step('groove', 'extrude', {
         effect: 'cut',
         on: 'bottom',
         x: by('long / 3'),
@@ -322,7 +322,7 @@ export const HOLDERS: readonly Part[] = [
         x: 0,
         y: by('broad / 3'),
       }),
-      step('vent', 'drill', {
+      step('vent', 'hole', {
         diameter: by('groove / 2'),
         depth: by('high / 4'),
         on: 'bottom',
@@ -330,7 +330,7 @@ export const HOLDERS: readonly Part[] = [
         y: by('broad / 3'),
       }),
       step('vent2', 'mirror', { of: ['vent'], across: 'frontBack', keep: 'both' }),
-      step('mouth', 'ease', {
+      step('mouth', 'chamfer', {
         size: 0.3,
         where: { edges: 'picked', picks: [{ tags: ['hole:head', 'block:top'], near: [6, 0, 20] }] },
       }),

@@ -30,14 +30,14 @@ const bitHoles = (
     (['-', ''] as const).flatMap((sign, row): Step[] => {
       const id = `${name}${row + 1}`;
       return [
-        step(id, 'drill', {
+        step(id, 'hole', {
           diameter: of(name),
           depth: of('deep'),
           on: 'top',
           x: by(`${index - 2.5} * apart`),
           y: by(`${sign}rows / 2`),
         }),
-        step(`${id}-ease`, 'ease', { size: of('ease'), where: { edges: 'mouths', of: id } }),
+        step(`${id}-ease`, 'chamfer', { size: of('ease'), where: { edges: 'mouths', of: id } }),
       ];
     }),
   );
@@ -68,16 +68,16 @@ export const LONGER: readonly Part[] = [
       pocketDeep: 4,
     },
     ({ of, by }) => [
-      step('block', 'raise', {
+      step('block', 'extrude', {
         ...onGround,
         outline: rectangle(of('long'), of('broad')),
         height: of('high'),
       }),
-      step('corners', 'round', { size: of('corner'), where: { edges: 'upright', of: 'block' } }),
+      step('corners', 'fillet', { size: of('corner'), where: { edges: 'upright', of: 'block' } }),
       ...bitHoles(of, by),
-      step('screw', 'drill', { diameter: of('screw'), depth: 'through', on: 'top', x: by('-at'), y: 0 }),
+      step('screw', 'hole', { diameter: of('screw'), depth: 'through', on: 'top', x: by('-at'), y: 0 }),
       step('screw2', 'mirror', { of: ['screw'], across: 'sides', keep: 'both' }),
-      step('pocket', 'raise', {
+      step('pocket', 'extrude', {
         effect: 'cut',
         on: 'bottom',
         x: 0,
@@ -128,15 +128,15 @@ export const LONGER: readonly Part[] = [
       boltCount: 6,
     },
     ({ of, by }) => [
-      step('flange', 'turn', { diameter: of('flange'), width: of('thick') }),
+      step('flange', 'disc', { diameter: of('flange'), width: of('thick') }),
       step('groove', 'groove', { rimOf: 'flange', width: of('grooveWidth'), depth: of('grooveDeep') }),
       ...SHOULDERS.flatMap((name): Step[] => [
         step(name, 'peg', { diameter: of(name), height: of('high'), on: 'top', x: 0, y: 0 }),
-        step(`${name}-ease`, 'ease', { size: of('ease'), where: { edges: 'rims', of: name, end: 'top' } }),
+        step(`${name}-ease`, 'chamfer', { size: of('ease'), where: { edges: 'rims', of: name, end: 'top' } }),
       ]),
-      step('bore', 'drill', { diameter: of('bore'), depth: 'through', on: 'top', x: 0, y: 0 }),
-      step('bore-ease', 'ease', { size: of('ease'), where: { edges: 'mouths', of: 'bore' } }),
-      step('bolt', 'drill', {
+      step('bore', 'hole', { diameter: of('bore'), depth: 'through', on: 'top', x: 0, y: 0 }),
+      step('bore-ease', 'chamfer', { size: of('ease'), where: { edges: 'mouths', of: 'bore' } }),
+      step('bolt', 'hole', {
         diameter: of('bolt'),
         depth: 'through',
         on: { face: { tag: 'flange:top', near: [30, 0, 8] } },
@@ -145,7 +145,7 @@ export const LONGER: readonly Part[] = [
         xFrom: 'axle',
         yFrom: 'axle',
       }),
-      step('bolts', 'repeat', { of: 'bolt', pattern: { by: 'round', count: of('boltCount') } }),
+      step('bolts', 'pattern', { of: 'bolt', pattern: { by: 'round', count: of('boltCount') } }),
     ],
     (n) =>
       disc(n.flange) * n.thick -

@@ -31,7 +31,7 @@ export const PLATES: readonly Part[] = [
         thickness: of('thick'),
         cornerRadius: of('corner'),
       }),
-      step('wall', 'raise', {
+      step('wall', 'extrude', {
         ...onTop,
         outline: rectangle(of('thick'), by('broad - 2 * corner')),
         height: of('wall'),
@@ -50,7 +50,7 @@ export const PLATES: readonly Part[] = [
         low: of('rib'),
         high: 0,
       }),
-      step('hole', 'drill', {
+      step('hole', 'hole', {
         diameter: of('hole'),
         depth: 'through',
         head: { kind: 'sink', diameter: of('head'), angle: PI / 2 },
@@ -61,7 +61,7 @@ export const PLATES: readonly Part[] = [
         yFrom: 'axle',
       }),
       step('other', 'mirror', { of: ['hole'], across: 'frontBack', keep: 'both' }),
-      step('slot', 'raise', {
+      step('slot', 'extrude', {
         effect: 'cut',
         on: 'left',
         x: 0,
@@ -70,8 +70,8 @@ export const PLATES: readonly Part[] = [
         outline: { shape: 'slot', length: of('slotLong'), breadth: of('slotBroad') },
         height: by('thick + 1'),
       }),
-      step('rim', 'ease', { size: of('ease'), where: { edges: 'rims', of: 'foot', end: 'bottom' } }),
-      step('top', 'round', {
+      step('rim', 'chamfer', { size: of('ease'), where: { edges: 'rims', of: 'foot', end: 'bottom' } }),
+      step('top', 'fillet', {
         size: by('corner / 2'),
         where: { edges: 'picked', picks: [{ tags: ['wall:front', 'wall:top'], near: [-18, -8, 40] }] },
       }),
@@ -117,7 +117,7 @@ export const PLATES: readonly Part[] = [
       pocketAt: 26,
     },
     ({ of, by }) => [
-      step('arm', 'raise', {
+      step('arm', 'extrude', {
         ...onGround,
         outline: {
           shape: 'hull',
@@ -128,9 +128,9 @@ export const PLATES: readonly Part[] = [
         },
         height: of('thick'),
       }),
-      step('boss', 'raise', { ...onTop, outline: circle(of('boss')), height: of('bossHigh') }),
-      step('bore', 'drill', { diameter: of('bore'), depth: 'through', on: 'top', x: 0, y: 0 }),
-      step('pin', 'drill', {
+      step('boss', 'extrude', { ...onTop, outline: circle(of('boss')), height: of('bossHigh') }),
+      step('bore', 'hole', { diameter: of('bore'), depth: 'through', on: 'top', x: 0, y: 0 }),
+      step('pin', 'hole', {
         diameter: of('pin'),
         depth: 'through',
         on: { face: { tag: 'arm:top', near: [40, 0, 6] } },
@@ -139,7 +139,7 @@ export const PLATES: readonly Part[] = [
         xFrom: 'axle',
         yFrom: 'axle',
       }),
-      step('pocket', 'raise', {
+      step('pocket', 'extrude', {
         ...fromTop,
         on: { face: { tag: 'arm:top', near: [40, 0, 6] } },
         x: of('pocketAt'),
@@ -149,9 +149,9 @@ export const PLATES: readonly Part[] = [
         height: of('floor'),
         floor: true,
       }),
-      step('rim', 'ease', { size: of('ease'), where: { edges: 'rims', of: 'arm', end: 'bottom' } }),
-      step('lip', 'round', { size: of('ease'), where: { edges: 'rims', of: 'boss', end: 'top' } }),
-      step('mouth', 'ease', {
+      step('rim', 'chamfer', { size: of('ease'), where: { edges: 'rims', of: 'arm', end: 'bottom' } }),
+      step('lip', 'fillet', { size: of('ease'), where: { edges: 'rims', of: 'boss', end: 'top' } }),
+      step('mouth', 'chamfer', {
         size: by('ease'),
         where: { edges: 'picked', picks: [{ tags: ['pin:wall', 'arm:bottom'], near: [50, 2.5, 0] }] },
       }),
@@ -200,7 +200,7 @@ export const PLATES: readonly Part[] = [
       soft: 2,
     },
     ({ of, by }) => [
-      step('grip', 'raise', {
+      step('grip', 'extrude', {
         ...onGround,
         outline: {
           shape: 'points',
@@ -218,7 +218,7 @@ export const PLATES: readonly Part[] = [
         },
         height: of('thick'),
       }),
-      step('hole', 'drill', {
+      step('hole', 'hole', {
         diameter: of('hole'),
         depth: 'through',
         head: { kind: 'seat', diameter: of('seat'), depth: of('seatDeep') },
@@ -227,13 +227,13 @@ export const PLATES: readonly Part[] = [
         y: 0,
       }),
       step('other', 'mirror', { of: ['hole'], across: 'sides', keep: 'both' }),
-      step('pocket', 'raise', {
+      step('pocket', 'extrude', {
         ...fromTop,
         outline: rectangle(of('pocket'), of('pocketBroad'), by('soft / 2')),
         height: of('pocketDeep'),
       }),
-      step('pin', 'drill', { diameter: by('hole / 2'), depth: by('thick / 2'), on: 'bottom', x: 0, y: 0 }),
-      step('pin2', 'drill', {
+      step('pin', 'hole', { diameter: by('hole / 2'), depth: by('thick / 2'), on: 'bottom', x: 0, y: 0 }),
+      step('pin2', 'hole', {
         diameter: by('hole / 2'),
         depth: by('thick / 2'),
         on: 'bottom',
@@ -291,8 +291,8 @@ export const PLATES: readonly Part[] = [
         thickness: of('high'),
         cornerRadius: of('corner'),
       }),
-      step('room', 'hollow', { wall: of('wall'), open: 'top' }),
-      step('post', 'raise', {
+      step('room', 'shell', { wall: of('wall'), open: 'top' }),
+      step('post', 'extrude', {
         ...onGround,
         lift: of('wall'),
         outline: circle(of('post')),
@@ -300,7 +300,7 @@ export const PLATES: readonly Part[] = [
         x: by('long / 2 - wall - post'),
         y: by('broad / 2 - wall - post'),
       }),
-      step('screw', 'drill', {
+      step('screw', 'hole', {
         diameter: of('screw'),
         depth: of('screwDeep'),
         on: { face: { tag: 'post:top', near: [21, 11, 22] } },
@@ -309,7 +309,7 @@ export const PLATES: readonly Part[] = [
       }),
       step('left', 'mirror', { of: ['post', 'screw'], across: 'sides', keep: 'both' }),
       step('front', 'mirror', { of: ['post', 'screw'], across: 'frontBack', keep: 'both' }),
-      step('cable', 'drill', {
+      step('cable', 'hole', {
         diameter: of('cable'),
         depth: by('wall'),
         on: 'front',
@@ -326,7 +326,7 @@ export const PLATES: readonly Part[] = [
         thickness: of('footThick'),
         cornerRadius: 0,
       }),
-      step('footHole', 'drill', {
+      step('footHole', 'hole', {
         diameter: of('footHole'),
         depth: 'through',
         on: { face: { tag: 'foot:top', near: [36, 0, 3] } },

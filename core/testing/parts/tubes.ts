@@ -50,7 +50,7 @@ export const TUBES: readonly Part[] = [
         ],
       }),
       ...[1, 2, 3].map((index) =>
-        step(`barb${index}`, 'spin', {
+        step(`barb${index}`, 'revolve', {
           effect: 'add',
           on: 'bottom',
           x: 0,
@@ -71,10 +71,10 @@ export const TUBES: readonly Part[] = [
           },
         }),
       ),
-      step('collar', 'raise', { ...onGround, outline: circle(of('collar')), height: of('collarLong') }),
-      step('open', 'drill', { diameter: of('wideBore'), depth: of('collarLong'), on: 'bottom', x: 0, y: 0 }),
-      step('lip', 'ease', { size: 0.5, where: { edges: 'rims', of: 'collar' } }),
-      step('in', 'ease', { size: 0.4, where: { edges: 'mouths', of: 'open' } }),
+      step('collar', 'extrude', { ...onGround, outline: circle(of('collar')), height: of('collarLong') }),
+      step('open', 'hole', { diameter: of('wideBore'), depth: of('collarLong'), on: 'bottom', x: 0, y: 0 }),
+      step('lip', 'chamfer', { size: 0.5, where: { edges: 'rims', of: 'collar' } }),
+      step('in', 'chamfer', { size: 0.4, where: { edges: 'mouths', of: 'open' } }),
     ],
     (n) => {
       const cone = (a: number, b: number) => frustum(disc(a), disc(b), n.slope);
@@ -117,8 +117,8 @@ export const TUBES: readonly Part[] = [
       ease: 0.5,
     },
     ({ of, by }) => [
-      step('disc', 'turn', { diameter: of('across'), width: of('broad') }),
-      step('vee', 'spin', {
+      step('disc', 'disc', { diameter: of('across'), width: of('broad') }),
+      step('vee', 'revolve', {
         effect: 'cut',
         on: 'bottom',
         x: 0,
@@ -141,18 +141,18 @@ export const TUBES: readonly Part[] = [
         },
       }),
       step('hub', 'peg', { diameter: of('hub'), height: of('hubLong'), on: 'top', x: 0, y: 0 }),
-      step('bore', 'drill', { diameter: of('bore'), depth: 'through', on: 'top', x: 0, y: 0 }),
-      step('hole', 'drill', {
+      step('bore', 'hole', { diameter: of('bore'), depth: 'through', on: 'top', x: 0, y: 0 }),
+      step('hole', 'hole', {
         diameter: of('hole'),
         depth: 'through',
         on: 'top',
         x: by('(hub / 2 + across / 2 - grooveDeep) / 2'),
         y: 0,
       }),
-      step('holes', 'repeat', { of: 'hole', pattern: { by: 'round', count: of('holeCount') } }),
-      step('rims', 'ease', { size: of('ease'), where: { edges: 'rims', of: 'disc' } }),
-      step('mouths', 'ease', { size: of('ease'), where: { edges: 'mouths', of: 'bore' } }),
-      step('lip', 'round', { size: of('ease'), where: { edges: 'rims', of: 'hub', end: 'top' } }),
+      step('holes', 'pattern', { of: 'hole', pattern: { by: 'round', count: of('holeCount') } }),
+      step('rims', 'chamfer', { size: of('ease'), where: { edges: 'rims', of: 'disc' } }),
+      step('mouths', 'chamfer', { size: of('ease'), where: { edges: 'mouths', of: 'bore' } }),
+      step('lip', 'fillet', { size: of('ease'), where: { edges: 'rims', of: 'hub', end: 'top' } }),
     ],
     (n) => {
       // A trapezoid whose middle lies so far from the axis; Pappus.
@@ -190,27 +190,27 @@ export const TUBES: readonly Part[] = [
       notch: 3,
     },
     ({ of, by }) => [
-      step('lower', 'turn', { diameter: of('flange'), width: of('flangeThick') }),
+      step('lower', 'disc', { diameter: of('flange'), width: of('flangeThick') }),
       step('core', 'peg', { diameter: of('core'), height: of('coreHigh'), on: 'top', x: 0, y: 0 }),
       step('upper', 'peg', { diameter: of('flange'), height: of('flangeThick'), on: 'top', x: 0, y: 0 }),
-      step('bore', 'drill', { diameter: of('bore'), depth: 'through', on: 'top', x: 0, y: 0 }),
-      step('window', 'drill', {
+      step('bore', 'hole', { diameter: of('bore'), depth: 'through', on: 'top', x: 0, y: 0 }),
+      step('window', 'hole', {
         diameter: of('window'),
         depth: 'through',
         on: 'top',
         x: of('windowAt'),
         y: 0,
       }),
-      step('windows', 'repeat', { of: 'window', pattern: { by: 'round', count: of('windowCount') } }),
-      step('notch', 'drill', {
+      step('windows', 'pattern', { of: 'window', pattern: { by: 'round', count: of('windowCount') } }),
+      step('notch', 'hole', {
         diameter: of('notch'),
         depth: of('flangeThick'),
         on: 'top',
         x: 0,
         y: by('-flange / 2'),
       }),
-      step('mouths', 'ease', { size: of('ease'), where: { edges: 'mouths', of: 'bore' } }),
-      step('low', 'round', {
+      step('mouths', 'chamfer', { size: of('ease'), where: { edges: 'mouths', of: 'bore' } }),
+      step('low', 'fillet', {
         size: of('ease'),
         where: { edges: 'picked', picks: [{ tags: ['lower:bottom', 'lower:rim'], near: [20, 0, 0] }] },
       }),
@@ -243,7 +243,7 @@ export const TUBES: readonly Part[] = [
       screwCount: 3,
     },
     ({ of, by }) => [
-      step('foot', 'turn', { diameter: of('foot'), width: of('footThick') }),
+      step('foot', 'disc', { diameter: of('foot'), width: of('footThick') }),
       step('cone', 'cone', {
         effect: 'add',
         on: 'top',
@@ -254,8 +254,8 @@ export const TUBES: readonly Part[] = [
         height: of('coneHigh'),
       }),
       step('rod', 'peg', { diameter: of('rod'), height: of('rodLong'), on: 'top', x: 0, y: 0 }),
-      step('ball', 'ball', { effect: 'add', on: 'top', x: 0, y: 0, diameter: of('ball'), up: 0 }),
-      step('flat', 'raise', {
+      step('ball', 'sphere', { effect: 'add', on: 'top', x: 0, y: 0, diameter: of('ball'), up: 0 }),
+      step('flat', 'extrude', {
         effect: 'cut',
         on: 'top',
         x: 0,
@@ -264,7 +264,7 @@ export const TUBES: readonly Part[] = [
         outline: rectangle(40, 40),
         height: by('ball / 8'),
       }),
-      step('screw', 'drill', {
+      step('screw', 'hole', {
         diameter: of('screw'),
         depth: 'through',
         on: { face: { tag: 'foot:top', near: [8, 0, 5] } },
@@ -273,8 +273,8 @@ export const TUBES: readonly Part[] = [
         xFrom: 'axle',
         yFrom: 'axle',
       }),
-      step('screws', 'repeat', { of: 'screw', pattern: { by: 'round', count: of('screwCount') } }),
-      step('under', 'drill', {
+      step('screws', 'pattern', { of: 'screw', pattern: { by: 'round', count: of('screwCount') } }),
+      step('under', 'hole', {
         diameter: of('rod'),
         depth: by('footThick / 2'),
         on: 'bottom',
@@ -353,7 +353,7 @@ export const TUBES: readonly Part[] = [
           },
         ],
       }),
-      step('base', 'raise', {
+      step('base', 'extrude', {
         effect: 'add',
         on: 'bottom',
         x: 0,
@@ -366,8 +366,8 @@ export const TUBES: readonly Part[] = [
         },
         height: by('floor / 2'),
       }),
-      step('drain', 'drill', { diameter: of('drain'), depth: by('floor'), on: 'bottom', x: 0, y: 0 }),
-      step('drain2', 'drill', {
+      step('drain', 'hole', { diameter: of('drain'), depth: by('floor'), on: 'bottom', x: 0, y: 0 }),
+      step('drain2', 'hole', {
         diameter: of('drain'),
         depth: by('floor'),
         on: 'bottom',
@@ -383,7 +383,7 @@ export const TUBES: readonly Part[] = [
         y: 0,
         lift: of('floor'),
       }),
-      step('tip', 'round', { size: 0.5, where: { edges: 'rims', of: 'stud', end: 'top' } }),
+      step('tip', 'fillet', { size: 0.5, where: { edges: 'rims', of: 'stud', end: 'top' } }),
     ],
     (n) => {
       // Both half axes grow evenly with the height: integrated by Simpson, exact for a quadratic.

@@ -23,21 +23,21 @@ export const WHEELS: readonly Part[] = [
       ease: 0.8,
     },
     ({ of, by }) => [
-      step('disc', 'turn', { diameter: of('rim'), width: of('width') }),
+      step('disc', 'disc', { diameter: of('rim'), width: of('width') }),
       step('groove', 'groove', { rimOf: 'disc', width: of('grooveWidth'), depth: of('grooveDepth') }),
       step('hub', 'peg', { diameter: of('hub'), height: of('hubHeight'), on: 'top', x: 0, y: 0 }),
-      step('bore', 'drill', { diameter: of('bore'), depth: 'through', on: 'top', x: 0, y: 0 }),
-      step('spoke', 'drill', {
+      step('bore', 'hole', { diameter: of('bore'), depth: 'through', on: 'top', x: 0, y: 0 }),
+      step('spoke', 'hole', {
         diameter: of('spoke'),
         depth: 'through',
         on: { face: { tag: 'disc:top', near: [20, 0, 12] } },
         x: of('spokesAt'),
         y: 0,
       }),
-      step('spokes', 'repeat', { of: 'spoke', pattern: { by: 'round', count: of('spokeCount') } }),
-      step('rims', 'ease', { size: of('ease'), where: { edges: 'rims', of: 'disc' } }),
-      step('mouth', 'ease', { size: by('ease / 2'), where: { edges: 'mouths', of: 'bore' } }),
-      step('lip', 'round', { size: of('ease'), where: { edges: 'rims', of: 'hub', end: 'top' } }),
+      step('spokes', 'pattern', { of: 'spoke', pattern: { by: 'round', count: of('spokeCount') } }),
+      step('rims', 'chamfer', { size: of('ease'), where: { edges: 'rims', of: 'disc' } }),
+      step('mouth', 'chamfer', { size: by('ease / 2'), where: { edges: 'mouths', of: 'bore' } }),
+      step('lip', 'fillet', { size: of('ease'), where: { edges: 'rims', of: 'hub', end: 'top' } }),
     ],
     (n) =>
       disc(n.rim) * n.width -
@@ -68,11 +68,11 @@ export const WHEELS: readonly Part[] = [
       footHigh: 3,
     },
     ({ of, by }) => [
-      step('can', 'turn', { diameter: of('across'), width: of('high') }),
-      step('room', 'hollow', { wall: of('wall'), open: 'bottom' }),
-      step('soft', 'round', { size: of('soft'), where: { edges: 'rims', of: 'can', end: 'top' } }),
-      step('vent', 'drill', { diameter: of('vent'), depth: 'through', on: 'top', x: by('across / 4'), y: 0 }),
-      step('vents', 'repeat', { of: 'vent', pattern: { by: 'round', count: of('ventCount') } }),
+      step('can', 'disc', { diameter: of('across'), width: of('high') }),
+      step('room', 'shell', { wall: of('wall'), open: 'bottom' }),
+      step('soft', 'fillet', { size: of('soft'), where: { edges: 'rims', of: 'can', end: 'top' } }),
+      step('vent', 'hole', { diameter: of('vent'), depth: 'through', on: 'top', x: by('across / 4'), y: 0 }),
+      step('vents', 'pattern', { of: 'vent', pattern: { by: 'round', count: of('ventCount') } }),
       step('foot', 'peg', {
         diameter: of('foot'),
         height: of('footHigh'),
@@ -82,7 +82,7 @@ export const WHEELS: readonly Part[] = [
         lift: by('-wall - footHigh'),
       }),
       step('pin', 'peg', { diameter: of('rib'), height: of('ribHigh'), on: 'top', x: 0, y: 0 }),
-      step('tip', 'round', { size: by('rib / 4'), where: { edges: 'rims', of: 'pin', end: 'top' } }),
+      step('tip', 'fillet', { size: by('rib / 4'), where: { edges: 'rims', of: 'pin', end: 'top' } }),
     ],
     (n) => {
       const inner = n.across - 2 * n.wall;
@@ -118,12 +118,12 @@ export const WHEELS: readonly Part[] = [
       ease: 0.6,
     },
     ({ of }) => [
-      step('head', 'raise', {
+      step('head', 'extrude', {
         ...onGround,
         outline: { shape: 'polygon', sides: 6, by: 'flats', across: of('flats') },
         height: of('headHigh'),
       }),
-      step('collar', 'raise', { ...onTop, outline: circle(of('collar')), height: of('collarHigh') }),
+      step('collar', 'extrude', { ...onTop, outline: circle(of('collar')), height: of('collarHigh') }),
       step('rod', 'thread', {
         side: 'outside',
         size: 'M16',
@@ -134,11 +134,11 @@ export const WHEELS: readonly Part[] = [
         x: 0,
         y: 0,
       }),
-      step('bore', 'drill', { diameter: of('bore'), depth: of('boreDeep'), on: 'top', x: 0, y: 0 }),
-      step('mouth', 'ease', { size: of('ease'), where: { edges: 'mouths', of: 'bore' } }),
-      step('dimple', 'drill', { diameter: of('dimple'), depth: of('dimpleDeep'), on: 'bottom', x: 0, y: 0 }),
-      step('corners', 'round', { size: of('ease'), where: { edges: 'upright', of: 'head' } }),
-      step('rim', 'ease', { size: of('ease'), where: { edges: 'rims', of: 'collar', end: 'top' } }),
+      step('bore', 'hole', { diameter: of('bore'), depth: of('boreDeep'), on: 'top', x: 0, y: 0 }),
+      step('mouth', 'chamfer', { size: of('ease'), where: { edges: 'mouths', of: 'bore' } }),
+      step('dimple', 'hole', { diameter: of('dimple'), depth: of('dimpleDeep'), on: 'bottom', x: 0, y: 0 }),
+      step('corners', 'fillet', { size: of('ease'), where: { edges: 'upright', of: 'head' } }),
+      step('rim', 'chamfer', { size: of('ease'), where: { edges: 'rims', of: 'collar', end: 'top' } }),
     ],
     (n) => {
       const rod = 16 - 0.2;
@@ -174,7 +174,7 @@ export const WHEELS: readonly Part[] = [
       soft: 1,
     },
     ({ of, by }) => [
-      step('gear', 'raise', {
+      step('gear', 'extrude', {
         ...onGround,
         outline: {
           shape: 'gear',
@@ -188,14 +188,14 @@ export const WHEELS: readonly Part[] = [
         height: of('thick'),
       }),
       step('hub', 'peg', { diameter: of('hub'), height: of('hubHigh'), on: 'top', x: 0, y: 0 }),
-      step('bore', 'drill', { diameter: of('bore'), depth: 'through', on: 'top', x: 0, y: 0 }),
-      step('key', 'raise', {
+      step('bore', 'hole', { diameter: of('bore'), depth: 'through', on: 'top', x: 0, y: 0 }),
+      step('key', 'extrude', {
         ...fromTop,
         outline: rectangle(of('keyBroad'), by('bore / 2 + keyHigh')),
         height: 'through',
         y: by('(bore / 2 + keyHigh) / 2'),
       }),
-      step('light', 'drill', {
+      step('light', 'hole', {
         diameter: of('light'),
         depth: 'through',
         on: { face: { tag: 'gear:top', near: [15, 0, 8] } },
@@ -204,9 +204,9 @@ export const WHEELS: readonly Part[] = [
         xFrom: 'axle',
         yFrom: 'axle',
       }),
-      step('lights', 'repeat', { of: 'light', pattern: { by: 'round', count: of('lightCount') } }),
-      step('lip', 'round', { size: of('soft'), where: { edges: 'rims', of: 'hub', end: 'top' } }),
-      step('mouth', 'ease', {
+      step('lights', 'pattern', { of: 'light', pattern: { by: 'round', count: of('lightCount') } }),
+      step('lip', 'fillet', { size: of('soft'), where: { edges: 'rims', of: 'hub', end: 'top' } }),
+      step('mouth', 'chamfer', {
         size: 0.4,
         where: { edges: 'picked', picks: [{ tags: ['bore:wall', 'gear:bottom'], near: [0, -4, 0] }] },
       }),

@@ -5,10 +5,17 @@ import { firstTables } from './001-first-tables';
 import { wordsByNumber } from './002-words-by-number';
 import { keepMachine } from './003-keep-machine';
 import { trials } from './004-trials';
+import { stepsInWordsOfTheField } from './005-steps-in-words-of-the-field';
 import type { Migration } from './migration';
 
 /** All migrations, oldest first. New ones are added at the end; those that stand are never edited. */
-const MIGRATIONS: readonly Migration[] = [firstTables, wordsByNumber, keepMachine, trials];
+const MIGRATIONS: readonly Migration[] = [
+  firstTables,
+  wordsByNumber,
+  keepMachine,
+  trials,
+  stepsInWordsOfTheField,
+];
 
 const HISTORY = 'knex_migrations';
 

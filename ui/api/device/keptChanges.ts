@@ -1,5 +1,7 @@
 import type { Mutation, QueryClient } from '@tanstack/react-query';
 
+import { changeInPresentWords } from '@core/model';
+
 import { CHANGE_KEY, CHANGE_SCOPE, isQueued } from '../queryClient';
 import type { QueuedChange } from '../queuedChange';
 import type { DeviceStore } from './deviceStore';
@@ -36,7 +38,9 @@ export function keepChanges(client: QueryClient, store: DeviceStore): () => void
 export async function restoreChanges(client: QueryClient, store: DeviceStore): Promise<void> {
   const kept = (await store.entries()).map(([, value]) => value as KeptChange);
   kept.sort((a, b) => a.order - b.order);
-  for (const { queued } of kept) {
+  for (const { queued: then } of kept) {
+    // An earlier version of this page may have kept it.
+    const queued = { ...then, change: changeInPresentWords(then.change) } as QueuedChange;
     client.getMutationCache().build(
       client,
       { mutationKey: CHANGE_KEY, scope: CHANGE_SCOPE },

@@ -1,6 +1,8 @@
 import { hashKey, type QueryClient, type QueryKey, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 
+import { stateInPresentWords } from '@core/model';
+
 import { browserStore, type DeviceStore } from './deviceStore';
 
 /** Copies are written this long after the last change, ms, and at once when the page is left. */
@@ -65,9 +67,9 @@ export async function restoreCopy(client: QueryClient, key: QueryKey, store: Dev
   await client.invalidateQueries({ queryKey: key, exact: true, refetchType: 'none' });
 }
 
-/** A copy that an earlier version of this page kept lacks the lists that came later. */
+/** A copy that an earlier version of this page kept lacks the lists that came later, and has steps in former words. */
 function inPresentForm(key: QueryKey, data: unknown): unknown {
-  return key[0] === 'repair' ? { trials: [], ...(data as object) } : data;
+  return key[0] === 'repair' ? stateInPresentWords({ trials: [], ...(data as object) }) : data;
 }
 
 /** Whether the copy of this device has been looked for; the server is asked then. */

@@ -85,7 +85,7 @@ export function StepMenu({
           onPress={() => set(withStepCopied(body.steps, step.id, newId()), `Step ${index + 1} is copied.`)}
         />
       </View>
-      {step.kind === 'drill' ? (
+      {step.kind === 'hole' ? (
         <Button label="For a screw, a nut or a bearing" onPress={() => setChoosing(true)} />
       ) : null}
       {moreOptions(step).map(({ word, patch }) => (

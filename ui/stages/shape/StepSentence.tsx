@@ -128,7 +128,7 @@ export function StepSentence({
             <Button label="Pick again" onPress={() => pick(pickAgain.want, pickAgain.what)} />
           </View>
         ) : null}
-        {failed && outcome.fault.code === 'ease.tooLarge' && outcome.fault.mostMm && 'size' in step ? (
+        {failed && outcome.fault.code === 'chamfer.tooLarge' && outcome.fault.mostMm && 'size' in step ? (
           <View className="flex-row pb-1">
             <Button
               label={`Make it ${outcome.fault.mostMm} mm`}

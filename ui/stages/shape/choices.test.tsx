@@ -13,7 +13,7 @@ beforeEach(() => mockPut.mockReset());
 
 const slot = Step.parse({
   id: 'slot',
-  kind: 'raise',
+  kind: 'extrude',
   effect: 'cut',
   outline: { shape: 'slot', length: numberValue(20), breadth: numberValue(5) },
   turn: 0,
@@ -61,7 +61,7 @@ describe('the menu of a step', () => {
     expect(sent()[1]).toEqual({ ...slot, off: true });
     press('More for step 2');
     press('Copy it');
-    expect(sent().map(({ kind }) => kind)).toEqual(['plate', 'raise', 'raise']);
+    expect(sent().map(({ kind }) => kind)).toEqual(['plate', 'extrude', 'extrude']);
     expect(sent()[2]!.id).not.toBe('slot');
   });
 

@@ -247,7 +247,7 @@ describe('bringing from another repair', () => {
     press(/^Drill a hole 6\.32/);
     expect(changed()).toMatchObject({
       id: 'own',
-      steps: [{ kind: 'drill', diameter: { from: 'number', mm: 6.32 } }],
+      steps: [{ kind: 'hole', diameter: { from: 'number', mm: 6.32 } }],
     });
   });
 

@@ -86,7 +86,7 @@ describe('a list of points', () => {
 });
 
 test('a hole is made the one for a nut of the tables', () => {
-  show(repairWith(stepOf('drill', { diameter: 3, depth: 'through', x: 0, y: 0 }, 'hole')));
+  show(repairWith(stepOf('hole', { diameter: 3, depth: 'through', x: 0, y: 0 }, 'hole')));
   press('More for step 2');
   press('For a screw, a nut or a bearing');
   fireEvent.change(screen.getByLabelText(/^Find/), { target: { value: 'm4 nut' } });

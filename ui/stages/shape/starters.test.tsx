@@ -27,7 +27,7 @@ beforeEach(() => jest.resetAllMocks());
 const draft = new RepairDraft('Knob');
 const { repair } = draft
   .body('body', 'Spare', [])
-  .body('bolt', 'Bolt', [draft.step('turn', { diameter: 8, width: 20 }, 'pin')], 'counterpart');
+  .body('bolt', 'Bolt', [draft.step('disc', { diameter: 8, width: 20 }, 'pin')], 'counterpart');
 const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 const put = <T,>(row: string): T[] =>
   mockPut.mock.calls.filter(([kind]) => kind === row).map(([, value]) => value as T);
@@ -80,7 +80,7 @@ describe('beginning with a starter', () => {
     expect(put<Fit>('fit')).toMatchObject([{ counterpartSizeId: sizes[2]!.id, fitClass: 'turns' }]);
     const [wheel] = put<Body>('body');
     expect(wheel).toMatchObject({ id: 'body', name: 'Wheel' });
-    expect(wheel!.steps.map(({ kind }) => kind)).toEqual(['turn', 'groove', 'drill', 'ease', 'ease']);
+    expect(wheel!.steps.map(({ kind }) => kind)).toEqual(['disc', 'groove', 'hole', 'chamfer', 'chamfer']);
   });
 
   test('calipers that type go from one number to the next', async () => {
@@ -149,8 +149,8 @@ test('bodies are shown, ghosted or hidden one by one', () => {
 test('a rule for edges tells what it catches, is shown first, and used only then', async () => {
   const other = new RepairDraft('x');
   const steps = [
-    other.step('turn', { diameter: 30, width: 10 }, 'disc'),
-    other.step('round', { size: 1, where: { edges: 'rims', of: 'disc' } }, 'round'),
+    other.step('disc', { diameter: 30, width: 10 }, 'disc'),
+    other.step('fillet', { size: 1, where: { edges: 'rims', of: 'disc' } }, 'round'),
   ];
   const body = other.body('b', 'b', steps).repair.bodies[0]!;
   const rule = (edges: string) => ({ word: edges, patch: { where: { edges, of: 'disc' } } });

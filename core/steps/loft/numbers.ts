@@ -1,0 +1,17 @@
+import type { EvaluatedRepair } from '@core/fit';
+import type { SettledStepOf } from '@core/model';
+import { outlineNumbers, placeNumbers, resolveAll, resolveEach, resolvePosition } from '@core/part';
+
+/** Its lengths, mm, or what is wrong with the first. */
+export const resolve = (step: SettledStepOf<'loft'>, numbers: EvaluatedRepair) =>
+  resolveAll({
+    place: placeNumbers(step, numbers),
+    sections: resolveEach(step.sections, ({ outline, at, x, y }, index) =>
+      resolveAll({
+        outline: outlineNumbers(outline, numbers),
+        at: resolvePosition(at, `height of outline ${index + 1}`, numbers),
+        x: resolvePosition(x, 'place to the right', numbers),
+        y: resolvePosition(y, 'place to the back', numbers),
+      }),
+    ),
+  });

@@ -1,0 +1,11 @@
+import type { EvaluatedRepair } from '@core/fit';
+import type { SettledStepOf } from '@core/model';
+import { placeNumbers, resolveAll, resolveLength, resolvePosition } from '@core/part';
+
+/** Its lengths, mm, or what is wrong with the first. */
+export const resolve = (step: SettledStepOf<'sphere'>, numbers: EvaluatedRepair) =>
+  resolveAll({
+    diameter: resolveLength(step.diameter, 'diameter', numbers),
+    up: resolvePosition(step.up, 'height of its middle', numbers),
+    place: placeNumbers(step, numbers),
+  });
