@@ -295,6 +295,28 @@ describe('what is kept on the device', () => {
     expect(later.getQueryData<Repair>(repairKey('rack-wheel'))!.fits[0]!.version).toBe(1);
   });
 
+  test('what a page of before kept is read in present words: copies, and changes that wait', async () => {
+    const store = memoryStore();
+    const copy = JSON.stringify(rackWheel()).replaceAll('"kind":"disc"', '"kind":"turn"');
+    await store.put(hashKey(repairKey('rack-wheel')), { data: JSON.parse(copy), updatedAt: 1 });
+    const client = createQueryClient();
+    await restoreCopy(client, repairKey('rack-wheel'), store);
+    expect(client.getQueryData<Repair>(repairKey('rack-wheel'))!.bodies).toEqual(rackWheel().bodies);
+
+    const waiting = memoryStore();
+    const [body] = rackWheel().bodies;
+    const value = JSON.parse(JSON.stringify(body).replaceAll('"kind":"disc"', '"kind":"turn"')) as unknown;
+    const change = { changeId: 'old', row: 'body', baseVersion: 1, value };
+    await waiting.put('old', { order: 1, queued: { repairId: 'rack-wheel', change } });
+    await restoreChanges(client, waiting);
+    const [mutation] = client.getMutationCache().getAll();
+    expect(mutation!.state.variables).toEqual({
+      repairId: 'rack-wheel',
+      change: { ...change, value: body },
+    });
+    client.clear();
+  });
+
   test('however new a copy is, the server is asked: what was changed as the page was left is not in it', async () => {
     const store = memoryStore();
     const key = repairKey('rack-wheel');
