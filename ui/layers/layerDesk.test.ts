@@ -56,6 +56,34 @@ test('a newer wish ends the one before it, and stopping ends it at once', async 
   clock.mockRestore();
 });
 
+test('comparing while a spare is being laid ends neither; another part ends both', async () => {
+  const waiting: (() => void)[] = [];
+  const clock = jest.spyOn(performance, 'now');
+  let now = 0;
+  clock.mockImplementation(() => (now += 1000));
+  const desk = new LayerDesk(() => new Promise((resolve) => waiting.push(resolve)));
+  await desk.setMesh(block());
+  const goOn = async (until: Promise<unknown>) => {
+    let isOver = false;
+    void until.finally(() => (isOver = true));
+    while (!isOver) {
+      waiting.splice(0).forEach((go) => go());
+      await Promise.resolve();
+    }
+  };
+  const both = Promise.all([desk.lay(wish, () => {}), desk.compare(wish)]);
+  await goOn(both);
+  expect(await both).toMatchObject([{ ok: true }, { ok: true }]);
+  const ended = Promise.all([
+    desk.lay({ ...wish, settings: settingsNamed('fine') }, () => {}),
+    desk.compare({ ...wish, settings: settingsNamed('fine') }),
+  ]);
+  await desk.setMesh(block());
+  await goOn(ended);
+  expect(await ended).toEqual([null, null]);
+  clock.mockRestore();
+});
+
 test('comparing leaves the job that was laid', async () => {
   const desk = new LayerDesk(atOnce);
   await desk.setMesh(block());

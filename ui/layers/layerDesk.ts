@@ -27,13 +27,14 @@ export class LayerDesk implements LayerWorker {
   /** Compared ways share what stays the same, as layers do of which only the material differs. */
   readonly #compared = new LayerBench();
   #job: Toolpath | null = null;
-  #run = 0;
+  /** Counted up with every start, so that what goes on for an earlier one ends. Comparing ends no laying. */
+  readonly #runs = { lay: 0, compare: 0 };
 
   /** @param rest lets other messages be heard. */
   constructor(private readonly rest: () => Promise<void>) {}
 
   async setMesh(mesh: WeldedMesh): Promise<void> {
-    this.#run += 1;
+    await this.cancel();
     this.#mesh = mesh;
     this.#job = null;
   }
@@ -43,7 +44,7 @@ export class LayerDesk implements LayerWorker {
   }
 
   async lay(wish: LayWish, onProgress: (share: number) => void): Promise<Result<LaidReply, Fault> | null> {
-    const laid = await this.#lay(this.#bench, wish, onProgress);
+    const laid = await this.#lay('lay', wish, onProgress);
     if (!laid?.ok) {
       if (laid) this.#job = null;
       return laid;
@@ -54,7 +55,7 @@ export class LayerDesk implements LayerWorker {
   }
 
   async compare(wish: LayWish): Promise<Result<ComparedReply, Fault> | null> {
-    const laid = await this.#lay(this.#compared, wish, () => {});
+    const laid = await this.#lay('compare', wish, () => {});
     if (!laid?.ok) return laid;
     const { figures, warnings } = laid.value;
     return ok({ figures, warnings: warnings.filter(({ code }) => code !== 'slice.heightRounded').length });
@@ -69,20 +70,20 @@ export class LayerDesk implements LayerWorker {
   }
 
   async cancel(): Promise<void> {
-    this.#run += 1;
+    this.#runs.lay += 1;
+    this.#runs.compare += 1;
   }
 
   async #lay(
-    bench: LayerBench,
+    what: 'lay' | 'compare',
     { down, machine, material, settings }: LayWish,
     onProgress: (share: number) => void,
   ): Promise<Result<LaidOut, Fault> | null> {
-    this.#run += 1;
-    const run = this.#run;
+    const run = (this.#runs[what] += 1);
     if (!this.#mesh) return no({ code: 'slice.notLaid' });
     const means = layerMeans(machine, material);
     if (!means.ok) return means;
-    const work = bench.layOut({
+    const work = (what === 'lay' ? this.#bench : this.#compared).layOut({
       ...means.value,
       mesh: this.#mesh,
       down,
@@ -95,7 +96,7 @@ export class LayerDesk implements LayerWorker {
       if (performance.now() - since < STRETCH_MS) continue;
       onProgress(step.value);
       await this.rest();
-      if (run !== this.#run) return null;
+      if (run !== this.#runs[what]) return null;
       since = performance.now();
     }
   }

@@ -96,6 +96,7 @@ export function useLayers(body: Body) {
         await worker.setMesh(fetched.value);
         meshOf.current = mesh;
         waysFor.current = null;
+        if (!current) return;
       }
       // Another load ranks the ways anew; the layers stay as they are.
       const ranked = `${mesh} ${JSON.stringify(loadNow.current)}`;
@@ -108,7 +109,8 @@ export function useLayers(body: Body) {
           () => undefined,
         );
       }
-      if (isLaid) return;
+      // A newer wish may be laid by now, which laying for this one would end.
+      if (isLaid || !current) return;
       laidFor.current = null;
       const reply = await layWithProgress(worker, wishNow.current, (share) =>
         show({ kind: 'working', share }),

@@ -1,0 +1,69 @@
+import { act, renderHook } from '@testing-library/react';
+import type { ReactNode } from 'react';
+
+import { evaluateRepair } from '@core/fit';
+import { USUAL_LAYING } from '@core/model';
+import { block } from '@core/testing/pieces';
+import { RepairDraft } from '@core/testing/repairDraft';
+
+import { RepairContext, type RepairContextValue } from '../inRepair/useRepairContext';
+import type { LayWish } from './protocol';
+import { useLayers } from './useLayers';
+
+/** Calls that wait until the test answers them. */
+const mockAsked: { what: string; wish?: LayWish; answer(value: unknown): void }[] = [];
+jest.mock('./layerWorker', () => {
+  const ask = (what: string) => (wish: LayWish) =>
+    new Promise((answer) => mockAsked.push({ what, wish, answer }));
+  const worker = {
+    setMesh: () => Promise.resolve(),
+    cancel: () => Promise.resolve(),
+    waysUp: ask('waysUp'),
+    lay: ask('lay'),
+  };
+  return { layerWorker: () => worker };
+});
+jest.mock('../solid/useSolid', () => ({
+  workbench: {
+    ask: {
+      layerMesh: () => Promise.resolve({ ok: true, value: {} }),
+      lyingPictures: () => Promise.resolve([]),
+    },
+  },
+}));
+
+const { repair } = new RepairDraft('x').body('bar', 'Bar', [block(20, 10, 5)] as never);
+const [body] = repair.bodies;
+const numbers = evaluateRepair(repair);
+const wrapper = ({ children }: { children: ReactNode }) => (
+  <RepairContext.Provider
+    value={
+      { repair, numbers, solid: { bodies: [{ bodyId: 'bar', build: 1 }] } } as unknown as RepairContextValue
+    }
+  >
+    {children}
+  </RepairContext.Provider>
+);
+const settle = () => act(() => new Promise((resolve) => setTimeout(resolve)));
+const laid = () => mockAsked.filter(({ what }) => what === 'lay').map(({ wish }) => wish!.settings.layerMm);
+
+test('other settings while ways up are looked for: only these are laid, and nothing stops them', async () => {
+  const { result, rerender } = renderHook(({ of }) => useLayers(of), {
+    initialProps: { of: body! },
+    wrapper,
+  });
+  await settle();
+  expect(mockAsked.map(({ what }) => what)).toEqual(['waysUp']);
+  rerender({ of: { ...body!, laying: { ...USUAL_LAYING, settings: 'draft' } } });
+  await settle();
+  expect(laid()).toEqual([0.28]);
+  // What was asked for the earlier ones comes in now.
+  await act(async () => mockAsked[0]!.answer([]));
+  await settle();
+  expect(laid()).toEqual([0.28]);
+  expect(result.current.state).toEqual({ kind: 'working', share: 0 });
+  const reply = { figures: { layers: 18 } };
+  await act(async () => mockAsked[1]!.answer({ ok: true, value: reply }));
+  await settle();
+  expect(result.current.state).toEqual({ kind: 'laid', reply });
+});
