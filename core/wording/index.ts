@@ -13,6 +13,7 @@ export {
   MOVE_WORDS,
 } from './layers';
 export { movedPrefix, nextPlaceReason, nextPlaceSentences, wayWords } from './places';
+export { bearsWords, enoughSentence, sectionSentence, stressSentence, type LayersThere } from './strength';
 export { jobStateSentence } from './jobs';
 export {
   BREAK_WORDS,

@@ -20,6 +20,7 @@ import { usePartTool } from '../part/partTool';
 import { PickBar } from '../part/PickBar';
 import { PointingBar } from '../part/PointingBar';
 import { StageBar } from '../part/StageBar';
+import { StrengthSheet } from '../part/StrengthSheet';
 import { usePartWork } from '../part/usePartWork';
 import { useCutOpen } from '../part/useCutOpen';
 import { BuildSign } from './BuildSign';
@@ -47,6 +48,7 @@ export function PartPane({ stage }: { stage: string }) {
   const spares = solid.bodies.filter((body) => roleOf(repair, body.bodyId) === 'spare');
   const cut = useCutOpen(spares, lastStance);
   const { opened, face: faceCut } = cut;
+  const [asksStrength, setAsksStrength] = useState(false);
   const look = useRef<() => Vec3>(() => [0, -1, 0]);
   const { views } = useBodyViews();
   const work = usePartWork(repair, solid.bodies);
@@ -169,7 +171,22 @@ export function PartPane({ stage }: { stage: string }) {
       ) : (
         <BuildSign empty={bodies.length === 0} outOfDate={outOfDate} />
       )}
-      {cut.plane ? <CutSlider cut={cut} onFace={() => cut.face(look.current())} /> : null}
+      {cut.plane ? (
+        <CutSlider
+          cut={cut}
+          onFace={() => cut.face(look.current())}
+          onStrength={() => setAsksStrength(true)}
+        />
+      ) : null}
+      {cut.plane && asksStrength ? (
+        <StrengthSheet
+          bodies={repair.bodies.filter(({ id }) => opened.has(id))}
+          opened={opened}
+          plane={cut.plane}
+          farMm={Math.max(cut.range.max - cut.plane.at, cut.plane.at - cut.range.min)}
+          onClose={() => setAsksStrength(false)}
+        />
+      ) : null}
       {controls && bodies.length > 0 ? (
         <View className="absolute inset-x-0 bottom-0">
           <ScrollView

@@ -1,6 +1,6 @@
 import ScanEye from 'lucide-react-native/icons/scan-eye';
 import { createElement } from 'react';
-import { Text, View } from 'react-native';
+import { Pressable, Text, View } from 'react-native';
 
 import { showLength } from '@core/quantity';
 
@@ -8,8 +8,8 @@ import { IconButton } from '../shared/Button';
 import { colours } from '../theme/colours';
 import type { CutOpen } from './useCutOpen';
 
-/** Moves the plane at which the part is cut open, and tells the area of the cut. */
-export function CutSlider({ cut, onFace }: { cut: CutOpen; onFace(): void }) {
+/** Moves the plane at which the part is cut open, and tells the area of the cut; a tap on that asks how strong it is there. */
+export function CutSlider({ cut, onFace, onStrength }: { cut: CutOpen; onFace(): void; onStrength(): void }) {
   if (!cut.plane) return null;
   const { min, max } = cut.range;
   // Square to an axis it is a coordinate; otherwise counted from the middle of the part.
@@ -30,9 +30,21 @@ export function CutSlider({ cut, onFace }: { cut: CutOpen; onFace(): void }) {
         onChange: (event: { target: { value: string } }) => cut.moveTo(Number(event.target.value)),
         style: { flex: 1, height: 44, minWidth: 0, accentColor: colours.green.DEFAULT },
       })}
-      <Text className="w-[80px] text-right font-label text-[13px] tabular-nums text-muted">
-        {cut.areaMm2 === null ? '' : `${cut.areaMm2.toFixed(1)} mm² cut`}
-      </Text>
+      {cut.areaMm2 === null ? (
+        <View className="w-[88px]" />
+      ) : (
+        <Pressable
+          role="button"
+          accessibilityLabel={`${cut.areaMm2.toFixed(1)} mm² cut. How strong is it here?`}
+          onPress={onStrength}
+          className="min-h-[44px] w-[88px] items-end justify-center rounded active:bg-green-soft"
+        >
+          <Text className="font-label text-[13px] tabular-nums text-muted">
+            {`${cut.areaMm2.toFixed(1)} mm² cut`}
+          </Text>
+          <Text className="font-medium text-[13px] text-green">How strong?</Text>
+        </Pressable>
+      )}
       <IconButton label="Cut square to the look" onPress={onFace}>
         <ScanEye size={20} color={colours.ink} />
       </IconButton>

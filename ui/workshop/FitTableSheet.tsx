@@ -9,7 +9,7 @@ import { Button } from '../shared/Button';
 import { Field, Wrong } from '../shared/Field';
 import { Sheet } from '../shared/Sheet';
 import { Switch } from '../shared/Switch';
-import { readNumber, shownNumber } from './numberFields';
+import { readNumber, shownNumber } from '../shared/numberFields';
 import { FAMILY_WORDS, PROCESS_WORDS } from './words';
 
 type Per = 'both' | 'side';

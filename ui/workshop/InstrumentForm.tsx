@@ -11,7 +11,7 @@ import { Field, Wrong } from '../shared/Field';
 import { GroupHeading } from '../shared/Heading';
 import { Sheet } from '../shared/Sheet';
 import { Switch } from '../shared/Switch';
-import { readNumber, shownNumber } from './numberFields';
+import { readNumber, shownNumber } from '../shared/numberFields';
 import { INSTRUMENT_WORDS } from './words';
 
 const SHOWS = { mm: 'mm', in: 'inch', deg: 'degrees' } as const;

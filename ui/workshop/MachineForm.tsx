@@ -11,7 +11,7 @@ import { GroupHeading } from '../shared/Heading';
 import { Picker } from '../shared/Picker';
 import { Sheet } from '../shared/Sheet';
 import { Switch } from '../shared/Switch';
-import { readNumber, shownNumber } from './numberFields';
+import { readNumber, shownNumber } from '../shared/numberFields';
 import { FAMILY_WORDS, FEATURE_WORDS, PROCESS_WORDS } from './words';
 
 const MM = { unit: 'mm' };

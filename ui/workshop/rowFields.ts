@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { readNumber, shownNumber } from './numberFields';
+import { readNumber, shownNumber } from '../shared/numberFields';
 
 /** A field of a row's form: where it stands in the row, and what it is called. */
 export type RowField = { path: string; label: string } & (

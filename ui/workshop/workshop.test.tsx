@@ -18,7 +18,7 @@ import { InstrumentForm } from './InstrumentForm';
 import { LayerPrinterForm } from './LayerPrinterForm';
 import { LayerSetForm } from './LayerSetForm';
 import { MachineForm } from './MachineForm';
-import { readNumber, shownNumber } from './numberFields';
+import { readNumber, shownNumber } from '../shared/numberFields';
 import { PutAway } from './PutAway';
 
 const save = jest.fn();

@@ -1,0 +1,53 @@
+import { capital } from '@core/sentence';
+import type { HowStrong, Load, SectionProperties } from '@core/strength';
+
+import type { Lengths } from './lengths';
+
+/** How the layers of a part lie to what pulls at a cut through it. */
+export type LayersThere = 'along' | 'across' | 'slanted' | 'none';
+
+/** Two figures, as one says what is not known better: 8.3, 12, 340. */
+const about = (value: number): string => {
+  if (!(value > 0)) return '0';
+  const digits = 1 - Math.floor(Math.log10(value));
+  return digits > 0 ? value.toFixed(Math.min(digits, 3)) : String(Number(value.toPrecision(2)));
+};
+
+/** A factor that will do: rounded up. */
+const upTo = (factor: number): string => (Math.ceil(10 * factor - 1e-9) / 10).toFixed(1);
+
+/** How large a section is. */
+export const sectionSentence = ({ areaMm2, breadth, height }: SectionProperties, show: Lengths): string =>
+  `The cut has ${areaMm2.toFixed(1)} mm² and is ${show.length(breadth)} by ${show.length(height)} over all.`;
+
+/** What it bears, as a heading. */
+export const bearsWords = ({ mostN }: HowStrong): string => `Bears about ${about(mostN)} N here`;
+
+/** What the load does there, and what the material bears. */
+export function stressSentence(
+  { stress, borneMpa }: HowStrong,
+  load: Load,
+  made: { material: string; layers: LayersThere },
+): string {
+  const shears = stress.togetherMpa > stress.normalMpa;
+  const done = load.kind === 'pulled' ? 'pulled' : shears ? 'sheared' : 'bent the way that it bears least';
+  const how = {
+    none: 'bears',
+    along: 'bears along its layers',
+    across: 'bears where its layers are pulled apart, as here,',
+    slanted: 'bears slantwise to its layers, as here,',
+  }[made.layers];
+  return `${capital(done)}, it takes ${about(stress.togetherMpa)} MPa here. ${made.material} ${how} about ${about(borneMpa)} MPa again and again.`;
+}
+
+/** Whether that will do, and what would mend it. */
+export function enoughSentence({ times, thicker }: HowStrong, layers: LayersThere): string {
+  if (thicker === null) {
+    return times >= 2
+      ? `That is ${about(times)} times what is asked of it.`
+      : `That is ${about(times)} times what is asked of it: little to spare for knocks, heat and age.`;
+  }
+  const turned =
+    layers === 'across' || layers === 'slanted' ? ', lay it so that its layers run along the pull,' : '';
+  return `Too weak: it gives at ${about(100 * times)} % of what is asked of it. Make it ${upTo(thicker)} times as thick there${turned} or choose another material.`;
+}

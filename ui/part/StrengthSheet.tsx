@@ -1,0 +1,158 @@
+import { useState } from 'react';
+import { Text, View } from 'react-native';
+import { z } from 'zod';
+
+import { CUT_TAG, dot, frameFacing, type CutPlane, type OpenedSolid } from '@core/part';
+import { acrossLayersOf, materialOf } from '@core/standards';
+import { howStrong, sectionOfMesh, sectionProperties, type Load } from '@core/strength';
+import { USUAL_LAYING, type Body } from '@core/model';
+import { bearsWords, enoughSentence, sectionSentence, stressSentence, type LayersThere } from '@core/wording';
+import { machineIn } from '@core/workshop';
+
+import { useRepairContext } from '../inRepair/useRepairContext';
+import { useShow } from '../preferences/useShow';
+import { Field } from '../shared/Field';
+import { readNumber, shownNumber } from '../shared/numberFields';
+import { Sheet } from '../shared/Sheet';
+import { Switch } from '../shared/Switch';
+
+const FORCE = z.number().min(0.1).max(100_000);
+const LEVER = z.number().min(0).max(5000);
+
+/** Layers are said to be pulled apart from this angle on, and to run along the pull up to what is left of a right one, radians. */
+const ACROSS = (70 * Math.PI) / 180;
+
+/** How strong a spare is where it is cut open: what the section bears when it is bent or pulled. */
+export function StrengthSheet({
+  bodies,
+  opened,
+  plane,
+  farMm,
+  onClose,
+}: {
+  /** Spares that are cut, each with its cut. */
+  bodies: readonly Body[];
+  opened: ReadonlyMap<string, OpenedSolid>;
+  plane: CutPlane;
+  /** From the cut to the end of the part that is further away, mm. */
+  farMm: number;
+  onClose(): void;
+}) {
+  const { repair, numbers } = useRepairContext();
+  const show = useShow();
+  const [bodyId, setBodyId] = useState(bodies[0]?.id ?? '');
+  const [kind, setKind] = useState<Load['kind']>('bent');
+  const [force, setForce] = useState('50');
+  const [lever, setLever] = useState(() => shownNumber(Number(farMm.toFixed(1))));
+  const body = bodies.find(({ id }) => id === bodyId);
+  const cut = opened.get(bodyId);
+  const forceN = readNumber(force, 'load', FORCE, { unit: 'N' });
+  const leverMm = readNumber(lever, 'lever', LEVER, { unit: 'mm' });
+  const load: Load | null = !forceN.ok
+    ? null
+    : kind === 'pulled'
+      ? { kind, forceN: forceN.value }
+      : leverMm.ok
+        ? { kind, forceN: forceN.value, leverMm: leverMm.value }
+        : null;
+
+  const frame = frameFacing([0, 0, 0], plane.towards);
+  const section =
+    cut &&
+    sectionOfMesh(
+      cut.mesh,
+      cut.mesh.faces.filter(({ tag }) => tag === CUT_TAG),
+      frame.origin,
+      frame,
+    );
+  const own = section && sectionProperties(section);
+  const material = materialOf(repair.head.materialId);
+  const isLaid = machineIn(numbers.workshop, repair.head.machineId).process === 'printing';
+  const { down } = body?.laying ?? USUAL_LAYING;
+  const angle = isLaid ? Math.asin(Math.min(1, Math.abs(dot(plane.towards, down)))) : 0;
+  const layers = isLaid ? layersAt(angle) : 'none';
+  const found =
+    section && own && load
+      ? howStrong(section, own, load, {
+          alongMpa: material.modulusMpa * material.strain,
+          across: isLaid ? acrossLayersOf(material.id) : 1,
+          angle,
+        })
+      : null;
+  return (
+    <Sheet title="How strong it is here" onClose={onClose}>
+      {bodies.length > 1 ? (
+        <Switch
+          label="Which spare"
+          options={bodies.map(({ id, name }) => ({ id, word: name }))}
+          value={bodyId}
+          onChange={setBodyId}
+        />
+      ) : null}
+      <Switch<Load['kind']>
+        label="What the load does"
+        options={[
+          { id: 'bent', word: 'Bends it' },
+          { id: 'pulled', word: 'Pulls it' },
+        ]}
+        value={kind}
+        onChange={setKind}
+      />
+      <View className="flex-row gap-3">
+        <View className="flex-1">
+          <Field
+            label="Load (1 kg weighs 10 N)"
+            unit="N"
+            inputMode="decimal"
+            value={force}
+            onChangeText={setForce}
+            wrong={forceN.ok ? undefined : forceN.sentence}
+          />
+        </View>
+        {kind === 'bent' ? (
+          <View className="flex-1">
+            <Field
+              label="How far from the cut"
+              unit="mm"
+              inputMode="decimal"
+              value={lever}
+              onChangeText={setLever}
+              wrong={leverMm.ok ? undefined : leverMm.sentence}
+            />
+          </View>
+        ) : null}
+      </View>
+      {own ? (
+        <View role="status" className="gap-2">
+          {found && load ? (
+            <>
+              <Text
+                className={`font-semibold text-[20px] ${found.thicker === null ? 'text-ink' : 'text-rust'}`}
+              >
+                {bearsWords(found)}
+              </Text>
+              <Text className="font-sans text-[16px] leading-6 text-ink">
+                {enoughSentence(found, layers)}
+              </Text>
+              <Text className="font-sans text-[16px] leading-6 text-ink">
+                {stressSentence(found, load, { material: material.name, layers })}
+              </Text>
+            </>
+          ) : null}
+          <Text className="font-sans text-[15px] leading-6 text-muted">{sectionSentence(own, show)}</Text>
+          <Text className="font-sans text-[15px] leading-6 text-muted">
+            Guidance, for solid parts: σ = M c / I of slender beams. Sharp corners, heat, age and filling with
+            holes in it take more off.
+          </Text>
+        </View>
+      ) : (
+        <Text role="status" className="font-sans text-[16px] leading-6 text-ink">
+          The cut leaves nothing here. Move it to where the part is, and ask again.
+        </Text>
+      )}
+    </Sheet>
+  );
+}
+
+const layersAt = (angle: number): LayersThere =>
+  angle > ACROSS ? 'across' : angle < Math.PI / 2 - ACROSS ? 'along' : 'slanted';
