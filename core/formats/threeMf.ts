@@ -6,16 +6,35 @@ import type { WeldedMesh } from '@core/part';
 export interface NamedMesh {
   name: string;
   mesh: WeldedMesh;
+  /** What it is to be made of. */
+  material?: string;
+  /** Where it lies on the bed: nine numbers of a turn, row by row, and three of a way, mm. Without, as it is. */
+  placed?: { turn: readonly number[]; by: readonly [number, number, number] };
 }
 
 const CORE_NAMESPACE = 'http://schemas.microsoft.com/3dmanufacturing/core/2015/02';
+/** What the core specification has no name for is said under names of our own (4.1). */
+const OWN_NAMESPACE = 'urn:even-spare:making';
+/** Materials stand in one resource, whose id comes before those of objects. */
+const MATERIALS_ID = 1;
+const FIRST_OBJECT_ID = 2;
+/** Of a putty, opaque: what its material looks like is not known. */
+const ANY_COLOUR = '#C9B8A0FF';
+
 const RELATIONSHIP = 'http://schemas.microsoft.com/3dmanufacturing/2013/01/3dmodel';
 
 /**
- * A 3MF package (core specification 1.3): one object with its name for each mesh, millimetres.
+ * A 3MF package (core specification 1.3): one object with its name and material for each mesh, where it lies on the bed, millimetres.
  * @param when ISO 8601 instant of writing.
+ * @param making how it is to be made, by names of our own: `Printer`, `Settings`.
  */
-export function writeThreeMf(meshes: readonly NamedMesh[], title: string, when: string): Uint8Array {
+export function writeThreeMf(
+  meshes: readonly NamedMesh[],
+  title: string,
+  when: string,
+  making: Readonly<Record<string, string>> = {},
+): Uint8Array {
+  const materials = [...new Set(meshes.flatMap(({ material }) => (material ? [material] : [])))];
   return zipSync({
     '[Content_Types].xml': xml({
       Types: {
@@ -40,19 +59,43 @@ export function writeThreeMf(meshes: readonly NamedMesh[], title: string, when: 
         '@unit': 'millimeter',
         '@xml:lang': 'en',
         '@xmlns': CORE_NAMESPACE,
+        ...(Object.keys(making).length > 0 ? { '@xmlns:es': OWN_NAMESPACE } : {}),
         metadata: [
           { '@name': 'Title', '#text': xmlText(title) },
           { '@name': 'Application', '#text': 'Even Spare' },
           { '@name': 'CreationDate', '#text': when.slice(0, 10) },
+          ...Object.entries(making).map(([name, text]) => ({
+            '@name': `es:${name}`,
+            '#text': xmlText(text),
+          })),
         ],
-        resources: { object: meshes.map(objectOf) },
-        build: { item: meshes.map((_, index) => ({ '@objectid': index + 1 })) },
+        resources: {
+          ...(materials.length > 0 ? { basematerials: materialsOf(materials) } : {}),
+          object: meshes.map((mesh, index) => objectOf(mesh, index, materials)),
+        },
+        build: {
+          item: meshes.map(({ placed }, index) => ({
+            '@objectid': FIRST_OBJECT_ID + index,
+            ...(placed ? { '@transform': transformOf(placed) } : {}),
+          })),
+        },
       },
     }),
   });
 }
 
-function objectOf({ name, mesh }: NamedMesh, index: number) {
+const materialsOf = (names: readonly string[]) => ({
+  '@id': MATERIALS_ID,
+  base: names.map((name) => ({ '@name': xmlText(name), '@displaycolor': ANY_COLOUR })),
+});
+
+/** Rows are multiplied from the left (3.3): a turn stands there with its rows as columns. */
+function transformOf({ turn, by }: NonNullable<NamedMesh['placed']>): string {
+  const columns = [0, 1, 2].flatMap((column) => [0, 1, 2].map((row) => turn[3 * row + column]!));
+  return [...columns, ...by].map((value) => Number(value.toFixed(6))).join(' ');
+}
+
+function objectOf({ name, mesh, material }: NamedMesh, index: number, materials: readonly string[]) {
   const { positions, indices } = mesh;
   const vertex = [];
   for (let at = 0; at < positions.length; at += 3) {
@@ -63,9 +106,10 @@ function objectOf({ name, mesh }: NamedMesh, index: number) {
     triangle.push({ '@v1': indices[at]!, '@v2': indices[at + 1]!, '@v3': indices[at + 2]! });
   }
   return {
-    '@id': index + 1,
+    '@id': FIRST_OBJECT_ID + index,
     '@type': 'model',
     '@name': xmlText(name),
+    ...(material ? { '@pid': MATERIALS_ID, '@pindex': materials.indexOf(material) } : {}),
     mesh: { vertices: { vertex }, triangles: { triangle } },
   };
 }

@@ -2,7 +2,7 @@ import { STLLoader } from 'three/examples/jsm/loaders/STLLoader.js';
 
 import { evaluateRepair } from '@core/fit';
 import type { SpareFormat } from '@core/formats';
-import { spareFile, type Spare } from '@core/make';
+import { asMade, spareFile, type Spare } from '@core/make';
 import { BodyBuilder, type Built } from '@core/solid';
 import { boundingBox, checkSolid, readStep, type Kernel } from '@core/kernel';
 import { grownBy } from '@core/shaping';
@@ -24,7 +24,9 @@ beforeAll(async () => {
 afterAll(() => builder.dispose());
 
 function bytesOf(format: SpareFormat, growth: Growth | null): Uint8Array {
-  const spare: Spare = { head: repair.head, body: repair.bodies[0]!, built, stem: 'wheel', growth };
+  const { head, bodies } = repair;
+  const made = asMade(head, bodies[0]!, DEFAULT_WORKSHOP);
+  const spare: Spare = { head, body: bodies[0]!, built, stem: 'wheel', growth, asMade: made };
   const file = spareFile(format, spare, '', WHEN);
   if (!file.ok) throw new Error(file.fault.code);
   return file.value.bytes;

@@ -8,6 +8,7 @@ import type { Built } from '@core/solid';
 import { growthWords } from '@core/wording';
 import type { Growth } from '@core/workshop';
 
+import type { AsMade } from './asMade';
 import { WRITERS } from './writers';
 
 /**
@@ -36,6 +37,8 @@ export interface Spare {
   stem: string;
   /** How much larger it goes into its files, along x, y and z, for what shrinks; null for as it is. */
   growth: Growth | null;
+  /** What its files say of how it is to be made. */
+  asMade: AsMade;
 }
 
 /**
@@ -86,13 +89,13 @@ function attempt(grow: () => TaggedSolid): Result<TaggedSolid, Fault> {
 function written(
   format: SpareFormat,
   solid: TaggedSolid,
-  { head, body, stem, growth }: Spare,
+  { head, body, stem, growth, asMade }: Spare,
   label: string,
   when: string,
 ): Result<SpareFile, Fault> {
   const title = [head.name, body.name, label, growth ? `larger for shrinkage by ${growthWords(growth)}` : '']
     .filter(Boolean)
     .join(', ');
-  const bytes = WRITERS[format]({ solid, title, name: body.name, when });
+  const bytes = WRITERS[format]({ solid, title, name: body.name, when, asMade });
   return bytes.ok ? ok({ name: `${stem}.${format}`, mime: mimeOf(format), bytes: bytes.value }) : bytes;
 }

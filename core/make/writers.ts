@@ -3,6 +3,8 @@ import { writeStl, writeThreeMf, type SpareFormat } from '@core/formats';
 import { meshOf, writeStep, type TaggedSolid } from '@core/kernel';
 import { FILE_QUALITY, openEdgeCount, weld, type WeldedMesh } from '@core/part';
 
+import { placedOnBed, type AsMade } from './asMade';
+
 /** What is written of a spare. */
 export interface Written {
   solid: TaggedSolid;
@@ -12,13 +14,19 @@ export interface Written {
   name: string;
   /** ISO 8601 instant. */
   when: string;
+  asMade: AsMade;
 }
 
 /** How each format is written. */
 export const WRITERS: Record<SpareFormat, (spare: Written) => Result<Uint8Array, Fault>> = {
   stl: (spare) => ofTriangles(spare, (mesh) => writeStl(mesh, spare.title)),
   '3mf': (spare) =>
-    ofTriangles(spare, (mesh) => writeThreeMf([{ name: spare.name, mesh }], spare.title, spare.when)),
+    ofTriangles(spare, (mesh) => {
+      const { material, printer, laid } = spare.asMade;
+      const placed = laid ? { placed: placedOnBed(mesh, laid.down, laid.bedMm) } : {};
+      const making = { Printer: printer, ...(laid ? { Settings: laid.settings } : {}) };
+      return writeThreeMf([{ name: spare.name, mesh, material, ...placed }], spare.title, spare.when, making);
+    }),
   step: ({ solid, title }) => ok(writeStep(solid.kernel, [{ name: title, shape: solid.shape }])),
 };
 

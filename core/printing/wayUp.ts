@@ -1,5 +1,4 @@
-import type { Vec3, WeldedMesh } from '@core/part';
-import { isSameWay } from '@core/tolerance';
+import { turnDown, type Vec3, type WeldedMesh } from '@core/part';
 
 /** A way to lay a part down, with what speaks for and against it. */
 export interface WayUp {
@@ -163,17 +162,6 @@ export function axesLaidDown(down: Vec3): { x: Vec3; y: Vec3; z: Vec3 } {
     number,
   ];
   return { x: [a, b, c], y: [d, e, f], z: [g, h, i] };
-}
-
-/** The least turn that brings a direction to straight down: nine numbers, row by row (Rodrigues' formula). */
-function turnDown([x, y, z]: Vec3): number[] {
-  const cos = -z;
-  // Upside down: half a turn about the x axis.
-  if (isSameWay(-cos)) return [1, 0, 0, 0, -1, 0, 0, 0, -1];
-  // The axis is down × (0, 0, -1), its length the sine.
-  const [ax, ay] = [-y, x];
-  const k = 1 / (1 + cos);
-  return [cos + k * ax * ax, k * ax * ay, ay, k * ax * ay, cos + k * ay * ay, -ax, -ay, ax, cos];
 }
 
 function trianglesOf({ positions, indices }: WeldedMesh): Triangle[] {

@@ -8,6 +8,7 @@ export {
   actingSentence,
   HAPPENING_WORDS,
   jobSentence,
+  layerSetSentence,
   layerWarningSentence,
   minutesText,
   MOVE_WORDS,

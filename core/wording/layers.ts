@@ -1,4 +1,5 @@
 import type { ActingCorrection } from '@core/fit';
+import type { LayerSet } from '@core/model';
 import { showNumber } from '@core/quantity';
 import type { Happening, JobFigures, MoveKind } from '@core/printing';
 import type { LayerWarning } from '@core/slice';
@@ -23,6 +24,18 @@ export function layerWarningSentence(warning: LayerWarning): string {
       return `In whole layers its height comes out at ${mm(warning.madeMm)}, not ${mm(warning.askedMm)}. Where that matters, choose a layer that goes into it, or lay it on another face.`;
   }
 }
+
+/** Settings in few words, for another program's files: "Everyday: layers of 0.2 mm, 3 walls, …". */
+export const layerSetSentence = ({
+  name,
+  layerMm,
+  walls,
+  topLayers,
+  bottomLayers,
+  fill,
+  fillShare,
+}: LayerSet): string =>
+  `${name}: layers of ${layerMm} mm, ${walls} ${walls === 1 ? 'wall' : 'walls'}, ${topLayers} solid layers on top and ${bottomLayers} below, filled by ${Math.round(100 * fillShare)} % (${fill}).`;
 
 /** What a line is for, as it is said of several. */
 export const MOVE_WORDS: Record<MoveKind, string> = {

@@ -5,7 +5,7 @@ import { evaluateRepair } from '@core/fit';
 import { fileStem } from '@core/formats';
 import { figuresOf, findingsOf } from '@core/inspect';
 import { SPARE_FORMATS } from '@core/formats';
-import { spareFile, spareStems } from '@core/make';
+import { asMade, spareFile, spareStems } from '@core/make';
 import { emptyRepair, type Repair, type RepairFileContent } from '@core/model';
 import { massProperties, startKernel, type Kernel, type TaggedSolid } from '@core/kernel';
 import { RepairBuilder } from '@core/solid';
@@ -67,7 +67,14 @@ export async function build(
       for (const { id } of SPARE_FORMATS) {
         const file = spareFile(
           id,
-          { head: repair.head, body, built, stem, growth },
+          {
+            head: repair.head,
+            body,
+            built,
+            stem,
+            growth,
+            asMade: asMade(repair.head, body, numbers.workshop),
+          },
           '',
           new Date().toISOString(),
         );

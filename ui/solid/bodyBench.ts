@@ -5,7 +5,7 @@ import { compareShapes } from '@core/comparing';
 import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
 import { cautionsBetween, cautionsOf, figuresOf, findingsOf, type Caution } from '@core/inspect';
 import type { SpareFile, SpareFormat } from '@core/formats';
-import { layerMeshOf, spareFile, spareStems } from '@core/make';
+import { asMade, layerMeshOf, spareFile, spareStems } from '@core/make';
 import type { Body, EdgeRule, Picture, RepairState } from '@core/model';
 import { isForTrial } from '@core/recipe';
 import {
@@ -135,9 +135,11 @@ export class BodyBench implements Answered<WorkerCalls> {
     const onBench = this.#bodies.get(bodyId);
     if (!onBench || !this.#state || !this.#numbers) return no({ code: 'step.nothingLeft' });
     const { head, bodies } = this.#state;
+    const { workshop } = this.#numbers;
     const stem = spareStems(head, bodies, label).get(bodyId)!;
-    const growth = growthOf(machineIn(this.#numbers.workshop, head.machineId));
-    return spareFile(format, { head, stem, growth, ...onBench }, label, when);
+    const growth = growthOf(machineIn(workshop, head.machineId));
+    const made = asMade(head, onBench.body, workshop);
+    return spareFile(format, { head, stem, growth, asMade: made, ...onBench }, label, when);
   }
 
   picture(bodyId: string): Picture | null {

@@ -1,0 +1,54 @@
+import { USUAL_LAYING, type Body, type RepairHead, type Workshop } from '@core/model';
+import { turnDown, type Vec3, type WeldedMesh } from '@core/part';
+import { materialOf } from '@core/standards';
+import { layerSetSentence } from '@core/wording';
+import { layerPrinterIn, layerSetIn, machineIn } from '@core/workshop';
+
+/** How a spare is to be made, as its files say it. */
+export interface AsMade {
+  material: string;
+  printer: string;
+  /** Of one that is laid in layers. */
+  laid: { down: Vec3; settings: string; bedMm: readonly [number, number] | null } | null;
+}
+
+/** By what is chosen for a body, or usual. */
+export function asMade({ materialId, machineId }: RepairHead, body: Body, workshop: Workshop): AsMade {
+  const machine = machineIn(workshop, machineId);
+  const { down, settings } = body.laying ?? USUAL_LAYING;
+  const [broad, deep] = layerPrinterIn(workshop, machine.id)?.envelopeMm ?? [];
+  return {
+    material: materialOf(materialId).name,
+    printer: machine.name,
+    laid:
+      machine.process === 'printing'
+        ? {
+            down,
+            settings: layerSetSentence(layerSetIn(workshop, settings)),
+            bedMm: broad === undefined || deep === undefined ? null : [broad, deep],
+          }
+        : null,
+  };
+}
+
+/**
+ * Where a part stands that is laid down in the middle of a bed, whose corner is the origin; of an unknown bed, with its own corner there.
+ */
+export function placedOnBed(
+  { positions }: Pick<WeldedMesh, 'positions'>,
+  down: Vec3,
+  bedMm: readonly [number, number] | null,
+): { turn: number[]; by: [number, number, number] } {
+  const turn = turnDown(down);
+  const low = [Infinity, Infinity, Infinity];
+  const high = [-Infinity, -Infinity, -Infinity];
+  for (let at = 0; at < positions.length; at += 3) {
+    for (const axis of [0, 1, 2]) {
+      const value = [0, 1, 2].reduce((sum, of) => sum + turn[3 * axis + of]! * positions[at + of]!, 0);
+      low[axis] = Math.min(low[axis]!, value);
+      high[axis] = Math.max(high[axis]!, value);
+    }
+  }
+  const along = (axis: 0 | 1) => (bedMm ? (bedMm[axis] - low[axis]! - high[axis]!) / 2 : -low[axis]!);
+  return { turn, by: [along(0), along(1), -low[2]!] };
+}
