@@ -48,8 +48,8 @@ function boxOnBed(model: Document): { box: Box3; turn: Matrix4 } {
 }
 
 const metadataOf = (model: Document) =>
-  Object.fromEntries(
-    [...model.querySelectorAll('metadata')].map((one) => [one.getAttribute('name'), one.textContent]),
+  Object.fromEntries<string>(
+    [...model.querySelectorAll('metadata')].map((one) => [one.getAttribute('name') ?? '', one.textContent]),
   );
 
 test.each([

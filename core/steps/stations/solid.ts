@@ -62,6 +62,8 @@ function blendedThrough(
   kernel: Kernel,
   { at: [x, y], level }: Stand,
 ): Result<TaggedSolid, StepFault> {
+  const smooth = step.between === 'smooth' && lengths.rows.length > 2;
+  const oval = !smooth && lengths.rows.every(isWide) ? ellipse : ovalOfPoints;
   const sections: { loop: Loop; plane: Plane }[] = [];
   for (const [index, { at, diameter: width, depth = width }] of lengths.rows.entries()) {
     if (width.mm < SMALLEST_MM) {
@@ -73,15 +75,22 @@ function blendedThrough(
     const loop = step.section === 'oval' ? oval(width.mm / 2, depth.mm / 2) : box(width.mm / 2, depth.mm / 2);
     sections.push({ loop: placedLoop(loop, 0, [x, y]), plane: levelPlane(level + at.mm) });
   }
-  const smooth = step.between === 'smooth' && sections.length > 2;
   return soundOrNot(blended(kernel, sections, smooth, (role) => faceTag(step.id, role)));
 }
+
+/** At least as wide as it is deep: the kernel's ellipses begin at the end of their longer axis, and here on the right. */
+const isWide = ({ diameter: width, depth = width }: Lengths['rows'][number]): boolean => width.mm >= depth.mm;
+
+/** What lies straight between two of the kernel's ellipses that begin alike is one at every height: (a cos t, b sin t). */
+const ellipse = (a: number, b: number): Loop => [
+  { kind: 'ellipse', middle: [0, 0], alongX: a, alongY: b, role: 'wall' },
+];
 
 /** Points round an oval: within a hundred-thousandth of it. */
 const OVAL_POINTS = 32;
 
-/** All ovals begin on the right and are evenly spaced, so that what lies straight between two is an oval too. */
-const oval = (a: number, b: number): Loop => [
+/** All of these begin on the right and are evenly spaced, so that what lies straight between two is an oval too. */
+const ovalOfPoints = (a: number, b: number): Loop => [
   {
     kind: 'spline',
     closed: true,
