@@ -20,7 +20,7 @@ import { usePartTool } from '../part/partTool';
 import { PickBar } from '../part/PickBar';
 import { PointingBar } from '../part/PointingBar';
 import { StageBar } from '../part/StageBar';
-import { StrengthSheet } from '../part/StrengthSheet';
+import { StrengthSheet } from './StrengthSheet';
 import { usePartWork } from '../part/usePartWork';
 import { useCutOpen } from '../part/useCutOpen';
 import { BuildSign } from './BuildSign';
