@@ -48,6 +48,7 @@ function closedMesh(
     if (closedVolume(mesh) !== null) return { mesh, pieces };
   }
   const pieces = wholeByKernel(kernel, shape, quality);
+  kernel.BRepTools.Clean(shape, true);
   return { mesh: assembled(kernel, shape, pieces, tagOf), pieces };
 }
 

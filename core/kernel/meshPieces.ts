@@ -18,7 +18,7 @@ export interface MeshPieces {
 
 /**
  * The pieces of all faces of a shape and of their edges. Those of `known` are taken as they are; flat faces and patches of plain surfaces
- * are triangulated here, in a tenth of the kernel's time, and what is left by the kernel. Either goes by the same points along edges.
+ * are triangulated here, in less time than the kernel takes, and what is left by the kernel. Either goes by the same points along edges.
  */
 export function piecesOf(
   kernel: Kernel,
