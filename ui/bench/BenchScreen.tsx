@@ -3,86 +3,145 @@ import { Text, View } from 'react-native';
 import {
   BufferAttribute,
   BufferGeometry,
+  LineBasicMaterial,
+  LineSegments,
   Mesh,
   MeshBasicMaterial,
   OrthographicCamera,
   Scene,
   WebGLRenderer,
+  type Object3D,
 } from 'three';
 
+import { LayerScene } from '../layers/layerScene';
 import { PartScene } from '../part/partScene';
+import { manyLines, seenOf } from './manyLines';
 import { manyTriangles } from './manyTriangles';
 
 const SIZE_PX = 390;
 const FRAMES = 40;
 const WARM_UP = 8;
+/** A frame's turn, radians. */
+const TURN = 0.026;
 
-/** Times of a frame, ms: as the part view draws it, and its triangles drawn plainly. */
+/** How many of what, and how long a frame of them takes, ms: as a view of ours draws it, and plainly. */
 interface FrameTimes {
-  triangles: number;
-  partMs: number;
+  count: number;
+  oursMs: number;
   plainMs: number;
 }
 
-/** Draws a heavy part as the part view does and plainly, in turn, and tells how long a frame of each takes. */
+/** Draws a heavy part and a heavy job as their views do and plainly, in turn, and tells how long a frame of each takes. */
 export function BenchScreen() {
-  const part = useRef<HTMLCanvasElement>(null);
-  const plain = useRef<HTMLCanvasElement>(null);
-  const [times, setTimes] = useState<FrameTimes | null>(null);
+  const canvases = useRef<Partial<Record<CanvasName, HTMLCanvasElement | null>>>({});
+  const [times, setTimes] = useState<{ part: FrameTimes; layers: FrameTimes } | null>(null);
   useEffect(() => {
-    const timer = setTimeout(() => setTimes(measure(part.current!, plain.current!)), 300);
+    const timer = setTimeout(() => {
+      const { part, plain, layers, lines } = canvases.current;
+      setTimes({ part: ofPart(part!, plain!), layers: ofLayers(layers!, lines!) });
+    }, 300);
     return () => clearTimeout(timer);
   }, []);
+  const told = ({ count, oursMs, plainMs }: FrameTimes, what: string, as: string) =>
+    `${count} ${what}: ${oursMs.toFixed(2)} ms as ${as}, ${plainMs.toFixed(2)} ms plainly`;
   return (
     <View className="flex-1 items-center gap-3 bg-paper p-4">
       <Text role="status" className="font-number text-[16px] text-ink">
         {times
-          ? `${times.triangles} triangles: ${times.partMs.toFixed(2)} ms as a part, ${times.plainMs.toFixed(2)} ms plainly`
+          ? `${told(times.part, 'triangles', 'a part')}; ${told(times.layers, 'lines', 'layers')}`
           : 'Drawing…'}
       </Text>
-      <canvas ref={part} width={SIZE_PX} height={SIZE_PX} aria-label="Drawn as a part" />
-      <canvas ref={plain} width={SIZE_PX} height={SIZE_PX} aria-label="Drawn plainly" />
+      {CANVASES.map((name) => (
+        <canvas
+          key={name}
+          ref={(canvas) => {
+            canvases.current[name] = canvas;
+          }}
+          width={SIZE_PX}
+          height={SIZE_PX}
+          aria-label={LABELS[name]}
+        />
+      ))}
     </View>
   );
 }
 
-function measure(partCanvas: HTMLCanvasElement, plainCanvas: HTMLCanvasElement): FrameTimes {
+const CANVASES = ['part', 'plain', 'layers', 'lines'] as const;
+type CanvasName = (typeof CANVASES)[number];
+const LABELS: Record<CanvasName, string> = {
+  part: 'Drawn as a part',
+  plain: 'Its triangles drawn plainly',
+  layers: 'Drawn as layers',
+  lines: 'Their lines drawn plainly',
+};
+
+function ofPart(ours: HTMLCanvasElement, plain: HTMLCanvasElement): FrameTimes {
   const mesh = manyTriangles();
-  const scene = new PartScene(partCanvas);
+  const scene = new PartScene(ours);
   scene.resize(SIZE_PX, SIZE_PX, 1);
   scene.setBodies([{ id: 'part', ghost: false, mesh, opened: null, centreLines: [], failedTool: null }]);
-  const drawPart = () => {
-    scene.turn(0.2, 0);
-    scene.draw();
-    finish(partCanvas);
-  };
-
-  const renderer = new WebGLRenderer({ canvas: plainCanvas, antialias: true, alpha: true });
-  renderer.setSize(SIZE_PX, SIZE_PX, false);
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(mesh.positions, 3));
   geometry.setIndex(new BufferAttribute(mesh.indices, 1));
   const object = new Mesh(geometry, new MeshBasicMaterial({ color: 0xb8a88a }));
+  const drawOurs = () => {
+    scene.turn(0.2, 0);
+    scene.draw();
+  };
+  return { count: mesh.indices.length / 3, ...inTurn(ours, drawOurs, plain, object, 40) };
+}
+
+function ofLayers(ours: HTMLCanvasElement, plain: HTMLCanvasElement): FrameTimes {
+  const drawing = manyLines();
+  const scene = new LayerScene(ours);
+  scene.resize(SIZE_PX, SIZE_PX, 1);
+  scene.setDrawing(drawing);
+  scene.show(drawing.begins.length - 2, false);
+  scene.look(false);
+  const seen = seenOf(drawing);
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new BufferAttribute(seen, 3));
+  const object = new LineSegments(geometry, new LineBasicMaterial({ color: 0x1c2326 }));
+  const drawOurs = () => {
+    scene.turn(TURN);
+    scene.draw();
+  };
+  return { count: seen.length / 6, ...inTurn(ours, drawOurs, plain, object, 40) };
+}
+
+/** Middle times of a frame of each, ms. @param reach of what is drawn plainly, mm from its middle. */
+function inTurn(
+  ours: HTMLCanvasElement,
+  drawOurs: () => void,
+  plain: HTMLCanvasElement,
+  object: Object3D,
+  reach: number,
+): Pick<FrameTimes, 'oursMs' | 'plainMs'> {
+  const renderer = new WebGLRenderer({ canvas: plain, antialias: true, alpha: true });
+  renderer.setSize(SIZE_PX, SIZE_PX, false);
   const world = new Scene().add(object);
-  const camera = new OrthographicCamera(-40, 40, 40, -40, -1000, 1000);
+  const camera = new OrthographicCamera(-reach, reach, reach, -reach, -1000, 1000);
   camera.position.set(30, -30, 25);
   camera.lookAt(0, 0, 0);
   const drawPlain = () => {
-    object.rotation.z += 0.026;
+    object.rotation.z += TURN;
     renderer.render(world, camera);
-    finish(plainCanvas);
   };
-
   const taken: [number[], number[]] = [[], []];
+  const both = [
+    { canvas: ours, draw: drawOurs },
+    { canvas: plain, draw: drawPlain },
+  ];
   for (let frame = 0; frame < FRAMES + WARM_UP; frame += 1) {
-    for (const [index, draw] of [drawPart, drawPlain].entries()) {
+    for (const [index, { canvas, draw }] of both.entries()) {
       const start = performance.now();
       draw();
+      finish(canvas);
       if (frame >= WARM_UP) taken[index]!.push(performance.now() - start);
     }
   }
   const middle = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
-  return { triangles: mesh.indices.length / 3, partMs: middle(taken[0]), plainMs: middle(taken[1]) };
+  return { oursMs: middle(taken[0]), plainMs: middle(taken[1]) };
 }
 
 /** Waits until what was asked of the graphics is drawn: a pixel can't be read before. */

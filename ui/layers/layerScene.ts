@@ -210,12 +210,25 @@ export class LayerScene {
     if (this.#frame) return;
     this.#frame = requestAnimationFrame(() => {
       this.#frame = 0;
-      this.#sheet.traverse((object) => {
-        const { material } = object as Mesh;
-        if (material instanceof LineMaterial) material.resolution.set(this.#size.width, this.#size.height);
-      });
-      this.#renderer.render(this.#scene, this.#camera);
+      this.draw();
     });
+  }
+
+  /** At once, as it stands. */
+  draw(): void {
+    this.#sheet.traverse((object) => {
+      const { material } = object as Mesh;
+      if (material instanceof LineMaterial) material.resolution.set(this.#size.width, this.#size.height);
+    });
+    this.#renderer.render(this.#scene, this.#camera);
+  }
+
+  /** Turns the look about the upright axis, radians. */
+  turn(by: number): void {
+    const from = this.#camera.position.clone().sub(this.#controls.target);
+    this.#camera.position.copy(from.applyAxisAngle(this.#camera.up, by).add(this.#controls.target));
+    this.#camera.lookAt(this.#controls.target);
+    this.#camera.updateMatrixWorld();
   }
 
   dispose(): void {
