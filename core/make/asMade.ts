@@ -1,5 +1,6 @@
 import { USUAL_LAYING, type Body, type RepairHead, type Workshop } from '@core/model';
-import { turnDown, type Vec3, type WeldedMesh } from '@core/part';
+import { turnDown } from '@core/laidDown';
+import type { Vec3, WeldedMesh } from '@core/part';
 import { materialOf } from '@core/standards';
 import { layerSetSentence } from '@core/wording';
 import { layerPrinterIn, layerSetIn, machineIn } from '@core/workshop';

@@ -60,4 +60,3 @@ export { type WeldedMesh, meshVolume, openEdgeCount, weld } from './weld';
 export type { ShapeDifference } from './shapeDifference';
 export { KernelRefusal, KernelTrap } from './kernelErrors';
 export { MemoryWatch } from './memoryWatch';
-export { turnDown } from './turnDown';

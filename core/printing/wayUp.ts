@@ -1,4 +1,5 @@
-import { turnDown, type Vec3, type WeldedMesh } from '@core/part';
+import { turnDown } from '@core/laidDown';
+import type { Vec3, WeldedMesh } from '@core/part';
 
 /** A way to lay a part down, with what speaks for and against it. */
 export interface WayUp {

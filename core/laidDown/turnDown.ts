@@ -1,6 +1,6 @@
 import { isSameWay } from '@core/tolerance';
 
-import type { Vec3 } from './annotation';
+import type { Vec3 } from '@core/part';
 
 /** The least turn that brings a direction to straight down: nine numbers, row by row (Rodrigues' formula). */
 export function turnDown([x, y, z]: Vec3): number[] {

@@ -1,0 +1,1 @@
+export { turnDown } from './turnDown';
