@@ -1,4 +1,5 @@
 import { along, coordinatesOf, cross, dot, minus, type Vec3 } from '@core/part';
+import { isSamePoint } from '@core/tolerance';
 
 import { alongCurve } from './alongCurve';
 import type { Kernel, Shape } from './kernel';
@@ -9,8 +10,6 @@ import { partsOf } from './topology';
 /** Curves that the kernel's own integration follows as they are. */
 const PLAIN: ReadonlySet<unknown> = new Set(['GeomAbs_Line', 'GeomAbs_Circle', 'GeomAbs_Ellipse']);
 
-/** Two points are one within this, mm: ten times the kernel's own tolerance. */
-const SAME_POINT_MM = 1e-6;
 /** How fast a point moves along a smooth line is no polynomial, as what it sweeps in a plane is: so many times the pieces. */
 const FINER = 8;
 
@@ -81,7 +80,7 @@ function threePoints(kernel: Kernel, scope: Scope, edge: Shape): Three {
 /** Whether points are others moved some way; from the other end on as well. */
 const isMoved = (from: Three, to: Three, way: Vec3): boolean =>
   [to, [...to].reverse()].some((points) =>
-    from.every((point, at) => Math.hypot(...minus(along(point, way, 1), points[at]!)) < SAME_POINT_MM),
+    from.every((point, at) => isSamePoint(along(point, way, 1), points[at]!)),
   );
 
 /** Area of all faces, mm², as the kernel adds it up. */

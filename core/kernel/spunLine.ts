@@ -1,3 +1,5 @@
+import { isFullTurn } from '@core/tolerance';
+
 /** A point in the half plane that is turned about an axis: how far out from the axis and how far up along it, mm. */
 export type OutUp = readonly [out: number, up: number];
 
@@ -59,5 +61,5 @@ export function roundLine(begins: OutUp, middle: OutUp, angle: number): SpunLine
 /** By whole turns, from 0 to less than one; what misses 0 by a rounding is 0. */
 export function positive(angle: number): number {
   const least = angle - 2 * Math.PI * Math.floor(angle / (2 * Math.PI));
-  return 2 * Math.PI - least < 1e-9 ? 0 : least;
+  return isFullTurn(least) ? 0 : least;
 }

@@ -1,4 +1,5 @@
 import { along, coordinatesOf, cross, dot, minus, unit, type Frame, type Vec3 } from '@core/part';
+import { isSameLength, isSamePoint } from '@core/tolerance';
 
 import type { Kernel, Shape } from './kernel';
 import type { Scope } from './scope';
@@ -13,8 +14,6 @@ const SPUN: ReadonlyMap<unknown, boolean> = new Map([
   ['GeomAbs_Sphere', true],
 ]);
 
-/** A point lies on a side of a patch within this, mm: ten times the kernel's own. */
-const ON_SIDE_MM = 1e-6;
 /** What is nearer to the axis has no ways to go by, mm. */
 const AT_AXIS_MM = 1e-4;
 
@@ -88,14 +87,14 @@ function sidesOf(
 ): Record<Side, Shape> | null {
   const onCircle = (circle: OutUp) => (point: Vec3) => {
     const [out, up] = outUp(frame, point);
-    return Math.hypot(out - circle[0], up - circle[1]) < ON_SIDE_MM;
+    return isSamePoint([out, up], circle);
   };
   const atTurn = (turn: number) => {
     const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
     return (point: Vec3) => {
       const rest = minus(point, frame.origin);
       const [a, b] = [dot(rest, frame.x), dot(rest, frame.y)];
-      return Math.abs(b * cos - a * sin) < ON_SIDE_MM && a * cos + b * sin > 0;
+      return isSameLength(b * cos, a * sin) && a * cos + b * sin > 0;
     };
   };
   const isOn: Record<Side, (point: Vec3) => boolean> = {

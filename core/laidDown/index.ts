@@ -1,1 +1,2 @@
 export { turnDown } from './turnDown';
+export { turnedDown, type TurnedDown } from './turnedDown';

@@ -1,5 +1,5 @@
 import { USUAL_LAYING, type Body, type RepairHead, type Workshop } from '@core/model';
-import { turnDown } from '@core/laidDown';
+import { turnedDown } from '@core/laidDown';
 import type { Vec3, WeldedMesh } from '@core/part';
 import { materialOf } from '@core/standards';
 import { layerSetSentence } from '@core/wording';
@@ -36,20 +36,11 @@ export function asMade({ materialId, machineId }: RepairHead, body: Body, worksh
  * Where a part stands that is laid down in the middle of a bed, whose corner is the origin; of an unknown bed, with its own corner there.
  */
 export function placedOnBed(
-  { positions }: Pick<WeldedMesh, 'positions'>,
+  mesh: Pick<WeldedMesh, 'positions'>,
   down: Vec3,
   bedMm: readonly [number, number] | null,
 ): { turn: number[]; by: [number, number, number] } {
-  const turn = turnDown(down);
-  const low = [Infinity, Infinity, Infinity];
-  const high = [-Infinity, -Infinity, -Infinity];
-  for (let at = 0; at < positions.length; at += 3) {
-    for (const axis of [0, 1, 2]) {
-      const value = [0, 1, 2].reduce((sum, of) => sum + turn[3 * axis + of]! * positions[at + of]!, 0);
-      low[axis] = Math.min(low[axis]!, value);
-      high[axis] = Math.max(high[axis]!, value);
-    }
-  }
-  const along = (axis: 0 | 1) => (bedMm ? (bedMm[axis] - low[axis]! - high[axis]!) / 2 : -low[axis]!);
-  return { turn, by: [along(0), along(1), -low[2]!] };
+  const { turn, low, high } = turnedDown(mesh, down);
+  const along = (axis: 0 | 1) => (bedMm ? (bedMm[axis] - low[axis] - high[axis]) / 2 : -low[axis]);
+  return { turn, by: [along(0), along(1), -low[2]] };
 }

@@ -99,7 +99,7 @@ function renameIn<T>(data: T, renaming: Renaming): T {
       if (isPick && key === 'tags') return [key, (value as string[]).map(renaming.renameTag)];
       const isId = ID_KEYS.has(key) || (key === 'of' && !WORDS.includes(value as string) && namesStep(data));
       if (!isId) return [key, renameIn(value, renaming)];
-      // A mirror or a repeat may name several.
+      // A mirror or a pattern may name several.
       if (Array.isArray(value) && value.every((id) => typeof id === 'string')) {
         return [key, value.map((id) => renaming.rename(id))];
       }

@@ -80,7 +80,7 @@ function ofBody({ steps }: Body): Reference[] {
   });
 }
 
-/** Layouts whose points a step goes by as a whole: a repeat at them, or a band round them. */
+/** Layouts whose points a step goes by as a whole: a pattern at them, or a band round them. */
 function layoutsUsedBy(data: unknown): string[] {
   if (typeof data !== 'object' || data === null) return [];
   const band = 'layout' in data && typeof data.layout === 'string' ? [data.layout] : [];

@@ -1,4 +1,4 @@
-import { turnDown } from '@core/laidDown';
+import { turnDown, turnedDown } from '@core/laidDown';
 import type { Vec3, WeldedMesh } from '@core/part';
 
 /** A way to lay a part down, with what speaks for and against it. */
@@ -128,25 +128,11 @@ function weighed(
 /**
  * A mesh laid down: turned by the least turn that brings `down` to the bed, and set with its middle over the origin and its lowest corner at height 0.
  */
-export function laidDown({ positions, indices }: WeldedMesh, down: Vec3): WeldedMesh {
-  const turn = turnDown(down);
-  const turned = new Float32Array(positions.length);
-  const low = [Infinity, Infinity, Infinity];
-  const high = [-Infinity, -Infinity, -Infinity];
-  for (let at = 0; at < positions.length; at += 3) {
-    for (const axis of [0, 1, 2]) {
-      const value =
-        turn[3 * axis]! * positions[at]! +
-        turn[3 * axis + 1]! * positions[at + 1]! +
-        turn[3 * axis + 2]! * positions[at + 2]!;
-      turned[at + axis] = value;
-      low[axis] = Math.min(low[axis]!, value);
-      high[axis] = Math.max(high[axis]!, value);
-    }
-  }
-  const by = [-(low[0]! + high[0]!) / 2, -(low[1]! + high[1]!) / 2, -low[2]!];
-  for (let at = 0; at < turned.length; at += 1) turned[at]! += by[at % 3]!;
-  return { positions: turned, indices };
+export function laidDown(mesh: WeldedMesh, down: Vec3): WeldedMesh {
+  const { positions, low, high } = turnedDown(mesh, down);
+  const by = [-(low[0] + high[0]) / 2, -(low[1] + high[1]) / 2, -low[2]];
+  for (let at = 0; at < positions.length; at += 1) positions[at]! += by[at % 3]!;
+  return { positions, indices: mesh.indices };
 }
 
 /** The axes of a part that is laid down, in its own frame: z away from the bed. */

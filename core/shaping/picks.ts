@@ -51,7 +51,7 @@ export function edgesOfPicks(
 }
 
 /**
- * Copies of a step that have an edge like those that were picked on several other copies, but not theirs: a repeat that has
+ * Copies of a step that have an edge like those that were picked on several other copies, but not theirs: a pattern that has
  * got one more since. Null where none is left out.
  */
 export function copiesLeftOut(

@@ -51,7 +51,7 @@ export function bentWorst(
   const tried = Array.from({ length: WAYS }, (_, turn) =>
     bentBy(section, own, forceN, leverMm, (turn * Math.PI) / WAYS),
   );
-  return tried.reduce((worst, one) => (one.normalMpa > worst.normalMpa + 1e-9 ? one : worst));
+  return tried.reduce((worst, one) => (one.normalMpa > worst.normalMpa ? one : worst));
 }
 
 /** Pulled or pushed through the middle of the section: σ = F / A. */

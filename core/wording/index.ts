@@ -9,12 +9,20 @@ export {
   HAPPENING_WORDS,
   jobSentence,
   layerSetSentence,
+  settingsWords,
   layerWarningSentence,
   minutesText,
   MOVE_WORDS,
 } from './layers';
 export { movedPrefix, nextPlaceReason, nextPlaceSentences, wayWords } from './places';
-export { bearsWords, enoughSentence, sectionSentence, stressSentence, type LayersThere } from './strength';
+export {
+  bearsWords,
+  enoughSentence,
+  piecesSentence,
+  sectionSentence,
+  stressSentence,
+  type LayersThere,
+} from './strength';
 export { jobStateSentence } from './jobs';
 export {
   BREAK_WORDS,

@@ -25,17 +25,22 @@ export function layerWarningSentence(warning: LayerWarning): string {
   }
 }
 
-/** Settings in few words, for another program's files: "Everyday: layers of 0.2 mm, 3 walls, …". */
-export const layerSetSentence = ({
-  name,
-  layerMm,
-  walls,
-  topLayers,
-  bottomLayers,
-  fill,
-  fillShare,
-}: LayerSet): string =>
-  `${name}: layers of ${layerMm} mm, ${walls} ${walls === 1 ? 'wall' : 'walls'}, ${topLayers} solid layers on top and ${bottomLayers} below, filled by ${Math.round(100 * fillShare)} % (${fill}).`;
+/** "3 walls of 0.45 mm, 5 solid layers on top and 4 below, filled by 20 %": how a part is laid; lines are as broad as the printer has them. */
+export const settingsWords = (
+  {
+    layerMm,
+    walls,
+    topLayers,
+    bottomLayers,
+    fillShare,
+  }: Pick<LayerSet, 'layerMm' | 'walls' | 'topLayers' | 'bottomLayers' | 'fillShare'>,
+  lineMm?: number,
+): string =>
+  `layers of ${layerMm} mm, ${walls} ${walls === 1 ? 'wall' : 'walls'}${lineMm === undefined ? '' : ` of ${lineMm} mm`}, ${topLayers} solid layers on top and ${bottomLayers} below, filled by ${Math.round(100 * fillShare)} %`;
+
+/** Settings by their name, for another program's files. */
+export const layerSetSentence = (set: LayerSet): string =>
+  `${set.name}: ${settingsWords(set)} (${set.fill}).`;
 
 /** What a line is for, as it is said of several. */
 export const MOVE_WORDS: Record<MoveKind, string> = {

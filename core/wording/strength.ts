@@ -20,6 +20,10 @@ const upTo = (factor: number): string => (Math.ceil(10 * factor - 1e-9) / 10).to
 export const sectionSentence = ({ areaMm2, breadth, height }: SectionProperties, show: Lengths): string =>
   `The cut has ${areaMm2.toFixed(1)} mm² and is ${show.length(breadth)} by ${show.length(height)} over all.`;
 
+/** Pieces that are not one there do not bear as one, unless what lies beyond the cut holds them. */
+export const piecesSentence = (pieces: number): string =>
+  `Check: the cut goes through ${pieces} pieces. They bear this together only where they are held stiffly to each other close by; each alone bears much less.`;
+
 /** What it bears, as a heading. */
 export const bearsWords = ({ mostN }: HowStrong): string => `Bears about ${about(mostN)} N here`;
 

@@ -6,7 +6,14 @@ import { CUT_TAG, dot, frameFacing, type CutPlane, type OpenedSolid } from '@cor
 import { acrossLayersOf, materialOf } from '@core/standards';
 import { howStrong, sectionOfMesh, sectionProperties, type Load } from '@core/strength';
 import { USUAL_LAYING, type Body } from '@core/model';
-import { bearsWords, enoughSentence, sectionSentence, stressSentence, type LayersThere } from '@core/wording';
+import {
+  bearsWords,
+  enoughSentence,
+  piecesSentence,
+  sectionSentence,
+  stressSentence,
+  type LayersThere,
+} from '@core/wording';
 import { machineIn } from '@core/workshop';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
@@ -57,14 +64,9 @@ export function StrengthSheet({
         : null;
 
   const frame = frameFacing([0, 0, 0], plane.towards);
-  const section =
-    cut &&
-    sectionOfMesh(
-      cut.mesh,
-      cut.mesh.faces.filter(({ tag }) => tag === CUT_TAG),
-      frame.origin,
-      frame,
-    );
+  // The kernel has a face for each piece that the cut goes through.
+  const faces = cut?.mesh.faces.filter(({ tag }) => tag === CUT_TAG) ?? [];
+  const section = cut && sectionOfMesh(cut.mesh, faces, frame.origin, frame);
   const own = section && sectionProperties(section);
   const material = materialOf(repair.head.materialId);
   const isLaid = machineIn(numbers.workshop, repair.head.machineId).process === 'printing';
@@ -138,6 +140,11 @@ export function StrengthSheet({
                 {stressSentence(found, load, { material: material.name, layers })}
               </Text>
             </>
+          ) : null}
+          {faces.length > 1 ? (
+            <Text className="font-medium text-[15px] leading-6 text-rust">
+              {piecesSentence(faces.length)}
+            </Text>
           ) : null}
           <Text className="font-sans text-[15px] leading-6 text-muted">{sectionSentence(own, show)}</Text>
           <Text className="font-sans text-[15px] leading-6 text-muted">

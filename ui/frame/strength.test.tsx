@@ -50,6 +50,7 @@ test('a bar of PETG on its lever, along its layers', () => {
   const bears = (20 * 42) / Math.hypot(one, other);
   expect(bears).toBeCloseTo(18.6, 1);
   expect(screen.getByText('Bears about 19 N here')).toBeTruthy();
+  expect(screen.queryByText(/pieces/)).toBeNull();
   expect(
     screen.getByText(/^Too weak: it gives at 93 % of what is asked of it. Make it 1.1 times/),
   ).toBeTruthy();
@@ -79,6 +80,12 @@ test('cut along the bed, layers are pulled apart; where nothing is cut, it says 
   };
   show('z', upright);
   expect(screen.getByText(/bears where its layers are pulled apart, as here, about 25 MPa/)).toBeTruthy();
+});
+
+test('a cut through two pieces says that they bear it together only where they are held', () => {
+  const faces = [0, 3].map((start) => ({ start, count: 3, tag: CUT_TAG }));
+  show('x', { ...OPENED, mesh: { ...OPENED.mesh, faces } });
+  expect(screen.getByText(/the cut goes through 2 pieces/)).toBeTruthy();
 });
 
 test('where the cut leaves nothing', () => {

@@ -7,7 +7,15 @@ import type { Body, Laying, Mishap, NewJob } from '@core/model';
 import { FEET, SUPPORTS } from '@core/fields';
 import { frozenLetter } from '@core/progress';
 import { materialOf } from '@core/standards';
-import { HAPPENING_WORDS, jobSentence, layerWarningSentence, MOVE_WORDS, sentenceOf } from '@core/wording';
+import { capital } from '@core/sentence';
+import {
+  HAPPENING_WORDS,
+  jobSentence,
+  layerWarningSentence,
+  MOVE_WORDS,
+  sentenceOf,
+  settingsWords,
+} from '@core/wording';
 import { layerSetsIn } from '@core/workshop';
 
 import { newId } from '../api/newId';
@@ -29,7 +37,7 @@ import { CompareMakes } from './CompareMakes';
 import { layerWorker } from './layerWorker';
 import { LayerView } from './LayerView';
 import { LoadChoice } from '../shared/LoadChoice';
-import type { LaidReply, LayWish } from './protocol';
+import type { LaidReply } from './protocol';
 import { useLayers } from './useLayers';
 import { WayChoice } from './WayChoice';
 
@@ -170,7 +178,7 @@ function Layers({ body }: { body: Body }) {
               {`The settings “${laying.settings}” are not known here, so it is laid as “${wish.settings.name}”. Choose others above.`}
             </Text>
           )}
-          <Text className="font-label text-[14px] leading-5 text-muted">{settingsWords(wish)}</Text>
+          <Text className="font-label text-[14px] leading-5 text-muted">{`${capital(settingsWords(wish.settings, wish.settings.lineMm))}.`}</Text>
           <Button label="Change these in the Workshop" onPress={() => router.push('/workshop')} />
         </View>
         <View className="gap-1.5">
@@ -251,10 +259,4 @@ function Told({ reply, layer }: { reply: LaidReply; layer: number }) {
       </View>
     </View>
   );
-}
-
-/** "Layers of 0.2 mm, 3 walls, 5 solid layers on top and 4 below, filled by 20 %." */
-function settingsWords({ settings }: LayWish): string {
-  const { layerMm, walls, topLayers, bottomLayers, fillShare, lineMm } = settings;
-  return `Layers of ${layerMm} mm, ${walls} walls of ${lineMm} mm, ${topLayers} solid layers on top and ${bottomLayers} below, filled by ${Math.round(100 * fillShare)} %.`;
 }

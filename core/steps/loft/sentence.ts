@@ -84,7 +84,7 @@ export function more(step: StepOf<'loft'>): Option[] {
   ];
 }
 
-/** How many outlines a blend has: one more goes above the last, one fewer takes the last away. */
+/** How many outlines a loft has: one more goes above the last, one fewer takes the last away. */
 function sectionCount({ sections }: StepOf<'loft'>): SentencePart {
   const last = sections.at(-1)!;
   const above = last.at.from === 'number' ? numberValue(last.at.mm + 10) : last.at;

@@ -48,6 +48,6 @@ export const facts: StepFacts<z.infer<typeof schema>> = {
   edges: ['mouths', 'rims', 'all'],
 };
 
-/** The steps that a repeat makes again. */
+/** The steps that a pattern makes again. */
 export const repeatedBy = ({ of }: { of: string | readonly string[] }): readonly string[] =>
   typeof of === 'string' ? [of] : of;

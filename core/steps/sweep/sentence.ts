@@ -49,7 +49,7 @@ export function sentence(step: StepOf<'sweep'>, context: SentenceContext): Sente
   ];
 }
 
-/** What the outline of a run has become at its end. */
+/** What the outline of a sweep has become at its end. */
 function endingParts({ outline, ending, closed }: StepOf<'sweep'>): SentencePart[] {
   if (closed) return [];
   const same: Option = { word: 'the same all along', patch: { ending: undefined } };
