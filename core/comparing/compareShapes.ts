@@ -16,11 +16,7 @@ const NOTHING = { share: 1e-7, mm3: 1e-4 };
  * @throws KernelRefusal when they can't be cut from each other.
  */
 export function compareShapes(before: TaggedSolid, after: TaggedSolid): ShapeDifference {
-  const { kernel } = before;
-  const whole = Math.max(
-    checkSolid(kernel, before.shape).volumeMm3,
-    checkSolid(kernel, after.shape).volumeMm3,
-  );
+  const whole = Math.max(checkSolid(before).volumeMm3, checkSolid(after).volumeMm3);
   const least = Math.max(NOTHING.mm3, NOTHING.share * whole);
   const added = less(after, before, least);
   const removed = less(before, after, least);
@@ -55,7 +51,7 @@ interface Left {
 function less(one: TaggedSolid, other: TaggedSolid, leastMm3: number): Left | null {
   const solid = boolean('cut', one, other);
   const isEmpty = scoped((scope) => partsOf(one.kernel, scope, solid.shape, 'TopAbs_SOLID').length === 0);
-  const mm3 = isEmpty ? 0 : checkSolid(one.kernel, solid.shape).volumeMm3;
+  const mm3 = isEmpty ? 0 : checkSolid(solid).volumeMm3;
   if (mm3 >= leastMm3) return { solid, mm3 };
   solid.dispose();
   return null;

@@ -8,7 +8,7 @@ import type { BufferGeometry, Mesh, Object3D } from 'three';
 import { evaluateRepair } from '@core/fit';
 import { fileStem, writeStl, writeThreeMf } from '@core/formats';
 import { BodyBuilder } from '@core/solid';
-import { checkSolid, meshOf, readStep, writeStep, type Kernel } from '@core/kernel';
+import { checkShape, meshOf, readStep, writeStep, type Kernel } from '@core/kernel';
 import { FILE_QUALITY, meshVolume, openEdgeCount, weld, type WeldedMesh } from '@core/part';
 import { testKernel } from '@core/testing/kernel';
 import { rackWheel } from '@core/testing/repairDraft';
@@ -102,7 +102,7 @@ test('STEP is read back by the kernel’s reader to the exact volume, and carrie
   expect(text).toContain("PRODUCT('Wheel, rev A'");
   expect(text).toMatch(/SI_UNIT\(\.MILLI\.,\.METRE\.\)/);
   const shape = readStep(kernel, bytes);
-  const check = checkSolid(kernel, shape);
+  const check = checkShape(kernel, shape);
   expect(check).toMatchObject({ pieces: 1, valid: true, closed: true });
   expect(Math.abs(check.volumeMm3 / exactVolume - 1)).toBeLessThan(1e-9);
   shape.delete();

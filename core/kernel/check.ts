@@ -2,7 +2,8 @@ import type { SolidCheck, Box } from '@core/part';
 
 import type { Kernel, Shape } from './kernel';
 import { scoped } from './scope';
-import { partsOf } from './topology';
+import type { TaggedSolid } from './tagged';
+import { facesOf, partsOf } from './topology';
 import { isValid } from './validity';
 import { volumeWithin } from './volume';
 
@@ -13,18 +14,25 @@ const CHECKED = new WeakMap<Shape, SolidCheck>();
  * Checks a shape as kernel-notes.md asks after every step. The flags alone lie in known cases (a hollow too
  * thick for its body is "done"), so callers also hold the volume against what the step can do.
  */
-export function checkSolid(kernel: Kernel, shape: Shape): SolidCheck {
+export const checkSolid = (solid: TaggedSolid): SolidCheck =>
+  checkedOnce(solid.kernel, solid.shape, solid.faceList());
+
+/** As checkSolid, of a shape whose faces have no names. */
+export const checkShape = (kernel: Kernel, shape: Shape): SolidCheck => checkedOnce(kernel, shape);
+
+function checkedOnce(kernel: Kernel, shape: Shape, at?: readonly Shape[]): SolidCheck {
   const known = CHECKED.get(shape);
   if (known) return known;
   const check = scoped((scope): SolidCheck => {
+    const faces = at ?? facesOf(kernel, scope, shape);
     const solids = partsOf(kernel, scope, shape, 'TopAbs_SOLID');
     const shells = partsOf(kernel, scope, shape, 'TopAbs_SHELL');
     const closed = shells.length > 0 && shells.every((shell) => kernel.BRep_Tool.IsClosed(shell));
     return {
       pieces: solids.length,
-      valid: isValid(kernel, shape),
+      valid: isValid(kernel, shape, faces),
       closed,
-      volumeMm3: volumeWithin(kernel, shape),
+      volumeMm3: volumeWithin(kernel, shape, faces),
     };
   });
   CHECKED.set(shape, check);

@@ -25,11 +25,10 @@ export function dividedEdge(
   quality: MeshQuality,
 ): Float32Array | null {
   const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(edge))));
-  const [from, to] = [curve.FirstParameter(), curve.LastParameter()];
   const type = curve.GetType();
-  const at = (parameter: number) => coordinatesOf(scope.keep(curve.Value(parameter)));
-  if (type === 'GeomAbs_Line') return segments(withEndsAtCorners(kernel, scope, edge, [at(from), at(to)]));
+  if (type === 'GeomAbs_Line') return segments(cornersOf(kernel, scope, edge));
   if (type !== 'GeomAbs_Circle') return null;
+  const [from, to] = [curve.FirstParameter(), curve.LastParameter()];
   const circle = scope.keep(curve.Circle());
   const place = scope.keep(circle.Position());
   const centre = coordinatesOf(scope.keep(place.Location()));
@@ -46,11 +45,15 @@ export function dividedEdge(
   return segments(withEndsAtCorners(kernel, scope, edge, points));
 }
 
-/** Edges that meet in a corner end there, and not each where its own curve does. */
-function withEndsAtCorners(kernel: Kernel, scope: Scope, edge: Shape, points: Vec3[]): Vec3[] {
-  const corners = partsOf(kernel, scope, edge, 'TopAbs_VERTEX').map((vertex) =>
+/** Where an edge begins and ends: both in one corner if it goes all round. */
+const cornersOf = (kernel: Kernel, scope: Scope, edge: Shape): Vec3[] =>
+  partsOf(kernel, scope, edge, 'TopAbs_VERTEX').map((vertex) =>
     coordinatesOf(scope.keep(kernel.BRep_Tool.Pnt(scope.keep(kernel.TopoDS.Vertex(vertex))))),
   );
+
+/** Edges that meet in a corner end there, and not each where its own curve does. */
+function withEndsAtCorners(kernel: Kernel, scope: Scope, edge: Shape, points: Vec3[]): Vec3[] {
+  const corners = cornersOf(kernel, scope, edge);
   const nearest = (to: Vec3) =>
     corners.reduce((best, corner) => (far(corner, to) < far(best, to) ? corner : best), corners[0] ?? to);
   return points.map((point, index) => (index === 0 || index === points.length - 1 ? nearest(point) : point));

@@ -1,6 +1,6 @@
 import type { Kernel, Shape } from './kernel';
 import { scoped, type Scope } from './scope';
-import { partsOf, ShapeMap } from './topology';
+import { facesOf, partsOf, ShapeMap } from './topology';
 
 /** How the faces of a shape hang together at its edges; edges without length (at the tip of a cone) do not count. */
 interface EdgeUses {
@@ -17,10 +17,11 @@ interface EdgeUses {
 /** Shapes never change, so what was found of one holds for as long as it is held. */
 const KNOWN = new WeakMap<Shape, EdgeUses>();
 
-export function edgeUses(kernel: Kernel, shape: Shape): EdgeUses {
+/** @param at all faces of the shape, if they are at hand. */
+export function edgeUses(kernel: Kernel, shape: Shape, at?: readonly Shape[]): EdgeUses {
   const known = KNOWN.get(shape);
   if (known) return known;
-  const found = scoped((scope) => counted(kernel, scope, shape));
+  const found = scoped((scope) => counted(kernel, scope, at ?? facesOf(kernel, scope, shape)));
   KNOWN.set(shape, found);
   return found;
 }
@@ -31,9 +32,8 @@ export const everyEdgeHasTwoFaces = (kernel: Kernel, shape: Shape): boolean => e
 /** Whether more than two faces meet at an edge. */
 export const touchesAtEdge = (kernel: Kernel, shape: Shape): boolean => edgeUses(kernel, shape).touch;
 
-function counted(kernel: Kernel, scope: Scope, shape: Shape): EdgeUses {
+function counted(kernel: Kernel, scope: Scope, faces: readonly Shape[]): EdgeUses {
   const uses = new ShapeMap<{ forward: number; reversed: number; face: number }>(kernel);
-  const faces = partsOf(kernel, scope, shape, 'TopAbs_FACE');
   const groups = new Groups(faces.length);
   for (const [face, of] of faces.entries()) {
     for (const edge of partsOf(kernel, scope, of, 'TopAbs_EDGE')) {

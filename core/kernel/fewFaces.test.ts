@@ -3,7 +3,7 @@ import { testKernel } from '@core/testing/kernel';
 import { FewFaces } from './fewFaces';
 import type { Kernel, Shape } from './kernel';
 import { scoped } from './scope';
-import { partsOf } from './topology';
+import { facesOf } from './topology';
 
 const boxOf = (kernel: Kernel, size: number): Shape =>
   scoped((scope) => scope.keep(new kernel.BRepPrimAPI_MakeBox(size, size, size)).Shape());
@@ -12,8 +12,7 @@ test('what is asked for again is not worked out again, however many others come 
   const kernel = await testKernel();
   let worked = 0;
   const kept = new FewFaces(kernel, () => (worked += 1));
-  const ask = (shape: Shape) =>
-    scoped((scope) => kept.of(scope, partsOf(kernel, scope, shape, 'TopAbs_FACE')));
+  const ask = (shape: Shape) => scoped((scope) => kept.of(facesOf(kernel, scope, shape)));
   const one = boxOf(kernel, 10);
   const first = ask(one);
   expect(first).toEqual([1, 2, 3, 4, 5, 6]);

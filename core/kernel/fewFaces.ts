@@ -1,5 +1,4 @@
 import type { Kernel, Shape } from './kernel';
-import type { Scope } from './scope';
 import { ShapeMap } from './topology';
 
 /** Faces of most parts several times over. */
@@ -28,15 +27,15 @@ export class FewFaces<T> {
     this.#old = this.#none();
   }
 
-  /** For all faces of a shape, in their order; whichever way round each is. Takes over those of the scope that it does not know yet. */
-  of(scope: Scope, faces: readonly Shape[]): T[] {
+  /** For all faces of a shape, in their order; whichever way round each is. */
+  of(faces: readonly Shape[]): T[] {
     // Room for twice as many, so that none of these is let go meanwhile.
     this.#most = Math.max(FEW, 2 * faces.length);
     return faces.map((face) => {
       const young = this.#young.known.get(face);
       if (young !== undefined) return young;
       const value = this.#old.known.get(face) ?? this.work(face);
-      this.#keep(scope.release(face), value);
+      this.#keep(face, value);
       return value;
     });
   }
@@ -46,8 +45,14 @@ export class FewFaces<T> {
       for (const held of this.#old.held) held.delete();
       [this.#old, this.#young] = [this.#young, this.#none()];
     }
-    this.#young.held.push(face);
-    this.#young.known.set(face, value);
+    const held = this.kernel.TopoDS.Face(face);
+    this.#young.held.push(held);
+    this.#young.known.set(held, value);
+  }
+
+  dispose(): void {
+    for (const { held } of [this.#old, this.#young]) for (const face of held) face.delete();
+    [this.#old, this.#young] = [this.#none(), this.#none()];
   }
 
   #none(): Kept<T> {

@@ -7,7 +7,7 @@ import {
   weld,
 } from '@core/part';
 
-import { checkSolid } from './check';
+import { checkShape } from './check';
 import type { Kernel, Shape } from './kernel';
 import { meshShape } from './mesh';
 import { scoped } from './scope';
@@ -20,7 +20,7 @@ const AGREE = 5e-5;
  * the kernel is off by 0.3 % and more (kernel-notes), so that they are those of the triangles, made as large as the solid is.
  */
 export function massProperties(kernel: Kernel, shape: Shape): MassProperties {
-  const { volumeMm3 } = checkSolid(kernel, shape);
+  const { volumeMm3 } = checkShape(kernel, shape);
   return scoped((scope) => {
     const own = scope.keep(new kernel.GProp_GProps());
     kernel.BRepGProp.VolumeProperties(shape, own, false, false, false);

@@ -2,9 +2,10 @@ import { joinedFloats, type FaceTag, type MeshQuality, type SolidMesh } from '@c
 
 import { dividedEdge } from './dividedEdge';
 import type { FacePiece } from './facePiece';
-import { flatTriangles, isFlat } from './flatFaces';
+import { flatTriangles } from './flatFaces';
 import type { Kernel, Shape } from './kernel';
 import { patchTriangles } from './patchTriangles';
+import { planeOf, type PlaneOut } from './planeOf';
 import { scoped, type Scope } from './scope';
 import { spunPatchOf, type SpunPatch } from './spunPatch';
 import { facesByEdge, hashOf, partsOf } from './topology';
@@ -50,13 +51,14 @@ function piecesHere(
   quality: MeshQuality,
   known: MeshPieces,
 ): MeshPieces | null {
-  const flat: Shape[] = [];
+  const flat: [Shape, PlaneOut][] = [];
   const patches: [Shape, SpunPatch][] = [];
   const rest: Shape[] = [];
   for (const face of partsOf(kernel, scope, shape, 'TopAbs_FACE')) {
     if (known.faces.has(hashOf(kernel, face))) continue;
-    const patch = isFlat(kernel, scope, face) ? 'flat' : spunPatchOf(kernel, scope, face);
-    if (patch === 'flat') flat.push(face);
+    const plane = planeOf(kernel, face);
+    const patch = plane ? null : spunPatchOf(kernel, scope, face);
+    if (plane) flat.push([face, plane]);
     else if (patch) patches.push([face, patch]);
     else rest.push(face);
   }
@@ -65,7 +67,7 @@ function piecesHere(
   const faces = new Map([...known.faces, ...fresh.faces]);
   // Lines that are there already are the ones that the known faces go by.
   const edges = new Map([...fresh.edges, ...known.edges]);
-  for (const face of [...flat, ...patches.map(([one]) => one)]) {
+  for (const [face] of [...flat, ...patches]) {
     for (const edge of partsOf(kernel, scope, face, 'TopAbs_EDGE')) {
       const hash = hashOf(kernel, edge);
       const lines = edges.get(hash) ?? dividedEdge(kernel, scope, edge, quality);
@@ -74,8 +76,8 @@ function piecesHere(
     }
   }
   const linesOf = (edge: Shape) => edges.get(hashOf(kernel, edge))!;
-  for (const face of flat) {
-    const triangles = flatTriangles(kernel, scope, face, linesOf);
+  for (const [face, plane] of flat) {
+    const triangles = flatTriangles(kernel, scope, face, plane, linesOf);
     if (!triangles) return null;
     faces.set(hashOf(kernel, face), triangles);
   }

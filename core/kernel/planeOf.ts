@@ -3,10 +3,16 @@ import { coordinatesOf, type Vec3 } from '@core/part';
 import type { Kernel, Shape } from './kernel';
 import { scoped } from './scope';
 
-/** The plane of a flat face, looking out of the solid; null for a face that is not flat. */
-export function planeOf(kernel: Kernel, face: Shape): { at: Vec3; normal: Vec3 } | null {
+/** A plane, looking out of the solid. */
+export interface PlaneOut {
+  at: Vec3;
+  normal: Vec3;
+}
+
+/** The plane of a flat face; null for a face that is not flat. */
+export function planeOf(kernel: Kernel, face: Shape): PlaneOut | null {
   return scoped((scope) => {
-    const surface = scope.keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(face)), true));
+    const surface = scope.keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(face)), false));
     if (surface.GetType() !== 'GeomAbs_Plane') return null;
     const plane = scope.keep(surface.Plane());
     const normal = scope.keep(scope.keep(plane.Axis()).Direction());

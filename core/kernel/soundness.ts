@@ -23,7 +23,7 @@ export function isSoundMesh(mesh: SolidMesh, volumeMm3: number): boolean {
 
 /** A solid from a sweep or a blend, if it is sound. Takes over one that is refused. */
 export function soundOrNot(made: TaggedSolid): Result<TaggedSolid, StepFault> {
-  const { valid, closed, volumeMm3 } = checkSolid(made.kernel, made.shape);
+  const { valid, closed, volumeMm3 } = checkSolid(made);
   if (valid && closed && isSoundMesh(meshOf(made, LOOK_QUALITY), volumeMm3)) return ok(made);
   made.dispose();
   return no({ code: 'step.notValid', reason: 'it runs through itself' });

@@ -37,6 +37,11 @@ export class TaggedSolid {
     return this.faces.filter(({ origins }) => origins.includes(tag)).map(({ face }) => face);
   }
 
+  /** All of its faces, in the kernel's order. They belong to it. */
+  faceList(): Shape[] {
+    return this.faces.map(({ face }) => face);
+  }
+
   /** The tag that each face goes by. */
   tagList(): FaceTag[] {
     return this.faces.map(({ origins }) => origins[0]);
@@ -139,24 +144,41 @@ export function carryTags(
   });
 }
 
+/** An edge, and what the two faces come from that meet there. */
+export interface Meeting {
+  edge: Shape;
+  origins: Origins;
+  others: Origins;
+}
+
+/** Every edge at which two faces meet. The caller's scope owns them. */
+export function meetings(scope: Scope, solid: TaggedSolid): Meeting[] {
+  const all = solid.originMap();
+  const found: Meeting[] = [];
+  for (const [edge, [first, second]] of facesByEdge(solid.kernel, scope, solid.shape).entries()) {
+    if (!first || !second || first.IsSame(second)) continue;
+    const [origins, others] = [all.get(first), all.get(second)];
+    if (origins && others) found.push({ edge, origins, others });
+  }
+  return found;
+}
+
 /** Edges where two faces meet whose origins are wanted, either way round. The caller's scope owns them. */
-export function edgesWhere(
+export const edgesWhere = (
   scope: Scope,
   solid: TaggedSolid,
   wanted: (origins: Origins, others: Origins) => boolean,
-): Shape[] {
-  const all = solid.originMap();
-  const edges: Shape[] = [];
-  for (const [edge, faces] of facesByEdge(solid.kernel, scope, solid.shape).entries()) {
-    const [first, second] = faces;
-    if (!first || !second || first.IsSame(second)) continue;
-    const [origins, others] = [all.get(first), all.get(second)];
-    if (!origins || !others) continue;
-    if (wanted(origins, others) || wanted(others, origins)) edges.push(edge);
-  }
-  return edges;
-}
+): Shape[] => edgesOf(meetings(scope, solid), wanted);
 
 /** As edgesWhere, between a face of one tag and a face of another. */
 export const edgesBetween = (scope: Scope, solid: TaggedSolid, one: FaceTag, other: FaceTag): Shape[] =>
-  edgesWhere(scope, solid, (origins, others) => origins.includes(one) && others.includes(other));
+  among(meetings(scope, solid), one, other);
+
+/** Of edges that are at hand, those between a face of one tag and a face of another, either way round. */
+export const among = (all: readonly Meeting[], one: FaceTag, other: FaceTag): Shape[] =>
+  edgesOf(all, (origins, others) => origins.includes(one) && others.includes(other));
+
+const edgesOf = (all: readonly Meeting[], wanted: (origins: Origins, others: Origins) => boolean): Shape[] =>
+  all
+    .filter(({ origins, others }) => wanted(origins, others) || wanted(others, origins))
+    .map(({ edge }) => edge);

@@ -5,11 +5,16 @@ type Kind = 'TopAbs_SOLID' | 'TopAbs_SHELL' | 'TopAbs_WIRE' | 'TopAbs_FACE' | 'T
 
 /** Parts of one kind in a shape, in the kernel's order; shared ones appear once for each use. */
 export function partsOf(kernel: Kernel, scope: Scope, shape: Shape, kind: Kind): Shape[] {
-  const explorer = scope.keep(new kernel.TopExp_Explorer(shape, kind, 'TopAbs_SHAPE'));
+  const explorer = new kernel.TopExp_Explorer(shape, kind, 'TopAbs_SHAPE');
   const parts: Shape[] = [];
   for (; explorer.More(); explorer.Next()) parts.push(scope.keep(explorer.Current()));
+  explorer.delete();
   return parts;
 }
+
+/** The faces of a shape, in the kernel's order. */
+export const facesOf = (kernel: Kernel, scope: Scope, shape: Shape): Shape[] =>
+  partsOf(kernel, scope, shape, 'TopAbs_FACE');
 
 /** The shapes of a history list. The list is a copy, so emptying it harms nobody. */
 export function listed(
@@ -25,10 +30,12 @@ export function listed(
   return shapes;
 }
 
+/** Written on the handle itself: what it stands for does not change, and asking the kernel takes ten times as long. */
+const HASH = Symbol('hash');
+
 /** A number that equal shapes share. It follows addresses in memory: never store it. */
-export function hashOf(kernel: Kernel, shape: Shape): number {
-  return kernel.ReplicadShapeHasher.HashCode(shape, 2147483647);
-}
+export const hashOf = (kernel: Kernel, shape: Shape & { [HASH]?: number }): number =>
+  (shape[HASH] ??= kernel.ReplicadShapeHasher.HashCode(shape, 2147483647));
 
 /** A map by identity of shapes, whatever their orientation. */
 export class ShapeMap<T> {

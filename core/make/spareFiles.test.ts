@@ -4,7 +4,7 @@ import { evaluateRepair } from '@core/fit';
 import type { SpareFormat } from '@core/formats';
 import { asMade, spareFile, type Spare } from '@core/make';
 import { BodyBuilder, type Built } from '@core/solid';
-import { boundingBox, checkSolid, readStep, type Kernel } from '@core/kernel';
+import { boundingBox, checkShape, checkSolid, readStep, type Kernel } from '@core/kernel';
 import { grownBy } from '@core/shaping';
 import { testKernel } from '@core/testing/kernel';
 import { rackWheel } from '@core/testing/repairDraft';
@@ -49,7 +49,7 @@ describe('what shrinks is larger in its files, once and in all sizes', () => {
     const solid = readStep(kernel, bytesOf('step', growth));
     const box = boundingBox(kernel, solid);
     expect(box[5] - box[2]).toBeCloseTo(plain[2]! * growth[2], 5);
-    const { closed, volumeMm3 } = checkSolid(kernel, solid);
+    const { closed, volumeMm3 } = checkShape(kernel, solid);
     expect(closed).toBe(true);
     expect(volumeMm3 / built.check!.volumeMm3).toBeCloseTo(growth[0] * growth[1] * growth[2], 6);
     solid.delete();
@@ -78,8 +78,8 @@ describe('what shrinks is larger in its files, once and in all sizes', () => {
   test('what grows is a copy; the part itself stays', () => {
     const before = built.check!.volumeMm3;
     const grown = grownBy(built.solid!, [1.1, 1.1, 1.1]);
-    expect(checkSolid(kernel, grown.shape).volumeMm3).toBeCloseTo(before * 1.331, 4);
+    expect(checkSolid(grown).volumeMm3).toBeCloseTo(before * 1.331, 4);
     grown.dispose();
-    expect(checkSolid(kernel, built.solid!.shape).volumeMm3).toBeCloseTo(before, 6);
+    expect(checkSolid(built.solid!).volumeMm3).toBeCloseTo(before, 6);
   });
 });

@@ -57,7 +57,7 @@ export function dressedStep(
       try {
         const made = dressed(before, edges.value, { ...dressing, mm: size.mm - less });
         // What the kernel calls done may cross itself: then, too, there is no room for all of it at once.
-        if (checkSolid(before.kernel, made.shape).valid) return ok(made);
+        if (checkSolid(made).valid) return ok(made);
         made.dispose();
       } catch (error) {
         // The kernel's refusal of a round or an ease has one cause here: there is no room for it.

@@ -45,7 +45,7 @@ export function dressed(
 function soundly(solid: TaggedSolid, edges: readonly Shape[], dressing: Dressing): TaggedSolid | null {
   try {
     const made = dressed(solid, edges, dressing);
-    const { valid, closed, volumeMm3 } = checkSolid(solid.kernel, made.shape);
+    const { valid, closed, volumeMm3 } = checkSolid(made);
     if (valid && closed && volumeMm3 > 0 && everyEdgeHasTwoFaces(solid.kernel, made.shape)) return made;
     made.dispose();
     return null;

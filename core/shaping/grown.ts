@@ -92,11 +92,11 @@ export function vanishingRounds(kernel: Kernel, scope: Scope, shape: Shape, mm: 
  */
 export function grown(solid: TaggedSolid, mm: number, sharp = true): TaggedSolid {
   const { kernel } = solid;
-  const before = checkSolid(kernel, solid.shape).volumeMm3;
+  const before = checkSolid(solid).volumeMm3;
   for (const way of offsetWays(kernel, solid.shape, mm, sharp)) {
     const made = attempt(solid, mm, way);
     if (!made) continue;
-    const { valid, closed, pieces, volumeMm3 } = checkSolid(kernel, made.shape);
+    const { valid, closed, pieces, volumeMm3 } = checkSolid(made);
     if (pieces > 0 && valid && closed && volumeMm3 > 0 && volumeMm3 > before === mm > 0) return made;
     made.dispose();
   }

@@ -3,7 +3,8 @@ import {
   type Kernel,
   type Shape,
   type Scope,
-  edgesBetween,
+  among,
+  meetings,
   type TaggedSolid,
   distanceBetween,
 } from '@core/kernel';
@@ -37,10 +38,11 @@ export function edgesOfPicks(
   picks: readonly EdgePick[],
   earlier: ReadonlyMap<string, StepNumbers>,
 ): Result<Shape[], StepFault> {
+  const all = meetings(scope, solid);
   const edges: Shape[] = [];
   for (const { tags, near } of picks) {
     const [a, b] = tags;
-    const found = edgesBetween(scope, solid, a, b);
+    const found = among(all, a, b);
     if (found.length === 0) {
       const lookingFor = `the edge where ${wordsOf(a, earlier)} meets ${wordsOf(b, earlier)}`;
       return no({ code: 'step.pickLost', lookingFor, tag: a });

@@ -315,7 +315,7 @@ export class BodyBuilder {
       const made = this.#attempt(() => buildStep(step, lengths.value, { ...input, merge }));
       if (!made.ok) return made;
       const solid = made.value;
-      const check = guarded(this.kernel, () => checkSolid(this.kernel, solid.shape));
+      const check = guarded(this.kernel, () => checkSolid(solid));
       const fault = findFault(check, before?.check ?? null, bound);
       if (!fault) return ok({ solid, check });
       solid.dispose();

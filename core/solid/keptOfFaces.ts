@@ -4,22 +4,22 @@ import {
   faceBox,
   KeptPieces,
   meshOf,
-  PerFace,
+  FewFaces,
   type Kernel,
   type TaggedSolid,
 } from '@core/kernel';
 import { SCREEN_QUALITY, type Box, type SolidMesh } from '@core/part';
 
-/** What is known of the faces of a part from its last build, so that a change costs only the faces that it made. */
+/** What is known of the faces of a part from its last builds, so that a change costs only the faces that it made. */
 export class KeptOfFaces {
   readonly #pieces: KeptPieces;
-  readonly #boxes: PerFace<Box>;
-  readonly #areas: PerFace<number>;
+  readonly #boxes: FewFaces<Box>;
+  readonly #areas: FewFaces<number>;
 
   constructor(kernel: Kernel) {
     this.#pieces = new KeptPieces(kernel);
-    this.#boxes = new PerFace(kernel, faceBox);
-    this.#areas = new PerFace(kernel, faceArea);
+    this.#boxes = new FewFaces(kernel, (face) => faceBox(kernel, face));
+    this.#areas = new FewFaces(kernel, (face) => faceArea(kernel, face));
   }
 
   /** Triangles at the quality of the screen. */
@@ -28,13 +28,13 @@ export class KeptOfFaces {
   }
 
   /** mm. */
-  boxOf({ shape }: TaggedSolid): Box {
-    return boxRound(this.#boxes.of(shape));
+  boxOf(solid: TaggedSolid): Box {
+    return boxRound(this.#boxes.of(solid.faceList()));
   }
 
   /** Area of all faces, mm². */
-  areaOf({ shape }: TaggedSolid): number {
-    return this.#areas.of(shape).reduce((sum, mm2) => sum + mm2, 0);
+  areaOf(solid: TaggedSolid): number {
+    return this.#areas.of(solid.faceList()).reduce((sum, mm2) => sum + mm2, 0);
   }
 
   dispose(): void {

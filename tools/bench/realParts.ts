@@ -71,7 +71,7 @@ function lateChange(kernel: Kernel, part: Part): readonly [number, number] {
   const kept = new BodyBuilder(kernel);
   kept.build(body, numbers);
   const timed = timePair(
-    3,
+    5,
     1,
     () => void kept.build((turn += 1) % 2 === 1 ? again : body, numbers),
     () => {

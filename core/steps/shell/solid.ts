@@ -142,7 +142,7 @@ function thickened(
   try {
     const made = guarded(kernel, make);
     if (!made) return null;
-    const [old, now] = [checkSolid(kernel, before.shape), checkSolid(kernel, made.shape)];
+    const [old, now] = [checkSolid(before), checkSolid(made)];
     if (now.valid && now.closed && now.volumeMm3 > 0 && now.volumeMm3 < old.volumeMm3 * (1 - NO_CHANGE))
       return made;
     made.dispose();
