@@ -19,22 +19,36 @@ const STOP_AFTER_MS = 2000;
 const AGAIN = new Set(['step.stopped', 'step.timedOut', 'step.kernelFailed']);
 
 /** Says over the part what it is waiting for: the kernel, a build; or that the picture is out of date. */
-export function BuildSign({ empty, outOfDate }: { empty: boolean; outOfDate: boolean }) {
+export function BuildSign({
+  empty,
+  outOfDate,
+  isFromBefore,
+}: {
+  empty: boolean;
+  outOfDate: boolean;
+  /** What is in view was built when the repair was last open. */
+  isFromBefore: boolean;
+}) {
   const { repair, solid } = useRepairContext();
   const status = useBenchStatus();
   const busy = status.kind === 'loading' || status.kind === 'building';
   const waited = useWaited(busy);
 
-  if (status.kind === 'failed') return <Sign tone="wrong" text={status.sentence} />;
+  const before = isFromBefore ? 'Last picture, not checked yet' : '';
+
+  if (status.kind === 'failed')
+    return <Sign tone="wrong" text={before ? `${before}. ${status.sentence}` : status.sentence} />;
   if (status.kind === 'broken') return <BrokenBuild status={status} />;
-  if (busy && waited >= 1) {
+  if (busy && (waited >= 1 || isFromBefore)) {
     const step =
       status.kind === 'building'
         ? repair.bodies.flatMap((body) => body.steps).find(({ id }) => id === status.stepId)
         : undefined;
-    const text =
-      status.kind === 'loading'
-        ? `Getting the solid builder, ${Math.round(status.share * 100)} %`
+    const share = status.kind === 'loading' ? `: ${Math.round(status.share * 100)} %` : '';
+    const text = before
+      ? before + share
+      : status.kind === 'loading'
+        ? `Getting the solid builder${share}`
         : step
           ? `Building: ${menuOf(step.kind).verb} ${menuOf(step.kind).what}`
           : 'Building…';
@@ -46,6 +60,7 @@ export function BuildSign({ empty, outOfDate }: { empty: boolean; outOfDate: boo
       />
     );
   }
+  if (before) return <Sign tone="busy" text={before} />;
   const stopped = solid.bodies.some((body) =>
     body.steps.some((step) => step.state === 'failed' && AGAIN.has(step.fault.code)),
   );

@@ -24,6 +24,7 @@ import { StrengthSheet } from './StrengthSheet';
 import { usePartWork } from '../part/usePartWork';
 import { useCutOpen } from '../part/useCutOpen';
 import { BuildSign } from './BuildSign';
+import { drawnOf } from './drawnOf';
 import { useShow } from '../preferences/useShow';
 import { colours } from '../theme/colours';
 import { labelOf, trailTargetOf } from '../inRepair/labelOf';
@@ -55,9 +56,11 @@ export function PartPane({ stage }: { stage: string }) {
   const { stage: stageShown, stageMesh, pointing } = work;
   const { setMeasuring, setStage, end } = usePartTool();
 
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- bodies change by themselves
+  const drawn = useMemo(() => drawnOf(solid, repair), [solid, repair.bodies]);
   const bodies = useMemo(
     () =>
-      solid.bodies.flatMap((body): SceneBody[] => {
+      drawn.flatMap((body): SceneBody[] => {
         if (stageShown) {
           // The making of one body: it alone, as it was then.
           if (body.bodyId !== stageShown.bodyId || !stageMesh) return [];
@@ -75,20 +78,23 @@ export function PartPane({ stage }: { stage: string }) {
       }),
     // Roles change only with the repair's bodies.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [solid.bodies, repair.bodies, opened, showGhost, views, stageShown, stageMesh, pointing],
+    [drawn, opened, showGhost, views, stageShown, stageMesh, pointing],
   );
   const annotations = useMemo(
     () => {
       // While something is picked or measured, sizes would only be in the way.
       if (stageShown || work.measuring || work.pointing) return [];
-      const shown = spares.filter(({ bodyId }) => viewOf(views, bodyOf(repair, bodyId)) === 'shown');
+      const shown = drawn.filter(
+        ({ bodyId }) =>
+          roleOf(repair, bodyId) === 'spare' && viewOf(views, bodyOf(repair, bodyId)) === 'shown',
+      );
       if (!openSize || stage !== 'sizes') return shown.flatMap((body) => body.annotations);
       // The size that is being taken, wherever it is: on the spare or on what it must fit.
-      const all = solid.bodies.flatMap((body) => body.annotations);
+      const all = drawn.flatMap((body) => body.annotations);
       return all.filter((one) => one.value.from === 'size' && one.value.id === openSize);
     },
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [solid.bodies, views, openSize, stage, stageShown, work.measuring, work.pointing],
+    [drawn, views, openSize, stage, stageShown, work.measuring, work.pointing],
   );
 
   const show = useShow();
@@ -169,7 +175,11 @@ export function PartPane({ stage }: { stage: string }) {
       ) : stageShown && making ? (
         <StageBar body={making} />
       ) : (
-        <BuildSign empty={bodies.length === 0} outOfDate={outOfDate} />
+        <BuildSign
+          empty={bodies.length === 0}
+          outOfDate={outOfDate}
+          isFromBefore={solid.bodies.length === 0 && bodies.length > 0}
+        />
       )}
       {cut.plane ? (
         <CutSlider

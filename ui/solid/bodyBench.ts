@@ -49,6 +49,7 @@ import type {
   SlideWish,
   WorkerCalls,
   Answered,
+  UncheckedBody,
 } from './protocol';
 
 interface OnBench {
@@ -71,6 +72,7 @@ export class BodyBench implements Answered<WorkerCalls> {
     private readonly kernel: Kernel,
     private readonly onStep: (bodyId: string, stepId: string) => void,
     font: Font | null = null,
+    private readonly onStands: (body: UncheckedBody) => void = () => {},
   ) {
     this.#font = font;
     this.#builder = new RepairBuilder(kernel, font);
@@ -85,6 +87,7 @@ export class BodyBench implements Answered<WorkerCalls> {
     const allBuilt = this.#builder.build(state.bodies, numbers, this.onStep);
     const before = this.#bodies;
     this.#bodies = new Map();
+    this.#showWhatStands(allBuilt, before);
     const bodies = wanted.map((body): BuiltBody => {
       const built = allBuilt.get(body.id)!;
       const old = before.get(body.id);
@@ -122,6 +125,15 @@ export class BodyBench implements Answered<WorkerCalls> {
       reply,
       bodies.flatMap(({ mesh }) => (mesh ? buffersOf(mesh) : [])),
     );
+  }
+
+  /** What is new is shown before it is looked over, which can take as long as a third of its making. */
+  #showWhatStands(built: ReadonlyMap<string, Built>, before: ReadonlyMap<string, OnBench>): void {
+    for (const [bodyId, { solid, steps, mesh, annotations, centreLines }] of built) {
+      const failed = steps.some(({ state }) => state === 'failed');
+      const drawn = failed || before.get(bodyId)?.built.solid === solid ? null : mesh();
+      if (drawn) this.onStands({ bodyId, mesh: copyOf(drawn), annotations, centreLines });
+    }
   }
 
   cutOpen(bodyId: string, plane: CutPlane, hatchStepMm: number): OpenedSolid | null {
@@ -258,5 +270,5 @@ const copyOf = (mesh: SolidMesh): SolidMesh => ({
   edges: mesh.edges.slice(),
 });
 
-const buffersOf = (mesh: SolidMesh): Transferable[] =>
+export const buffersOf = (mesh: SolidMesh): Transferable[] =>
   [mesh.positions, mesh.normals, mesh.indices, mesh.edges].map((array) => array.buffer as ArrayBuffer);

@@ -36,6 +36,14 @@ export interface BuiltBody {
   failedTool: Float32Array | null;
 }
 
+/** A body to be looked at before it is looked over: as it has just been built, or as it was last. */
+export interface UncheckedBody {
+  bodyId: string;
+  mesh: SolidMesh;
+  annotations: Annotation[];
+  centreLines: CentreLine[];
+}
+
 /** Something picked on a body of the bench. */
 export interface PickedOn {
   bodyId: string;
@@ -86,6 +94,8 @@ export interface WorkerWatcher {
   /** Share of the kernel's file that has arrived, 0 to 1. */
   loading(share: number): void;
   step(bodyId: string, stepId: string): void;
+  /** A body stands; walls, rims and roots are looked at next. */
+  stands(body: UncheckedBody): void;
 }
 
 /** What the worker is asked about what it has built. Each is a method of `BodyBench`, and of `workbench.ask`. */

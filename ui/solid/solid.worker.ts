@@ -1,11 +1,11 @@
 import { KernelTrap } from '@core/part';
 import './importMetaRegistry';
 
-import { expose } from 'comlink';
+import { expose, transfer } from 'comlink';
 
 import { startKernel } from '@core/kernel';
 
-import { BodyBench } from './bodyBench';
+import { BodyBench, buffersOf } from './bodyBench';
 import { fetchFont, fetchKernel } from './fetchKernel';
 import type { SolidWorker, WorkerWatcher } from './protocol';
 
@@ -33,7 +33,12 @@ async function start(watcher: WorkerWatcher) {
   // Letters are rare: a font that does not come keeps nobody from working.
   const font = await fetchFont().catch(() => null);
   const kernel = await startKernel({ wasmBinary });
-  bench = new BodyBench(kernel, (bodyId, stepId) => watcher.step(bodyId, stepId), font);
+  bench = new BodyBench(
+    kernel,
+    (bodyId, stepId) => watcher.step(bodyId, stepId),
+    font,
+    (body) => watcher.stands(transfer(body, buffersOf(body.mesh))),
+  );
 }
 
 /** Every call goes to the bench's method of that name. */

@@ -3,7 +3,8 @@ import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore
 import type { RepairState, Workshop } from '@core/model';
 import type { SolidMesh } from '@core/part';
 
-import type { BuiltBody } from './protocol';
+import { keepPicture, keptPicture } from './keptPictures';
+import type { BuiltBody, UncheckedBody } from './protocol';
 import { spawnWorker } from './spawnWorker';
 import { Workbench, type BenchStatus } from './workbench';
 
@@ -19,6 +20,8 @@ export interface ShownBody extends Omit<BuiltBody, 'mesh'> {
 
 export interface SolidView {
   bodies: ShownBody[];
+  /** Bodies that are to be looked at in place of those, until they are looked over too. */
+  unchecked: readonly UncheckedBody[];
   /** Builds once more what was stopped. */
   rebuild(): void;
 }
@@ -28,10 +31,15 @@ export const useBenchStatus = (): BenchStatus =>
   useSyncExternalStore(workbench.subscribe, () => workbench.status);
 
 const NO_BODIES: ShownBody[] = [];
+const NONE_UNCHECKED: readonly UncheckedBody[] = [];
+
+/** The picture of a part is kept once it has stood for so long, ms. */
+const SETTLED_MS = 1000;
 
 /** Builds the bodies of a repair on the device whenever something changes that they depend on. */
 export function useSolid(state: RepairState | undefined, workshop: Workshop): SolidView {
   const [bodies, setBodies] = useState(NO_BODIES);
+  const [unchecked, setUnchecked] = useState(NONE_UNCHECKED);
   const [attempt, setAttempt] = useState(0);
   const shown = useRef(bodies);
   const repairId = state?.head.id;
@@ -41,6 +49,15 @@ export function useSolid(state: RepairState | undefined, workshop: Workshop): So
     shownRepair.current = repairId;
     shown.current = NO_BODIES;
     setBodies(NO_BODIES);
+    setUnchecked(NONE_UNCHECKED);
+    const isWaitedFor = () => shownRepair.current === repairId && shown.current === NO_BODIES;
+    if (repairId) {
+      keptPicture(repairId).then(
+        (kept) => isWaitedFor() && setUnchecked(kept),
+        // Then it is seen when it is built.
+        () => undefined,
+      );
+    }
     return () => {
       shownRepair.current = undefined;
     };
@@ -51,15 +68,19 @@ export function useSolid(state: RepairState | undefined, workshop: Workshop): So
     const known = () =>
       Object.fromEntries(shown.current.map((body) => [body.bodyId, body.mesh ? body.build : 0]));
     workbench
-      .build(state, workshop, known)
+      .build(state, workshop, known, (body) => {
+        if (shownRepair.current === repairId) setUnchecked((all) => withOne(all, body));
+      })
       .then((reply) => {
         // Replies come in the order of the builds, so the last one stands.
         if (!reply || shownRepair.current !== repairId) return;
         shown.current = reply.bodies.map((built) => mergeShown(shown.current, built));
         setBodies(shown.current);
+        setUnchecked(NONE_UNCHECKED);
       })
       .catch(() => {
         // The status says what went wrong, with its report; the last good solids stay.
+        if (shown.current !== NO_BODIES) setUnchecked(NONE_UNCHECKED);
       });
     // Only what a solid depends on; the rest of the head may change without a rebuild.
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -76,9 +97,26 @@ export function useSolid(state: RepairState | undefined, workshop: Workshop): So
     state?.head.machineId,
   ]);
 
+  useEffect(() => {
+    if (!repairId || bodies === NO_BODIES || bodies.some(({ outOfDate }) => outOfDate)) return;
+    const drawn = bodies.flatMap(({ bodyId, mesh, annotations, centreLines }) =>
+      mesh ? [{ bodyId, mesh, annotations, centreLines }] : [],
+    );
+    const timer = setTimeout(() => {
+      // Nothing is lost without it: it only takes longer until the part is seen.
+      keepPicture(repairId, drawn, Date.now()).catch(() => undefined);
+    }, SETTLED_MS);
+    return () => clearTimeout(timer);
+  }, [repairId, bodies]);
+
   const rebuild = useCallback(() => setAttempt((count) => count + 1), []);
-  return useMemo(() => ({ bodies, rebuild }), [bodies, rebuild]);
+  return useMemo(() => ({ bodies, unchecked, rebuild }), [bodies, unchecked, rebuild]);
 }
+
+const withOne = (all: readonly UncheckedBody[], body: UncheckedBody): readonly UncheckedBody[] => [
+  ...all.filter(({ bodyId }) => bodyId !== body.bodyId),
+  body,
+];
 
 /** Keeps the last sound solid while a step fails, and the old mesh where the worker says it is unchanged. */
 export function mergeShown(before: readonly ShownBody[], built: BuiltBody): ShownBody {

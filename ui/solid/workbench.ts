@@ -8,6 +8,7 @@ import {
   type BuildRequest,
   type BuiltBody,
   type SolidWorker,
+  type UncheckedBody,
   type WorkerCalls,
 } from './protocol';
 import type { WorkerHandle } from './spawnWorker';
@@ -63,6 +64,7 @@ export class Workbench {
   #toldAt = -Infinity;
   #toTell: ReturnType<typeof setTimeout> | undefined;
   #buildIsRunning = false;
+  #onStands: ((body: UncheckedBody) => void) | null = null;
 
   /** Asks about what was last built, in turn with all else. */
   readonly ask: WorkerCalls;
@@ -99,11 +101,13 @@ export class Workbench {
   /**
    * Builds all bodies. Resolves to null if a newer build was asked for before this one began. A step at which
    * the worker hung or died comes back as failed at that step, with no mesh.
+   * @param onStands called for each body that is new, before it is looked over.
    */
   build(
     state: RepairState,
     workshop: Workshop,
     known: () => Record<string, number>,
+    onStands: (body: UncheckedBody) => void = () => {},
   ): Promise<BuildReply | null> {
     const turn = (this.#newestBuild += 1);
     return this.#inTurn(async () => {
@@ -111,6 +115,7 @@ export class Workbench {
       try {
         const has = this.#holdsLast ? known() : {};
         this.#buildIsRunning = true;
+        this.#onStands = onStands;
         const reply = await this.#run((worker) => worker.build({ state, workshop, known: has }));
         this.#last = { state, workshop };
         this.#holdsLast = true;
@@ -125,6 +130,7 @@ export class Workbench {
         throw error;
       } finally {
         this.#buildIsRunning = false;
+        this.#onStands = null;
       }
     });
   }
@@ -200,6 +206,11 @@ export class Workbench {
           this.#at = { bodyId, stepId };
           this.#windAlarm();
           this.#sayStep(bodyId, stepId);
+        },
+        stands: (body) => {
+          if (!this.#lose || this.#handle !== handle) return;
+          this.#windAlarm();
+          this.#onStands?.(body);
         },
       })
       .then(

@@ -14,7 +14,7 @@ export function InRepair({
   const value: RepairContextValue = {
     repair,
     numbers: evaluateRepair(repair),
-    solid: { bodies: [], rebuild: () => {} },
+    solid: { bodies: [], unchecked: [], rebuild: () => {} },
     openSize: null,
     setOpenSize: () => {},
     openTrail: null,

@@ -66,7 +66,11 @@ export function FindingsBar({ bodyId, action }: { bodyId: string; action: React.
             </Text>
           </View>
         ) : (
-          <Text className="flex-1 font-label text-[14px] text-muted">Nothing built yet</Text>
+          <Text className="flex-1 font-label text-[14px] text-muted">
+            {solid.unchecked.some((other) => other.bodyId === bodyId)
+              ? 'Not checked yet'
+              : 'Nothing built yet'}
+          </Text>
         )}
         {action}
       </View>
