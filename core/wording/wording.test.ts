@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 
 import type { Fault } from '@core/fault';
 import type { Step } from '@core/model';
@@ -9,8 +9,9 @@ import { stepSentence } from '@core/steps';
 
 describe('sentences of faults', () => {
   test('every code that is declared has one', () => {
-    const source = ['index', 'serverFault']
-      .map((name) => readFileSync(`${__dirname}/../fault/${name}.ts`, 'utf8'))
+    const room = `${__dirname}/../fault`;
+    const source = readdirSync(room)
+      .map((name) => readFileSync(`${room}/${name}`, 'utf8'))
       .join('\n');
     const declared = [...source.matchAll(/code: '([^']+)'/g)].map((match) => match[1]!);
     expect(declared.length).toBeGreaterThan(30);

@@ -1,14 +1,14 @@
 import type { ServerFault } from '@core/fault';
 
+import type { Sentences } from './sentences';
+
 const megabytes = (bytes: number) =>
   `${(bytes / 1048576).toLocaleString('en', { maximumFractionDigits: 1 })} MB`;
 const size = (bytes: number) =>
   bytes < 1048576 ? `${Math.ceil(bytes / 1024).toLocaleString('en')} kB` : megabytes(bytes);
 
-type Sentences = { [C in ServerFault['code']]: (fault: Extract<ServerFault, { code: C }>) => string };
-
 /** What is wrong with the place where things are kept, or with what was sent there; what to do about it. */
-export const SERVER_SENTENCES: Sentences = {
+export const SERVER: Sentences<ServerFault> = {
   'server.failed': ({ report }) =>
     `Something went wrong on the server (report ${report}). Nothing was changed; try again.`,
   'server.busy': ({ seconds }) =>

@@ -1,0 +1,29 @@
+/** What can be wrong on the way from the part to its job. */
+export type MadeFault =
+  | { code: 'testPiece.notThere' }
+  | { code: 'testPiece.wholePart' }
+  | { code: 'make.notGrown'; reason: string }
+  | { code: 'slice.noLayerMachine'; machine: string }
+  | { code: 'slice.noLayerMaterial'; material: string }
+  | { code: 'slice.layerHeight'; layerMm: number; leastMm: number; mostMm: number }
+  | { code: 'slice.machineTooCold'; neededC: number; mostC: number }
+  /** Along x, y and z, as it lies. */
+  | {
+      code: 'slice.doesNotFit';
+      sizeMm: [number, number, number];
+      roomMm: [number, number, number];
+    }
+  | { code: 'slice.tooLow'; heightMm: number; firstLayerMm: number }
+  | { code: 'slice.tooManyLayers'; layers: number; most: number }
+  | { code: 'slice.notClosed'; edges: number }
+  | { code: 'slice.notLaid' }
+  | { code: 'slice.nothingLaid'; lineMm: number }
+  /** `line`: of the file, from 1. */
+  | { code: 'gcode.outside'; line: number; axis: string; mm: number; mostMm: number }
+  | {
+      code: 'gcode.tooHot';
+      line: number;
+      what: 'nozzle' | 'bed';
+      celsius: number;
+      mostCelsius: number;
+    };

@@ -1,0 +1,20 @@
+import type { NamedLength } from './namedLength';
+
+/** What can be wrong with an outline, a gear’s among them. */
+export type OutlineFault =
+  | { code: 'outline.slotTooShort'; length: NamedLength; breadthMm: number }
+  | { code: 'outline.noRing'; inner: NamedLength; outerMm: number }
+  | { code: 'outline.pointsMeet'; place: number }
+  | { code: 'outline.crosses' }
+  | { code: 'outline.open'; x: number; y: number }
+  | { code: 'outline.loopsAside' }
+  | { code: 'outline.noPoint'; place: number; point: string }
+  | { code: 'outline.hasHoles' }
+  | { code: 'outline.notLevelThere' }
+  | { code: 'outline.notHere' }
+  | { code: 'outline.noneOfStep'; place: number }
+  | { code: 'outline.offsetTooFar'; by: NamedLength }
+  | { code: 'outline.arcNeedsEnds' }
+  | { code: 'gear.noRoot'; teeth: number }
+  | { code: 'gear.pointed'; teeth: number }
+  | { code: 'gear.noGap'; teeth: number };

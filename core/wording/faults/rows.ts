@@ -1,0 +1,33 @@
+import type { RowsFault } from '@core/fault';
+
+import { rowWord } from '../rows';
+import { type Sentences } from './sentences';
+
+/** One sentence or two for each: what is wrong, by which rule, and the way out. */
+export const ROWS: Sentences<RowsFault> = {
+  'row.missing': ({ row }) =>
+    `This ${rowWord(row)} is no longer there. Go back to the list and open it again.`,
+  'row.refersToNothing': ({ row, refersTo }) =>
+    `This ${rowWord(row)} belongs to a ${refersTo} that is no longer there. Bring the ${refersTo} back first.`,
+  'row.stale': ({ row }) =>
+    `This ${rowWord(row)} was changed somewhere else in the meantime. Choose which of the two to keep.`,
+  'row.frozen': ({ letter }) => `Revision ${letter} is frozen and stays as it is. Freeze a new one instead.`,
+  'row.listFull': ({ row, limit }) =>
+    `A repair has room for ${limit.toLocaleString('en')} ${rowWord(row)}s, deleted ones too, and they are all taken. Begin a new repair for the rest.`,
+  'row.double': ({ row, path, id }) =>
+    `Two parts of this ${rowWord(row)} go by one name, “${id}” at ${path}. Give each a name of its own.`,
+  'photo.notAnImage': () =>
+    'This is not a photo that can be read. Choose a JPEG, PNG, WebP, AVIF or TIFF picture.',
+  'photo.tooBig': ({ bytes, limitBytes }) =>
+    `This photo has ${Math.ceil(bytes / 1048576)} MB; up to ${limitBytes / 1048576} MB can be taken in. Take it smaller, or crop it.`,
+  'photo.tooManyPixels': ({ megapixels, limitMegapixels }) =>
+    `This photo has ${Math.round(megapixels)} megapixels; up to ${limitMegapixels} can be taken in. Take it smaller, or crop it.`,
+  'photo.heif': () =>
+    'This photo is in the HEIF format, which can’t be read here. Let the camera save JPEG (“most compatible”), or send it as JPEG or PNG.',
+  'job.missing': () => 'This job is not here any more. Send it again from its layers.',
+  'job.over': ({ state }) =>
+    `This job is ${state === 'done' ? 'done' : 'over'} already. Send it again to make another.`,
+  'job.machineBusy': ({ machine }) =>
+    `${machine} is at work on another job. Wait for that, or cancel it, then go on.`,
+  'device.unknown': () => 'There is nothing of that name on the practice bench. Load the page again.',
+};
