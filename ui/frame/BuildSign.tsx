@@ -10,6 +10,7 @@ import { Spinner } from '../shared/Spinner';
 import { useBenchStatus, workbench } from '../solid/useSolid';
 import type { BenchStatus } from '../solid/workbench';
 import { useRepairContext } from '../inRepair/useRepairContext';
+import { useSolidView } from '../inRepair/useSolidView';
 
 /** A build shorter than this needs no sign, ms; one longer than the second can be stopped. */
 const SIGN_AFTER_MS = 250;
@@ -29,7 +30,9 @@ export function BuildSign({
   /** What is in view was built when the repair was last open. */
   isFromBefore: boolean;
 }) {
-  const { repair, solid } = useRepairContext();
+  const { repair } = useRepairContext();
+
+  const solid = useSolidView();
   const status = useBenchStatus();
   const busy = status.kind === 'loading' || status.kind === 'building';
   const waited = useWaited(busy);
@@ -82,7 +85,9 @@ export function BuildSign({
 
 /** The builder itself went wrong: what is safe, and a report. */
 function BrokenBuild({ status }: { status: Extract<BenchStatus, { kind: 'broken' }> }) {
-  const { repair, solid } = useRepairContext();
+  const { repair } = useRepairContext();
+
+  const solid = useSolidView();
   const [reporting, setReporting] = useState(false);
   const body = repair.bodies.find(({ id }) => id === status.at?.bodyId);
   const place = body ? body.steps.findIndex(({ id }) => id === status.at?.stepId) + 1 : 0;

@@ -28,7 +28,9 @@ import { drawnOf } from './drawnOf';
 import { useShow } from '../preferences/useShow';
 import { colours } from '../theme/colours';
 import { labelOf, trailTargetOf } from '../inRepair/labelOf';
+import { openSize, openTrail, useOpened } from '../inRepair/opened';
 import { useRepairContext } from '../inRepair/useRepairContext';
+import { useSolidView } from '../inRepair/useSolidView';
 
 /** Narrower than this, what can be done with the part is shown by signs, px. */
 const WORDS_FROM_PX = 640;
@@ -40,7 +42,11 @@ const CUT_SLIDER_PX = 44;
 
 /** The part with what goes on it: sizes, stances, cutting open, and a word while it is being built. */
 export function PartPane({ stage }: { stage: string }) {
-  const { repair, numbers, solid, openSize, setOpenSize, setOpenTrail } = useRepairContext();
+  const { repair, numbers } = useRepairContext();
+
+  const solid = useSolidView();
+
+  const openedSize = useOpened(({ size }) => size);
   const [stance, setStance] = useState<Stance | null>('corner');
   const [lastStance, setLastStance] = useState<Stance>('corner');
   const [showGhost, setShowGhost] = useState(true);
@@ -88,13 +94,13 @@ export function PartPane({ stage }: { stage: string }) {
         ({ bodyId }) =>
           roleOf(repair, bodyId) === 'spare' && viewOf(views, bodyOf(repair, bodyId)) === 'shown',
       );
-      if (!openSize || stage !== 'sizes') return shown.flatMap((body) => body.annotations);
+      if (!openedSize || stage !== 'sizes') return shown.flatMap((body) => body.annotations);
       // The size that is being taken, wherever it is: on the spare or on what it must fit.
       const all = drawn.flatMap((body) => body.annotations);
-      return all.filter((one) => one.value.from === 'size' && one.value.id === openSize);
+      return all.filter((one) => one.value.from === 'size' && one.value.id === openedSize);
     },
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [drawn, views, openSize, stage, stageShown, work.measuring, work.pointing],
+    [drawn, views, openedSize, stage, stageShown, work.measuring, work.pointing],
   );
 
   const show = useShow();
@@ -103,10 +109,10 @@ export function PartPane({ stage }: { stage: string }) {
     ({ value }: Annotation) => {
       const base = `/repair/${repair.head.id}` as const;
       if (value.from === 'fit') {
-        setOpenTrail(value);
+        openTrail(value);
         router.replace(`${base}/fits`);
       } else if (value.from === 'size') {
-        setOpenSize(value.id);
+        openSize(value.id);
         router.replace(`${base}/sizes`);
       } else if (value.from === 'layout') {
         router.replace(`${base}/layouts`);
@@ -114,15 +120,12 @@ export function PartPane({ stage }: { stage: string }) {
         router.replace(`${base}/shape`);
       }
     },
-    [repair.head.id, setOpenSize, setOpenTrail],
+    [repair.head.id],
   );
-  const onLongPressLabel = useCallback(
-    ({ value }: Annotation) => {
-      const target = trailTargetOf(value);
-      if (target) setOpenTrail(target);
-    },
-    [setOpenTrail],
-  );
+  const onLongPressLabel = useCallback(({ value }: Annotation) => {
+    const target = trailTargetOf(value);
+    if (target) openTrail(target);
+  }, []);
   const onStance = useCallback(
     (next: Stance | null) => {
       setStance(next);

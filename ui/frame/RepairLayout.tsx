@@ -1,5 +1,5 @@
 import { router, Slot, useLocalSearchParams, useSegments } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo } from 'react';
 import { View } from 'react-native';
 
 import { evaluateRepair } from '@core/fit';
@@ -14,15 +14,15 @@ import { Button } from '../shared/Button';
 import { EmptyState } from '../shared/EmptyState';
 import { Loading } from '../shared/Loading';
 import { useWide } from '../shared/useWide';
-import { useListPicture } from '../solid/useListPicture';
-import { useSolid } from '../solid/useSolid';
+import { BuiltRepair } from './BuiltRepair';
 import { ConnectionSign } from './ConnectionSign';
 import { NoticeBar } from './NoticeBar';
 import { PartPane } from './PartPane';
 import { RepairHeader } from './RepairHeader';
 import { StageRule } from './StageRule';
 import { TrailPanel } from './TrailPanel';
-import { RepairContext, type TrailTarget } from '../inRepair/useRepairContext';
+import { closeAll, useOpened } from '../inRepair/opened';
+import { RepairContext } from '../inRepair/useRepairContext';
 
 /** Screens that need the room of the part for a drawing of their own, or for words. */
 const WITHOUT_PART = new Set([
@@ -93,17 +93,13 @@ function Frame({ repair }: { repair: Repair }) {
   const wide = useWide();
   const segments = useSegments() as string[];
   const stage = segments.at(-1) ?? 'sizes';
-  const [openSize, setOpenSize] = useState<string | null>(null);
-  const [openTrail, setOpenTrail] = useState<TrailTarget | null>(null);
+  const isSizeOpen = useOpened(({ size }) => size !== null);
+  const isTrailOpen = useOpened(({ trail }) => trail !== null);
+  useEffect(() => closeAll, [repair.head.id]);
   const { workshop } = useWorkshop();
   const numbers = useMemo(() => evaluateRepair(repair, workshop), [repair, workshop]);
   const progress = useMemo(() => progressOf(repair, numbers.sizes), [repair, numbers]);
-  const solid = useSolid(repair, workshop);
-  useListPicture(repair, solid);
-  const context = useMemo(
-    () => ({ repair, numbers, solid, openSize, setOpenSize, openTrail, setOpenTrail }),
-    [repair, numbers, solid, openSize, openTrail],
-  );
+  const context = useMemo(() => ({ repair, numbers }), [repair, numbers]);
   const withPart = !WITHOUT_PART.has(stage);
   const part = (
     <View className="flex-1 flex-row">
@@ -133,31 +129,33 @@ function Frame({ repair }: { repair: Repair }) {
 
   return (
     <RepairContext.Provider value={context}>
-      {wide ? (
-        <View className="flex-1 flex-row bg-paper">
-          {rule}
-          <View className="w-[450px] border-r border-line bg-paper">
+      <BuiltRepair repair={repair} workshop={workshop}>
+        {wide ? (
+          <View className="flex-1 flex-row bg-paper">
+            {rule}
+            <View className="w-[450px] border-r border-line bg-paper">
+              <RepairHeader />
+              <ConnectionSign />
+              <View role="main" className="flex-1">
+                {screen}
+              </View>
+            </View>
+            {part}
+          </View>
+        ) : (
+          <View className="flex-1 bg-paper">
             <RepairHeader />
             <ConnectionSign />
+            {withPart ? <PartHeight small={stage === 'sizes' && isSizeOpen}>{part}</PartHeight> : null}
             <View role="main" className="flex-1">
               {screen}
             </View>
+            {rule}
+            {isTrailOpen ? <TrailPanel /> : null}
+            {withPart ? null : <NoticeBar />}
           </View>
-          {part}
-        </View>
-      ) : (
-        <View className="flex-1 bg-paper">
-          <RepairHeader />
-          <ConnectionSign />
-          {withPart ? <PartHeight small={stage === 'sizes' && openSize !== null}>{part}</PartHeight> : null}
-          <View role="main" className="flex-1">
-            {screen}
-          </View>
-          {rule}
-          {openTrail ? <TrailPanel /> : null}
-          {withPart ? null : <NoticeBar />}
-        </View>
-      )}
+        )}
+      </BuiltRepair>
     </RepairContext.Provider>
   );
 }

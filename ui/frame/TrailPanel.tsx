@@ -13,15 +13,18 @@ import { TrailTable } from '../shared/TrailTable';
 import { useWide } from '../shared/useWide';
 import { Doubt } from '../inRepair/Doubt';
 import { colours } from '../theme/colours';
+import { openTrail, useOpened } from '../inRepair/opened';
 import { useRepairContext } from '../inRepair/useRepairContext';
 
 /** Where a number comes from and where it goes. Beside the part on a wide screen, a sheet on a phone. */
 export function TrailPanel() {
-  const { repair, openTrail, setOpenTrail } = useRepairContext();
+  const { repair } = useRepairContext();
+
+  const openedTrail = useOpened(({ trail }) => trail);
   const wide = useWide();
   const found = useTrail();
-  if (!openTrail || !found) return null;
-  const uses = usesOf(repair, openTrail);
+  if (!openedTrail || !found) return null;
+  const uses = usesOf(repair, openedTrail);
   const body = (
     <>
       {found.body}
@@ -32,7 +35,7 @@ export function TrailPanel() {
   );
   if (!wide) {
     return (
-      <Sheet title={found.title} onClose={() => setOpenTrail(null)}>
+      <Sheet title={found.title} onClose={() => openTrail(null)}>
         {body}
       </Sheet>
     );
@@ -45,7 +48,7 @@ export function TrailPanel() {
     >
       <View className="flex-row items-center justify-between">
         <Text className="font-number text-[13px] uppercase text-muted">{found.title}</Text>
-        <IconButton label="Close" onPress={() => setOpenTrail(null)}>
+        <IconButton label="Close" onPress={() => openTrail(null)}>
           <X size={18} color={colours.muted} />
         </IconButton>
       </View>
@@ -56,11 +59,13 @@ export function TrailPanel() {
 
 /** The trail that is asked for, in words. */
 function useTrail(): { title: string; body: React.ReactNode } | null {
-  const { numbers, openTrail } = useRepairContext();
+  const { numbers } = useRepairContext();
+
+  const openedTrail = useOpened(({ trail }) => trail);
   const show = useShow();
-  if (!openTrail) return null;
-  if (openTrail.from === 'layout') {
-    const found = numbers.layouts.get(openTrail.id);
+  if (!openedTrail) return null;
+  if (openedTrail.from === 'layout') {
+    const found = numbers.layouts.get(openedTrail.id);
     if (!found) return null;
     return {
       title: `Where the points of ${found.layout.name} come from`,
@@ -71,8 +76,8 @@ function useTrail(): { title: string; body: React.ReactNode } | null {
       ),
     };
   }
-  const size = openTrail.from === 'size' ? numbers.sizes.get(openTrail.id) : undefined;
-  const worked = openTrail.from === 'size' ? size?.worked : numbers.fits.get(openTrail.id)?.worked;
+  const size = openedTrail.from === 'size' ? numbers.sizes.get(openedTrail.id) : undefined;
+  const worked = openedTrail.from === 'size' ? size?.worked : numbers.fits.get(openedTrail.id)?.worked;
   if (!worked) return null;
   const title = worked.ok
     ? `Where ${worked.trail.tag} ${show.value(worked.trail.working, worked.trail.quantity)} comes from`

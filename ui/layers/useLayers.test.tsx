@@ -6,7 +6,9 @@ import { USUAL_LAYING } from '@core/model';
 import { block } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 
-import { RepairContext, type RepairContextValue } from '../inRepair/useRepairContext';
+import { RepairContext } from '../inRepair/useRepairContext';
+import { SolidContext } from '../inRepair/useSolidView';
+import type { SolidView } from '../solid/useSolid';
 import type { LayWish } from './protocol';
 import { useLayers } from './useLayers';
 
@@ -35,13 +37,11 @@ jest.mock('../solid/useSolid', () => ({
 const { repair } = new RepairDraft('x').body('bar', 'Bar', [block(20, 10, 5)] as never);
 const [body] = repair.bodies;
 const numbers = evaluateRepair(repair);
+const context = { repair, numbers };
+const built = { bodies: [{ bodyId: 'bar', build: 1 }] } as unknown as SolidView;
 const wrapper = ({ children }: { children: ReactNode }) => (
-  <RepairContext.Provider
-    value={
-      { repair, numbers, solid: { bodies: [{ bodyId: 'bar', build: 1 }] } } as unknown as RepairContextValue
-    }
-  >
-    {children}
+  <RepairContext.Provider value={context}>
+    <SolidContext.Provider value={built}>{children}</SolidContext.Provider>
   </RepairContext.Provider>
 );
 const settle = () => act(() => new Promise((resolve) => setTimeout(resolve)));

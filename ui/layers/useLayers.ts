@@ -15,6 +15,7 @@ import { programFaultOf, sentenceOf, type ProgramFault } from '@core/wording';
 import { filamentIn, layerPrinterIn, LAYER_PRINTERS, layerSetIn, machineIn } from '@core/workshop';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
+import { useSolidView } from '../inRepair/useSolidView';
 import { workbench } from '../solid/useSolid';
 import { layerWorker } from './layerWorker';
 import { layWithProgress } from './layWithProgress';
@@ -58,7 +59,9 @@ const DRAWN_WAYS = 4;
 
 /** Lays a spare in layers whenever its shape, or how it is to be laid, has changed. */
 export function useLayers(body: Body) {
-  const { repair, numbers, solid } = useRepairContext();
+  const { repair, numbers } = useRepairContext();
+
+  const solid = useSolidView();
   const laying = body.laying ?? USUAL_LAYING;
   const shown = solid.bodies.find(({ bodyId }) => bodyId === body.id);
   const build = shown?.build ?? null;

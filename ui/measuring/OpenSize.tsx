@@ -8,6 +8,7 @@ import type { Size } from '@core/model';
 import { sentenceOf } from '@core/wording';
 
 import { useChangeRepair } from '../api/useRepair';
+import { openSize } from '../inRepair/opened';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useShow } from '../preferences/useShow';
 import { Button, IconButton } from '../shared/Button';
@@ -115,7 +116,6 @@ function Known({ size, result }: { size: Size; result: SizeResult }) {
 
 /** A size worked out from others: its figure or formula, and where its doubt comes from. */
 function DerivedSize({ size, result, onChange }: { size: Size; result: SizeResult; onChange(): void }) {
-  const { setOpenSize } = useRepairContext();
   const { derivation } = size;
   return (
     <ScrollView contentContainerClassName="gap-3 p-4">
@@ -125,7 +125,7 @@ function DerivedSize({ size, result, onChange }: { size: Size; result: SizeResul
           quantity={size.quantity}
           result={result}
           onInput={(_key, source) => {
-            if (source?.from === 'size') setOpenSize(source.id);
+            if (source?.from === 'size') openSize(source.id);
             else onChange();
           }}
         />

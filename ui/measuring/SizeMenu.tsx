@@ -4,6 +4,7 @@ import { usesOf } from '@core/fit';
 import type { Size } from '@core/model';
 
 import { useChangeRepair } from '../api/useRepair';
+import { openTrail } from '../inRepair/opened';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { Button } from '../shared/Button';
 import { Sheet } from '../shared/Sheet';
@@ -23,7 +24,7 @@ export function SizeMenu({
   onTaken(): void;
   onDeleted(): void;
 }) {
-  const { repair, setOpenTrail } = useRepairContext();
+  const { repair } = useRepairContext();
   const { put } = useChangeRepair(repair);
   const uses = usesOf(repair, { from: 'size', id: size.id }).length;
   const remove = () => {
@@ -43,7 +44,7 @@ export function SizeMenu({
         <Button
           label="Show its trail"
           onPress={() => {
-            setOpenTrail({ from: 'size', id: size.id });
+            openTrail({ from: 'size', id: size.id });
             onClose();
           }}
         />

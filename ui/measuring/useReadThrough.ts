@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 
 import { useNotices } from '../api/notices';
+import { openSize, useOpened } from '../inRepair/opened';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { usePreferences } from '../preferences/usePreferences';
 
@@ -9,7 +10,9 @@ import { usePreferences } from '../preferences/usePreferences';
  * the calipers: after so many readings of one size the next one opens by itself.
  */
 export function useReadThrough() {
-  const { numbers, setOpenSize, openSize } = useRepairContext();
+  const { numbers } = useRepairContext();
+
+  const openedSize = useOpened(({ size }) => size);
   const each = usePreferences((preferences) => preferences.readingsEach);
   const { say } = useNotices();
   /** Sizes to be visited, in order; null while no read-through is on. */
@@ -17,7 +20,7 @@ export function useReadThrough() {
   const wanting = [...numbers.sizes.values()]
     .filter(({ size, result }) => size.kind === 'measured' && result.count < each)
     .map(({ size }) => size.id);
-  const place = queue && openSize ? queue.indexOf(openSize) : -1;
+  const place = queue && openedSize ? queue.indexOf(openedSize) : -1;
   // A caliper may send the next reading before the screen has moved on.
   const at = useRef(place);
   at.current = place;
@@ -25,11 +28,11 @@ export function useReadThrough() {
   const goTo = (index: number) => {
     const next = queue?.[index];
     if (next !== undefined) {
-      setOpenSize(next);
+      openSize(next);
       return;
     }
     setQueue(null);
-    setOpenSize(null);
+    openSize(null);
     say({ tone: 'plain', text: 'Read through: all sizes were visited.' });
   };
   return {
@@ -41,7 +44,7 @@ export function useReadThrough() {
     total: queue?.length ?? 0,
     begin() {
       setQueue(wanting);
-      setOpenSize(wanting[0] ?? null);
+      openSize(wanting[0] ?? null);
     },
     skip: () => goTo(at.current + 1),
     stop: () => setQueue(null),

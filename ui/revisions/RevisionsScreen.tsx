@@ -8,6 +8,7 @@ import { backTo, compare, lastThatFitted, standsAs, type Compared } from '@core/
 import { useNotices } from '../api/notices';
 import { useChangeRepair } from '../api/useRepair';
 import { useRepairContext } from '../inRepair/useRepairContext';
+import { useSolidView } from '../inRepair/useSolidView';
 import { Button } from '../shared/Button';
 import { EmptyState } from '../shared/EmptyState';
 import { GroupHeading, Heading } from '../shared/Heading';
@@ -20,7 +21,9 @@ import { useFreeze } from './useFreeze';
 
 /** All revisions, and what differs between any two, or between one and the repair as it stands. */
 export function RevisionsScreen() {
-  const { repair, numbers, solid } = useRepairContext();
+  const { repair, numbers } = useRepairContext();
+
+  const solid = useSolidView();
   const { put } = useChangeRepair(repair);
   const { letter, freezeNow } = useFreeze();
   const { say } = useNotices();

@@ -4,11 +4,14 @@ import { freeze } from '@core/revision';
 import { newId } from '../api/newId';
 import { useChangeRepair } from '../api/useRepair';
 import { useRepairContext } from '../inRepair/useRepairContext';
+import { useSolidView } from '../inRepair/useSolidView';
 import { currentFigures } from './currentFigures';
 
 /** Freezes the repair as it stands, under the next letter, with a note of why. */
 export function useFreeze() {
-  const { repair, numbers, solid } = useRepairContext();
+  const { repair, numbers } = useRepairContext();
+
+  const solid = useSolidView();
   const { put } = useChangeRepair(repair);
   const letter = nextLetter(repair.revisions.map((revision) => revision.letter));
   const freezeNow = (note: string) => {

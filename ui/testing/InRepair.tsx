@@ -3,23 +3,26 @@ import type { ReactNode } from 'react';
 import { evaluateRepair } from '@core/fit';
 import type { Repair } from '@core/model';
 
-import { RepairContext, type RepairContextValue } from '../inRepair/useRepairContext';
+import { RepairContext } from '../inRepair/useRepairContext';
+import { SolidContext } from '../inRepair/useSolidView';
+import type { SolidView } from '../solid/useSolid';
 
-/** Puts a part of a screen inside a repair, as a stage finds it; nothing is built and nothing is sent. */
+const NOTHING_BUILT: SolidView = { bodies: [], unchecked: [], rebuild: () => {} };
+
+/** Puts a part of a screen inside a repair, as a stage finds it; nothing is sent, and nothing is built but what is given. */
 export function InRepair({
   repair,
+  solid = NOTHING_BUILT,
   children,
-  ...more
-}: { repair: Repair; children: ReactNode } & Partial<RepairContextValue>) {
-  const value: RepairContextValue = {
-    repair,
-    numbers: evaluateRepair(repair),
-    solid: { bodies: [], unchecked: [], rebuild: () => {} },
-    openSize: null,
-    setOpenSize: () => {},
-    openTrail: null,
-    setOpenTrail: () => {},
-    ...more,
-  };
-  return <RepairContext.Provider value={value}>{children}</RepairContext.Provider>;
+}: {
+  repair: Repair;
+  solid?: SolidView;
+  children: ReactNode;
+}) {
+  const value = { repair, numbers: evaluateRepair(repair) };
+  return (
+    <RepairContext.Provider value={value}>
+      <SolidContext.Provider value={solid}>{children}</SolidContext.Provider>
+    </RepairContext.Provider>
+  );
 }

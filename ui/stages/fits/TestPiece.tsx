@@ -10,11 +10,14 @@ import { newId } from '../../api/newId';
 import { useNotices } from '../../api/notices';
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';
+import { useSolidView } from '../../inRepair/useSolidView';
 import { Button } from '../../shared/Button';
 
 /** Cuts a small piece of the spare round a fit, to be made and tried before the whole. */
 export function TestPiece({ fit }: { fit: Fit }) {
-  const { repair, solid } = useRepairContext();
+  const { repair } = useRepairContext();
+
+  const solid = useSolidView();
   const { put } = useChangeRepair(repair);
   const { say } = useNotices();
   const uses = usesOf(repair, { from: 'fit', id: fit.id });

@@ -8,6 +8,7 @@ import type { Layout, LayoutEnd } from '@core/model';
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
 import { DeletedRows } from '../../inRepair/DeletedRows';
+import { openSize, useOpened } from '../../inRepair/opened';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { usePreferences } from '../../preferences/usePreferences';
 import { Button } from '../../shared/Button';
@@ -26,7 +27,9 @@ import { PointSheet } from './PointSheet';
 
 /** Points placed by distances: sketched by taps, adjusted together, the wrong distance pointed out. */
 export function LayoutsScreen() {
-  const { repair, numbers, openSize, setOpenSize } = useRepairContext();
+  const { repair, numbers } = useRepairContext();
+
+  const openedSize = useOpened(({ size }) => size);
   const { put } = useChangeRepair(repair);
   const practice = usePreferences((preferences) => preferences.practiceCaliper);
   const wide = useWide();
@@ -59,7 +62,7 @@ export function LayoutsScreen() {
   }
   const { layout, solved } = shown;
   const save = (next: Layout, undo?: string) => put('layout', next, undo);
-  const open = openSize === null ? undefined : numbers.sizes.get(openSize);
+  const open = openedSize === null ? undefined : numbers.sizes.get(openedSize);
 
   const onEnd = (end: LayoutEnd) => {
     if (!picked) {
@@ -115,7 +118,7 @@ export function LayoutsScreen() {
       {open ? (
         <View className="flex-1">
           {practice ? <PracticeCaliper /> : null}
-          <OpenSize key={open.size.id} {...open} onClose={() => setOpenSize(null)} />
+          <OpenSize key={open.size.id} {...open} onClose={() => openSize(null)} />
         </View>
       ) : (
         <ScrollView contentContainerClassName="gap-2 pb-6">
@@ -141,7 +144,7 @@ export function LayoutsScreen() {
           onSave={save}
           onMeasure={(id) => {
             setPair(null);
-            setOpenSize(id);
+            openSize(id);
           }}
           onClose={() => setPair(null)}
         />

@@ -10,6 +10,7 @@ import { growthOf, machineIn } from '@core/workshop';
 
 import { useNotices } from '../../api/notices';
 import { useRepairContext } from '../../inRepair/useRepairContext';
+import { useSolidView } from '../../inRepair/useSolidView';
 import { Button } from '../../shared/Button';
 import { Heading } from '../../shared/Heading';
 import { workbench } from '../../solid/useSolid';
@@ -18,7 +19,9 @@ import { saveFile } from '../../shared/saveFile';
 
 /** A spare with its figures, what stands in the way of making it, and its files. */
 export function SpareCard({ body }: { body: Body }) {
-  const { repair, numbers, solid } = useRepairContext();
+  const { repair, numbers } = useRepairContext();
+
+  const solid = useSolidView();
   const { say } = useNotices();
   const [busy, setBusy] = useState<SpareFormat | null>(null);
   const shown = solid.bodies.find(({ bodyId }) => bodyId === body.id);

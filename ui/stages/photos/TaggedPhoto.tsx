@@ -8,6 +8,7 @@ import type { Photo, PhotoMark, PhotoTag } from '@core/model';
 import { newId } from '../../api/newId';
 import { photoAddress } from '../../api/photos';
 import { useChangeRepair } from '../../api/useRepair';
+import { openSize } from '../../inRepair/opened';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
@@ -20,7 +21,7 @@ import { Mark, MarkWords } from './Marks';
 
 /** A photo with the tags of sizes on it: a tap places one, a tap on one opens its size. */
 export function TaggedPhoto({ photo, onClose }: { photo: Photo; onClose(): void }) {
-  const { repair, numbers, setOpenSize } = useRepairContext();
+  const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
   const show = useShow();
   const picture = useRef<View>(null);
@@ -39,7 +40,7 @@ export function TaggedPhoto({ photo, onClose }: { photo: Photo; onClose(): void 
     });
   };
   const toSize = (sizeId: string) => {
-    setOpenSize(sizeId);
+    openSize(sizeId);
     router.replace(`/repair/${repair.head.id}/sizes`);
   };
   const marks = photo.marks ?? [];

@@ -5,13 +5,16 @@ import { cautionSentence, findingSentence } from '@core/wording';
 import { materialOf } from '@core/standards';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
+import { useSolidView } from '../../inRepair/useSolidView';
 import type { ShownBody } from '../../solid/useSolid';
 import { CautionSheet, placeIn } from './CautionSheet';
 import { useBetween } from './useBetween';
 
 /** What is found of a body: closed or not, weight, outside measures; and the main action of the stage. */
 export function FindingsBar({ bodyId, action }: { bodyId: string; action: React.ReactNode }) {
-  const { repair, solid } = useRepairContext();
+  const { repair } = useRepairContext();
+
+  const solid = useSolidView();
   const body = solid.bodies.find((other) => other.bodyId === bodyId);
   const figures = body?.figures;
   const between = useBetween(bodyId);

@@ -8,7 +8,7 @@ import type { SentencePart } from '@core/sentence';
 import { capital } from '@core/sentence';
 
 import { trailTargetOf } from '../../inRepair/labelOf';
-import { useRepairContext } from '../../inRepair/useRepairContext';
+import { openTrail } from '../../inRepair/opened';
 import { Button, IconButton } from '../../shared/Button';
 import { Sheet } from '../../shared/Sheet';
 import { colours } from '../../theme/colours';
@@ -35,7 +35,6 @@ export function RowsSheet({
   onChange(patch: Record<string, unknown>): void;
   onClose(): void;
 }) {
-  const { setOpenTrail } = useRepairContext();
   const [editing, setEditing] = useState<{ field: string; what: string } | null>(null);
   const step = body.steps.find(({ id }) => id === opened.id) ?? opened;
   const rows = (dataAt(step, part.field) ?? []) as Row[];
@@ -96,7 +95,7 @@ export function RowsSheet({
                   }
                   onTrail={() => {
                     const target = trailTargetOf(row[key] as Value);
-                    if (target) setOpenTrail(target);
+                    if (target) openTrail(target);
                   }}
                 />
                 <Text className="font-label text-[14px] text-muted">{word}</Text>

@@ -9,6 +9,7 @@ import { STARTERS } from '@core/starters';
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';
+import { useSolidView } from '../../inRepair/useSolidView';
 import { Button, IconButton } from '../../shared/Button';
 import { EmptyState } from '../../shared/EmptyState';
 import { Switch } from '../../shared/Switch';
@@ -24,7 +25,9 @@ const NO_STEPS: Body['steps'] = [];
 
 /** The recipe of each body, as sentences whose numbers can be tapped. */
 export function ShapeStage() {
-  const { repair, solid } = useRepairContext();
+  const { repair } = useRepairContext();
+
+  const solid = useSolidView();
   const { put } = useChangeRepair(repair);
   const bodies = repair.bodies.filter((body) => !body.removed);
   const [chosen, setChosen] = useState<string | null>(null);

@@ -11,6 +11,7 @@ import { sentenceOf } from '@core/wording';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { trailTargetOf } from '../../inRepair/labelOf';
+import { openTrail } from '../../inRepair/opened';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { usePartTool } from '../../part/partTool';
 import { Button, IconButton } from '../../shared/Button';
@@ -35,7 +36,7 @@ export function StepSentence({
   index: number;
   outcome: StepOutcome | undefined;
 }) {
-  const { repair, numbers, setOpenTrail } = useRepairContext();
+  const { repair, numbers } = useRepairContext();
   const layouts = [...numbers.layouts.values()].map(({ layout }) => layout);
   const bodies = repair.bodies.filter(({ id, removed }) => !removed && id !== body.id);
   const { put } = useChangeRepair(repair);
@@ -101,7 +102,7 @@ export function StepSentence({
                     }
                     onTrail={() => {
                       const target = trailTargetOf(part.value);
-                      if (target) setOpenTrail(target);
+                      if (target) openTrail(target);
                     }}
                   />,
                 );

@@ -5,6 +5,7 @@ import type { Body } from '@core/model';
 import type { StepOutcome } from '@core/part';
 import { rackWheel } from '@core/testing/repairDraft';
 
+import { useOpened } from '../../inRepair/opened';
 import { InRepair } from '../../testing/InRepair';
 import { StepSentence } from './StepSentence';
 
@@ -13,12 +14,10 @@ jest.mock('../../api/useRepair', () => ({ useChangeRepair: () => ({ put: mockPut
 jest.mock('../../solid/spawnWorker', () => ({ spawnWorker: () => ({ end: () => {} }) }));
 beforeEach(() => mockPut.mockReset());
 
-const setOpenTrail = jest.fn();
-
 function show(index: number, outcome?: StepOutcome, repair = rackWheel()) {
   const body = repair.bodies[0]!;
   render(
-    <InRepair repair={repair} setOpenTrail={setOpenTrail}>
+    <InRepair repair={repair}>
       <View role="listitem">
         <StepSentence body={body} step={body.steps[index]!} index={index} outcome={outcome} />
       </View>
@@ -38,7 +37,7 @@ test('a step reads as a sentence, with the working size in its chip', () => {
 test('a chip’s mark shows its trail', () => {
   show(2);
   fireEvent.click(button('Trail of Bore on the axle, working size 6.32 mm'));
-  expect(setOpenTrail).toHaveBeenCalledWith({ from: 'fit', id: 'bore' });
+  expect(useOpened.getState().trail).toEqual({ from: 'fit', id: 'bore' });
 });
 
 test('a number is typed, or taken from a size', () => {

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Caution } from '@core/inspect';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
+import { useSolidView } from '../../inRepair/useSolidView';
 import { workbench } from '../../solid/useSolid';
 
 const NONE: Caution[] = [];
@@ -11,7 +12,9 @@ const AFTER_MS = 600;
 
 /** What is to be said of the room between a spare and the other bodies. */
 export function useBetween(bodyId: string): Caution[] {
-  const { repair, solid } = useRepairContext();
+  const { repair } = useRepairContext();
+
+  const solid = useSolidView();
   const [cautions, setCautions] = useState(NONE);
   const role = repair.bodies.find(({ id }) => id === bodyId)?.role;
   const key = solid.bodies.map(({ bodyId: id, build, outOfDate }) => `${id}${build}${outOfDate}`).join();

@@ -7,13 +7,14 @@ import { SIZE_REASONS } from '@core/wording';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
+import { openSize } from '../../inRepair/opened';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { ChoiceRow } from '../../shared/ChoiceRow';
 import { GroupHeading } from '../../shared/Heading';
 
 /** What is worth measuring first, from the brief: a tap adds it and opens the pad. */
 export function FirstSizes() {
-  const { repair, setOpenSize } = useRepairContext();
+  const { repair } = useRepairContext();
   const { put } = useChangeRepair(repair);
   return (
     <View className="gap-1.5">
@@ -27,7 +28,7 @@ export function FirstSizes() {
             const tag = nextLetter(repair.sizes.map((size) => size.tag));
             const size = newSize({ id: newId(), tag, name, of, jaw });
             put('size', size, `Size ${tag}, ${name}, is there.`);
-            setOpenSize(size.id);
+            openSize(size.id);
           }}
         />
       ))}

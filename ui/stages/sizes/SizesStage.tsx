@@ -7,6 +7,7 @@ import { NO_BRIEF } from '@core/fields';
 import { briefCautionSentence } from '@core/wording';
 
 import { DeletedRows } from '../../inRepair/DeletedRows';
+import { openSize, useOpened } from '../../inRepair/opened';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { usePreferences } from '../../preferences/usePreferences';
 import { Button } from '../../shared/Button';
@@ -21,12 +22,14 @@ import { useReadThrough } from '../../measuring/useReadThrough';
 
 /** Which sizes matter, and taking them. */
 export function SizesStage() {
-  const { repair, numbers, openSize, setOpenSize } = useRepairContext();
+  const { repair, numbers } = useRepairContext();
+
+  const openedSize = useOpened(({ size }) => size);
   const practice = usePreferences((preferences) => preferences.practiceCaliper);
   const [adding, setAdding] = useState(false);
   const readThrough = useReadThrough();
   const sizes = [...numbers.sizes.values()];
-  const open = openSize === null ? undefined : numbers.sizes.get(openSize);
+  const open = openedSize === null ? undefined : numbers.sizes.get(openedSize);
 
   if (open) {
     const inTurn = readThrough.on && open.size.kind === 'measured';
@@ -39,7 +42,7 @@ export function SizesStage() {
           {...open}
           onClose={() => {
             readThrough.stop();
-            setOpenSize(null);
+            openSize(null);
           }}
           onTaken={inTurn ? readThrough.taken : undefined}
         />
@@ -96,7 +99,7 @@ export function SizesStage() {
           </View>
         )}
         {sizes.map((entry) => (
-          <SizeRow key={entry.size.id} {...entry} onPress={() => setOpenSize(entry.size.id)} />
+          <SizeRow key={entry.size.id} {...entry} onPress={() => openSize(entry.size.id)} />
         ))}
         <View className="flex-row flex-wrap gap-2 px-4 pt-4">
           <Button
@@ -116,7 +119,7 @@ export function SizesStage() {
           <Button tone="primary" label="Add a size" onPress={() => setAdding(true)} />
         </View>
       ) : null}
-      {adding ? <SizeForm size={null} onClose={() => setAdding(false)} onSaved={setOpenSize} /> : null}
+      {adding ? <SizeForm size={null} onClose={() => setAdding(false)} onSaved={openSize} /> : null}
     </View>
   );
 }

@@ -10,6 +10,7 @@ import { usePreferences } from '../../preferences/usePreferences';
 import { InRepair } from '../../testing/InRepair';
 import { DeriveSheet } from '../../measuring/derive/DeriveSheet';
 import { Doubt } from '../../inRepair/Doubt';
+import { openSize, useOpened } from '../../inRepair/opened';
 import { LikelySheet, likelyOf } from '../../measuring/LikelySheet';
 import { SizeForm } from '../../measuring/SizeForm';
 import { TakenSheet } from '../../measuring/TakenSheet';
@@ -274,33 +275,35 @@ describe('a read-through', () => {
     .measured('B', 'b', ['1.00'])
     .measured('C', 'c', [])
     .chosen('D', 'd', 4).repair;
-  const start = (openSize: string | null, setOpenSize = jest.fn()) => {
+  const isOpen = () => useOpened.getState().size;
+  const start = (size: string | null) => {
+    openSize(size);
     const wrapper = ({ children }: { children: ReactNode }) => (
-      <InRepair repair={repair} openSize={openSize} setOpenSize={setOpenSize}>
-        {children}
-      </InRepair>
+      <InRepair repair={repair}>{children}</InRepair>
     );
-    return { setOpenSize, ...renderHook(() => useReadThrough(), { wrapper }) };
+    return renderHook(() => useReadThrough(), { wrapper });
   };
 
   test('visits what lacks readings, in order, and nothing else', () => {
-    const { result, setOpenSize } = start('b');
+    const { result } = start('b');
     expect(result.current.waiting).toBe(2);
     act(() => result.current.begin());
-    expect(setOpenSize).toHaveBeenLastCalledWith('b');
+    expect(isOpen()).toBe('b');
     expect(result.current).toMatchObject({ on: true, place: 1, total: 2 });
     act(() => result.current.taken(2));
-    expect(setOpenSize).toHaveBeenCalledTimes(1);
+    expect(isOpen()).toBe('b');
     act(() => result.current.taken(3));
-    expect(setOpenSize).toHaveBeenLastCalledWith('c');
+    expect(isOpen()).toBe('c');
   });
 
   test('ends after the last one and says so', () => {
     useNotices.setState({ notice: null });
-    const { result, setOpenSize } = start('c');
+    const { result } = start(null);
     act(() => result.current.begin());
     act(() => result.current.skip());
-    expect(setOpenSize).toHaveBeenLastCalledWith(null);
+    expect(isOpen()).toBe('c');
+    act(() => result.current.skip());
+    expect(isOpen()).toBeNull();
     expect(useNotices.getState().notice!.text).toContain('all sizes were visited');
     expect(result.current.on).toBe(false);
   });

@@ -1,0 +1,22 @@
+import type { ReactNode } from 'react';
+
+import type { Repair, Workshop } from '@core/model';
+
+import { SolidContext } from '../inRepair/useSolidView';
+import { useListPicture } from '../solid/useListPicture';
+import { useSolid } from '../solid/useSolid';
+
+/** Builds the bodies of a repair for the screens in it. By itself, so that a build draws anew only what shows the part. */
+export function BuiltRepair({
+  repair,
+  workshop,
+  children,
+}: {
+  repair: Repair;
+  workshop: Workshop;
+  children: ReactNode;
+}) {
+  const solid = useSolid(repair, workshop);
+  useListPicture(repair, solid);
+  return <SolidContext.Provider value={solid}>{children}</SolidContext.Provider>;
+}
