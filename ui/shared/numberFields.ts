@@ -49,5 +49,12 @@ export function readNumber(
   };
 }
 
+/** As readNumber, of what a form has let pass. @throws if it has not: a number that was not read must not be kept. */
+export function numberIn(text: string, schema: z.ZodNumber, typedIn: TypedIn): number {
+  const read = readNumber(text, 'number', schema, typedIn);
+  if (!read.ok) throw new Error(`a form let ${text} pass`);
+  return read.value;
+}
+
 /** A number as it stands in a field: no more digits than it has. */
 export const shownNumber = (value: number) => String(Number(value.toFixed(6)));

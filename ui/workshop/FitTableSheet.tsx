@@ -1,18 +1,23 @@
 import { useState } from 'react';
-import { Text, View } from 'react-native';
+import { useForm } from 'react-hook-form';
+import { Text } from 'react-native';
 
 import { FitTable, type FitClass } from '@core/model';
 import { FIT_CLASSES } from '@core/workshop';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { Button } from '../shared/Button';
-import { Field, Wrong } from '../shared/Field';
+import { Wrong } from '../shared/Field';
+import { NumberField } from '../shared/FormField';
 import { Sheet } from '../shared/Sheet';
 import { Switch } from '../shared/Switch';
-import { readNumber, shownNumber } from '../shared/numberFields';
+import { numberIn, readNumber, shownNumber } from '../shared/numberFields';
 import { FAMILY_WORDS, PROCESS_WORDS } from './words';
 
 type Per = 'both' | 'side';
+type Typed = Record<FitClass, string>;
+
+const schemaOf = (id: FitClass) => FitTable.shape.clearances.shape[id];
 
 /** The clearances of the fit classes for one process and material, typed on the diameter or per side. */
 export function FitTableSheet({
@@ -25,43 +30,29 @@ export function FitTableSheet({
   onClose(): void;
 }) {
   const [per, setPer] = useState<Per>('both');
-  const [typed, setTyped] = useState<Record<FitClass, string>>(
-    () =>
-      Object.fromEntries(FIT_CLASSES.map(({ id }) => [id, shownNumber(table.clearances[id])])) as Record<
-        FitClass,
-        string
-      >,
-  );
-  const [wrong, setWrong] = useState<string>();
+  const [wrong, setWrong] = useState<string | null>(null);
+  const shown = Object.fromEntries(
+    FIT_CLASSES.map(({ id }) => [id, shownNumber(table.clearances[id])]),
+  ) as Typed;
+  const { control, handleSubmit, getValues, setValue, clearErrors } = useForm<Typed>({
+    defaultValues: shown,
+  });
+  const typedIn = { unit: 'mm', times: per === 'side' ? 2 : 1 };
   const changePer = (next: Per) => {
     if (next === per) return;
-    const factor = next === 'side' ? 0.5 : 2;
-    setTyped(
-      Object.fromEntries(
-        FIT_CLASSES.map(({ id }) => {
-          const read = readNumber(typed[id], 'clearance', FitTable.shape.clearances.shape[id], {
-            unit: 'mm',
-          });
-          return [id, read.ok ? shownNumber(read.value * factor) : typed[id]];
-        }),
-      ) as Record<FitClass, string>,
-    );
+    for (const { id } of FIT_CLASSES) {
+      const read = readNumber(getValues(id), 'clearance', schemaOf(id), typedIn);
+      if (read.ok) setValue(id, shownNumber(next === 'side' ? read.value / 2 : read.value));
+    }
+    clearErrors();
     setPer(next);
   };
-  const save = () => {
+  const keep = handleSubmit((typed) => {
     const clearances = { ...table.clearances };
-    for (const { id, word } of FIT_CLASSES) {
-      const read = readNumber(
-        typed[id],
-        `clearance of ${word.toLowerCase()}`,
-        FitTable.shape.clearances.shape[id],
-        { unit: 'mm', times: per === 'side' ? 2 : 1 },
-      );
-      if (!read.ok) {
-        setWrong(read.sentence);
-        return;
-      }
-      clearances[id] = Number(read.value.toFixed(6));
+    for (const { id } of FIT_CLASSES) {
+      const mm = numberIn(typed[id], schemaOf(id), typedIn);
+      // What was not touched stays to the last digit.
+      if (shownNumber(mm) !== shown[id]) clearances[id] = Number(mm.toFixed(6));
     }
     const order = FIT_CLASSES.map(({ id }) => clearances[id]);
     const place = order.findIndex((value, index) => index > 0 && value >= order[index - 1]!);
@@ -73,7 +64,7 @@ export function FitTableSheet({
     }
     onSave('fitTable', { ...table, clearances }, 'The fits are kept. Working sizes follow.');
     onClose();
-  };
+  });
   return (
     <Sheet
       title={`${PROCESS_WORDS[table.process]}, ${table.family === 'any' ? 'any material' : FAMILY_WORDS[table.family]}`}
@@ -92,20 +83,18 @@ export function FitTableSheet({
         onChange={changePer}
       />
       {FIT_CLASSES.map(({ id, word, phrase }) => (
-        <View key={id}>
-          <Field
-            label={`${word}: ${phrase.toLowerCase()}`}
-            unit="mm"
-            value={typed[id]}
-            onChangeText={(text) => {
-              setTyped({ ...typed, [id]: text });
-              setWrong(undefined);
-            }}
-          />
-        </View>
+        <NumberField
+          key={`${id} ${per}`}
+          control={control}
+          name={id}
+          label={`${word}: ${phrase.toLowerCase()}`}
+          what={`clearance of ${word.toLowerCase()}`}
+          schema={schemaOf(id)}
+          typedIn={typedIn}
+        />
       ))}
       {wrong ? <Wrong text={wrong} /> : null}
-      <Button tone="primary" label="Keep" onPress={save} />
+      <Button tone="primary" label="Keep" onPress={() => void keep()} />
     </Sheet>
   );
 }

@@ -1,39 +1,39 @@
 import { useState } from 'react';
-import { Text, View } from 'react-native';
+import { useForm } from 'react-hook-form';
+import { View } from 'react-native';
 
-import { Correction, FeatureKind, Machine, MaterialFamily, Process } from '@core/model';
-import { sentenceOf } from '@core/wording';
+import { type Correction, FeatureKind, Machine, MaterialFamily, Process } from '@core/model';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { Button } from '../shared/Button';
-import { Field, Wrong } from '../shared/Field';
+import { FormField, NumberField } from '../shared/FormField';
 import { GroupHeading } from '../shared/Heading';
 import { Picker } from '../shared/Picker';
 import { Sheet } from '../shared/Sheet';
 import { Switch } from '../shared/Switch';
-import { readNumber, shownNumber } from '../shared/numberFields';
-import { FAMILY_WORDS, FEATURE_WORDS, PROCESS_WORDS } from './words';
+import { nameProblem } from '../shared/nameField';
+import { numberIn, shownNumber } from '../shared/numberFields';
+import {
+  CorrectionFields,
+  correctionIn,
+  correctionsWith,
+  typedCorrections,
+  type TypedCorrections,
+} from './CorrectionFields';
+import { FAMILY_WORDS, PROCESS_WORDS } from './words';
 
 const MM = { unit: 'mm' };
 const PERCENT = { unit: '%', times: 0.01 };
+const AXES = { x: 'Left to right', y: 'Front to back', z: 'Height' } as const;
+type Axis = keyof typeof AXES;
+const SHARE = Machine.shape.shrinkage.unwrap().shape;
 
-/** The numbers of a correction as they are typed. */
-interface TypedCorrection {
-  offset: string;
-  percent: string;
-  plusMinus: string;
-  learnedFrom: string;
+interface Typed {
+  name: string;
+  scatter: string;
+  shrinkage: Record<Axis, string>;
+  corrections: TypedCorrections;
 }
-
-const typedOf = (correction: Correction | undefined): TypedCorrection => ({
-  offset: shownNumber(correction?.offsetMm ?? 0),
-  percent: shownNumber((correction?.scale ?? 0) * 100),
-  plusMinus: shownNumber(correction?.plusMinusMm ?? 0.05),
-  learnedFrom: correction?.learnedFrom ?? '',
-});
-
-const correctionIn = (machine: Machine, feature: FeatureKind, family: Correction['family']) =>
-  machine.corrections.find((correction) => correction.feature === feature && correction.family === family);
 
 /** A machine: how it makes, how it scatters, and what it does to each kind of feature, by material. */
 export function MachineForm({
@@ -49,87 +49,71 @@ export function MachineForm({
   onSave: ReturnType<typeof useChangeWorkshop>;
   onClose(): void;
 }) {
-  const [name, setName] = useState(machine.name);
   const [process, setProcess] = useState(machine.process);
-  const [scatter, setScatter] = useState(shownNumber(machine.scatterMm));
   const [family, setFamily] = useState<Correction['family']>('any');
-  const [typed, setTyped] = useState<Record<string, TypedCorrection>>({});
   const [shrinks, setShrinks] = useState(machine.shrinkage !== null);
-  const [shrinkage, setShrinkage] = useState(
-    (['x', 'y', 'z'] as const).map((axis) => shownNumber((machine.shrinkage?.[axis] ?? 0) * 100)),
-  );
-  const [wrong, setWrong] = useState<string>();
-  const keyOf = (feature: FeatureKind) => `${family}/${feature}`;
-  const known = (feature: FeatureKind) => correctionIn(machine, feature, family);
-  const shownOf = (feature: FeatureKind) =>
-    typed[keyOf(feature)] ?? typedOf(known(feature) ?? correctionIn(machine, feature, 'any'));
-  const change = (feature: FeatureKind, part: Partial<TypedCorrection>) =>
-    setTyped({ ...typed, [keyOf(feature)]: { ...shownOf(feature), ...part } });
-
-  /** Corrections with what was typed, or a sentence about what is wrong. */
-  const collect = (): Correction[] | string => {
-    let next = machine.corrections;
-    for (const [key, numbers] of Object.entries(typed)) {
-      const [ofFamily, feature] = key.split('/') as [Correction['family'], FeatureKind];
-      const offset = readNumber(numbers.offset, 'offset', Correction.shape.offsetMm, MM);
-      const percent = readNumber(numbers.percent, 'share of the size', Correction.shape.scale, PERCENT);
-      const plusMinus = readNumber(numbers.plusMinus, 'plus or minus', Correction.shape.plusMinusMm, MM);
-      for (const read of [offset, percent, plusMinus]) if (!read.ok) return read.sentence;
-      const correction: Correction = {
-        family: ofFamily,
-        feature,
-        offsetMm: offset.ok ? offset.value : 0,
-        scale: percent.ok ? percent.value : 0,
-        plusMinusMm: plusMinus.ok ? plusMinus.value : 0,
-        learnedFrom: numbers.learnedFrom.trim().slice(0, 120) || 'set in the Workshop',
-      };
-      next = [...next.filter((other) => other.feature !== feature || other.family !== ofFamily), correction];
-    }
-    return next;
+  const shownShares = Object.fromEntries(
+    (Object.keys(AXES) as Axis[]).map((axis) => [axis, shownNumber((machine.shrinkage?.[axis] ?? 0) * 100)]),
+  ) as Record<Axis, string>;
+  const { control, handleSubmit, getValues, setValue, trigger } = useForm<Typed>({
+    defaultValues: {
+      name: machine.name,
+      scatter: shownNumber(machine.scatterMm),
+      shrinkage: shownShares,
+      corrections: { any: typedCorrections(machine, 'any') },
+    },
+  });
+  const changeFamily = async (next: Correction['family']) => {
+    // What is wrong in these fields is seen to before they go out of view.
+    if (!(await trigger(`corrections.${family}`))) return;
+    if (!getValues(`corrections.${next}`)) setValue(`corrections.${next}`, typedCorrections(machine, next));
+    setFamily(next);
   };
-  const save = () => {
-    const trimmed = name.trim();
-    const spread = readNumber(scatter, 'scatter', Machine.shape.scatterMm, MM);
-    const shares = shrinkage.map((text) =>
-      readNumber(text, 'shrinkage', Machine.shape.shrinkage.unwrap().shape.x, PERCENT),
+  const keep = handleSubmit(({ name, scatter, shrinkage, corrections }) => {
+    const share = (axis: Axis) =>
+      machine.shrinkage && shrinkage[axis] === shownShares[axis]
+        ? machine.shrinkage[axis]
+        : numberIn(shrinkage[axis], SHARE[axis], PERCENT);
+    onSave(
+      'machine',
+      {
+        ...machine,
+        name: name.trim(),
+        process,
+        // What was not touched stays to the last digit.
+        scatterMm:
+          scatter === shownNumber(machine.scatterMm)
+            ? machine.scatterMm
+            : numberIn(scatter, Machine.shape.scatterMm, MM),
+        corrections: correctionsWith(machine, corrections),
+        shrinkage: shrinks ? { x: share('x'), y: share('y'), z: share('z') } : null,
+      },
+      `${name.trim()} is kept. Working sizes follow.`,
     );
-    const badShare = shrinks ? shares.find((read) => !read.ok) : undefined;
-    const collected = collect();
-    if (trimmed === '') setWrong(sentenceOf({ code: 'name.empty', what: 'the machine' }));
-    else if (!spread.ok) setWrong(spread.sentence);
-    else if (badShare && !badShare.ok) setWrong(badShare.sentence);
-    else if (typeof collected === 'string') setWrong(collected);
-    else {
-      const [x, y, z] = shares.map((read) => (read.ok ? read.value : 0)) as [number, number, number];
-      onSave(
-        'machine',
-        {
-          ...machine,
-          name: trimmed.slice(0, 80),
-          process,
-          scatterMm: spread.value,
-          corrections: collected,
-          shrinkage: shrinks ? { x, y, z } : null,
-        },
-        `${trimmed} is kept. Working sizes follow.`,
-      );
-      onClose();
-    }
-  };
+    onClose();
+  });
   return (
     <Sheet title={machine.version === 0 ? 'Add a machine' : machine.name} onClose={onClose}>
-      <Field label="Name" value={name} onChangeText={setName} autoFocus={machine.version === 0} />
+      <FormField
+        control={control}
+        name="name"
+        label="Name"
+        problem={nameProblem('the machine')}
+        autoFocus={machine.version === 0}
+      />
       <Switch<Process>
         label="How it makes"
         options={Process.options.map((id) => ({ id, word: PROCESS_WORDS[id] }))}
         value={process}
         onChange={setProcess}
       />
-      <Field
+      <NumberField
+        control={control}
+        name="scatter"
         label="Scatter of what it makes (one standard deviation)"
-        unit="mm"
-        value={scatter}
-        onChangeText={setScatter}
+        what="scatter"
+        schema={Machine.shape.scatterMm}
+        typedIn={MM}
       />
       {machine.version === 0 ? null : <Button label="What trials taught of it" onPress={onHabits} />}
       {machine.version > 0 && machine.process === 'printing' ? (
@@ -143,57 +127,17 @@ export function MachineForm({
           ...MaterialFamily.options.map((id) => ({ id, word: FAMILY_WORDS[id] })),
         ]}
         value={family}
-        onChange={(id) => setFamily(id as Correction['family'])}
+        onChange={(id) => void changeFamily(id as Correction['family'])}
       />
-      {FeatureKind.options.map((feature) => {
-        const numbers = shownOf(feature);
-        return (
-          <View
-            key={`${family}-${feature}`}
-            className="gap-2 rounded border border-line bg-card p-2.5"
-            role="group"
-            aria-label={FEATURE_WORDS[feature]}
-          >
-            <Text className="font-medium text-[15.5px] text-ink">
-              {FEATURE_WORDS[feature]}
-              {family !== 'any' && !known(feature) ? (
-                <Text className="font-label text-[13px] text-muted"> as for any material, until changed</Text>
-              ) : null}
-            </Text>
-            <View className="flex-row gap-2">
-              <View className="flex-1">
-                <Field
-                  label="Add"
-                  unit="mm"
-                  value={numbers.offset}
-                  onChangeText={(offset) => change(feature, { offset })}
-                />
-              </View>
-              <View className="flex-1">
-                <Field
-                  label="and of the size"
-                  unit="%"
-                  value={numbers.percent}
-                  onChangeText={(percent) => change(feature, { percent })}
-                />
-              </View>
-              <View className="flex-1">
-                <Field
-                  label="plus or minus"
-                  unit="mm"
-                  value={numbers.plusMinus}
-                  onChangeText={(plusMinus) => change(feature, { plusMinus })}
-                />
-              </View>
-            </View>
-            <Field
-              label="Where was it learned?"
-              value={numbers.learnedFrom}
-              onChangeText={(learnedFrom) => change(feature, { learnedFrom })}
-            />
-          </View>
-        );
-      })}
+      {FeatureKind.options.map((feature) => (
+        <CorrectionFields
+          key={`${family}-${feature}`}
+          control={control}
+          family={family}
+          feature={feature}
+          isKnown={correctionIn(machine, feature, family) !== undefined}
+        />
+      ))}
       <GroupHeading>Shrinkage of casting or curing</GroupHeading>
       <Switch
         label="Shrinkage"
@@ -206,22 +150,21 @@ export function MachineForm({
       />
       {shrinks ? (
         <View className="flex-row gap-2">
-          {['Left to right', 'Front to back', 'Height'].map((label, index) => (
-            <View key={label} className="flex-1">
-              <Field
+          {(Object.entries(AXES) as [Axis, string][]).map(([axis, label]) => (
+            <View key={axis} className="flex-1">
+              <NumberField
+                control={control}
+                name={`shrinkage.${axis}`}
                 label={label}
-                unit="%"
-                value={shrinkage[index]}
-                onChangeText={(text) =>
-                  setShrinkage(shrinkage.map((other, at) => (at === index ? text : other)))
-                }
+                what="shrinkage"
+                schema={SHARE[axis]}
+                typedIn={PERCENT}
               />
             </View>
           ))}
         </View>
       ) : null}
-      {wrong ? <Wrong text={wrong} /> : null}
-      <Button tone="primary" label="Keep" onPress={save} />
+      <Button tone="primary" label="Keep" onPress={() => void keep()} />
       {machine.version > 0 ? (
         <Button
           tone="danger"

@@ -65,34 +65,42 @@ describe('numbers of the workshop’s forms', () => {
   });
 });
 
+/** Keeps what was typed, or finds out what is wrong with it. */
+const keep = async () => {
+  press('Keep');
+  await waitFor(() =>
+    expect(save.mock.calls.length + screen.queryAllByRole('alert').length).toBeGreaterThan(0),
+  );
+};
+
 describe('an instrument', () => {
   const caliper = DEFAULT_WORKSHOP.instruments[0]!;
   const protractor = DEFAULT_WORKSHOP.instruments.find(({ kind }) => kind === 'protractor')!;
   const show = (instrument: Instrument) =>
     render(<InstrumentForm instrument={instrument} onSave={save} onClose={close} />);
 
-  test('is kept as it was when nothing is changed', () => {
+  test('is kept as it was when nothing is changed', async () => {
     show(caliper);
-    press('Keep');
+    await keep();
     expect(saved<Instrument>()).toEqual(caliper);
     expect(close).toHaveBeenCalled();
   });
 
-  test('an angle is told in degrees and kept in radians', () => {
+  test('an angle is told in degrees and kept in radians', async () => {
     show(protractor);
     expect((screen.getByLabelText('It reaches') as HTMLInputElement).value).toBe('180');
     type('Step of its display', '0.5');
-    press('Keep');
+    await keep();
     expect(saved<Instrument>().resolution).toBeCloseTo(Math.PI / 360, 9);
     expect(saved<Instrument>().reach).toBeCloseTo(Math.PI, 6);
   });
 
-  test('ranges are put in order', () => {
+  test('ranges are put in order', async () => {
     show(caliper);
     press('Another range');
     type('Range 3, up to', '50');
     type('Plus or minus', '0.01', 2);
-    press('Keep');
+    await keep();
     expect(saved<Instrument>().permissibleErrors).toEqual([
       { upTo: 50, plusMinus: 0.01 },
       { upTo: 100, plusMinus: 0.02 },
@@ -104,15 +112,15 @@ describe('an instrument', () => {
     ['Name', ' ', 'needs a name'],
     ['Step of its display', '0', 'step of the display'],
     ['It reaches', 'far', '“far”'],
-  ])('%s %j is told', (label, value, sentence) => {
+  ])('%s %j is told', async (label, value, sentence) => {
     show(caliper);
     type(label, value);
-    press('Keep');
+    await keep();
     expect(screen.getByRole('alert').textContent).toContain(sentence);
     expect(save).not.toHaveBeenCalled();
   });
 
-  test('is put away, not deleted', () => {
+  test('is put away, not deleted', async () => {
     show(caliper);
     press('Put it away');
     expect(saved<Instrument>()).toEqual({ ...caliper, removed: true });
@@ -127,14 +135,15 @@ describe('a machine', () => {
     );
   const group = (name: string | RegExp) => within(screen.getByRole('group', { name }));
 
-  test('a correction for one material starts from the general one and stands beside it', () => {
+  test('a correction for one material starts from the general one and stands beside it', async () => {
     show();
     fireEvent.change(screen.getByLabelText('Material of the corrections'), { target: { value: 'soft' } });
+    await screen.findAllByText(/as for any material/);
     const holes = group('Insides, such as holes');
     expect((holes.getByLabelText('Add') as HTMLInputElement).value).toBe('0.12');
     fireEvent.change(holes.getByLabelText('Add'), { target: { value: '0.2' } });
     fireEvent.change(holes.getByLabelText('and of the size'), { target: { value: '0.4' } });
-    press('Keep');
+    await keep();
     const { corrections } = saved<Machine>();
     expect(corrections.filter(({ feature }) => feature === 'inside')).toEqual([
       printer.corrections.find(({ feature }) => feature === 'inside'),
@@ -142,20 +151,48 @@ describe('a machine', () => {
     ]);
   });
 
-  test('shrinkage is told in percent along each axis', () => {
+  test('shrinkage is told in percent along each axis', async () => {
     show();
     fireEvent.click(screen.getByRole('radio', { name: 'It shrinks' }));
     type('Left to right', '1.5');
     type('Front to back', '1.5');
     type('Height', '2');
-    press('Keep');
+    await keep();
     expect(saved<Machine>().shrinkage).toEqual({ x: 0.015, y: 0.015, z: 0.02 });
   });
 
-  test('a scatter of nothing is told', () => {
+  test('what was only looked at stays to the last digit', async () => {
+    const learned = { ...printer, scatterMm: 0.0312345678, shrinkage: { x: 0.0123456789, y: 0, z: 0 } };
+    show(learned);
+    fireEvent.change(screen.getByLabelText('Material of the corrections'), { target: { value: 'soft' } });
+    await screen.findAllByText(/as for any material/);
+    await keep();
+    expect(saved<Machine>()).toEqual(learned);
+  });
+
+  test('a number that is wrong is seen to before another material is looked at', async () => {
+    show();
+    fireEvent.change(group('Insides, such as holes').getByLabelText('Add'), { target: { value: '12' } });
+    fireEvent.change(screen.getByLabelText('Material of the corrections'), { target: { value: 'soft' } });
+    expect((await screen.findByRole('alert')).textContent).toContain('The offset must be between -5 and 5');
+    expect(screen.queryByText(/as for any material/)).toBeNull();
+  });
+
+  test.each([
+    ['Name', 'x'.repeat(81), /has 81 characters; there is room for 80/],
+    ['Where was it learned?', 'x'.repeat(121), /at most 120 characters/],
+  ])('%s that is too long is told, and not cut', async (label, text, sentence) => {
+    show();
+    type(label, text);
+    await keep();
+    expect(screen.getByRole('alert').textContent).toMatch(sentence);
+    expect(save).not.toHaveBeenCalled();
+  });
+
+  test('a scatter of nothing is told', async () => {
     show();
     type(/^Scatter/, '0');
-    press('Keep');
+    await keep();
     expect(screen.getByRole('alert').textContent).toContain('scatter');
     expect(save).not.toHaveBeenCalled();
   });
@@ -165,21 +202,21 @@ describe('the clearances of the classes', () => {
   const table = DEFAULT_WORKSHOP.fitTables[0]!;
   const show = () => render(<FitTableSheet table={table} onSave={save} onClose={close} />);
 
-  test('typed per side are kept on the diameter', () => {
+  test('typed per side are kept on the diameter', async () => {
     show();
     const turns = () => screen.getByLabelText(/^Turns/) as HTMLInputElement;
     expect(turns().value).toBe(shownNumber(table.clearances.turns));
     fireEvent.click(screen.getByRole('radio', { name: 'Per side' }));
     expect(Number(turns().value)).toBeCloseTo(table.clearances.turns / 2, 9);
     type(/^Turns/, '0.1');
-    press('Keep');
+    await keep();
     expect(saved<FitTable>().clearances).toEqual({ ...table.clearances, turns: 0.2 });
   });
 
-  test('must go from loose to tight', () => {
+  test('must go from loose to tight', async () => {
     show();
     type(/^Slides/, '0.5');
-    press('Keep');
+    await keep();
     expect(screen.getByRole('alert').textContent).toContain('Slides must be tighter than turns');
     expect(save).not.toHaveBeenCalled();
   });
@@ -190,13 +227,6 @@ describe('how layers are laid', () => {
   const printer = DEFAULT_WORKSHOP.layerPrinters[0]!;
   const showPrinter = (row: LayerPrinter) =>
     render(<LayerPrinterForm machine={machine} printer={row} onSave={save} onClose={close} />);
-  const keep = async () => {
-    press('Keep');
-    await waitFor(() =>
-      expect(save.mock.calls.length + screen.queryAllByRole('alert').length).toBeGreaterThan(0),
-    );
-  };
-
   test('a printer is kept to the last digit where nothing was typed', async () => {
     showPrinter(printer);
     await keep();
