@@ -25,6 +25,7 @@ export type { RowsFault } from './rowsFault';
 export type { ServerFault } from './serverFault';
 export type { TypedFault } from './typedFault';
 export type { ValueFault } from './valueFault';
+export type { CountedLengthName, LengthName, PlainLengthName } from './lengthName';
 export type { NamedLength } from './namedLength';
 
 /**

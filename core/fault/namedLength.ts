@@ -1,7 +1,8 @@
-/** Where a built number came from, in words a sentence can use. */
+import type { LengthName } from './lengthName';
+
+/** A length as it was built with, and where it came from. */
 export interface NamedLength {
-  /** 'bore', 'width', … */
-  what: string;
+  what: LengthName;
   /** Letter tag of the size or fit behind it, if there is one. */
   tag: string | null;
   mm: number;

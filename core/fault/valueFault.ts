@@ -1,8 +1,7 @@
 import type { NamedLength } from './namedLength';
 
-/** What can be wrong with where a number of a step comes from. */
+/** What can be wrong with where a number of a step comes from. `what`: a LengthName, a formula, or a word for what is no length. */
 export type ValueFault =
-  /** Letter tag of the size or fit behind it, if there is one. */
   | { code: 'value.sizeNotTaken'; what: string; tag: string; name: string }
   | { code: 'value.sizeGone'; what: string }
   | { code: 'value.fitGone'; what: string }

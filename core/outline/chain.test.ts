@@ -90,7 +90,7 @@ test('a drawn outline takes its points by name, and tells one that is missing', 
     'points.2.y': 6,
   };
   const lengths = Object.fromEntries(
-    Object.entries(at).map(([key, mm]) => [key, { what: key, tag: null, mm }]),
+    Object.entries(at).map(([key, mm]) => [key, { what: 'place' as const, tag: null, mm }]),
   );
   const triangle = ['AB', 'BC', 'CA'].map((ends) => ({
     kind: 'line' as const,

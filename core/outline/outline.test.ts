@@ -12,7 +12,9 @@ import {
 } from '@core/outline';
 
 const lengths = (mm: Record<string, number>): Record<string, NamedLength> =>
-  Object.fromEntries(Object.entries(mm).map(([what, value]) => [what, { what, tag: null, mm: value }]));
+  Object.fromEntries(
+    Object.entries(mm).map(([key, value]) => [key, { what: 'length', tag: null, mm: value }]),
+  );
 function loop(
   shape: KnownOutline['shape'],
   mm: Record<string, number>,

@@ -1,4 +1,4 @@
-import { ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { ok, type LengthName, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
 import { isValue, type OutlineShape } from '@core/model';
 
@@ -7,17 +7,17 @@ import { layoutPlaces, resolveAll, resolveLength, resolvePosition } from './reso
 /** Those of an outline, by their path in it. */
 export type OutlineNumbers = Readonly<Record<string, NamedLength>>;
 
-/** What the numbers of outlines are called in sentences. */
-const OUTLINE_WORDS: Record<string, string> = {
-  cornerRadius: 'corner radius',
-  across: 'measure across',
-  inner: 'inner diameter',
-  outer: 'outer diameter',
-  x: 'place to the right',
-  y: 'place to the back',
-  body: 'height below the teeth',
-  by: 'way out',
-  rim: 'ease of the rim',
+/** Lengths of outlines that go by another name than in their outline. */
+const NAMES: Record<string, LengthName> = {
+  cornerRadius: 'cornerRadius',
+  across: 'across',
+  inner: 'innerDiameter',
+  outer: 'outerDiameter',
+  x: 'placeRight',
+  y: 'placeBack',
+  body: 'belowTeeth',
+  by: 'wayOut',
+  rim: 'rimEase',
 };
 
 /** Those that may be zero or less. */
@@ -37,7 +37,7 @@ export function outlineNumbers(
         continue;
       }
       const resolve = MAY_BE_ZERO.has(key) ? resolvePosition : resolveLength;
-      resolved[path + key] = resolve(inside, OUTLINE_WORDS[key] ?? key, numbers);
+      resolved[path + key] = resolve(inside, NAMES[key] ?? (key as LengthName), numbers);
     }
   };
   look(outline, '');

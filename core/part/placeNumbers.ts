@@ -13,7 +13,7 @@ export interface PlaceNumbers {
 
 export const placeNumbers = (place: Place, numbers: EvaluatedRepair): Result<PlaceNumbers, StepFault> =>
   resolveAll({
-    x: resolvePosition(place.x, 'place along', numbers),
-    y: resolvePosition(place.y, 'place across', numbers),
+    x: resolvePosition(place.x, 'placeAlong', numbers),
+    y: resolvePosition(place.y, 'placeAcross', numbers),
     lift: place.lift && resolvePosition(place.lift, 'lift', numbers),
   });

@@ -1,4 +1,4 @@
-import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
+import { no, ok, type LengthName, type NamedLength, type Result, type StepFault } from '@core/fault';
 import { formulaLength, type EvaluatedRepair } from '@core/fit';
 import { coordinateOf } from '@core/layout';
 import { MODEL_LIMIT_MM, type Value } from '@core/model';
@@ -7,10 +7,10 @@ import { roundTo, tidy } from '@core/quantity';
 /** Smallest length a solid is built with, mm. Below it the kernel's own tolerances blur the shape. */
 export const SMALLEST_MM = 0.05;
 
-/** Gives the length behind a chip, or says what is missing. `what` names it in sentences: 'bore', 'width'. */
+/** Gives the length behind a chip, or says what is missing. */
 export function resolveValue(
   value: Value,
-  what: string,
+  what: LengthName,
   numbers: EvaluatedRepair,
 ): Result<NamedLength, StepFault> {
   if (value.from === 'number') return ok({ what, tag: null, mm: value.mm });
@@ -20,7 +20,8 @@ export function resolveValue(
   }
   if (value.from === 'layout') return resolvePoint(value, what, numbers);
   const found = value.from === 'size' ? numbers.sizes.get(value.id) : numbers.fits.get(value.id);
-  if (!found) return no({ code: value.from === 'size' ? 'value.sizeGone' : 'value.fitGone', what });
+  if (!found)
+    return value.from === 'size' ? no({ code: 'value.sizeGone', what }) : no({ code: 'value.fitGone', what });
   const { worked } = found;
   if (!worked.ok) {
     return no(
@@ -40,7 +41,7 @@ export function resolveValue(
 /** A coordinate of a layout's point, to a hundredth of a millimetre, which no distance is known better than. */
 function resolvePoint(
   value: Extract<Value, { from: 'layout' }>,
-  what: string,
+  what: LengthName,
   numbers: EvaluatedRepair,
 ): Result<NamedLength, StepFault> {
   const found = numbers.layouts.get(value.id);
@@ -63,7 +64,7 @@ export interface PlacedPoint {
 /** The points of a layout, placed to a hundredth as each is by itself, mm. @param what is laid out. */
 export function layoutPlaces(
   id: string,
-  what: string,
+  what: LengthName,
   numbers: EvaluatedRepair,
 ): Result<PlacedPoint[], StepFault> {
   const found = numbers.layouts.get(id);
@@ -87,7 +88,7 @@ export function layoutPlaces(
 /** As resolveValue, for a length that must be at least SMALLEST_MM. */
 export function resolveLength(
   value: Value,
-  what: string,
+  what: LengthName,
   numbers: EvaluatedRepair,
 ): Result<NamedLength, StepFault> {
   return within(resolveValue(value, what, numbers), SMALLEST_MM, MODEL_LIMIT_MM);
@@ -96,7 +97,7 @@ export function resolveLength(
 /** As resolveValue, for a position, which may be zero or negative. */
 export function resolvePosition(
   value: Value,
-  what: string,
+  what: LengthName,
   numbers: EvaluatedRepair,
 ): Result<NamedLength, StepFault> {
   return within(resolveValue(value, what, numbers), -MODEL_LIMIT_MM, MODEL_LIMIT_MM);

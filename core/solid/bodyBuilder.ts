@@ -1,4 +1,4 @@
-import { no, ok, type Result, type StepFault } from '@core/fault';
+import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import { settledStep, type EvaluatedRepair } from '@core/fit';
 import {
   checkSolid,
@@ -425,7 +425,7 @@ const NOTHING_DRAWN: Drawn = { annotations: [], centreLines: [] };
 /** The numbers of a step's place. */
 const placeIn = (lengths: LengthsOf<StepKind>): PlaceNumbers =>
   'place' in lengths ? lengths.place : AT_ORIGIN;
-const ZERO = { what: 'place', tag: null, mm: 0 };
+const ZERO: NamedLength = { what: 'place', tag: null, mm: 0 };
 const AT_ORIGIN: PlaceNumbers = { x: ZERO, y: ZERO };
 
 /** How far a tool is made to overlap what it would touch along a line, mm: a micrometre, a tenth of what anybody measures. */

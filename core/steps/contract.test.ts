@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 
-import { evaluateRepair } from '@core/fit';
+import { evaluateRepair, settledStep } from '@core/fit';
 import type { Kernel } from '@core/kernel';
 import {
   edgesOfferedBy,
@@ -17,11 +17,13 @@ import {
 import { spokenSentence, type SentencePart } from '@core/sentence';
 import { withPatch } from '@core/recipe';
 import { countEdges, RepairBuilder } from '@core/solid';
+import { resolveStep } from '@core/steps/kinds';
 import { menuOf, moreOptions, newStep, stepSentence } from '@core/steps';
 import { testKernel } from '@core/testing/kernel';
 import { block, raised, outlineOf, stepOf } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { readFont } from '@core/text';
+import { sentenceOf } from '@core/wording';
 
 /** What every kind of step has to do, whichever it is: a new one is tried here as soon as it is in the registry. */
 
@@ -105,6 +107,25 @@ describe.each(STEP_KINDS)('%s', (kind) => {
     const chips = sentence.filter(({ kind: what }) => what === 'chip' || what === 'rows').length;
     expect(chips > 0 || valuesIn(step).every((value) => 'mm' in value && value.mm === 0)).toBe(true);
     expect(wordsOf(sentence)).toMatch(/^[A-Z]/);
+  });
+
+  test('each of its lengths is called by words when it is told to be too long', () => {
+    const settled = (of: Step) => {
+      const found = settledStep(of, numbers);
+      if (!found.ok) throw new Error(found.fault.code);
+      return found.value;
+    };
+    const count = valuesIn(step).length;
+    for (let index = 0; index < count; index += 1) {
+      const far = structuredClone(step);
+      const value = valuesIn(far)[index]!;
+      if (!('mm' in value)) continue;
+      value.mm = 1e7;
+      const found = resolveStep(settled(far), numbers);
+      if (found.ok) throw new Error(`length ${index} of ${kind} has no limit`);
+      expect(found.fault.code).toBe('value.outOfRange');
+      expect(sentenceOf(found.fault)).toMatch(/^The [a-z0-9 ]+ \(10,?000,?000\.00 mm\) must be between/);
+    }
   });
 
   test('its angles, counts and factors have bounds, which its first values keep', () => {

@@ -19,7 +19,7 @@ describe('sentences of faults', () => {
   });
 
   test('say what is wrong and what to do, with the numbers', () => {
-    const bore = { what: 'bore', tag: 'B', mm: 6.25 };
+    const bore = { what: 'bore' as const, tag: 'B', mm: 6.25 };
     expect(sentenceOf({ code: 'hole.widerThanBody', bore, bodyMm: 6 })).toBe(
       'The bore B (6.25 mm) is as wide as the part or wider (6.00 mm). Make the part wider or the bore smaller.',
     );

@@ -8,6 +8,6 @@ export const resolve = (step: SettledStepOf<'chamfer'>, numbers: EvaluatedRepair
     size: resolveLength(step.size, 'ease', numbers),
     other:
       step.other && 'length' in step.other
-        ? resolveLength(step.other.length, 'other length', numbers)
+        ? resolveLength(step.other.length, 'otherLength', numbers)
         : undefined,
   });

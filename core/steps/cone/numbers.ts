@@ -5,8 +5,8 @@ import { placeNumbers, resolveAll, resolveLength, resolvePosition } from '@core/
 /** Its lengths, mm, or what is wrong with the first. */
 export const resolve = (step: SettledStepOf<'cone'>, numbers: EvaluatedRepair) =>
   resolveAll({
-    lower: resolvePosition(step.lower, 'lower diameter', numbers),
-    upper: resolvePosition(step.upper, 'upper diameter', numbers),
+    lower: resolvePosition(step.lower, 'lowerDiameter', numbers),
+    upper: resolvePosition(step.upper, 'upperDiameter', numbers),
     height: resolveLength(step.height, 'height', numbers),
     place: placeNumbers(step, numbers),
   });

@@ -32,6 +32,6 @@ export const resolve = (
       step.height === 'through' || step.upTo
         ? undefined
         : step.floor
-          ? resolvePosition(step.height, 'height of its floor', numbers)
+          ? resolvePosition(step.height, 'floorHeight', numbers)
           : resolveLength(step.height, 'height', numbers),
   });

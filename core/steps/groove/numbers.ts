@@ -6,6 +6,6 @@ import { resolveAll, resolveLength, resolvePosition } from '@core/part';
 export const resolve = (step: SettledStepOf<'groove'>, numbers: EvaluatedRepair) =>
   resolveAll({
     width: resolveLength(step.width, 'groove', numbers),
-    depth: resolveLength(step.depth, 'groove depth', numbers),
-    up: step.up && resolvePosition(step.up, 'height above the middle', numbers),
+    depth: resolveLength(step.depth, 'grooveDepth', numbers),
+    up: step.up && resolvePosition(step.up, 'aboveMiddle', numbers),
   });

@@ -41,7 +41,7 @@ export const resolve = (
       step.depth === 'through'
         ? undefined
         : step.floor
-          ? resolvePosition(step.depth, 'height of its floor', numbers)
+          ? resolvePosition(step.depth, 'floorHeight', numbers)
           : resolveLength(step.depth, 'depth', numbers),
     head: step.head && headNumbers(step.head, numbers),
   });
@@ -52,7 +52,7 @@ function headNumbers(head: Head, numbers: EvaluatedRepair): Result<HeadLengths, 
       return resolveAll({
         kind: ok('seat' as const),
         across: resolveLength(head.diameter, 'head', numbers),
-        depth: resolveLength(head.depth, 'depth of the head', numbers),
+        depth: resolveLength(head.depth, 'headDepth', numbers),
       });
     case 'sink':
       return resolveAll({
@@ -66,9 +66,9 @@ function headNumbers(head: Head, numbers: EvaluatedRepair): Result<HeadLengths, 
         sides: ok(head.sides),
         at: ok(head.at),
         turn: ok(head.turn),
-        across: resolveLength(head.across, 'nut pocket', numbers),
-        depth: resolveLength(head.depth, 'depth of the head', numbers),
-        below: head.at === 'side' ? resolveLength(belowOf(head), 'way down to the nut', numbers) : undefined,
+        across: resolveLength(head.across, 'nutPocket', numbers),
+        depth: resolveLength(head.depth, 'headDepth', numbers),
+        below: head.at === 'side' ? resolveLength(belowOf(head), 'belowMouth', numbers) : undefined,
       });
   }
 }

@@ -9,9 +9,9 @@ export const resolve = (step: SettledStepOf<'loft'>, numbers: EvaluatedRepair) =
     sections: resolveEach(step.sections, ({ outline, at, x, y }, index) =>
       resolveAll({
         outline: outlineNumbers(outline, numbers),
-        at: resolvePosition(at, `height of outline ${index + 1}`, numbers),
-        x: resolvePosition(x, 'place to the right', numbers),
-        y: resolvePosition(y, 'place to the back', numbers),
+        at: resolvePosition(at, `heightOfOutline ${index + 1}`, numbers),
+        x: resolvePosition(x, 'placeRight', numbers),
+        y: resolvePosition(y, 'placeBack', numbers),
       }),
     ),
   });

@@ -5,7 +5,7 @@ import { resolveAll, resolvePosition } from '@core/part';
 /** Its lengths, mm, or what is wrong with the first. */
 export const resolve = (step: SettledStepOf<'move'>, numbers: EvaluatedRepair) =>
   resolveAll({
-    dx: resolvePosition(step.dx, 'way to the right', numbers),
-    dy: resolvePosition(step.dy, 'way to the back', numbers),
-    dz: resolvePosition(step.dz, 'way up', numbers),
+    dx: resolvePosition(step.dx, 'wayRight', numbers),
+    dy: resolvePosition(step.dy, 'wayBack', numbers),
+    dz: resolvePosition(step.dz, 'wayUp', numbers),
   });

@@ -19,9 +19,9 @@ export function resolve(
     case 'grid':
       return resolveAll({
         by: ok(pattern.by),
-        dx: resolvePosition(pattern.dx, 'way to the right', numbers),
-        dy: resolvePosition(pattern.dy, 'way to the back', numbers),
-        dz: 'dz' in pattern && pattern.dz ? resolvePosition(pattern.dz, 'way up', numbers) : undefined,
+        dx: resolvePosition(pattern.dx, 'wayRight', numbers),
+        dy: resolvePosition(pattern.dy, 'wayBack', numbers),
+        dz: 'dz' in pattern && pattern.dz ? resolvePosition(pattern.dz, 'wayUp', numbers) : undefined,
       });
     case 'path':
     case 'points':
@@ -29,8 +29,8 @@ export function resolve(
         by: ok(pattern.by),
         points: resolveEach(pattern.points, ({ x, y }, index) =>
           resolveAll({
-            x: resolvePosition(x, `point ${index + 1} to the right`, numbers),
-            y: resolvePosition(y, `point ${index + 1} to the back`, numbers),
+            x: resolvePosition(x, `pointRight ${index + 1}`, numbers),
+            y: resolvePosition(y, `pointBack ${index + 1}`, numbers),
           }),
         ),
       });
@@ -38,8 +38,8 @@ export function resolve(
       return resolveAll({
         by: ok(pattern.by),
         // About the axle line, unless both are given.
-        x: pattern.x && pattern.y && resolvePosition(pattern.x, 'axis to the right', numbers),
-        y: pattern.x && pattern.y && resolvePosition(pattern.y, 'axis to the back', numbers),
+        x: pattern.x && pattern.y && resolvePosition(pattern.x, 'axisRight', numbers),
+        y: pattern.x && pattern.y && resolvePosition(pattern.y, 'axisBack', numbers),
       });
     case 'layout':
       return resolveAll({ by: ok('points' as const), points: layoutPlaces(pattern.id, 'places', numbers) });

@@ -19,7 +19,7 @@ export const resolve = (
   resolveAll({
     diameter: resolveLength(step.diameter, 'diameter', numbers),
     height: step.floor
-      ? resolvePosition(step.height, 'height of its floor', numbers)
+      ? resolvePosition(step.height, 'floorHeight', numbers)
       : resolveLength(step.height, 'height', numbers),
     place: placeNumbers(step, numbers),
   });

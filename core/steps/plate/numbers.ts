@@ -8,6 +8,6 @@ export const resolve = (step: SettledStepOf<'plate'>, numbers: EvaluatedRepair) 
     length: resolveLength(step.length, 'length', numbers),
     breadth: resolveLength(step.breadth, 'breadth', numbers),
     thickness: resolveLength(step.thickness, 'thickness', numbers),
-    cornerRadius: resolvePosition(step.cornerRadius, 'corner radius', numbers),
+    cornerRadius: resolvePosition(step.cornerRadius, 'cornerRadius', numbers),
     place: placeNumbers(placeOf(step)!, numbers),
   });

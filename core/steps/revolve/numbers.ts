@@ -6,7 +6,7 @@ import { outlineNumbers, placeNumbers, resolveAll, resolveLength, resolvePositio
 export const resolve = (step: SettledStepOf<'revolve'>, numbers: EvaluatedRepair) =>
   resolveAll({
     outline: outlineNumbers(step.outline, numbers),
-    away: resolveLength(step.away, 'distance from the axis', numbers),
-    up: resolvePosition(step.up, 'height of its middle', numbers),
+    away: resolveLength(step.away, 'fromAxis', numbers),
+    up: resolvePosition(step.up, 'middleHeight', numbers),
     place: placeNumbers(step, numbers),
   });

@@ -6,6 +6,6 @@ import { placeNumbers, resolveAll, resolveLength, resolvePosition } from '@core/
 export const resolve = (step: SettledStepOf<'sphere'>, numbers: EvaluatedRepair) =>
   resolveAll({
     diameter: resolveLength(step.diameter, 'diameter', numbers),
-    up: resolvePosition(step.up, 'height of its middle', numbers),
+    up: resolvePosition(step.up, 'middleHeight', numbers),
     place: placeNumbers(step, numbers),
   });

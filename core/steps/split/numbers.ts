@@ -5,21 +5,21 @@ import { resolveAll, resolveLength, resolvePosition } from '@core/part';
 /** Its lengths, mm, or what is wrong with the first. */
 export const resolve = (step: SettledStepOf<'split'>, numbers: EvaluatedRepair) =>
   resolveAll({
-    at: step.face ? undefined : resolvePosition(step.at, 'place of the cut', numbers),
+    at: step.face ? undefined : resolvePosition(step.at, 'cutPlace', numbers),
     gap: resolvePosition(step.gap, 'gap', numbers),
     pegs:
       step.pegs &&
       resolveAll({
         diameter: resolveLength(step.pegs.diameter, 'peg', numbers),
-        length: resolveLength(step.pegs.length, 'length of the pegs', numbers),
-        apart: resolvePosition(step.pegs.apart, 'distance between the pegs', numbers),
+        length: resolveLength(step.pegs.length, 'pegLength', numbers),
+        apart: resolvePosition(step.pegs.apart, 'pegsApart', numbers),
         play: resolvePosition(step.pegs.play, 'play', numbers),
       }),
     ties:
       step.ties &&
       resolveAll({
-        breadth: resolveLength(step.ties.breadth, 'breadth of the slots', numbers),
-        thickness: resolveLength(step.ties.thickness, 'thickness of the slots', numbers),
-        apart: resolvePosition(step.ties.apart, 'distance between the slots', numbers),
+        breadth: resolveLength(step.ties.breadth, 'slotBreadth', numbers),
+        thickness: resolveLength(step.ties.thickness, 'slotThickness', numbers),
+        apart: resolvePosition(step.ties.apart, 'slotsApart', numbers),
       }),
   });

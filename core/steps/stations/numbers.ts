@@ -9,15 +9,15 @@ export const resolve = (step: SettledStepOf<'stations'>, numbers: EvaluatedRepai
     rows: resolveEach(step.rows, ({ at, diameter, depth }, index) => {
       const isEnd = index === 0 || index === step.rows.length - 1;
       return resolveAll({
-        at: resolvePosition(at, `height of station ${index + 1}`, numbers),
+        at: resolvePosition(at, `heightOfStation ${index + 1}`, numbers),
         // An end may be a point.
         diameter: (isEnd ? resolvePosition : resolveLength)(
           diameter,
-          `diameter of station ${index + 1}`,
+          `diameterOfStation ${index + 1}`,
           numbers,
         ),
         depth: step.section
-          ? resolveLength(depth ?? diameter, `depth of station ${index + 1}`, numbers)
+          ? resolveLength(depth ?? diameter, `depthOfStation ${index + 1}`, numbers)
           : undefined,
       });
     }),

@@ -11,9 +11,9 @@ export const resolve = (step: SettledStepOf<'sweep'>, numbers: EvaluatedRepair) 
     bend: resolvePosition(step.bend, 'bend', numbers),
     path: resolveEach(step.path, ({ x, y, up }, index) =>
       resolveAll({
-        x: resolvePosition(x, `point ${index + 1} to the right`, numbers),
-        y: resolvePosition(y, `point ${index + 1} to the back`, numbers),
-        up: resolvePosition(up, `point ${index + 1} up`, numbers),
+        x: resolvePosition(x, `pointRight ${index + 1}`, numbers),
+        y: resolvePosition(y, `pointBack ${index + 1}`, numbers),
+        up: resolvePosition(up, `pointUp ${index + 1}`, numbers),
       }),
     ),
   });

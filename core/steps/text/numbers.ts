@@ -5,7 +5,7 @@ import { placeNumbers, resolveAll, resolveLength } from '@core/part';
 /** Its lengths, mm, or what is wrong with the first. */
 export const resolve = (step: SettledStepOf<'text'>, numbers: EvaluatedRepair) =>
   resolveAll({
-    height: resolveLength(step.height, 'height of the letters', numbers),
+    height: resolveLength(step.height, 'letterHeight', numbers),
     depth: resolveLength(step.depth, 'depth', numbers),
     place: placeNumbers(step, numbers),
   });

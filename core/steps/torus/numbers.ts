@@ -5,8 +5,8 @@ import { placeNumbers, resolveAll, resolveLength, resolvePosition } from '@core/
 /** Its lengths, mm, or what is wrong with the first. */
 export const resolve = (step: SettledStepOf<'torus'>, numbers: EvaluatedRepair) =>
   resolveAll({
-    across: resolveLength(step.across, 'measure across', numbers),
+    across: resolveLength(step.across, 'across', numbers),
     thick: resolveLength(step.thick, 'thickness', numbers),
-    up: resolvePosition(step.up, 'height of its middle', numbers),
+    up: resolvePosition(step.up, 'middleHeight', numbers),
     place: placeNumbers(step, numbers),
   });

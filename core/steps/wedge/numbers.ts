@@ -7,7 +7,7 @@ export const resolve = (step: SettledStepOf<'wedge'>, numbers: EvaluatedRepair) 
   resolveAll({
     length: resolveLength(step.length, 'length', numbers),
     breadth: resolveLength(step.breadth, 'breadth', numbers),
-    low: resolvePosition(step.low, 'height on the left', numbers),
-    high: resolvePosition(step.high, 'height on the right', numbers),
+    low: resolvePosition(step.low, 'leftHeight', numbers),
+    high: resolvePosition(step.high, 'rightHeight', numbers),
     place: placeNumbers(step, numbers),
   });

@@ -1,12 +1,13 @@
 import type { AddedFault } from '@core/fault';
 import { degrees } from '@core/sentence';
 
+import { lengthWords } from '../lengthNames';
 import { mm, named, quoted, type Sentences } from './sentences';
 
 /** One sentence or two for each: what is wrong, by which rule, and the way out. */
 export const ADDED: Sentences<AddedFault> = {
   'hole.widerThanBody': ({ bore, bodyMm }) =>
-    `The ${named(bore)} is as wide as the part or wider (${mm(bodyMm)}). Make the part wider or the ${bore.what} smaller.`,
+    `The ${named(bore)} is as wide as the part or wider (${mm(bodyMm)}). Make the part wider or the ${lengthWords(bore.what)} smaller.`,
   'hole.missesBody': ({ bore }) => `The ${named(bore)} misses the part. Move it nearer to the middle.`,
   'hole.deeperThanBody': ({ depth, bodyMm }) =>
     `The ${named(depth)} reaches the bottom of the part (${mm(bodyMm)}). Make it less deep, or drill right through.`,

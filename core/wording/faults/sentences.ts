@@ -1,6 +1,8 @@
 import type { NamedLength } from '@core/fault';
 import { showNumber } from '@core/quantity';
 
+import { lengthWords } from '../lengthNames';
+
 /** A sentence for each code of some faults. */
 export type Sentences<F extends { code: string }> = {
   [C in F['code']]: (fault: Extract<F, { code: C }>) => string;
@@ -9,5 +11,5 @@ export type Sentences<F extends { code: string }> = {
 export const mm = (value: number) => `${showNumber(value)} mm`;
 /** `bore B (6.25 mm)`, or `bore (6.25 mm)` when it has no tag. */
 export const named = ({ what, tag, mm: length }: NamedLength) =>
-  `${what}${tag ? ` ${tag}` : ''} (${mm(length)})`;
+  `${lengthWords(what)}${tag ? ` ${tag}` : ''} (${mm(length)})`;
 export const quoted = (text: string) => `“${text.length > 40 ? `${text.slice(0, 40)}…` : text}”`;

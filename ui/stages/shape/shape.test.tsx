@@ -76,7 +76,7 @@ test('a failing step says why; one behind it waits', () => {
 test('an ease that has no room is made as large as goes by a tap; with none that goes, only the reason is there', () => {
   const fault = (mostMm: number | null) => ({
     code: 'chamfer.tooLarge' as const,
-    size: { what: 'ease', tag: null, mm: 9 },
+    size: { what: 'ease' as const, tag: null, mm: 9 },
     verb: 'Ease',
     mostMm,
     at: 'where the wall of step 3 meets the top of step 1',
