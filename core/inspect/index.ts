@@ -4,4 +4,5 @@ export { cautionsBetween, cautionsOf, type Caution, type CautionPlace } from './
 export { mendsOf, stepsConcerned, type Mend } from './mends';
 export { thinnestWall, type ThinWall } from './thinnest';
 export { cantileverStrain, type TongueStrain } from './tongues';
+export { directionAt } from './directionAt';
 export { distanceTo } from './boxTree';

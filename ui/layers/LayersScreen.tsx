@@ -21,6 +21,7 @@ import { layerSetsIn } from '@core/workshop';
 import { newId } from '../api/newId';
 import { useNotices } from '../api/notices';
 import { useChangeRepair } from '../api/useRepair';
+import { LoadChoice } from '../frame/LoadChoice';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { Broken } from '../report/ScreenBoundary';
 import { Button } from '../shared/Button';
@@ -36,7 +37,6 @@ import { ActingCorrections } from './ActingCorrections';
 import { CompareMakes } from './CompareMakes';
 import { layerWorker } from './layerWorker';
 import { LayerView } from './LayerView';
-import { LoadChoice } from '../shared/LoadChoice';
 import type { LaidReply } from './protocol';
 import { useLayers } from './useLayers';
 import { WayChoice } from './WayChoice';
@@ -157,13 +157,7 @@ function Layers({ body }: { body: Body }) {
         </View>
         <View className="gap-1.5">
           <GroupHeading>Where does the load pull?</GroupHeading>
-          <LoadChoice
-            load={laying.load ?? null}
-            onChange={(load) => {
-              const { load: _before, ...rest } = laying;
-              put('body', { ...body, laying: load ? { ...rest, load: [...load] } : rest });
-            }}
-          />
+          <LoadChoice body={body} onChange={(next) => put('body', next)} />
         </View>
         <View className="gap-1.5">
           <GroupHeading>How it is laid</GroupHeading>

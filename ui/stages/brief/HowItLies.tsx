@@ -2,11 +2,11 @@ import { Text, View } from 'react-native';
 
 import { howItLies } from '@core/brief';
 import type { Brief } from '@core/fields';
-import { USUAL_LAYING, type Body } from '@core/model';
+import type { Body } from '@core/model';
 import { howItLiesSentence } from '@core/wording';
 
+import { LoadChoice } from '../../frame/LoadChoice';
 import { GroupHeading } from '../../shared/Heading';
-import { LoadChoice } from '../../shared/LoadChoice';
 
 /** How the spare had better lie if it is made in layers; once there is one, which way the load pulls. Layers ranks its ways up by that. */
 export function HowItLies({
@@ -21,7 +21,6 @@ export function HowItLies({
   const ways = howItLies(brief);
   const isLoaded = brief.load !== null && brief.load !== 'none';
   if (ways.length === 0 && !(spare && isLoaded)) return null;
-  const laying = spare?.laying ?? USUAL_LAYING;
   return (
     <View className="gap-1.5">
       <GroupHeading>If it is made in layers</GroupHeading>
@@ -35,13 +34,7 @@ export function HowItLies({
           <Text className="font-label text-[13.5px] leading-5 text-muted">
             {`Which way does the load pull on ${spare.name}, as it stands under Shape? Its ways up are ranked by that under Layers.`}
           </Text>
-          <LoadChoice
-            load={laying.load ?? null}
-            onChange={(load) => {
-              const { load: _before, ...rest } = laying;
-              onSpare({ ...spare, laying: load ? { ...rest, load: [...load] } : rest });
-            }}
-          />
+          <LoadChoice body={spare} onChange={onSpare} />
         </>
       ) : null}
     </View>

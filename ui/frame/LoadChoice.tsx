@@ -1,0 +1,57 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+
+import { USUAL_LAYING, type Body } from '@core/model';
+import { dot, type Vec3 } from '@core/part';
+import { isParallel } from '@core/tolerance';
+
+import { Button } from '../shared/Button';
+import { Switch } from '../shared/Switch';
+import { PointLoadSheet } from './PointLoadSheet';
+
+type Load = 'unknown' | 'x' | 'y' | 'z' | 'pointed';
+const ALONG: Record<'x' | 'y' | 'z', Vec3> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
+
+/** Along which way of a spare, as it stands under Shape, it is pulled or bent: chosen, or pointed at on it. */
+export function LoadChoice({ body, onChange }: { body: Body; onChange(body: Body): void }) {
+  const [isPointing, setPointing] = useState(false);
+  const { load: now, ...laying } = body.laying ?? USUAL_LAYING;
+  const axis = now && axisOf(now);
+  const take = (load: Vec3 | null) =>
+    onChange({ ...body, laying: load ? { ...laying, load: [...load] } : laying });
+  return (
+    <View className="gap-2">
+      <Switch<Load>
+        label="Where the load pulls, as the part stands under Shape"
+        options={[
+          { id: 'unknown', word: 'Not said' },
+          { id: 'x', word: 'Left, right' },
+          { id: 'y', word: 'Front, back' },
+          { id: 'z', word: 'Up, down' },
+          ...(now && !axis ? [{ id: 'pointed' as const, word: 'As pointed at' }] : []),
+        ]}
+        value={axis ?? (now ? 'pointed' : 'unknown')}
+        onChange={(way) => {
+          if (way !== 'pointed') take(way === 'unknown' ? null : ALONG[way]);
+        }}
+      />
+      <View className="items-start">
+        <Button label="Point at it on the part" onPress={() => setPointing(true)} />
+      </View>
+      {isPointing ? (
+        <PointLoadSheet
+          body={body}
+          onTake={(load) => {
+            const plain = axisOf(load);
+            take(plain ? ALONG[plain] : load);
+            setPointing(false);
+          }}
+          onClose={() => setPointing(false)}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+/** The way it runs along; undefined for one that is slanting. */
+const axisOf = (load: Vec3) => (['x', 'y', 'z'] as const).find((way) => isParallel(dot(load, ALONG[way])));
