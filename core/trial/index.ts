@@ -7,7 +7,9 @@ export { feelOf, tableAsFelt, type Feel } from './feel';
 export { instrumentOf, madeSizesOf, trialsOf } from './madeSizes';
 export {
   nextPlace,
+  misplacedBy,
   placeMakerOf,
+  standsAsTried,
   type NextPlace,
   type PlaceMaker,
   type StandingThen,

@@ -1,9 +1,13 @@
 import { evaluateRepair } from '@core/fit';
 import { sizeValue, type Repair, type Step } from '@core/model';
+import { minus, toWorld } from '@core/part';
+import type { Kernel } from '@core/kernel';
+import { BodyBuilder } from '@core/solid';
+import { testKernel } from '@core/testing/kernel';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { nextPlaceReason, nextPlaceSentences, wayWords } from '@core/wording';
 
-import { nextPlace, placeMakerOf } from './misplaced';
+import { misplacedBy, nextPlace, placeMakerOf, standsAsTried } from './misplaced';
 
 const show = {
   length: (mm: number) => `${mm.toFixed(2)} mm`,
@@ -11,8 +15,13 @@ const show = {
   word: 'mm',
 };
 
+let kernel: Kernel;
+beforeAll(async () => {
+  kernel = await testKernel();
+});
+
 /** A plate with a hole for a pin, at a place. */
-function plate(place: Record<string, unknown>, more: Step[] = []): Repair {
+function plate(place: Record<string, unknown>, more: Step[] = [], thickness = 3): Repair {
   const draft = new RepairDraft('Plate')
     .measured('A', 'Pin', ['6.00'], { of: 'counterpart' })
     .measured('B', 'Edge to pin', ['12.00'])
@@ -22,7 +31,7 @@ function plate(place: Record<string, unknown>, more: Step[] = []): Repair {
     ...place,
   };
   return draft.body('plate', 'Plate', [
-    draft.step('plate', { length: 60, breadth: 40, thickness: 3, cornerRadius: 0 }, 'slab'),
+    draft.step('plate', { length: 60, breadth: 40, thickness, cornerRadius: 0 }, 'slab'),
     hole as Step,
     ...more,
   ]).repair;
@@ -102,4 +111,41 @@ test('a place that was moved since the trial is not moved twice', () => {
   taken.readings.filter(({ sizeId }) => sizeId === 'b').forEach((reading) => (reading.value = 12.4));
   expect(nextPlace(off, bySize, bySize)!.again).toMatchObject([{ tag: 'B', fromMm: 12, toMm: 12.4 }]);
   expect(nextPlace(off, standing(taken), bySize)).toBeNull();
+});
+
+test('what is pointed at is told along the ways of its ground, to a tenth', () => {
+  const by = (on: 'top' | 'front' | 'left') => misplacedBy({ on }, [1, 2, 3], [1.52, 1.01, 5]);
+  expect(by('top')).toEqual({ firstMm: 0.5, secondMm: -1 });
+  expect(by('front')).toEqual({ firstMm: 0.5, secondMm: 2 });
+  expect(by('left')).toEqual({ firstMm: -1, secondMm: 2 });
+});
+
+test('pointed at moves the hole to where the finger was, whatever side it is on and whichever edge it is measured from', () => {
+  for (const place of [{}, { on: 'front' }, { on: 'left' }, { xFrom: 'high', yFrom: 'low' }]) {
+    const repair = plate(place, [], 30);
+    const maker = placeMakerOf('bore', repair.bodies)!;
+    const { firstMm, secondMm } = misplacedBy(maker, [0, 0, 0], [0.5, 0.7, 0.3])!;
+    const { body } = nextOf(repair, firstMm, secondMm);
+    const at = (bodies: Repair['bodies']) => {
+      const moved = { ...repair, bodies };
+      const builder = new BodyBuilder(kernel);
+      builder.build(bodies[0]!, evaluateRepair(moved));
+      const { stand } = builder.after()!.earlier.get('hole')!;
+      builder.dispose();
+      return toWorld(stand.frame, [...stand.at, 0]);
+    };
+    const by = minus(at([body!]), at(repair.bodies));
+    const wanted = place.on === 'front' ? [0.5, 0, 0.3] : place.on === 'left' ? [0, 0.7, 0.3] : [0.5, 0.7, 0];
+    by.forEach((mm, axis) => expect([place, mm]).toEqual([place, expect.closeTo(wanted[axis]!, 9)]));
+  }
+});
+
+test('it is pointed at only while it stands where it was tried', () => {
+  const [tried, moved] = [standing(plate({})), standing(plate({ x: { from: 'number', mm: 4.5 } }))];
+  expect(standsAsTried('bore', tried, null)).toBe(true);
+  expect(standsAsTried('bore', tried, tried)).toBe(true);
+  expect(standsAsTried('bore', moved, tried)).toBe(false);
+  expect(standsAsTried('bore', standing(plate({ xFrom: 'high' })), tried)).toBe(false);
+  const formula = standing(plate({ y: { from: 'formula', text: 'B / 2', unit: 'mm' } }));
+  expect(standsAsTried('bore', formula, formula)).toBe(false);
 });

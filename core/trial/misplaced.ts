@@ -9,6 +9,7 @@ import {
   type Step,
   type TrialResult,
 } from '@core/model';
+import { dot, minus, type Vec3 } from '@core/part';
 import { roundTo } from '@core/quantity';
 
 /** The step that makes the place of a fit, and the body that it is in. */
@@ -65,6 +66,50 @@ const isThere = (mm: number, wantedMm: number) => Math.abs(mm - wantedMm) < STEP
 /** What a place is measured from along one way, and on what it stands. */
 const frameOf = ({ on, xFrom, yFrom }: Place, way: Way): string =>
   JSON.stringify([on ?? 'top', (way === 'x' ? xFrom : yFrom) ?? 'axle']);
+
+/** The two ways of a side of the part that places are told along, of length 1. */
+const WAYS_ON: Record<Exclude<Ground, object>, Record<Way, Vec3>> = {
+  top: { x: [1, 0, 0], y: [0, 1, 0] },
+  bottom: { x: [1, 0, 0], y: [0, 1, 0] },
+  front: { x: [1, 0, 0], y: [0, 0, 1] },
+  back: { x: [1, 0, 0], y: [0, 0, 1] },
+  left: { x: [0, 1, 0], y: [0, 0, 1] },
+  right: { x: [0, 1, 0], y: [0, 0, 1] },
+};
+
+/** A point at is a finger wide: tenths are more than it tells, mm. */
+const POINTED_MM = 0.1;
+
+/** By how much something is off that is at one point and should be at another, to a tenth, mm; null where its ways have no names. */
+export function misplacedBy(
+  { on }: Pick<PlaceMaker, 'on'>,
+  isAt: Vec3,
+  shouldBeAt: Vec3,
+): NonNullable<TrialResult['misplaced']> | null {
+  if (typeof on === 'object') return null;
+  const off = minus(shouldBeAt, isAt);
+  const { x, y } = WAYS_ON[on];
+  return { firstMm: roundTo(dot(off, x), POINTED_MM), secondMm: roundTo(dot(off, y), POINTED_MM) };
+}
+
+/** Whether the place of a fit is the one that was tried, as far as that can be told: what is pointed at now is off from where it was then. */
+export function standsAsTried(fitId: string, now: StandingThen, then: StandingThen | null): boolean {
+  if (!then) return true;
+  const [maker, tried] = [now, then].map(({ bodies }) => placeMakerOf(fitId, bodies));
+  if (!maker || !tried) return false;
+  const [place, placeThen] = [placeOf(maker.step)!, placeOf(tried.step)!];
+  return (['x', 'y'] as const).every((way) => {
+    const [mm, mmThen] = [plainMm(place[way], now.numbers), plainMm(placeThen[way], then.numbers)];
+    return frameOf(place, way) === frameOf(placeThen, way) && mm !== null && mm === mmThen;
+  });
+}
+
+/** What a number of a place comes to, mm; null where it is worked out from others. */
+function plainMm(value: Place['x'], numbers: EvaluatedRepair): number | null {
+  if (value.from === 'number') return value.mm;
+  const worked = value.from === 'size' ? numbers.sizes.get(value.id)?.worked : undefined;
+  return worked?.ok ? worked.trail.working : null;
+}
 
 /** Numbers that are measured from the far edge run the other way. */
 const signOf = (from: Place['xFrom']): 1 | -1 => (from === 'high' || from === 'highFlush' ? -1 : 1);

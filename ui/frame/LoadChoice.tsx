@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { View } from 'react-native';
+import { Text, View } from 'react-native';
 
 import { USUAL_LAYING, type Body } from '@core/model';
 import { dot, type Vec3 } from '@core/part';
@@ -9,7 +9,7 @@ import { Button } from '../shared/Button';
 import { Switch } from '../shared/Switch';
 import { PointLoadSheet } from './PointLoadSheet';
 
-type Load = 'unknown' | 'x' | 'y' | 'z' | 'pointed';
+type Load = 'unknown' | 'x' | 'y' | 'z';
 const ALONG: Record<'x' | 'y' | 'z', Vec3> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
 
 /** Along which way of a spare, as it stands under Shape, it is pulled or bent: chosen, or pointed at on it. */
@@ -28,13 +28,15 @@ export function LoadChoice({ body, onChange }: { body: Body; onChange(body: Body
           { id: 'x', word: 'Left, right' },
           { id: 'y', word: 'Front, back' },
           { id: 'z', word: 'Up, down' },
-          ...(now && !axis ? [{ id: 'pointed' as const, word: 'As pointed at' }] : []),
         ]}
-        value={axis ?? (now ? 'pointed' : 'unknown')}
-        onChange={(way) => {
-          if (way !== 'pointed') take(way === 'unknown' ? null : ALONG[way]);
-        }}
+        value={axis ?? (now ? null : 'unknown')}
+        onChange={(way) => take(way === 'unknown' ? null : ALONG[way])}
       />
+      {now && !axis ? (
+        <Text className="font-sans text-[15px] leading-[22px] text-ink">
+          It pulls the way that was pointed at on the part.
+        </Text>
+      ) : null}
       <View className="items-start">
         <Button label="Point at it on the part" onPress={() => setPointing(true)} />
       </View>

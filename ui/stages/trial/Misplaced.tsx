@@ -3,7 +3,7 @@ import { Text, View } from 'react-native';
 
 import type { Trial, TrialResult } from '@core/model';
 import { parseLength, typedUnitOf } from '@core/quantity';
-import { nextPlace, placeMakerOf, triedRevision, type Way } from '@core/trial';
+import { nextPlace, placeMakerOf, standsAsTried, triedRevision, type Way } from '@core/trial';
 import { movedPrefix, nextPlaceReason, nextPlaceSentences, wayWords } from '@core/wording';
 
 import { useChangeRepair } from '../../api/useRepair';
@@ -14,6 +14,7 @@ import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
 import { problemOf, type Problem } from '../../shared/problem';
 import { Switch } from '../../shared/Switch';
+import { PointPlaceSheet } from './PointPlaceSheet';
 
 /** As far as a trial takes a place to be off, mm. */
 const FURTHEST_MM = 1000;
@@ -34,6 +35,7 @@ export function Misplaced({
   const { put } = useChangeRepair(repair);
   const show = useShow();
   const [open, setOpen] = useState(result.misplaced !== undefined);
+  const [isPointing, setPointing] = useState(false);
   const revision = repair.revisions.find(({ letter }) => letter === trial.letter);
   const then = useMemo(() => {
     if (!revision) return null;
@@ -66,6 +68,22 @@ export function Misplaced({
   return (
     <View className="gap-1.5" role="group" aria-label={`Where ${result.fitName} should be`}>
       <GroupHeading>Where should it be?</GroupHeading>
+      {standsAsTried(result.fitId, { bodies: repair.bodies, numbers }, then) ? (
+        <View className="items-start">
+          <Button label="Point at it on the part" onPress={() => setPointing(true)} />
+        </View>
+      ) : null}
+      {isPointing ? (
+        <PointPlaceSheet
+          maker={maker}
+          name={result.fitName}
+          onTake={(misplaced) => {
+            onChange(misplaced);
+            setPointing(false);
+          }}
+          onClose={() => setPointing(false)}
+        />
+      ) : null}
       {(['x', 'y'] as const).map((way) => (
         <FurtherOn
           key={`${way} ${off[PART_OF[way]]}`}

@@ -1,0 +1,90 @@
+import { fireEvent, render, screen } from '@testing-library/react';
+
+import type { Body } from '@core/model';
+import type { Picked } from '@core/part';
+import { block } from '@core/testing/pieces';
+import { RepairDraft } from '@core/testing/repairDraft';
+
+import type { PartViewProps } from '../part/PartView';
+import type { ShownBody, SolidView } from '../solid/useSolid';
+import { InRepair } from '../testing/InRepair';
+import { LoadChoice } from './LoadChoice';
+
+/** What is tapped on the part next. */
+let mockTap: Picked;
+jest.mock('../part/PartView', () => ({
+  PartView: ({ onPick }: PartViewProps) => (
+    <button onClick={() => onPick({ bodyId: 'arm', picked: mockTap })}>the part</button>
+  ),
+}));
+jest.mock('../solid/spawnWorker', () => ({ spawnWorker: () => ({ end: () => {} }) }));
+
+const { repair } = new RepairDraft('x').body('arm', 'Arm', [block(60, 6, 4)] as never);
+const [arm] = repair.bodies as [Body];
+
+/** A triangle that leans half way up, and its edge along x. */
+const mesh: ShownBody['mesh'] = {
+  positions: Float32Array.of(0, 0, 0, 10, 0, 0, 0, 10, 10),
+  normals: new Float32Array(9),
+  indices: Uint32Array.of(0, 1, 2),
+  faces: [{ start: 0, count: 3, tag: 'slope:face' }],
+  edges: Float32Array.of(0, 0, 0, 10, 0, 0),
+  edgeRuns: [{ start: 0, count: 1, tags: ['slope:face', 'slope:foot'] }],
+};
+const built = (of: ShownBody['mesh']): SolidView => ({
+  bodies: of ? [{ bodyId: 'arm', mesh: of } as ShownBody] : [],
+  unchecked: [],
+  rebuild: () => {},
+});
+
+const onChange = jest.fn<void, [Body]>();
+beforeEach(() => onChange.mockReset());
+const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
+function point(tap: Picked) {
+  render(
+    <InRepair repair={repair} solid={built(mesh)}>
+      <LoadChoice body={arm} onChange={onChange} />
+    </InRepair>,
+  );
+  press('Point at it on the part');
+  expect(screen.getByRole('status').textContent).toBe('Nothing is pointed at yet.');
+  mockTap = tap;
+  press('the part');
+  press('Take it');
+  return onChange.mock.calls[0]![0].laying!.load!;
+}
+
+test('a face that is tapped gives the way it looks', () => {
+  const load = point({ kind: 'face', tag: 'slope:face', near: [2, 2, 2] });
+  const half = Math.SQRT1_2;
+  [0, -half, half].forEach((share, axis) => expect(load[axis]).toBeCloseTo(share, 6));
+});
+
+test('an edge along the part gives exactly that way', () => {
+  expect(point({ kind: 'edge', tags: ['slope:foot', 'slope:face'], near: [4, 0, 0] })).toEqual([1, 0, 0]);
+});
+
+test('what is not built cannot be pointed at, and says so', () => {
+  render(
+    <InRepair repair={repair} solid={built(null)}>
+      <LoadChoice body={arm} onChange={onChange} />
+    </InRepair>,
+  );
+  press('Point at it on the part');
+  expect(screen.getByText(/Arm is not built yet/)).toBeTruthy();
+});
+
+test('a way that was pointed at is said, and another choice takes its place', () => {
+  const pointed: Body = {
+    ...arm,
+    laying: { down: [0, 0, -1], settings: 'everyday', support: 'none', foot: 'skirt', load: [0, 0.6, 0.8] },
+  };
+  render(
+    <InRepair repair={repair}>
+      <LoadChoice body={pointed} onChange={onChange} />
+    </InRepair>,
+  );
+  expect(screen.getByText('It pulls the way that was pointed at on the part.')).toBeTruthy();
+  fireEvent.click(screen.getByRole('radio', { name: 'Not said' }));
+  expect(onChange.mock.calls[0]![0].laying).not.toHaveProperty('load');
+});

@@ -1,0 +1,142 @@
+import { useMemo, useRef, useState } from 'react';
+import { Text, View } from 'react-native';
+
+import type { TrialResult } from '@core/model';
+import { stepOfTag, type SolidMesh, type Vec3 } from '@core/part';
+import { misplacedBy, type PlaceMaker } from '@core/trial';
+import { wayWords } from '@core/wording';
+
+import { useSolidView } from '../../inRepair/useSolidView';
+import { rimOf } from '../../part/pickOnMesh';
+import { PartView } from '../../part/PartView';
+import type { Stance } from '../../part/stances';
+import { useShow } from '../../preferences/useShow';
+import { Button } from '../../shared/Button';
+import { EmptyState } from '../../shared/EmptyState';
+import { Sheet } from '../../shared/Sheet';
+
+type Misplaced = NonNullable<TrialResult['misplaced']>;
+
+/** From where each side of a part is seen. */
+const STANCE_OF: Record<string, Stance> = { front: 'front', back: 'front', left: 'side', right: 'side' };
+
+/** Where something should be that came out in the wrong place, pointed at on the part. */
+export function PointPlaceSheet({
+  maker,
+  name,
+  onTake,
+  onClose,
+}: {
+  maker: PlaceMaker;
+  /** Of the fit whose place it is. */
+  name: string;
+  onTake(misplaced: Misplaced): void;
+  onClose(): void;
+}) {
+  const mesh = useSolidView().bodies.find(({ bodyId }) => bodyId === maker.body.id)?.mesh ?? null;
+  const middle = useMemo(() => mesh && middleOf(mesh, maker.step.id), [mesh, maker.step.id]);
+  return (
+    <Sheet title="Point at where it should be" onClose={onClose}>
+      {mesh && middle ? (
+        <Pointing {...{ mesh, middle, maker, name, onTake }} />
+      ) : (
+        <EmptyState
+          text={`${maker.body.name} is not built yet. Look at it under Shape until it is, then point at the place.`}
+        />
+      )}
+    </Sheet>
+  );
+}
+
+function Pointing({
+  mesh,
+  middle,
+  maker,
+  name,
+  onTake,
+}: {
+  mesh: SolidMesh;
+  middle: Vec3;
+  maker: PlaceMaker;
+  name: string;
+  onTake(misplaced: Misplaced): void;
+}) {
+  const show = useShow();
+  const [stance, setStance] = useState<Stance | null>(
+    typeof maker.on === 'string' ? (STANCE_OF[maker.on] ?? 'plan') : 'plan',
+  );
+  const [place, setPlace] = useState<Vec3 | null>(null);
+  const look = useRef<() => Vec3>(() => [0, -1, 0]);
+  const off = place && misplacedBy(maker, middle, place);
+  const bodies = useMemo(
+    () => [{ id: maker.body.id, ghost: false, mesh, opened: null, centreLines: [], failedTool: null }],
+    [maker.body.id, mesh],
+  );
+  const marks = useMemo(() => {
+    const own = mesh.faces.filter(({ tag }) => stepOfTag(tag) === maker.step.id);
+    const rims = own.map(({ tag }) => rimOf(mesh, { kind: 'face', tag, near: middle }));
+    return {
+      segments: place ? [...rims, Float32Array.of(...middle, ...place)] : rims,
+      points: place ? [place] : [],
+    };
+  }, [mesh, middle, place, maker.step.id]);
+  const words = wayWords(maker.on);
+  const told = (mm: number, [less, more]: readonly [string, string]) =>
+    mm === 0 ? null : `${show.length(Math.abs(mm))} ${mm < 0 ? less : more}`;
+  const ways = off ? [told(off.firstMm, words.x), told(off.secondMm, words.y)].filter(Boolean) : [];
+  return (
+    <>
+      <Text className="font-sans text-[15px] leading-[22px] text-ink">
+        {`${name} is marked. Tap where its middle should be.`}
+      </Text>
+      <View className="h-[300px] overflow-hidden rounded border border-line bg-bench">
+        <PartView
+          bodies={bodies}
+          annotations={NONE}
+          textOf={nothingWritten}
+          onPressLabel={() => undefined}
+          onLongPressLabel={() => undefined}
+          stance={stance}
+          onStance={setStance}
+          marks={marks}
+          coveredBelow={0}
+          pickable={PICKABLE}
+          onPick={({ picked }) => setPlace(picked.near)}
+          look={look}
+          description={`${maker.body.name}, to be pointed at.`}
+        />
+      </View>
+      <Text role="status" className="font-medium text-[14px] leading-5 text-muted">
+        {ways.length > 0
+          ? `About ${ways.join(' and ')}. A finger is broad: type what you measured, if you have.`
+          : off
+            ? 'It stands there already.'
+            : 'Nothing is pointed at yet.'}
+      </Text>
+      <Button
+        tone="primary"
+        label="Take it"
+        disabled={ways.length === 0}
+        onPress={() => off && onTake(off)}
+      />
+    </>
+  );
+}
+
+const NONE: never[] = [];
+const PICKABLE = ['face'] as const;
+const nothingWritten = () => ({ tag: null, number: '', tone: 'typed' as const, spoken: '' });
+
+/** The middle of the box round all faces that a step made; null where it has none. */
+function middleOf({ faces, indices, positions }: SolidMesh, stepId: string): Vec3 | null {
+  const corners = faces
+    .filter(({ tag }) => stepOfTag(tag) === stepId)
+    .flatMap(({ start, count }) => [...indices.subarray(start, start + count)]);
+  if (corners.length === 0) return null;
+  return [0, 1, 2].map((axis) => {
+    const along = corners.map((corner) => positions[3 * corner + axis]!);
+    const least = along.reduce((one, other) => Math.min(one, other));
+    const most = along.reduce((one, other) => Math.max(one, other));
+    return (least + most) / 2;
+  }) as unknown as Vec3;
+}
