@@ -26,7 +26,11 @@ export function dividedEdge(
 ): Float32Array | null {
   const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(edge))));
   const type = curve.GetType();
-  if (type === 'GeomAbs_Line') return segments(cornersOf(kernel, scope, edge));
+  if (type === 'GeomAbs_Line') {
+    const corners = cornersOf(kernel, scope, edge);
+    // One that has corners within it, or none, is left to the kernel.
+    return corners.length === 2 ? segments(corners) : null;
+  }
   if (type !== 'GeomAbs_Circle') return null;
   const [from, to] = [curve.FirstParameter(), curve.LastParameter()];
   const circle = scope.keep(curve.Circle());

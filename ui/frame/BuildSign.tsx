@@ -31,7 +31,6 @@ export function BuildSign({
   isFromBefore: boolean;
 }) {
   const { repair } = useRepairContext();
-
   const solid = useSolidView();
   const status = useBenchStatus();
   const busy = status.kind === 'loading' || status.kind === 'building';
@@ -86,7 +85,6 @@ export function BuildSign({
 /** The builder itself went wrong: what is safe, and a report. */
 function BrokenBuild({ status }: { status: Extract<BenchStatus, { kind: 'broken' }> }) {
   const { repair } = useRepairContext();
-
   const solid = useSolidView();
   const [reporting, setReporting] = useState(false);
   const body = repair.bodies.find(({ id }) => id === status.at?.bodyId);

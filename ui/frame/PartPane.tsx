@@ -43,9 +43,7 @@ const CUT_SLIDER_PX = 44;
 /** The part with what goes on it: sizes, stances, cutting open, and a word while it is being built. */
 export function PartPane({ stage }: { stage: string }) {
   const { repair, numbers } = useRepairContext();
-
   const solid = useSolidView();
-
   const openedSize = useOpened(({ size }) => size);
   const [stance, setStance] = useState<Stance | null>('corner');
   const [lastStance, setLastStance] = useState<Stance>('corner');

@@ -19,7 +19,6 @@ import { useRepairContext } from '../inRepair/useRepairContext';
 /** Where a number comes from and where it goes. Beside the part on a wide screen, a sheet on a phone. */
 export function TrailPanel() {
   const { repair } = useRepairContext();
-
   const openedTrail = useOpened(({ trail }) => trail);
   const wide = useWide();
   const found = useTrail();
@@ -60,7 +59,6 @@ export function TrailPanel() {
 /** The trail that is asked for, in words. */
 function useTrail(): { title: string; body: React.ReactNode } | null {
   const { numbers } = useRepairContext();
-
   const openedTrail = useOpened(({ trail }) => trail);
   const show = useShow();
   if (!openedTrail) return null;

@@ -60,7 +60,6 @@ const DRAWN_WAYS = 4;
 /** Lays a spare in layers whenever its shape, or how it is to be laid, has changed. */
 export function useLayers(body: Body) {
   const { repair, numbers } = useRepairContext();
-
   const solid = useSolidView();
   const laying = body.laying ?? USUAL_LAYING;
   const shown = solid.bodies.find(({ bodyId }) => bodyId === body.id);

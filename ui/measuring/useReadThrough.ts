@@ -11,7 +11,6 @@ import { usePreferences } from '../preferences/usePreferences';
  */
 export function useReadThrough() {
   const { numbers } = useRepairContext();
-
   const openedSize = useOpened(({ size }) => size);
   const each = usePreferences((preferences) => preferences.readingsEach);
   const { say } = useNotices();

@@ -22,7 +22,6 @@ import { useFreeze } from './useFreeze';
 /** All revisions, and what differs between any two, or between one and the repair as it stands. */
 export function RevisionsScreen() {
   const { repair, numbers } = useRepairContext();
-
   const solid = useSolidView();
   const { put } = useChangeRepair(repair);
   const { letter, freezeNow } = useFreeze();

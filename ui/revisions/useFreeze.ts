@@ -10,7 +10,6 @@ import { currentFigures } from './currentFigures';
 /** Freezes the repair as it stands, under the next letter, with a note of why. */
 export function useFreeze() {
   const { repair, numbers } = useRepairContext();
-
   const solid = useSolidView();
   const { put } = useChangeRepair(repair);
   const letter = nextLetter(repair.revisions.map((revision) => revision.letter));

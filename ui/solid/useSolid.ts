@@ -53,7 +53,8 @@ export function useSolid(state: RepairState | undefined, workshop: Workshop): So
     const isWaitedFor = () => shownRepair.current === repairId && shown.current === NO_BODIES;
     if (repairId) {
       keptPicture(repairId).then(
-        (kept) => isWaitedFor() && setUnchecked(kept),
+        // What stands by now is newer.
+        (kept) => isWaitedFor() && setUnchecked((now) => (now === NONE_UNCHECKED ? kept : now)),
         // Then it is seen when it is built.
         () => undefined,
       );

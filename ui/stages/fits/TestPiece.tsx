@@ -16,7 +16,6 @@ import { Button } from '../../shared/Button';
 /** Cuts a small piece of the spare round a fit, to be made and tried before the whole. */
 export function TestPiece({ fit }: { fit: Fit }) {
   const { repair } = useRepairContext();
-
   const solid = useSolidView();
   const { put } = useChangeRepair(repair);
   const { say } = useNotices();

@@ -28,7 +28,6 @@ import { PointSheet } from './PointSheet';
 /** Points placed by distances: sketched by taps, adjusted together, the wrong distance pointed out. */
 export function LayoutsScreen() {
   const { repair, numbers } = useRepairContext();
-
   const openedSize = useOpened(({ size }) => size);
   const { put } = useChangeRepair(repair);
   const practice = usePreferences((preferences) => preferences.practiceCaliper);

@@ -20,7 +20,6 @@ import { saveFile } from '../../shared/saveFile';
 /** A spare with its figures, what stands in the way of making it, and its files. */
 export function SpareCard({ body }: { body: Body }) {
   const { repair, numbers } = useRepairContext();
-
   const solid = useSolidView();
   const { say } = useNotices();
   const [busy, setBusy] = useState<SpareFormat | null>(null);

@@ -13,7 +13,6 @@ import { useBetween } from './useBetween';
 /** What is found of a body: closed or not, weight, outside measures; and the main action of the stage. */
 export function FindingsBar({ bodyId, action }: { bodyId: string; action: React.ReactNode }) {
   const { repair } = useRepairContext();
-
   const solid = useSolidView();
   const body = solid.bodies.find((other) => other.bodyId === bodyId);
   const figures = body?.figures;

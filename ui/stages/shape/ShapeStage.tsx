@@ -26,7 +26,6 @@ const NO_STEPS: Body['steps'] = [];
 /** The recipe of each body, as sentences whose numbers can be tapped. */
 export function ShapeStage() {
   const { repair } = useRepairContext();
-
   const solid = useSolidView();
   const { put } = useChangeRepair(repair);
   const bodies = repair.bodies.filter((body) => !body.removed);

@@ -13,7 +13,6 @@ const AFTER_MS = 600;
 /** What is to be said of the room between a spare and the other bodies. */
 export function useBetween(bodyId: string): Caution[] {
   const { repair } = useRepairContext();
-
   const solid = useSolidView();
   const [cautions, setCautions] = useState(NONE);
   const role = repair.bodies.find(({ id }) => id === bodyId)?.role;

@@ -23,7 +23,6 @@ import { useReadThrough } from '../../measuring/useReadThrough';
 /** Which sizes matter, and taking them. */
 export function SizesStage() {
   const { repair, numbers } = useRepairContext();
-
   const openedSize = useOpened(({ size }) => size);
   const practice = usePreferences((preferences) => preferences.practiceCaliper);
   const [adding, setAdding] = useState(false);
