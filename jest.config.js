@@ -44,6 +44,8 @@ module.exports = {
   testTimeout: 30_000,
   // One for each core: what takes longest is the kernel, which has one to itself.
   maxWorkers: 2,
+  // What a kernel took is given back late: after a hundred files a process holds three gigabytes, and takes longer to end than Jest waits for.
+  workerIdleMemoryLimit: '1500MB',
   projects: [
     {
       ...shared,
