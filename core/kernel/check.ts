@@ -20,11 +20,11 @@ export const checkSolid = (solid: TaggedSolid): SolidCheck =>
 /** As checkSolid, of a shape whose faces have no names. */
 export const checkShape = (kernel: Kernel, shape: Shape): SolidCheck => checkedOnce(kernel, shape);
 
-function checkedOnce(kernel: Kernel, shape: Shape, at?: readonly Shape[]): SolidCheck {
+function checkedOnce(kernel: Kernel, shape: Shape, facesAtHand?: readonly Shape[]): SolidCheck {
   const known = CHECKED.get(shape);
   if (known) return known;
   const check = scoped((scope): SolidCheck => {
-    const faces = at ?? facesOf(kernel, scope, shape);
+    const faces = facesAtHand ?? facesOf(kernel, scope, shape);
     const solids = partsOf(kernel, scope, shape, 'TopAbs_SOLID');
     const shells = partsOf(kernel, scope, shape, 'TopAbs_SHELL');
     const closed = shells.length > 0 && shells.every((shell) => kernel.BRep_Tool.IsClosed(shell));

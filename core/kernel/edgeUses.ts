@@ -17,11 +17,11 @@ interface EdgeUses {
 /** Shapes never change, so what was found of one holds for as long as it is held. */
 const KNOWN = new WeakMap<Shape, EdgeUses>();
 
-/** @param at all faces of the shape, if they are at hand. */
-export function edgeUses(kernel: Kernel, shape: Shape, at?: readonly Shape[]): EdgeUses {
+/** @param facesAtHand all faces of the shape, if they are known already. */
+export function edgeUses(kernel: Kernel, shape: Shape, facesAtHand?: readonly Shape[]): EdgeUses {
   const known = KNOWN.get(shape);
   if (known) return known;
-  const found = scoped((scope) => counted(kernel, scope, at ?? facesOf(kernel, scope, shape)));
+  const found = scoped((scope) => counted(kernel, scope, facesAtHand ?? facesOf(kernel, scope, shape)));
   KNOWN.set(shape, found);
   return found;
 }

@@ -26,7 +26,7 @@ export { Scope, scoped } from './scope';
 export { smoothCurve } from './smoothCurve';
 export { isSoundMesh, soundOrNot } from './soundness';
 export { readStep, writeStep } from './stepFile';
-export { TaggedSolid, carryTags, among, edgesBetween, edgesWhere, meetings, tagFresh } from './tagged';
+export { TaggedSolid, carryTags, edgesAmong, edgesBetween, edgesWhere, meetings, tagFresh } from './tagged';
 export { ShapeMap, facesByEdge, hashOf, listed, partsOf } from './topology';
 export { spansOf } from './spans';
 export { standingOf } from './standing';

@@ -172,10 +172,10 @@ export const edgesWhere = (
 
 /** As edgesWhere, between a face of one tag and a face of another. */
 export const edgesBetween = (scope: Scope, solid: TaggedSolid, one: FaceTag, other: FaceTag): Shape[] =>
-  among(meetings(scope, solid), one, other);
+  edgesAmong(meetings(scope, solid), one, other);
 
 /** Of edges that are at hand, those between a face of one tag and a face of another, either way round. */
-export const among = (all: readonly Meeting[], one: FaceTag, other: FaceTag): Shape[] =>
+export const edgesAmong = (all: readonly Meeting[], one: FaceTag, other: FaceTag): Shape[] =>
   edgesOf(all, (origins, others) => origins.includes(one) && others.includes(other));
 
 const edgesOf = (all: readonly Meeting[], wanted: (origins: Origins, others: Origins) => boolean): Shape[] =>

@@ -11,11 +11,11 @@ const SOUND = new WeakMap<Kernel, FewFaces<boolean>>();
  * Whether the kernel finds nothing wrong with the solids of a shape. It takes as long over each face as over all else of a step, and a step
  * leaves most faces as they are: they are looked at one by one and only once, and how they hang together is looked at here. What that does
  * not settle (several shells in one solid, edges with more than two faces, a face that is not right by itself) the kernel says of the whole.
- * @param at all faces of the shape, if they are at hand.
+ * @param facesAtHand all faces of the shape, if they are known already.
  */
-export function isValid(kernel: Kernel, shape: Shape, at?: readonly Shape[]): boolean {
+export function isValid(kernel: Kernel, shape: Shape, facesAtHand?: readonly Shape[]): boolean {
   return scoped((scope) => {
-    const faces = at ?? facesOf(kernel, scope, shape);
+    const faces = facesAtHand ?? facesOf(kernel, scope, shape);
     const solids = partsOf(kernel, scope, shape, 'TopAbs_SOLID');
     if (solids.length === 0) return false;
     const isPlain =

@@ -16,13 +16,13 @@ const KEPT = new WeakMap<Kernel, FewFaces<number | null>>();
  * it (Gauss). Each by the rule of Gauss and Kronrod (Piessens et al., QUADPACK, 1983): upright faces have none whatever their form,
  * and what is plain is quicker than by the kernel's own integration, which is off by up to 0.3 % at smooth lines, and by its adaptive
  * one by up to 8 % (kernel-notes). Of a disc 20 high over a circle of 10: 0 below, 0 round it, 20 · 25 π above.
- * @param at all faces of the shape, if they are at hand.
+ * @param facesAtHand all faces of the shape, if they are known already.
  */
-export function volumeWithin(kernel: Kernel, shape: Shape, at?: readonly Shape[]): number {
+export function volumeWithin(kernel: Kernel, shape: Shape, facesAtHand?: readonly Shape[]): number {
   let kept = KEPT.get(kernel);
   if (!kept) KEPT.set(kernel, (kept = new FewFaces(kernel, (face) => facingUp(kernel, face))));
   return scoped((scope) => {
-    const faces = at ?? facesOf(kernel, scope, shape);
+    const faces = facesAtHand ?? facesOf(kernel, scope, shape);
     let sum = 0;
     for (const [index, mm3] of kept.of(faces).entries()) {
       if (mm3 === null) return byPlainIntegration(kernel, scope, shape);

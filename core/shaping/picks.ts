@@ -3,7 +3,7 @@ import {
   type Kernel,
   type Shape,
   type Scope,
-  among,
+  edgesAmong,
   meetings,
   type TaggedSolid,
   distanceBetween,
@@ -42,7 +42,7 @@ export function edgesOfPicks(
   const edges: Shape[] = [];
   for (const { tags, near } of picks) {
     const [a, b] = tags;
-    const found = among(all, a, b);
+    const found = edgesAmong(all, a, b);
     if (found.length === 0) {
       const lookingFor = `the edge where ${wordsOf(a, earlier)} meets ${wordsOf(b, earlier)}`;
       return no({ code: 'step.pickLost', lookingFor, tag: a });

@@ -1,14 +1,13 @@
-import { useMemo, useRef, useState } from 'react';
-import { Text, View } from 'react-native';
+import { useMemo, useState } from 'react';
+import { Text } from 'react-native';
 
 import { directionAt } from '@core/inspect';
 import type { Body } from '@core/model';
 import { along, type Picked, type SolidMesh, type Vec3 } from '@core/part';
 
 import { useSolidView } from '../inRepair/useSolidView';
-import { PartView } from '../part/PartView';
+import { PointedPart } from '../part/PointedPart';
 import { rimOf, segmentsOf } from '../part/pickOnMesh';
-import type { Stance } from '../part/stances';
 import { Button } from '../shared/Button';
 import { EmptyState } from '../shared/EmptyState';
 import { Sheet } from '../shared/Sheet';
@@ -41,14 +40,8 @@ export function PointLoadSheet({
 }
 
 function Pointing({ body, mesh, onTake }: { body: Body; mesh: SolidMesh; onTake(load: Vec3): void }) {
-  const [stance, setStance] = useState<Stance | null>('corner');
   const [picked, setPicked] = useState<Picked | null>(null);
-  const look = useRef<() => Vec3>(() => [0, -1, 0]);
   const load = useMemo(() => picked && directionAt(mesh, picked), [mesh, picked]);
-  const bodies = useMemo(
-    () => [{ id: body.id, ghost: false, mesh, opened: null, centreLines: [], failedTool: null }],
-    [body.id, mesh],
-  );
   const marks = useMemo(() => {
     if (!picked || !load || picked.kind === 'corner') return { segments: [], points: [] };
     const taken = picked.kind === 'face' ? rimOf(mesh, picked) : segmentsOf(mesh, picked);
@@ -61,23 +54,14 @@ function Pointing({ body, mesh, onTake }: { body: Body; mesh: SolidMesh; onTake(
       <Text className="font-sans text-[15px] leading-[22px] text-ink">
         Tap the face that is pushed or pulled, or an edge that the load runs along.
       </Text>
-      <View className="h-[300px] overflow-hidden rounded border border-line bg-bench">
-        <PartView
-          bodies={bodies}
-          annotations={NONE}
-          textOf={nothingWritten}
-          onPressLabel={() => undefined}
-          onLongPressLabel={() => undefined}
-          stance={stance}
-          onStance={setStance}
-          marks={marks}
-          coveredBelow={0}
-          pickable={PICKABLE}
-          onPick={({ picked: found }) => setPicked(found)}
-          look={look}
-          description={`${body.name}, to be pointed at.`}
-        />
-      </View>
+      <PointedPart
+        body={body}
+        mesh={mesh}
+        from="corner"
+        marks={marks}
+        pickable={PICKABLE}
+        onPoint={setPicked}
+      />
       <Text role="status" className="font-medium text-[14px] leading-5 text-muted">
         {load ? 'It pulls or pushes along the line.' : 'Nothing is pointed at yet.'}
       </Text>
@@ -86,8 +70,6 @@ function Pointing({ body, mesh, onTake }: { body: Body; mesh: SolidMesh; onTake(
   );
 }
 
-const NONE: never[] = [];
-const nothingWritten = () => ({ tag: null, number: '', tone: 'typed' as const, spoken: '' });
 const PICKABLE = ['face', 'edge'] as const;
 
 /** The longest way across the box round a mesh, mm. */

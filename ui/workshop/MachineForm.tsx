@@ -13,17 +13,17 @@ import { Sheet } from '../shared/Sheet';
 import { Switch } from '../shared/Switch';
 import { nameProblem } from '../shared/nameField';
 import { numberIn, shownNumber } from '../shared/numberFields';
+import { CorrectionFields } from './CorrectionFields';
 import {
-  CorrectionFields,
   correctionIn,
   correctionsWith,
+  MM,
+  PERCENT,
   typedCorrections,
   type TypedCorrections,
-} from './CorrectionFields';
+} from './typedCorrections';
 import { FAMILY_WORDS, PROCESS_WORDS } from './words';
 
-const MM = { unit: 'mm' };
-const PERCENT = { unit: '%', times: 0.01 };
 const AXES = { x: 'Left to right', y: 'Front to back', z: 'Height' } as const;
 type Axis = keyof typeof AXES;
 const SHARE = Machine.shape.shrinkage.unwrap().shape;

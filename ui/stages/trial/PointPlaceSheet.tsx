@@ -1,5 +1,5 @@
-import { useMemo, useRef, useState } from 'react';
-import { Text, View } from 'react-native';
+import { useMemo, useState } from 'react';
+import { Text } from 'react-native';
 
 import type { TrialResult } from '@core/model';
 import { stepOfTag, type SolidMesh, type Vec3 } from '@core/part';
@@ -8,7 +8,7 @@ import { wayWords } from '@core/wording';
 
 import { useSolidView } from '../../inRepair/useSolidView';
 import { rimOf } from '../../part/pickOnMesh';
-import { PartView } from '../../part/PartView';
+import { PointedPart } from '../../part/PointedPart';
 import type { Stance } from '../../part/stances';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
@@ -62,16 +62,8 @@ function Pointing({
   onTake(misplaced: Misplaced): void;
 }) {
   const show = useShow();
-  const [stance, setStance] = useState<Stance | null>(
-    typeof maker.on === 'string' ? (STANCE_OF[maker.on] ?? 'plan') : 'plan',
-  );
   const [place, setPlace] = useState<Vec3 | null>(null);
-  const look = useRef<() => Vec3>(() => [0, -1, 0]);
   const off = place && misplacedBy(maker, middle, place);
-  const bodies = useMemo(
-    () => [{ id: maker.body.id, ghost: false, mesh, opened: null, centreLines: [], failedTool: null }],
-    [maker.body.id, mesh],
-  );
   const marks = useMemo(() => {
     const own = mesh.faces.filter(({ tag }) => stepOfTag(tag) === maker.step.id);
     const rims = own.map(({ tag }) => rimOf(mesh, { kind: 'face', tag, near: middle }));
@@ -89,23 +81,14 @@ function Pointing({
       <Text className="font-sans text-[15px] leading-[22px] text-ink">
         {`${name} is marked. Tap where its middle should be.`}
       </Text>
-      <View className="h-[300px] overflow-hidden rounded border border-line bg-bench">
-        <PartView
-          bodies={bodies}
-          annotations={NONE}
-          textOf={nothingWritten}
-          onPressLabel={() => undefined}
-          onLongPressLabel={() => undefined}
-          stance={stance}
-          onStance={setStance}
-          marks={marks}
-          coveredBelow={0}
-          pickable={PICKABLE}
-          onPick={({ picked }) => setPlace(picked.near)}
-          look={look}
-          description={`${maker.body.name}, to be pointed at.`}
-        />
-      </View>
+      <PointedPart
+        body={maker.body}
+        mesh={mesh}
+        from={typeof maker.on === 'string' ? (STANCE_OF[maker.on] ?? 'plan') : 'plan'}
+        marks={marks}
+        pickable={PICKABLE}
+        onPoint={({ near }) => setPlace(near)}
+      />
       <Text role="status" className="font-medium text-[14px] leading-5 text-muted">
         {ways.length > 0
           ? `About ${ways.join(' and ')}. A finger is broad: type what you measured, if you have.`
@@ -123,9 +106,7 @@ function Pointing({
   );
 }
 
-const NONE: never[] = [];
 const PICKABLE = ['face'] as const;
-const nothingWritten = () => ({ tag: null, number: '', tone: 'typed' as const, spoken: '' });
 
 /** The middle of the box round all faces that a step made; null where it has none. */
 function middleOf({ faces, indices, positions }: SolidMesh, stepId: string): Vec3 | null {
