@@ -21,7 +21,7 @@ export class Workshop {
     const child = spawn(
       process.execPath,
       // In the very process, and not in a child of it, so that stopping it stops it.
-      ['--import', 'tsx', 'server/main.ts'],
+      ['tools/setup/serve.mjs'],
       {
         cwd: root,
         env: { ...process.env, EVEN_SPARE_PORT: String(this.#port), EVEN_SPARE_DATA: this.#folder },

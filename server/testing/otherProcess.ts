@@ -36,7 +36,7 @@ export async function startProcess(
   const child = spawn(
     process.execPath,
     // In the very process, and not in a child of it, so that it can be killed.
-    ['--import', 'tsx', 'server/main.ts'],
+    ['tools/setup/serve.mjs'],
     {
       cwd: root,
       env: { ...process.env, EVEN_SPARE_PORT: '0', EVEN_SPARE_DATA: dataFolder, ...environment },
