@@ -1,4 +1,8 @@
+import type { NamedFace } from './lookedFor';
 import type { NamedLength } from './namedLength';
+
+/** Where there is no room: at the edge between two faces, or as it says. */
+export type WhereOnPart = readonly [NamedFace, NamedFace] | 'tipsOfTeeth';
 
 /** What can be wrong with a step that changes what is there, or takes another body. */
 export type ChangedFault =
@@ -14,8 +18,8 @@ export type ChangedFault =
   | { code: 'offset.none' }
   | { code: 'offset.noneMates' }
   /** `face` in words, as: the wall of step 2. */
-  | { code: 'offset.otherForm'; face: string }
-  | { code: 'offset.pastMiddle'; face: string }
+  | { code: 'offset.otherForm'; face: NamedFace }
+  | { code: 'offset.pastMiddle'; face: NamedFace }
   | { code: 'draft.nothing' }
   | { code: 'draft.closes'; mostAngle: number; mostMm: number }
   | { code: 'split.noGap' }
@@ -27,4 +31,4 @@ export type ChangedFault =
   | { code: 'shell.wallTooThick'; wall: NamedLength; limitMm: number }
   | { code: 'shell.nothingToOpen'; open: 'top' | 'bottom' | 'both' }
   /** `mostMm`: about as much as goes everywhere, or null if nothing does; `at`: where there is no room, in words. */
-  | { code: 'chamfer.tooLarge'; size: NamedLength; verb: string; mostMm: number | null; at: string };
+  | { code: 'chamfer.tooLarge'; size: NamedLength; verb: string; mostMm: number | null; at: WhereOnPart };

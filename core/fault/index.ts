@@ -13,12 +13,12 @@ import type { ValueFault } from './valueFault';
 import type { ServerFault } from './serverFault';
 
 export type { AddedFault } from './addedFault';
-export type { AnyStepFault } from './anyStepFault';
-export type { ChangedFault } from './changedFault';
-export type { FilesFault } from './filesFault';
+export type { AnyStepFault, Unsound } from './anyStepFault';
+export type { ChangedFault, WhereOnPart } from './changedFault';
+export type { FilesFault, ValueProblem } from './filesFault';
 export type { FormulaFault } from './formulaFault';
 export type { MadeFault } from './madeFault';
-export type { MeasuredFault } from './measuredFault';
+export type { ConstructionNumber, MeasuredFault, NotPossible } from './measuredFault';
 export type { OutlineFault } from './outlineFault';
 export type { PlainFault } from './plainFault';
 export type { RowsFault } from './rowsFault';
@@ -26,6 +26,7 @@ export type { ServerFault } from './serverFault';
 export type { TypedFault } from './typedFault';
 export type { ValueFault } from './valueFault';
 export type { CountedLengthName, LengthName, PlainLengthName } from './lengthName';
+export type { EdgesOfRule, LookedFor, NamedFace } from './lookedFor';
 export type { NamedLength } from './namedLength';
 
 /**

@@ -2,7 +2,7 @@
 export type MadeFault =
   | { code: 'testPiece.notThere' }
   | { code: 'testPiece.wholePart' }
-  | { code: 'make.notGrown'; reason: string }
+  | { code: 'make.notGrown'; message: string }
   | { code: 'slice.noLayerMachine'; machine: string }
   | { code: 'slice.noLayerMaterial'; material: string }
   | { code: 'slice.layerHeight'; layerMm: number; leastMm: number; mostMm: number }

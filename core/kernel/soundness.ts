@@ -26,5 +26,5 @@ export function soundOrNot(made: TaggedSolid): Result<TaggedSolid, StepFault> {
   const { valid, closed, volumeMm3 } = checkSolid(made);
   if (valid && closed && isSoundMesh(meshOf(made, LOOK_QUALITY), volumeMm3)) return ok(made);
   made.dispose();
-  return no({ code: 'step.notValid', reason: 'it runs through itself' });
+  return no({ code: 'step.notValid', reason: 'runsThroughItself' });
 }

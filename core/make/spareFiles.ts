@@ -56,7 +56,7 @@ export function spareFile(
 ): Result<SpareFile, Fault> {
   const { solid, check } = spare.built;
   if (!solid || !check) return no({ code: 'step.nothingLeft' });
-  if (!check.closed || !check.valid) return no({ code: 'step.notValid', reason: 'the solid is not closed' });
+  if (!check.closed || !check.valid) return no({ code: 'step.notValid', reason: 'notClosed' });
   if (!spare.growth) return written(format, solid, spare, label, when);
   const grown = attempt(() => grownBy(solid, spare.growth!));
   if (!grown.ok) return grown;
@@ -68,7 +68,7 @@ export function spareFile(
 /** A spare as it is to be laid in layers: closed triangles, as large as it is to be made. */
 export function layerMeshOf({ solid, check }: Built, growth: Growth | null): Result<WeldedMesh, Fault> {
   if (!solid || !check) return no({ code: 'step.nothingLeft' });
-  if (!check.closed || !check.valid) return no({ code: 'step.notValid', reason: 'the solid is not closed' });
+  if (!check.closed || !check.valid) return no({ code: 'step.notValid', reason: 'notClosed' });
   if (!growth) return ok(weld(meshOf(solid, LAYER_QUALITY)));
   const grown = attempt(() => grownBy(solid, growth));
   if (!grown.ok) return grown;
@@ -81,7 +81,7 @@ function attempt(grow: () => TaggedSolid): Result<TaggedSolid, Fault> {
   try {
     return ok(grow());
   } catch (refusal) {
-    if (refusal instanceof KernelRefusal) return no({ code: 'make.notGrown', reason: refusal.message });
+    if (refusal instanceof KernelRefusal) return no({ code: 'make.notGrown', message: refusal.message });
     throw refusal;
   }
 }

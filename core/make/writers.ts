@@ -33,7 +33,5 @@ export const WRITERS: Record<SpareFormat, (spare: Written) => Result<Uint8Array,
 /** Its triangles, once it is known that they close. */
 function ofTriangles({ solid }: Written, write: (mesh: WeldedMesh) => Uint8Array): Result<Uint8Array, Fault> {
   const mesh = weld(meshOf(solid, FILE_QUALITY));
-  return openEdgeCount(mesh) > 0
-    ? no({ code: 'step.notValid', reason: 'its triangles do not close' })
-    : ok(write(mesh));
+  return openEdgeCount(mesh) > 0 ? no({ code: 'step.notValid', reason: 'trianglesOpen' }) : ok(write(mesh));
 }

@@ -1,8 +1,9 @@
-import { no, ok, type Fault, type Result } from '@core/fault';
+import { no, ok, type ConstructionNumber, type Fault, type Result } from '@core/fault';
 import { fitOfTag, parseFormula, tagsIn, type Expression } from '@core/formula';
 import type { Derivation, Size, Source } from '@core/model';
 import type { LengthUnit } from '@core/quantity';
 
+import { impossible } from './construction';
 import { constructionOf } from './constructions';
 import { numericSlopes } from './propagate';
 
@@ -65,43 +66,41 @@ function prepareConstruction(
     return no({
       code: 'construction.notPossible',
       what: size.name,
-      why: 'it was made by a construction that is not known here',
+      why: 'notKnownHere',
     });
   }
+  const named = (key: string): ConstructionNumber => ({ construction: construction.id, key });
   if (wanted.quantity !== size.quantity) {
     return no({
       code: 'size.wrongQuantity',
-      what: wanted.what,
+      what: named(wanted.key),
       got: wanted.quantity,
       wanted: size.quantity,
     });
   }
   const needs: Size[] = [];
-  const places: { key: string; what: string; need: number; value: number; exact: boolean }[] = [];
-  for (const { key, what, quantity } of construction.inputs) {
-    const found = findInput(derivation.inputs[key], what, quantity, find);
+  const places: { key: string; need: number; value: number; exact: boolean }[] = [];
+  for (const { key, quantity } of construction.inputs) {
+    const found = findInput(derivation.inputs[key], named(key), quantity, find);
     if (!found.ok) return found;
     const { value } = found;
-    if (typeof value === 'number') places.push({ key, what, need: -1, value, exact: true });
-    else places.push({ key, what, need: needs.push(value) - 1, value: 0, exact: quantity === 'count' });
+    if (typeof value === 'number') places.push({ key, need: -1, value, exact: true });
+    else places.push({ key, need: needs.push(value) - 1, value: 0, exact: quantity === 'count' });
   }
   let at: readonly number[] = [];
   let last: Result<number, Fault> = ok(0);
   const compute = (values: ArrayLike<number>): Result<number, Fault> => {
     const inputs: Record<string, number> = {};
-    for (const { key, what, need, value } of places) {
+    for (const { key, need, value } of places) {
       const input = need < 0 ? value : values[need]!;
       // A size that is worked out can come to nothing, or to less.
-      if (!(input > 0))
-        return no({ code: 'construction.notPossible', what, why: 'it must be more than zero' });
+      if (!(input > 0)) return impossible(construction.id, 'notAboveZero', key);
       inputs[key] = input;
     }
     const computed = construction.compute(inputs);
     if (!computed.ok) return computed;
     const value = computed.value[wanted.key]!;
-    return Number.isFinite(value)
-      ? ok(value)
-      : no({ code: 'construction.notPossible', what: wanted.what, why: 'the numbers do not go together' });
+    return Number.isFinite(value) ? ok(value) : impossible(construction.id, 'doNotGoTogether', wanted.key);
   };
   return ok({
     by: 'construction',
@@ -120,13 +119,16 @@ function prepareConstruction(
       for (const { need, exact } of places) if (need >= 0 && exact) slopes[need] = 0;
       into.set(slopes, from);
     },
-    fault: () => (last.ok ? { code: 'formula.notReal', text: construction.name } : last.fault),
+    fault: () =>
+      last.ok
+        ? { code: 'construction.notPossible', what: named(wanted.key), why: 'doNotGoTogether' }
+        : last.fault,
   });
 }
 
 function findInput(
   source: Source | undefined,
-  what: string,
+  what: ConstructionNumber,
   quantity: Size['quantity'],
   find: SizeFinder,
 ): Result<Size | number, Fault> {
@@ -134,7 +136,7 @@ function findInput(
   if (source.from === 'number') {
     return source.value > 0
       ? ok(source.value)
-      : no({ code: 'construction.notPossible', what, why: 'it must be more than zero' });
+      : no({ code: 'construction.notPossible', what, why: 'notAboveZero' });
   }
   const size = find.byId(source.id);
   if (!size) return no({ code: 'size.gone', what });

@@ -1,7 +1,7 @@
-import { no, ok, type Fault } from '@core/fault';
+import { ok } from '@core/fault';
 import { RAD_PER_DEGREE } from '@core/quantity';
 
-import type { Construction } from './construction';
+import { impossible, type Construction } from './construction';
 
 /** Modules of ISO 54:1996, series I and II, from 0.2 to 6 mm, and those below 1 of DIN 780-1:1977. */
 export const MODULES_MM = [
@@ -99,22 +99,20 @@ const MOST_MISFIT = 0.35;
  */
 export const gearFromSpans: Construction = {
   id: 'gear-from-spans',
-  name: 'Spur gear',
-  when: 'A worn or broken gear: teeth counted, over the tips, over k teeth with the outside jaws, and the distance to the axle of its mate.',
   inputs: [
-    { key: 'teeth', what: 'number of teeth', quantity: 'count' },
-    { key: 'tip', what: 'over the tips', quantity: 'length' },
-    { key: 'k', what: 'teeth between the jaws', quantity: 'count' },
-    { key: 'span', what: 'over these teeth', quantity: 'length' },
-    { key: 'mate', what: 'teeth of its mate', quantity: 'count' },
-    { key: 'centres', what: 'axle to axle', quantity: 'length' },
+    { key: 'teeth', quantity: 'count' },
+    { key: 'tip', quantity: 'length' },
+    { key: 'k', quantity: 'count' },
+    { key: 'span', quantity: 'length' },
+    { key: 'mate', quantity: 'count' },
+    { key: 'centres', quantity: 'length' },
   ],
   results: [
-    { key: 'module', what: 'module', quantity: 'length' },
-    { key: 'pressureAngle', what: 'pressure angle', quantity: 'angle' },
-    { key: 'shift', what: 'profile shift', quantity: 'count' },
-    { key: 'unworn', what: 'over the tips, unworn', quantity: 'length' },
-    { key: 'mateShift', what: 'profile shift of its mate', quantity: 'count' },
+    { key: 'module', quantity: 'length' },
+    { key: 'pressureAngle', quantity: 'angle' },
+    { key: 'shift', quantity: 'count' },
+    { key: 'unworn', quantity: 'length' },
+    { key: 'mateShift', quantity: 'count' },
   ],
   compute(given) {
     const [teeth, tip, k, span, mate, centres] = ['teeth', 'tip', 'k', 'span', 'mate', 'centres'].map(
@@ -141,7 +139,7 @@ export const gearFromSpans: Construction = {
       for (const one of guesses) if (!best || one.misfit < best.misfit) best = one;
     }
     if (!best || !(best.misfit <= best.module * MOST_MISFIT)) {
-      return noGear('no standard module agrees with these sizes; count the teeth again, and check the span');
+      return impossible('gear-from-spans', 'noModule', 'itself');
     }
     const { module, pressureAngle, shift, mateShift } = best;
     return ok({ module, pressureAngle, shift, mateShift, unworn: tipDiameter(module, teeth, shift) });
@@ -161,19 +159,17 @@ const USUAL_SHIFT = 0.5;
  */
 export const gearFromTwoSpans: Construction = {
   id: 'gear-from-two-spans',
-  name: 'Spur gear by itself',
-  when: 'A gear whose tips are worn, or whose mate is gone: teeth counted, over k teeth with the outside jaws, and over one more.',
   inputs: [
-    { key: 'teeth', what: 'number of teeth', quantity: 'count' },
-    { key: 'k', what: 'teeth between the jaws', quantity: 'count' },
-    { key: 'span', what: 'over these teeth', quantity: 'length' },
-    { key: 'next', what: 'over one tooth more', quantity: 'length' },
+    { key: 'teeth', quantity: 'count' },
+    { key: 'k', quantity: 'count' },
+    { key: 'span', quantity: 'length' },
+    { key: 'next', quantity: 'length' },
   ],
   results: [
-    { key: 'module', what: 'module', quantity: 'length' },
-    { key: 'pressureAngle', what: 'pressure angle', quantity: 'angle' },
-    { key: 'shift', what: 'profile shift', quantity: 'count' },
-    { key: 'unworn', what: 'over the tips, unworn', quantity: 'length' },
+    { key: 'module', quantity: 'length' },
+    { key: 'pressureAngle', quantity: 'angle' },
+    { key: 'shift', quantity: 'count' },
+    { key: 'unworn', quantity: 'length' },
   ],
   compute(given) {
     const [teeth, k, span, next] = ['teeth', 'k', 'span', 'next'].map((key) => given[key]!) as [
@@ -191,16 +187,13 @@ export const gearFromTwoSpans: Construction = {
       if (!best || misfit < best.misfit) best = { ...kind, shift, misfit };
     }
     if (!best) {
-      return noGear(
-        'no standard base pitch lies between these two spans; count the teeth between the jaws again',
-      );
+      return impossible('gear-from-two-spans', 'noBasePitch', 'itself');
     }
     const { module, pressureAngle, shift } = best;
     return ok({ module, pressureAngle, shift, unworn: tipDiameter(module, teeth, shift) });
   },
 };
 
-const noGear = (why: string) => no<Fault>({ code: 'construction.notPossible', what: 'gear', why });
 const tipDiameter = (module: number, teeth: number, shift: number) => module * (teeth + 2 + 2 * shift);
 
 /** Profile shift of a gear from its span over k teeth; `more` adds parts of a tooth, for the mean of two spans. */

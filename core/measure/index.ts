@@ -24,4 +24,4 @@ export { SizeGraph, type SettleDepth } from './sizeGraph';
 export { CONSTRUCTIONS, constructionOf } from './constructions';
 export { centreDistance, inverseInvolute, involute, MODULES_MM, spanOverTeeth } from './gear';
 export { takeApart } from './propagate';
-export type { Construction, ConstructionInput, ConstructionResult } from './construction';
+export type { Construction, ConstructionId, ConstructionInput, ConstructionResult } from './construction';

@@ -227,7 +227,11 @@ describe('what can’t be worked out says why', () => {
     );
     expect(graph.result('d')).toMatchObject({
       status: 'impossible',
-      fault: { code: 'construction.notPossible', why: 'it must be more than zero' },
+      fault: {
+        code: 'construction.notPossible',
+        what: { construction: 'radius-from-chord', key: 'height' },
+        why: 'notAboveZero',
+      },
     });
   });
 
@@ -237,7 +241,9 @@ describe('what can’t be worked out says why', () => {
         derivation: construction('wall', { outside: 'Q', inside: 16 }),
       }),
     );
-    expect(graph.result('a')).toMatchObject({ fault: { code: 'size.gone', what: 'outside' } });
+    expect(graph.result('a')).toMatchObject({
+      fault: { code: 'size.gone', what: { construction: 'wall', key: 'outside' } },
+    });
   });
 
   test('an angle where a length belongs', () => {

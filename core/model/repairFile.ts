@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { no, ok, type Fault, type Result } from '@core/fault';
+import { no, ok, type Fault, type Result, type ValueProblem } from '@core/fault';
 
 import { PhotoFile } from './photo';
 import { REPAIR_FILE_LIMIT_BYTES } from './limits';
@@ -101,70 +101,58 @@ export function pathText(path: readonly PropertyKey[]): string {
 export function faultOfIssue(issue: z.core.$ZodIssue): Fault {
   const path = pathText(issue.path);
   if (issue.code === 'unrecognized_keys') return { code: 'file.unknownKey', path, keys: issue.keys };
-  return { code: 'file.invalid', path, message: wordsOfIssue(issue) };
+  return { code: 'file.invalid', path, problem: problemOf(issue) };
 }
 
-/** What is wrong with a value, in words that go on from its place. */
-function wordsOfIssue(issue: z.core.$ZodIssue): string {
+function bound(origin: string, limit: number | bigint, limitIsIn = true) {
+  const of = origin === 'string' ? 'text' : origin === 'array' ? 'list' : 'number';
+  return { of, limit: String(limit), limitIsIn } as const;
+}
+
+/** What is wrong with a value. */
+function problemOf(issue: z.core.$ZodIssue): ValueProblem {
   switch (issue.code) {
-    case 'too_small': {
-      const least = String(issue.minimum);
-      if (issue.origin === 'string') return `it must have at least ${least} characters`;
-      if (issue.origin === 'array') return `it must hold at least ${least}`;
-      return `it must be ${issue.inclusive === false ? 'more than' : 'at least'} ${least}`;
-    }
-    case 'too_big': {
-      const most = String(issue.maximum);
-      if (issue.origin === 'string') return `it must have at most ${most} characters`;
-      if (issue.origin === 'array') return `it must hold at most ${most}`;
-      return `it must be ${issue.inclusive === false ? 'less than' : 'at most'} ${most}`;
-    }
+    case 'too_small':
+      return { is: 'tooSmall', ...bound(issue.origin, issue.minimum, issue.inclusive) };
+    case 'too_big':
+      return { is: 'tooLarge', ...bound(issue.origin, issue.maximum, issue.inclusive) };
     case 'invalid_type':
-      return `it must be ${EXPECTED[issue.expected] ?? issue.expected}`;
+      return { is: 'otherType', wanted: issue.expected };
     case 'invalid_value':
-      return `it must be ${issue.values.map((value) => JSON.stringify(value)).join(' or ')}`;
+      return { is: 'otherValue', wanted: issue.values.map((value) => JSON.stringify(value)) };
     case 'invalid_union':
-      return 'it is none of the kinds that are known here';
+      return { is: 'noKnownKind' };
     case 'invalid_format':
-      return issue.format === 'regex' ? 'it is not written as it must be' : `it is no ${issue.format}`;
+      return { is: 'otherFormat', format: issue.format };
     default:
-      return issue.message;
+      return { is: 'other', message: issue.message };
   }
 }
 
-const EXPECTED: Record<string, string> = {
-  number: 'a number',
-  int: 'a whole number',
-  string: 'a text',
-  boolean: 'true or false',
-  object: 'an object',
-  array: 'a list',
-  null: 'null',
-};
-
-const invalid = (path: string, message: string): Fault => ({ code: 'file.invalid', path, message });
+const invalid = (path: string, problem: ValueProblem): Fault => ({ code: 'file.invalid', path, problem });
 
 /** Rules between rows that a schema cannot hold; the same as those of changes. */
 function findInconsistency({ repair, photoFiles = [] }: RepairFile): Fault | null {
   const broken = brokenInState(repair);
-  if (broken) return invalid(`repair.${broken.path}`, messageOf(broken));
+  if (broken) return invalid(`repair.${broken.path}`, problemOfRule(broken));
   const names = new Set<string>();
   for (const [index, { file }] of photoFiles.entries()) {
-    if (names.has(file)) return invalid(`photoFiles[${index}].file`, `picture "${file}" stands twice`);
+    if (names.has(file))
+      return invalid(`photoFiles[${index}].file`, { is: 'twice', id: file, picture: true });
     names.add(file);
   }
   return null;
 }
 
-function messageOf(broken: BrokenRule): string {
+function problemOfRule(broken: BrokenRule): ValueProblem {
   switch (broken.rule) {
     case 'reference':
-      return `there is no ${ROW_OF_LIST[broken.reference.list]} "${broken.reference.id}"`;
+      return { is: 'noSuchRow', row: ROW_OF_LIST[broken.reference.list], id: broken.reference.id };
     case 'noPoint':
-      return `there is no point "${broken.id}"`;
+      return { is: 'noSuchPoint', id: broken.id };
     case 'double':
-      return `"${broken.id}" stands twice`;
+      return { is: 'twice', id: broken.id };
     case 'full':
-      return `there are more than ${broken.limit}`;
+      return { is: 'tooMany', limit: broken.limit };
   }
 }

@@ -44,7 +44,6 @@ export type { SharpRoot } from './sharpRoot';
 export type { Box, SolidCheck } from './solidCheck';
 export { FILE_QUALITY, LAYER_QUALITY, type MeshQuality, SCREEN_QUALITY, type SolidMesh } from './solidMesh';
 export { OVERRUN_MM, type Stand, carriedStand, drawnInWorld, plainStand } from './stand';
-export { tagWords } from './tagWords';
 export {
   type FaceTag,
   type Origins,

@@ -6,7 +6,7 @@ import type { LengthsOf } from '@core/steps/kinds';
 
 import { dressed, dressedInTurn, type Dressing } from './dressing';
 import { edgesOfRule } from './edgeRules';
-import { copiesLeftOut, wordsOf } from './picks';
+import { copiesLeftOut, namedFace } from './picks';
 import type { BuiltStep, StepInput } from './stepKind';
 
 /** The length of an ease on the second face of each edge; null where both are alike. */
@@ -66,8 +66,8 @@ export function dressedStep(
     }
     const inTurn = dressedInTurn(before, edges.value, dressing);
     if (!('stuckAt' in inTurn)) return ok(inTurn);
-    const [first, second] = inTurn.stuckAt.map((one) => wordsOf(one, earlier));
-    const at = `where ${first} meets ${second}`;
+    const [first, second] = inTurn.stuckAt;
+    const at = [namedFace(first, earlier), namedFace(second, earlier)] as const;
     return no({ code: 'chamfer.tooLarge', size, verb, mostMm: inTurn.mostMm, at });
   });
 }

@@ -1,4 +1,4 @@
-import { no, ok, type Result, type StepFault } from '@core/fault';
+import { no, ok, type LookedFor, type Result, type StepFault } from '@core/fault';
 import { type Shape, type Scope, edgesWhere, type TaggedSolid, facesByEdge } from '@core/kernel';
 import type { EdgeRule } from '@core/model';
 import { anyCopy, roleOf, stepOfTag, type FaceTag, type Origins } from '@core/part';
@@ -21,7 +21,7 @@ export function edgesOfRule(
   if (!edges.ok) return edges;
   return edges.value.length > 0
     ? edges
-    : no({ code: 'step.pickLost', lookingFor: describeRule(rule, earlier) });
+    : no({ code: 'step.pickLost', lookingFor: edgesLookedFor(rule, earlier) });
 }
 
 function caught(
@@ -115,19 +115,7 @@ function hollowEdges(scope: Scope, { kernel, shape }: TaggedSolid): Shape[] {
   });
 }
 
-const RULE_WORDS: Record<EdgeRule['edges'], string> = {
-  mouths: 'the mouths of a hole',
-  rims: 'the outer edges',
-  upright: 'the upright edges',
-  all: 'the edges',
-  between: 'the edges where two steps meet',
-  insides: 'hollow corners',
-  face: 'the edges round a face',
-  picked: 'edges that were picked',
-};
-
-function describeRule(rule: EdgeRule, earlier: Earlier): string {
+function edgesLookedFor(rule: EdgeRule, earlier: Earlier): LookedFor {
   const named = [...('of' in rule ? [rule.of] : []), ...('and' in rule ? [rule.and] : [])];
-  const gone = named.every((id) => earlier.has(id)) ? '' : ' of a step that is no longer before this one';
-  return RULE_WORDS[rule.edges] + gone;
+  return { is: 'edges', rule: rule.edges, gone: !named.every((id) => earlier.has(id)) };
 }

@@ -15,7 +15,7 @@ export { cutFrom } from './joinTo';
 export { frameOfOutline, knownLoop, loopHere, mapBetween, regionHere } from './outlineHere';
 export { isOwnImage } from './ownImage';
 export { offsetRegion } from './outlineOnPart';
-export { faceOfPick, wordsOf } from './picks';
+export { faceOfPick, namedFace } from './picks';
 export { reach } from './reach';
 export { type Corner, ridge, roomCorners } from './ridge';
 export { drawnRound, roundTool, visibleReach } from './roundTool';

@@ -123,7 +123,7 @@ function wholeRegion({ kernel, before }: OutlineInput): Result<Region, StepFault
 /** What an earlier step raises, lays, turns or drills, about its own middle. */
 function regionOfStep(id: string, input: OutlineInput): Result<Region, StepFault> {
   const of = input.earlier.get(id);
-  if (!of) return no({ code: 'step.pickLost', lookingFor: 'the step whose outline it takes' });
+  if (!of) return no({ code: 'step.pickLost', lookingFor: { is: 'stepItsOutlineIsOf' } });
   const { kind, step, lengths, place } = of;
   switch (kind) {
     case 'extrude': {

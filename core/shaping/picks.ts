@@ -1,4 +1,4 @@
-import { no, ok, type Result, type StepFault } from '@core/fault';
+import { no, ok, type NamedFace, type Result, type StepFault } from '@core/fault';
 import {
   type Kernel,
   type Shape,
@@ -9,13 +9,15 @@ import {
   distanceBetween,
 } from '@core/kernel';
 import type { EdgePick, FacePick } from '@core/model';
-import { type Vec3, anyCopy, copyOfTag, roleOf, stepOfTag, type FaceTag, tagWords } from '@core/part';
+import { type Vec3, anyCopy, copyOfTag, roleOf, stepOfTag, type FaceTag } from '@core/part';
 
 import type { StepNumbers } from './stepKind';
 
-/** As tagWords, by the steps before. */
-export const wordsOf = (tag: FaceTag, earlier: ReadonlyMap<string, StepNumbers>) =>
-  tagWords(tag, (id) => earlier.get(id)?.place);
+/** A face as a fault names it, by the steps before. */
+export const namedFace = (tag: FaceTag, earlier: ReadonlyMap<string, StepNumbers>): NamedFace => ({
+  tag,
+  place: earlier.get(stepOfTag(tag))?.place ?? null,
+});
 
 /** The face that a pick means: of several with its tag, the one nearest to where it was picked. */
 export function faceOfPick(
@@ -26,7 +28,11 @@ export function faceOfPick(
 ): Result<Shape, StepFault> {
   const found = solid.facesTagged(pick.tag);
   if (found.length === 0) {
-    return no({ code: 'step.pickLost', lookingFor: wordsOf(pick.tag, earlier), tag: pick.tag });
+    return no({
+      code: 'step.pickLost',
+      lookingFor: { is: 'face', face: namedFace(pick.tag, earlier) },
+      tag: pick.tag,
+    });
   }
   return ok(nearest(solid.kernel, scope, found, pick.near));
 }
@@ -44,8 +50,8 @@ export function edgesOfPicks(
     const [a, b] = tags;
     const found = edgesAmong(all, a, b);
     if (found.length === 0) {
-      const lookingFor = `the edge where ${wordsOf(a, earlier)} meets ${wordsOf(b, earlier)}`;
-      return no({ code: 'step.pickLost', lookingFor, tag: a });
+      const between = [namedFace(a, earlier), namedFace(b, earlier)] as const;
+      return no({ code: 'step.pickLost', lookingFor: { is: 'edge', between }, tag: a });
     }
     edges.push(nearest(solid.kernel, scope, found, near));
   }

@@ -49,11 +49,11 @@ export function standOf(
 ): Result<Stand, StepFault> {
   for (const from of [place.xFrom, place.yFrom]) {
     if (typeof from === 'object' && !earlier.has(from.step)) {
-      return no({ code: 'step.pickLost', lookingFor: 'the step that its place is measured from' });
+      return no({ code: 'step.pickLost', lookingFor: { is: 'stepItsPlaceIsFrom' } });
     }
   }
   const isTaken = place.xFrom === 'there' || place.yFrom === 'there';
-  if (isTaken && !taken) return no({ code: 'step.pickLost', lookingFor: 'what its outline is taken from' });
+  if (isTaken && !taken) return no({ code: 'step.pickLost', lookingFor: { is: 'takenOutline' } });
   const middleOf = (from: FromStep | 'there') => {
     if (from === 'there') return taken!.origin;
     const { frame, at, level } = earlier.get(from.step)!.stand;
@@ -71,7 +71,7 @@ export function standOf(
     stand = { frame, ...measured, level: level + lift, up: on === 'bottom', box: inFrame };
   } else {
     if (!before || !box) {
-      return no({ code: 'step.pickLost', lookingFor: 'a face of an earlier step', tag: on.face.tag });
+      return no({ code: 'step.pickLost', lookingFor: { is: 'earlierFace' }, tag: on.face.tag });
     }
     const found = scoped((scope) => {
       const face = faceOfPick(scope, before, on.face, earlier);

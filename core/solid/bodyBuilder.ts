@@ -226,9 +226,7 @@ export class BodyBuilder {
     const touches = touchesAtEdge(this.kernel, this.#chain[opened]!.solid.shape);
     return {
       index: opened,
-      fault: touches
-        ? { code: 'step.touchesAtEdge' }
-        : { code: 'step.notValid', reason: 'the solid is not closed' },
+      fault: touches ? { code: 'step.touchesAtEdge' } : { code: 'step.notValid', reason: 'notClosed' },
     };
   }
 

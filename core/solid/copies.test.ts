@@ -1,7 +1,7 @@
 import { evaluateRepair } from '@core/fit';
 import type { Kernel } from '@core/kernel';
 import { numberValue, type Step } from '@core/model';
-import { tagWords } from '@core/part';
+import { tagWords } from '@core/wording';
 import { testKernel } from '@core/testing/kernel';
 import { LayoutDraft } from '@core/testing/layoutDraft';
 import { block, buildPiece, raised, stepOf, type Piece } from '@core/testing/pieces';

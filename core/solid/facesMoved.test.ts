@@ -86,10 +86,10 @@ test('what is moved past its middle, or is of another form, is refused in words'
   const hole = stepOf('hole', { diameter: 2, depth: 6, ...on() });
   const faults = (...steps: Step[]) => buildPiece(kernel, steps).faults;
   expect(faults(base, hole, moved(hole, 1.5))).toEqual([
-    { code: 'offset.pastMiddle', face: 'the wall of step 2' },
+    { code: 'offset.pastMiddle', face: { tag: `${hole.id}:wall`, place: 2 } },
   ]);
   const ring = stepOf('torus', { effect: 'add', across: 20, thick: 4, up: 1, ...on() });
   expect(faults(base, ring, moved(ring, 0.2))).toEqual([
-    { code: 'offset.otherForm', face: 'the wall of step 2' },
+    { code: 'offset.otherForm', face: { tag: `${ring.id}:wall`, place: 2 } },
   ]);
 });

@@ -150,7 +150,7 @@ describe('a place on a picked face', () => {
     expect(gone.faults).toEqual([
       {
         code: 'step.pickLost',
-        lookingFor: 'the right side of a step that is no longer before this one',
+        lookingFor: { is: 'face', face: { tag: 'tower-9:right', place: null } },
         tag: 'tower-9:right',
       },
     ]);
@@ -158,7 +158,11 @@ describe('a place on a picked face', () => {
       on: 'top',
     });
     expect(build(base, covered, peg({ on: on(`${base.id}:top`) })).faults).toEqual([
-      { code: 'step.pickLost', lookingFor: 'the top of step 1', tag: `${base.id}:top` },
+      {
+        code: 'step.pickLost',
+        lookingFor: { is: 'face', face: { tag: `${base.id}:top`, place: 1 } },
+        tag: `${base.id}:top`,
+      },
     ]);
     const round = peg({});
     expect(build(base, round, peg({ on: on(`${round.id}:wall`) })).faults).toMatchObject([

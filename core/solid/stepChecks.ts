@@ -25,13 +25,13 @@ export function findFault(
   bound: VolumeBound,
 ): StepFault | null {
   if (check.pieces === 0 || !(check.volumeMm3 > 0)) return { code: 'step.nothingLeft' };
-  if (!check.valid) return { code: 'step.notValid', reason: 'the solid crosses itself' };
-  if (!check.closed) return { code: 'step.notValid', reason: 'the solid is not closed' };
+  if (!check.valid) return { code: 'step.notValid', reason: 'crossesItself' };
+  if (!check.closed) return { code: 'step.notValid', reason: 'notClosed' };
   if (!before) return null;
   const grown = (check.volumeMm3 - before.volumeMm3) / before.volumeMm3;
   if (bound !== 'dresses' && Math.abs(grown) < NO_CHANGE) return { code: 'step.changesNothing' };
   if ((bound === 'adds' && grown < 0) || (bound === 'cuts' && grown > 0)) {
-    return { code: 'step.notValid', reason: `the volume went ${grown < 0 ? 'down' : 'up'}` };
+    return { code: 'step.notValid', reason: grown < 0 ? 'volumeDown' : 'volumeUp' };
   }
   return null;
 }

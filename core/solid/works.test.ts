@@ -107,7 +107,13 @@ describe('edges by more rules', () => {
     expect(build(base, ease({ edges: 'picked', picks: [lost] })).faults).toEqual([
       {
         code: 'step.pickLost',
-        lookingFor: 'the edge where the front side of step 1 meets the back side of step 1',
+        lookingFor: {
+          is: 'edge',
+          between: [
+            { tag: `${base.id}:front`, place: 1 },
+            { tag: `${base.id}:back`, place: 1 },
+          ],
+        },
         tag: `${base.id}:front`,
       },
     ]);

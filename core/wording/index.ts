@@ -1,3 +1,4 @@
+export { constructionName, constructionWords, numberWords } from './constructions';
 export { growthWords } from './growth';
 export { FAULT_CODES, isKnownFault, sentenceOf } from './faults';
 export { cautionSentence, findingSentence } from './findings';
@@ -24,6 +25,7 @@ export {
   type LayersThere,
 } from './strength';
 export { jobStateSentence } from './jobs';
+export { tagWords } from './tagWords';
 export {
   BREAK_WORDS,
   bettermentSentence,

@@ -1,11 +1,20 @@
 import { readdirSync, readFileSync } from 'node:fs';
 
-import type { Fault } from '@core/fault';
+import type { Fault, LookedFor, ValueProblem } from '@core/fault';
 import type { Step } from '@core/model';
 import { rackWheel } from '@core/testing/repairDraft';
 import { FAULT_CODES, sentenceOf } from '@core/wording';
 import { spokenSentence } from '@core/sentence';
 import { stepSentence } from '@core/steps';
+
+/** One of what is a union, by where it stands. */
+const SAMPLES: Record<string, unknown> = {
+  face: { tag: 'disc:top', place: 1 },
+  lookingFor: { is: 'earlierFace' },
+  problem: { is: 'noPicture' },
+  reason: 'notClosed',
+  why: 'notAboveZero',
+};
 
 describe('sentences of faults', () => {
   test('every code that is declared has one', () => {
@@ -29,48 +38,80 @@ describe('sentences of faults', () => {
     expect(sentenceOf({ code: 'name.tooLong', what: 'the repair', length: 300, limit: 80 })).toContain('300');
   });
 
+  test('say what a step was looking for', () => {
+    const lost = (lookingFor: LookedFor) => sentenceOf({ code: 'step.pickLost', lookingFor });
+    const top = { tag: 'disc:top', place: 1 };
+    expect(lost({ is: 'face', face: { tag: 'gone:right', place: null } })).toBe(
+      'This step was looking for the right side of a step that is no longer before this one and can’t find it. Choose again what it works on.',
+    );
+    expect(lost({ is: 'edge', between: [top, { tag: 'again:wall~2', place: 3 }] })).toContain(
+      'the edge where the top of step 1 meets the wall of number 2 of step 3',
+    );
+    expect(lost({ is: 'edges', rule: 'rims', gone: true })).toContain(
+      'the outer edges of a step that is no longer before this one',
+    );
+  });
+
+  test.each<[ValueProblem, string]>([
+    [{ is: 'tooSmall', of: 'text', limit: '1', limitIsIn: true }, 'it must have at least 1 characters'],
+    [{ is: 'tooLarge', of: 'list', limit: '500', limitIsIn: true }, 'it must hold at most 500'],
+    [{ is: 'tooSmall', of: 'number', limit: '0', limitIsIn: false }, 'it must be more than 0'],
+    [{ is: 'tooLarge', of: 'number', limit: '9', limitIsIn: true }, 'it must be at most 9'],
+    [{ is: 'otherType', wanted: 'int' }, 'it must be a whole number'],
+    [{ is: 'otherValue', wanted: ['"spare"', '"mate"'] }, 'it must be "spare" or "mate"'],
+    [{ is: 'noSuchRow', row: 'size', id: 'zz' }, 'there is no size "zz"'],
+    [{ is: 'twice', id: 'a', picture: true }, 'picture "a" stands twice'],
+  ])('say what is wrong with a value in a file: %j', (problem, words) =>
+    expect(sentenceOf({ code: 'file.invalid', path: 'repair.sizes[1]', problem })).toBe(
+      `The repair file has a mistake at repair.sizes[1]: ${words}.`,
+    ),
+  );
+
   test('end with a full stop and never show a code or a stack', () => {
     const given = new Proxy({} as Record<string, unknown>, {
       get: (_, key) =>
-        ['keys', 'tags', 'points', 'names', 'readings'].includes(String(key))
-          ? ['x']
-          : ['sizeMm', 'roomMm'].includes(String(key))
-            ? [30, 20, 10]
-            : [
-                  'length',
-                  'bore',
-                  'depth',
-                  'width',
-                  'radius',
-                  'size',
-                  'across',
-                  'thick',
-                  'wall',
-                  'at',
-                  'inner',
-                  'away',
-                  'bend',
-                  'play',
-                  'bump',
-                  'diameter',
-                  'floor',
-                  'head',
-                  'by',
-                  'breadth',
-                ].includes(String(key))
-              ? { what: 'bore', tag: null, mm: 1 }
-              : key === 'mm'
-                ? 1
-                : key === 'open'
-                  ? 'top'
-                  : key === 'wanted'
-                    ? 'length'
-                    : /mm|bytes|seconds|megapixels|ways|^least$|^most$|^got$/i.test(String(key))
-                      ? 2
-                      : 'thing',
+        String(key) in SAMPLES
+          ? SAMPLES[String(key)]
+          : ['keys', 'tags', 'points', 'names', 'readings'].includes(String(key))
+            ? ['x']
+            : ['sizeMm', 'roomMm'].includes(String(key))
+              ? [30, 20, 10]
+              : [
+                    'length',
+                    'bore',
+                    'depth',
+                    'width',
+                    'radius',
+                    'size',
+                    'across',
+                    'thick',
+                    'wall',
+                    'at',
+                    'inner',
+                    'away',
+                    'bend',
+                    'play',
+                    'bump',
+                    'diameter',
+                    'floor',
+                    'head',
+                    'by',
+                    'breadth',
+                  ].includes(String(key))
+                ? { what: 'bore', tag: null, mm: 1 }
+                : key === 'mm'
+                  ? 1
+                  : key === 'open'
+                    ? 'top'
+                    : key === 'wanted'
+                      ? 'length'
+                      : /mm|bytes|seconds|megapixels|ways|^least$|^most$|^got$/i.test(String(key))
+                        ? 2
+                        : 'thing',
     });
     for (const code of FAULT_CODES) {
-      const sentence = sentenceOf(Object.assign(Object.create(given as object) as object, { code }) as Fault);
+      const own = code === 'chamfer.tooLarge' ? { code, at: 'tipsOfTeeth' } : { code };
+      const sentence = sentenceOf(Object.assign(Object.create(given as object) as object, own) as Fault);
       expect(sentence).toMatch(/[.]$/);
       expect(sentence).not.toContain(code);
       expect(sentence).not.toContain('undefined');

@@ -93,7 +93,7 @@ export class PhotoStore {
         return no({
           code: 'file.invalid',
           path: `photoFiles[${index}]`,
-          message: 'it is not a picture that can be read',
+          problem: { is: 'noPicture' },
         });
       }
       renamed.set(file, kept.value.file);

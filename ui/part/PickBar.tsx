@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
 import { Text, View } from 'react-native';
 
-import { tagWords, type Picked, type SolidMesh } from '@core/part';
 import type { Body } from '@core/model';
+import type { Picked, SolidMesh } from '@core/part';
+import { tagWords } from '@core/wording';
 
 import { Button } from '../shared/Button';
 import { usePartTool, type PickJob } from './partTool';

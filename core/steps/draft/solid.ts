@@ -8,7 +8,7 @@ export const solid: StepSolid<'draft'> = {
   build(step, _lengths, { before, earlier }) {
     if (!before) return no({ code: 'step.firstMustAdd', verb: 'Lean' });
     const of = earlier.get(step.of);
-    if (!of) return no({ code: 'step.pickLost', lookingFor: 'the step whose sides it leans' });
+    if (!of) return no({ code: 'step.pickLost', lookingFor: { is: 'stepWhoseSidesLean' } });
     const { frame, level } = of.stand;
     // Held at its own bottom or top: added ones begin at their place, cuts reach down from it.
     const ends = risesBy(of)?.mm ?? 0;

@@ -196,7 +196,7 @@ function withRim(
       size: rim,
       verb: 'Ease',
       mostMm: Math.floor(10 * (Math.min((high - low) / 2, tip / 2) - 0.01)) / 10,
-      at: 'at the tips of its teeth',
+      at: 'tipsOfTeeth',
     });
   const over = tip + OVERRUN_MM;
   const corners: { at: Point; role: string }[] = [

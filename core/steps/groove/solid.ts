@@ -62,7 +62,7 @@ function grooveOn(
   { width, depth, up }: LengthsOf<'groove'>,
 ): Result<{ stand: Stand; radius: number; low: number }, StepFault> {
   if (rim?.kind !== 'disc' || rim.cuts) {
-    return no({ code: 'step.pickLost', lookingFor: 'the rim it was cut in' });
+    return no({ code: 'step.pickLost', lookingFor: { is: 'rimItWasCutIn' } });
   }
   const radius = rim.lengths.diameter.mm / 2;
   const rimWidth = rim.lengths.width.mm;

@@ -55,7 +55,7 @@ function ofSteps(
   input: StepInput,
 ): Result<TaggedSolid, StepFault> {
   if (ids.some((id) => !input.earlier.has(id))) {
-    return no({ code: 'step.pickLost', lookingFor: 'a step that it mirrors' });
+    return no({ code: 'step.pickLost', lookingFor: { is: 'stepItMirrors' } });
   }
   const inOrder = [...input.earlier.values()].filter(({ step }) => ids.includes(step.id));
   let now = before;

@@ -2,7 +2,7 @@ import { no, ok, type Result, type StepFault } from '@core/fault';
 import { type Shape, booleanWithAll, type TaggedSolid } from '@core/kernel';
 import { valuesIn, type Step } from '@core/model';
 import { stepOfTag, type FaceTag, KernelRefusal } from '@core/part';
-import { cornerFills, facePlate, wordsOf, grown, type StepSolid } from '@core/shaping';
+import { cornerFills, facePlate, namedFace, grown, type StepSolid } from '@core/shaping';
 import { isNothing } from '@core/tolerance';
 
 /** Whether a step is made to fit: a fit gives it a number. */
@@ -28,7 +28,7 @@ export const solid: StepSolid<'offset'> = {
     try {
       for (const [face, tag] of wanted) {
         const plate = facePlate(before.kernel, face, tag, by.mm);
-        if (!plate.ok) return no({ code: plate.fault, face: wordsOf(tag, earlier) });
+        if (!plate.ok) return no({ code: plate.fault, face: namedFace(tag, earlier) });
         plates.push(plate.value);
       }
       plates.push(...cornerFills(before.kernel, before.shape, wanted, by.mm));

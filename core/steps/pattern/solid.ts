@@ -38,7 +38,7 @@ export const solid: StepSolid<'pattern'> = {
     const { before, earlier } = input;
     const repeated = repeatedBy(step);
     if (repeated.some((id) => !earlier.has(id))) {
-      return no({ code: 'step.pickLost', lookingFor: 'the step that it repeats' });
+      return no({ code: 'step.pickLost', lookingFor: { is: 'stepItRepeats' } });
     }
     if (!before) return no({ code: 'step.firstMustAdd', verb: 'Repeat' });
     const inOrder = [...earlier.values()].filter((of) => repeated.includes(of.step.id));

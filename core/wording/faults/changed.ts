@@ -1,6 +1,7 @@
-import type { ChangedFault } from '@core/fault';
+import type { ChangedFault, WhereOnPart } from '@core/fault';
 import { degrees } from '@core/sentence';
 
+import { faceWords } from '../lookedFor';
 import { mm, named, type Sentences } from './sentences';
 
 /** One sentence or two for each: what is wrong, by which rule, and the way out. */
@@ -20,9 +21,9 @@ export const CHANGED: Sentences<ChangedFault> = {
   'offset.noneMates': () =>
     'No step before this one takes a number from a fit, so there are no mating faces. Choose the faces of a step.',
   'offset.otherForm': ({ face }) =>
-    `Flat faces, cylinders, cones and balls can be moved by themselves, and ${face} is none of them. Change the step that makes it, or move all faces.`,
+    `Flat faces, cylinders, cones and balls can be moved by themselves, and ${faceWords(face)} is none of them. Change the step that makes it, or move all faces.`,
   'offset.pastMiddle': ({ face }) =>
-    `This moves ${face} past its own middle, so that nothing is left of it. Move it less.`,
+    `This moves ${faceWords(face)} past its own middle, so that nothing is left of it. Move it less.`,
   'split.noGap': () =>
     'Two halves that lie face on face are one piece in a file. Give the gap between them a length, or keep one half alone.',
   'draft.closes': ({ mostAngle, mostMm }) =>
@@ -46,7 +47,7 @@ export const CHANGED: Sentences<ChangedFault> = {
   'shell.nothingToOpen': ({ open }) =>
     `There is no level face ${OPEN_PLACES[open]} to open. Choose another side, or hollow it earlier.`,
   'chamfer.tooLarge': ({ size, verb, mostMm, at }) =>
-    `There is no room to ${verb.toLowerCase()} these edges by ${mm(size.mm)}, ${at}. ${
+    `There is no room to ${verb.toLowerCase()} these edges by ${mm(size.mm)}, ${whereWords(at)}. ${
       mostMm === null ? 'Make it smaller' : `About ${mm(mostMm)} goes: make it no larger`
     }, or choose other edges.`,
 };
@@ -56,3 +57,9 @@ const OPEN_PLACES: Record<string, string> = {
   bottom: 'at the bottom',
   both: 'at either end',
 };
+
+function whereWords(at: WhereOnPart): string {
+  if (at === 'tipsOfTeeth') return 'at the tips of its teeth';
+  const [first, second] = at.map(faceWords);
+  return `where ${first} meets ${second}`;
+}

@@ -1,4 +1,4 @@
-import type { FilesFault } from '@core/fault';
+import type { FilesFault, ValueProblem } from '@core/fault';
 
 import { quoted, type Sentences } from './sentences';
 
@@ -14,5 +14,51 @@ export const FILES: Sentences<FilesFault> = {
     `This file has ${Math.ceil(bytes / 1048576)} MB; repair files of up to ${limitBytes / 1048576} MB can be read. Choose another file.`,
   'file.unknownKey': ({ path, keys }) =>
     `The repair file has something unknown at ${path || 'its top'}: ${keys.map(quoted).join(', ')}. Take it out, or check its spelling.`,
-  'file.invalid': ({ path, message }) => `The repair file has a mistake at ${path || 'its top'}: ${message}.`,
+  'file.invalid': ({ path, problem }) =>
+    `The repair file has a mistake at ${path || 'its top'}: ${problemWords(problem)}.`,
+};
+
+/** What is wrong with a value, in words that go on from its place. */
+function problemWords(problem: ValueProblem): string {
+  switch (problem.is) {
+    case 'tooSmall':
+    case 'tooLarge': {
+      const { of, limit, limitIsIn } = problem;
+      const [within, beyond] =
+        problem.is === 'tooSmall' ? ['at least', 'more than'] : ['at most', 'less than'];
+      if (of === 'text') return `it must have ${within} ${limit} characters`;
+      if (of === 'list') return `it must hold ${within} ${limit}`;
+      return `it must be ${limitIsIn ? within : beyond} ${limit}`;
+    }
+    case 'otherType':
+      return `it must be ${TYPES[problem.wanted] ?? problem.wanted}`;
+    case 'otherValue':
+      return `it must be ${problem.wanted.join(' or ')}`;
+    case 'noKnownKind':
+      return 'it is none of the kinds that are known here';
+    case 'otherFormat':
+      return problem.format === 'regex' ? 'it is not written as it must be' : `it is no ${problem.format}`;
+    case 'other':
+      return problem.message;
+    case 'noSuchRow':
+      return `there is no ${problem.row} "${problem.id}"`;
+    case 'noSuchPoint':
+      return `there is no point "${problem.id}"`;
+    case 'twice':
+      return `${problem.picture ? 'picture ' : ''}"${problem.id}" stands twice`;
+    case 'tooMany':
+      return `there are more than ${problem.limit}`;
+    case 'noPicture':
+      return 'it is not a picture that can be read';
+  }
+}
+
+const TYPES: Record<string, string> = {
+  number: 'a number',
+  int: 'a whole number',
+  string: 'a text',
+  boolean: 'true or false',
+  object: 'an object',
+  array: 'a list',
+  null: 'null',
 };

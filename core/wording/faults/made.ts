@@ -9,8 +9,8 @@ export const MADE: Sentences<MadeFault> = {
     'The spare has no face at this fit yet. Look at it under Shape until it is built whole, then cut the test piece.',
   'testPiece.wholePart': () =>
     'This fit goes round nearly the whole part: a piece would save nothing. Make the part itself.',
-  'make.notGrown': ({ reason }) =>
-    `The spare cannot be made larger for its shrinkage (${reason}). Give the machine the same shrinkage along all three ways, or none.`,
+  'make.notGrown': () =>
+    'The spare cannot be made larger for its shrinkage, since one of its faces can’t be stretched one way alone. Give the machine the same shrinkage along all three ways, or none.',
   'slice.noLayerMachine': ({ machine }) =>
     `${machine} lays no layers, or the Workshop does not say how. Choose a layer printer, say there what this one can do, or save a file for it.`,
   'slice.noLayerMaterial': ({ material }) =>

@@ -1,20 +1,20 @@
-import type { MeasuredFault } from '@core/fault';
+import type { MeasuredFault, NotPossible } from '@core/fault';
 import { listed } from '@core/sentence';
 
-import { lengthWords } from '../lengthNames';
+import { numberWords } from '../constructions';
 import { mm, type Sentences } from './sentences';
 
 /** One sentence or two for each: what is wrong, by which rule, and the way out. */
 export const MEASURED: Sentences<MeasuredFault> = {
-  'size.gone': ({ what }) => `The ${lengthWords(what)} has no size yet, or its size was deleted. Choose one.`,
+  'size.gone': ({ what }) => `The ${numberWords(what)} has no size yet, or its size was deleted. Choose one.`,
   'size.wrongQuantity': ({ what, got, wanted }) =>
-    `The ${lengthWords(what)} is ${QUANTITY_WORDS[got] ?? got}, but ${QUANTITY_WORDS[wanted] ?? wanted} is wanted here. Choose another size.`,
+    `The ${numberWords(what)} is ${QUANTITY_WORDS[got] ?? got}, but ${QUANTITY_WORDS[wanted] ?? wanted} is wanted here. Choose another size.`,
   'size.tooManyRoots': ({ limit }) =>
     `This rests on more than ${limit} measured sizes. Measure one of those in between instead.`,
   'triangle.open': ({ gapMm }) =>
     `These three lengths do not close: the longest is ${mm(gapMm)} longer than the other two together. Take them again.`,
   'construction.notPossible': ({ what, why }) =>
-    `The ${lengthWords(what)} can’t be worked out: ${why}. Check the numbers that go in.`,
+    `The ${numberWords(what)} can’t be worked out: ${NOT_POSSIBLE[why]}. Check the numbers that go in.`,
   'layout.missing': ({ points, ways }) =>
     `${points.length === 1 ? `Point ${points[0]}` : `Points ${listed(points)}`} can still move: ${ways} more ${ways === 1 ? 'distance is' : 'distances are'} needed. Take one from ${points.length === 1 ? 'it' : 'each'} to a point that is held already.`,
   'layout.open': ({ points, gapMm }) =>
@@ -28,4 +28,20 @@ const QUANTITY_WORDS: Record<string, string> = {
   length: 'a length',
   angle: 'an angle',
   count: 'a count',
+};
+
+const NOT_POSSIBLE: Record<NotPossible, string> = {
+  doNotGoTogether: 'the numbers do not go together',
+  farNotMoreThanNear: 'over the far edges must be more than between the near ones',
+  inOneLine: 'the three marks stand in one line',
+  lessThanBothHalves: 'it is less than the two halves of the diameters',
+  noBasePitch: 'no standard base pitch lies between these two spans; count the teeth between the jaws again',
+  noModule: 'no standard module agrees with these sizes; count the teeth again, and check the span',
+  notAboveZero: 'it must be more than zero',
+  notKnownHere: 'it was made by a construction that is not known here',
+  otherSides: 'the number of sides must be 3, 4, 5, 6 or 8',
+  outsideNotMoreThanInside: 'the outside must be more than the inside',
+  stringTooShort: 'the string is too short for its turns and thickness',
+  tooFewHoles: 'a circle needs two holes or more',
+  wideNotWiderThanNarrow: 'the wide end must be wider than the narrow one',
 };

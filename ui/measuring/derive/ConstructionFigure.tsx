@@ -3,6 +3,7 @@ import { Pressable, Text, View } from 'react-native';
 import Svg, { Circle, G, Line, Path } from 'react-native-svg';
 
 import { constructionOf, isKnown, type SizeResult } from '@core/measure';
+import { constructionWords } from '@core/wording';
 import type { Derivation, Source } from '@core/model';
 import type { Quantity } from '@core/quantity';
 
@@ -32,6 +33,7 @@ export function ConstructionFigure({
   const construction = constructionOf(derivation.construction);
   const figure = FIGURES[derivation.construction];
   if (!construction || !figure) return null;
+  const words = constructionWords(construction.id);
   const scale = width / WIDTH;
   const textOf = (source: Source | undefined, ofQuantity: Quantity): { tag: string; text: string } => {
     if (!source) return { tag: '', text: '?' };
@@ -49,7 +51,7 @@ export function ConstructionFigure({
       className="rounded bg-bench"
       style={{ aspectRatio: WIDTH / HEIGHT }}
       role="group"
-      aria-label={`Figure: ${construction.name}`}
+      aria-label={`Figure: ${words.name}`}
       onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
     >
       <Svg width="100%" height="100%" viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden>
@@ -57,7 +59,8 @@ export function ConstructionFigure({
       </Svg>
       {width === 0
         ? null
-        : construction.inputs.map(({ key, what, quantity: ofQuantity }) => {
+        : construction.inputs.map(({ key, quantity: ofQuantity }) => {
+            const what = words.numbers[key]!;
             const mark = figure.inputs[key];
             if (!mark) return null;
             const source = derivation.inputs[key];

@@ -9,11 +9,12 @@ import {
   isKnown,
   uncertaintyOf,
   type Construction,
+  type ConstructionInput,
   type SizeResult,
 } from '@core/measure';
 import { newSize, nextLetter, type Derivation, type Size, type Source } from '@core/model';
 import { typedUnitOf, type Quantity } from '@core/quantity';
-import { sentenceOf } from '@core/wording';
+import { constructionWords, sentenceOf } from '@core/wording';
 import { capital } from '@core/sentence';
 
 import { newId } from '../../api/newId';
@@ -142,25 +143,28 @@ function ChooseConstruction({
         onPress={() => onChoose({ by: 'formula', text: '', unit: typedUnitOf(show.unit) })}
       />
       <GroupHeading>Or by a drawing</GroupHeading>
-      {CONSTRUCTIONS.map((construction) => (
-        <Pressable
-          key={construction.id}
-          accessibilityRole="button"
-          accessibilityLabel={construction.name}
-          onPress={() => begin(construction)}
-          className="flex-row items-center gap-3 rounded border border-line bg-card p-2 active:bg-green-soft"
-        >
-          <View className="rounded-sm bg-bench">
-            <Svg width={86} height={46} viewBox="0 0 320 170" aria-hidden>
-              <FigureLines figure={FIGURES[construction.id]!} />
-            </Svg>
-          </View>
-          <View className="min-w-0 flex-1">
-            <Text className="font-medium text-[16px] text-ink">{construction.name}</Text>
-            <Text className="font-label text-[13px] leading-[17px] text-muted">{construction.when}</Text>
-          </View>
-        </Pressable>
-      ))}
+      {CONSTRUCTIONS.map((construction) => {
+        const { name, when } = constructionWords(construction.id);
+        return (
+          <Pressable
+            key={construction.id}
+            accessibilityRole="button"
+            accessibilityLabel={name}
+            onPress={() => begin(construction)}
+            className="flex-row items-center gap-3 rounded border border-line bg-card p-2 active:bg-green-soft"
+          >
+            <View className="rounded-sm bg-bench">
+              <Svg width={86} height={46} viewBox="0 0 320 170" aria-hidden>
+                <FigureLines figure={FIGURES[construction.id]!} />
+              </Svg>
+            </View>
+            <View className="min-w-0 flex-1">
+              <Text className="font-medium text-[16px] text-ink">{name}</Text>
+              <Text className="font-label text-[13px] leading-[17px] text-muted">{when}</Text>
+            </View>
+          </Pressable>
+        );
+      })}
     </Sheet>
   );
 }
@@ -221,32 +225,33 @@ function ConstructionEditor({
   const { put } = useChangeRepair(repair);
   const [input, setInput] = useState<string | null>(null);
   const construction = constructionOf(draft.construction)!;
+  const words = constructionWords(construction.id);
   const open = construction.inputs.find(({ key }) => key === input);
   const choose = (key: string, source: Source) => {
     onChange({ ...draft, inputs: { ...draft.inputs, [key]: source } });
     setInput(null);
   };
-  const measureNew = (key: string, what: string) => {
+  const measureNew = ({ key, jaw }: ConstructionInput) => {
     const id = newId();
     put(
       'size',
       newSize({
         id,
         tag: nextLetter([...repair.sizes.map((other) => other.tag), size.tag]),
-        name: capital(what),
+        name: capital(words.numbers[key]!),
         of: size.of,
-        jaw: /between|inside/.test(what) ? 'inside' : 'outside',
+        jaw: jaw ?? 'outside',
       }),
     );
     choose(key, { from: 'size', id });
   };
   return (
     <View className="gap-2">
-      <Text className="font-sans text-[15px] leading-5 text-muted">{construction.when}</Text>
+      <Text className="font-sans text-[15px] leading-5 text-muted">{words.when}</Text>
       {construction.results.length > 1 ? (
         <Switch
           label="What it gives"
-          options={construction.results.map(({ key, what }) => ({ id: key, word: what }))}
+          options={construction.results.map(({ key }) => ({ id: key, word: words.numbers[key]! }))}
           value={draft.result}
           onChange={(key) => onChange({ ...draft, result: key })}
         />
@@ -262,12 +267,12 @@ function ConstructionEditor({
       </Text>
       {open ? (
         <SourceSheet
-          what={open.what}
+          what={words.numbers[open.key]!}
           quantity={open.quantity}
           now={draft.inputs[open.key] ?? null}
           without={[size.id]}
           onChoose={(source) => choose(open.key, source)}
-          onNewSize={() => measureNew(open.key, open.what)}
+          onNewSize={() => measureNew(open)}
           onClose={() => setInput(null)}
         />
       ) : null}

@@ -25,7 +25,7 @@ function again(step: Step, tag: string) {
   const outcome = {
     stepId: step.id,
     state: 'failed' as const,
-    fault: { code: 'step.pickLost' as const, lookingFor: 'a face', tag },
+    fault: { code: 'step.pickLost' as const, lookingFor: { is: 'earlierFace' as const }, tag },
   };
   render(
     <InRepair repair={repair}>

@@ -67,8 +67,12 @@ test('a number that is none is told, and nothing is changed', () => {
 });
 
 test('a failing step says why; one behind it waits', () => {
-  show(2, { stepId: 'bore', state: 'failed', fault: { code: 'step.pickLost', lookingFor: 'the rim' } });
-  expect(screen.getByRole('alert').textContent).toContain('looking for the rim');
+  show(2, {
+    stepId: 'bore',
+    state: 'failed',
+    fault: { code: 'step.pickLost', lookingFor: { is: 'rimItWasCutIn' } },
+  });
+  expect(screen.getByRole('alert').textContent).toContain('looking for the rim it was cut in');
   show(3, { stepId: 'mouths', state: 'waiting' });
   expect(screen.getByText('Waits for the step before it.')).toBeTruthy();
 });
@@ -79,7 +83,10 @@ test('an ease that has no room is made as large as goes by a tap; with none that
     size: { what: 'ease' as const, tag: null, mm: 9 },
     verb: 'Ease',
     mostMm,
-    at: 'where the wall of step 3 meets the top of step 1',
+    at: [
+      { tag: 'bore:wall', place: 3 },
+      { tag: 'disc:top', place: 1 },
+    ] as const,
   });
   show(3, { stepId: 'mouths', state: 'failed', fault: fault(3.4) });
   expect(screen.getByRole('alert').textContent).toContain('About 3.40 mm goes');

@@ -1,8 +1,9 @@
 import { Pressable, Text, View } from 'react-native';
 
-import { constructionOf, isKnown, uncertaintyOf, type SizeResult } from '@core/measure';
+import { isKnown, uncertaintyOf, type SizeResult } from '@core/measure';
 import type { Size } from '@core/model';
 import { unitAfter } from '@core/quantity';
+import { constructionName } from '@core/wording';
 
 import { useShow } from '../../preferences/useShow';
 import { JAW_WORDS, TAKEN_WORDS } from '../../measuring/jaws';
@@ -77,7 +78,7 @@ function kindWords(size: Size, result: SizeResult): string {
     case 'derived':
       return size.derivation?.by === 'formula'
         ? `= ${size.derivation.text}`
-        : (constructionOf(size.derivation?.construction ?? '')?.name ?? 'worked out');
+        : (constructionName(size.derivation?.construction ?? '') ?? 'worked out');
     case 'measured': {
       const how = size.quantity === 'length' ? JAW_WORDS[size.jaw] : 'protractor';
       const taken = size.taken === 'mean' ? '' : `, ${TAKEN_WORDS[size.taken].toLowerCase()}`;
