@@ -67,7 +67,11 @@ describe('repairs', () => {
     const first = await request(app).get('/api/repairs?limit=2');
     const body = first.body as { next: string; total: number; repairs: RepairLine[] };
     expect(body.total).toBe(3);
-    expect(body.repairs[0]).toMatchObject({ stage: 'sizes', next: 'Say what to measure', revision: null });
+    expect(body.repairs[0]).toMatchObject({
+      stage: 'sizes',
+      next: { do: 'sayWhatToMeasure' },
+      revision: null,
+    });
     expect(await names(`limit=2&after=${encodeURIComponent(body.next)}`)).toEqual(['Rack wheel']);
   });
 

@@ -13,7 +13,8 @@ import { JobQueue } from './jobs/queue';
 import { JobStore } from './jobs/store';
 import { PhotoStore } from './photos/store';
 import { practiceDevices, realPracticeWorld } from './practiceDevices';
-import { RepairStore, type Surroundings } from './repairs/store';
+import { RepairStore } from './repairs/store';
+import type { Surroundings } from './surroundings';
 import { Trouble } from './trouble';
 import { WorkshopStore } from './workshop/store';
 

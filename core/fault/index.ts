@@ -16,7 +16,7 @@ export type { AddedFault } from './addedFault';
 export type { AnyStepFault, Unsound } from './anyStepFault';
 export type { ChangedFault, WhereOnPart } from './changedFault';
 export type { FilesFault, ValueProblem } from './filesFault';
-export type { FormulaFault } from './formulaFault';
+export type { Dimensioned, FormulaFault } from './formulaFault';
 export type { MadeFault } from './madeFault';
 export type { ConstructionNumber, MeasuredFault, NotPossible } from './measuredFault';
 export type { OutlineFault } from './outlineFault';

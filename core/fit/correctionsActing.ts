@@ -26,7 +26,7 @@ export function correctionsActing(
   const sizes = [...numbers.fits.values()].flatMap(({ fit, worked }): ActingCorrection[] => {
     const entry = worked.ok ? worked.trail.entries.find(({ kind }) => kind === 'correction') : undefined;
     if (!own.has(fit.id) || entry?.kind !== 'correction' || entry.value === 0) return [];
-    return [{ acts: 'workingSize', fitName: fit.name, mm: entry.value, learnedFrom: entry.why }];
+    return [{ acts: 'workingSize', fitName: fit.name, mm: entry.value, learnedFrom: entry.learnedFrom }];
   });
   const { shrinkage } = machineIn(numbers.workshop, state.head.machineId);
   const files = (['x', 'y', 'z'] as const).flatMap((axis): ActingCorrection[] =>

@@ -1,4 +1,4 @@
-export { FIT_FEATURES, featureOf, type FeatureWords } from './features';
+export { FIT_FEATURES, featureOf, type Feature } from './features';
 export {
   classClearance,
   classClearanceMm,

@@ -1,6 +1,7 @@
 import type { Fit } from '@core/model';
 import { limitsOf, SUGGESTED_PAIRS } from '@core/standards';
-import { FIT_TABLES, FIT_CLASSES } from '@core/workshop';
+import { FIT_CLASSES } from '@core/wording';
+import { FIT_TABLES } from '@core/workshop';
 
 import { classClearance, clearanceOf, nominalOf } from './clearance';
 

@@ -1,8 +1,8 @@
 import type { Fault } from '@core/fault';
 import { isKnown, type KnownResult, type SizeResult } from '@core/measure';
-import type { Fit, FitTable, Machine, MaterialFamily, Size } from '@core/model';
+import type { FeatureKind, Fit, FitClass, FitTable, Machine, MaterialFamily, Size, Taken } from '@core/model';
 import { roundTo, tidy, type Quantity } from '@core/quantity';
-import { correctionOf, fitClassOf } from '@core/workshop';
+import { correctionOf } from '@core/workshop';
 
 import { clearanceOf, stepOf } from './clearance';
 import { featureOf } from './features';
@@ -17,14 +17,26 @@ export type TrailEntry =
       plusMinus: number;
       /** Readings it rests on; 0 for a derived size. */
       count: number;
-      /** How it was worked out, or why this value of the readings was taken. */
-      how: string;
+      /** Which of the readings counts, and why it is not their mean. */
+      taken: Taken;
+      takenWhy: string;
+      /** How it is worked out, where it is. */
+      derivation: Size['derivation'];
     }
   | { kind: 'stated' | 'chosen'; label: string; value: number; source: string }
   /** From one counterpart to the middle of all that it must fit. */
-  | { kind: 'mates'; label: string; value: number; smallestMm: number; largestMm: number }
-  | { kind: 'allowance'; label: string; value: number; why: string }
-  | { kind: 'correction'; label: string; value: number; why: string };
+  | { kind: 'mates'; value: number; count: number; smallestMm: number; largestMm: number }
+  | {
+      kind: 'allowance';
+      value: number;
+      fitClass: FitClass;
+      /** Where it goes by limits of ISO 286 and not by its class. */
+      iso: Fit['iso'];
+      by: 'fitClass' | 'iso' | 'typed';
+      /** What it is told on: a diameter, one side, or nothing, since holes take up the play. */
+      on: 'diameter' | 'oneSide' | 'nothing';
+    }
+  | { kind: 'correction'; value: number; machine: string; feature: FeatureKind; learnedFrom: string };
 
 /** How a working size came about: its entries add up to it exactly, as they are shown. */
 export interface Trail {
@@ -41,13 +53,6 @@ export interface Trail {
 export type Worked =
   { ok: true; trail: Trail } | { ok: false; tag: string; name: string; fault: Fault | null };
 
-const TAKEN_WORDS = {
-  mean: '',
-  largest: 'largest taken',
-  smallest: 'smallest taken',
-  median: 'middle one taken',
-};
-
 /** The first line of any trail: where the size itself comes from. */
 function originEntry(size: Size, result: KnownResult): TrailEntry {
   switch (result.status) {
@@ -58,9 +63,9 @@ function originEntry(size: Size, result: KnownResult): TrailEntry {
         value: result.value,
         plusMinus: result.uncertainty.expanded,
         count: result.count,
-        how: [TAKEN_WORDS[result.taken], result.taken === 'mean' ? '' : size.takenWhy]
-          .filter(Boolean)
-          .join(': '),
+        taken: result.taken,
+        takenWhy: size.takenWhy,
+        derivation: null,
       };
     case 'derived':
       return {
@@ -70,7 +75,9 @@ function originEntry(size: Size, result: KnownResult): TrailEntry {
         value: size.quantity === 'length' ? roundTo(result.value, 0.01) : result.value,
         plusMinus: result.uncertainty.expanded,
         count: 0,
-        how: size.derivation?.by === 'formula' ? size.derivation.text : 'worked out',
+        taken: 'mean',
+        takenWhy: '',
+        derivation: size.derivation,
       };
     case 'given':
       return {
@@ -149,19 +156,18 @@ export function trailOfFit(
       ...(mates ? [mates] : []),
       {
         kind: 'allowance',
-        label: fit.iso
-          ? `${fit.iso.hole}/${fit.iso.shaft}, the middle of what it allows`
-          : fitClassOf(fit.fitClass).phrase,
         value: isSpacing ? 0 : feature.inside ? aimMm : -aimMm,
-        why: isSpacing
-          ? 'the holes take up the play, not their spacing'
-          : `${feature.twoSides ? 'on the diameter' : 'on the one side'}, ${whyOf(fit)}`,
+        fitClass: fit.fitClass,
+        iso: fit.iso,
+        by: fit.iso ? 'iso' : fit.ownClearanceMm === null ? 'fitClass' : 'typed',
+        on: isSpacing ? 'nothing' : feature.twoSides ? 'diameter' : 'oneSide',
       },
       {
         kind: 'correction',
-        label: `${machine.name}, ${CORRECTION_WORDS[feature.kind]}`,
         value: roundTo(correction.mm, stepOf(table)),
-        why: correction.learnedFrom,
+        machine: machine.name,
+        feature: feature.kind,
+        learnedFrom: correction.learnedFrom,
       },
     ],
   });
@@ -186,21 +192,9 @@ function matesEntry(
   const [smallest, largest] = [Math.min(...all), Math.max(...all)];
   return {
     kind: 'mates',
-    label: `to the middle of ${all.length} that it must fit`,
     value: roundTo((smallest + largest) / 2 - ownMm, 0.01),
+    count: all.length,
     smallestMm: smallest,
     largestMm: largest,
   };
-}
-
-const CORRECTION_WORDS = {
-  inside: 'holes come out small',
-  outside: 'outsides come out large',
-  height: 'heights',
-  spacing: 'spacings',
-} as const;
-
-function whyOf(fit: Fit): string {
-  if (fit.iso) return 'limits of ISO 286';
-  return fit.ownClearanceMm === null ? 'for this fit' : 'typed by you';
 }

@@ -1,4 +1,4 @@
-import { no, ok, type Fault, type Result } from '@core/fault';
+import { no, ok, type Dimensioned, type Fault, type Result } from '@core/fault';
 import { MM_PER, RAD_PER_DEGREE, type LengthUnit, type Quantity } from '@core/quantity';
 
 import { tagsIn, type Expression } from './expression';
@@ -41,14 +41,13 @@ interface Slot {
 
 const same = (a: Dimension, b: Dimension) => a.length === b.length && a.angle === b.angle;
 
-/** What a dimension is, in a word for sentences. */
-function dimensionWord({ length, angle }: Dimension): string {
-  if (length === 0 && angle === 0) return 'a plain number';
-  if (angle === 0 && length === 1) return 'a length';
-  if (angle === 0 && length === 2) return 'an area';
-  if (angle === 0 && length === 3) return 'a volume';
-  if (angle === 1 && length === 0) return 'an angle';
-  return 'neither a length nor an angle';
+function dimensioned({ length, angle }: Dimension): Dimensioned {
+  if (length === 0 && angle === 0) return 'plainNumber';
+  if (angle === 0 && length === 1) return 'length';
+  if (angle === 0 && length === 2) return 'area';
+  if (angle === 0 && length === 3) return 'volume';
+  if (angle === 1 && length === 0) return 'angle';
+  return 'neither';
 }
 
 /** Thrown inside, returned outside. */
@@ -146,8 +145,8 @@ export function layFormula(
     if (other) {
       throw new Mismatch({
         code: 'formula.mixedUnits',
-        left: dimensionWord(firm.dimension),
-        right: dimensionWord(other.dimension),
+        left: dimensioned(firm.dimension),
+        right: dimensioned(other.dimension),
       });
     }
     return { slots: brought, dimension: firm.dimension };
@@ -231,8 +230,8 @@ export function layFormula(
         if (!same(angle.dimension, DIMENSION_OF.angle)) {
           throw new Mismatch({
             code: 'formula.mixedUnits',
-            left: 'an angle',
-            right: dimensionWord(first.dimension),
+            left: 'angle',
+            right: dimensioned(first.dimension),
           });
         }
         return { at: sheet.unary(name, angle.at), dimension: PLAIN };
@@ -243,8 +242,8 @@ export function layFormula(
         if (!same(first.dimension, PLAIN)) {
           throw new Mismatch({
             code: 'formula.mixedUnits',
-            left: 'a plain number',
-            right: dimensionWord(first.dimension),
+            left: 'plainNumber',
+            right: dimensioned(first.dimension),
           });
         }
         return { at: sheet.unary(name, first.at), dimension: DIMENSION_OF.angle };
@@ -262,7 +261,7 @@ export function layFormula(
   try {
     const result = toDimension(lay(expression), DIMENSION_OF[wanted]);
     if (!same(result.dimension, DIMENSION_OF[wanted])) {
-      throw new Mismatch({ code: 'formula.wrongResult', got: dimensionWord(result.dimension), wanted });
+      throw new Mismatch({ code: 'formula.wrongResult', got: dimensioned(result.dimension), wanted });
     }
     return ok(sheet.finish(result.at, tagsIn(expression).map(placeOf)));
   } catch (error) {

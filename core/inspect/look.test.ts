@@ -7,7 +7,7 @@ import { materialOf } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
 import { block, outlineOf, raised, stepOf } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
-import { cautionSentence } from '@core/wording';
+import { cautionSentence, mendWords } from '@core/wording';
 
 import { pointContacts } from './contacts';
 import { overhangOf } from './overhang';
@@ -73,7 +73,7 @@ describe('a hole near an edge', () => {
     for (const hole of cases) {
       const near = only(look([plate, hole]).cautions, 'hole.nearEdge');
       const moved = mend(near, [plate, hole]);
-      expect(moved.word).toMatch(/^Move the hole in by 1(\.\d)? mm$/);
+      expect(mendWords(moved.act)).toMatch(/^Move the hole in by 1(\.\d)? mm$/);
       expect(look(moved.steps).codes).toEqual([]);
     }
     // What follows a size goes on following it.
@@ -104,7 +104,7 @@ describe('a hole near an edge', () => {
     const hole = drill(5, 3, 6.5);
     const near = only(look([plate, hole]).cautions, 'hole.nearEdge');
     const [, boss] = mendsOf(near, { steps: [plate, hole] }, newId, NO_SIZES);
-    expect(boss!.word).toBe('Put a boss round it');
+    expect(mendWords(boss!.act)).toBe('Put a boss round it');
     expect(boss!.steps.map(({ kind }) => kind)).toEqual(['extrude', 'extrude', 'hole']);
     expect(boss!.steps[1]).toMatchObject({
       height: numberValue(5),
@@ -149,7 +149,7 @@ describe('a thin wall, by a tap', () => {
   ])('%s', (_, steps, word) => {
     const thin = only(look(steps).cautions, 'wall.thin');
     const mended = mend(thin, steps);
-    expect(mended.word).toMatch(word);
+    expect(mendWords(mended.act)).toMatch(word);
     expect(look(mended.steps).codes).not.toContain('wall.thin');
   });
 });
@@ -220,7 +220,7 @@ describe('what hangs over air', () => {
     expect(turnedMm2).toBe(0);
     expect(overhangOf(mesh, -1)).toBeNull();
     const turned = mend(only(cautions, 'slope.unsupported'), [stem, head]);
-    expect(turned.word).toBe('Turn the part over');
+    expect(mendWords(turned.act)).toBe('Turn the part over');
     expect(look(turned.steps).codes).not.toContain('slope.unsupported');
   });
 

@@ -30,7 +30,7 @@ export function movedIn(
     return Math.abs(change) < 0.005 ? step[axis] : changedBy(step[axis], change, repair);
   };
   const [x, y] = [along('x', way[0]), along('y', way[1])];
-  return x && y ? { word: `Move the hole in by ${by} mm`, stepId: step.id, patch: { x, y } } : null;
+  return x && y ? { act: { does: 'moveHoleIn', mm: by }, stepId: step.id, patch: { x, y } } : null;
 }
 
 /** A boss is so much thicker than it has to be, mm: its rim and its hole are drawn with flats. */

@@ -3,10 +3,11 @@ import { roundTo } from '@core/quantity';
 import { anyCopy, roleOf, stepOfTag, type FaceTag } from '@core/part';
 
 import { changedBy } from './changedValue';
+import type { MendAct } from './mendAct';
 
-/** A change to one step, in words. */
+/** A change to one step. */
 export interface StepMend {
-  word: string;
+  act: MendAct;
   stepId: string;
   patch: Record<string, unknown>;
 }
@@ -34,30 +35,31 @@ export function wallMends(
   });
   const isOne = sides.length === 2 && sides[0]!.step === sides[1]!.step;
   const mends = sides.flatMap(({ step, place, role }): (StepMend | null)[] => {
-    const changed = (field: string, value: Value, change: number, word: string) => {
+    const changed = (field: string, value: Value, change: number, act: MendAct) => {
       const now = changedBy(value, change, repair);
-      return now && { word, stepId: step.id, patch: { [field]: now } };
+      return now && { act, stepId: step.id, patch: { [field]: now } };
     };
     if (step.kind === 'shell') {
-      const word = `Hollow it to ${leastMm} mm`;
-      return [{ word, stepId: step.id, patch: { wall: numberValue(leastMm) } }];
+      const act: MendAct = { does: 'hollowTo', mm: leastMm };
+      return [{ act, stepId: step.id, patch: { wall: numberValue(leastMm) } }];
     }
     const high = heightOf(step);
     if (high && CAPS.includes(role)) {
-      if (takesAway(effectOf(step))) return [changed(...high, -by, `Make step ${place} ${by} mm less deep`)];
-      if (isOne) return [changed(...high, by, `Make step ${place} ${by} mm thicker`)];
+      if (takesAway(effectOf(step))) return [changed(...high, -by, { does: 'makeLessDeep', place, mm: by })];
+      if (isOne) return [changed(...high, by, { does: 'makeThicker', place, mm: by })];
     }
     const across = acrossOf(step);
     if (across && ROUND.includes(role) && !takesAway(effectOf(step)) && !isOne) {
       const wider = roundTo(2 * by, 0.01);
-      return [changed(...across, wider, `Make step ${place} ${wider} mm wider`)];
+      return [changed(...across, wider, { does: 'makeWider', place, mm: wider })];
     }
     return [];
   });
-  const words = new Set<string>();
+  const acts = new Set<string>();
   return mends.flatMap((mend) => {
-    if (!mend || words.has(mend.word)) return [];
-    words.add(mend.word);
+    const key = JSON.stringify(mend?.act);
+    if (!mend || acts.has(key)) return [];
+    acts.add(key);
     return [mend];
   });
 }

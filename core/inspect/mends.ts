@@ -4,12 +4,13 @@ import { withPatch } from '@core/recipe';
 import { stepOfTag } from '@core/part';
 
 import type { Caution } from './cautions';
+import type { MendAct } from './mendAct';
 import { bossRound, movedIn } from './mendHole';
 import { wallMends, type StepMend } from './mendWall';
 
-/** A way to mend what a caution tells: in words, and the recipe afterwards. */
+/** A way to mend what a caution tells, and the recipe afterwards. */
 export interface Mend {
-  word: string;
+  act: MendAct;
   steps: Step[];
 }
 
@@ -32,8 +33,8 @@ export function mendsOf(
   const placeOf = (id: string) => steps.findIndex((step) => step.id === id) + 1;
   const changed = (id: string, patch: object): Step[] =>
     steps.map((step) => (step.id === id ? { ...step, ...patch } : step));
-  const made = ({ word, stepId, patch }: StepMend): Mend => ({
-    word,
+  const made = ({ act, stepId, patch }: StepMend): Mend => ({
+    act,
     steps: withPatch(steps, stepId, patch),
   });
   const before = (id: string, step: Step): Step[] => {
@@ -52,13 +53,13 @@ export function mendsOf(
       const boss = bossRound(caution, step, newId(), repair);
       return [
         ...(moved ? [made(moved)] : []),
-        ...(boss ? [{ word: 'Put a boss round it', steps: before(step.id, boss) }] : []),
+        ...(boss ? [{ act: { does: 'putBoss' as const }, steps: before(step.id, boss) }] : []),
       ];
     }
     case 'fit.unlike': {
       if (caution.mm > caution.wantedMm) return [];
       const room: Step = { ...roomFor(caution.otherId, newId()), byFits: true, grow: numberValue(0) };
-      return [{ word: `Make room for ${caution.other} by its fits`, steps: [...steps, room] }];
+      return [{ act: { does: 'makeRoomByFits', name: caution.other }, steps: [...steps, room] }];
     }
     case 'root.sharp': {
       const { of, on, radiusMm } = caution;
@@ -72,7 +73,7 @@ export function mendsOf(
       const after = Math.max(placeOf(of), placeOf(on));
       return [
         {
-          word: `Round this corner by ${radiusMm} mm`,
+          act: { does: 'roundCorner', mm: radiusMm },
           steps: [...steps.slice(0, after), round, ...steps.slice(after)],
         },
       ];
@@ -81,13 +82,13 @@ export function mendsOf(
       const [length, thickness] = [tenth(caution.lengthMm), Math.floor(10 * caution.thicknessMm) / 10];
       return [
         {
-          word: `Make the tongue ${length} mm long`,
+          act: { does: 'lengthenTongue', mm: length },
           steps: changed(caution.stepId, { length: numberValue(length) }),
         },
         ...(thickness >= 0.8
           ? [
               {
-                word: `Make the tongue ${thickness} mm thick`,
+                act: { does: 'thinTongue' as const, mm: thickness },
                 steps: changed(caution.stepId, { thickness: numberValue(thickness) }),
               },
             ]
@@ -106,23 +107,26 @@ export function mendsOf(
         turn: Math.PI,
         scale: 1,
       };
-      return [{ word: 'Turn the part over', steps: [...steps, turned] }];
+      return [{ act: { does: 'turnOver' }, steps: [...steps, turned] }];
     }
     case 'bodies.overlap': {
       const room = roomFor(caution.otherId, newId());
-      return [{ word: `Make room for ${caution.other}, 0.2 mm all round`, steps: [...steps, room] }];
+      return [{ act: { does: 'makeRoom', name: caution.other, mm: ROOM_MM }, steps: [...steps, room] }];
     }
     default:
       return [];
   }
 }
 
+/** Room that is made all round where nothing says how much, mm. */
+const ROOM_MM = 0.2;
+
 const roomFor = (of: string, id: string): StepOf<'body'> => ({
   id,
   kind: 'body',
   of,
   effect: 'cut',
-  grow: numberValue(0.2),
+  grow: numberValue(ROOM_MM),
   wayIn: 'none',
 });
 

@@ -118,7 +118,7 @@ test('what was learned reaches working size, trail and chance', () => {
     evaluateRepair(rackWheel(), { ...DEFAULT_WORKSHOP, machines }).fits.get('bore')!;
   const [before, after] = [fitOf([PRINTER]), fitOf([machine])];
   if (!before.worked.ok || !after.worked.ok) throw new Error('not worked out');
-  expect(after.worked.trail.entries[2]).toMatchObject({ kind: 'correction', why: 'trials' });
+  expect(after.worked.trail.entries[2]).toMatchObject({ kind: 'correction', learnedFrom: 'trials' });
   // 6.02 + 0.18 + about 0.206.
   expect(after.worked.trail.working).toBeCloseTo(6.41, 1.6);
   expect(after.chance!.probability).toBeGreaterThan(before.chance!.probability + 0.1);

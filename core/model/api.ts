@@ -1,5 +1,6 @@
 import { z } from 'zod';
 
+import { NextThing } from './nextThing';
 import { Change } from './change';
 import { Trial } from './trial';
 import { Id, line, name } from '@core/fields';
@@ -30,8 +31,7 @@ export const RepairLine = z.strictObject({
   place: z.string(),
   updatedAt: z.string(),
   stage: Stage,
-  /** Next thing to do, in words. */
-  next: z.string(),
+  next: NextThing,
   revision: z.string().nullable(),
   picture: Picture.nullable(),
 });

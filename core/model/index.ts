@@ -1,3 +1,4 @@
+export { NextThing, type Lack } from './nextThing';
 export {
   belowOf,
   DrawnCurve,

@@ -1,6 +1,7 @@
-import { featureOf, type Doubt, type FitChance } from '@core/fit';
+import type { Doubt, FitChance } from '@core/fit';
 import type { Fit } from '@core/model';
 import { capital } from '@core/sentence';
+import { featureWords } from '@core/wording';
 
 const percent = (probability: number) => {
   const rounded = Math.round(probability * 100);
@@ -64,6 +65,6 @@ export const tooFarApartSentence = (apart: string, room: string): string =>
 
 /** "Bore, working size", after the feature. */
 export function workingSizeName(fit: Fit): string {
-  const { noun } = featureOf(fit.feature);
+  const { noun } = featureWords(fit.feature);
   return `${capital(noun)}, working size`;
 }

@@ -10,7 +10,7 @@ import {
   unitAfter,
   type DisplayUnit,
 } from '@core/quantity';
-import { fitClassOf } from '@core/workshop';
+import { fitClassOf } from '@core/wording';
 
 const KINDS = { measured: 'measured', stated: 'stated', derived: 'worked out', chosen: 'chosen' } as const;
 

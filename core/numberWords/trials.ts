@@ -2,7 +2,7 @@ import { featureOf } from '@core/fit';
 import type { Drift } from '@core/learn';
 import type { Cause, Contradiction, Judged, Proposal, Saving } from '@core/trial';
 import type { FeatureKind, Remedy, Verdict } from '@core/model';
-import { fitClassOf } from '@core/workshop';
+import { fitClassOf } from '@core/wording';
 import type { Lengths } from '@core/wording';
 
 /** How it went, on the bench. */

@@ -54,7 +54,7 @@ export {
   renamed,
   roleOf,
   stepOfTag,
-} from './tags';
+} from '@core/faceTag';
 export { type WeldedMesh, meshVolume, openEdgeCount, weld } from './weld';
 export type { ShapeDifference } from './shapeDifference';
 export { KernelRefusal, KernelTrap } from './kernelErrors';

@@ -1,5 +1,5 @@
 import type { Vec3 } from './annotation';
-import type { FaceTag } from './tags';
+import type { FaceTag } from '@core/faceTag';
 
 /**
  * Something on a solid that was tapped: a face by its tag, an edge by the tags on both of its sides, or a corner; and

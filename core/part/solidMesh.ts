@@ -1,4 +1,4 @@
-import type { FaceTag } from './tags';
+import type { FaceTag } from '@core/faceTag';
 
 /** How closely flat triangles follow a curved face: largest gap in mm, largest turn between neighbours in radians. */
 export interface MeshQuality {

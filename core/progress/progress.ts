@@ -1,14 +1,14 @@
 import { evaluateSizes } from '@core/fit';
-import type { Repair, RepairState, Stage, Trial, Workshop } from '@core/model';
+import type { Lack, NextThing, Repair, RepairState, Stage, Trial, Workshop } from '@core/model';
 import { newestRevision } from '@core/revision';
 
 /** How far a repair is, and what comes next. */
 export interface Progress {
   /** The stage that the next thing to do belongs to. */
   stage: Stage;
-  next: string;
-  /** What each stage still lacks, in a word or two; empty when nothing is missing. */
-  missing: Record<Stage, string>;
+  next: NextThing;
+  /** What each stage still lacks; null when nothing is missing. */
+  missing: Record<Stage, Lack | null>;
 }
 
 /** Works out the progress of a repair from what is in it. */
@@ -28,37 +28,29 @@ export function progressOf(repair: Repair, evaluated = evaluateSizes(repair)): P
   const stepCount = spares.reduce((sum, body) => sum + body.steps.length, 0);
   const newest = newestRevision(repair);
 
-  const missing: Record<Stage, string> = {
-    brief: repair.head.whatBroke.trim() === '' ? 'what broke' : '',
-    sizes: sizes.length === 0 ? 'no sizes yet' : wanted.length > 0 ? `${wanted.length} to take` : '',
+  const missing: Progress['missing'] = {
+    brief: repair.head.whatBroke.trim() === '' ? 'whatBroke' : null,
+    sizes: sizes.length === 0 ? 'sizes' : wanted.length > 0 ? { toTake: wanted.length } : null,
     // One counterpart size with a fit is enough: others, such as its length, may only be there to draw it.
-    fits: counterparts.length > 0 && unfitted.length === counterparts.length ? 'no fit yet' : '',
-    shape: stepCount === 0 ? 'no steps yet' : '',
-    make: newest ? '' : 'no revision',
-    trial: trials.length > 0 ? '' : 'not tried',
+    fits: counterparts.length > 0 && unfitted.length === counterparts.length ? 'fit' : null,
+    shape: stepCount === 0 ? 'steps' : null,
+    make: newest ? null : 'revision',
+    trial: trials.length > 0 ? null : 'trial',
   };
-  const next = (stage: Stage, text: string): Progress => ({ stage, next: text, missing });
-  if (sizes.length === 0) return next('sizes', 'Say what to measure');
+  const next = (stage: Stage, thing: NextThing): Progress => ({ stage, next: thing, missing });
+  if (sizes.length === 0) return next('sizes', { do: 'sayWhatToMeasure' });
   if (wanted.length > 0) {
     const taken = sizes.length - wanted.length;
-    return next('sizes', `${taken} of ${sizes.length} sizes taken`);
+    return next('sizes', { do: 'takeSizes', taken, of: sizes.length });
   }
-  if (missing.fits) return next('fits', 'Choose how freely it goes on');
-  if (missing.shape) return next('shape', 'Start the recipe');
-  if (!newest) return next('make', 'Freeze revision A and make it');
-  const tried = trials.filter(({ letter }) => letter === newest.letter);
-  if (tried.length > 0 && !hasChangedSince(repair, newest.state)) {
-    return next(
-      'trial',
-      `Revision ${newest.letter} is ${fitsAll(tried) ? 'right' : 'tried: take the next numbers'}`,
-    );
-  }
-  return next(
-    'make',
-    hasChangedSince(repair, newest.state)
-      ? `Changed since revision ${newest.letter}`
-      : `Revision ${newest.letter} is frozen`,
-  );
+  if (missing.fits) return next('fits', { do: 'chooseFit' });
+  if (missing.shape) return next('shape', { do: 'startRecipe' });
+  if (!newest) return next('make', { do: 'freezeFirst' });
+  const { letter } = newest;
+  if (hasChangedSince(repair, newest.state)) return next('make', { do: 'freezeChanges', letter });
+  const tried = trials.filter((trial) => trial.letter === letter);
+  if (tried.length === 0) return next('make', { do: 'makeFrozen', letter });
+  return next('trial', { do: fitsAll(tried) ? 'nothingItFits' : 'takeNextNumbers', letter });
 }
 
 /** Whether the newest trial says of every fit that was judged that it is right. */

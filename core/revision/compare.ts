@@ -4,7 +4,7 @@ import { RAD_PER_DEGREE, tidy, type Quantity } from '@core/quantity';
 import { dataAt } from '@core/recipe';
 import { degrees, type SentencePart } from '@core/sentence';
 import { stepSentence } from '@core/steps';
-import { fitClassOf } from '@core/workshop';
+import { fitClassOf } from '@core/wording';
 import { isSameLength } from '@core/tolerance';
 
 /** One side of a comparison: a frozen revision, or the repair as it stands with what was last built. */

@@ -80,21 +80,24 @@ test('nothing differs from itself', () => {
 describe('progress', () => {
   test('follows the order of the work', () => {
     const draft = new RepairDraft('Wheel');
-    expect(progressOf(draft.repair)).toMatchObject({ stage: 'sizes', next: 'Say what to measure' });
+    expect(progressOf(draft.repair)).toMatchObject({ stage: 'sizes', next: { do: 'sayWhatToMeasure' } });
     draft.measured('A', 'Rim', ['38.2']).measured('B', 'Axle', [], { of: 'counterpart' });
-    expect(progressOf(draft.repair)).toMatchObject({ stage: 'sizes', next: '1 of 2 sizes taken' });
+    expect(progressOf(draft.repair)).toMatchObject({
+      stage: 'sizes',
+      next: { do: 'takeSizes', taken: 1, of: 2 },
+    });
     draft.repair.readings.push({ ...draft.repair.readings[0]!, id: 'b-1', sizeId: 'b', value: 6 });
     expect(progressOf(draft.repair).stage).toBe('fits');
     draft.fit('f', 'Bore', 'B', 'turns');
-    expect(progressOf(draft.repair)).toMatchObject({ stage: 'shape', next: 'Start the recipe' });
+    expect(progressOf(draft.repair)).toMatchObject({ stage: 'shape', next: { do: 'startRecipe' } });
     const repair = rackWheel();
-    expect(progressOf(repair)).toMatchObject({ stage: 'make', next: 'Freeze revision A and make it' });
+    expect(progressOf(repair)).toMatchObject({ stage: 'make', next: { do: 'freezeFirst' } });
     repair.revisions.push(
       freeze(repair, { id: 'r', note: '', frozenAt: NOW, figures: [], workshop: DEFAULT_WORKSHOP }),
     );
-    expect(progressOf(repair).next).toBe('Revision A is frozen');
+    expect(progressOf(repair).next).toEqual({ do: 'makeFrozen', letter: 'A' });
     repair.readings = repair.readings.map((row, index) => (index === 0 ? { ...row, version: 2 } : row));
-    expect(progressOf(repair).next).toBe('Changed since revision A');
+    expect(progressOf(repair).next).toEqual({ do: 'freezeChanges', letter: 'A' });
   });
 });
 

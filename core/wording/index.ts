@@ -24,6 +24,11 @@ export {
   stressSentence,
   type LayersThere,
 } from './strength';
+export { mendWords } from './mends';
+export { featureWords, type FeatureWords } from './features';
+export { nextThingWords, lackWords } from './progress';
+export { FIT_CLASSES, fitClassOf, type FitClassWords } from './fitClasses';
+export { derivedWords, takenWords, trailLabel, allowanceReason } from './trails';
 export { jobStateSentence } from './jobs';
 export { tagWords } from './tagWords';
 export {

@@ -1,4 +1,4 @@
-import { anyCopy, roleOf, stepOfTag, type FaceTag } from '@core/part';
+import { anyCopy, roleOf, stepOfTag, type FaceTag } from '@core/faceTag';
 
 const ROLE_WORDS: Record<string, string> = {
   top: 'the top',

@@ -9,11 +9,19 @@ import { stepSentence } from '@core/steps';
 
 /** One of what is a union, by where it stands. */
 const SAMPLES: Record<string, unknown> = {
+  left: 'length',
+  right: 'neither',
   face: { tag: 'disc:top', place: 1 },
   lookingFor: { is: 'earlierFace' },
   problem: { is: 'noPicture' },
   reason: 'notClosed',
   why: 'notAboveZero',
+};
+
+/** Of those that mean something else by the same name. */
+const OWN_SAMPLES: Record<string, object> = {
+  'chamfer.tooLarge': { at: 'tipsOfTeeth' },
+  'formula.wrongResult': { got: 'area' },
 };
 
 describe('sentences of faults', () => {
@@ -110,7 +118,7 @@ describe('sentences of faults', () => {
                         : 'thing',
     });
     for (const code of FAULT_CODES) {
-      const own = code === 'chamfer.tooLarge' ? { code, at: 'tipsOfTeeth' } : { code };
+      const own = { code, ...OWN_SAMPLES[code] };
       const sentence = sentenceOf(Object.assign(Object.create(given as object) as object, own) as Fault);
       expect(sentence).toMatch(/[.]$/);
       expect(sentence).not.toContain(code);

@@ -1,4 +1,4 @@
-import type { FitClass, FitTable, MaterialFamily, Process, Workshop } from '@core/model';
+import type { FitTable, MaterialFamily, Process, Workshop } from '@core/model';
 
 const row = { version: 1, removed: false } as const;
 
@@ -40,22 +40,3 @@ export function fitTableIn(workshop: Workshop, process: Process, family: Materia
     FIT_TABLES[0]!
   );
 }
-
-export interface FitClassWords {
-  id: FitClass;
-  /** Workshop word on a switch. */
-  word: string;
-  /** In the trail: "Turns freely". */
-  phrase: string;
-}
-
-/** The classes in words, from loosest to tightest. */
-export const FIT_CLASSES: readonly FitClassWords[] = [
-  { id: 'loose', word: 'Loose', phrase: 'Loose, may rattle' },
-  { id: 'turns', word: 'Turns', phrase: 'Turns freely' },
-  { id: 'slides', word: 'Slides', phrase: 'Slides without play' },
-  { id: 'snug', word: 'Snug', phrase: 'Snug, goes on by hand' },
-  { id: 'pressed', word: 'Pressed', phrase: 'Pressed on' },
-];
-
-export const fitClassOf = (id: FitClass): FitClassWords => FIT_CLASSES.find((known) => known.id === id)!;

@@ -8,14 +8,7 @@ export {
   UNTRIED_SCALE_DOUBT,
   type WorkedCorrection,
 } from './machines';
-export {
-  FIT_CLASSES,
-  FIT_TABLES,
-  REFERENCE_MM,
-  fitClassOf,
-  fitTableIn,
-  type FitClassWords,
-} from './fitTables';
+export { FIT_TABLES, REFERENCE_MM, fitTableIn } from './fitTables';
 export { growthOf, type Growth } from './shrinking';
 export { DEFAULT_WORKSHOP, lackingRows, withUsualRows } from './workshop';
 export { LAYER_PRINTERS, layerPrinterIn } from './layerPrinters';

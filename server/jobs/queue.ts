@@ -4,7 +4,7 @@ import { no, ok, type Fault, type Result } from '@core/fault';
 import { featureOf } from '@core/fit';
 import { isOver, type Job, type JobAct, type NewJob } from '@core/model';
 
-import type { Surroundings } from '../repairs/store';
+import type { Surroundings } from '../surroundings';
 import type { Printer, PrinterReport } from './printer';
 import type { JobStore } from './store';
 

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import type { z } from 'zod';
 
-import type { ListQuery, Picture, RepairLine, RepairList, Stage } from '@core/model';
+import type { ListQuery, NextThing, Picture, RepairLine, RepairList, Stage } from '@core/model';
 
 interface LineRow {
   id: string;
@@ -9,6 +9,7 @@ interface LineRow {
   place: string;
   touched_at: string;
   stage: Stage;
+  /** A NextThing as JSON. */
   next: string;
   revision: string | null;
   picture: string | null;
@@ -118,10 +119,11 @@ async function findWords(
   return (await found).map(({ rowid }) => rowid);
 }
 
-function lineOf({ touched_at, picture, search_id: _number, ...row }: LineRow): RepairLine {
+function lineOf({ touched_at, next, picture, search_id: _number, ...row }: LineRow): RepairLine {
   return {
     ...row,
     updatedAt: touched_at,
+    next: JSON.parse(next) as NextThing,
     picture: picture === null ? null : (JSON.parse(picture) as Picture),
   };
 }

@@ -23,7 +23,8 @@ import { boundedJson } from '../http/boundedJson';
 import type { PhotoStore } from '../photos/store';
 import { Refused } from '../refusal';
 import type { WorkshopStore } from '../workshop/store';
-import type { RepairStore, Surroundings } from './store';
+import type { Surroundings } from '../surroundings';
+import type { RepairStore } from './store';
 
 const missing = (id: string) => new Refused(404, { code: 'row.missing', row: 'head', id });
 

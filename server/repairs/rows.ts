@@ -1,6 +1,13 @@
 import type { Knex } from 'knex';
 
-import { LIST_OF, type ListName, type Repair, type RepairHead, type RowKind } from '@core/model';
+import {
+  LIST_OF,
+  type ListName,
+  type NextThing,
+  type Repair,
+  type RepairHead,
+  type RowKind,
+} from '@core/model';
 
 /** Every list of a repair has a table of its name. */
 const LISTS: readonly ListName[] = Object.values(LIST_OF);
@@ -74,7 +81,7 @@ export async function writeWhole(database: Knex, repair: Repair, now: string): P
     id: head.id,
     ...columnsOf(head, now),
     stage: 'sizes',
-    next: '',
+    next: JSON.stringify({ do: 'sayWhatToMeasure' } satisfies NextThing),
     revision: null,
     search_id: database.raw('(select coalesce(max(search_id), 0) + 1 from repairs)'),
   });

@@ -23,17 +23,11 @@ import {
 } from '@core/model';
 
 import type { Database } from '../database/database';
+import type { Surroundings } from '../surroundings';
 import { Trouble } from '../trouble';
 import { listRepairs } from './list';
 import { bytesOf, loadRepair, touchHead, writeRow, writeWhole } from './rows';
 import { Summaries } from './summaries';
-
-/** What the store takes from the world outside. */
-export interface Surroundings {
-  /** ISO 8601 instant. */
-  now(): string;
-  newId(): string;
-}
 
 interface Cached {
   repair: Repair;

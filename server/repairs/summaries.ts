@@ -83,7 +83,12 @@ async function writeSummary(database: Knex, repair: Repair, searchId: number): P
   const { stage, next } = progressOf(repair);
   await database('repairs')
     .where({ id: repair.head.id })
-    .update({ stage, next, revision: newestRevision(repair)?.letter ?? null, stale: false });
+    .update({
+      stage,
+      next: JSON.stringify(next),
+      revision: newestRevision(repair)?.letter ?? null,
+      stale: false,
+    });
   // Deleted ones are not found.
   const words = repair.head.removed ? null : wordsOf(repair);
   const known = await database<{ rowid: number; words: string }>('repairs_words')

@@ -15,7 +15,7 @@ import {
 import { DEFAULT_WORKSHOP, lackingRows } from '@core/workshop';
 
 import type { Database } from '../database/database';
-import type { Surroundings } from '../repairs/store';
+import type { Surroundings } from '../surroundings';
 
 interface StoredRow {
   kind: WorkshopRowKind;

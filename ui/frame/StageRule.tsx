@@ -5,6 +5,8 @@ import Svg, { Line, Path } from 'react-native-svg';
 
 import type { Stage } from '@core/model';
 import { STAGES } from '@core/model';
+import { lackWords } from '@core/wording';
+import type { Progress } from '@core/progress';
 
 import { Mark } from '../shared/Mark';
 import { colours } from '../theme/colours';
@@ -34,11 +36,11 @@ export function StageRule({
 }: {
   repairId: string;
   current: string;
-  missing: Record<Stage, string>;
+  missing: Progress['missing'];
   upright: boolean;
 }) {
   const [width, setWidth] = useState(0);
-  const firstMissing = STAGES.findIndex((stage) => missing[stage] !== '');
+  const firstMissing = STAGES.findIndex((stage) => missing[stage] !== null);
   const settled = firstMissing === -1 ? STAGES.length : firstMissing;
   const length = upright ? UPRIGHT_STAGE * STAGES.length : width;
   const scale = (
@@ -54,7 +56,7 @@ export function StageRule({
       key={stage}
       href={`/repair/${repairId}/${stage}`}
       name={NAMES[stage]}
-      lack={missing[stage]}
+      lack={lackWords(missing[stage])}
       here={stage === current}
       upright={upright}
     />

@@ -3,6 +3,7 @@ import { Pressable, Text, View } from 'react-native';
 import Svg, { Line } from 'react-native-svg';
 
 import type { RepairLine, Stage } from '@core/model';
+import { nextThingWords } from '@core/wording';
 import { STAGES } from '@core/model';
 
 import { colours } from '../theme/colours';
@@ -19,11 +20,12 @@ const STAGE_WORDS: Record<Stage, string> = {
 
 /** One repair in the list. */
 export function RepairCard({ line, half }: { line: RepairLine; half: boolean }) {
+  const next = nextThingWords(line.next);
   return (
     <Link href={`/repair/${line.id}/${line.stage}`} asChild>
       <Pressable
         accessibilityRole="link"
-        accessibilityLabel={`${line.name}, ${STAGE_WORDS[line.stage]}: ${line.next}`}
+        accessibilityLabel={`${line.name}, ${STAGE_WORDS[line.stage]}: ${next}`}
         className={`flex-row gap-3 rounded border border-line bg-card p-3 active:bg-green-soft ${half ? 'max-w-[50%] flex-1' : ''}`}
       >
         <View className="h-[84px] w-[84px] items-center justify-center rounded-sm bg-bench">
@@ -48,7 +50,7 @@ export function RepairCard({ line, half }: { line: RepairLine; half: boolean }) 
           <View className="gap-1.5">
             <Text numberOfLines={1} className="font-medium text-[14.5px] text-ink">
               <Text className="font-semibold text-green">{STAGE_WORDS[line.stage]}</Text>
-              {`  ${line.next}`}
+              {`  ${next}`}
             </Text>
             <ProgressScale stage={line.stage} />
           </View>

@@ -1,6 +1,7 @@
 import { Text, View } from 'react-native';
 
 import type { Trail, TrailEntry } from '@core/fit';
+import { allowanceReason, derivedWords, takenWords, trailLabel } from '@core/wording';
 
 import { useShow, type Show } from '../preferences/useShow';
 
@@ -15,7 +16,7 @@ export function TrailTable({ trail, resultName = 'Working size' }: { trail: Trai
       {trail.entries.map((entry, index) => (
         <Line
           key={index}
-          label={entry.label}
+          label={trailLabel(entry)}
           note={noteOf(entry, trail, show)}
           number={isAdded(entry) ? show.signed(entry.value, trail.decimals) : value(entry.value)}
           tone={toneOf(entry)}
@@ -50,20 +51,22 @@ function noteOf(entry: TrailEntry, trail: Trail, show: Show): string {
       return [
         `measured, ± ${show.doubt(entry.plusMinus, trail.quantity)}`,
         `${entry.count} ${entry.count === 1 ? 'reading' : 'readings'}`,
-        entry.how,
+        takenWords(entry.taken, entry.takenWhy),
       ]
         .filter(Boolean)
         .join(', ');
     case 'derived':
-      return `worked out, ± ${show.doubt(entry.plusMinus, trail.quantity)}: ${entry.how}`;
+      return `worked out, ± ${show.doubt(entry.plusMinus, trail.quantity)}: ${derivedWords(entry.derivation)}`;
     case 'mates':
       return `they measure ${show.number(entry.smallestMm)} to ${show.number(entry.largestMm)} ${show.word}`;
     case 'stated':
       return `stated${entry.source ? `: ${entry.source}` : ''}`;
     case 'chosen':
       return `chosen${entry.source ? `: ${entry.source}` : ', nothing depends on it'}`;
-    default:
-      return entry.why;
+    case 'allowance':
+      return allowanceReason(entry);
+    case 'correction':
+      return entry.learnedFrom;
   }
 }
 

@@ -3,7 +3,7 @@ import { useForm } from 'react-hook-form';
 import { Text } from 'react-native';
 
 import { FitTable, type FitClass } from '@core/model';
-import { FIT_CLASSES } from '@core/workshop';
+import { FIT_CLASSES } from '@core/wording';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { Button } from '../shared/Button';

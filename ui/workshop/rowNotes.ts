@@ -1,5 +1,5 @@
 import type { Filament, FitTable, LayerSet, Machine } from '@core/model';
-import { FIT_CLASSES } from '@core/workshop';
+import { FIT_CLASSES } from '@core/wording';
 
 import type { useShow } from '../preferences/useShow';
 

@@ -1,4 +1,4 @@
-import type { FormulaFault } from '@core/fault';
+import type { Dimensioned, FormulaFault } from '@core/fault';
 import { capital } from '@core/sentence';
 
 import { quoted, type Sentences } from './sentences';
@@ -21,10 +21,10 @@ export const FORMULA: Sentences<FormulaFault> = {
   'formula.severalFits': ({ tag, choices }) => `Several fits go by ${tag}. Say which: ${choices}.`,
   'formula.unknownSize': ({ tag }) => `There is no size ${tag}. Add it first, or use another tag.`,
   'formula.mixedUnits': ({ left, right }) =>
-    `${capital(left)} and ${right} can’t be taken together. Check the brackets, and which sizes are meant.`,
+    `${capital(DIMENSIONED[left])} and ${DIMENSIONED[right]} can’t be taken together. Check the brackets, and which sizes are meant.`,
   'formula.powerNotPlain': () => 'A power must be a plain number, such as A^2. Write the number out.',
   'formula.wrongResult': ({ got, wanted }) =>
-    `This gives ${got}, but ${QUANTITY_WORDS[wanted]} is wanted. Check what is multiplied and divided.`,
+    `This gives ${DIMENSIONED[got]}, but ${QUANTITY_WORDS[wanted]} is wanted. Check what is multiplied and divided.`,
   'formula.divisionByZero': ({ text }) =>
     `${quoted(text)} divides by zero with these numbers. Check what stands under the line.`,
   'formula.notReal': ({ text }) =>
@@ -33,6 +33,15 @@ export const FORMULA: Sentences<FormulaFault> = {
     tags.length === 1
       ? `${tags[0]} is worked out from itself. Take it out of its own formula.`
       : `These sizes go round in a circle: ${[...tags, tags[0]].join(' needs ')}. Measure or choose one of them.`,
+};
+
+const DIMENSIONED: Record<Dimensioned, string> = {
+  plainNumber: 'a plain number',
+  length: 'a length',
+  area: 'an area',
+  volume: 'a volume',
+  angle: 'an angle',
+  neither: 'neither a length nor an angle',
 };
 
 const QUANTITY_WORDS: Record<string, string> = {

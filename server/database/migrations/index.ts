@@ -6,6 +6,7 @@ import { wordsByNumber } from './002-words-by-number';
 import { keepMachine } from './003-keep-machine';
 import { trials } from './004-trials';
 import { stepsInWordsOfTheField } from './005-steps-in-words-of-the-field';
+import { nextThingAsData } from './006-next-thing-as-data';
 import type { Migration } from './migration';
 
 /** All migrations, oldest first. New ones are added at the end; those that stand are never edited. */
@@ -15,6 +16,7 @@ const MIGRATIONS: readonly Migration[] = [
   keepMachine,
   trials,
   stepsInWordsOfTheField,
+  nextThingAsData,
 ];
 
 const HISTORY = 'knex_migrations';

@@ -4,10 +4,10 @@ import { Text, View } from 'react-native';
 
 import { firstFit } from '@core/brief';
 import { NO_BRIEF } from '@core/fields';
-import { FIT_FEATURES, featureOf } from '@core/fit';
+import { FIT_FEATURES } from '@core/fit';
 import type { Fit, FitFeature, Size } from '@core/model';
-import { firstFitSentence } from '@core/wording';
-import { fitClassOf } from '@core/workshop';
+import { firstFitSentence, featureWords } from '@core/wording';
+import { fitClassOf } from '@core/wording';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
@@ -43,7 +43,7 @@ export function AddFitSheet({ onClose }: { onClose(): void }) {
     put('fit', {
       id: newId(),
       version: 0,
-      name: `${featureOf(feature).word} ${size.name}`.slice(0, 80),
+      name: `${featureWords(feature).word} ${size.name}`.slice(0, 80),
       counterpartSizeId: size.id,
       feature,
       fitClass: first.fitClass,
@@ -78,7 +78,7 @@ export function AddFitSheet({ onClose }: { onClose(): void }) {
             <Text className="font-label text-[14px] text-muted">How do they meet?</Text>
             <Picker
               label="How they meet"
-              options={FIT_FEATURES.map(({ id, phrase }) => ({ id, word: phrase }))}
+              options={FIT_FEATURES.map(({ id }) => ({ id, word: featureWords(id).phrase }))}
               value={feature}
               onChange={(id) => setFeature(id as FitFeature)}
             />

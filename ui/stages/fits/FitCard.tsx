@@ -4,7 +4,8 @@ import { counterpartOf, featureOf, type EvaluatedFit, type FitChance } from '@co
 import { gaugeRow, hasGaugeRow } from '@core/recipe';
 import { sentenceOf } from '@core/wording';
 import { atBestSentence, chanceWords, doubtSentence, wishWords, workingSizeName } from '@core/numberWords';
-import { FIT_CLASSES, machineIn } from '@core/workshop';
+import { FIT_CLASSES, featureWords } from '@core/wording';
+import { machineIn } from '@core/workshop';
 
 import { newId } from '../../api/newId';
 import { useNotices } from '../../api/notices';
@@ -27,16 +28,17 @@ export function FitCard({ fit, worked, chance }: EvaluatedFit) {
   const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
   const feature = featureOf(fit.feature);
+  const { phrase, noun } = featureWords(fit.feature);
   const size = numbers.sizes.get(fit.counterpartSizeId)?.size;
   return (
     <View className="gap-3 rounded-lg border border-line bg-card p-4">
       <View>
         <Heading>{fit.name}</Heading>
         <Text className="font-label text-[13.5px] text-muted">
-          {`${feature.phrase}: ${size?.tag ?? '?'} ${size?.name ?? ''}`}
+          {`${phrase}: ${size?.tag ?? '?'} ${size?.name ?? ''}`}
         </Text>
       </View>
-      {chance ? <FitBandsFigure chance={chance} noun={feature.noun} inside={feature.inside} /> : null}
+      {chance ? <FitBandsFigure chance={chance} noun={noun} inside={feature.inside} /> : null}
       <View className="gap-1.5">
         <GroupHeading>{feature.inside ? 'How should it go on?' : 'How should it go in?'}</GroupHeading>
         <Switch

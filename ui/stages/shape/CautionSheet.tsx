@@ -2,7 +2,7 @@ import { Text, View } from 'react-native';
 
 import { mendsOf, stepsConcerned, type Caution } from '@core/inspect';
 import type { Body } from '@core/model';
-import { cautionSentence } from '@core/wording';
+import { cautionSentence, mendWords } from '@core/wording';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
@@ -49,17 +49,20 @@ export function CautionSheet({
                   }}
                 />
               ) : null}
-              {mendsOf(caution, body, newId, repair).map(({ word, steps }, way) => (
-                <Button
-                  key={word}
-                  tone={index === 0 && way === 0 ? 'primary' : 'plain'}
-                  label={word}
-                  onPress={() => {
-                    put('body', { ...body, steps }, `${word}: done.`);
-                    onClose();
-                  }}
-                />
-              ))}
+              {mendsOf(caution, body, newId, repair).map(({ act, steps }, way) => {
+                const word = mendWords(act);
+                return (
+                  <Button
+                    key={word}
+                    tone={index === 0 && way === 0 ? 'primary' : 'plain'}
+                    label={word}
+                    onPress={() => {
+                      put('body', { ...body, steps }, `${word}: done.`);
+                      onClose();
+                    }}
+                  />
+                );
+              })}
             </View>
             {stepsConcerned(caution, body.steps).map((step) => (
               <View key={step.id} className="flex-row">

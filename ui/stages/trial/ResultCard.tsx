@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { featureOf } from '@core/fit';
 import type { Trial, TrialResult } from '@core/model';
 import { GAUGE_STEPS_MM } from '@core/recipe';
 import { askedOf, judge, madeOf, type TrialSetting } from '@core/trial';
+import { featureWords } from '@core/wording';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';
@@ -69,7 +69,7 @@ export function ResultCard({
         <Text className="font-label text-[13.5px] tabular-nums text-muted">
           {result.ofSize
             ? `A critical size${tag ? `, ${tag}` : ''}. In the model ${show.length(askedOf(result))}.`
-            : `${featureOf(result.feature).phrase}${tag ? `: ${tag}` : ''}. In the model ${show.length(askedOf(result))}.`}
+            : `${featureWords(result.feature).phrase}${tag ? `: ${tag}` : ''}. In the model ${show.length(askedOf(result))}.`}
         </Text>
       </View>
       {isRow ? (
