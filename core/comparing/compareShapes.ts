@@ -5,7 +5,7 @@ import { type ShapeDifference, type SolidMesh, type Vec3 } from '@core/part';
 import { drawPicture } from '@core/solid';
 
 /** Of the meshes that distances are taken on: a twentieth of a tenth that anybody would look for. */
-const QUALITY = { gapMm: 0.01, turn: 0.2 };
+const QUALITY = { gapMm: 0.01, angle: 0.2 };
 /** What is left between faces that are the same but for rounding, as a share of the whole and in mm³. */
 const NOTHING = { share: 1e-7, mm3: 1e-4 };
 

@@ -26,16 +26,16 @@ const ray = new Ray();
 /**
  * The first triangle that a ray meets, no further than `within`, from either side, and where its corners begin in `indices`.
  *
- * @param way a unit vector.
+ * @param direction a unit vector.
  */
 export function firstHit(
   mesh: SolidMesh,
   origin: readonly [number, number, number],
-  way: readonly [number, number, number],
+  direction: readonly [number, number, number],
   within: number,
 ): { mm: number; at: number } | null {
   ray.origin.set(...origin);
-  ray.direction.set(...way);
+  ray.direction.set(...direction);
   const hit = treeOf(mesh).raycastFirst(ray, DoubleSide, 0, within);
   return hit && typeof hit.faceIndex === 'number' ? { mm: hit.distance, at: 3 * hit.faceIndex } : null;
 }

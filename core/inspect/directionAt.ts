@@ -41,7 +41,7 @@ const cornersAt = ({ indices, positions }: SolidMesh, at: number): [Vector3, Vec
 function alongEdge(mesh: SolidMesh, [a, b]: readonly [string, string], near: Vector3): Vec3 | null {
   const segment = new Line3();
   const closest = new Vector3();
-  let [best, way] = [Infinity, null as Vec3 | null];
+  let [best, direction] = [Infinity, null as Vec3 | null];
   for (const { start, count, tags } of mesh.edgeRuns) {
     const isIt = (tags[0] === a && tags[1] === b) || (tags[0] === b && tags[1] === a);
     for (let index = start; isIt && index < start + count; index += 1) {
@@ -50,8 +50,8 @@ function alongEdge(mesh: SolidMesh, [a, b]: readonly [string, string], near: Vec
       const far = segment.closestPointToPoint(near, true, closest).distanceToSquared(near);
       if (far >= best || segment.distance() === 0) continue;
       best = far;
-      way = unit(segment.delta(new Vector3()).toArray());
+      direction = unit(segment.delta(new Vector3()).toArray());
     }
   }
-  return way;
+  return direction;
 }

@@ -19,8 +19,8 @@ export function movedIn(
   const [at] = where?.points ?? [];
   const isLevel = (step.on ?? 'top') === 'top' || step.on === 'bottom';
   if (!hole || !at || !isLevel || step.tilt !== undefined) return null;
-  const way = [at[0] - hole.middle[0], at[1] - hole.middle[1]] as const;
-  const length = Math.hypot(...way);
+  const direction = [at[0] - hole.middle[0], at[1] - hole.middle[1]] as const;
+  const length = Math.hypot(...direction);
   const by = Math.ceil(10 * (leastMm - mm)) / 10;
   const along = (axis: 'x' | 'y', part: number) => {
     const from = axis === 'x' ? step.xFrom : step.yFrom;
@@ -29,7 +29,7 @@ export function movedIn(
     // Less than a hundredth is not said.
     return Math.abs(change) < 0.005 ? step[axis] : changedBy(step[axis], change, repair);
   };
-  const [x, y] = [along('x', way[0]), along('y', way[1])];
+  const [x, y] = [along('x', direction[0]), along('y', direction[1])];
   return x && y ? { act: { does: 'moveHoleIn', mm: by }, stepId: step.id, patch: { x, y } } : null;
 }
 

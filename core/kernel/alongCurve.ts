@@ -21,7 +21,7 @@ export function alongCurve(
   kernel: Kernel,
   scope: Scope,
   edge: Shape,
-  of: (point: Vec3, way: Vec3) => number,
+  of: (point: Vec3, direction: Vec3) => number,
   finer = 1,
 ): number {
   const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(edge))));

@@ -11,8 +11,8 @@ const FEWEST = 3;
  * How large a piece of an arc may be, radians, as the kernel has it for edges: half of what may be turned and half of the gap, so that the
  * gap of a face between two of them is within it. A chord over an angle α lies r (1 − cos(α / 2)) within its arc.
  */
-export const pieceOfArc = (radius: number, { gapMm, turn }: MeshQuality): number =>
-  Math.min(turn / 2, 2 * Math.acos(Math.max(0, 1 - gapMm / 2 / radius)));
+export const pieceOfArc = (radius: number, { gapMm, angle }: MeshQuality): number =>
+  Math.min(angle / 2, 2 * Math.acos(Math.max(0, 1 - gapMm / 2 / radius)));
 
 /**
  * Segments along a straight or round edge, six numbers each, mm, where the kernel itself would divide it: its neighbours may be divided by

@@ -40,7 +40,12 @@ export const areaOfFlat = (kernel: Kernel, face: Shape, normal: Vec3): number =>
   scoped((scope) => {
     let area = 0;
     for (const edge of partsOf(kernel, scope, face, 'TopAbs_EDGE')) {
-      const swept = alongCurve(kernel, scope, edge, (point, way) => dot(normal, cross(point, way)) / 2);
+      const swept = alongCurve(
+        kernel,
+        scope,
+        edge,
+        (point, direction) => dot(normal, cross(point, direction)) / 2,
+      );
       area += edge.Orientation() === 'TopAbs_REVERSED' ? -swept : swept;
     }
     return Math.abs(area);
@@ -60,10 +65,10 @@ function areaDrawnOut(kernel: Kernel, face: Shape): number | null {
     const [straight, bent] = [edges.filter(isStraight), edges.filter((edge) => !isStraight(edge))];
     if (straight.length !== 2 || bent.length !== 2) return null;
     const [begins, , ends] = threePoints(kernel, scope, straight[0]!);
-    const way = minus(ends, begins);
+    const direction = minus(ends, begins);
     const [one, other] = bent.map((edge) => threePoints(kernel, scope, edge)) as [Three, Three];
-    if (!isMoved(one, other, way) && !isMoved(other, one, way)) return null;
-    const swept = (_: Vec3, speed: Vec3) => Math.hypot(...cross(speed, way));
+    if (!isMoved(one, other, direction) && !isMoved(other, one, direction)) return null;
+    const swept = (_: Vec3, speed: Vec3) => Math.hypot(...cross(speed, direction));
     return alongCurve(kernel, scope, bent[0]!, swept, FINER);
   });
 }
@@ -78,9 +83,9 @@ function threePoints(kernel: Kernel, scope: Scope, edge: Shape): Three {
 }
 
 /** Whether points are others moved some way; from the other end on as well. */
-const isMoved = (from: Three, to: Three, way: Vec3): boolean =>
+const isMoved = (from: Three, to: Three, direction: Vec3): boolean =>
   [to, [...to].reverse()].some((points) =>
-    from.every((point, at) => isSamePoint(along(point, way, 1), points[at]!)),
+    from.every((point, at) => isSamePoint(along(point, direction, 1), points[at]!)),
   );
 
 /** Area of all faces, mm², as the kernel adds it up. */

@@ -149,7 +149,7 @@ export function edgeRunsOf(
 
 function facesByKernel(kernel: Kernel, shape: Shape, quality: MeshQuality): Map<number, FacePiece> {
   return scoped((scope) => {
-    const data = scope.keep(kernel.ReplicadMeshExtractor.extract(shape, quality.gapMm, quality.turn, false));
+    const data = scope.keep(kernel.ReplicadMeshExtractor.extract(shape, quality.gapMm, quality.angle, false));
     // Views of the kernel's memory are copied at once: it may move when the kernel next allocates.
     const view = <T>(
       kind: new (buffer: ArrayBufferLike, at: number, size: number) => T,
@@ -180,7 +180,7 @@ function facesByKernel(kernel: Kernel, shape: Shape, quality: MeshQuality): Map<
 /** Segments of every edge of a shape's faces. Asked of a face that has no triangles yet, the kernel makes them first. */
 export function linesByKernel(kernel: Kernel, shape: Shape, quality: MeshQuality): Map<number, Float32Array> {
   return scoped((scope) => {
-    const data = scope.keep(kernel.ReplicadEdgeMeshExtractor.extract(shape, quality.gapMm, quality.turn));
+    const data = scope.keep(kernel.ReplicadEdgeMeshExtractor.extract(shape, quality.gapMm, quality.angle));
     const memory = kernel.wasmMemory.buffer;
     const lines = new Float32Array(memory, data.getLinesPtr(), data.getLinesSize()).slice();
     const groups = new Int32Array(memory, data.getEdgeGroupsPtr(), data.getEdgeGroupsSize());

@@ -118,13 +118,13 @@ export function prismOf(
   kernel: Kernel,
   loop: Loop | Region,
   plane: Plane,
-  way: Vec3,
+  direction: Vec3,
   nameFace: (role: string) => FaceTag,
 ): TaggedSolid {
   return scoped((scope) => {
     const { face, roles } = outlineFace(kernel, scope, loop, plane);
     const prism = scope.keep(
-      new kernel.BRepPrimAPI_MakePrism(face, scope.keep(new kernel.gp_Vec(...way)), false, true),
+      new kernel.BRepPrimAPI_MakePrism(face, scope.keep(new kernel.gp_Vec(...direction)), false, true),
     );
     const names = new ShapeMap<FaceTag>(kernel);
     names.set(scope.keep(prism.FirstShape()), nameFace('bottom'));

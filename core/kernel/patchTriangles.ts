@@ -85,6 +85,6 @@ function pointAt(patch: SpunPatch, s: number, t: number): Vec3 {
 function normalAt(patch: SpunPatch, s: number, t: number): Vec3 {
   const [out, up] = patch.line.normalAt(t);
   const turn = patch.from + s * (patch.to - patch.from);
-  const way = wayToWorld(patch.frame, [out * Math.cos(turn), out * Math.sin(turn), up]);
-  return patch.isReversed ? along([0, 0, 0], way, -1) : way;
+  const direction = wayToWorld(patch.frame, [out * Math.cos(turn), out * Math.sin(turn), up]);
+  return patch.isReversed ? along([0, 0, 0], direction, -1) : direction;
 }

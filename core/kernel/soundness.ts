@@ -7,7 +7,7 @@ import { meshOf } from './mesh';
 import type { TaggedSolid } from './tagged';
 
 /** Coarse: it is only looked at whether the surface closes round what it should. */
-const LOOK_QUALITY = { gapMm: 0.1, turn: 0.4 };
+const LOOK_QUALITY = { gapMm: 0.1, angle: 0.4 };
 
 /** How far the volume within the mesh may differ from the solid's, as a share: the mesh is coarse. */
 const LIKE = 0.08;

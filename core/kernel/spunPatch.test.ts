@@ -14,9 +14,9 @@ beforeAll(async () => {
 
 type Maker = (scope: Scope) => { shape: Shape; volume: number };
 
-const axes = (scope: Scope, way: [number, number, number] = [0, 0, 1]) =>
+const axes = (scope: Scope, direction: [number, number, number] = [0, 0, 1]) =>
   scope.keep(
-    new kernel.gp_Ax2(scope.keep(new kernel.gp_Pnt(3, -2, 5)), scope.keep(new kernel.gp_Dir(...way))),
+    new kernel.gp_Ax2(scope.keep(new kernel.gp_Pnt(3, -2, 5)), scope.keep(new kernel.gp_Dir(...direction))),
   );
 
 /** What a line makes as it turns about the axis, closed by flat faces: points by how far out and up they are. */
@@ -99,15 +99,15 @@ test.each(cases)('%s (in a mirror: %s) closes round its volume, facing out', (na
       let leastAlong = 1;
       for (let at = 0; at < mesh.indices.length; at += 3) {
         const corners = [0, 1, 2].map((corner) => 3 * mesh.indices[at + corner]!) as [number, number, number];
-        const way = squareTo(mesh.positions, corners);
-        if (Math.hypot(...way) < 1e-4) continue;
+        const direction = squareTo(mesh.positions, corners);
+        if (Math.hypot(...direction) < 1e-4) continue;
         for (const corner of corners) {
-          const along = way.reduce((sum, one, axis) => sum + one * mesh.normals[corner + axis]!, 0);
-          leastAlong = Math.min(leastAlong, along / Math.hypot(...way));
+          const along = direction.reduce((sum, one, axis) => sum + one * mesh.normals[corner + axis]!, 0);
+          leastAlong = Math.min(leastAlong, along / Math.hypot(...direction));
         }
       }
       // Each corner looks the way its triangle lies, to within what the surface turns over it.
-      expect(leastAlong).toBeGreaterThan(Math.cos(1.5 * quality.turn));
+      expect(leastAlong).toBeGreaterThan(Math.cos(1.5 * quality.angle));
     }
   });
 });

@@ -155,10 +155,10 @@ function rectangle(x: number, y: number, r: number): Loop {
   const from = ([cx, cy]: Point, [wx, wy]: Point): Point => [cx + inset * wx, cy + inset * wy];
   return SIDES.flatMap((role, side): Curve[] => {
     const [start, end] = [corners[(side + 3) % 4]!, corners[side]!];
-    const [way, next] = [outward(side), outward(side + 1)];
-    const line: Curve = { kind: 'line', from: from(start, way), to: from(end, way), role };
+    const [direction, next] = [outward(side), outward(side + 1)];
+    const line: Curve = { kind: 'line', from: from(start, direction), to: from(end, direction), role };
     if (!rounded) return [line];
-    const via = from(end, [(way[0] + next[0]) * Math.SQRT1_2, (way[1] + next[1]) * Math.SQRT1_2]);
+    const via = from(end, [(direction[0] + next[0]) * Math.SQRT1_2, (direction[1] + next[1]) * Math.SQRT1_2]);
     return [line, { kind: 'arc', from: line.to, via, to: from(end, next), role: `corner${side}` }];
   });
 }

@@ -36,8 +36,8 @@ export function hatch(
   return { hatching: new Float32Array(segments), cutAreaMm2: area };
 }
 
-const along = (point: Float32Array, way: Vec3) =>
-  point[0]! * way[0] + point[1]! * way[1] + point[2]! * way[2];
+const along = (point: Float32Array, direction: Vec3) =>
+  point[0]! * direction[0] + point[1]! * direction[1] + point[2]! * direction[2];
 
 /** Appends the pieces of the hatch lines inside one triangle. */
 function hatchTriangle(

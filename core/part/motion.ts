@@ -2,7 +2,7 @@ import type { Vec3 } from './annotation';
 import { along, minus, rotated } from './frame';
 
 /** A way that a body goes: straight along a unit vector, or turning about an axis, by the right-hand rule. */
-export type Motion = { by: 'move'; way: Vec3 } | { by: 'turn'; at: Vec3; way: Vec3 };
+export type Motion = { by: 'move'; direction: Vec3 } | { by: 'turn'; at: Vec3; direction: Vec3 };
 
 /** What came of a slide. `far` in mm, or radians of a turn. */
 export type Slid =
@@ -15,7 +15,7 @@ export type Slid =
 
 /** Where a point goes by a motion. */
 export function movedPoint(point: Vec3, motion: Motion, far: number): Vec3 {
-  if (motion.by === 'move') return along(point, motion.way, far);
-  const { at, way } = motion;
-  return along(at, rotated(minus(point, at), way, Math.cos(far), Math.sin(far)), 1);
+  if (motion.by === 'move') return along(point, motion.direction, far);
+  const { at, direction } = motion;
+  return along(at, rotated(minus(point, at), direction, Math.cos(far), Math.sin(far)), 1);
 }

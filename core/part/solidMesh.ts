@@ -1,19 +1,19 @@
 import type { FaceTag } from '@core/faceTag';
 
-/** How closely flat triangles follow a curved face: largest gap in mm, largest turn between neighbours in radians. */
+/** How closely flat triangles follow a curved face: largest gap in mm, largest angle between neighbours in radians. */
 export interface MeshQuality {
   gapMm: number;
-  turn: number;
+  angle: number;
 }
 
 /** For the screen: smooth to the eye, quick to make. */
-export const SCREEN_QUALITY: MeshQuality = { gapMm: 0.05, turn: 0.2 };
+export const SCREEN_QUALITY: MeshQuality = { gapMm: 0.05, angle: 0.2 };
 
 /** For files: below what a machine can make. */
-export const FILE_QUALITY: MeshQuality = { gapMm: 0.01, turn: 0.15 };
+export const FILE_QUALITY: MeshQuality = { gapMm: 0.01, angle: 0.15 };
 
 /** For laying in layers: circles are right to within what a printed one is measured by. */
-export const LAYER_QUALITY: MeshQuality = { gapMm: 0.004, turn: 0.12 };
+export const LAYER_QUALITY: MeshQuality = { gapMm: 0.004, angle: 0.12 };
 
 /** Triangles and edges of a solid. Flat arrays, mm, x y z after each other; every array may be transferred. */
 export interface SolidMesh {

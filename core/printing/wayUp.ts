@@ -56,7 +56,7 @@ export function waysUp(mesh: WeldedMesh, overhang: number, load: Vec3 | null = n
     if (group.area < LEAST_FOOT_MM2 || ways.length >= 14) break;
     if (!isCurved(group, groups)) ways.push(group.normal);
   }
-  const others = ways.filter((way) => dot(way, AS_IT_STANDS) <= SAME_WAY);
+  const others = ways.filter((direction) => dot(direction, AS_IT_STANDS) <= SAME_WAY);
   return [AS_IT_STANDS, ...others]
     .map((down) => weighed(mesh, triangles, down, overhang, load))
     .filter(({ footMm2, down }) => footMm2 >= LEAST_FOOT_MM2 || down === AS_IT_STANDS)

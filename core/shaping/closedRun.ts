@@ -44,11 +44,11 @@ export function turnOnComingBack(points: readonly Vec3[]): number {
   const first = ways[0]!;
   const right = unit(cross(Math.abs(first[2]) < 0.9 ? [0, 0, 1] : [1, 0, 0], first));
   let carried = right;
-  for (const [index, way] of ways.entries()) {
+  for (const [index, direction] of ways.entries()) {
     const next = ways[(index + 1) % ways.length]!;
-    const axis = cross(way, next);
+    const axis = cross(direction, next);
     const sine = Math.hypot(...axis);
-    if (sine > 1e-12) carried = rotated(carried, unit(axis), dot(way, next), sine);
+    if (sine > 1e-12) carried = rotated(carried, unit(axis), dot(direction, next), sine);
   }
   const turn = Math.atan2(dot(carried, cross(first, right)), dot(carried, right));
   return Math.abs(turn) < NO_TURN ? 0 : turn;

@@ -113,7 +113,7 @@ function barAt(
   const z = unit(minus(end.at, start.at));
   const x = unit(normals[0]);
   const frame: Frame = { origin: along(start.at, z, -start.more), x, y: cross(z, x), z };
-  const flat = (way: Vec3): Point => [dot(way, frame.x), dot(way, frame.y)];
+  const flat = (direction: Vec3): Point => [dot(direction, frame.x), dot(direction, frame.y)];
   const corners = [
     [0, 0] as Point,
     flat(along([0, 0, 0], normals[0], mm)),
@@ -142,7 +142,7 @@ function ringAt(
   const [x, z] = [coordinatesOf(scope.keep(axes.XDirection())), coordinatesOf(scope.keep(axes.Direction()))];
   const frame: Frame = { origin: coordinatesOf(scope.keep(axes.Location())), x, y: cross(z, x), z };
   const out = unit(minus(at, frame.origin));
-  const inSection = (way: Vec3): Point => [dot(way, out), dot(way, z)];
+  const inSection = (direction: Vec3): Point => [dot(direction, out), dot(direction, z)];
   const radius = circle.Radius();
   const beside = (normal: Vec3): Point => {
     const [far, up] = inSection(normal);

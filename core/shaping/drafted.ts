@@ -5,22 +5,22 @@ import { scoped, type TaggedSolid, tagFresh, listed, partsOf, ShapeMap } from '@
  * A solid with some of its faces leaned in, held where they meet a level plane. Kinds of faces that can't lean (level
  * ones, splines) are left out; null if none is left. The solid stays whole.
  *
- * @param angle radians; the solid narrows along `way`, or widens if it is negative.
+ * @param angle radians; the solid narrows along `direction`, or widens if it is negative.
  */
 export function drafted(
   solid: TaggedSolid,
   leans: (tag: FaceTag) => boolean,
-  { way, angle, heldAt }: { way: Vec3; angle: number; heldAt: Vec3 },
+  { direction, angle, heldAt }: { direction: Vec3; angle: number; heldAt: Vec3 },
 ): TaggedSolid | null {
   const { kernel } = solid;
   return scoped((scope) => {
     const maker = scope.keep(new kernel.BRepOffsetAPI_DraftAngle(solid.shape));
-    const direction = scope.keep(new kernel.gp_Dir(...way));
-    const plane = scope.keep(new kernel.gp_Pln(scope.keep(new kernel.gp_Pnt(...heldAt)), direction));
+    const pull = scope.keep(new kernel.gp_Dir(...direction));
+    const plane = scope.keep(new kernel.gp_Pln(scope.keep(new kernel.gp_Pnt(...heldAt)), pull));
     let leaning = 0;
     for (const [face, tag] of solid.tagMap().entries()) {
-      if (!leans(tag) || !canLean(solid, face, way)) continue;
-      maker.Add(scope.keep(kernel.TopoDS.Face(face)), direction, angle, plane, true);
+      if (!leans(tag) || !canLean(solid, face, direction)) continue;
+      maker.Add(scope.keep(kernel.TopoDS.Face(face)), pull, angle, plane, true);
       if (!maker.AddDone()) throw new KernelRefusal('a side can’t lean');
       leaning += 1;
     }
@@ -47,17 +47,19 @@ export function drafted(
 }
 
 /** Upright planes and cylinders, and what stands upright as well as they do. */
-function canLean({ kernel }: TaggedSolid, face: TaggedSolid['shape'], way: Vec3): boolean {
+function canLean({ kernel }: TaggedSolid, face: TaggedSolid['shape'], direction: Vec3): boolean {
   return scoped((scope) => {
     const surface = scope.keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(face)), true));
     const kind = surface.GetType();
     if (kind === 'GeomAbs_Plane') {
       const normal = scope.keep(scope.keep(scope.keep(surface.Plane()).Axis()).Direction());
-      return Math.abs(normal.X() * way[0] + normal.Y() * way[1] + normal.Z() * way[2]) < 0.99;
+      return (
+        Math.abs(normal.X() * direction[0] + normal.Y() * direction[1] + normal.Z() * direction[2]) < 0.99
+      );
     }
     if (kind === 'GeomAbs_Cylinder') {
       const axis = scope.keep(scope.keep(scope.keep(surface.Cylinder()).Axis()).Direction());
-      return Math.abs(axis.X() * way[0] + axis.Y() * way[1] + axis.Z() * way[2]) > 0.999999;
+      return Math.abs(axis.X() * direction[0] + axis.Y() * direction[1] + axis.Z() * direction[2]) > 0.999999;
     }
     return false;
   });

@@ -27,8 +27,8 @@ export function ridge(
 ): TaggedSolid {
   const up = takesAway(effectOf(step)) && !stand.up ? -1 : 1;
   const loop = cornerLoop(corners.map(({ at: [x, z], role }) => ({ at: [x, up * z], role })));
-  const { plane, way } = uprightSection(step.turn, stand, breadth);
-  return prismOf(kernel, loop, plane, way, (role) => faceTag(step.id, ROLES[role] ?? role));
+  const { plane, direction } = uprightSection(step.turn, stand, breadth);
+  return prismOf(kernel, loop, plane, direction, (role) => faceTag(step.id, ROLES[role] ?? role));
 }
 
 /** The section of the room for something. */

@@ -13,7 +13,7 @@ import {
 import { isParallel, isSameLength, isSamePoint } from '@core/tolerance';
 
 /** Where the outline bends out of no edge, as a ball's does, it is as near as this. */
-const QUALITY = { gapMm: 0.004, turn: 0.1 };
+const QUALITY = { gapMm: 0.004, angle: 0.1 };
 
 /** Clipper counts in whole numbers; these are a mm. */
 const PER_MM = 1e5;

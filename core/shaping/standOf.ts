@@ -122,9 +122,9 @@ function positionIn(
   middleOf: (from: FromStep | 'there') => Vec3,
 ): Pick<Stand, 'at' | 'flush'> {
   const along = (axis: 0 | 1, from: MeasuredFrom | FromStep = 'axle', value: number) => {
-    const way = axis === 0 ? frame.x : frame.y;
+    const direction = axis === 0 ? frame.x : frame.y;
     // The largest of its parts tells which way of the part it runs along.
-    const main = way.reduce((best, part) => (Math.abs(part) > Math.abs(best) ? part : best), 0);
+    const main = direction.reduce((best, part) => (Math.abs(part) > Math.abs(best) ? part : best), 0);
     const sign = main < 0 ? -1 : 1;
     if (typeof from === 'object' || from === 'there') {
       return { at: toLocal(frame, middleOf(from))[axis] + sign * value, flush: 0 };

@@ -183,28 +183,28 @@ function pathEdge(kernel: Kernel, scope: Scope, piece: PathPiece) {
 
 /** Axes square to the beginning of a path, by the curve's own tangent. */
 function startOf(kernel: Kernel, scope: Scope, path: readonly PathPiece[]): Frame {
-  const { at, way } = tangentOf(kernel, scope, path[0]!, 'first');
-  return frameFacing(at, way);
+  const { at, direction } = tangentOf(kernel, scope, path[0]!, 'first');
+  return frameFacing(at, direction);
 }
 
 /** Axes square to the end, turned as little as can be from those at the beginning. */
 function endOf(kernel: Kernel, scope: Scope, path: readonly PathPiece[], start: Frame): Frame {
-  const { at, way } = tangentOf(kernel, scope, path.at(-1)!, 'last');
-  const axis = cross(start.z, way);
+  const { at, direction } = tangentOf(kernel, scope, path.at(-1)!, 'last');
+  const axis = cross(start.z, direction);
   const sine = Math.hypot(...axis);
   if (sine < SAME_ANGLE) return { ...start, origin: at };
-  // By the angle between the two ways.
-  const turned = (v: Vec3) => rotated(v, unit(axis), dot(start.z, way), sine);
-  return { origin: at, x: turned(start.x), y: turned(start.y), z: way };
+  // By the angle between the two directions.
+  const turned = (v: Vec3) => rotated(v, unit(axis), dot(start.z, direction), sine);
+  return { origin: at, x: turned(start.x), y: turned(start.y), z: direction };
 }
 
 function tangentOf(kernel: Kernel, scope: Scope, piece: PathPiece, end: 'first' | 'last') {
   const edge = scope.keep(new kernel.BRepAdaptor_Curve(pathEdge(kernel, scope, piece)));
   const at = end === 'first' ? edge.FirstParameter() : edge.LastParameter();
   const point = scope.keep(edge.Value(at));
-  const way = scope.keep(edge.EvalDN(at, 1));
+  const tangent = scope.keep(edge.EvalDN(at, 1));
   return {
     at: coordinatesOf(point),
-    way: unit(coordinatesOf(way)),
+    direction: unit(coordinatesOf(tangent)),
   };
 }

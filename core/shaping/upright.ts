@@ -11,10 +11,14 @@ export const pointIn =
   ];
 
 /** The upright plane at the front of a turned step of a breadth, mm, and the way through the step to its back. */
-export function uprightSection(turn: number, stand: Stand, breadth: number): { plane: Plane; way: Vec3 } {
+export function uprightSection(
+  turn: number,
+  stand: Stand,
+  breadth: number,
+): { plane: Plane; direction: Vec3 } {
   const at = pointIn(turn, stand);
   return {
     plane: { at: ([x, z]) => at([x, -breadth / 2, z]) },
-    way: [-breadth * Math.sin(turn), breadth * Math.cos(turn), 0],
+    direction: [-breadth * Math.sin(turn), breadth * Math.cos(turn), 0],
   };
 }

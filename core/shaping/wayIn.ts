@@ -20,18 +20,20 @@ const SAMPLES = 9;
  * A solid with the room above it along a way: what it passes through as it is put in from there. Null where a round
  * face looks both towards the way and away from it: it would have to be cut at its outline first.
  */
-export function withWayOut(solid: TaggedSolid, way: Vec3, lengthMm: number): TaggedSolid | null {
+export function withWayOut(solid: TaggedSolid, direction: Vec3, lengthMm: number): TaggedSolid | null {
   const { kernel } = solid;
   const prisms: TaggedSolid[] = [];
   try {
     const tags = solid.tagMap();
     for (const [face, tag] of tags.entries()) {
-      const looks = looksTowards(kernel, face, way);
+      const looks = looksTowards(kernel, face, direction);
       if (looks === 'both') return null;
       if (looks !== 'towards') continue;
       prisms.push(
         scoped((scope) => {
-          const by = scope.keep(new kernel.gp_Vec(way[0] * lengthMm, way[1] * lengthMm, way[2] * lengthMm));
+          const by = scope.keep(
+            new kernel.gp_Vec(direction[0] * lengthMm, direction[1] * lengthMm, direction[2] * lengthMm),
+          );
           const prism = scope.keep(new kernel.BRepPrimAPI_MakePrism(face, by, true, true));
           // Each wall of the way in is the wall of the body that it goes on from.
           const walls = new ShapeMap<FaceTag>(kernel);
@@ -56,9 +58,9 @@ export function withWayOut(solid: TaggedSolid, way: Vec3, lengthMm: number): Tag
 type Looks = 'towards' | 'away' | 'along' | 'both';
 
 /** Which way a face looks, by its normals at a grid of points of its surface. */
-function looksTowards(kernel: Kernel, face: Shape, way: Vec3): Looks {
+function looksTowards(kernel: Kernel, face: Shape, direction: Vec3): Looks {
   return scoped((scope) => {
-    const sines = normalsOf(kernel, scope, face).map((normal) => dot(normal, way));
+    const sines = normalsOf(kernel, scope, face).map((normal) => dot(normal, direction));
     const towards = sines.some((sine) => sine > SAME_ANGLE);
     const away = sines.some((sine) => sine < -SAME_ANGLE);
     return towards && away ? 'both' : towards ? 'towards' : away ? 'away' : 'along';

@@ -65,10 +65,10 @@ const AT_FOOT_MM = 1e-4;
 function centresApart(a: Found, b: Found): Measured['centres'] {
   if (!a.centre || !b.centre || !(a.way ?? b.way)) return null;
   const [from, to] = [a.centre, b.centre];
-  const way = (a.way ?? b.way)!.at;
+  const direction = (a.way ?? b.way)!.at;
   const isParallel = !a.way || !b.way || Math.hypot(...cross(a.way.at, b.way.at)) < SAME_ANGLE;
   // What is along an axis is no distance from it.
-  const end = isParallel ? along(to, way, -dot(minus(to, from), way)) : to;
+  const end = isParallel ? along(to, direction, -dot(minus(to, from), direction)) : to;
   return { mm: Math.hypot(...minus(end, from)), from, to: end };
 }
 
@@ -137,14 +137,14 @@ function axisMiddle(
   scope: Scope,
   face: Shape,
   cylinder: InstanceType<Kernel['gp_Cylinder']>,
-  way: Vec3,
+  direction: Vec3,
 ): Vec3 {
   const location = scope.keep(cylinder.Location());
   const at: Vec3 = coordinatesOf(location);
   const properties = scope.keep(new kernel.GProp_GProps());
   kernel.BRepGProp.SurfaceProperties(face, properties, false, false);
   const middle = scope.keep(properties.CentreOfMass());
-  return along(at, way, dot(minus(coordinatesOf(middle), at), way));
+  return along(at, direction, dot(minus(coordinatesOf(middle), at), direction));
 }
 
 function edgeFound(kernel: Kernel, scope: Scope, shape: Shape): Found {

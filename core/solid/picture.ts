@@ -5,7 +5,7 @@ import type { Picture } from '@core/model';
 import { type SolidMesh, RIGHT, TOWARDS, flat, round } from '@core/part';
 
 /** Coarse: a picture is a few centimetres of screen. */
-const PICTURE_QUALITY = { gapMm: 0.2, turn: 0.25 };
+const PICTURE_QUALITY = { gapMm: 0.2, angle: 0.25 };
 
 /** Points on a curved edge. */
 const CURVE_POINTS = 24;

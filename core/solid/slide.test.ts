@@ -25,7 +25,7 @@ function slide(moving: Step[], other: Step[], motion: Motion, limit: number): Sl
 
 const along = (way: 'x' | 'y' | 'z', sign: 1 | -1 = 1): Motion => ({
   by: 'move',
-  way: (['x', 'y', 'z'] as const).map((axis) => (axis === way ? sign : 0)) as unknown as [
+  direction: (['x', 'y', 'z'] as const).map((axis) => (axis === way ? sign : 0)) as unknown as [
     number,
     number,
     number,
@@ -70,7 +70,7 @@ test('a lever turns until it lies on its stop', () => {
   // A bar 2 high on its edge along x, turning about the upright axis: its side meets a post of 3 at (0, 20).
   const bar = [raised(outlineOf('rectangle', { length: 60, breadth: 2, cornerRadius: 0 }), 5)];
   const post = [raised(outlineOf('circle', { diameter: 6 }), 5, { x: 0, y: 20 })];
-  const slid = slide(bar, post, { by: 'turn', at: [0, 0, 0], way: [0, 0, 1] }, Math.PI);
+  const slid = slide(bar, post, { by: 'turn', at: [0, 0, 0], direction: [0, 0, 1] }, Math.PI);
   if (slid.ends !== 'touches') throw new Error(slid.ends);
   // The post's middle is then half of the bar and its own radius off the bar's middle line.
   expect(slid.far).toBeCloseTo(Math.PI / 2 - Math.asin(4 / 20), 3);
@@ -78,6 +78,6 @@ test('a lever turns until it lies on its stop', () => {
 
 test('points go where a motion takes them', () => {
   expect(movedPoint([1, 2, 3], along('y', -1), 5)).toEqual([1, -3, 3]);
-  const turned = movedPoint([3, 0, 7], { by: 'turn', at: [1, 0, 0], way: [0, 0, 1] }, Math.PI / 2);
+  const turned = movedPoint([3, 0, 7], { by: 'turn', at: [1, 0, 0], direction: [0, 0, 1] }, Math.PI / 2);
   [1, 2, 7].forEach((mm, axis) => expect(turned[axis]).toBeCloseTo(mm, 9));
 });

@@ -63,11 +63,11 @@ function fastest(kernel: Kernel, shape: Shape, motion: Motion): number {
   const corners = [box[0], box[3]].flatMap((x) =>
     [box[1], box[4]].flatMap((y) => [box[2], box[5]].map((z): Vec3 => [x, y, z])),
   );
-  const { at, way } = motion;
+  const { at, direction } = motion;
   return Math.max(
     ...corners.map((corner) => {
       const from = minus(corner, at);
-      return Math.hypot(...minus(from, along([0, 0, 0], way, dot(from, way))));
+      return Math.hypot(...minus(from, along([0, 0, 0], direction, dot(from, direction))));
     }),
   );
 }
@@ -99,12 +99,12 @@ function roomAt(
 function transformationOfMotion(kernel: Kernel, scope: Scope, motion: Motion, far: number) {
   const transformation = scope.keep(new kernel.gp_Trsf());
   if (motion.by === 'move') {
-    transformation.SetTranslation(scope.keep(new kernel.gp_Vec(...along([0, 0, 0], motion.way, far))));
+    transformation.SetTranslation(scope.keep(new kernel.gp_Vec(...along([0, 0, 0], motion.direction, far))));
   } else {
     const axis = scope.keep(
       new kernel.gp_Ax1(
         scope.keep(new kernel.gp_Pnt(...motion.at)),
-        scope.keep(new kernel.gp_Dir(...motion.way)),
+        scope.keep(new kernel.gp_Dir(...motion.direction)),
       ),
     );
     transformation.SetRotation(axis, far);

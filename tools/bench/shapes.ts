@@ -143,7 +143,7 @@ function meshAfterChange(kernel: Kernel, numbers: Numbers): Figure {
     5,
     () => void meshOf(solid, SCREEN_QUALITY),
     () => {
-      const { gapMm, turn } = SCREEN_QUALITY;
+      const { gapMm, angle: turn } = SCREEN_QUALITY;
       kernel.ReplicadMeshExtractor.extract(solid.shape, gapMm, turn, false).delete();
       kernel.BRepTools.Clean(solid.shape, true);
     },

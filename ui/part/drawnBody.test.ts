@@ -46,7 +46,7 @@ test('a ghost has no silhouette and no hidden edges, a part that is cut open no 
 
 test('a body is drawn where a motion takes it', () => {
   const turned = body({
-    moved: { motion: { by: 'turn', at: [10, 0, 0], way: [0, 0, 1] }, far: Math.PI / 2 },
+    moved: { motion: { by: 'turn', at: [10, 0, 0], direction: [0, 0, 1] }, far: Math.PI / 2 },
   });
   const group = drawBody(turned, 1);
   group.updateMatrix();

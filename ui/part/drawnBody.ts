@@ -128,7 +128,7 @@ function thinLines(segments: Float32Array, colour: string): LineSegments {
 function place(group: Group, { motion, far }: NonNullable<SceneBody['moved']>): void {
   const origin = movedPoint([0, 0, 0], motion, far);
   group.position.set(...origin);
-  if (motion.by === 'turn') group.quaternion.setFromAxisAngle(new Vector3(...motion.way), far);
+  if (motion.by === 'turn') group.quaternion.setFromAxisAngle(new Vector3(...motion.direction), far);
 }
 
 export function lines(segments: Float32Array, material: LineMaterial): LineSegments2 {

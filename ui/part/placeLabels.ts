@@ -35,7 +35,10 @@ const [ROOM, MARGIN] = [4, 4];
 const SHORTEST = 10;
 
 const minus = (a: Point, b: Point): Point => ({ x: a.x - b.x, y: a.y - b.y });
-const along = (a: Point, way: Point, k: number): Point => ({ x: a.x + k * way.x, y: a.y + k * way.y });
+const along = (a: Point, direction: Point, k: number): Point => ({
+  x: a.x + k * direction.x,
+  y: a.y + k * direction.y,
+});
 const dot = (a: Point, b: Point) => a.x * b.x + a.y * b.y;
 const size = (a: Point) => Math.hypot(a.x, a.y);
 

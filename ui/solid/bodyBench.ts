@@ -249,8 +249,8 @@ export class BodyBench implements Answered<WorkerCalls> {
     const middle = [0, 1, 2].map((axis) => (box[axis]! + box[axis + 3]!) / 2) as unknown as Vec3;
     const motion: Motion =
       wish.by === 'move'
-        ? { by: 'move', way: wish.way }
-        : { by: 'turn', way: wish.way, at: wish.about === 'axle' ? [0, 0, 0] : middle };
+        ? { by: 'move', direction: wish.direction }
+        : { by: 'turn', direction: wish.direction, at: wish.about === 'axle' ? [0, 0, 0] : middle };
     const slid = slideUntil(
       solid,
       others.map((other) => other.solid),

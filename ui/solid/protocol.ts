@@ -63,8 +63,8 @@ export interface Clearance {
 
 /** How a body is to be slid: straight, or turned about an axis through the origin or through its own middle. */
 export type SlideWish =
-  | { by: 'move'; way: Vec3; limit: number }
-  | { by: 'turn'; way: Vec3; about: 'axle' | 'middle'; limit: number };
+  | { by: 'move'; direction: Vec3; limit: number }
+  | { by: 'turn'; direction: Vec3; about: 'axle' | 'middle'; limit: number };
 
 /** What came of a slide, with the motion that was made and the body that was met. */
 export interface SlideReply {

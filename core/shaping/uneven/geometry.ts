@@ -20,7 +20,7 @@ export type ConicKind = 'circle' | 'ellipse' | 'parabola' | 'hyperbola';
 
 /** A curve in space, or in the two parameters of a surface. */
 export type Curve<Point> =
-  | { kind: 'line'; at: Point; way: Point }
+  | { kind: 'line'; at: Point; direction: Point }
   | { kind: ConicKind; at: Point; x: Point; y: Point; sizes: readonly number[] }
   | Spline<Point>;
 
@@ -47,7 +47,7 @@ export interface SplineSurface {
 
 export type Surface =
   | ({ kind: 'plane' | 'cylinder' | 'cone' | 'ball' | 'ring'; sizes: readonly number[] } & Axes)
-  | { kind: 'run'; way: Vec3; curve: Curve<Vec3> }
+  | { kind: 'run'; direction: Vec3; curve: Curve<Vec3> }
   | { kind: 'spun'; at: Vec3; axis: Vec3; curve: Curve<Vec3> }
   | SplineSurface;
 
@@ -75,7 +75,7 @@ export const readFlatCurve = (tokens: Tokens): Curve<FlatPoint> => readAnyCurve(
 
 function readAnyCurve<Point>(tokens: Tokens, read: Read<Point>): Curve<Point> {
   const kind = tokens.number();
-  if (kind === 1) return { kind: 'line', at: read(tokens), way: read(tokens) };
+  if (kind === 1) return { kind: 'line', at: read(tokens), direction: read(tokens) };
   const conic = CONICS.find(([number]) => number === kind);
   if (conic) {
     const at = read(tokens);
@@ -128,7 +128,7 @@ export function readSurface(tokens: Tokens): Surface {
     const [at, axis, x, y] = [point(tokens), point(tokens), point(tokens), point(tokens)];
     return { kind: round[0], at, axis, x, y, sizes: tokens.numbers(round[1]) };
   }
-  if (kind === 6) return { kind: 'run', way: point(tokens), curve: readCurve(tokens) };
+  if (kind === 6) return { kind: 'run', direction: point(tokens), curve: readCurve(tokens) };
   if (kind === 7) return { kind: 'spun', at: point(tokens), axis: point(tokens), curve: readCurve(tokens) };
   if (kind === 10) {
     tokens.skip(4);
@@ -171,7 +171,7 @@ function splineText({ periodic, degree, poles, weights, knots }: Spline<readonly
 }
 
 export function curveText(curve: Curve<Vec3> | Curve<FlatPoint>): string {
-  if (curve.kind === 'line') return text(1, curve.at, curve.way);
+  if (curve.kind === 'line') return text(1, curve.at, curve.direction);
   if (curve.kind === 'spline') return splineText(curve);
   const { at, x, y, sizes } = curve;
   const number = CONICS.find(([, kind]) => kind === curve.kind)![0];
@@ -179,7 +179,7 @@ export function curveText(curve: Curve<Vec3> | Curve<FlatPoint>): string {
 }
 
 export function surfaceText(surface: Surface): string {
-  if (surface.kind === 'run') return `${text(6, surface.way)}\n${curveText(surface.curve)}`;
+  if (surface.kind === 'run') return `${text(6, surface.direction)}\n${curveText(surface.curve)}`;
   if (surface.kind === 'spun') return `${text(7, surface.at, surface.axis)}\n${curveText(surface.curve)}`;
   if (surface.kind !== 'splines') {
     const number = 1 + ROUND_SURFACES.findIndex(([kind]) => kind === surface.kind);

@@ -31,14 +31,16 @@ const CONIC: Record<
 /** Points and ways of some number of coordinates, mapped. */
 interface Mapping<Point> {
   point(point: Point): Point;
-  way(way: Point): Point;
+  way(direction: Point): Point;
 }
 
 const combined = <Point extends readonly number[]>(
   at: Point,
   ...parts: readonly (readonly [number, Point])[]
 ): Point =>
-  at.map((value, axis) => parts.reduce((sum, [by, way]) => sum + by * way[axis]!, value)) as unknown as Point;
+  at.map((value, axis) =>
+    parts.reduce((sum, [by, direction]) => sum + by * direction[axis]!, value),
+  ) as unknown as Point;
 
 /**
  * A curve mapped, with its parameter multiplied by `pace`. A line that the map makes longer or shorter keeps its
@@ -58,15 +60,15 @@ function mapped<Point extends readonly number[]>(
   if (curve.kind === 'spline') return paced({ ...curve, poles: curve.poles.map((pole) => map.point(pole)) });
   const at = map.point(curve.at);
   if (curve.kind === 'line') {
-    const way = map.way(curve.way);
-    if (form === 'own' && isSame(Math.hypot(...way), pace))
-      return { kind: 'line', at, way: way.map((one) => one / pace) as unknown as Point };
+    const direction = map.way(curve.direction);
+    if (form === 'own' && isSame(Math.hypot(...direction), pace))
+      return { kind: 'line', at, direction: direction.map((one) => one / pace) as unknown as Point };
     const ends = [from, to];
     return paced({
       kind: 'spline',
       periodic: false,
       degree: 1,
-      poles: ends.map((end) => combined(at, [end, way])),
+      poles: ends.map((end) => combined(at, [end, direction])),
       knots: ends.map((end) => ({ at: end, times: 2 })),
     });
   }
@@ -74,7 +76,7 @@ function mapped<Point extends readonly number[]>(
   const size = Math.hypot(...x);
   const isRound = curve.kind === 'circle' && isSame(size, Math.hypot(...y)) && isSquare(x, y);
   if (form === 'own' && isRound && pace === 1) {
-    const one = (way: Point) => way.map((value) => value / size) as unknown as Point;
+    const one = (direction: Point) => direction.map((value) => value / size) as unknown as Point;
     return { kind: 'circle', at, x: one(x), y: one(y), sizes: [curve.sizes[0]! * size] };
   }
   const { degree, knots, coefficients } = fittedSpline(CONIC[curve.kind](curve.sizes), from, to);
@@ -86,12 +88,12 @@ function mapped<Point extends readonly number[]>(
 
 const inSpace = (map: Affine): Mapping<Vec3> => ({
   point: (point) => toWorld(map, point),
-  way: (way) => wayToWorld(map, way),
+  way: (direction) => wayToWorld(map, direction),
 });
 
 /** How much faster the parameter of a curve runs, once mapped: for lines only, since theirs is a length. */
 export const paceOf = (curve: Curve<Vec3>, map: Affine): number =>
-  curve.kind === 'line' ? Math.hypot(...wayToWorld(map, curve.way)) : 1;
+  curve.kind === 'line' ? Math.hypot(...wayToWorld(map, curve.direction)) : 1;
 
 /** A curve in space, mapped; its parameter runs at its own pace (`paceOf`). */
 export const mapCurve = (curve: Curve<Vec3>, map: Affine, range: Range): Curve<Vec3> =>
@@ -119,7 +121,7 @@ export function mapFlatCurve(
 /** The reach of a curve in the parameters of its surface, from the least to the most: at least what it takes. */
 export function reachOf(curve: Curve<FlatPoint>, [from, to]: Range): FlatPoint[] {
   if (curve.kind === 'spline') return [...curve.poles];
-  if (curve.kind === 'line') return [from, to].map((end) => combined(curve.at, [end, curve.way]));
+  if (curve.kind === 'line') return [from, to].map((end) => combined(curve.at, [end, curve.direction]));
   const [x, y] = CONIC[curve.kind](curve.sizes);
   const at = [from, to].map((end) => combined(curve.at, [x(end), curve.x], [y(end), curve.y]));
   if (curve.kind !== 'circle' && curve.kind !== 'ellipse') return [...at, curve.at];

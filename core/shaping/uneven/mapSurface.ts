@@ -28,7 +28,7 @@ export interface Reach {
   v: Range;
 }
 
-const lengthOf = (way: Vec3) => Math.hypot(...way);
+const lengthOf = (direction: Vec3) => Math.hypot(...direction);
 
 const stretchedAlong = (by: number): FlatMap => ({ u: [1, 0], v: [0, by] });
 
@@ -48,9 +48,12 @@ export function mapSurface(surface: Surface, map: Affine, reach: Reach): MappedS
     case 'plane':
       return mapPlane(surface, map);
     case 'run': {
-      const way = wayToWorld(map, surface.way);
+      const direction = wayToWorld(map, surface.direction);
       const curve = mapKept(surface.curve, map, reach.u);
-      return { surface: { kind: 'run', way: unit(way), curve }, flat: stretchedAlong(lengthOf(way)) };
+      return {
+        surface: { kind: 'run', direction: unit(direction), curve },
+        flat: stretchedAlong(lengthOf(direction)),
+      };
     }
     case 'spun':
       return { surface: mapSpun(surface, map, reach), flat: UNCHANGED };
@@ -95,11 +98,9 @@ function profileOf({ kind, sizes }: Round): readonly [(v: number) => number, (v:
 
 function mapRound(surface: Round, map: Affine, reach: Reach): MappedSurface {
   const at = toWorld(map, surface.at);
-  const [axis, x, y] = [surface.axis, surface.x, surface.y].map((way) => wayToWorld(map, way)) as [
-    Vec3,
-    Vec3,
-    Vec3,
-  ];
+  const [axis, x, y] = [surface.axis, surface.x, surface.y].map((direction) =>
+    wayToWorld(map, direction),
+  ) as [Vec3, Vec3, Vec3];
   const across = evenAcross(axis, x, y);
   const axes = { at, axis: unit(axis), x: unit(x), y: unit(y) };
   const [radius, slope] = surface.sizes as [number, number];

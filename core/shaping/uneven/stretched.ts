@@ -208,7 +208,7 @@ const unchecked = (flags: string) => `${flags.slice(0, 2)}0${flags.slice(3)}`;
 
 /** Places that differ by a rounding are one. */
 const placeKey = ({ origin, x, y, z }: Affine) =>
-  [origin, x, y, z].map((way) => way.map((one) => Math.round(one * 1e9)).join(',')).join(';');
+  [origin, x, y, z].map((direction) => direction.map((one) => Math.round(one * 1e9)).join(',')).join(';');
 
 function boundsOf(points: readonly FlatPoint[]): Reach {
   const range = (axis: 0 | 1) => {

@@ -33,13 +33,13 @@ export const solid: StepSolid<'bump'> = {
     if (takesAway(step.effect)) return { annotations: [], centreLines: [] };
     const at = pointIn(step.turn, stand);
     const [half, out] = [lengths.breadth.mm / 2, lengths.bump.mm];
-    const span = (field: 'breadth' | 'bump', from: Vec3, to: Vec3, way: Vec3) => ({
+    const span = (field: 'breadth' | 'bump', from: Vec3, to: Vec3, direction: Vec3) => ({
       stepId: step.id,
       field,
       value: step[field],
       mm: lengths[field].mm,
       form: 'span' as const,
-      spans: [{ from: at(from), to: at(to), out: way }],
+      spans: [{ from: at(from), to: at(to), out: direction }],
       points: [],
     });
     return {

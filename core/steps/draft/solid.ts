@@ -19,7 +19,7 @@ export const solid: StepSolid<'draft'> = {
     const up = wayToWorld(frame, [0, 0, 1]);
     const caps = [faceTag(step.of, 'top'), faceTag(step.of, 'bottom')];
     const leaned = drafted(before, (tag) => stepOfTag(tag) === step.of && !caps.includes(tag), {
-      way: up,
+      direction: up,
       angle: step.angle,
       heldAt,
     });

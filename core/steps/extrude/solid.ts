@@ -91,7 +91,7 @@ export const solid: StepSolid<'extrude'> = {
       tool.value,
       (tag) => tag !== faceTag(step.id, 'top') && tag !== faceTag(step.id, 'bottom'),
       {
-        way: [0, 0, goesUp ? 1 : -1],
+        direction: [0, 0, goesUp ? 1 : -1],
         angle: step.draft,
         heldAt: [0, 0, stand.level],
       },

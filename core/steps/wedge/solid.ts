@@ -27,10 +27,10 @@ export const solid: StepSolid<'wedge'> = {
         !(role === 'right' && right.mm < EDGE_BELOW_MM) && !(role === 'left' && left.mm < EDGE_BELOW_MM),
     );
     const loop = cornerLoop(kept);
-    const { plane, way } = uprightSection(step.turn, stand, lengths.breadth.mm);
+    const { plane, direction } = uprightSection(step.turn, stand, lengths.breadth.mm);
     // What a prism calls its bottom and top are here the front and the back; its underside is the ground.
     const roles: Record<string, string> = { bottom: 'front', top: 'back', ground: 'bottom' };
-    return ok(prismOf(kernel, loop, plane, way, (role) => faceTag(step.id, roles[role] ?? role)));
+    return ok(prismOf(kernel, loop, plane, direction, (role) => faceTag(step.id, roles[role] ?? role)));
   },
   annotate: (step, lengths, { stand }) => {
     const at = pointIn(step.turn, stand);

@@ -250,7 +250,7 @@ export class ByHand {
   /** The figures that are made of the finished part, and its triangles and edges for the screen. */
   finish(shape: Shape): number {
     const volume = this.check(shape);
-    const { gapMm, turn } = SCREEN_QUALITY;
+    const { gapMm, angle: turn } = SCREEN_QUALITY;
     this.keep(this.kernel.ReplicadMeshExtractor.extract(shape, gapMm, turn, false));
     this.keep(this.kernel.ReplicadEdgeMeshExtractor.extract(shape, gapMm, turn));
     this.kernel.BRepTools.Clean(shape, true);

@@ -17,20 +17,20 @@ import type { SlideReply } from '../../solid/protocol';
 import { workbench } from '../../solid/useSolid';
 
 const WAYS = {
-  right: { word: 'Right', way: [1, 0, 0] },
-  left: { word: 'Left', way: [-1, 0, 0] },
-  back: { word: 'Back', way: [0, 1, 0] },
-  front: { word: 'Front', way: [0, -1, 0] },
-  up: { word: 'Up', way: [0, 0, 1] },
-  down: { word: 'Down', way: [0, 0, -1] },
-} as const satisfies Record<string, { word: string; way: Vec3 }>;
+  right: { word: 'Right', direction: [1, 0, 0] },
+  left: { word: 'Left', direction: [-1, 0, 0] },
+  back: { word: 'Back', direction: [0, 1, 0] },
+  front: { word: 'Front', direction: [0, -1, 0] },
+  up: { word: 'Up', direction: [0, 0, 1] },
+  down: { word: 'Down', direction: [0, 0, -1] },
+} as const satisfies Record<string, { word: string; direction: Vec3 }>;
 type Way = keyof typeof WAYS;
 
 const TURNS = {
-  upright: { word: 'Upright axis', way: [0, 0, 1] },
-  sideways: { word: 'Axis to the right', way: [1, 0, 0] },
-  backwards: { word: 'Axis to the back', way: [0, 1, 0] },
-} as const satisfies Record<string, { word: string; way: Vec3 }>;
+  upright: { word: 'Upright axis', direction: [0, 0, 1] },
+  sideways: { word: 'Axis to the right', direction: [1, 0, 0] },
+  backwards: { word: 'Axis to the back', direction: [0, 1, 0] },
+} as const satisfies Record<string, { word: string; direction: Vec3 }>;
 type Turn = keyof typeof TURNS;
 
 /** Looked at as far as this: mm, and a whole turn. */
@@ -60,11 +60,13 @@ export function SlideSheet({ body, onClose }: { body: Body; onClose(): void }) {
   const go = async () => {
     setBusy(true);
     setFailed(false);
-    const axis = TURNS[turn].way.map((part) => (sense === 'left' ? part : -part)) as unknown as Vec3;
+    const axis = TURNS[turn].direction.map((part) => (sense === 'left' ? part : -part)) as unknown as Vec3;
     const found = await workbench.ask
       .slide(
         body.id,
-        by === 'move' ? { by, way: WAYS[way].way, limit: FAR_MM } : { by, way: axis, about, limit: FAR_TURN },
+        by === 'move'
+          ? { by, direction: WAYS[way].direction, limit: FAR_MM }
+          : { by, direction: axis, about, limit: FAR_TURN },
       )
       .catch(() => null);
     setReply(found);
@@ -184,8 +186,8 @@ export function moveThere({ slid, motion }: SlideReply, id: string): Step | null
     ReturnType<typeof numberValue>,
     ReturnType<typeof numberValue>,
   ];
-  const axis = (['x', 'y', 'z'] as const)[motion.way.findIndex((part) => Math.abs(part) === 1)] ?? 'z';
-  const sign = motion.way.some((part) => part === -1) ? -1 : 1;
+  const axis = (['x', 'y', 'z'] as const)[motion.direction.findIndex((part) => Math.abs(part) === 1)] ?? 'z';
+  const sign = motion.direction.some((part) => part === -1) ? -1 : 1;
   return {
     id,
     kind: 'move',

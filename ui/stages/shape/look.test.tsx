@@ -157,8 +157,8 @@ describe('sliding a body', () => {
   test('straight: how far, what it meets, shown there and left there', async () => {
     show();
     fireEvent.click(screen.getByRole('radio', { name: 'Back' }));
-    await slide(reply({ by: 'move', way: [0, 1, 0] }, 4.25));
-    expect(mockSlide).toHaveBeenCalledWith('wheel', { by: 'move', way: [0, 1, 0], limit: 200 });
+    await slide(reply({ by: 'move', direction: [0, 1, 0] }, 4.25));
+    expect(mockSlide).toHaveBeenCalledWith('wheel', { by: 'move', direction: [0, 1, 0], limit: 200 });
     expect(screen.getByRole('status').textContent).toBe('Wheel goes 4.25 mm, and then touches Axle.');
     press('Show it there');
     expect(usePartTool.getState().pointing).toMatchObject({ moved: { far: 4.25 } });
@@ -177,7 +177,7 @@ describe('sliding a body', () => {
     fireEvent.click(screen.getByRole('radio', { name: 'Axis to the right' }));
     fireEvent.click(screen.getByRole('radio', { name: 'Through its own middle' }));
     fireEvent.click(screen.getByRole('radio', { name: 'To the right' }));
-    await slide(reply({ by: 'turn', at: [0, 0, 4], way: [-1, 0, 0] }, Math.PI / 6));
+    await slide(reply({ by: 'turn', at: [0, 0, 4], direction: [-1, 0, 0] }, Math.PI / 6));
     expect(mockSlide.mock.calls[0]![1]).toMatchObject({ by: 'turn', about: 'middle' });
     expect(screen.getByRole('status').textContent).toBe('Wheel goes 30°, and then touches Axle.');
   });
@@ -186,7 +186,7 @@ describe('sliding a body', () => {
     show();
     await slide({
       slid: { ends: 'touchesNow', other: 0, at: [0, 0, 0] },
-      motion: { by: 'move', way: [1, 0, 0] },
+      motion: { by: 'move', direction: [1, 0, 0] },
       other: 'axle',
     });
     expect(screen.getByRole('status').textContent).toContain('touches Axle where it is');
@@ -196,7 +196,7 @@ describe('sliding a body', () => {
   });
 
   test('the step that leaves it there takes every point where the slide took it', () => {
-    const motion: Motion = { by: 'turn', at: [5, -3, 4], way: [0, 0, -1] };
+    const motion: Motion = { by: 'turn', at: [5, -3, 4], direction: [0, 0, -1] };
     const step = moveThere(reply(motion, 0.7), 'new');
     if (step?.kind !== 'move') throw new Error('no step');
     // The step turns about its axis through the origin, and then moves.
@@ -206,7 +206,11 @@ describe('sliding a body', () => {
       [10, 2, 1],
       [-4, 7, 3],
     ] as const) {
-      const turned = movedPoint(point, { by: 'turn', at: [0, 0, 0], way: [0, 0, 1] }, Number(step.turn));
+      const turned = movedPoint(
+        point,
+        { by: 'turn', at: [0, 0, 0], direction: [0, 0, 1] },
+        Number(step.turn),
+      );
       const there = [turned[0] + plain(step.dx), turned[1] + plain(step.dy), turned[2] + plain(step.dz)];
       movedPoint(point, motion, 0.7).forEach((mm, axis) => expect(there[axis]).toBeCloseTo(mm, 2));
     }
