@@ -32,6 +32,10 @@ test('a spare is laid in layers: way up, layers looked at, other settings, print
   await expect(page.getByText(/min for 40 layers/)).toBeVisible({ timeout: 90_000 });
   await expect(page.getByText(/reach out over air/)).toHaveCount(0);
   await expect(page.getByRole('row', { name: /^supports/ })).toBeVisible();
+  // Two at once take as much again, told for each.
+  await page.getByRole('button', { name: 'One piece more' }).click();
+  await expect(page.getByText(/For each of 2 pieces \d+ min/)).toBeVisible({ timeout: 90_000 });
+  await page.getByRole('button', { name: 'One piece less' }).click();
   await page.getByRole('radio', { name: 'Draft' }).click();
   await expect(page.getByText(/^Layer \d+ of 29/)).toBeVisible({ timeout: 90_000 });
   await expect(page.getByRole('radio', { name: /^Suggested\. / })).toBeChecked();

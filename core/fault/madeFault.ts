@@ -13,6 +13,8 @@ export type MadeFault =
       sizeMm: [number, number, number];
       roomMm: [number, number, number];
     }
+  /** `most`: how many do. */
+  | { code: 'slice.piecesDoNotFit'; pieces: number; most: number }
   | { code: 'slice.tooLow'; heightMm: number; firstLayerMm: number }
   | { code: 'slice.tooManyLayers'; layers: number; most: number }
   | { code: 'slice.notClosed'; edges: number }

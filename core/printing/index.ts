@@ -8,3 +8,4 @@ export { faultBefore, LayerBench, layerMeans, settingsFor, type LaidOut, type La
 export { AS_IT_STANDS, axesLaidDown, laidDown, waysUp, type WayUp } from './wayUp';
 export { drawingOf, type LayerDrawing } from './drawing';
 export { happeningsIn, type Happening } from './happenings';
+export { MOST_PIECES } from './onOneBed';

@@ -5,6 +5,7 @@ import { layerCount, Slicer, type LayerSettings, type LayerWarning, type Sliced 
 
 import { toolpathOf, type Toolpath } from './toolpath';
 import { jobFigures, type JobFigures } from './jobFigures';
+import { onOneBed } from './onOneBed';
 import { laidDown } from './wayUp';
 
 /** A part that is to be made in layers. */
@@ -17,6 +18,8 @@ export interface Laying {
   settings: LayerSettings;
   /** g/cm³ */
   density: number;
+  /** How many are made at once; 1 where nothing is said. */
+  pieces?: number;
 }
 
 /** What came of it. */
@@ -57,7 +60,7 @@ export function faultBefore({
   machine,
   material,
   settings,
-}: Omit<Laying, 'density' | 'down'>): Fault | null {
+}: Omit<Laying, 'density' | 'down' | 'pieces'>): Fault | null {
   const { layerMm, firstLayerMm } = settings;
   const [low, high] = machine.layerMm;
   const mostMm = Math.min(high, 0.8 * machine.nozzleMm);
@@ -95,19 +98,30 @@ export class LayerBench {
   #mesh: WeldedMesh | null = null;
   #down = '';
   #laid: WeldedMesh | null = null;
+  /** What was last sliced: several pieces of it, or itself, and for what. */
+  #onBed: { key: string; mesh: WeldedMesh } | null = null;
   #slicer: Slicer | null = null;
 
   /** Works in steps; each gives the share that is done, 0 to 1. */
   *layOut(laying: Laying): Generator<number, Result<LaidOut, Fault>> {
-    const { mesh, down, machine, material, settings, density } = laying;
+    const { mesh, down, machine, material, settings, density, pieces = 1 } = laying;
     if (this.#mesh !== mesh || this.#down !== down.join()) {
       this.#laid = laidDown(mesh, down);
-      this.#slicer = null;
+      this.#onBed = null;
       [this.#mesh, this.#down] = [mesh, down.join()];
     }
     const fault = faultBefore({ ...laying, mesh: this.#laid! });
     if (fault) return no(fault);
-    this.#slicer ??= new Slicer(this.#laid!);
+    const { foot, footMm } = settings;
+    const [width, depth] = machine.envelopeMm;
+    const key = pieces === 1 ? '' : [pieces, width, depth, foot, footMm].join();
+    if (this.#onBed?.key !== key) {
+      const onBed = onOneBed(this.#laid!, pieces, machine.envelopeMm, settings);
+      if (!onBed.ok) return onBed;
+      this.#onBed = { key, mesh: onBed.value };
+      this.#slicer = null;
+    }
+    this.#slicer ??= new Slicer(this.#onBed.mesh);
     if (this.#slicer.open > 0) return no({ code: 'slice.notClosed', edges: this.#slicer.open });
     const sliced = yield* this.#slicer.run(settings, machine);
     if (!sliced.layers.some(({ paths }) => paths.some(({ kind }) => kind !== 'foot'))) {

@@ -92,10 +92,14 @@ export function minutesText(minutes: number): string {
 }
 
 /** What a job takes, as a sentence, with the longest part of it named. */
-export function jobSentence(figures: JobFigures): string {
+export function jobSentence(figures: JobFigures, pieces = 1): string {
   const { minutes, metres, grams, cost, layers, kinds } = figures;
   const longest = kinds.reduce((most, one) => (one.seconds > most.seconds ? one : most));
-  return `${minutesText(minutes)} for ${layers} ${layers === 1 ? 'layer' : 'layers'}; ${metres.toFixed(2)} m, ${grams.toFixed(1)} g, costs about ${cost.whole.toFixed(2)}. Longest: ${MOVE_WORDS[longest.kind]}, ${minutesText(longest.seconds / 60)}; ${SHORTER[longest.kind]}.`;
+  const each =
+    pieces > 1
+      ? ` For each of ${pieces} pieces ${minutesText(minutes / pieces)} and ${(grams / pieces).toFixed(1)} g.`
+      : '';
+  return `${minutesText(minutes)} for ${layers} ${layers === 1 ? 'layer' : 'layers'}; ${metres.toFixed(2)} m, ${grams.toFixed(1)} g, costs about ${cost.whole.toFixed(2)}. Longest: ${MOVE_WORDS[longest.kind]}, ${minutesText(longest.seconds / 60)}; ${SHORTER[longest.kind]}.${each}`;
 }
 
 /** A correction of the machine, and the one place where it acts. */

@@ -49,7 +49,12 @@ export function CompareMakes({ body, laying, wish }: { body: Body; laying: Layin
       const choice = { machineId: head.machineId, materialId: head.materialId, ...change };
       return {
         choice,
-        wish: wishOf({ ...laying, settings }, { ...repair, head: { ...head, ...choice } }, workshop),
+        wish: wishOf(
+          { ...laying, settings },
+          { ...repair, head: { ...head, ...choice } },
+          workshop,
+          wish.pieces,
+        ),
       };
     };
     const machines = workshop.machines.filter(

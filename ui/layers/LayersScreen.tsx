@@ -5,6 +5,7 @@ import { ScrollView, Text, View } from 'react-native';
 import { fileStem } from '@core/formats';
 import type { Body, Laying, Mishap, NewJob } from '@core/model';
 import { FEET, SUPPORTS } from '@core/fields';
+import { MOST_PIECES } from '@core/printing';
 import { frozenLetter } from '@core/progress';
 import { materialOf } from '@core/standards';
 import { capital } from '@core/sentence';
@@ -25,6 +26,7 @@ import { LoadChoice } from '../frame/LoadChoice';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { Broken } from '../report/ScreenBoundary';
 import { Button } from '../shared/Button';
+import { CountSteps } from '../shared/CountSteps';
 import { EmptyState } from '../shared/EmptyState';
 import { askedSizes, trialOf } from '../jobs/askedSizes';
 import { SendSheet } from '../jobs/SendSheet';
@@ -66,7 +68,8 @@ function Layers({ body }: { body: Body }) {
   const { put } = useChangeRepair(repair);
   const { say } = useNotices();
   const wide = useWide();
-  const { state, ways, laying, wish, stop, again, ready } = useLayers(body);
+  const [pieces, setPieces] = useState(1);
+  const { state, ways, laying, wish, stop, again, ready } = useLayers(body, pieces);
   const [layer, setLayer] = useState<number | null>(null);
   const sets = layerSetsIn(numbers.workshop);
   const change = (fields: Partial<Laying>) => put('body', { ...body, laying: { ...laying, ...fields } });
@@ -74,20 +77,22 @@ function Layers({ body }: { body: Body }) {
   const last = reply ? reply.drawing.topMm.length - 1 : 0;
   const shown = Math.min(layer ?? last, last);
 
+  /** What the job makes. */
+  const made = pieces === 1 ? body.name : `${body.name.slice(0, 60)}, ${pieces} pieces`;
   const [writing, setWriting] = useState(false);
   const [sending, setSending] = useState(false);
   const sendJob = useSendJob();
   /** The checked job as G-code; what stands in its way is said. */
   const written = async (): Promise<string | null> => {
     setWriting(true);
-    const made = await layerWorker()
-      .gcode(`${repair.head.name}, ${body.name}`, new Date().toISOString())
+    const gcode = await layerWorker()
+      .gcode(`${repair.head.name}, ${made}`, new Date().toISOString())
       .catch(() => null)
       .finally(() => setWriting(false));
-    if (made?.ok) return made.value;
+    if (gcode?.ok) return gcode.value;
     say({
       tone: 'wrong',
-      text: made ? sentenceOf(made.fault) : 'The job could not be written. Lay it again, then save it.',
+      text: gcode ? sentenceOf(gcode.fault) : 'The job could not be written. Lay it again, then save it.',
     });
     return null;
   };
@@ -95,7 +100,7 @@ function Layers({ body }: { body: Body }) {
     const gcode = await written();
     if (gcode === null) return;
     saveFile({
-      name: `${fileStem(repair.head.name, body.name)}.gcode`,
+      name: `${fileStem(repair.head.name, made)}.gcode`,
       mime: 'text/x-gcode',
       bytes: new TextEncoder().encode(gcode),
     });
@@ -108,7 +113,7 @@ function Layers({ body }: { body: Body }) {
       id: newId(),
       repairId: head.id,
       bodyId: body.id,
-      name: body.name,
+      name: made,
       repairName: head.name,
       letter: frozenLetter(repair, numbers.workshop),
       machineId: wish.machine.id,
@@ -150,7 +155,7 @@ function Layers({ body }: { body: Body }) {
         )}
       </View>
       <View className="gap-5 p-4">
-        {reply ? <Told reply={reply} layer={shown} /> : null}
+        {reply ? <Told reply={reply} layer={shown} pieces={pieces} /> : null}
         <View className="gap-1.5">
           <GroupHeading>Way up</GroupHeading>
           <WayChoice ways={ways} down={laying.down} onChange={({ down }) => change({ down: [...down] })} />
@@ -174,6 +179,10 @@ function Layers({ body }: { body: Body }) {
           )}
           <Text className="font-label text-[14px] leading-5 text-muted">{`${capital(settingsWords(wish.settings, wish.settings.lineMm))}.`}</Text>
           <Button label="Change these in the Workshop" onPress={() => router.push('/workshop')} />
+        </View>
+        <View className="gap-1.5">
+          <GroupHeading>Pieces at once</GroupHeading>
+          <CountSteps what="piece" least={1} most={MOST_PIECES} value={pieces} onChange={setPieces} />
         </View>
         <View className="gap-1.5">
           <GroupHeading>Supports</GroupHeading>
@@ -221,8 +230,15 @@ function Layers({ body }: { body: Body }) {
   );
 }
 
+/** The same of several pieces is told once. */
+function countedSentences(sentences: readonly string[]): Map<string, number> {
+  const counted = new Map<string, number>();
+  for (const sentence of sentences) counted.set(sentence, (counted.get(sentence) ?? 0) + 1);
+  return counted;
+}
+
 /** What it takes, what is in the layer that is shown, and what is to be watched. */
-function Told({ reply, layer }: { reply: LaidReply; layer: number }) {
+function Told({ reply, layer, pieces }: { reply: LaidReply; layer: number; pieces: number }) {
   const { drawing, figures, warnings, happenings } = reply;
   const here = happenings.filter((one) => one.layer === layer).map(({ what }) => HAPPENING_WORDS[what]);
   return (
@@ -230,10 +246,10 @@ function Told({ reply, layer }: { reply: LaidReply; layer: number }) {
       <Text className="font-sans text-[16px] leading-6 text-ink">
         {`Layer ${layer + 1} of ${drawing.topMm.length}, up to ${drawing.topMm[layer]!.toFixed(2)} mm. ${here.join(' ')}`}
       </Text>
-      <Text className="font-sans text-[16px] leading-6 text-ink">{jobSentence(figures)}</Text>
-      {warnings.map((warning, index) => (
-        <Text key={index} role="alert" className="font-medium text-[15px] leading-6 text-rust">
-          {layerWarningSentence(warning)}
+      <Text className="font-sans text-[16px] leading-6 text-ink">{jobSentence(figures, pieces)}</Text>
+      {[...countedSentences(warnings.map(layerWarningSentence))].map(([sentence, times]) => (
+        <Text key={sentence} role="alert" className="font-medium text-[15px] leading-6 text-rust">
+          {times === 1 ? sentence : `${sentence} (${times} times.)`}
         </Text>
       ))}
       <View role="table" aria-label="What each kind of line takes">

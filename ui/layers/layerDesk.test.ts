@@ -19,6 +19,7 @@ const wish: LayWish = {
   machine: { id: 'bench-printer', name: 'Bench printer', printer: LAYER_PRINTERS[0]! },
   material: { id: 'petg', name: 'PETG', density: 1.27, filament: FILAMENTS[0]! },
   settings: settingsNamed('everyday'),
+  pieces: 1,
 };
 const atOnce = () => Promise.resolve();
 

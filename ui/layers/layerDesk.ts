@@ -76,7 +76,7 @@ export class LayerDesk implements LayerWorker {
 
   async #lay(
     what: 'lay' | 'compare',
-    { down, machine, material, settings }: LayWish,
+    { down, machine, material, settings, pieces }: LayWish,
     onProgress: (share: number) => void,
   ): Promise<Result<LaidOut, Fault> | null> {
     const run = (this.#runs[what] += 1);
@@ -88,6 +88,7 @@ export class LayerDesk implements LayerWorker {
       mesh: this.#mesh,
       down,
       settings,
+      pieces,
       density: material.density,
     });
     for (let since = performance.now(); ;) {

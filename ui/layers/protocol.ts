@@ -11,6 +11,8 @@ export interface LayWish {
   machine: { id: string; name: string; printer: LayerPrinter | null };
   material: { id: string; name: string; density: number; filament: Filament | null };
   settings: LayerSettings;
+  /** How many are made at once. */
+  pieces: number;
 }
 
 /** What came of it, as the screen shows it. */

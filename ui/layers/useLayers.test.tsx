@@ -67,3 +67,22 @@ test('other settings while ways up are looked for: only these are laid, and noth
   await settle();
   expect(result.current.state).toEqual({ kind: 'laid', reply });
 });
+
+test('another number of pieces is laid anew, the ways up stay as they are', async () => {
+  mockAsked.length = 0;
+  const { rerender, unmount } = renderHook(({ pieces }) => useLayers(body!, pieces), {
+    initialProps: { pieces: 1 },
+    wrapper,
+  });
+  await settle();
+  await act(async () => mockAsked[0]!.answer([]));
+  await settle();
+  rerender({ pieces: 3 });
+  await settle();
+  const asked = mockAsked.map(({ what, wish }) => [what, wish?.pieces]);
+  expect(asked.slice(1)).toEqual([
+    ['lay', 1],
+    ['lay', 3],
+  ]);
+  unmount();
+});

@@ -35,8 +35,8 @@ export type LayersState =
   /** Nobody's input: told with a report. */
   | { kind: 'broken'; fault: ProgramFault };
 
-/** How a body is laid on a machine of a workshop, as it is chosen for it. */
-export function wishOf(laying: Laying, { head }: RepairState, workshop: Workshop): LayWish {
+/** How a body is laid on a machine of a workshop, as it is chosen for it. @param pieces how many at once. */
+export function wishOf(laying: Laying, { head }: RepairState, workshop: Workshop, pieces: number): LayWish {
   const { id, name } = machineIn(workshop, head.machineId);
   const material = materialOf(head.materialId);
   const printer = layerPrinterIn(workshop, id);
@@ -51,14 +51,15 @@ export function wishOf(laying: Laying, { head }: RepairState, workshop: Workshop
     },
     // Where nobody said what the machine can do it is refused before it is laid.
     settings: settingsFor(layerSetIn(workshop, laying.settings), laying, printer ?? LAYER_PRINTERS[0]!),
+    pieces,
   };
 }
 
 /** How many ways of lying are drawn. */
 const DRAWN_WAYS = 4;
 
-/** Lays a spare in layers whenever its shape, or how it is to be laid, has changed. */
-export function useLayers(body: Body) {
+/** Lays a spare, or several pieces of it, in layers whenever its shape, or how it is to be laid, has changed. */
+export function useLayers(body: Body, pieces = 1) {
   const { repair, numbers } = useRepairContext();
   const solid = useSolidView();
   const laying = body.laying ?? USUAL_LAYING;
@@ -67,7 +68,7 @@ export function useLayers(body: Body) {
   const [state, setState] = useState<LayersState>({ kind: 'working', share: 0 });
   const [ways, setWays] = useState<DrawnWay[]>([]);
   const [attempt, setAttempt] = useState(0);
-  const wish = wishOf(laying, repair, numbers.workshop);
+  const wish = wishOf(laying, repair, numbers.workshop, pieces);
   const wishNow = useRef(wish);
   wishNow.current = wish;
   const key = JSON.stringify(wish);

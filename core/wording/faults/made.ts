@@ -21,6 +21,8 @@ export const MADE: Sentences<MadeFault> = {
     `This material wants ${neededC} °C, and this printer’s nozzle may have ${mostC} °C at most. Choose another of the two.`,
   'slice.doesNotFit': ({ sizeMm, roomMm }) =>
     `As it lies the part takes ${boxText(sizeMm)}, and the printer has ${boxText(roomMm)}: ${tooLarge(sizeMm, roomMm)}. Lay it another way, choose a larger printer, or split it.`,
+  'slice.piecesDoNotFit': ({ pieces, most }) =>
+    `${pieces} pieces do not go on this bed at once: ${most} ${most === 1 ? 'does' : 'do'}. Make fewer at once, lay them another way, or choose a larger printer.`,
   'slice.tooLow': ({ heightMm, firstLayerMm }) =>
     `As it lies the part is ${mm(heightMm)} high, less than its first layer (${mm(firstLayerMm)}). Lay it another way.`,
   'slice.tooManyLayers': ({ layers, most }) =>
