@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { z } from 'zod';
 
-import type { Repair } from '@core/model';
+import type { Picture, Repair } from '@core/model';
 
 import { ask } from '../api/client';
 import { listKey } from '../api/queryClient';
@@ -10,6 +10,10 @@ import { workbench, type SolidView } from './useSolid';
 
 /** The part must have been left alone for this long before it is drawn for the list, ms. */
 const SETTLED_MS = 1200;
+/** The first time it is drawn sooner: until then the list may have nothing to show, ms. */
+const FIRST_MS = 300;
+/** What could not be drawn or sent is tried again after this long, ms. */
+const AGAIN_MS = 5000;
 
 /** Keeps the picture in the list of repairs current, once the part has settled. */
 export function useListPicture(repair: Repair, { bodies }: SolidView): void {
@@ -25,18 +29,26 @@ export function useListPicture(repair: Repair, { bodies }: SolidView): void {
   const drawn = useRef<string | null>(null);
   useEffect(() => {
     if (key === null || key === drawn.current || !spare) return;
-    const timer = setTimeout(() => {
-      void (async () => {
-        const picture = await workbench.ask.picture(spare.id);
-        drawn.current = key;
-        if (!picture) return;
+    let timer: ReturnType<typeof setTimeout>;
+    let current = true;
+    let picture: Picture | null = null;
+    const draw = async () => {
+      // Drawn once; what is tried again is to send it.
+      picture ??= await workbench.ask.picture(spare.id);
+      if (picture)
         await ask(`/repairs/${repairId}/picture`, { method: 'PUT', body: picture, reply: z.null() });
-        await client.invalidateQueries({ queryKey: listKey });
-      })().catch(() => {
-        // A picture that could not be drawn or sent is drawn again at the next change.
-      });
-    }, SETTLED_MS);
-    return () => clearTimeout(timer);
+      drawn.current = key;
+      if (picture) await client.invalidateQueries({ queryKey: listKey });
+    };
+    // Nobody waits for it: a server that is away is told of where something is typed.
+    const drawIn = (ms: number) => {
+      timer = setTimeout(() => void draw().catch(() => current && drawIn(AGAIN_MS)), ms);
+    };
+    drawIn(drawn.current === null ? FIRST_MS : SETTLED_MS);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+    };
     // The body is named by the key.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, repairId, client]);

@@ -1,0 +1,68 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { act, renderHook } from '@testing-library/react';
+import type { ReactNode } from 'react';
+
+import { block } from '@core/testing/pieces';
+import { RepairDraft } from '@core/testing/repairDraft';
+
+import { useListPicture } from './useListPicture';
+import type { SolidView } from './useSolid';
+
+const mockSent: string[] = [];
+let mockServerIsThere = true;
+jest.mock('../api/client', () => ({
+  ask: (path: string) => {
+    if (!mockServerIsThere) return Promise.reject(new Error('not there'));
+    mockSent.push(path);
+    return Promise.resolve(null);
+  },
+}));
+jest.mock('./useSolid', () => ({
+  workbench: { ask: { picture: () => Promise.resolve({ outline: [], edges: [] }) } },
+}));
+
+const { repair } = new RepairDraft('x').body('bar', 'Bar', [block(20, 10, 5)] as never);
+const built = (build: number) =>
+  ({
+    bodies: [{ bodyId: 'bar', build, figures: {}, outOfDate: false, findings: [] }],
+  }) as unknown as SolidView;
+const wrapper = ({ children }: { children: ReactNode }) => (
+  <QueryClientProvider client={new QueryClient()}>{children}</QueryClientProvider>
+);
+const wait = (ms: number) => act(() => jest.advanceTimersByTimeAsync(ms));
+
+beforeEach(() => {
+  jest.useFakeTimers();
+  mockSent.length = 0;
+  mockServerIsThere = true;
+});
+afterEach(() => jest.useRealTimers());
+
+test('a part is drawn for the list soon at first, then when it was left alone, and once each time', async () => {
+  const { rerender } = renderHook(({ build }) => useListPicture(repair, built(build)), {
+    initialProps: { build: 1 },
+    wrapper,
+  });
+  await wait(400);
+  expect(mockSent).toEqual([`/repairs/${repair.head.id}/picture`]);
+  await wait(20_000);
+  expect(mockSent).toHaveLength(1);
+  rerender({ build: 2 });
+  await wait(400);
+  rerender({ build: 3 });
+  await wait(1100);
+  expect(mockSent).toHaveLength(1);
+  await wait(200);
+  expect(mockSent).toHaveLength(2);
+});
+
+test('a picture that could not be sent is sent when the server is there again', async () => {
+  mockServerIsThere = false;
+  const { unmount } = renderHook(() => useListPicture(repair, built(1)), { wrapper });
+  await wait(12_000);
+  expect(mockSent).toEqual([]);
+  mockServerIsThere = true;
+  await wait(5_000);
+  expect(mockSent).toHaveLength(1);
+  unmount();
+});
