@@ -10,8 +10,6 @@ import { workbench, type SolidView } from './useSolid';
 
 /** The part must have been left alone for this long before it is drawn for the list, ms. */
 const SETTLED_MS = 1200;
-/** The first time it is drawn sooner: until then the list may have nothing to show, ms. */
-const FIRST_MS = 300;
 /** What could not be drawn or sent is tried again after this long, ms. */
 const AGAIN_MS = 5000;
 
@@ -44,7 +42,7 @@ export function useListPicture(repair: Repair, { bodies }: SolidView): void {
     const drawIn = (ms: number) => {
       timer = setTimeout(() => void draw().catch(() => current && drawIn(AGAIN_MS)), ms);
     };
-    drawIn(drawn.current === null ? FIRST_MS : SETTLED_MS);
+    drawIn(SETTLED_MS);
     return () => {
       current = false;
       clearTimeout(timer);
