@@ -132,7 +132,10 @@ describe('what can’t be', () => {
     ['radius-from-three-points', { first: 10, second: 20, third: 30 }],
   ])('%s %j is refused with a reason', (id, inputs) => {
     const computed = of(id, inputs);
-    expect(computed).toMatchObject({ ok: false, fault: { code: 'construction.notPossible' } });
+    expect(computed).toMatchObject({
+      ok: false,
+      fault: { code: 'construction.notPossible', what: { construction: id } },
+    });
     expect(!computed.ok && sentenceOf(computed.fault)).toMatch(
       /^The [\w ,]+ can’t be worked out: (\w+ ){2}.+\. Check/,
     );

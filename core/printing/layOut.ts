@@ -112,9 +112,9 @@ export class LayerBench {
     }
     const fault = faultBefore({ ...laying, mesh: this.#laid! });
     if (fault) return no(fault);
-    const { foot, footMm } = settings;
+    const { foot, footMm, lineMm } = settings;
     const [width, depth] = machine.envelopeMm;
-    const key = pieces === 1 ? '' : [pieces, width, depth, foot, footMm].join();
+    const key = pieces === 1 ? '' : [pieces, width, depth, foot, footMm, lineMm].join();
     if (this.#onBed?.key !== key) {
       const onBed = onOneBed(this.#laid!, pieces, machine.envelopeMm, settings);
       if (!onBed.ok) return onBed;

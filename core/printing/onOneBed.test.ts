@@ -1,63 +1,15 @@
-import fc from 'fast-check';
-
 import { AS_IT_STANDS, LayerBench, MOST_PIECES, type Laying } from '@core/printing';
 import { meshVolume } from '@core/part';
+import { footReachMm } from '@core/slice';
 import { settingsNamed } from '@core/testing/laid';
 import { bar, block } from '@core/testing/solids3d';
 import { FILAMENTS, LAYER_PRINTERS } from '@core/workshop';
 import { jobSentence, sentenceOf } from '@core/wording';
 
-import { inRows, onOneBed, type Footprint } from './onOneBed';
+import { onOneBed } from './onOneBed';
 
 const everyday = { ...settingsNamed('everyday'), foot: 'none' as const };
 const machine = LAYER_PRINTERS[0]!;
-
-/** The least distance between the rectangles of two pieces, along the better of both axes. */
-const apart = (a: Footprint, [ax, ay]: [number, number], b: Footprint, [bx, by]: [number, number]) =>
-  Math.max(Math.abs(ax - bx) - (a.width + b.width) / 2, Math.abs(ay - by) - (a.depth + b.depth) / 2);
-
-test('whatever is packed lies on the bed, about its middle, and none nearer to another than the gap', () => {
-  const footprint = fc.record({
-    width: fc.double({ min: 1, max: 60, noNaN: true }),
-    depth: fc.double({ min: 1, max: 60, noNaN: true }),
-  });
-  const room = { width: 220, depth: 180 };
-  fc.assert(
-    fc.property(fc.array(footprint, { minLength: 1, maxLength: 9 }), (pieces) => {
-      const middles = inRows(pieces, room, 5);
-      // Nine of 60 × 60 with gaps take 190 × 190.
-      if (!middles) return pieces.length > 6;
-      for (const [index, [x, y]] of middles.entries()) {
-        expect(Math.abs(x) + pieces[index]!.width / 2).toBeLessThanOrEqual(room.width / 2 + 1e-9);
-        expect(Math.abs(y) + pieces[index]!.depth / 2).toBeLessThanOrEqual(room.depth / 2 + 1e-9);
-        for (let other = 0; other < index; other += 1) {
-          expect(apart(pieces[index]!, [x, y], pieces[other]!, middles[other]!)).toBeGreaterThanOrEqual(
-            5 - 1e-9,
-          );
-        }
-      }
-      return true;
-    }),
-    { numRuns: 200 },
-  );
-});
-
-test('four squares lie two by two, six narrow ones as near to a square as they can', () => {
-  const room = { width: 200, depth: 200 };
-  const square = { width: 20, depth: 20 };
-  expect(inRows([square, square, square, square], room, 5)).toEqual([
-    [-12.5, -12.5],
-    [12.5, -12.5],
-    [-12.5, 12.5],
-    [12.5, 12.5],
-  ]);
-  const narrow = { width: 10, depth: 40 };
-  const middles = inRows(Array<Footprint>(6).fill(narrow), room, 5)!;
-  // Six in a row: 85 × 40. Three and three are as long, 40 × 85, but deep; four and two cover more; two by two are 130 deep.
-  expect(2 * Math.max(...middles.map(([x]) => x)) + narrow.width).toBeCloseTo(85, 9);
-  expect(middles.map(([, y]) => y)).toEqual([0, 0, 0, 0, 0, 0]);
-  expect(inRows([{ width: 250, depth: 1 }], room, 5)).toBeNull();
-});
 
 test('several pieces are closed, apart, and so many times the volume; one stays the very mesh', () => {
   const wheel = bar(20, 6);
@@ -67,7 +19,11 @@ test('several pieces are closed, apart, and so many times the volume; one stays 
   if (!five.ok) throw new Error(sentenceOf(five.fault));
   expect(meshVolume(five.value) / meshVolume(wheel)).toBeCloseTo(5, 4);
   // A rim of 6 mm needs room for two of them, and goes out beyond the outermost.
-  const rimmed = onOneBed(block(100, 100, 5), 2, [220, 220, 200], { foot: 'brim', footMm: 6 });
+  const rimmed = onOneBed(block(100, 100, 5), 2, [220, 220, 200], {
+    foot: 'brim',
+    footMm: 6,
+    lineMm: 0.44,
+  });
   expect(rimmed).toEqual({ ok: false, fault: { code: 'slice.piecesDoNotFit', pieces: 2, most: 1 } });
   expect(onOneBed(block(100, 100, 5), 4, [220, 220, 200], everyday).ok).toBe(true);
 });
@@ -122,3 +78,27 @@ test('a bench lays another number anew, and as many again at once', () => {
   expect(layers(2)).toBeCloseTo(2 * one, 2);
   expect(layers(1)).toBe(one);
 });
+
+test.each(['skirt', 'brim', 'ears'] as const)(
+  'what is laid round the foot (%s) reaches as far as is told, and no further',
+  (foot) => {
+    const settings = { ...everyday, foot };
+    const work = new LayerBench().layOut({
+      mesh: block(20, 20, 2),
+      down: AS_IT_STANDS,
+      machine: { ...machine, firstLayerSpreadMm: 0 },
+      material: FILAMENTS[0]!,
+      settings,
+      density: 1.27,
+    });
+    let step = work.next();
+    while (!step.done) step = work.next();
+    if (!step.value.ok) throw new Error(sentenceOf(step.value.fault));
+    const paths = step.value.value.sliced.layers[0]!.paths.filter(({ kind }) => kind === 'foot');
+    const farthest = Math.max(...paths.flatMap(({ points }) => [...points].map(Math.abs)));
+    // The middle of the outermost line; half of its breadth lies beyond.
+    const reach = farthest + settings.lineMm / 2 - 10;
+    expect(reach).toBeLessThanOrEqual(footReachMm(settings) + 0.05);
+    expect(reach).toBeGreaterThan(footReachMm(settings) - settings.lineMm);
+  },
+);

@@ -34,10 +34,31 @@ export function footOf(foot: Area, { foot: kind, footMm, lineMm }: LayerSettings
   }
 }
 
+/** How far beyond the part it reaches, mm. */
+export function footReachMm({
+  foot,
+  footMm,
+  lineMm,
+}: Pick<LayerSettings, 'foot' | 'footMm' | 'lineMm'>): number {
+  switch (foot) {
+    case 'none':
+      return 0;
+    case 'skirt':
+      return SKIRT_MM + SKIRT_LOOPS * lineMm;
+    case 'brim':
+      return ringCount(footMm, lineMm) * lineMm;
+    case 'ears':
+      return footMm;
+  }
+}
+
+const ringCount = (footMm: number, lineMm: number) => Math.max(1, Math.round(footMm / lineMm));
+
 /** Rings round the outside; holes of the part stay free. */
 function rings(foot: Area, footMm: number, lineMm: number): LayerPath[] {
-  const count = Math.max(1, Math.round(footMm / lineMm));
-  return range(count).flatMap((ring) => loops(outside(foot, (ring + 0.5) * lineMm), lineMm));
+  return range(ringCount(footMm, lineMm)).flatMap((ring) =>
+    loops(outside(foot, (ring + 0.5) * lineMm), lineMm),
+  );
 }
 
 const loops = (area: Area, lineMm: number): LayerPath[] => area.map((path) => loopOf(path, 'foot', lineMm));

@@ -3,3 +3,4 @@ export { areaOf, contoursAt, cutTable, type Contours } from './contours';
 export { lengthOf, PATH_KINDS, volumeOf, type LayerPath, type PathKind, type SlicedLayer } from './paths';
 export { type LayerSettings } from './settings';
 export { layerCount, Slicer, type LayerHabits, type LayerWarning, type Sliced } from './slicer';
+export { footReachMm } from './foot';

@@ -23,6 +23,9 @@ test('a number of a construction is told by its words, what a person named as it
   expect(numberWords('left lug')).toBe('left lug');
   expect(constructionName('taper')).toBe('Taper');
   expect(constructionName('from-a-later-program')).toBeNull();
+  // Names that every object has.
+  expect(constructionName('constructor')).toBeNull();
+  expect(numberWords('toString')).toBe('toString');
 });
 
 test('what can’t be worked out is said with its number and the reason', () =>

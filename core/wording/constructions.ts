@@ -206,7 +206,7 @@ export const constructionWords = (id: ConstructionId): ConstructionWords => WORD
 
 /** What a construction is called that a file names; null if it is not known here. */
 export const constructionName = (id: string): string | null =>
-  id in WORDS ? WORDS[id as ConstructionId].name : null;
+  Object.hasOwn(WORDS, id) ? WORDS[id as ConstructionId].name : null;
 
 /** One of a construction's numbers, or a length of a step, or what a person has named, in words. */
 export function numberWords(what: string | ConstructionNumber): string {

@@ -84,7 +84,7 @@ const COUNTED: Record<Counted, (place: string) => string> = {
 
 /** A length in words: "bore", "height of station 3". What a person has named stays as it was named. */
 export function lengthWords(what: LengthName | (string & {})): string {
-  if (what in PLAIN) return PLAIN[what as PlainLengthName];
+  if (Object.hasOwn(PLAIN, what)) return PLAIN[what as PlainLengthName];
   const [key = '', place = ''] = what.split(' ', 2);
-  return key in COUNTED && /^\d+$/.test(place) ? COUNTED[key as Counted](place) : what;
+  return Object.hasOwn(COUNTED, key) && /^\d+$/.test(place) ? COUNTED[key as Counted](place) : what;
 }

@@ -57,8 +57,7 @@ export class LayerDesk implements LayerWorker {
   async compare(wish: LayWish): Promise<Result<ComparedReply, Fault> | null> {
     const laid = await this.#lay('compare', wish, () => {});
     if (!laid?.ok) return laid;
-    const { figures, warnings } = laid.value;
-    return ok({ figures, warnings: warnings.filter(({ code }) => code !== 'slice.heightRounded').length });
+    return ok({ figures: laid.value.figures });
   }
 
   async gcode(title: string, when: string): Promise<Result<string, Fault>> {

@@ -26,7 +26,6 @@ export interface LaidReply {
 /** One of several ways to make it, for the table. */
 export interface ComparedReply {
   figures: JobFigures;
-  warnings: number;
 }
 
 /** The worker that lays parts in layers, as the screen sees it. A newer wish ends the one before it: that one comes back as null. */

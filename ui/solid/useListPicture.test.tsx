@@ -5,14 +5,18 @@ import type { ReactNode } from 'react';
 import { block } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 
+import { Unreachable } from '../api/client';
 import { useListPicture } from './useListPicture';
 import type { SolidView } from './useSolid';
 
 const mockSent: string[] = [];
-let mockServerIsThere = true;
+let mockAsked = 0;
+let mockFailure: Error | null = null;
 jest.mock('../api/client', () => ({
+  ...jest.requireActual<object>('../api/client'),
   ask: (path: string) => {
-    if (!mockServerIsThere) return Promise.reject(new Error('not there'));
+    mockAsked += 1;
+    if (mockFailure) return Promise.reject(mockFailure);
     mockSent.push(path);
     return Promise.resolve(null);
   },
@@ -34,7 +38,7 @@ const wait = (ms: number) => act(() => jest.advanceTimersByTimeAsync(ms));
 beforeEach(() => {
   jest.useFakeTimers();
   mockSent.length = 0;
-  mockServerIsThere = true;
+  mockFailure = null;
 });
 afterEach(() => jest.useRealTimers());
 
@@ -57,12 +61,21 @@ test('a part is drawn for the list when it was left alone, and once each time', 
 });
 
 test('a picture that could not be sent is sent when the server is there again', async () => {
-  mockServerIsThere = false;
+  mockFailure = new Unreachable('away');
   const { unmount } = renderHook(() => useListPicture(repair, built(1)), { wrapper });
   await wait(12_000);
   expect(mockSent).toEqual([]);
-  mockServerIsThere = true;
+  mockFailure = null;
   await wait(5_000);
   expect(mockSent).toHaveLength(1);
+  unmount();
+});
+
+test('a picture that is refused is not sent again and again', async () => {
+  mockFailure = new Error('refused');
+  mockAsked = 0;
+  const { unmount } = renderHook(() => useListPicture(repair, built(1)), { wrapper });
+  await wait(30_000);
+  expect(mockAsked).toBe(1);
   unmount();
 });

@@ -4,13 +4,13 @@ import { z } from 'zod';
 
 import type { Picture, Repair } from '@core/model';
 
-import { ask } from '../api/client';
+import { ask, mayComeBack } from '../api/client';
 import { listKey } from '../api/queryClient';
 import { workbench, type SolidView } from './useSolid';
 
 /** The part must have been left alone for this long before it is drawn for the list, ms. */
 const SETTLED_MS = 1200;
-/** What could not be drawn or sent is tried again after this long, ms. */
+/** What could not be sent is sent again after this long, ms. */
 const AGAIN_MS = 5000;
 
 /** Keeps the picture in the list of repairs current, once the part has settled. */
@@ -38,9 +38,13 @@ export function useListPicture(repair: Repair, { bodies }: SolidView): void {
       drawn.current = key;
       if (picture) await client.invalidateQueries({ queryKey: listKey });
     };
-    // Nobody waits for it: a server that is away is told of where something is typed.
     const drawIn = (ms: number) => {
-      timer = setTimeout(() => void draw().catch(() => current && drawIn(AGAIN_MS)), ms);
+      timer = setTimeout(() => {
+        draw().catch((error: unknown) => {
+          // A server that is away is told of where something is typed. What can't be drawn is drawn after the next change.
+          if (current && mayComeBack(error)) drawIn(AGAIN_MS);
+        });
+      }, ms);
     };
     drawIn(SETTLED_MS);
     return () => {

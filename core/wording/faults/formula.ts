@@ -1,7 +1,7 @@
 import type { Dimensioned, FormulaFault } from '@core/fault';
 import { capital } from '@core/sentence';
 
-import { quoted, type Sentences } from './sentences';
+import { QUANTITY_WORDS, quoted, type Sentences } from './sentences';
 
 /** One sentence or two for each: what is wrong, by which rule, and the way out. */
 export const FORMULA: Sentences<FormulaFault> = {
@@ -42,10 +42,4 @@ const DIMENSIONED: Record<Dimensioned, string> = {
   volume: 'a volume',
   angle: 'an angle',
   neither: 'neither a length nor an angle',
-};
-
-const QUANTITY_WORDS: Record<string, string> = {
-  length: 'a length',
-  angle: 'an angle',
-  count: 'a count',
 };

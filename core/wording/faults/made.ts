@@ -10,7 +10,7 @@ export const MADE: Sentences<MadeFault> = {
   'testPiece.wholePart': () =>
     'This fit goes round nearly the whole part: a piece would save nothing. Make the part itself.',
   'make.notGrown': () =>
-    'The spare cannot be made larger for its shrinkage, since one of its faces can’t be stretched one way alone. Give the machine the same shrinkage along all three ways, or none.',
+    'The spare cannot be made larger for a shrinkage that differs along its three ways. Give the machine the same shrinkage along all three ways, or none.',
   'slice.noLayerMachine': ({ machine }) =>
     `${machine} lays no layers, or the Workshop does not say how. Choose a layer printer, say there what this one can do, or save a file for it.`,
   'slice.noLayerMaterial': ({ material }) =>

@@ -2,7 +2,7 @@ import type { MeasuredFault, NotPossible } from '@core/fault';
 import { listed } from '@core/sentence';
 
 import { numberWords } from '../constructions';
-import { mm, type Sentences } from './sentences';
+import { mm, QUANTITY_WORDS, type Sentences } from './sentences';
 
 /** One sentence or two for each: what is wrong, by which rule, and the way out. */
 export const MEASURED: Sentences<MeasuredFault> = {
@@ -22,12 +22,6 @@ export const MEASURED: Sentences<MeasuredFault> = {
   'layout.empty': () => 'A layout needs two points. Tap where they stand.',
   'layout.notSettled': () =>
     'These distances contradict each other too much to place the points. Look for a wrong one, or put the points on the sketch nearer to where they are.',
-};
-
-const QUANTITY_WORDS: Record<string, string> = {
-  length: 'a length',
-  angle: 'an angle',
-  count: 'a count',
 };
 
 const NOT_POSSIBLE: Record<NotPossible, string> = {

@@ -13,3 +13,10 @@ export const mm = (value: number) => `${showNumber(value)} mm`;
 export const named = ({ what, tag, mm: length }: NamedLength) =>
   `${lengthWords(what)}${tag ? ` ${tag}` : ''} (${mm(length)})`;
 export const quoted = (text: string) => `“${text.length > 40 ? `${text.slice(0, 40)}…` : text}”`;
+
+/** What kind of number it is, with its article. */
+export const QUANTITY_WORDS: Record<string, string> = {
+  length: 'a length',
+  angle: 'an angle',
+  count: 'a count',
+};
