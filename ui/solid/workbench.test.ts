@@ -9,13 +9,14 @@ import { Workbench } from './workbench';
 
 jest.mock('./spawnWorker', () => ({ spawnWorker: () => ({ end: () => {} }) }));
 
-const LIMITS = { stepMs: 200 };
+const LIMITS = { stepMs: 200, quietMs: 50 };
 const never = () => new Promise<never>(() => {});
 const state: RepairState = rackWheel();
 
 /** A worker that does what the test says; counts how many were started and ended. */
 function bench(build: (start: number, watcher: WorkerWatcher) => Promise<BuildReply>) {
   const count = { started: 0, ended: 0 };
+  const hang = { picture: false, pictureMs: 0 };
   const workbench = new Workbench(() => {
     count.started += 1;
     const mine = count.started;
@@ -27,7 +28,11 @@ function bench(build: (start: number, watcher: WorkerWatcher) => Promise<BuildRe
       build: () => build(mine, watcher),
       cutOpen: async () => null,
       file: never,
-      picture: async () => null,
+      picture: async () => {
+        if (hang.picture) return never();
+        await new Promise((resolve) => setTimeout(resolve, hang.pictureMs));
+        return null;
+      },
       stage: async () => null,
       countEdges: async () => [],
       showEdges: never,
@@ -40,7 +45,7 @@ function bench(build: (start: number, watcher: WorkerWatcher) => Promise<BuildRe
     };
     return { worker, end: () => (count.ended += 1) };
   }, LIMITS);
-  return { workbench, count };
+  return { workbench, count, hang };
 }
 const reply = (memoryBytes = 0): BuildReply => ({ bodies: [], memoryBytes });
 const failedStep = (given: BuildReply | null) =>
@@ -126,6 +131,40 @@ test('stopping something else than a build lets the builds behind it go on', asy
   workbench.cancel();
   expect(await file).toBe('WorkerLost');
   expect(await build).toEqual(reply());
+});
+
+test('a build does not wait for quiet work that hangs, whether it was asked for before or after it', async () => {
+  const { workbench, count, hang } = bench(async () => reply());
+  await workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
+  hang.picture = true;
+  for (const isAskedFirst of [true, false]) {
+    const picture = () => workbench.ask.picture('wheel').catch((error: Error) => error.name);
+    const before = count.ended;
+    // The second time the picture begins with a build behind it that was asked for in the same breath.
+    const [lost, built] = isAskedFirst
+      ? [picture(), new Promise((resolve) => setTimeout(resolve, 10)).then(build)]
+      : [picture(), build()];
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    expect(workbench.status).toEqual({ kind: 'building', bodyId: null, stepId: null });
+    expect(await lost).toBe('WorkerLost');
+    expect(await built).toEqual(reply());
+    expect(workbench.status).toEqual({ kind: 'idle' });
+    expect(count.ended).toBe(before + 1);
+  }
+  function build() {
+    return workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
+  }
+});
+
+test('quiet work that ends in time is left alone by the build behind it', async () => {
+  const { workbench, count, hang } = bench(async () => reply());
+  await workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
+  hang.pictureMs = LIMITS.quietMs / 2;
+  const picture = workbench.ask.picture('wheel');
+  expect(await workbench.build(state, DEFAULT_WORKSHOP, () => ({}))).toEqual(reply());
+  expect(await picture).toBeNull();
+  await new Promise((resolve) => setTimeout(resolve, 2 * LIMITS.quietMs));
+  expect(count.ended).toBe(0);
 });
 
 test('of builds asked for in a row only the first and the newest are done', async () => {

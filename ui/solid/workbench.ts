@@ -25,9 +25,11 @@ export type BenchStatus =
 export interface BenchLimits {
   /** A step that takes longer is taken to hang, ms. */
   stepMs: number;
+  /** A build waits no longer for what nobody waits for, ms. */
+  quietMs: number;
 }
 
-export const BENCH_LIMITS: BenchLimits = { stepMs: 20_000 };
+export const BENCH_LIMITS: BenchLimits = { stepMs: 20_000, quietMs: 2_000 };
 
 /** Steps are told no oftener than this, ms. */
 const TELL_EVERY_MS = 50;
@@ -64,6 +66,10 @@ export class Workbench {
   #toldAt = -Infinity;
   #toTell: ReturnType<typeof setTimeout> | undefined;
   #buildIsRunning = false;
+  #buildsWaiting = 0;
+  /** Ends what nobody waits for, so that a build behind it can begin; null while no such work is under way. */
+  #endQuiet: (() => void) | null = null;
+  #quietAlarm: ReturnType<typeof setTimeout> | undefined;
   #onStands: ((body: UncheckedBody) => void) | null = null;
 
   /** Asks about what was last built, in turn with all else. */
@@ -110,7 +116,10 @@ export class Workbench {
     onStands: (body: UncheckedBody) => void = () => {},
   ): Promise<BuildReply | null> {
     const turn = (this.#newestBuild += 1);
+    this.#buildsWaiting += 1;
+    this.#hastenQuiet();
     return this.#inTurn(async () => {
+      this.#buildsWaiting -= 1;
       if (turn !== this.#newestBuild) return null;
       try {
         const has = this.#holdsLast ? known() : {};
@@ -152,6 +161,13 @@ export class Workbench {
     return this.#run(work, quiet);
   }
 
+  /** A build that waits behind quiet work says so, and does not wait long. */
+  #hastenQuiet(): void {
+    if (!this.#endQuiet || this.#buildsWaiting === 0) return;
+    if (this.#status.kind !== 'building') this.#say({ kind: 'building', bodyId: null, stepId: null });
+    this.#quietAlarm ??= setTimeout(this.#endQuiet, this.limits.quietMs);
+  }
+
   /** One thing at a time; a failure is for whoever asked and does not stop the rest. */
   #inTurn<T>(work: () => Promise<T>): Promise<T> {
     const turn = this.#queue.then(work);
@@ -169,6 +185,10 @@ export class Workbench {
     });
     this.#at = null;
     this.#windAlarm();
+    if (quiet) {
+      this.#endQuiet = () => this.#lose?.(new WorkerLost('cancelled', this.#at));
+      this.#hastenQuiet();
+    }
     try {
       return await Promise.race([work(worker), lost]);
     } catch (error) {
@@ -184,6 +204,9 @@ export class Workbench {
     } finally {
       clearTimeout(this.#alarm);
       clearTimeout(this.#toTell);
+      clearTimeout(this.#quietAlarm);
+      this.#quietAlarm = undefined;
+      this.#endQuiet = null;
       this.#lose = null;
       if (this.#status.kind === 'building') this.#say({ kind: 'idle' });
     }
