@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
 
+import { strFromU8, unzipSync } from 'fflate';
+
 import { goTo, partIsBuilt } from './support/acts';
 import { expect, test } from './support/workshop';
 
@@ -35,6 +37,19 @@ test('a spare is laid in layers: way up, layers looked at, other settings, print
   // Two at once take as much again, told for each.
   await page.getByRole('button', { name: 'One piece more' }).click();
   await expect(page.getByText(/For each of 2 pieces \d+ min/)).toBeVisible({ timeout: 90_000 });
+  // They are packed side by side; one is moved on, and too near it is told.
+  const second = page.getByRole('button', { name: /^Wheel, piece 2, at / });
+  await second.press('ArrowLeft');
+  await expect(page.getByText(/^Wheel, piece 1 and Wheel, piece 2 come nearer/).last()).toBeVisible();
+  for (let press = 0; press < 4; press += 1) await second.press('ArrowRight');
+  await expect(page.getByText(/For each of 2 pieces \d+ min/)).toBeVisible({ timeout: 90_000 });
+  const bed = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the bed (3MF)' }).click();
+  const file = unzipSync(readFileSync(await (await bed).path()));
+  const places = strFromU8(file['3D/3dmodel.model']!).match(/<item objectid="2" transform="[^"]*"/g)!;
+  const across = places.map((item) => Number(item.split(' ').at(-3)));
+  expect(places).toHaveLength(2);
+  expect(across[1]! - across[0]!).toBeCloseTo(43.23 + 15, 0);
   await page.getByRole('button', { name: 'One piece less' }).click();
   await page.getByRole('radio', { name: 'Draft' }).click();
   await expect(page.getByText(/^Layer \d+ of 29/)).toBeVisible({ timeout: 90_000 });

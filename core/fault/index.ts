@@ -17,7 +17,7 @@ export type { AnyStepFault, Unsound } from './anyStepFault';
 export type { ChangedFault, WhereOnPart } from './changedFault';
 export type { FilesFault, ValueProblem } from './filesFault';
 export type { Dimensioned, FormulaFault } from './formulaFault';
-export type { MadeFault } from './madeFault';
+export type { MadeFault, PieceName } from './madeFault';
 export type { ConstructionNumber, MeasuredFault, NotPossible } from './measuredFault';
 export type { OutlineFault } from './outlineFault';
 export type { PlainFault } from './plainFault';

@@ -1,3 +1,11 @@
+/** A piece of a part, told by the part's name and its number, from 1. */
+export interface PieceName {
+  name: string;
+  piece: number;
+  /** Of how many of that part. */
+  of: number;
+}
+
 /** What can be wrong on the way from the part to its job. */
 export type MadeFault =
   | { code: 'testPiece.notThere' }
@@ -15,6 +23,10 @@ export type MadeFault =
     }
   /** `most`: how many do. */
   | { code: 'slice.piecesDoNotFit'; pieces: number; most: number }
+  /** `overMm`: how far beyond what the machine reaches. */
+  | { code: 'slice.pieceOffBed'; which: PieceName; overMm: number }
+  /** `gapMm`: what has to be between them. */
+  | { code: 'slice.piecesTooNear'; one: PieceName; other: PieceName; gapMm: number }
   | { code: 'slice.tooLow'; heightMm: number; firstLayerMm: number }
   | { code: 'slice.tooManyLayers'; layers: number; most: number }
   | { code: 'slice.notClosed'; edges: number }

@@ -10,6 +10,7 @@ import { fileStem, writeStl, writeThreeMf } from '@core/formats';
 import { BodyBuilder } from '@core/solid';
 import { checkShape, meshOf, readStep, writeStep, type Kernel } from '@core/kernel';
 import { FILE_QUALITY, meshVolume, openEdgeCount, weld, type WeldedMesh } from '@core/part';
+import { withDomParser } from '@core/testing/domParser';
 import { testKernel } from '@core/testing/kernel';
 import { rackWheel } from '@core/testing/repairDraft';
 
@@ -114,14 +115,3 @@ test('names of files', () => {
   expect(fileStem('螺丝')).toBe('spare');
   expect(fileStem('a'.repeat(300))).toHaveLength(60);
 });
-
-/** three's 3MF reader expects a browser's DOMParser with querySelector; jsdom's stands in for it. */
-function withDomParser<T>(work: () => T): T {
-  const before = globalThis.DOMParser;
-  globalThis.DOMParser = new JSDOM('').window.DOMParser as unknown as typeof DOMParser as never;
-  try {
-    return work();
-  } finally {
-    globalThis.DOMParser = before;
-  }
-}

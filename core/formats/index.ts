@@ -1,5 +1,5 @@
 export { writeStl } from './stl';
-export { writeThreeMf, type NamedMesh } from './threeMf';
+export { writeThreeMf, type NamedMesh, type Placing } from './threeMf';
 export { fileStem } from './fileName';
 export { SHEET_COLUMNS, sheetCsv, type SheetRow } from './sizeSheet';
 export { mimeOf, SPARE_FORMATS, type SpareFile, type SpareFormat } from './spareFormats';

@@ -8,8 +8,14 @@ export interface NamedMesh {
   mesh: WeldedMesh;
   /** What it is to be made of. */
   material?: string;
-  /** Where it lies on the bed: nine numbers of a turn, row by row, and three of a way, mm. Without, as it is. */
-  placed?: { turn: readonly number[]; by: readonly [number, number, number] };
+  /** Where each of its pieces lies on the bed. Without, one lies as it is. */
+  placed?: readonly Placing[];
+}
+
+/** Nine numbers of a turn, row by row, and three of a way, mm. */
+export interface Placing {
+  turn: readonly number[];
+  by: readonly [number, number, number];
 }
 
 const CORE_NAMESPACE = 'http://schemas.microsoft.com/3dmanufacturing/core/2015/02';
@@ -24,7 +30,7 @@ const ANY_COLOUR = '#C9B8A0FF';
 const RELATIONSHIP = 'http://schemas.microsoft.com/3dmanufacturing/2013/01/3dmodel';
 
 /**
- * A 3MF package (core specification 1.3): one object with its name and material for each mesh, where it lies on the bed, millimetres.
+ * A 3MF package (core specification 1.3): one object with its name and material for each mesh, where its pieces lie on the bed, millimetres.
  * @param when ISO 8601 instant of writing.
  * @param making how it is to be made, by names of our own: `Printer`, `Settings`.
  */
@@ -74,10 +80,10 @@ export function writeThreeMf(
           object: meshes.map((mesh, index) => objectOf(mesh, index, materials)),
         },
         build: {
-          item: meshes.map(({ placed }, index) => ({
-            '@objectid': FIRST_OBJECT_ID + index,
-            ...(placed ? { '@transform': transformOf(placed) } : {}),
-          })),
+          item: meshes.flatMap(({ placed }, index) => {
+            const id = { '@objectid': FIRST_OBJECT_ID + index };
+            return placed ? placed.map((piece) => ({ ...id, '@transform': transformOf(piece) })) : [id];
+          }),
         },
       },
     }),
@@ -90,7 +96,7 @@ const materialsOf = (names: readonly string[]) => ({
 });
 
 /** Rows are multiplied from the left (3.3): a turn stands there with its rows as columns. */
-function transformOf({ turn, by }: NonNullable<NamedMesh['placed']>): string {
+function transformOf({ turn, by }: Placing): string {
   const columns = [0, 1, 2].flatMap((column) => [0, 1, 2].map((row) => turn[3 * row + column]!));
   return [...columns, ...by].map((value) => Number(value.toFixed(6))).join(' ');
 }

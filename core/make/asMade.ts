@@ -1,5 +1,6 @@
 import { USUAL_LAYING, type Body, type RepairHead, type Workshop } from '@core/model';
 import { turnedDown } from '@core/laidDown';
+import type { Placing } from '@core/formats';
 import type { Vec3, WeldedMesh } from '@core/part';
 import { materialOf } from '@core/standards';
 import { layerSetSentence } from '@core/wording';
@@ -39,7 +40,7 @@ export function placedOnBed(
   mesh: Pick<WeldedMesh, 'positions'>,
   down: Vec3,
   bedMm: readonly [number, number] | null,
-): { turn: number[]; by: [number, number, number] } {
+): Placing {
   const { turn, low, high } = turnedDown(mesh, down);
   const along = (axis: 0 | 1) => (bedMm ? (bedMm[axis] - low[axis] - high[axis]) / 2 : -low[axis]);
   return { turn, by: [along(0), along(1), -low[2]] };

@@ -1,11 +1,16 @@
+import { strFromU8, unzipSync } from 'fflate';
+import { Box3, Vector3 } from 'three';
+import { ThreeMFLoader } from 'three/examples/jsm/loaders/3MFLoader.js';
 import { STLLoader } from 'three/examples/jsm/loaders/STLLoader.js';
 
 import { evaluateRepair } from '@core/fit';
 import type { SpareFormat } from '@core/formats';
-import { asMade, spareFile, type Spare } from '@core/make';
+import { asMade, bedFile, spareFile, type Spare } from '@core/make';
+import { USUAL_LAYING } from '@core/model';
 import { BodyBuilder, type Built } from '@core/solid';
 import { boundingBox, checkShape, checkSolid, readStep, type Kernel } from '@core/kernel';
 import { grownBy } from '@core/shaping';
+import { withDomParser } from '@core/testing/domParser';
 import { testKernel } from '@core/testing/kernel';
 import { rackWheel } from '@core/testing/repairDraft';
 import { DEFAULT_WORKSHOP, growthOf, type Growth } from '@core/workshop';
@@ -82,4 +87,48 @@ describe('what shrinks is larger in its files, once and in all sizes', () => {
     grown.dispose();
     expect(checkSolid(built.solid!).volumeMm3).toBeCloseTo(before, 6);
   });
+});
+
+test('a bed is one file: a spare is an object, each of its pieces stands where it lies', () => {
+  const { head, bodies } = repair;
+  const body = { ...bodies[0]!, laying: { ...USUAL_LAYING, down: [0, 0, 1] as [number, number, number] } };
+  const growth = [1 / 0.99, 1 / 0.99, 1 / 0.99] as const;
+  const made = asMade(head, body, DEFAULT_WORKSHOP);
+  const spare: Spare = { head, body, built, stem: 'wheel', growth, asMade: made };
+  const hub: Spare = { ...spare, body: { ...body, id: 'hub', name: 'Hub' } };
+  const file = bedFile(
+    [
+      {
+        spare,
+        at: [
+          [-30, 0],
+          [30, 12.5],
+        ],
+      },
+      { spare: hub, at: [[0, 60]] },
+    ],
+    WHEN,
+  );
+  if (!file.ok) throw new Error(file.fault.code);
+  expect(file.value.name).toBe('rack-wheel-wheel-hub.3mf');
+  const model = strFromU8(unzipSync(file.value.bytes)['3D/3dmodel.model']!);
+  expect(model.match(/<object /g)).toHaveLength(2);
+  expect(model).toContain('Rack wheel, 2 × Wheel, Hub');
+  const group = withDomParser(() => new ThreeMFLoader().parse(file.value.bytes.slice().buffer));
+  group.updateMatrixWorld(true);
+  const boxes = group.children.map((child) => new Box3().setFromObject(child));
+  const [broad, deep] = made.laid!.bedMm!;
+  const middles = boxes.map((box) => box.getCenter(new Vector3()));
+  expect(middles.map(({ x, y }) => [x - broad / 2, y - deep / 2])).toEqual(
+    [
+      [-30, 0],
+      [30, 12.5],
+      [0, 60],
+    ].map((place) => place.map((mm) => expect.closeTo(mm, 3) as number)),
+  );
+  const height = 8 / 0.99;
+  for (const box of boxes) {
+    expect(box.min.z).toBeCloseTo(0, 4);
+    expect(box.max.z).toBeCloseTo(height, 4);
+  }
 });

@@ -54,26 +54,35 @@ export function spareFile(
   label: string,
   when: string,
 ): Result<SpareFile, Fault> {
-  const { solid, check } = spare.built;
-  if (!solid || !check) return no({ code: 'step.nothingLeft' });
-  if (!check.closed || !check.valid) return no({ code: 'step.notValid', reason: 'notClosed' });
-  if (!spare.growth) return written(format, solid, spare, label, when);
-  const grown = attempt(() => grownBy(solid, spare.growth!));
-  if (!grown.ok) return grown;
-  const file = written(format, grown.value, spare, label, when);
-  grown.value.dispose();
+  const sized = sizedSolid(spare.built, spare.growth);
+  if (!sized.ok) return sized;
+  const file = written(format, sized.value.solid, spare, label, when);
+  sized.value.dispose();
   return file;
 }
 
-/** A spare as it is to be laid in layers: closed triangles, as large as it is to be made. */
-export function layerMeshOf({ solid, check }: Built, growth: Growth | null): Result<WeldedMesh, Fault> {
+/** A solid as large as it is to be made. */
+interface SizedSolid {
+  solid: TaggedSolid;
+  /** Of what was made for it alone. */
+  dispose(): void;
+}
+
+/** A spare that is closed, as large as it is to be made; whoever asks for it disposes of it. */
+export function sizedSolid({ solid, check }: Built, growth: Growth | null): Result<SizedSolid, Fault> {
   if (!solid || !check) return no({ code: 'step.nothingLeft' });
   if (!check.closed || !check.valid) return no({ code: 'step.notValid', reason: 'notClosed' });
-  if (!growth) return ok(weld(meshOf(solid, LAYER_QUALITY)));
+  if (!growth) return ok({ solid, dispose: () => {} });
   const grown = attempt(() => grownBy(solid, growth));
-  if (!grown.ok) return grown;
-  const mesh = weld(meshOf(grown.value, LAYER_QUALITY));
-  grown.value.dispose();
+  return grown.ok ? ok({ solid: grown.value, dispose: () => grown.value.dispose() }) : grown;
+}
+
+/** A spare as it is to be laid in layers: closed triangles, as large as it is to be made. */
+export function layerMeshOf(built: Built, growth: Growth | null): Result<WeldedMesh, Fault> {
+  const sized = sizedSolid(built, growth);
+  if (!sized.ok) return sized;
+  const mesh = weld(meshOf(sized.value.solid, LAYER_QUALITY));
+  sized.value.dispose();
   return ok(mesh);
 }
 

@@ -23,7 +23,7 @@ export const WRITERS: Record<SpareFormat, (spare: Written) => Result<Uint8Array,
   '3mf': (spare) =>
     ofTriangles(spare, (mesh) => {
       const { material, printer, laid } = spare.asMade;
-      const placed = laid ? { placed: placedOnBed(mesh, laid.down, laid.bedMm) } : {};
+      const placed = laid ? { placed: [placedOnBed(mesh, laid.down, laid.bedMm)] } : {};
       const making = { Printer: printer, ...(laid ? { Settings: laid.settings } : {}) };
       return writeThreeMf([{ name: spare.name, mesh, material, ...placed }], spare.title, spare.when, making);
     }),

@@ -1,10 +1,12 @@
-import { isSameLength, SAME_MM } from '@core/tolerance';
-
 /** What lies on the bed from above, mm. */
 export interface Footprint {
   width: number;
   depth: number;
 }
+
+/** What is round is a hair broader than deep, by its facets: arrangements that differ by less are alike. */
+const AS_LONG_MM = 1;
+const AS_LARGE = 1.02;
 
 /**
  * Where the middles of pieces lie, mm, from the middle of them all: in rows from the deepest to the least deep, of the arrangements
@@ -37,8 +39,8 @@ export function inRows(
     const longer = Math.max(across, deep);
     const area = across * deep;
     if (across > room.width || deep > room.depth) continue;
-    const isAsLong = best !== null && isSameLength(longer, best.longer);
-    if (best && (isAsLong ? area > best.area + SAME_MM : longer > best.longer)) continue;
+    const isAsLong = best !== null && Math.abs(longer - best.longer) < AS_LONG_MM;
+    if (best && (isAsLong ? area > AS_LARGE * best.area : longer > best.longer)) continue;
     best = { longer, area, middles: middles.map(([x, y]) => [x - across / 2, y - deep / 2]) };
   }
   return best?.middles ?? null;

@@ -8,6 +8,12 @@ export interface KindFigures {
   mm3: number;
 }
 
+/** What one part of a job takes, with all its pieces; without warming up, and without going from layer to layer. */
+export interface PartFigures {
+  minutes: number;
+  grams: number;
+}
+
 /** What a job takes. */
 export interface JobFigures {
   layers: number;
@@ -18,17 +24,24 @@ export interface JobFigures {
   grams: number;
   cost: { material: number; energy: number; machine: number; whole: number };
   kinds: KindFigures[];
+  /** In the order of the parts on the bed. */
+  parts: PartFigures[];
 }
 
 /** What a kWh costs, in the workshop's money. */
 const ENERGY_PRICE = 0.3;
 
-/** @param density of the material, g/cm³. */
-export function jobFigures(job: Toolpath, density: number): JobFigures {
+/**
+ * @param density of the material, g/cm³.
+ * @param partCount how many parts, of whatever number of pieces, lie on the bed.
+ */
+export function jobFigures(job: Toolpath, density: number, partCount: number): JobFigures {
   const { machine, material, layers } = job;
   const seconds = new Float64Array(MOVE_KINDS.length);
+  const drawingBack = (2 * machine.retractMm) / machine.retractSpeed;
   const way = new Float64Array(MOVE_KINDS.length);
   const filament = new Float64Array(MOVE_KINDS.length);
+  const ofParts = Array.from({ length: partCount }, () => ({ seconds: 0, filament: 0 }));
   let all = machine.warmUpSeconds;
   for (const layer of layers) {
     all += layer.allSeconds;
@@ -36,12 +49,18 @@ export function jobFigures(job: Toolpath, density: number): JobFigures {
       const kind = layer.kind[move]!;
       seconds[kind]! += layer.seconds[move]!;
       filament[kind]! += layer.filamentMm[move]!;
+      const part = ofParts[layer.part[move]!];
+      if (part) {
+        part.seconds += layer.seconds[move]! + (layer.drawnBack[move] ? drawingBack : 0);
+        part.filament += layer.filamentMm[move]!;
+      }
       way[kind]! += Math.hypot(layer.x[move]! - layer.x[move - 1]!, layer.y[move]! - layer.y[move - 1]!);
     }
   }
   const filamentMm = filament.reduce((sum, one) => sum + one, 0);
   const area = (Math.PI / 4) * machine.filamentMm ** 2;
-  const grams = (filamentMm * area * density) / 1000;
+  const gramsOf = (ofFilamentMm: number) => (ofFilamentMm * area * density) / 1000;
+  const grams = gramsOf(filamentMm);
   const hours = all / 3600;
   const cost = {
     material: (grams / 1000) * material.pricePerKg,
@@ -60,5 +79,6 @@ export function jobFigures(job: Toolpath, density: number): JobFigures {
       metres: way[index]! / 1000,
       mm3: filament[index]! * area,
     })).filter(({ metres }) => metres > 0),
+    parts: ofParts.map((part) => ({ minutes: part.seconds / 60, grams: gramsOf(part.filament) })),
   };
 }

@@ -1,36 +1,21 @@
 import type { WeldedMesh } from '@core/part';
 import { bar, block } from '@core/testing/solids3d';
 import { type LayerSettings } from '@core/slice';
-import { settingsNamed } from '@core/testing/laid';
-import { FILAMENTS, LAYER_PRINTERS } from '@core/workshop';
+import { jobOf, laid, partOf, settingsNamed } from '@core/testing/laid';
 
 import { drawingOf } from './drawing';
 import { writeGcode } from './gcode';
 import { MOVE_KINDS } from './toolpath';
 import { keptJob } from './keptJob';
-import { LayerBench } from './layOut';
 import { readGcode } from './readGcode';
-import { AS_IT_STANDS } from './wayUp';
 
 const TRAVEL = MOVE_KINDS.indexOf('travel');
 
-function jobOf(mesh: WeldedMesh, more: Partial<LayerSettings> = {}) {
-  const work = new LayerBench().layOut({
-    mesh,
-    down: AS_IT_STANDS,
-    machine: LAYER_PRINTERS[0]!,
-    material: FILAMENTS[0]!,
-    settings: { ...settingsNamed('everyday'), ...more },
-    density: 1.27,
-  });
-  let step = work.next();
-  while (!step.done) step = work.next();
-  if (!step.value.ok) throw new Error(step.value.fault.code);
-  return step.value.value.job;
-}
+const laidJob = (mesh: WeldedMesh, more: Partial<LayerSettings> = {}) =>
+  laid(jobOf([partOf(mesh, { settings: { ...settingsNamed('everyday'), ...more } })])).job;
 
 describe('a job that is read back from its file', () => {
-  const job = jobOf(block(20, 14, 3));
+  const job = laidJob(block(20, 14, 3));
   const written = drawingOf(job);
   const text = writeGcode(job, 'Block', '2026-11-29T08:00:00.000Z');
   if (!text.ok) throw new Error(text.fault.code);
@@ -70,7 +55,7 @@ describe('a job that is read back from its file', () => {
 });
 
 test('a single wall that rises without a seam has as many turns as were sent', () => {
-  const job = jobOf(bar(20, 4), { singleWall: true, foot: 'none' });
+  const job = laidJob(bar(20, 4), { singleWall: true, foot: 'none' });
   expect(job.layers.at(-1)!.rising).toBe(true);
   const text = writeGcode(job, 'Cup', '2026-11-29T08:00:00.000Z');
   if (!text.ok) throw new Error(text.fault.code);

@@ -1,33 +1,42 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 import type { Filament, Laying as LayingOfBody, LayerPrinter, LayerSet } from '@core/model';
-import type { Vec3, WeldedMesh } from '@core/part';
-import { layerCount, Slicer, type LayerSettings, type LayerWarning, type Sliced } from '@core/slice';
+import type { WeldedMesh } from '@core/part';
+import { cornersOfArea, layerCount, Slicer, type LayerSettings, type Sliced } from '@core/slice';
 
-import { toolpathOf, type Toolpath } from './toolpath';
+import { hullOf, type Hull } from './hull';
 import { jobFigures, type JobFigures } from './jobFigures';
-import { onOneBed } from './onOneBed';
+import type { BedPlace, PartOnBed } from './partOnBed';
+import { placesOnBed } from './placesOnBed';
+import { togetherOnBed, type BedLayers } from './togetherOnBed';
+import { toolpathOf, type Toolpath } from './toolpath';
 import { laidDown } from './wayUp';
 
-/** A part that is to be made in layers. */
+/** Parts that are to be made in layers, in one job. */
 export interface Laying {
-  /** Closed, in its own frame, as large as it is to be made. */
-  mesh: WeldedMesh;
-  down: Vec3;
+  /** One at least; the first leads: its layers' heights hold for all. */
+  parts: readonly PartOnBed[];
   machine: LayerPrinter;
   material: Filament;
-  settings: LayerSettings;
   /** g/cm³ */
   density: number;
-  /** How many are made at once; 1 where nothing is said. */
-  pieces?: number;
+}
+
+/** A part as it stands on the bed, seen from above, mm. */
+export interface Footing {
+  name: string;
+  /** What it covers at most, and what of it touches the bed, about its own middle. */
+  hull: Hull;
+  foot: BedPlace[][];
+  /** Where the middle of each piece stands, from the middle of the bed. */
+  at: BedPlace[];
 }
 
 /** What came of it. */
 export interface LaidOut {
-  sliced: Sliced;
+  sliced: BedLayers;
   job: Toolpath;
   figures: JobFigures;
-  warnings: LayerWarning[];
+  footings: Footing[];
 }
 
 const MOST_LAYERS = 5000;
@@ -55,13 +64,11 @@ export function settingsFor(
 }
 
 /** What stands in the way of laying a part, before anything is worked out. */
-export function faultBefore({
-  mesh,
-  machine,
-  material,
-  settings,
-}: Omit<Laying, 'density' | 'down' | 'pieces'>): Fault | null {
-  const { layerMm, firstLayerMm } = settings;
+function faultBefore(
+  mesh: WeldedMesh,
+  { layerMm, firstLayerMm }: LayerSettings,
+  { machine, material }: Pick<Laying, 'machine' | 'material'>,
+): Fault | null {
   const [low, high] = machine.layerMm;
   const mostMm = Math.min(high, 0.8 * machine.nozzleMm);
   for (const mm of [layerMm, firstLayerMm]) {
@@ -91,45 +98,89 @@ function sizeOf({ positions }: WeldedMesh): [number, number, number] {
   return [high[0]! - low[0]!, high[1]! - low[1]!, high[2]! - low[2]!];
 }
 
+/** A part as it was last laid down and sliced. */
+interface Kept {
+  down: string;
+  laid: WeldedMesh;
+  hull: Hull;
+  slicer: Slicer;
+  /** Of the last slicing, and for what. */
+  slicedFor: string;
+  sliced: Sliced | null;
+}
+
 /**
- * Lays parts in layers, one after another, and keeps what stays the same: the mesh as it lies, and of its layers what a setting does not touch.
+ * Lays parts in layers, one job after another, and keeps of each part what stays the same: how it lies, and of its layers what a setting does not
+ * touch. Another number of pieces, or another place on the bed, slices nothing anew.
  */
 export class LayerBench {
-  #mesh: WeldedMesh | null = null;
-  #down = '';
-  #laid: WeldedMesh | null = null;
-  /** What was last sliced: several pieces of it, or itself, and for what. */
-  #onBed: { key: string; mesh: WeldedMesh } | null = null;
-  #slicer: Slicer | null = null;
+  readonly #kept = new WeakMap<WeldedMesh, Kept>();
 
   /** Works in steps; each gives the share that is done, 0 to 1. */
   *layOut(laying: Laying): Generator<number, Result<LaidOut, Fault>> {
-    const { mesh, down, machine, material, settings, density, pieces = 1 } = laying;
-    if (this.#mesh !== mesh || this.#down !== down.join()) {
-      this.#laid = laidDown(mesh, down);
-      this.#onBed = null;
-      [this.#mesh, this.#down] = [mesh, down.join()];
+    const { machine, material, density } = laying;
+    const { layerMm, firstLayerMm } = laying.parts[0]!.settings;
+    const parts = laying.parts.map((part) => ({
+      ...part,
+      kept: this.#laidDown(part),
+      settings: { ...part.settings, layerMm, firstLayerMm },
+    }));
+    for (const { kept, settings } of parts) {
+      const fault = faultBefore(kept.laid, settings, laying);
+      if (fault) return no(fault);
     }
-    const fault = faultBefore({ ...laying, mesh: this.#laid! });
-    if (fault) return no(fault);
-    const { foot, footMm, lineMm } = settings;
-    const [width, depth] = machine.envelopeMm;
-    const key = pieces === 1 ? '' : [pieces, width, depth, foot, footMm, lineMm].join();
-    if (this.#onBed?.key !== key) {
-      const onBed = onOneBed(this.#laid!, pieces, machine.envelopeMm, settings);
-      if (!onBed.ok) return onBed;
-      this.#onBed = { key, mesh: onBed.value };
-      this.#slicer = null;
+    const places = placesOnBed(
+      parts.map(({ kept, ...part }) => ({ ...part, hull: kept.hull })),
+      machine.envelopeMm,
+    );
+    if (!places.ok) return places;
+    const placed = [];
+    for (const [index, { kept, settings, name }] of parts.entries()) {
+      if (kept.slicer.open > 0) return no({ code: 'slice.notClosed', edges: kept.slicer.open });
+      for (const share of this.#slice(kept, settings, machine)) yield (index + share) / parts.length;
+      const sliced = kept.sliced!;
+      if (!sliced.layers.some(({ paths }) => paths.some(({ kind }) => kind !== 'foot'))) {
+        return no({ code: 'slice.nothingLaid', lineMm: settings.lineMm });
+      }
+      placed.push({ sliced, settings, name, hull: kept.hull, at: places.value[index]! });
     }
-    this.#slicer ??= new Slicer(this.#onBed.mesh);
-    if (this.#slicer.open > 0) return no({ code: 'slice.notClosed', edges: this.#slicer.open });
-    const sliced = yield* this.#slicer.run(settings, machine);
-    if (!sliced.layers.some(({ paths }) => paths.some(({ kind }) => kind !== 'foot'))) {
-      return no({ code: 'slice.nothingLaid', lineMm: settings.lineMm });
-    }
+    const sliced = togetherOnBed(placed);
     const middle = [machine.envelopeMm[0] / 2, machine.envelopeMm[1] / 2] as const;
-    const job = toolpathOf(sliced, machine, material, settings, middle);
+    const job = toolpathOf(sliced, machine, material, parts[0]!.settings, middle);
     yield 1;
-    return ok({ sliced, job, figures: jobFigures(job, density), warnings: sliced.warnings });
+    const footings = placed.map(({ name, hull, at, sliced: { foot } }) => ({
+      name,
+      hull,
+      at,
+      foot: cornersOfArea(foot),
+    }));
+    return ok({ sliced, job, figures: jobFigures(job, density, parts.length), footings });
+  }
+
+  #laidDown({ mesh, down }: PartOnBed): Kept {
+    const before = this.#kept.get(mesh);
+    if (before?.down === down.join()) return before;
+    const laid = laidDown(mesh, down);
+    const kept: Kept = {
+      down: down.join(),
+      laid,
+      hull: hullOf(laid),
+      slicer: new Slicer(laid),
+      slicedFor: '',
+      sliced: null,
+    };
+    this.#kept.set(mesh, kept);
+    return kept;
+  }
+
+  *#slice(kept: Kept, settings: LayerSettings, machine: LayerPrinter): Generator<number> {
+    // A loop goes round all that stands on the bed.
+    const own = settings.foot === 'skirt' ? { ...settings, foot: 'none' as const } : settings;
+    const { firstLayerSpreadMm, overhang, bridgeMm } = machine;
+    const key = JSON.stringify([own, firstLayerSpreadMm, overhang, bridgeMm]);
+    if (kept.slicedFor === key) return;
+    kept.slicedFor = '';
+    kept.sliced = yield* kept.slicer.run(own, machine);
+    kept.slicedFor = key;
   }
 }

@@ -1,5 +1,4 @@
 import {
-  AS_IT_STANDS,
   faultInGcode,
   happeningsIn,
   jobFigures,
@@ -12,11 +11,11 @@ import {
   type LaidOut,
   type Laying,
 } from '@core/printing';
-import { meshVolume, type Vec3 } from '@core/part';
+import { meshVolume, type Vec3, type WeldedMesh } from '@core/part';
 import type { LayerPrinter } from '@core/model';
-import { settingsNamed } from '@core/testing/laid';
+import { jobOf, laid, partOf, settingsNamed, tryToLay } from '@core/testing/laid';
 import { FILAMENTS, LAYER_PRINTERS } from '@core/workshop';
-import { volumeOf, type LayerSettings, type Sliced } from '@core/slice';
+import { volumeOf, type LayerSettings } from '@core/slice';
 import { ball, bar, block, cone, lyingBar, together, torus } from '@core/testing/solids3d';
 import { layerWarningSentence, sentenceOf } from '@core/wording';
 
@@ -26,32 +25,15 @@ const everyday = settingsNamed('everyday');
 const full: LayerSettings = { ...everyday, fillShare: 1, foot: 'none' };
 const WHEN = '2026-11-28T08:00:00.000Z';
 
-const wish = (mesh: Laying['mesh'], settings = everyday, fields: Partial<Laying> = {}): Laying => ({
-  mesh,
-  down: AS_IT_STANDS,
-  machine,
-  material,
-  settings,
-  density: 1.27,
-  ...fields,
-});
-function run(laying: Laying, bench = new LayerBench()) {
-  const work = bench.layOut(laying);
-  let step = work.next();
-  while (!step.done) step = work.next();
-  return step.value;
-}
-function laid(laying: Laying, bench?: LayerBench): LaidOut {
-  const reply = run(laying, bench);
-  if (!reply.ok) throw new Error(sentenceOf(reply.fault));
-  return reply.value;
-}
-const volume = ({ layers }: Sliced) =>
+const wish = (mesh: WeldedMesh, settings = everyday, fields: Partial<Laying> = {}): Laying =>
+  jobOf([partOf(mesh, { settings })], fields);
+const volume = ({ layers }: LaidOut['sliced']) =>
   layers.reduce(
     (sum, { paths, heightMm }) => sum + paths.reduce((all, path) => all + volumeOf(path, heightMm), 0),
     0,
   );
-const kinds = ({ layers }: Sliced, layer: number) => new Set(layers[layer]!.paths.map(({ kind }) => kind));
+const kinds = ({ layers }: LaidOut['sliced'], layer: number) =>
+  new Set(layers[layer]!.paths.map(({ kind }) => kind));
 const noSpread = { ...machine, firstLayerSpreadMm: 0 };
 
 describe('what is laid', () => {
@@ -120,18 +102,20 @@ describe('what is laid', () => {
     expect(Math.abs(points[2]! - points[0]!)).toBeLessThan(0.01);
     expect(sliced.warnings).toEqual([]);
     const short = laid(wish(table, everyday, { machine: { ...machine, bridgeMm: 6 } }));
-    expect(short.warnings).toMatchObject([{ code: 'slice.longBridge', spanMm: expect.closeTo(10, 0) }]);
+    expect(short.sliced.warnings).toMatchObject([
+      { code: 'slice.longBridge', spanMm: expect.closeTo(10, 0) },
+    ]);
   });
 
   test('what begins in the air is told, and held up by columns if they are wanted', () => {
     const mushroom = together({ mesh: bar(6, 10), at: [0, 0, 5] }, { mesh: bar(24, 4), at: [0, 0, 12] });
     const bare = laid(wish(mushroom));
-    expect(bare.warnings.map(({ code }) => code)).toEqual(['slice.overhang']);
-    expect(layerWarningSentence(bare.warnings[0]!)).toContain('10.00 mm above the bed');
+    expect(bare.sliced.warnings.map(({ code }) => code)).toEqual(['slice.overhang']);
+    expect(layerWarningSentence(bare.sliced.warnings[0]!)).toContain('10.00 mm above the bed');
     // The layer that lies on 10 mm is the fifty-first.
     expect(happeningsIn(bare.sliced)).toContainEqual({ layer: 50, what: 'slice.overhang' });
     const held = laid(wish(mushroom, { ...everyday, support: 'bed' }));
-    expect(held.warnings).toEqual([]);
+    expect(held.sliced.warnings).toEqual([]);
     expect(kinds(held.sliced, 5)).toContain('support');
     expect(kinds(held.sliced, 47)).toContain('supportFace');
     // One layer of air, so that they come off.
@@ -144,11 +128,11 @@ describe('what is laid', () => {
       { mesh: bar(24, 4), at: [0, 0, 14] },
     );
     const codes = (support: 'bed' | 'everywhere') =>
-      laid(wish(stepped, { ...everyday, support })).warnings.map(({ code }) => code);
+      laid(wish(stepped, { ...everyday, support })).sliced.warnings.map(({ code }) => code);
     expect(codes('bed')).toEqual(['slice.overhang']);
     expect(codes('everywhere')).toEqual([]);
     const apart = together({ mesh: block(8, 8, 4), at: [0, 0, 2] }, { mesh: block(4, 4, 2), at: [0, 0, 9] });
-    expect(laid(wish(apart)).warnings.map(({ code }) => code)).toEqual(['slice.inAir']);
+    expect(laid(wish(apart)).sliced.warnings.map(({ code }) => code)).toEqual(['slice.inAir']);
   });
 
   test('another filling redoes no walls', () => {
@@ -198,7 +182,7 @@ describe('what it takes', () => {
     expect(figures.cost.material).toBeCloseTo((figures.grams / 1000) * material.pricePerKg, 9);
     const whole = job.layers.reduce((sum, { allSeconds }) => sum + allSeconds, machine.warmUpSeconds);
     expect(figures.minutes).toBeCloseTo(whole / 60, 9);
-    expect(jobFigures(job, 1.27)).toEqual(figures);
+    expect(jobFigures(job, 1.27, 1)).toEqual(figures);
   });
 
   test('a small layer is laid slower, so that it has time to set', () => {
@@ -303,7 +287,7 @@ describe('the job', () => {
 
 describe('what stands in the way is told before anything is laid', () => {
   const fault = (laying: Laying) => {
-    const reply = run(laying);
+    const reply = tryToLay(laying);
     return reply.ok ? null : reply.fault;
   };
   test.each([
@@ -333,15 +317,20 @@ describe('what stands in the way is told before anything is laid', () => {
   });
 
   test('a height that whole layers do not give is told', () => {
-    expect(laid(wish(block(20, 20, 5.07))).warnings).toEqual([
-      { code: 'slice.heightRounded', askedMm: expect.closeTo(5.07, 4), madeMm: expect.closeTo(5, 9) },
+    expect(laid(wish(block(20, 20, 5.07))).sliced.warnings).toEqual([
+      {
+        part: 0,
+        code: 'slice.heightRounded',
+        askedMm: expect.closeTo(5.07, 4),
+        madeMm: expect.closeTo(5, 9),
+      },
     ]);
   });
 });
 
 describe('way up', () => {
   const overhang = machine.overhang;
-  const downs = (mesh: Laying['mesh'], load: Vec3 | null = null) =>
+  const downs = (mesh: WeldedMesh, load: Vec3 | null = null) =>
     waysUp(mesh, overhang, load).map(({ down }) => down);
   const near = (one: Vec3, other: Vec3) => one.every((part, axis) => Math.abs(part - other[axis]!) < 1e-3);
 

@@ -1,16 +1,10 @@
-import {
-  PATH_KINDS,
-  volumeOf,
-  type LayerPath,
-  type LayerSettings,
-  type PathKind,
-  type Sliced,
-} from '@core/slice';
+import { PATH_KINDS, volumeOf, type LayerPath, type LayerSettings, type PathKind } from '@core/slice';
 
 import type { LayerPrinter } from '@core/model';
 import type { Filament } from '@core/model';
 import { isNothing } from '@core/tolerance';
 import { secondsOfMoves } from './motion';
+import { OF_ALL, type BedLayers } from './togetherOnBed';
 
 /** What a move is for: a line that is laid, or a way without one. */
 export const MOVE_KINDS = [...PATH_KINDS, 'travel'] as const;
@@ -31,6 +25,8 @@ export interface ToolpathLayer {
   speed: Float64Array;
   /** Into MOVE_KINDS. */
   kind: Uint8Array;
+  /** To which part on the bed it belongs, a way to the one that it leads to; -1 is all of them. */
+  part: Int16Array;
   /** Breadth of the line, mm. */
   width: Float32Array;
   /** Moves before which the filament is drawn back, and pushed again after them. */
@@ -48,6 +44,7 @@ export interface Toolpath {
   layers: ToolpathLayer[];
   machine: LayerPrinter;
   material: Filament;
+  /** Of the part that leads: its layers' heights hold for all. */
   settings: LayerSettings;
   /** Mean of what is laid, on the bed. */
   at: [number, number];
@@ -65,7 +62,7 @@ const SLOWEST = 10;
  * @param at where the part's origin is put on the bed, mm.
  */
 export function toolpathOf(
-  { layers }: Pick<Sliced, 'layers'>,
+  { layers }: Pick<BedLayers, 'layers'>,
   machine: LayerPrinter,
   material: Filament,
   settings: LayerSettings,
@@ -73,9 +70,10 @@ export function toolpathOf(
 ): Toolpath {
   let [x, y] = [at[0], at[1]];
   const filamentArea = (Math.PI / 4) * machine.filamentMm ** 2;
-  const jobLayers = layers.map(({ topMm, heightMm, paths }, index): ToolpathLayer => {
+  const jobLayers = layers.map(({ topMm, heightMm, paths, parts }, index): ToolpathLayer => {
     const moves = new MoveList(x, y);
-    for (const path of paths) {
+    for (const [order, path] of paths.entries()) {
+      moves.part = parts[order]!;
       const most = Math.min(
         speedOf(path.kind, index === 0, machine),
         material.mostFlow / (broadest(path) * heightMm),
@@ -183,11 +181,14 @@ function timed(layer: ToolpathLayer, machine: LayerPrinter, leastSeconds: number
 
 /** Moves as they are gathered. */
 class MoveList {
+  /** What the next moves are for. */
+  part = OF_ALL;
   readonly #x: number[];
   readonly #y: number[];
   readonly #filament = [0];
   readonly #speed = [0];
   readonly #kind = [TRAVEL];
+  readonly #part = [OF_ALL];
   readonly #width = [0];
   readonly #drawnBack = [0];
 
@@ -220,6 +221,7 @@ class MoveList {
     this.#filament.push(filament);
     this.#speed.push(speed);
     this.#kind.push(kind);
+    this.#part.push(this.part);
     this.#width.push(width);
     this.#drawnBack.push(back);
   }
@@ -233,6 +235,7 @@ class MoveList {
       filamentMm: new Float64Array(this.#filament),
       speed: new Float64Array(this.#speed),
       kind: new Uint8Array(this.#kind),
+      part: new Int16Array(this.#part),
       width: new Float32Array(this.#width),
       drawnBack: new Uint8Array(this.#drawnBack),
       seconds: new Float64Array(),

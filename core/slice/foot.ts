@@ -1,7 +1,7 @@
-import { Clipper, EndType, JoinType, type Path64 } from 'clipper2-ts';
+import type { Path64 } from 'clipper2-ts';
 
 import type { LayerPath } from './paths';
-import { areaMm2, boundsOf, grown, joined, PER_MM, without, type Area } from './region';
+import { areaMm2, boundsOf, grown, joined, outerEdges, outside, PER_MM, without, type Area } from './region';
 import type { LayerSettings } from './settings';
 import { loopOf } from './walls';
 
@@ -63,19 +63,11 @@ function rings(foot: Area, footMm: number, lineMm: number): LayerPath[] {
 
 const loops = (area: Area, lineMm: number): LayerPath[] => area.map((path) => loopOf(path, 'foot', lineMm));
 
-/** Outer edges alone, moved outwards with round corners. */
-const outside = (area: Area, mm: number): Area =>
-  outsideOf(
-    Clipper.inflatePaths(outsideOf(area), mm * PER_MM, JoinType.Round, EndType.Polygon, 2, 0.02 * PER_MM),
-  );
-
-const outsideOf = (area: Area): Area => area.filter((path) => Clipper.isPositive(path));
-
 /** Sharp corners at the outside of a foot: they pull up first as what is above them shrinks. */
 function cornersOf(foot: Area): [number, number][] {
   const bounds = boundsOf(foot);
   if (!bounds) return [];
-  return outsideOf(foot).flatMap((path) =>
+  return outerEdges(foot).flatMap((path) =>
     path.flatMap((point, index): [number, number][] => {
       const before = path[(index + path.length - 1) % path.length]!;
       const after = path[(index + 1) % path.length]!;

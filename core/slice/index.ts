@@ -1,6 +1,16 @@
-export { areaMm2, areaWithin } from './region';
+export {
+  areaMm2,
+  areaOfCorners,
+  areaWithin,
+  both,
+  cornersOfArea,
+  isNothing,
+  movedBy,
+  outside,
+  type Area,
+} from './region';
 export { areaOf, contoursAt, cutTable, type Contours } from './contours';
 export { lengthOf, PATH_KINDS, volumeOf, type LayerPath, type PathKind, type SlicedLayer } from './paths';
 export { type LayerSettings } from './settings';
 export { layerCount, Slicer, type LayerHabits, type LayerWarning, type Sliced } from './slicer';
-export { footReachMm } from './foot';
+export { footOf, footReachMm } from './foot';

@@ -104,6 +104,27 @@ export function isBroad(area: Area, shrunk: Area, mm: number): boolean {
 export const both = (one: Area, other: Area): Area =>
   one.length === 0 || other.length === 0 ? [] : Clipper.intersect(one, other, FillRule.NonZero);
 
+/** Without holes. */
+export const outerEdges = (area: Area): Area => area.filter((path) => Clipper.isPositive(path));
+
+/** Outer edges alone, moved outwards with round corners. */
+export const outside = (area: Area, mm: number): Area =>
+  outerEdges(
+    Clipper.inflatePaths(outerEdges(area), mm * PER_MM, JoinType.Round, EndType.Polygon, 2, 0.02 * PER_MM),
+  );
+
+export const movedBy = (area: Area, [x, y]: readonly [number, number]): Area =>
+  Clipper.translatePaths(area, Math.round(x * PER_MM), Math.round(y * PER_MM));
+
+/** The area within corners, mm. */
+export const areaOfCorners = (corners: readonly (readonly [number, number])[]): Area => [
+  corners.map(([x, y]) => ({ x: Math.round(x * PER_MM), y: Math.round(y * PER_MM) })),
+];
+
+/** Its edges as corners, mm. */
+export const cornersOfArea = (area: Area): [number, number][][] =>
+  area.map((path) => path.map(({ x, y }): [number, number] => [x / PER_MM, y / PER_MM]));
+
 export const joined = (one: Area, other: Area): Area =>
   one.length === 0 ? other : other.length === 0 ? one : Clipper.union(one, other, FillRule.NonZero);
 

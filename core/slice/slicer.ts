@@ -38,6 +38,8 @@ export interface Sliced {
   layers: SlicedLayer[];
   /** What each layer's outline encloses, mm². */
   areasMm2: number[];
+  /** What stands on the bed. */
+  foot: Area;
   warnings: LayerWarning[];
 }
 
@@ -288,7 +290,7 @@ export class Slicer {
       layers.push({ topMm, heightMm: heights[layer]!, paths: order });
       if (layer % 10 === 9) yield 0.75 + (0.25 * layer) / tops.length;
     }
-    return { layers, areasMm2: regions.map(areaMm2), warnings };
+    return { layers, areasMm2: regions.map(areaMm2), foot: regions[0] ?? [], warnings };
   }
 }
 

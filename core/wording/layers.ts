@@ -91,15 +91,37 @@ export function minutesText(minutes: number): string {
   return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${whole % 60} min`;
 }
 
-/** What a job takes, as a sentence, with the longest part of it named. */
-export function jobSentence(figures: JobFigures, pieces = 1): string {
+/**
+ * What a job takes, as a sentence, with the longest part of it named, and what each part takes of it.
+ * @param names of the parts on the bed, in order.
+ * @param pieces how many of each.
+ */
+export function jobSentence(
+  figures: JobFigures,
+  names: readonly string[],
+  pieces: readonly number[],
+): string {
   const { minutes, metres, grams, cost, layers, kinds } = figures;
   const longest = kinds.reduce((most, one) => (one.seconds > most.seconds ? one : most));
-  const each =
-    pieces > 1
-      ? ` For each of ${pieces} pieces ${minutesText(minutes / pieces)} and ${(grams / pieces).toFixed(1)} g.`
+  return `${minutesText(minutes)} for ${layers} ${layers === 1 ? 'layer' : 'layers'}; ${metres.toFixed(2)} m, ${grams.toFixed(1)} g, costs about ${cost.whole.toFixed(2)}. Longest: ${MOVE_WORDS[longest.kind]}, ${minutesText(longest.seconds / 60)}; ${SHORTER[longest.kind]}.${ofEach(figures, names, pieces)}`;
+}
+
+function ofEach(
+  { minutes, grams, parts }: JobFigures,
+  names: readonly string[],
+  pieces: readonly number[],
+): string {
+  const [only] = pieces;
+  if (pieces.length === 1) {
+    return only! > 1
+      ? ` For each of ${only} pieces ${minutesText(minutes / only!)} and ${(grams / only!).toFixed(1)} g.`
       : '';
-  return `${minutesText(minutes)} for ${layers} ${layers === 1 ? 'layer' : 'layers'}; ${metres.toFixed(2)} m, ${grams.toFixed(1)} g, costs about ${cost.whole.toFixed(2)}. Longest: ${MOVE_WORDS[longest.kind]}, ${minutesText(longest.seconds / 60)}; ${SHORTER[longest.kind]}.${each}`;
+  }
+  const told = parts.map(
+    (part, index) =>
+      `${names[index]!}${pieces[index]! > 1 ? `, ${pieces[index]} pieces` : ''}: ${minutesText(part.minutes)} and ${part.grams.toFixed(1)} g`,
+  );
+  return ` ${told.join('; ')}.`;
 }
 
 /** A correction of the machine, and the one place where it acts. */

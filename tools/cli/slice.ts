@@ -74,7 +74,8 @@ export async function slice(
     }
     const mesh = laid.value;
     const down = bestWay ? waysUp(mesh, means.value.machine.overhang)[0]!.down : AS_IT_STANDS;
-    const run = new LayerBench().layOut({ ...means.value, mesh, down, settings, density: material.density });
+    const part = { name: body.name, mesh, down, settings, pieces: 1 };
+    const run = new LayerBench().layOut({ ...means.value, parts: [part], density: material.density });
     let step = run.next();
     while (!step.done) step = run.next();
     if (!step.value.ok) {
@@ -101,7 +102,7 @@ export async function slice(
   return allWell;
 }
 
-function figuresOf({ figures, warnings, job }: LaidOut) {
+function figuresOf({ figures, sliced: { warnings }, job }: LaidOut) {
   const round = (value: number, places: number) => Number(value.toFixed(places));
   return {
     settings: job.settings.name,
@@ -111,6 +112,9 @@ function figuresOf({ figures, warnings, job }: LaidOut) {
     layers: figures.layers,
     cost: round(figures.cost.whole, 2),
     kinds: Object.fromEntries(figures.kinds.map(({ kind, seconds }) => [kind, round(seconds / 60, 2)])),
-    warnings: warnings.map((warning) => ({ ...warning, sentence: layerWarningSentence(warning) })),
+    warnings: warnings.map(({ part: _part, ...warning }) => ({
+      ...warning,
+      sentence: layerWarningSentence(warning),
+    })),
   };
 }

@@ -71,3 +71,35 @@ export function trialOf(body: Body, repair: Repair, numbers: EvaluatedRepair): N
   );
   return { of, results };
 }
+
+/** A job holds no more of them. */
+const MOST_ASKED = 60;
+const MOST_RESULTS = 50;
+
+/** What is asked of all that lies on one bed. @param bodies the leading one first. */
+export const askedOfBed = (bodies: readonly Body[], repair: Repair, numbers: EvaluatedRepair): AskedSize[] =>
+  onceEach(
+    triedOf(bodies, repair).flatMap((body) => askedSizes(body, repair, numbers)),
+    ({ id }) => id,
+  ).slice(0, MOST_ASKED);
+
+/** How the trial of all that lies on one bed will begin. */
+export function trialOfBed(
+  bodies: readonly Body[],
+  repair: Repair,
+  numbers: EvaluatedRepair,
+): NewJob['trial'] {
+  const trials = triedOf(bodies, repair).map((body) => trialOf(body, repair, numbers));
+  const results = trials.flatMap((trial) => trial.results);
+  return { of: trials[0]!.of, results: onceEach(results, ({ fitId }) => fitId).slice(0, MOST_RESULTS) };
+}
+
+/** A trial is of parts, or of one test piece, or of one gauge row: of what leads. */
+function triedOf([leading, ...others]: readonly Body[], { fits }: Pick<Repair, 'fits'>): Body[] {
+  const isPart = (body: Body) => testPieceOf(body, fits) === null && gaugePlaces(body, fits) === null;
+  return isPart(leading!) ? [leading!, ...others.filter(isPart)] : [leading!];
+}
+
+const onceEach = <T>(all: readonly T[], idOf: (one: T) => string): T[] => [
+  ...new Map(all.map((one) => [idOf(one), one])).values(),
+];

@@ -3,7 +3,7 @@ import { Text, View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
 
 import { leastChance, type MakeChoice } from '@core/fit';
-import { workshopRows, type Body, type Laying } from '@core/model';
+import { USUAL_LAYING, workshopRows } from '@core/model';
 import { minutesText, sentenceOf } from '@core/wording';
 import { layerPrinterIn, layerSetsIn } from '@core/workshop';
 
@@ -13,7 +13,7 @@ import { Button } from '../shared/Button';
 import { colours } from '../theme/colours';
 import { layerWorker } from './layerWorker';
 import type { ComparedReply, LayWish } from './protocol';
-import { wishOf } from './useLayers';
+import { wishOf, type SpareOnBed } from './useLayers';
 
 interface Row {
   id: string;
@@ -34,7 +34,7 @@ interface Asked {
 }
 
 /** What other printers, settings and plastics would take, in one table and one chart; worked out when asked for. */
-export function CompareMakes({ body, laying, wish }: { body: Body; laying: Laying; wish: LayWish }) {
+export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wish: LayWish }) {
   const { repair, numbers } = useRepairContext();
   const { say } = useNotices();
   const [rows, setRows] = useState<Row[]>([]);
@@ -45,22 +45,20 @@ export function CompareMakes({ body, laying, wish }: { body: Body; laying: Layin
   const compare = async () => {
     const { workshop } = numbers;
     const { head } = repair;
-    const so = (change: Partial<MakeChoice>, settings = laying.settings): Asked => {
+    const so = (change: Partial<MakeChoice>, settings?: string): Asked => {
       const choice = { machineId: head.machineId, materialId: head.materialId, ...change };
-      return {
-        choice,
-        wish: wishOf(
-          { ...laying, settings },
-          { ...repair, head: { ...head, ...choice } },
-          workshop,
-          wish.pieces,
-        ),
-      };
+      // Other settings are those of all that lies there.
+      const laid = onBed.map((one) =>
+        settings === undefined
+          ? one
+          : { ...one, body: { ...one.body, laying: { ...(one.body.laying ?? USUAL_LAYING), settings } } },
+      );
+      return { choice, wish: wishOf(laid, { ...repair, head: { ...head, ...choice } }, workshop) };
     };
     const machines = workshop.machines.filter(
       ({ id, removed }) => !removed && layerPrinterIn(workshop, id) !== null,
     );
-    const sets = layerSetsIn(workshop).filter(({ id }) => id !== wish.settings.id);
+    const sets = layerSetsIn(workshop).filter(({ id }) => id !== wish.parts[0]!.settings.id);
     const asked = [
       ...machines.map(({ id }) => so({ machineId: id })),
       ...sets.map(({ id }) => so({}, id)),
@@ -76,14 +74,16 @@ export function CompareMakes({ body, laying, wish }: { body: Body; laying: Layin
       if (!reply) break;
       const isMaterial = index >= machines.length + sets.length;
       found.push({
-        id: `${one.machine.id} ${one.settings.id} ${one.material.id}`,
-        name: isMaterial ? one.material.name : `${one.machine.name}, ${one.settings.name.toLowerCase()}`,
+        id: `${one.machine.id} ${one.parts[0]!.settings.id} ${one.material.id}`,
+        name: isMaterial
+          ? one.material.name
+          : `${one.machine.name}, ${one.parts[0]!.settings.name.toLowerCase()}`,
         short: isMaterial
           ? null
           : index < machines.length
             ? one.machine.name.split(' ')[0]!
-            : one.settings.name,
-        chance: leastChance(body.id, repair, workshop, choice),
+            : one.parts[0]!.settings.name,
+        chance: leastOf(onBed.map(({ body }) => leastChance(body.id, repair, workshop, choice))),
         reply: reply.ok ? reply.value : null,
         sentence: reply.ok ? null : sentenceOf(reply.fault),
         chosen: JSON.stringify(one) === key,
@@ -148,6 +148,11 @@ export function CompareMakes({ body, laying, wish }: { body: Body; laying: Layin
       ) : null}
     </View>
   );
+}
+
+function leastOf(chances: readonly (number | null)[]): number | null {
+  const known = chances.filter((chance) => chance !== null);
+  return known.length > 0 ? Math.min(...known) : null;
 }
 
 /** Of the columns after the name. */

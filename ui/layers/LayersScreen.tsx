@@ -2,44 +2,29 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
-import { fileStem } from '@core/formats';
-import type { Body, Laying, Mishap, NewJob } from '@core/model';
+import type { Body, Laying } from '@core/model';
 import { FEET, SUPPORTS } from '@core/fields';
-import { MOST_PIECES } from '@core/printing';
-import { frozenLetter } from '@core/progress';
-import { materialOf } from '@core/standards';
 import { capital } from '@core/sentence';
-import {
-  HAPPENING_WORDS,
-  jobSentence,
-  layerWarningSentence,
-  MOVE_WORDS,
-  sentenceOf,
-  settingsWords,
-} from '@core/wording';
+import { settingsWords } from '@core/wording';
 import { layerSetsIn } from '@core/workshop';
 
-import { newId } from '../api/newId';
-import { useNotices } from '../api/notices';
 import { useChangeRepair } from '../api/useRepair';
 import { LoadChoice } from '../frame/LoadChoice';
 import { useRepairContext } from '../inRepair/useRepairContext';
+import { SendSheet } from '../jobs/SendSheet';
 import { Broken } from '../report/ScreenBoundary';
 import { Button } from '../shared/Button';
-import { CountSteps } from '../shared/CountSteps';
 import { EmptyState } from '../shared/EmptyState';
-import { askedSizes, trialOf } from '../jobs/askedSizes';
-import { SendSheet } from '../jobs/SendSheet';
-import { useSendJob } from '../jobs/useJobs';
 import { GroupHeading } from '../shared/Heading';
-import { saveFile } from '../shared/saveFile';
 import { Switch } from '../shared/Switch';
 import { useWide } from '../shared/useWide';
 import { ActingCorrections } from './ActingCorrections';
+import { onBedOf, ONE_ALONE, type BedChoice } from './bedChoice';
 import { CompareMakes } from './CompareMakes';
-import { layerWorker } from './layerWorker';
 import { LayerView } from './LayerView';
-import type { LaidReply } from './protocol';
+import { OnTheBed } from './OnTheBed';
+import { Told } from './Told';
+import { useBedJob } from './useBedJob';
 import { useLayers } from './useLayers';
 import { WayChoice } from './WayChoice';
 
@@ -52,7 +37,8 @@ export function LayersScreen() {
   const { body: wanted } = useLocalSearchParams<{ body?: string }>();
   const spares = repair.bodies.filter((body) => !body.removed && body.role === 'spare');
   const body = spares.find(({ id }) => id === wanted) ?? spares[0];
-  if (body) return <Layers key={body.id} body={body} />;
+  const [choice, setChoice] = useState(ONE_ALONE);
+  if (body) return <Layers key={body.id} body={body} spares={spares} choice={choice} onChoice={setChoice} />;
   return (
     <View className="p-4">
       <EmptyState
@@ -63,74 +49,31 @@ export function LayersScreen() {
   );
 }
 
-function Layers({ body }: { body: Body }) {
+function Layers({
+  body,
+  spares,
+  choice,
+  onChoice,
+}: {
+  body: Body;
+  spares: readonly Body[];
+  choice: BedChoice;
+  onChoice(choice: BedChoice): void;
+}) {
   const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
-  const { say } = useNotices();
   const wide = useWide();
-  const [pieces, setPieces] = useState(1);
-  const { state, ways, laying, wish, stop, again, ready } = useLayers(body, pieces);
+  const onBed = onBedOf(body, spares, choice);
+  const { state, ways, laying, wish, stop, again, ready, footings } = useLayers(onBed);
   const [layer, setLayer] = useState<number | null>(null);
+  const [asking, setAsking] = useState(false);
+  const job = useBedJob(onBed, wish);
   const sets = layerSetsIn(numbers.workshop);
   const change = (fields: Partial<Laying>) => put('body', { ...body, laying: { ...laying, ...fields } });
   const reply = state.kind === 'laid' ? state.reply : null;
   const last = reply ? reply.drawing.topMm.length - 1 : 0;
   const shown = Math.min(layer ?? last, last);
-
-  /** What the job makes. */
-  const made = pieces === 1 ? body.name : `${body.name.slice(0, 60)}, ${pieces} pieces`;
-  const [writing, setWriting] = useState(false);
-  const [sending, setSending] = useState(false);
-  const sendJob = useSendJob();
-  /** The checked job as G-code; what stands in its way is said. */
-  const written = async (): Promise<string | null> => {
-    setWriting(true);
-    const gcode = await layerWorker()
-      .gcode(`${repair.head.name}, ${made}`, new Date().toISOString())
-      .catch(() => null)
-      .finally(() => setWriting(false));
-    if (gcode?.ok) return gcode.value;
-    say({
-      tone: 'wrong',
-      text: gcode ? sentenceOf(gcode.fault) : 'The job could not be written. Lay it again, then save it.',
-    });
-    return null;
-  };
-  const save = async () => {
-    const gcode = await written();
-    if (gcode === null) return;
-    saveFile({
-      name: `${fileStem(repair.head.name, made)}.gcode`,
-      mime: 'text/x-gcode',
-      bytes: new TextEncoder().encode(gcode),
-    });
-  };
-  const send = async (how: { speedUp: number; mishap: Mishap }) => {
-    const gcode = await written();
-    if (gcode === null) return;
-    const { head } = repair;
-    const job: NewJob = {
-      id: newId(),
-      repairId: head.id,
-      bodyId: body.id,
-      name: made,
-      repairName: head.name,
-      letter: frozenLetter(repair, numbers.workshop),
-      machineId: wish.machine.id,
-      machineName: wish.machine.name,
-      materialId: head.materialId,
-      family: materialOf(head.materialId).family,
-      asked: askedSizes(body, repair, numbers),
-      trial: trialOf(body, repair, numbers),
-      ...how,
-    };
-    await sendJob.mutateAsync({ job, gcode }).then(
-      () => router.replace(`/repair/${head.id}/trial`),
-      // It was said already.
-      () => undefined,
-    );
-    setSending(false);
-  };
+  const leads = wish.parts[0]!;
   return (
     <ScrollView contentContainerClassName="pb-8">
       <View className={wide ? 'h-[520px]' : 'h-[330px]'}>
@@ -155,7 +98,7 @@ function Layers({ body }: { body: Body }) {
         )}
       </View>
       <View className="gap-5 p-4">
-        {reply ? <Told reply={reply} layer={shown} pieces={pieces} /> : null}
+        {reply ? <Told reply={reply} layer={shown} /> : null}
         <View className="gap-1.5">
           <GroupHeading>Way up</GroupHeading>
           <WayChoice ways={ways} down={laying.down} onChange={({ down }) => change({ down: [...down] })} />
@@ -174,16 +117,26 @@ function Layers({ body }: { body: Body }) {
           />
           {sets.some(({ id }) => id === laying.settings) ? null : (
             <Text role="alert" className="font-medium text-[15px] leading-6 text-rust">
-              {`The settings “${laying.settings}” are not known here, so it is laid as “${wish.settings.name}”. Choose others above.`}
+              {`The settings “${laying.settings}” are not known here, so it is laid as “${leads.settings.name}”. Choose others above.`}
             </Text>
           )}
-          <Text className="font-label text-[14px] leading-5 text-muted">{`${capital(settingsWords(wish.settings, wish.settings.lineMm))}.`}</Text>
+          <Text className="font-label text-[14px] leading-5 text-muted">{`${capital(settingsWords(leads.settings, leads.settings.lineMm))}.`}</Text>
           <Button label="Change these in the Workshop" onPress={() => router.push('/workshop')} />
         </View>
-        <View className="gap-1.5">
-          <GroupHeading>Pieces at once</GroupHeading>
-          <CountSteps what="piece" least={1} most={MOST_PIECES} value={pieces} onChange={setPieces} />
-        </View>
+        <OnTheBed
+          spares={spares}
+          leading={body}
+          choice={choice}
+          bedMm={wish.machine.printer?.envelopeMm ?? null}
+          onBed={onBed}
+          footings={footings}
+          refused={state.kind === 'refused' ? state.sentence : null}
+          onChange={onChoice}
+          onLead={(next) => {
+            onChoice({ ...choice, pieces: { ...choice.pieces, [body.id]: onBed[0]!.pieces } });
+            router.setParams({ body: next.id });
+          }}
+        />
         <View className="gap-1.5">
           <GroupHeading>Supports</GroupHeading>
           <Switch
@@ -206,67 +159,32 @@ function Layers({ body }: { body: Body }) {
           tone="primary"
           label={`Send it to ${wish.machine.name}`}
           disabled={!reply}
-          onPress={() => setSending(true)}
+          onPress={() => setAsking(true)}
         />
         <Button
           label="Save the job (G-code)"
-          busy={writing && !sending}
+          busy={job.writing && !asking}
           disabled={!reply}
-          onPress={() => void save()}
+          onPress={() => void job.save()}
         />
-        {sending ? (
+        <Button
+          label="Save the bed (3MF)"
+          busy={job.writing && !asking}
+          disabled={!reply}
+          onPress={() => void job.saveBed(footings)}
+        />
+        {asking ? (
           <SendSheet
             machineName={wish.machine.name}
-            busy={writing || sendJob.isPending}
-            onSend={(how) => void send(how)}
-            onClose={() => setSending(false)}
+            busy={job.writing || job.sending}
+            onSend={(how) => void job.send(how).finally(() => setAsking(false))}
+            onClose={() => setAsking(false)}
           />
         ) : null}
         <ActingCorrections body={body} />
-        {reply ? <CompareMakes body={body} laying={laying} wish={wish} /> : null}
+        {reply ? <CompareMakes onBed={onBed} wish={wish} /> : null}
         <Button label="Back to Make" onPress={() => router.replace(`/repair/${repair.head.id}/make`)} />
       </View>
     </ScrollView>
-  );
-}
-
-/** The same of several pieces is told once. */
-function countedSentences(sentences: readonly string[]): Map<string, number> {
-  const counted = new Map<string, number>();
-  for (const sentence of sentences) counted.set(sentence, (counted.get(sentence) ?? 0) + 1);
-  return counted;
-}
-
-/** What it takes, what is in the layer that is shown, and what is to be watched. */
-function Told({ reply, layer, pieces }: { reply: LaidReply; layer: number; pieces: number }) {
-  const { drawing, figures, warnings, happenings } = reply;
-  const here = happenings.filter((one) => one.layer === layer).map(({ what }) => HAPPENING_WORDS[what]);
-  return (
-    <View className="gap-2">
-      <Text className="font-sans text-[16px] leading-6 text-ink">
-        {`Layer ${layer + 1} of ${drawing.topMm.length}, up to ${drawing.topMm[layer]!.toFixed(2)} mm. ${here.join(' ')}`}
-      </Text>
-      <Text className="font-sans text-[16px] leading-6 text-ink">{jobSentence(figures, pieces)}</Text>
-      {[...countedSentences(warnings.map(layerWarningSentence))].map(([sentence, times]) => (
-        <Text key={sentence} role="alert" className="font-medium text-[15px] leading-6 text-rust">
-          {times === 1 ? sentence : `${sentence} (${times} times.)`}
-        </Text>
-      ))}
-      <View role="table" aria-label="What each kind of line takes">
-        {figures.kinds.map(({ kind, seconds, metres }) => (
-          <View key={kind} role="row" className="flex-row justify-between">
-            <Text role="cell" className="flex-1 font-label text-[14.5px] text-muted">
-              {MOVE_WORDS[kind]}
-            </Text>
-            <Text role="cell" className="w-[90px] text-right font-number text-[14.5px] tabular-nums text-ink">
-              {`${(seconds / 60).toFixed(1)} min`}
-            </Text>
-            <Text role="cell" className="w-[90px] text-right font-number text-[14.5px] tabular-nums text-ink">
-              {`${metres.toFixed(1)} m`}
-            </Text>
-          </View>
-        ))}
-      </View>
-    </View>
   );
 }

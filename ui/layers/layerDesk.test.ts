@@ -14,19 +14,28 @@ const block = () => {
     indices: new Uint32Array(index!.array),
   });
 };
-const wish: LayWish = {
-  down: [0, 0, -1],
-  machine: { id: 'bench-printer', name: 'Bench printer', printer: LAYER_PRINTERS[0]! },
-  material: { id: 'petg', name: 'PETG', density: 1.27, filament: FILAMENTS[0]! },
+const part = {
+  bodyId: 'block',
+  name: 'Block',
+  down: [0, 0, -1] as [number, number, number],
   settings: settingsNamed('everyday'),
   pieces: 1,
 };
+const wish: LayWish = {
+  parts: [part],
+  machine: { id: 'bench-printer', name: 'Bench printer', printer: LAYER_PRINTERS[0]! },
+  material: { id: 'petg', name: 'PETG', density: 1.27, filament: FILAMENTS[0]! },
+};
+const inSet = (id: 'draft' | 'fine'): LayWish => ({
+  ...wish,
+  parts: [{ ...part, settings: settingsNamed(id) }],
+});
 const atOnce = () => Promise.resolve();
 
 test('lays a block, tells its figures, and gives its job', async () => {
   const desk = new LayerDesk(atOnce);
   expect(await desk.gcode('Block', '2026-11-28T08:00:00Z')).toMatchObject({ ok: false });
-  await desk.setMesh(block());
+  await desk.setMesh('block', block());
   const reply = await desk.lay(wish, () => {});
   if (!reply?.ok) throw new Error(reply ? reply.fault.code : 'ended');
   expect(reply.value.drawing.begins).toHaveLength(51);
@@ -43,11 +52,11 @@ test('a newer wish ends the one before it, and stopping ends it at once', async 
   // Every look at the clock is a second later, so that it rests after each step.
   clock.mockImplementation(() => (now += 1000));
   const desk = new LayerDesk(() => new Promise((resolve) => waiting.push(resolve)));
-  await desk.setMesh(block());
+  await desk.setMesh('block', block());
   const shares: number[] = [];
   const first = desk.lay(wish, (share) => shares.push(share));
   expect(waiting).toHaveLength(1);
-  const second = desk.lay({ ...wish, settings: settingsNamed('draft') }, () => {});
+  const second = desk.lay(inSet('draft'), () => {});
   waiting.shift()!();
   expect(await first).toBeNull();
   await desk.cancel();
@@ -63,7 +72,7 @@ test('comparing while a spare is being laid ends neither; another part ends both
   let now = 0;
   clock.mockImplementation(() => (now += 1000));
   const desk = new LayerDesk(() => new Promise((resolve) => waiting.push(resolve)));
-  await desk.setMesh(block());
+  await desk.setMesh('block', block());
   const goOn = async (until: Promise<unknown>) => {
     let isOver = false;
     void until.finally(() => (isOver = true));
@@ -75,11 +84,8 @@ test('comparing while a spare is being laid ends neither; another part ends both
   const both = Promise.all([desk.lay(wish, () => {}), desk.compare(wish)]);
   await goOn(both);
   expect(await both).toMatchObject([{ ok: true }, { ok: true }]);
-  const ended = Promise.all([
-    desk.lay({ ...wish, settings: settingsNamed('fine') }, () => {}),
-    desk.compare({ ...wish, settings: settingsNamed('fine') }),
-  ]);
-  await desk.setMesh(block());
+  const ended = Promise.all([desk.lay(inSet('fine'), () => {}), desk.compare(inSet('fine'))]);
+  await desk.setMesh('block', block());
   await goOn(ended);
   expect(await ended).toEqual([null, null]);
   clock.mockRestore();
@@ -87,7 +93,7 @@ test('comparing while a spare is being laid ends neither; another part ends both
 
 test('comparing leaves the job that was laid', async () => {
   const desk = new LayerDesk(atOnce);
-  await desk.setMesh(block());
+  await desk.setMesh('block', block());
   const laid = await desk.lay(wish, () => {});
   const other = await desk.compare({
     ...wish,
@@ -102,4 +108,19 @@ test('comparing leaves the job that was laid', async () => {
     machine: { id: 'casting-bench', name: 'Casting bench', printer: null },
   });
   expect(none).toMatchObject({ ok: false, fault: { code: 'slice.noLayerMachine' } });
+});
+
+test('a spare whose mesh is not there yet is told, and nothing is laid without it', async () => {
+  const desk = new LayerDesk(atOnce);
+  await desk.setMesh('block', block());
+  const other = { ...part, bodyId: 'hub', name: 'Hub' };
+  const two = { ...wish, parts: [part, other] };
+  expect(await desk.lay(two, () => {})).toMatchObject({ ok: false, fault: { code: 'slice.notLaid' } });
+  await desk.setMesh('hub', block());
+  const laid = await desk.lay(two, () => {});
+  if (!laid?.ok) throw new Error('not laid');
+  expect(laid.value.footings.map(({ name, at }) => [name, at.length])).toEqual([
+    ['Block', 1],
+    ['Hub', 1],
+  ]);
 });

@@ -22,7 +22,7 @@ const STRETCH_MS = 40;
 
 /** What the layer worker does, without the worker. */
 export class LayerDesk implements LayerWorker {
-  #mesh: WeldedMesh | null = null;
+  readonly #meshes = new Map<string, WeldedMesh>();
   readonly #bench = new LayerBench();
   /** Compared ways share what stays the same, as layers do of which only the material differs. */
   readonly #compared = new LayerBench();
@@ -33,14 +33,15 @@ export class LayerDesk implements LayerWorker {
   /** @param rest lets other messages be heard. */
   constructor(private readonly rest: () => Promise<void>) {}
 
-  async setMesh(mesh: WeldedMesh): Promise<void> {
+  async setMesh(bodyId: string, mesh: WeldedMesh): Promise<void> {
     await this.cancel();
-    this.#mesh = mesh;
+    this.#meshes.set(bodyId, mesh);
     this.#job = null;
   }
 
-  async waysUp(overhang: number, load: Vec3 | null): Promise<WayUp[]> {
-    return this.#mesh ? waysUp(this.#mesh, overhang, load) : [];
+  async waysUp(bodyId: string, overhang: number, load: Vec3 | null): Promise<WayUp[]> {
+    const mesh = this.#meshes.get(bodyId);
+    return mesh ? waysUp(mesh, overhang, load) : [];
   }
 
   async lay(wish: LayWish, onProgress: (share: number) => void): Promise<Result<LaidReply, Fault> | null> {
@@ -49,9 +50,10 @@ export class LayerDesk implements LayerWorker {
       if (laid) this.#job = null;
       return laid;
     }
-    const { job, figures, warnings, sliced } = laid.value;
+    const { job, figures, sliced, footings } = laid.value;
     this.#job = job;
-    return ok({ drawing: drawingOf(job), figures, warnings, happenings: happeningsIn(sliced) });
+    const { warnings } = sliced;
+    return ok({ drawing: drawingOf(job), figures, warnings, happenings: happeningsIn(sliced), footings });
   }
 
   async compare(wish: LayWish): Promise<Result<ComparedReply, Fault> | null> {
@@ -75,19 +77,20 @@ export class LayerDesk implements LayerWorker {
 
   async #lay(
     what: 'lay' | 'compare',
-    { down, machine, material, settings, pieces }: LayWish,
+    { parts, machine, material }: LayWish,
     onProgress: (share: number) => void,
   ): Promise<Result<LaidOut, Fault> | null> {
     const run = (this.#runs[what] += 1);
-    if (!this.#mesh) return no({ code: 'slice.notLaid' });
+    const onBed = parts.flatMap(({ bodyId, ...part }) => {
+      const mesh = this.#meshes.get(bodyId);
+      return mesh ? [{ ...part, mesh }] : [];
+    });
+    if (onBed.length === 0 || onBed.length < parts.length) return no({ code: 'slice.notLaid' });
     const means = layerMeans(machine, material);
     if (!means.ok) return means;
     const work = (what === 'lay' ? this.#bench : this.#compared).layOut({
       ...means.value,
-      mesh: this.#mesh,
-      down,
-      settings,
-      pieces,
+      parts: onBed,
       density: material.density,
     });
     for (let since = performance.now(); ;) {

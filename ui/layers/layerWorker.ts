@@ -9,8 +9,8 @@ export function layerWorker(): LayerWorker {
   if (worker) return worker;
   const remote = wrap<LayerWorker>(new Worker(new URL('./layers.worker', window.location.href)));
   worker = {
-    setMesh: (mesh) => remote.setMesh(mesh),
-    waysUp: (overhang, load) => remote.waysUp(overhang, load),
+    setMesh: (bodyId, mesh) => remote.setMesh(bodyId, mesh),
+    waysUp: (bodyId, overhang, load) => remote.waysUp(bodyId, overhang, load),
     // Calls go through as they are; progress alone is called back.
     lay: (wish, onProgress) => remote.lay(wish, proxy(onProgress)),
     compare: (wish) => remote.compare(wish),

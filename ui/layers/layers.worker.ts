@@ -6,8 +6,8 @@ import type { LayerWorker } from './protocol';
 const desk = new LayerDesk(() => new Promise((resolve) => setTimeout(resolve)));
 
 const worker: LayerWorker = {
-  setMesh: (mesh) => desk.setMesh(mesh),
-  waysUp: (overhang, load) => desk.waysUp(overhang, load),
+  setMesh: (bodyId, mesh) => desk.setMesh(bodyId, mesh),
+  waysUp: (bodyId, overhang, load) => desk.waysUp(bodyId, overhang, load),
   lay: async (wish, onProgress) => {
     const reply = await desk.lay(wish, onProgress);
     if (!reply?.ok) return reply;

@@ -1,26 +1,38 @@
 import type { Fault, Result } from '@core/fault';
 import type { Filament, LayerPrinter } from '@core/model';
 import type { Vec3, WeldedMesh } from '@core/part';
-import type { Happening, JobFigures, LayerDrawing, WayUp, KeptJob } from '@core/printing';
-import type { LayerSettings, LayerWarning } from '@core/slice';
+import type {
+  BedWarning,
+  Footing,
+  Happening,
+  JobFigures,
+  KeptJob,
+  LayerDrawing,
+  PartOnBed,
+  WayUp,
+} from '@core/printing';
 
-/** How a part is to be laid in layers. */
+/** A spare on the bed; its mesh is known by its id. */
+export interface WishedPart extends Omit<PartOnBed, 'mesh'> {
+  bodyId: string;
+}
+
+/** What is to be laid in layers, in one job. */
 export interface LayWish {
-  down: Vec3;
+  /** The first leads: its layers' heights hold for all. */
+  parts: WishedPart[];
   /** `printer` and `filament` are null where the workshop does not know how layers are laid with it. */
   machine: { id: string; name: string; printer: LayerPrinter | null };
   material: { id: string; name: string; density: number; filament: Filament | null };
-  settings: LayerSettings;
-  /** How many are made at once. */
-  pieces: number;
 }
 
 /** What came of it, as the screen shows it. */
 export interface LaidReply {
   drawing: LayerDrawing;
   figures: JobFigures;
-  warnings: LayerWarning[];
+  warnings: BedWarning[];
   happenings: Happening[];
+  footings: Footing[];
 }
 
 /** One of several ways to make it, for the table. */
@@ -30,8 +42,8 @@ export interface ComparedReply {
 
 /** The worker that lays parts in layers, as the screen sees it. A newer wish ends the one before it: that one comes back as null. */
 export interface LayerWorker {
-  setMesh(mesh: WeldedMesh): Promise<void>;
-  waysUp(overhang: number, load: Vec3 | null): Promise<WayUp[]>;
+  setMesh(bodyId: string, mesh: WeldedMesh): Promise<void>;
+  waysUp(bodyId: string, overhang: number, load: Vec3 | null): Promise<WayUp[]>;
   lay(wish: LayWish, onProgress: (share: number) => void): Promise<Result<LaidReply, Fault> | null>;
   /** The figures of other machines or settings; nothing of it is kept. */
   compare(wish: LayWish): Promise<Result<ComparedReply, Fault> | null>;

@@ -45,10 +45,11 @@ const wrapper = ({ children }: { children: ReactNode }) => (
   </RepairContext.Provider>
 );
 const settle = () => act(() => new Promise((resolve) => setTimeout(resolve)));
-const laid = () => mockAsked.filter(({ what }) => what === 'lay').map(({ wish }) => wish!.settings.layerMm);
+const laid = () =>
+  mockAsked.filter(({ what }) => what === 'lay').map(({ wish }) => wish!.parts[0]!.settings.layerMm);
 
 test('other settings while ways up are looked for: only these are laid, and nothing stops them', async () => {
-  const { result, rerender } = renderHook(({ of }) => useLayers(of), {
+  const { result, rerender } = renderHook(({ of }) => useLayers([{ body: of, pieces: 1 }]), {
     initialProps: { of: body! },
     wrapper,
   });
@@ -62,15 +63,17 @@ test('other settings while ways up are looked for: only these are laid, and noth
   await settle();
   expect(laid()).toEqual([0.28]);
   expect(result.current.state).toEqual({ kind: 'working', share: 0 });
-  const reply = { figures: { layers: 18 } };
+  const footing = { name: 'Bar', hull: [], foot: [], at: [[0, 0]] };
+  const reply = { figures: { layers: 18 }, footings: [footing] };
   await act(async () => mockAsked[1]!.answer({ ok: true, value: reply }));
   await settle();
   expect(result.current.state).toEqual({ kind: 'laid', reply });
+  expect(result.current.footings).toEqual([footing]);
 });
 
 test('another number of pieces is laid anew, the ways up stay as they are', async () => {
   mockAsked.length = 0;
-  const { rerender, unmount } = renderHook(({ pieces }) => useLayers(body!, pieces), {
+  const { rerender, unmount } = renderHook(({ pieces }) => useLayers([{ body: body!, pieces }]), {
     initialProps: { pieces: 1 },
     wrapper,
   });
@@ -79,7 +82,7 @@ test('another number of pieces is laid anew, the ways up stay as they are', asyn
   await settle();
   rerender({ pieces: 3 });
   await settle();
-  const asked = mockAsked.map(({ what, wish }) => [what, wish?.pieces]);
+  const asked = mockAsked.map(({ what, wish }) => [what, wish?.parts?.[0]!.pieces]);
   expect(asked.slice(1)).toEqual([
     ['lay', 1],
     ['lay', 3],

@@ -1,15 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 
-import {
-  USUAL_LAYING,
-  type Body,
-  type Laying,
-  type Picture,
-  type RepairState,
-  type Workshop,
-} from '@core/model';
+import { USUAL_LAYING, type Body, type Picture, type RepairState, type Workshop } from '@core/model';
 import type { Vec3 } from '@core/part';
-import { settingsFor, type WayUp } from '@core/printing';
+import { settingsFor, type BedPlace, type Footing, type WayUp } from '@core/printing';
 import { materialOf } from '@core/standards';
 import { programFaultOf, sentenceOf, type ProgramFault } from '@core/wording';
 import { filamentIn, layerPrinterIn, LAYER_PRINTERS, layerSetIn, machineIn } from '@core/workshop';
@@ -35,13 +28,30 @@ export type LayersState =
   /** Nobody's input: told with a report. */
   | { kind: 'broken'; fault: ProgramFault };
 
-/** How a body is laid on a machine of a workshop, as it is chosen for it. @param pieces how many at once. */
-export function wishOf(laying: Laying, { head }: RepairState, workshop: Workshop, pieces: number): LayWish {
+/** A spare with how many of it are made at once. */
+export interface SpareOnBed {
+  body: Body;
+  pieces: number;
+  /** Where somebody put them. */
+  at?: BedPlace[];
+}
+
+/** How spares are laid on a machine of a workshop, as it is chosen for each; the first leads. */
+export function wishOf(onBed: readonly SpareOnBed[], { head }: RepairState, workshop: Workshop): LayWish {
   const { id, name } = machineIn(workshop, head.machineId);
   const material = materialOf(head.materialId);
   const printer = layerPrinterIn(workshop, id);
   return {
-    down: laying.down,
+    // Where nobody said what the machine can do it is refused before it is laid.
+    parts: onBed.map(({ body, pieces, at }) => {
+      const laying = body.laying ?? USUAL_LAYING;
+      const settings = settingsFor(
+        layerSetIn(workshop, laying.settings),
+        laying,
+        printer ?? LAYER_PRINTERS[0]!,
+      );
+      return { bodyId: body.id, name: body.name, down: laying.down, settings, pieces, ...(at ? { at } : {}) };
+    }),
     machine: { id, name, printer },
     material: {
       id: material.id,
@@ -49,30 +59,32 @@ export function wishOf(laying: Laying, { head }: RepairState, workshop: Workshop
       density: material.density,
       filament: filamentIn(workshop, material.id),
     },
-    // Where nobody said what the machine can do it is refused before it is laid.
-    settings: settingsFor(layerSetIn(workshop, laying.settings), laying, printer ?? LAYER_PRINTERS[0]!),
-    pieces,
   };
 }
 
 /** How many ways of lying are drawn. */
 const DRAWN_WAYS = 4;
 
-/** Lays a spare, or several pieces of it, in layers whenever its shape, or how it is to be laid, has changed. */
-export function useLayers(body: Body, pieces = 1) {
+/** Lays spares in layers, in one job, whenever the shape of one, or how one is to be laid, has changed. @param onBed the first leads. */
+export function useLayers(onBed: readonly SpareOnBed[]) {
   const { repair, numbers } = useRepairContext();
   const solid = useSolidView();
+  const { body } = onBed[0]!;
   const laying = body.laying ?? USUAL_LAYING;
-  const shown = solid.bodies.find(({ bodyId }) => bodyId === body.id);
-  const build = shown?.build ?? null;
+  const builds = onBed.map((one) => solid.bodies.find(({ bodyId }) => bodyId === one.body.id)?.build ?? null);
+  const ready = builds.every((build) => build !== null);
+  const buildKey = builds.join();
   const [state, setState] = useState<LayersState>({ kind: 'working', share: 0 });
   const [ways, setWays] = useState<DrawnWay[]>([]);
+  /** How each spare stood when it was last laid, by its id: what is put elsewhere is drawn before it is laid again. */
+  const [stood, setStood] = useState<ReadonlyMap<string, Footing>>(new Map());
   const [attempt, setAttempt] = useState(0);
-  const wish = wishOf(laying, repair, numbers.workshop, pieces);
+  const wish = wishOf(onBed, repair, numbers.workshop);
   const wishNow = useRef(wish);
   wishNow.current = wish;
   const key = JSON.stringify(wish);
-  const meshOf = useRef<string | null>(null);
+  /** Of which build of each spare the worker has the mesh. */
+  const meshes = useRef(new Map<string, string>());
   const waysFor = useRef<string | null>(null);
   /** What the layers that are shown were laid for. */
   const laidFor = useRef<string | null>(null);
@@ -81,32 +93,32 @@ export function useLayers(body: Body, pieces = 1) {
   const loadKey = JSON.stringify(laying.load ?? null);
 
   useEffect(() => {
-    if (build === null) return;
+    if (!ready) return;
     let current = true;
     const show = (next: LayersState) => {
       if (current) setState(next);
     };
     const run = async () => {
       const worker = layerWorker();
-      const mesh = `${body.id}:${build}:${repair.head.machineId}`;
-      const wanted = `${mesh} ${key} ${attempt}`;
+      const meshKey = (at: number) => `${buildKey.split(',')[at]}:${repair.head.machineId}`;
+      const wanted = `${buildKey} ${repair.head.machineId} ${key} ${attempt}`;
       const isLaid = laidFor.current === wanted;
       if (!isLaid) show({ kind: 'working', share: 0 });
-      if (meshOf.current !== mesh) {
-        const fetched = await workbench.ask.layerMesh(body.id);
+      for (const [at, { bodyId }] of wishNow.current.parts.entries()) {
+        if (meshes.current.get(bodyId) === meshKey(at)) continue;
+        const fetched = await workbench.ask.layerMesh(bodyId);
         if (!current) return;
         if (!fetched.ok) return show({ kind: 'refused', sentence: sentenceOf(fetched.fault) });
-        await worker.setMesh(fetched.value);
-        meshOf.current = mesh;
-        waysFor.current = null;
+        await worker.setMesh(bodyId, fetched.value);
+        meshes.current.set(bodyId, meshKey(at));
         if (!current) return;
       }
       // Another load ranks the ways anew; the layers stay as they are.
-      const ranked = `${mesh} ${JSON.stringify(loadNow.current)}`;
+      const ranked = `${body.id} ${meshKey(0)} ${JSON.stringify(loadNow.current)}`;
       if (waysFor.current !== ranked) {
         waysFor.current = ranked;
         const overhang = wishNow.current.machine.printer?.overhang ?? Math.PI / 4;
-        const found = await worker.waysUp(overhang, loadNow.current);
+        const found = await worker.waysUp(body.id, overhang, loadNow.current);
         // Ways whose pictures can't be drawn stand there with their reasons alone.
         drawnWays(body.id, found, (drawn) => waysFor.current === ranked && setWays(drawn)).catch(
           () => undefined,
@@ -119,7 +131,10 @@ export function useLayers(body: Body, pieces = 1) {
         show({ kind: 'working', share }),
       );
       if (!reply) return show({ kind: 'stopped' });
-      if (reply.ok && current) laidFor.current = wanted;
+      if (reply.ok && current) {
+        laidFor.current = wanted;
+        setStood(new Map(wishNow.current.parts.map(({ bodyId }, at) => [bodyId, reply.value.footings[at]!])));
+      }
       show(
         reply.ok
           ? { kind: 'laid', reply: reply.value }
@@ -133,11 +148,25 @@ export function useLayers(body: Body, pieces = 1) {
       current = false;
       void layerWorker().cancel();
     };
-  }, [build, key, loadKey, attempt, body.id, repair.head.machineId]);
+  }, [buildKey, ready, key, loadKey, attempt, body.id, repair.head.machineId]);
 
   const stop = useCallback(() => void layerWorker().cancel(), []);
   const again = useCallback(() => setAttempt((count) => count + 1), []);
-  return { state, ways, laying, wish, stop, again, ready: build !== null };
+  const footings = wish.parts.flatMap(({ bodyId, name, at, pieces }): Footing[] => {
+    const footing = stood.get(bodyId);
+    const places = at ? [...at] : footing?.at;
+    return footing && places?.length === pieces ? [{ ...footing, name, at: places }] : [];
+  });
+  return {
+    state,
+    ways,
+    laying,
+    wish,
+    stop,
+    again,
+    ready,
+    footings: footings.length === wish.parts.length ? footings : [],
+  };
 }
 
 async function drawnWays(bodyId: string, ways: WayUp[], show: (drawn: DrawnWay[]) => void): Promise<void> {

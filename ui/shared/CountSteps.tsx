@@ -4,20 +4,23 @@ import { Pressable, Text, View } from 'react-native';
 
 import { colours } from '../theme/colours';
 
-/** A small whole number, one more or one less by a tap. `what` in the singular: "piece". */
+/** A small whole number, one more or one less by a tap. `what` in the singular: "piece"; `of` where several are counted: "Wheel". */
 export function CountSteps({
   what,
+  of,
   least,
   most,
   value,
   onChange,
 }: {
   what: string;
+  of?: string;
   least: number;
   most: number;
   value: number;
   onChange(value: number): void;
 }) {
+  const whose = of === undefined ? '' : ` of ${of}`;
   const step = (label: string, by: 1 | -1) => {
     const next = value + by;
     const possible = next >= least && next <= most;
@@ -37,11 +40,11 @@ export function CountSteps({
   };
   return (
     <View className="flex-row items-center gap-3">
-      {step(`One ${what} less`, -1)}
+      {step(`One ${what}${whose} less`, -1)}
       <Text role="status" className="min-w-[96px] text-center font-number text-[18px] tabular-nums text-ink">
         {`${value} ${what}${value === 1 ? '' : 's'}`}
       </Text>
-      {step(`One ${what} more`, 1)}
+      {step(`One ${what}${whose} more`, 1)}
     </View>
   );
 }

@@ -5,7 +5,7 @@ import { compareShapes } from '@core/comparing';
 import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
 import { cautionsBetween, cautionsOf, figuresOf, findingsOf, type Caution } from '@core/inspect';
 import type { SpareFile, SpareFormat } from '@core/formats';
-import { asMade, layerMeshOf, spareFile, spareStems } from '@core/make';
+import { asMade, bedFile, layerMeshOf, spareFile, spareStems, type Spare } from '@core/make';
 import type { Body, EdgeRule, Picture, RepairState } from '@core/model';
 import { isForTrial } from '@core/recipe';
 import {
@@ -44,6 +44,7 @@ import type {
   BuiltBody,
   BuiltFrom,
   Clearance,
+  LyingOnBed,
   PickedOn,
   SlideReply,
   SlideWish,
@@ -144,14 +145,26 @@ export class BodyBench implements Answered<WorkerCalls> {
   }
 
   file(bodyId: string, format: SpareFormat, label: string, when: string): Result<SpareFile, Fault> {
+    const spare = this.#spare(bodyId, label);
+    return spare ? spareFile(format, spare, label, when) : no({ code: 'step.nothingLeft' });
+  }
+
+  bedFile(lying: readonly LyingOnBed[], when: string): Result<SpareFile, Fault> {
+    const spares = lying.flatMap(({ bodyId, at }) => {
+      const spare = this.#spare(bodyId, '');
+      return spare ? [{ spare, at }] : [];
+    });
+    return spares.length === lying.length ? bedFile(spares, when) : no({ code: 'step.nothingLeft' });
+  }
+
+  #spare(bodyId: string, label: string): Spare | null {
     const onBench = this.#bodies.get(bodyId);
-    if (!onBench || !this.#state || !this.#numbers) return no({ code: 'step.nothingLeft' });
+    if (!onBench || !this.#state || !this.#numbers) return null;
     const { head, bodies } = this.#state;
     const { workshop } = this.#numbers;
     const stem = spareStems(head, bodies, label).get(bodyId)!;
     const growth = growthOf(machineIn(workshop, head.machineId));
-    const made = asMade(head, onBench.body, workshop);
-    return spareFile(format, { head, stem, growth, asMade: made, ...onBench }, label, when);
+    return { head, stem, growth, asMade: asMade(head, onBench.body, workshop), ...onBench };
   }
 
   picture(bodyId: string): Picture | null {

@@ -17,6 +17,7 @@ import type {
   WeldedMesh,
 } from '@core/part';
 import type { Fault, Result } from '@core/fault';
+import type { BedPlace } from '@core/printing';
 
 /** What the screen and the worker say to each other. Plain data only; meshes are transferred, not copied. */
 
@@ -103,6 +104,8 @@ export interface WorkerCalls {
   /** Of the solid last built. Null if the plane leaves nothing of it. */
   cutOpen(bodyId: string, plane: CutPlane, hatchStepMm: number): Promise<OpenedSolid | null>;
   file(bodyId: string, format: SpareFormat, label: string, when: string): Promise<Result<SpareFile, Fault>>;
+  /** Spares as they lie on one bed, each with where the middles of its pieces stand, mm from the middle of the bed, as one 3MF file. */
+  bedFile(lying: readonly LyingOnBed[], when: string): Promise<Result<SpareFile, Fault>>;
   picture(bodyId: string): Promise<Picture | null>;
   /** A spare as it is to be laid in layers: closed, as large as it is to be made. */
   layerMesh(bodyId: string): Promise<Result<WeldedMesh, Fault>>;
@@ -127,6 +130,7 @@ export interface WorkerCalls {
 export const WORKER_CALLS: Record<keyof WorkerCalls, { quiet?: true; alone?: true }> = {
   cutOpen: {},
   file: {},
+  bedFile: {},
   stage: {},
   slide: {},
   picture: { quiet: true },
@@ -138,6 +142,11 @@ export const WORKER_CALLS: Record<keyof WorkerCalls, { quiet?: true; alone?: tru
   measure: { quiet: true },
   clearances: { quiet: true },
 };
+
+export interface LyingOnBed {
+  bodyId: string;
+  at: readonly BedPlace[];
+}
 
 /** Calls as they are answered on the spot, in the worker itself. */
 export type Answered<Calls> = {

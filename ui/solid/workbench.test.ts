@@ -28,6 +28,7 @@ function bench(build: (start: number, watcher: WorkerWatcher) => Promise<BuildRe
       build: () => build(mine, watcher),
       cutOpen: async () => null,
       file: never,
+      bedFile: never,
       picture: async () => {
         if (hang.picture) return never();
         await new Promise((resolve) => setTimeout(resolve, hang.pictureMs));

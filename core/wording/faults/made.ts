@@ -1,4 +1,4 @@
-import type { MadeFault } from '@core/fault';
+import type { MadeFault, PieceName } from '@core/fault';
 
 import { plainText } from '../plainNumbers';
 import { mm, type Sentences } from './sentences';
@@ -23,6 +23,10 @@ export const MADE: Sentences<MadeFault> = {
     `As it lies the part takes ${boxText(sizeMm)}, and the printer has ${boxText(roomMm)}: ${tooLarge(sizeMm, roomMm)}. Lay it another way, choose a larger printer, or split it.`,
   'slice.piecesDoNotFit': ({ pieces, most }) =>
     `${pieces} pieces do not go on this bed at once: ${most} ${most === 1 ? 'does' : 'do'}. Make fewer at once, lay them another way, or choose a larger printer.`,
+  'slice.pieceOffBed': ({ which, overMm }) =>
+    `${pieceText(which)}, with what is laid round it, lies ${mm(overMm)} beyond what the printer reaches. Move it in, or have all packed again.`,
+  'slice.piecesTooNear': ({ one, other, gapMm }) =>
+    `${pieceText(one)} and ${pieceText(other)} come nearer to each other than ${mm(gapMm)}, which what is laid round them needs. Move them apart, or have all packed again.`,
   'slice.tooLow': ({ heightMm, firstLayerMm }) =>
     `As it lies the part is ${mm(heightMm)} high, less than its first layer (${mm(firstLayerMm)}). Lay it another way.`,
   'slice.tooManyLayers': ({ layers, most }) =>
@@ -37,6 +41,8 @@ export const MADE: Sentences<MadeFault> = {
   'gcode.tooHot': ({ line, what, celsius, mostCelsius }) =>
     `Line ${line} of the job heats the ${what} to ${celsius} °C; ${mostCelsius} °C is the most it may have. Change the printer’s first or last commands, or the material.`,
 };
+
+const pieceText = ({ name, piece, of }: PieceName) => (of > 1 ? `${name}, piece ${piece}` : name);
 
 const boxText = (box: readonly number[]) => `${box.map((side) => plainText(side)).join(' × ')} mm`;
 

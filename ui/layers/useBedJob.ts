@@ -1,0 +1,89 @@
+import { router } from 'expo-router';
+import { useState } from 'react';
+
+import { fileStem } from '@core/formats';
+import { type Mishap, type NewJob } from '@core/model';
+import { frozenLetter } from '@core/progress';
+import { materialOf } from '@core/standards';
+import type { Fault, Result } from '@core/fault';
+import { sentenceOf } from '@core/wording';
+
+import { newId } from '../api/newId';
+import { useNotices } from '../api/notices';
+import { useRepairContext } from '../inRepair/useRepairContext';
+import { namesOnBed } from './bedChoice';
+import { askedOfBed, trialOfBed } from '../jobs/askedSizes';
+import { useSendJob } from '../jobs/useJobs';
+import { saveFile } from '../shared/saveFile';
+import { workbench } from '../solid/useSolid';
+import { layerWorker } from './layerWorker';
+import type { LayWish } from './protocol';
+import type { SpareOnBed } from './useLayers';
+import type { Footing } from '@core/printing';
+
+/** What is done with a job that is laid: saved, or sent to the machine. */
+export function useBedJob(onBed: readonly SpareOnBed[], wish: LayWish) {
+  const { repair, numbers } = useRepairContext();
+  const { say } = useNotices();
+  const [writing, setWriting] = useState(false);
+  const sendJob = useSendJob();
+  const { head } = repair;
+  const made = namesOnBed(onBed);
+  const when = () => new Date().toISOString();
+
+  /** What is written in a worker; what stands in its way is said. */
+  async function written<T>(write: () => Promise<Result<T, Fault>>): Promise<T | null> {
+    setWriting(true);
+    const reply = await write()
+      .catch(() => null)
+      .finally(() => setWriting(false));
+    if (reply?.ok) return reply.value;
+    say({
+      tone: 'wrong',
+      text: reply ? sentenceOf(reply.fault) : 'The job could not be written. Lay it again, then save it.',
+    });
+    return null;
+  }
+  const gcode = () => written(() => layerWorker().gcode(`${head.name}, ${made}`, when()));
+
+  const save = async () => {
+    const text = await gcode();
+    if (text === null) return;
+    saveFile({
+      name: `${fileStem(head.name, made)}.gcode`,
+      mime: 'text/x-gcode',
+      bytes: new TextEncoder().encode(text),
+    });
+  };
+  const saveBed = async (footings: readonly Footing[]) => {
+    const lying = wish.parts.map(({ bodyId }, index) => ({ bodyId, at: footings[index]!.at }));
+    const file = await written(() => workbench.ask.bedFile(lying, when()));
+    if (file) saveFile(file);
+  };
+  const send = async (how: { speedUp: number; mishap: Mishap }) => {
+    const text = await gcode();
+    if (text === null) return;
+    const bodies = onBed.map(({ body }) => body);
+    const job: NewJob = {
+      id: newId(),
+      repairId: head.id,
+      bodyId: bodies[0]!.id,
+      name: made,
+      repairName: head.name,
+      letter: frozenLetter(repair, numbers.workshop),
+      machineId: wish.machine.id,
+      machineName: wish.machine.name,
+      materialId: head.materialId,
+      family: materialOf(head.materialId).family,
+      asked: askedOfBed(bodies, repair, numbers),
+      trial: trialOfBed(bodies, repair, numbers),
+      ...how,
+    };
+    await sendJob.mutateAsync({ job, gcode: text }).then(
+      () => router.replace(`/repair/${head.id}/trial`),
+      // It was said already.
+      () => undefined,
+    );
+  };
+  return { save, saveBed, send, writing, sending: sendJob.isPending };
+}
