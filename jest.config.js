@@ -8,6 +8,8 @@ const translated = [
   'react-navigation',
   '@react-navigation/.*',
   'nativewind',
+  'fast-png',
+  'iobuffer',
   'react-native-css-interop',
   'replicad-opencascadejs',
   'three',

@@ -70,6 +70,7 @@ export {
   Process,
 } from './workshop';
 export { Filament, LayerPrinter, LayerSet } from './layerRows';
+export { Resin, ResinPrinter, ResinSet } from './resinRows';
 export {
   Workshop,
   WORKSHOP_ROW_KINDS,

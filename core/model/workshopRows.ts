@@ -2,6 +2,7 @@ import { z } from 'zod';
 
 import { Filament, LayerPrinter, LayerSet } from './layerRows';
 import { listSchemas, putSchemas } from './rowKinds';
+import { Resin, ResinPrinter, ResinSet } from './resinRows';
 import { FitTable, Instrument, Machine } from './workshop';
 
 /** The kinds of row in a workshop; see `rowKinds`. */
@@ -12,6 +13,9 @@ export const WORKSHOP_ROWS = {
   layerPrinter: { list: 'layerPrinters', row: LayerPrinter, most: 200, missing: 'left out' },
   filament: { list: 'filaments', row: Filament, most: 200, missing: 'left out' },
   layerSet: { list: 'layerSets', row: LayerSet, most: 200, missing: 'left out' },
+  resinPrinter: { list: 'resinPrinters', row: ResinPrinter, most: 200, missing: 'left out' },
+  resin: { list: 'resins', row: Resin, most: 200, missing: 'left out' },
+  resinSet: { list: 'resinSets', row: ResinSet, most: 200, missing: 'left out' },
 } as const;
 
 type Rows = typeof WORKSHOP_ROWS;

@@ -1,11 +1,14 @@
 import type { LayerWarning, PathKind, Sliced } from '@core/slice';
 import { SAME_MM } from '@core/tolerance';
 
+/** What happens in resin alone. */
+type InResin = 'resin.tooThin' | 'resin.closed' | 'resin.cup';
+
 /** Something that changes at a layer. */
 export interface Happening {
   /** From 0. */
   layer: number;
-  what: 'bridge' | 'supportBegins' | 'supportEnds' | 'closes' | LayerWarning['code'];
+  what: 'bridge' | 'supportBegins' | 'supportEnds' | 'closes' | LayerWarning['code'] | InResin;
 }
 
 /** What begins or ends as the layers go up, for marks along the height. */

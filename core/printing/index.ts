@@ -1,12 +1,21 @@
 export { faultInGcode, writeGcode } from './gcode';
 export { toolpathOf, MOVE_KINDS, type Toolpath, type ToolpathLayer, type MoveKind } from './toolpath';
-export { jobFigures, type JobFigures, type PartFigures } from './jobFigures';
+export { ENERGY_PRICE, jobFigures, type JobFigures, type PartFigures } from './jobFigures';
 export { secondsOfMoves, trapezoid } from './motion';
 export { keptJob, type KeptJob } from './keptJob';
 export { readGcode, type ReadGcode, type ReadMove } from './readGcode';
-export { LayerBench, layerMeans, settingsFor, type Footing, type LaidOut, type Laying } from './layOut';
+export { hullOf, type Hull } from './hull';
+export {
+  faultOfSize,
+  LayerBench,
+  layerMeans,
+  settingsFor,
+  type Footing,
+  type LaidOut,
+  type Laying,
+} from './layOut';
 export type { BedPlace, BedWarning, PartOnBed } from './partOnBed';
 export { AS_IT_STANDS, axesLaidDown, laidDown, waysUp, type WayUp } from './wayUp';
 export { drawingOf, type LayerDrawing } from './drawing';
 export { happeningsIn, type Happening } from './happenings';
-export { MOST_PIECES } from './placesOnBed';
+export { MOST_PIECES, placesOnBed } from './placesOnBed';

@@ -29,7 +29,7 @@ export interface JobFigures {
 }
 
 /** What a kWh costs, in the workshop's money. */
-const ENERGY_PRICE = 0.3;
+export const ENERGY_PRICE = 0.3;
 
 /**
  * @param density of the material, g/cm³.

@@ -77,15 +77,21 @@ function faultBefore(
   if (material.nozzleC > machine.hottestNozzleC) {
     return { code: 'slice.machineTooCold', neededC: material.nozzleC, mostC: machine.hottestNozzleC };
   }
+  const tooLarge = faultOfSize(mesh, machine.envelopeMm);
+  if (tooLarge) return tooLarge;
   const size = sizeOf(mesh);
-  const room = machine.envelopeMm;
-  if (size.some((side, axis) => side > room[axis]!)) {
-    return { code: 'slice.doesNotFit', sizeMm: size, roomMm: [...room] as [number, number, number] };
-  }
   const layers = layerCount(size[2], layerMm, firstLayerMm);
   if (layers === 0) return { code: 'slice.tooLow', heightMm: size[2], firstLayerMm };
   if (layers > MOST_LAYERS) return { code: 'slice.tooManyLayers', layers, most: MOST_LAYERS };
   return null;
+}
+
+/** What does not go into the room of a machine as it lies. */
+export function faultOfSize(mesh: WeldedMesh, room: readonly [number, number, number]): Fault | null {
+  const size = sizeOf(mesh);
+  return size.some((side, axis) => side > room[axis]!)
+    ? { code: 'slice.doesNotFit', sizeMm: size, roomMm: [...room] }
+    : null;
 }
 
 function sizeOf({ positions }: WeldedMesh): [number, number, number] {

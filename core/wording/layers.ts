@@ -68,6 +68,9 @@ export const HAPPENING_WORDS: Record<Happening['what'], string> = {
   'slice.overhang': 'Something reaches out over air.',
   'slice.longBridge': 'A long bridge begins.',
   'slice.heightRounded': 'The height is rounded.',
+  'resin.tooThin': 'Something is too thin to hold when the plate rises.',
+  'resin.closed': 'A room that holds resin begins.',
+  'resin.cup': 'A cup that sucks at the film begins.',
 };
 
 /** What would shorten the longest part of a job. */
@@ -103,11 +106,12 @@ export function jobSentence(
 ): string {
   const { minutes, metres, grams, cost, layers, kinds } = figures;
   const longest = kinds.reduce((most, one) => (one.seconds > most.seconds ? one : most));
-  return `${minutesText(minutes)} for ${layers} ${layers === 1 ? 'layer' : 'layers'}; ${metres.toFixed(2)} m, ${grams.toFixed(1)} g, costs about ${cost.whole.toFixed(2)}. Longest: ${MOVE_WORDS[longest.kind]}, ${minutesText(longest.seconds / 60)}; ${SHORTER[longest.kind]}.${ofEach(figures, names, pieces)}`;
+  return `${minutesText(minutes)} for ${layers} ${layers === 1 ? 'layer' : 'layers'}; ${metres.toFixed(2)} m, ${grams.toFixed(1)} g, costs about ${cost.whole.toFixed(2)}. Longest: ${MOVE_WORDS[longest.kind]}, ${minutesText(longest.seconds / 60)}; ${SHORTER[longest.kind]}.${ofParts(figures, names, pieces)}`;
 }
 
-function ofEach(
-  { minutes, grams, parts }: JobFigures,
+/** What each piece of one part, or each of several parts, takes of it. */
+function ofParts(
+  { minutes, grams, parts }: Pick<JobFigures, 'minutes' | 'grams' | 'parts'>,
   names: readonly string[],
   pieces: readonly number[],
 ): string {

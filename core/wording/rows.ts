@@ -18,6 +18,9 @@ export const ROW_WORDS: Record<RowKind | WorkshopRowKind, { one: string; changed
   layerPrinter: { one: 'layer printer', changed: 'what this printer can do' },
   filament: { one: 'plastic', changed: 'how this plastic is laid' },
   layerSet: { one: 'set of settings', changed: 'these settings' },
+  resinPrinter: { one: 'resin printer', changed: 'what this printer can do' },
+  resin: { one: 'resin', changed: 'how this resin is cured' },
+  resinSet: { one: 'set of settings for resin', changed: 'these settings' },
 };
 
 /** What a row of a kind is called, also of a kind that only a newer server knows. */

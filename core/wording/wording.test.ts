@@ -22,6 +22,8 @@ const SAMPLES: Record<string, unknown> = {
 const OWN_SAMPLES: Record<string, object> = {
   'chamfer.tooLarge': { at: 'tipsOfTeeth' },
   'formula.wrongResult': { got: 'area' },
+  'slice.pieceOffBed': { which: { name: 'Foot', piece: 1, of: 2 } },
+  'slice.piecesTooNear': { one: { name: 'Foot', piece: 1, of: 2 }, other: { name: 'Cap', piece: 1, of: 1 } },
 };
 
 describe('sentences of faults', () => {

@@ -89,6 +89,20 @@ export const MACHINES: readonly Machine[] = [
   },
   {
     ...row,
+    id: 'wide-resin-printer',
+    name: 'Wide resin printer',
+    process: 'resin',
+    scatterMm: 0.03,
+    corrections: [
+      offset('inside', 0.05, 0.1, RESIN),
+      offset('outside', -0.03, 0.1, RESIN),
+      offset('height', 0, 0.05, RESIN),
+      offset('spacing', 0, 0.04, RESIN),
+    ],
+    shrinkage: { x: 0.004, y: 0.004, z: 0.004 },
+  },
+  {
+    ...row,
     id: 'casting-bench',
     name: 'Casting bench',
     process: 'casting',

@@ -13,6 +13,9 @@ import { INSTRUMENTS } from './instruments';
 import { LAYER_PRINTERS } from './layerPrinters';
 import { LAYER_SETS } from './layerSets';
 import { MACHINES } from './machines';
+import { RESIN_PRINTERS } from './resinPrinters';
+import { RESIN_SETS } from './resinSets';
+import { RESINS } from './resins';
 
 /** What a new workshop starts with. */
 export const DEFAULT_WORKSHOP: Required<Workshop> = {
@@ -22,6 +25,9 @@ export const DEFAULT_WORKSHOP: Required<Workshop> = {
   layerPrinters: [...LAYER_PRINTERS],
   filaments: [...FILAMENTS],
   layerSets: [...LAYER_SETS],
+  resinPrinters: [...RESIN_PRINTERS],
+  resins: [...RESINS],
+  resinSets: [...RESIN_SETS],
 };
 
 /**

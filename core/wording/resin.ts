@@ -1,0 +1,66 @@
+import type { ResinSet } from '@core/model';
+import { showNumber } from '@core/quantity';
+import type { ResinFigures, ResinWarning } from '@core/resin';
+
+import { minutesText } from './layers';
+
+const mm = (value: number) => `${showNumber(Math.round(value * 100) / 100)} mm`;
+const mm2 = (value: number) => `${value < 10 ? value.toFixed(1) : value.toFixed(0)} mm²`;
+const ml = (mm3: number) => `${(mm3 / 1000).toFixed(mm3 < 1000 ? 2 : 1)} ml`;
+
+/** What is to be watched about a part laid in resin, in words: what it is, and what would mend it. */
+export function resinWarningSentence(warning: ResinWarning): string {
+  const height = `At ${mm(warning.at[2])} above the plate`;
+  switch (warning.code) {
+    case 'slice.inAir':
+      return `${height} a piece of ${mm2(warning.areaMm2)} begins in the air: it would stay in the vat. Turn the part over, put a slope under it, or lay supports.`;
+    case 'slice.overhang':
+      return `${height} ${mm2(warning.areaMm2)} reach out over nothing and may curl. Lay it another way, put a slope under it, or lay supports.`;
+    case 'resin.tooThin':
+      return `${height} ${mm2(warning.areaMm2)} are thinner than this printer’s smallest wall and may tear when the plate rises. Make it thicker there.`;
+    case 'resin.closed':
+      return `${height} a room inside shuts in ${ml(warning.mm3)} of resin that can’t be washed out and never cures. Under Shape, drill a hole of 3 mm or more into its lowest and its highest place.`;
+    case 'resin.cup':
+      return `${height} a cup of ${mm2(warning.areaMm2)} begins that is open upwards alone: it sucks at the film as the plate rises. Turn it over or aslant, or drill a hole of 3 mm through its side close to here.`;
+  }
+}
+
+/** "layers of 0.05 mm, supports 1 mm thick every 3 mm with tips of 0.4 mm" */
+export const resinSetWords = ({
+  layerMm,
+  pillarMm,
+  tipMm,
+  apartMm,
+}: Pick<ResinSet, 'layerMm' | 'pillarMm' | 'tipMm' | 'apartMm'>): string =>
+  `layers of ${layerMm} mm, supports ${pillarMm} mm thick every ${apartMm} mm, with tips of ${tipMm} mm`;
+
+/**
+ * What a job in resin takes, as a sentence, with the longer half of it named.
+ * @param names of the parts on the bed, in order.
+ * @param pieces how many of each.
+ */
+export function resinSentence(
+  { minutes, lightMinutes, liftMinutes, layers, grams, cost, parts }: ResinFigures,
+  names: readonly string[],
+  pieces: readonly number[],
+): string {
+  const longest =
+    lightMinutes > liftMinutes
+      ? `light, ${minutesText(lightMinutes)}; higher layers would shorten it`
+      : `the plate’s rising, ${minutesText(liftMinutes)}; higher layers, or lying flatter, would shorten it`;
+  return `${minutesText(minutes)} for ${layers} ${layers === 1 ? 'layer' : 'layers'}; ${grams.toFixed(1)} g with supports, costs about ${cost.whole.toFixed(2)}. Longest: ${longest}.${gramsOfEach(parts, names, pieces)}`;
+}
+
+/** Pieces share the minutes; what each takes is its resin. */
+function gramsOfEach(
+  parts: ResinFigures['parts'],
+  names: readonly string[],
+  pieces: readonly number[],
+): string {
+  if (parts.length === 1 && pieces[0] === 1) return '';
+  const told = parts.map(({ grams }, index) => {
+    const count = pieces[index]!;
+    return `${names[index]!}${count > 1 ? `, each of ${count}` : ''}: ${(grams / count).toFixed(1)} g`;
+  });
+  return ` ${told.join('; ')}.`;
+}
