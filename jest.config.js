@@ -61,6 +61,7 @@ module.exports = {
       ...shared,
       displayName: 'screens',
       preset: 'jest-expo/web',
+      setupFiles: ['<rootDir>/tools/setup/jestScreens.js'],
       transform: { ...KERNEL_TRANSFORM, ...require('jest-expo/web/jest-preset.js').transform },
       testMatch: ['<rootDir>/ui/**/*.test.{ts,tsx}'],
     },

@@ -55,7 +55,7 @@ test('a spare is laid in layers: way up, layers looked at, other settings, print
   await expect(page.getByText(/^Layer \d+ of 29/)).toBeVisible({ timeout: 90_000 });
   await expect(page.getByRole('radio', { name: /^Suggested\. / })).toBeChecked();
 
-  await page.getByRole('button', { name: 'Compare printers, settings and plastics' }).click();
+  await page.getByRole('button', { name: 'Compare printers, settings and materials' }).click();
   const table = page.getByRole('table', { name: 'What each way of making takes' });
   await expect(table.getByRole('row')).toHaveCount(14, { timeout: 120_000 });
   const minutes = async (name: string) => {

@@ -13,6 +13,7 @@ export type MadeFault =
   | { code: 'make.notGrown'; message: string }
   | { code: 'slice.noLayerMachine'; machine: string }
   | { code: 'slice.noLayerMaterial'; material: string }
+  | { code: 'slice.noResin'; material: string }
   | { code: 'slice.layerHeight'; layerMm: number; leastMm: number; mostMm: number }
   | { code: 'slice.machineTooCold'; neededC: number; mostC: number }
   /** Along x, y and z, as it lies. */

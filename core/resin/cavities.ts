@@ -17,10 +17,10 @@ export interface Cavity {
 const FINEST_MM = 0.4;
 const MOST_CELLS = 160;
 
-/** What is smaller holds next to nothing: a pore between two facets is none. mm³ and mm². */
+/** What is smaller holds next to nothing: a pore between two facets is no room, a narrow or shallow hole sucks no more than a wall does. mm³, mm² and mm. */
 const LEAST_MM3 = 2;
-const LEAST_CUP_MM2 = 12;
-const LEAST_CUP_MM = 1;
+const LEAST_CUP_MM2 = 60;
+const LEAST_CUP_MM = 2;
 
 const HALF_COVERED = 128;
 

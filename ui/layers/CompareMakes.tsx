@@ -5,7 +5,7 @@ import { BarChart } from 'react-native-gifted-charts';
 import { leastChance, type MakeChoice } from '@core/fit';
 import { USUAL_LAYING, workshopRows } from '@core/model';
 import { minutesText, sentenceOf } from '@core/wording';
-import { layerPrinterIn, layerSetsIn } from '@core/workshop';
+import { layerPrinterIn, layerSetsIn, resinPrinterIn, resinSetsIn } from '@core/workshop';
 
 import { useNotices } from '../api/notices';
 import { useRepairContext } from '../inRepair/useRepairContext';
@@ -13,7 +13,7 @@ import { Button } from '../shared/Button';
 import { colours } from '../theme/colours';
 import { layerWorker } from './layerWorker';
 import type { ComparedReply, LayWish } from './protocol';
-import { wishOf, type SpareOnBed } from './useLayers';
+import { settingOf, wishOf, type SpareOnBed } from './useLayers';
 
 interface Row {
   id: string;
@@ -55,14 +55,17 @@ export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wi
       );
       return { choice, wish: wishOf(laid, { ...repair, head: { ...head, ...choice } }, workshop) };
     };
-    const machines = workshop.machines.filter(
-      ({ id, removed }) => !removed && layerPrinterIn(workshop, id) !== null,
+    const inResin = wish.resin !== null;
+    // Others of its kind: what is no resin is no choice for a resin printer, and the other way round.
+    const means = inResin ? resinPrinterIn : layerPrinterIn;
+    const machines = workshop.machines.filter(({ id, removed }) => !removed && means(workshop, id) !== null);
+    const sets = (inResin ? resinSetsIn : layerSetsIn)(workshop).filter(
+      ({ id }) => id !== settingOf(wish).id,
     );
-    const sets = layerSetsIn(workshop).filter(({ id }) => id !== wish.parts[0]!.settings.id);
     const asked = [
       ...machines.map(({ id }) => so({ machineId: id })),
       ...sets.map(({ id }) => so({}, id)),
-      ...workshopRows(workshop, 'filament')
+      ...workshopRows(workshop, inResin ? 'resin' : 'filament')
         .filter(({ id, removed }) => !removed && id !== head.materialId)
         .map(({ id }) => so({ materialId: id })),
     ];
@@ -74,15 +77,13 @@ export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wi
       if (!reply) break;
       const isMaterial = index >= machines.length + sets.length;
       found.push({
-        id: `${one.machine.id} ${one.parts[0]!.settings.id} ${one.material.id}`,
-        name: isMaterial
-          ? one.material.name
-          : `${one.machine.name}, ${one.parts[0]!.settings.name.toLowerCase()}`,
+        id: `${one.machine.id} ${settingOf(one).id} ${one.material.id}`,
+        name: isMaterial ? one.material.name : `${one.machine.name}, ${settingOf(one).name.toLowerCase()}`,
         short: isMaterial
           ? null
           : index < machines.length
             ? one.machine.name.split(' ')[0]!
-            : one.parts[0]!.settings.name,
+            : settingOf(one).name,
         chance: leastOf(onBed.map(({ body }) => leastChance(body.id, repair, workshop, choice))),
         reply: reply.ok ? reply.value : null,
         sentence: reply.ok ? null : sentenceOf(reply.fault),
@@ -106,7 +107,7 @@ export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wi
       <Button
         label={
           share === null
-            ? 'Compare printers, settings and plastics'
+            ? 'Compare printers, settings and materials'
             : `Comparing, ${(100 * share).toFixed(0)} %`
         }
         busy={share !== null}

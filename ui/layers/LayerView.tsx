@@ -19,11 +19,14 @@ export function LayerView({
   happenings,
   layer,
   onLayer,
+  hasWays = true,
 }: {
   drawing: LayerDrawing;
   happenings: readonly Happening[];
   layer: number;
   onLayer(layer: number): void;
+  /** Something goes from line to line; what is lit has no ways. */
+  hasWays?: boolean;
 }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const scene = useRef<LayerScene | null>(null);
@@ -67,7 +70,8 @@ export function LayerView({
     const line = lineAt(drawing, layer, place, NEAR_PX * place.mmPerPx);
     setHere(
       line
-        ? `Here: ${MOVE_WORDS[line.kind]}, ${line.widthMm.toFixed(2)} mm broad, laid at ${line.speed.toFixed(0)} mm/s.`
+        ? // What is lit has edges without breadth or speed.
+          `Here: ${MOVE_WORDS[line.kind]}${line.widthMm > 0 ? `, ${line.widthMm.toFixed(2)} mm broad, laid at ${line.speed.toFixed(0)} mm/s` : ''}.`
         : 'Nothing is laid here in this layer.',
     );
   };
@@ -105,10 +109,12 @@ export function LayerView({
             label={fromAbove ? 'From the corner' : 'From above'}
             onPress={() => setFromAbove(!fromAbove)}
           />
-          <Button
-            label={travel ? 'Hide ways between' : 'Show ways between'}
-            onPress={() => setTravel(!travel)}
-          />
+          {hasWays ? (
+            <Button
+              label={travel ? 'Hide ways between' : 'Show ways between'}
+              onPress={() => setTravel(!travel)}
+            />
+          ) : null}
         </View>
         {here ? (
           <View className="absolute inset-x-2 bottom-2 rounded-sm border border-line bg-card px-3 py-2">

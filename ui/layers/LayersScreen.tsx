@@ -5,8 +5,8 @@ import { ScrollView, Text, View } from 'react-native';
 import type { Body, Laying } from '@core/model';
 import { FEET, SUPPORTS } from '@core/fields';
 import { capital } from '@core/sentence';
-import { settingsWords } from '@core/wording';
-import { layerSetsIn } from '@core/workshop';
+import { resinSetWords, settingsWords } from '@core/wording';
+import { layerSetsIn, resinSetsIn } from '@core/workshop';
 
 import { useChangeRepair } from '../api/useRepair';
 import { LoadChoice } from '../frame/LoadChoice';
@@ -21,11 +21,12 @@ import { useWide } from '../shared/useWide';
 import { ActingCorrections } from './ActingCorrections';
 import { onBedOf, ONE_ALONE, type BedChoice } from './bedChoice';
 import { CompareMakes } from './CompareMakes';
+import { layerWorker } from './layerWorker';
 import { LayerView } from './LayerView';
 import { OnTheBed } from './OnTheBed';
 import { Told } from './Told';
 import { useBedJob } from './useBedJob';
-import { useLayers } from './useLayers';
+import { settingOf, useLayers } from './useLayers';
 import { WayChoice } from './WayChoice';
 
 const SUPPORT_WORDS = { none: 'None', bed: 'From the bed', everywhere: 'Everywhere' } as const;
@@ -68,19 +69,26 @@ function Layers({
   const [layer, setLayer] = useState<number | null>(null);
   const [asking, setAsking] = useState(false);
   const job = useBedJob(onBed, wish);
-  const sets = layerSetsIn(numbers.workshop);
+  const inResin = wish.resin;
+  const sets = (inResin ? resinSetsIn : layerSetsIn)(numbers.workshop);
   const change = (fields: Partial<Laying>) => put('body', { ...body, laying: { ...laying, ...fields } });
   const reply = state.kind === 'laid' ? state.reply : null;
   const last = reply ? reply.drawing.topMm.length - 1 : 0;
   const shown = Math.min(layer ?? last, last);
-  const leads = wish.parts[0]!;
+  const { settings } = wish.parts[0]!;
   return (
     <ScrollView contentContainerClassName="pb-8">
       <View className={wide ? 'h-[520px]' : 'h-[330px]'}>
         {state.kind === 'broken' ? (
           <Broken fault={state.fault} repair={repair} onAgain={again} />
         ) : reply ? (
-          <LayerView drawing={reply.drawing} happenings={reply.happenings} layer={shown} onLayer={setLayer} />
+          <LayerView
+            drawing={reply.drawing}
+            happenings={reply.happenings}
+            layer={shown}
+            onLayer={setLayer}
+            hasWays={!inResin}
+          />
         ) : (
           <View className="flex-1 items-center justify-center gap-3 bg-bench p-4">
             <Text role="status" className="text-center font-sans text-[16px] leading-6 text-ink">
@@ -117,17 +125,17 @@ function Layers({
           />
           {sets.some(({ id }) => id === laying.settings) ? null : (
             <Text role="alert" className="font-medium text-[15px] leading-6 text-rust">
-              {`The settings “${laying.settings}” are not known here, so it is laid as “${leads.settings.name}”. Choose others above.`}
+              {`The settings “${laying.settings}” are not known here, so it is laid as “${settingOf(wish).name}”. Choose others above.`}
             </Text>
           )}
-          <Text className="font-label text-[14px] leading-5 text-muted">{`${capital(settingsWords(leads.settings, leads.settings.lineMm))}.`}</Text>
+          <Text className="font-label text-[14px] leading-5 text-muted">{`${capital(inResin ? resinSetWords(inResin.set) : settingsWords(settings, settings.lineMm))}.`}</Text>
           <Button label="Change these in the Workshop" onPress={() => router.push('/workshop')} />
         </View>
         <OnTheBed
           spares={spares}
           leading={body}
           choice={choice}
-          bedMm={wish.machine.printer?.envelopeMm ?? null}
+          bedMm={(inResin ?? wish.machine).printer?.envelopeMm ?? null}
           onBed={onBed}
           footings={footings}
           refused={state.kind === 'refused' ? state.sentence : null}
@@ -146,27 +154,46 @@ function Layers({
             onChange={(support) => change({ support })}
           />
         </View>
-        <View className="gap-1.5">
-          <GroupHeading>Round its foot</GroupHeading>
-          <Switch
-            label="Round its foot"
-            options={FEET.map((id) => ({ id, word: FOOT_WORDS[id] }))}
-            value={laying.foot}
-            onChange={(foot) => change({ foot })}
+        {inResin ? null : (
+          <View className="gap-1.5">
+            <GroupHeading>Round its foot</GroupHeading>
+            <Switch
+              label="Round its foot"
+              options={FEET.map((id) => ({ id, word: FOOT_WORDS[id] }))}
+              value={laying.foot}
+              onChange={(foot) => change({ foot })}
+            />
+          </View>
+        )}
+        {inResin ? (
+          <Button
+            tone="primary"
+            label={
+              job.drawn === null
+                ? 'Save the layers (ZIP of pictures)'
+                : `Drawing the layers, ${(100 * job.drawn).toFixed(0)} %`
+            }
+            busy={job.drawn !== null}
+            disabled={!reply}
+            onPress={() => void job.savePictures()}
           />
-        </View>
-        <Button
-          tone="primary"
-          label={`Send it to ${wish.machine.name}`}
-          disabled={!reply}
-          onPress={() => setAsking(true)}
-        />
-        <Button
-          label="Save the job (G-code)"
-          busy={job.writing && !asking}
-          disabled={!reply}
-          onPress={() => void job.save()}
-        />
+        ) : (
+          <>
+            <Button
+              tone="primary"
+              label={`Send it to ${wish.machine.name}`}
+              disabled={!reply}
+              onPress={() => setAsking(true)}
+            />
+            <Button
+              label="Save the job (G-code)"
+              busy={job.writing && !asking}
+              disabled={!reply}
+              onPress={() => void job.save()}
+            />
+          </>
+        )}
+        {job.drawn === null ? null : <Button label="Stop" onPress={() => void layerWorker().cancel()} />}
         <Button
           label="Save the bed (3MF)"
           busy={job.writing && !asking}

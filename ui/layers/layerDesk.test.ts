@@ -1,8 +1,9 @@
+import { unzipSync } from 'fflate';
 import { BoxGeometry } from 'three';
 
 import { weld } from '@core/part';
 import { settingsNamed } from '@core/testing/laid';
-import { FILAMENTS, LAYER_PRINTERS } from '@core/workshop';
+import { FILAMENTS, LAYER_PRINTERS, RESIN_PRINTERS, RESIN_SETS, RESINS } from '@core/workshop';
 
 import { LayerDesk } from './layerDesk';
 import type { LayWish } from './protocol';
@@ -19,12 +20,14 @@ const part = {
   name: 'Block',
   down: [0, 0, -1] as [number, number, number],
   settings: settingsNamed('everyday'),
+  support: 'none' as const,
   pieces: 1,
 };
 const wish: LayWish = {
   parts: [part],
   machine: { id: 'bench-printer', name: 'Bench printer', printer: LAYER_PRINTERS[0]! },
   material: { id: 'petg', name: 'PETG', density: 1.27, filament: FILAMENTS[0]! },
+  resin: null,
 };
 const inSet = (id: 'draft' | 'fine'): LayWish => ({
   ...wish,
@@ -39,8 +42,8 @@ test('lays a block, tells its figures, and gives its job', async () => {
   const reply = await desk.lay(wish, () => {});
   if (!reply?.ok) throw new Error(reply ? reply.fault.code : 'ended');
   expect(reply.value.drawing.begins).toHaveLength(51);
-  expect(reply.value.figures.layers).toBe(50);
-  expect(reply.value.warnings).toEqual([]);
+  expect(reply.value.told.figures.layers).toBe(50);
+  expect(reply.value.told.warnings).toEqual([]);
   const job = await desk.gcode('Block', '2026-11-28T08:00:00Z');
   expect(job.ok && job.value.split('\n').filter((line) => line.startsWith('; layer'))).toHaveLength(50);
 });
@@ -100,7 +103,7 @@ test('comparing leaves the job that was laid', async () => {
     machine: { id: 'quick-printer', name: 'Quick printer', printer: LAYER_PRINTERS[1]! },
   });
   if (!laid?.ok || !other?.ok) throw new Error('not laid');
-  expect(other.value.figures.minutes).toBeLessThan(0.8 * laid.value.figures.minutes);
+  expect(other.value.figures.minutes).toBeLessThan(0.8 * laid.value.told.figures.minutes);
   const job = await desk.gcode('Block', '2026-11-28T08:00:00Z');
   expect(job.ok && job.value).toContain('F2400');
   const none = await desk.compare({
@@ -123,4 +126,27 @@ test('a spare whose mesh is not there yet is told, and nothing is laid without i
     ['Block', 1],
     ['Hub', 1],
   ]);
+});
+
+test('in resin it gives a stack of pictures and no G-code, and can be stopped while it draws', async () => {
+  const desk = new LayerDesk(atOnce);
+  await desk.setMesh('block', block());
+  expect(await desk.pictures('Block', '2026-11-30T08:00:00Z', () => {})).toMatchObject({ ok: false });
+  const printer = { ...RESIN_PRINTERS[0]!, pixels: [306, 172] as [number, number] };
+  const set = { ...RESIN_SETS[0]!, layerMm: 0.1 };
+  const inResin: LayWish = { ...wish, resin: { printer, resin: RESINS[0]!, set } };
+  const reply = await desk.lay(inResin, () => {});
+  if (!reply?.ok) throw new Error('not laid');
+  expect(reply.value.told).toMatchObject({ by: 'resin', figures: { layers: 100 }, warnings: [] });
+  expect(await desk.gcode('Block', '2026-11-30T08:00:00Z')).toMatchObject({ ok: false });
+  const drawn = await desk.pictures('Block', '2026-11-30T08:00:00Z', () => {});
+  expect(drawn?.ok && Object.keys(unzipSync(drawn.value))).toHaveLength(101);
+  const clock = jest.spyOn(performance, 'now');
+  let now = 0;
+  clock.mockImplementation(() => (now += 1000));
+  const stopped = desk.pictures('Block', '2026-11-30T08:00:00Z', () => void desk.cancel());
+  expect(await stopped).toBeNull();
+  clock.mockRestore();
+  const plastic = await desk.lay({ ...inResin, resin: { printer, resin: null, set } }, () => {});
+  expect(plastic).toMatchObject({ ok: false, fault: { code: 'slice.noResin', material: 'PETG' } });
 });

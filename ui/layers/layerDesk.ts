@@ -9,16 +9,21 @@ import {
   readGcode,
   waysUp,
   writeGcode,
-  type Toolpath,
   type KeptJob,
   type LaidOut,
   type WayUp,
 } from '@core/printing';
+import { imageStack, ResinBench, resinDrawing, resinHappenings, type LaidInResin } from '@core/resin';
 
 import type { ComparedReply, LaidReply, LayerWorker, LayWish } from './protocol';
 
 /** It works so long at a stretch, ms; then whoever wants to stop it is heard. */
 const STRETCH_MS = 40;
+
+const RUNS = ['lay', 'compare', 'pictures'] as const;
+
+/** A job, by how it is made. */
+type Made = { by: 'filament'; laid: LaidOut } | { by: 'resin'; laid: LaidInResin };
 
 /** What the layer worker does, without the worker. */
 export class LayerDesk implements LayerWorker {
@@ -26,9 +31,10 @@ export class LayerDesk implements LayerWorker {
   readonly #bench = new LayerBench();
   /** Compared ways share what stays the same, as layers do of which only the material differs. */
   readonly #compared = new LayerBench();
-  #job: Toolpath | null = null;
+  readonly #resin = { lay: new ResinBench(), compare: new ResinBench() };
+  #job: Made | null = null;
   /** Counted up with every start, so that what goes on for an earlier one ends. Comparing ends no laying. */
-  readonly #runs = { lay: 0, compare: 0 };
+  readonly #runs = { lay: 0, compare: 0, pictures: 0 };
 
   /** @param rest lets other messages be heard. */
   constructor(private readonly rest: () => Promise<void>) {}
@@ -45,25 +51,54 @@ export class LayerDesk implements LayerWorker {
   }
 
   async lay(wish: LayWish, onProgress: (share: number) => void): Promise<Result<LaidReply, Fault> | null> {
-    const laid = await this.#lay('lay', wish, onProgress);
-    if (!laid?.ok) {
-      if (laid) this.#job = null;
-      return laid;
+    const made = await this.#make('lay', wish, onProgress);
+    if (!made?.ok) {
+      if (made) this.#job = null;
+      return made;
     }
-    const { job, figures, sliced, footings } = laid.value;
-    this.#job = job;
-    const { warnings } = sliced;
-    return ok({ drawing: drawingOf(job), figures, warnings, happenings: happeningsIn(sliced), footings });
+    this.#job = made.value;
+    if (made.value.by === 'resin') {
+      const { job, figures, warnings, footings } = made.value.laid;
+      return ok({
+        drawing: resinDrawing(job),
+        told: { by: 'resin', figures, warnings },
+        happenings: resinHappenings(job, warnings),
+        footings,
+      });
+    }
+    const { job, figures, sliced, footings } = made.value.laid;
+    return ok({
+      drawing: drawingOf(job),
+      told: { by: 'filament', figures, warnings: sliced.warnings },
+      happenings: happeningsIn(sliced),
+      footings,
+    });
   }
 
   async compare(wish: LayWish): Promise<Result<ComparedReply, Fault> | null> {
-    const laid = await this.#lay('compare', wish, () => {});
-    if (!laid?.ok) return laid;
-    return ok({ figures: laid.value.figures });
+    const made = await this.#make('compare', wish, () => {});
+    if (!made?.ok) return made;
+    return ok({ figures: made.value.laid.figures });
   }
 
   async gcode(title: string, when: string): Promise<Result<string, Fault>> {
-    return this.#job ? writeGcode(this.#job, title, when) : no({ code: 'slice.notLaid' });
+    return this.#job?.by === 'filament'
+      ? writeGcode(this.#job.laid.job, title, when)
+      : no({ code: 'slice.notLaid' });
+  }
+
+  async pictures(
+    title: string,
+    when: string,
+    onProgress: (share: number) => void,
+  ): Promise<Result<Uint8Array, Fault> | null> {
+    if (this.#job?.by !== 'resin') return no({ code: 'slice.notLaid' });
+    const bytes = await this.#inStretches(
+      'pictures',
+      imageStack(this.#job.laid.job, title, when),
+      onProgress,
+    );
+    return bytes && ok(bytes);
   }
 
   async read(text: string): Promise<KeptJob | null> {
@@ -71,28 +106,46 @@ export class LayerDesk implements LayerWorker {
   }
 
   async cancel(): Promise<void> {
-    this.#runs.lay += 1;
-    this.#runs.compare += 1;
+    for (const what of RUNS) this.#runs[what] += 1;
   }
 
-  async #lay(
+  async #make(
     what: 'lay' | 'compare',
-    { parts, machine, material }: LayWish,
+    wish: LayWish,
     onProgress: (share: number) => void,
-  ): Promise<Result<LaidOut, Fault> | null> {
-    const run = (this.#runs[what] += 1);
+  ): Promise<Result<Made, Fault> | null> {
+    const { parts, machine, material } = wish;
     const onBed = parts.flatMap(({ bodyId, ...part }) => {
       const mesh = this.#meshes.get(bodyId);
       return mesh ? [{ ...part, mesh }] : [];
     });
     if (onBed.length === 0 || onBed.length < parts.length) return no({ code: 'slice.notLaid' });
+    const { density } = material;
+    if (wish.resin) {
+      const { printer, resin, set } = wish.resin;
+      if (!resin) return no({ code: 'slice.noResin', material: material.name });
+      const work = this.#resin[what].layOut({ parts: onBed, printer, resin, set, density });
+      const laid = await this.#inStretches(what, work, onProgress);
+      return laid?.ok ? ok({ by: 'resin', laid: laid.value }) : laid;
+    }
     const means = layerMeans(machine, material);
     if (!means.ok) return means;
-    const work = (what === 'lay' ? this.#bench : this.#compared).layOut({
-      ...means.value,
-      parts: onBed,
-      density: material.density,
-    });
+    const bench = what === 'lay' ? this.#bench : this.#compared;
+    const laid = await this.#inStretches(
+      what,
+      bench.layOut({ ...means.value, parts: onBed, density }),
+      onProgress,
+    );
+    return laid?.ok ? ok({ by: 'filament', laid: laid.value }) : laid;
+  }
+
+  /** Works on until it is done, with rests in between; null if it was stopped. */
+  async #inStretches<T>(
+    what: (typeof RUNS)[number],
+    work: Generator<number, T>,
+    onProgress: (share: number) => void,
+  ): Promise<T | null> {
+    const run = (this.#runs[what] += 1);
     for (let since = performance.now(); ;) {
       const step = work.next();
       if (step.done) return step.value;

@@ -15,6 +15,7 @@ export function layerWorker(): LayerWorker {
     lay: (wish, onProgress) => remote.lay(wish, proxy(onProgress)),
     compare: (wish) => remote.compare(wish),
     gcode: (title, when) => remote.gcode(title, when),
+    pictures: (title, when, onProgress) => remote.pictures(title, when, proxy(onProgress)),
     read: (text) => remote.read(text),
     cancel: () => remote.cancel(),
   };

@@ -20,6 +20,10 @@ const worker: LayerWorker = {
   },
   compare: (wish) => desk.compare(wish),
   gcode: (title, when) => desk.gcode(title, when),
+  pictures: async (title, when, onProgress) => {
+    const written = await desk.pictures(title, when, onProgress);
+    return written?.ok ? transfer(written, [written.value.buffer as ArrayBuffer]) : written;
+  },
   read: (text) => desk.read(text),
   cancel: () => desk.cancel(),
 };

@@ -5,7 +5,7 @@ import { fileStem } from '@core/formats';
 import { type Mishap, type NewJob } from '@core/model';
 import { frozenLetter } from '@core/progress';
 import { materialOf } from '@core/standards';
-import type { Fault, Result } from '@core/fault';
+import { no, type Fault, type Result } from '@core/fault';
 import { sentenceOf } from '@core/wording';
 
 import { newId } from '../api/newId';
@@ -26,6 +26,8 @@ export function useBedJob(onBed: readonly SpareOnBed[], wish: LayWish) {
   const { repair, numbers } = useRepairContext();
   const { say } = useNotices();
   const [writing, setWriting] = useState(false);
+  /** Share of the pictures that is drawn; null while none are. */
+  const [drawn, setDrawn] = useState<number | null>(null);
   const sendJob = useSendJob();
   const { head } = repair;
   const made = namesOnBed(onBed);
@@ -54,6 +56,18 @@ export function useBedJob(onBed: readonly SpareOnBed[], wish: LayWish) {
       mime: 'text/x-gcode',
       bytes: new TextEncoder().encode(text),
     });
+  };
+  /** Of a job in resin: each layer as a picture. @returns once it is saved, said or stopped. */
+  const savePictures = async () => {
+    setDrawn(0);
+    const stack = await layerWorker()
+      .pictures(`${head.name}, ${made}`, when(), setDrawn)
+      .catch(() => no<Fault>({ code: 'slice.notLaid' }))
+      .finally(() => setDrawn(null));
+    if (!stack) return;
+    if (stack.ok) {
+      saveFile({ name: `${fileStem(head.name, made)}.zip`, mime: 'application/zip', bytes: stack.value });
+    } else say({ tone: 'wrong', text: sentenceOf(stack.fault) });
   };
   const saveBed = async (footings: readonly Footing[]) => {
     const lying = wish.parts.map(({ bodyId }, index) => ({ bodyId, at: footings[index]!.at }));
@@ -85,5 +99,5 @@ export function useBedJob(onBed: readonly SpareOnBed[], wish: LayWish) {
       () => undefined,
     );
   };
-  return { save, saveBed, send, writing, sending: sendJob.isPending };
+  return { save, savePictures, drawn, saveBed, send, writing, sending: sendJob.isPending };
 }

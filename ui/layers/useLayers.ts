@@ -5,7 +5,16 @@ import type { Vec3 } from '@core/part';
 import { settingsFor, type BedPlace, type Footing, type WayUp } from '@core/printing';
 import { materialOf } from '@core/standards';
 import { programFaultOf, sentenceOf, type ProgramFault } from '@core/wording';
-import { filamentIn, layerPrinterIn, LAYER_PRINTERS, layerSetIn, machineIn } from '@core/workshop';
+import {
+  filamentIn,
+  layerPrinterIn,
+  LAYER_PRINTERS,
+  layerSetIn,
+  machineIn,
+  resinIn,
+  resinPrinterIn,
+  resinSetIn,
+} from '@core/workshop';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useSolidView } from '../inRepair/useSolidView';
@@ -41,6 +50,7 @@ export function wishOf(onBed: readonly SpareOnBed[], { head }: RepairState, work
   const { id, name } = machineIn(workshop, head.machineId);
   const material = materialOf(head.materialId);
   const printer = layerPrinterIn(workshop, id);
+  const resinPrinter = resinPrinterIn(workshop, id);
   return {
     // Where nobody said what the machine can do it is refused before it is laid.
     parts: onBed.map(({ body, pieces, at }) => {
@@ -50,7 +60,8 @@ export function wishOf(onBed: readonly SpareOnBed[], { head }: RepairState, work
         laying,
         printer ?? LAYER_PRINTERS[0]!,
       );
-      return { bodyId: body.id, name: body.name, down: laying.down, settings, pieces, ...(at ? { at } : {}) };
+      const { down, support } = laying;
+      return { bodyId: body.id, name: body.name, down, settings, support, pieces, ...(at ? { at } : {}) };
     }),
     machine: { id, name, printer },
     material: {
@@ -59,8 +70,17 @@ export function wishOf(onBed: readonly SpareOnBed[], { head }: RepairState, work
       density: material.density,
       filament: filamentIn(workshop, material.id),
     },
+    resin: resinPrinter && {
+      printer: resinPrinter,
+      resin: resinIn(workshop, material.id),
+      set: resinSetIn(workshop, (onBed[0]!.body.laying ?? USUAL_LAYING).settings),
+    },
   };
 }
+
+/** What its layers are laid by, whichever way it is made. */
+export const settingOf = ({ resin, parts }: LayWish): { id: string; name: string } =>
+  resin ? resin.set : parts[0]!.settings;
 
 /** How many ways of lying are drawn. */
 const DRAWN_WAYS = 4;
@@ -117,7 +137,8 @@ export function useLayers(onBed: readonly SpareOnBed[]) {
       const ranked = `${body.id} ${meshKey(0)} ${JSON.stringify(loadNow.current)}`;
       if (waysFor.current !== ranked) {
         waysFor.current = ranked;
-        const overhang = wishNow.current.machine.printer?.overhang ?? Math.PI / 4;
+        const { machine, resin } = wishNow.current;
+        const overhang = (resin ?? machine).printer?.overhang ?? Math.PI / 4;
         const found = await worker.waysUp(body.id, overhang, loadNow.current);
         // Ways whose pictures can't be drawn stand there with their reasons alone.
         drawnWays(body.id, found, (drawn) => waysFor.current === ranked && setWays(drawn)).catch(

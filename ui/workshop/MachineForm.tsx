@@ -116,8 +116,11 @@ export function MachineForm({
         typedIn={MM}
       />
       {machine.version === 0 ? null : <Button label="What trials taught of it" onPress={onHabits} />}
-      {machine.version > 0 && machine.process === 'printing' ? (
-        <Button label="How it lays layers" onPress={onLayers} />
+      {machine.version > 0 && (machine.process === 'printing' || machine.process === 'resin') ? (
+        <Button
+          label={machine.process === 'resin' ? 'How it lights layers' : 'How it lays layers'}
+          onPress={onLayers}
+        />
       ) : null}
       <GroupHeading>Corrections, for the material</GroupHeading>
       <Picker

@@ -1,5 +1,14 @@
-import type { Filament, FitTable, Instrument, LayerSet, Machine, Workshop } from '@core/model';
-import { LAYER_PRINTERS, layerPrinterIn } from '@core/workshop';
+import type {
+  Filament,
+  FitTable,
+  Instrument,
+  LayerSet,
+  Machine,
+  Resin,
+  ResinSet,
+  Workshop,
+} from '@core/model';
+import { LAYER_PRINTERS, layerPrinterIn, RESIN_PRINTERS, resinPrinterIn } from '@core/workshop';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { FilamentForm } from './FilamentForm';
@@ -9,6 +18,9 @@ import { InstrumentForm } from './InstrumentForm';
 import { LayerPrinterForm } from './LayerPrinterForm';
 import { LayerSetForm } from './LayerSetForm';
 import { MachineForm } from './MachineForm';
+import { ResinForm } from './ResinForm';
+import { ResinPrinterForm } from './ResinPrinterForm';
+import { ResinSetForm } from './ResinSetForm';
 
 /** What is open over the Workshop: one thing at a time. */
 export type Opened =
@@ -18,6 +30,9 @@ export type Opened =
   | { what: 'layerPrinter'; machine: Machine }
   | { what: 'filament'; row: Filament }
   | { what: 'layerSet'; row: LayerSet }
+  | { what: 'resinPrinter'; machine: Machine }
+  | { what: 'resin'; row: Resin }
+  | { what: 'resinSet'; row: ResinSet }
   | { what: 'fitTable'; row: FitTable };
 
 export function OpenSheet({
@@ -41,7 +56,12 @@ export function OpenSheet({
           machine={opened.row}
           onSave={onSave}
           onHabits={() => onOpen({ what: 'habits', machineId: opened.row.id })}
-          onLayers={() => onOpen({ what: 'layerPrinter', machine: opened.row })}
+          onLayers={() =>
+            onOpen({
+              what: opened.row.process === 'resin' ? 'resinPrinter' : 'layerPrinter',
+              machine: opened.row,
+            })
+          }
           onClose={onClose}
         />
       );
@@ -69,6 +89,23 @@ export function OpenSheet({
       return <FilamentForm filament={opened.row} onSave={onSave} onClose={onClose} />;
     case 'layerSet':
       return <LayerSetForm set={opened.row} onSave={onSave} onClose={onClose} />;
+    case 'resinPrinter': {
+      const { machine } = opened;
+      return (
+        <ResinPrinterForm
+          machine={machine}
+          printer={
+            resinPrinterIn(workshop, machine.id) ?? { ...RESIN_PRINTERS[0]!, id: machine.id, version: 0 }
+          }
+          onSave={onSave}
+          onClose={onClose}
+        />
+      );
+    }
+    case 'resin':
+      return <ResinForm resin={opened.row} onSave={onSave} onClose={onClose} />;
+    case 'resinSet':
+      return <ResinSetForm set={opened.row} onSave={onSave} onClose={onClose} />;
     case 'fitTable':
       return <FitTableSheet table={opened.row} onSave={onSave} onClose={onClose} />;
   }

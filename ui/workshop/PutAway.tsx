@@ -33,6 +33,8 @@ function nameOf(workshop: Workshop, kind: WorkshopRowKind, row: WorkshopRowOf<Wo
   if ('name' in row) return row.name;
   if (kind === 'filament') return `how ${materialOf(row.id).name} is laid`;
   if (kind === 'layerPrinter') return `how ${machineIn(workshop, row.id).name} lays layers`;
+  if (kind === 'resinPrinter') return `how ${machineIn(workshop, row.id).name} lights layers`;
+  if (kind === 'resin') return `how ${materialOf(row.id).name} is cured`;
   return 'a table of fits';
 }
 

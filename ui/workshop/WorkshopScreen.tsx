@@ -6,7 +6,8 @@ import { ScrollView, Text, View } from 'react-native';
 import { workshopRows, type Workshop, type WorkshopRowKind, type WorkshopRowOf } from '@core/model';
 import { DISPLAY_UNITS, type DisplayUnit } from '@core/quantity';
 import { materialOf } from '@core/standards';
-import { layerSetIn, layerSetsIn } from '@core/workshop';
+import { resinSetWords } from '@core/wording';
+import { layerSetIn, layerSetsIn, resinSetIn, resinSetsIn } from '@core/workshop';
 
 import { newId } from '../api/newId';
 import { useChangeWorkshop, useWorkshop } from '../api/useWorkshop';
@@ -22,7 +23,7 @@ import { colours } from '../theme/colours';
 import { AddFilament } from './AddFilament';
 import { OpenSheet, type Opened } from './OpenSheet';
 import { PutAway } from './PutAway';
-import { clearancesOf, correctionsOf, filamentNote, layerSetNote } from './rowNotes';
+import { clearancesOf, correctionsOf, filamentNote, layerSetNote, resinNote } from './rowNotes';
 import { FAMILY_WORDS, PROCESS_WORDS } from './words';
 
 const UNIT_WORDS: Record<DisplayUnit, string> = {
@@ -139,6 +140,28 @@ export function WorkshopScreen() {
           <Button
             label="Add settings"
             onPress={() => setOpened({ what: 'layerSet', row: newLike(layerSetIn(workshop, undefined)) })}
+          />
+        </RowsGroup>
+        <RowsGroup heading="Resins and settings for them">
+          {shown(workshop, 'resin').map((row) => (
+            <ChoiceRow
+              key={row.id}
+              title={materialOf(row.id).name}
+              note={resinNote(row)}
+              onPress={() => setOpened({ what: 'resin', row })}
+            />
+          ))}
+          {resinSetsIn(workshop).map((row) => (
+            <ChoiceRow
+              key={row.id}
+              title={row.name}
+              note={resinSetWords(row)}
+              onPress={() => setOpened({ what: 'resinSet', row })}
+            />
+          ))}
+          <Button
+            label="Add settings for resin"
+            onPress={() => setOpened({ what: 'resinSet', row: newLike(resinSetIn(workshop, undefined)) })}
           />
         </RowsGroup>
         <RowsGroup heading="Fits: clearance on the diameter at 6 mm">

@@ -1,4 +1,4 @@
-import type { Filament, FitTable, LayerSet, Machine } from '@core/model';
+import type { Filament, FitTable, LayerSet, Machine, Resin } from '@core/model';
 import { FIT_CLASSES } from '@core/wording';
 
 import type { useShow } from '../preferences/useShow';
@@ -32,3 +32,7 @@ export const filamentNote = ({ nozzleC, bedC, pricePerKg }: Filament): string =>
 /** "layers of 0.2 mm, 3 walls, filled by 20 %" */
 export const layerSetNote = ({ layerMm, walls, fillShare, singleWall }: LayerSet): string =>
   `layers of ${layerMm} mm, ${singleWall ? 'one wall, open on top' : `${walls} walls, filled by ${Math.round(100 * fillShare)} %`}`;
+
+/** "2.5 s for a layer of 0.05 mm, 45.00 a kg" */
+export const resinNote = ({ exposureSeconds, pricePerKg }: Resin): string =>
+  `${exposureSeconds} s for a layer of 0.05 mm, ${pricePerKg.toFixed(2)} a kg`;

@@ -15,6 +15,8 @@ export const MADE: Sentences<MadeFault> = {
     `${machine} lays no layers, or the Workshop does not say how. Choose a layer printer, say there what this one can do, or save a file for it.`,
   'slice.noLayerMaterial': ({ material }) =>
     `${material} does not come as filament, as far as the Workshop knows. Choose a plastic that does, add it there, or save a file for whoever makes it.`,
+  'slice.noResin': ({ material }) =>
+    `${material} is no resin, as far as the Workshop knows, and this printer makes with nothing else. Choose a resin, or another machine.`,
   'slice.layerHeight': ({ layerMm, leastMm, mostMm }) =>
     `Layers of ${mm(layerMm)} can’t be laid with this nozzle: it lays from ${mm(leastMm)} to ${mm(mostMm)}. Choose other settings, or another printer.`,
   'slice.machineTooCold': ({ neededC, mostC }) =>

@@ -1,0 +1,51 @@
+import { Resin } from '@core/model';
+import { materialOf } from '@core/standards';
+
+import type { useChangeWorkshop } from '../api/useWorkshop';
+import { RowForm } from './RowForm';
+import type { RowGroup } from './rowFields';
+
+const GROUPS: readonly RowGroup[] = [
+  {
+    heading: 'Light',
+    fields: [
+      { kind: 'number', path: 'exposureSeconds', label: 'A layer of 0.05 mm', unit: 's' },
+      { kind: 'number', path: 'penetrationMm', label: 'Light goes in by', unit: 'mm' },
+      { kind: 'number', path: 'footSeconds', label: 'Each first layer', unit: 's' },
+      { kind: 'number', path: 'footLayers', label: 'First layers' },
+    ],
+  },
+  {
+    heading: 'After it is made',
+    fields: [
+      { kind: 'number', path: 'dripMinutes', label: 'Drips off for', unit: 'min' },
+      { kind: 'number', path: 'washMinutes', label: 'Washed for', unit: 'min' },
+      { kind: 'number', path: 'cureMinutes', label: 'Cured for', unit: 'min' },
+      { kind: 'number', path: 'pricePerKg', label: 'Price of a kg' },
+      { kind: 'text', path: 'source', label: 'Where these figures are from' },
+    ],
+  },
+];
+
+/** How a resin is cured, and what it costs. */
+export function ResinForm({
+  resin,
+  onSave,
+  onClose,
+}: {
+  resin: Resin;
+  onSave: ReturnType<typeof useChangeWorkshop>;
+  onClose(): void;
+}) {
+  const { name } = materialOf(resin.id);
+  return (
+    <RowForm<Resin>
+      title={`${name}: how it is cured`}
+      row={resin}
+      schema={Resin}
+      groups={GROUPS}
+      onKeep={(row) => onSave('resin', row, `How ${name} is cured is kept. Layers and costs follow.`)}
+      onClose={onClose}
+    />
+  );
+}
