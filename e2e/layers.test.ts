@@ -88,6 +88,21 @@ test('a spare is laid in layers: way up, layers looked at, other settings, print
     .setInputFiles({ name: 'last-year.gcode', mimeType: 'text/plain', buffer: Buffer.from(job) });
   await expect(page.getByRole('heading', { name: 'last-year.gcode' })).toBeVisible();
   await expect(page.getByText(/^Layer 29 of 29, up to .*: outer walls/)).toBeVisible();
+  await page.getByRole('button', { name: 'Back to Make' }).click();
+
+  // In resin it is the same page: what is no resin is told, then layers are lit, and saved as pictures.
+  await page.getByRole('radio', { name: 'Resin printer', exact: true }).click();
+  await page.getByRole('button', { name: 'Lay it in layers' }).click();
+  await expect(page.getByText(/^PETG is no resin/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Back to Make' }).click();
+  await page.getByLabel('Material', { exact: true }).selectOption('resin');
+  await page.getByRole('button', { name: 'Lay it in layers' }).click();
+  await expect(page.getByText(/min for 80 layers; .* with supports/)).toBeVisible({ timeout: 90_000 });
+  await expect(page.getByText(/^Cure it under the lamp, 15 min\. It shrinks by 0\.4 %/)).toBeVisible();
+  const lit = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the layers (ZIP of pictures)' }).click();
+  const pictures = Object.keys(unzipSync(readFileSync(await (await lit).path())));
+  expect(pictures).toHaveLength(81);
 });
 
 test('a machine that lays no layers is told; one that is added lays them as the Workshop says', async ({
@@ -111,7 +126,7 @@ test('a machine that lays no layers is told; one that is added lays them as the 
   await page.getByLabel('To the back').fill('400');
   await page.getByLabel('Up', { exact: true }).fill('400');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
-  await page.getByRole('button', { name: /^Draft/ }).click();
+  await page.getByRole('button', { name: 'Draft', exact: true }).click();
   await page.getByLabel('Filled by').fill('8');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await page.getByRole('button', { name: 'Back' }).click();

@@ -31,6 +31,7 @@ export { DrawnCurve, OutlineShape, type OutlineShapeName } from './outline';
 export { Effect, step, takesAway } from './stepBase';
 export { turn } from './turn';
 export type { Settled, SettledOutline, SettledParts } from './settled';
+export { Afterwork } from './afterwork';
 export { FEET, FILLS, SUPPORTS, type Fill, type Foot, type Support } from './laying';
 export {
   BREAKS,

@@ -1,7 +1,13 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { changeInPresentWords, readRepairFile, stateInPresentWords, STEP_KINDS } from '@core/model';
+import {
+  changeInPresentWords,
+  readRepairFile,
+  REPAIR_FILE_VERSION,
+  stateInPresentWords,
+  STEP_KINDS,
+} from '@core/model';
 
 const FOLDER = join(__dirname, 'frozen');
 
@@ -80,11 +86,11 @@ test('a change to anything else is left alone, whatever it is', () => {
 
 test('a file of a later version is refused, and says which is read', () => {
   const text = readFileSync(join(FOLDER, 'version-9.json'), 'utf8');
-  for (const version of [10, 0, -1, 1.5, '9', null]) {
+  for (const version of [REPAIR_FILE_VERSION + 1, 0, -1, 1.5, '9', null]) {
     const file = JSON.stringify({ ...(JSON.parse(text) as object), version });
     expect(readRepairFile(file)).toEqual({
       ok: false,
-      fault: { code: 'file.otherVersion', version, supported: 9 },
+      fault: { code: 'file.otherVersion', version, supported: REPAIR_FILE_VERSION },
     });
   }
 });

@@ -4,7 +4,16 @@ import { join } from 'node:path';
 import { evaluateRepair, formulaLength } from '@core/fit';
 import { RepairBuilder } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
-import { filamentIn, layerPrinterIn, layerSetIn, LAYER_PRINTERS } from '@core/workshop';
+import {
+  filamentIn,
+  layerPrinterIn,
+  layerSetIn,
+  LAYER_PRINTERS,
+  RESIN_PRINTERS,
+  resinIn,
+  resinPrinterIn,
+  resinSetIn,
+} from '@core/workshop';
 import { brokenInState } from './rules';
 import {
   copyRepair,
@@ -162,6 +171,19 @@ test('one of version 8 says how its workshop lays layers', () => {
   const before = opened('version-7.json').workshop!;
   expect(layerPrinterIn(before, machineId)).toEqual(LAYER_PRINTERS[0]);
   expect(layerSetIn(before, 'fine').layerMm).toBe(0.12);
+});
+
+test('one of version 10 says how its workshop makes in resin, and what was done to what was made', () => {
+  const { repair, workshop } = opened('version-10.json');
+  const { machineId, materialId } = repair.head;
+  expect(resinPrinterIn(workshop!, machineId)).toMatchObject({ pixels: [2560, 1440], liftMm: 5 });
+  expect(resinIn(workshop!, materialId)).toMatchObject({ cureMinutes: 20 });
+  expect(resinSetIn(workshop!, 'fine')).toMatchObject({ name: 'Very fine', layerMm: 0.025 });
+  expect(repair.trials[0]!.finished).toEqual([{ what: 'supports' }, { what: 'ream', fitId: 'bore' }]);
+  // Those of earlier versions have what a new workshop has, and nothing was ticked off.
+  const before = opened('version-9.json');
+  expect(resinPrinterIn(before.workshop!, 'resin-printer')).toEqual(RESIN_PRINTERS[0]);
+  expect(before.repair.trials[0]!.finished).toBeUndefined();
 });
 
 test('what misses a list today is no file of the first weeks', () => {

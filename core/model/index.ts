@@ -128,7 +128,7 @@ export {
   faultOfIssue,
 } from './repairFile';
 export { AskedSize, isOver, Job, JobAct, JobList, JobReason, JobState, Mishap, NewJob } from './job';
-export { MadeReading, Remedy, Trial, TrialOf, TrialResult, Verdict } from './trial';
+export { FinishedWork, MadeReading, Remedy, Trial, TrialOf, TrialResult, Verdict } from './trial';
 export { CAME_WITH_FILE, copyRepair, plainOf, takenIn, withFreshIds } from './copyRepair';
 export { newSize } from './newSize';
 export { emptyRepair } from './newRepair';

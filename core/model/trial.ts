@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { Id, line, name, paragraph } from '@core/fields';
+import { Afterwork, Id, line, name, paragraph } from '@core/fields';
 
 import { FitFeature } from './fit';
 import { FitClass } from './workshop';
@@ -64,6 +64,10 @@ export const TrialResult = z.strictObject({
 });
 export type TrialResult = z.infer<typeof TrialResult>;
 
+/** Something that was done to what was made before it was tried; `fitId` where it was done at one fit. */
+export const FinishedWork = z.strictObject({ what: Afterwork, fitId: Id.optional() });
+export type FinishedWork = z.infer<typeof FinishedWork>;
+
 /** What a made part measured and how it fitted. */
 export const Trial = z.strictObject({
   id: Id,
@@ -89,6 +93,8 @@ export const Trial = z.strictObject({
   note: paragraph(1000),
   /** Photos of the repair that show what came out. */
   photoIds: z.array(Id).max(20).optional(),
+  /** What was ticked off of what comes after it was made. */
+  finished: z.array(FinishedWork).max(60).optional(),
   removed: z.boolean(),
 });
 export type Trial = z.infer<typeof Trial>;

@@ -1,7 +1,7 @@
 import { encode } from 'fast-png';
 import { strToU8, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 
-import type { ResinJob, ResinLayer } from './layOut';
+import type { ResinJob, ResinLayer } from './resinJob';
 import { Rasteriser } from './raster';
 
 /** What stands in a stack of pictures beside them; see docs/resin-job.md. */

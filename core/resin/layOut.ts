@@ -20,7 +20,6 @@ import {
   cornersOfArea,
   cutTable,
   grown,
-  isNothing,
   layerCount,
   movedBy,
   opened,
@@ -32,6 +31,7 @@ import {
 
 import { cavitiesOf, type Cavity } from './cavities';
 import { hangingIn, pillarArea, pillarsUnder, type Hanging, type Pillar } from './pillars';
+import type { ResinJob, ResinLayer } from './resinJob';
 import { resinFigures, type ResinFigures } from './resinFigures';
 import type { ResinWarning } from './resinWarning';
 
@@ -49,23 +49,6 @@ export interface ResinLaying {
   set: ResinSet;
   /** g/cm³ */
   density: number;
-}
-
-/** What is lit in one layer. Areas in mm from the middle of the bed. */
-export interface ResinLayer {
-  topMm: number;
-  heightMm: number;
-  parts: Area;
-  pillars: Area;
-  /** Light, s. */
-  seconds: number;
-}
-
-export interface ResinJob {
-  layers: ResinLayer[];
-  printer: ResinPrinter;
-  resin: Resin;
-  set: ResinSet;
 }
 
 /** What came of it. */

@@ -1,7 +1,7 @@
 import { MOVE_KINDS, type Happening, type LayerDrawing } from '@core/printing';
 import { PER_MM, type Area } from '@core/slice';
 
-import type { ResinJob } from './layOut';
+import type { ResinJob } from './resinJob';
 import type { ResinWarning } from './resinWarning';
 
 const EDGE = MOVE_KINDS.indexOf('outerWall');

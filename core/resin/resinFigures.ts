@@ -1,6 +1,6 @@
 import { ENERGY_PRICE, type PartFigures } from '@core/printing';
 
-import type { ResinJob } from './layOut';
+import type { ResinJob } from './resinJob';
 
 /** What a job in resin takes. */
 export interface ResinFigures {

@@ -25,3 +25,4 @@ export {
   type Saving,
   type TrialSetting,
 } from './nextNumbers';
+export { withFinished } from './finished';

@@ -15,6 +15,7 @@ export {
   minutesText,
   MOVE_WORDS,
 } from './layers';
+export { afterworkSentence, afterworkTotal } from './afterwork';
 export { resinSentence, resinSetWords, resinWarningSentence } from './resin';
 export { movedPrefix, nextPlaceReason, nextPlaceSentences, wayWords } from './places';
 export {

@@ -2,12 +2,14 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
+import { afterworkFor } from '@core/afterwork';
 import type { Body, Laying } from '@core/model';
 import { FEET, SUPPORTS } from '@core/fields';
 import { capital } from '@core/sentence';
 import { resinSetWords, settingsWords } from '@core/wording';
 import { layerSetsIn, resinSetsIn } from '@core/workshop';
 
+import { AfterworkList } from '../afterwork/AfterworkList';
 import { useChangeRepair } from '../api/useRepair';
 import { LoadChoice } from '../frame/LoadChoice';
 import { useRepairContext } from '../inRepair/useRepairContext';
@@ -209,6 +211,7 @@ function Layers({
           />
         ) : null}
         <ActingCorrections body={body} />
+        <AfterworkList tasks={afterworkFor(body, repair, numbers, repair.head)} />
         {reply ? <CompareMakes onBed={onBed} wish={wish} /> : null}
         <Button label="Back to Make" onPress={() => router.replace(`/repair/${repair.head.id}/make`)} />
       </View>

@@ -154,7 +154,7 @@ export function WorkshopScreen() {
           {resinSetsIn(workshop).map((row) => (
             <ChoiceRow
               key={row.id}
-              title={row.name}
+              title={`${row.name}, in resin`}
               note={resinSetWords(row)}
               onPress={() => setOpened({ what: 'resinSet', row })}
             />

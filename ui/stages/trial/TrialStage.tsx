@@ -13,6 +13,7 @@ import { NextRevision } from './NextRevision';
 import { RepairJobs } from './RepairJobs';
 import { ResultCard } from './ResultCard';
 import { StartTrial } from './StartTrial';
+import { TrialAfterwork } from './TrialAfterwork';
 import { TrialPhotos } from './TrialPhotos';
 import { useTrials } from './useTrials';
 
@@ -52,6 +53,7 @@ export function TrialStage() {
               another.
             </Text>
           ) : null}
+          <TrialAfterwork trial={trial} />
           {trial.results.map((result, index) => (
             <ResultCard key={`${trial.id}/${result.fitId}`} trial={trial} index={index} setting={setting} />
           ))}

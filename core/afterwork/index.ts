@@ -1,0 +1,1 @@
+export { afterworkFor, isFinished, type AfterworkTask } from './afterworkFor';

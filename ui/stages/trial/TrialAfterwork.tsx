@@ -1,0 +1,52 @@
+import { afterworkFor, isFinished, type AfterworkTask } from '@core/afterwork';
+import { fitsOfBody } from '@core/fit';
+import type { Body, Repair, Trial } from '@core/model';
+import { isForTrial } from '@core/recipe';
+import { withFinished } from '@core/trial';
+
+import { AfterworkList } from '../../afterwork/AfterworkList';
+import { useChangeRepair } from '../../api/useRepair';
+import { useRepairContext } from '../../inRepair/useRepairContext';
+
+/** What is left to do to what was made, to be ticked off at the bench. */
+export function TrialAfterwork({ trial }: { trial: Trial }) {
+  const { repair, numbers } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  const tasks = once(
+    triedBodies(trial, repair).flatMap((body) => afterworkFor(body, repair, numbers, trial)),
+  );
+  const finished = trial.finished ?? [];
+  // What was tried is past it.
+  const isTried = trial.results.every(({ verdict, looserMm }) => verdict !== null || looserMm !== null);
+  if (tasks.length === 0 || (isTried && trial.results.length > 0)) return null;
+  return (
+    <AfterworkList
+      tasks={tasks}
+      finished={finished}
+      onTick={({ what, fit }, isDone) => {
+        put('trial', withFinished(trial, { what, ...(fit ? { fitId: fit.id } : {}) }, isDone));
+      }}
+    />
+  );
+}
+
+/** The spares that have what was tried; all of them where nothing says which it was. */
+function triedBodies({ results }: Trial, repair: Repair): Body[] {
+  const spares = repair.bodies.filter(
+    (body) => !body.removed && body.role === 'spare' && !isForTrial(body, repair.fits),
+  );
+  const tried = new Set(results.map(({ fitId }) => fitId));
+  const found = spares.filter((body) => [...fitsOfBody(body.id, repair)].some((id) => tried.has(id)));
+  return found.length > 0 ? found : spares;
+}
+
+/** Several spares of one bed cool once. */
+const once = (tasks: readonly AfterworkTask[]): AfterworkTask[] =>
+  tasks.filter(
+    (task, index) =>
+      !tasks
+        .slice(0, index)
+        .some((other) =>
+          isFinished([{ what: other.what, ...(other.fit ? { fitId: other.fit.id } : {}) }], task),
+        ),
+  );
