@@ -11,7 +11,7 @@ import type { SolidMesh } from './solidMesh';
  * @param plane two ways along the plane, square to each other; unit vectors.
  */
 export function hatch(
-  mesh: SolidMesh,
+  mesh: Pick<SolidMesh, 'positions' | 'indices'>,
   faces: readonly { start: number; count: number }[],
   { x, y }: { x: Vec3; y: Vec3 },
   stepMm: number,

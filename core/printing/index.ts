@@ -4,6 +4,7 @@ export { ENERGY_PRICE, jobFigures, type JobFigures, type PartFigures } from './j
 export { secondsOfMoves, trapezoid } from './motion';
 export { keptJob, type KeptJob } from './keptJob';
 export { readGcode, type ReadGcode, type ReadMove } from './readGcode';
+export { hangingAt, hangingFaces, type HangingFaces } from './hangingFaces';
 export { hullOf, type Hull } from './hull';
 export {
   faultOfSize,

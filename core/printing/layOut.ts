@@ -3,6 +3,7 @@ import type { Filament, Laying as LayingOfBody, LayerPrinter, LayerSet } from '@
 import type { WeldedMesh } from '@core/part';
 import { cornersOfArea, layerCount, Slicer, type LayerSettings, type Sliced } from '@core/slice';
 
+import { hangingAt, hangingFaces, type HangingFaces } from './hangingFaces';
 import { hullOf, type Hull } from './hull';
 import { jobFigures, type JobFigures } from './jobFigures';
 import type { BedPlace, PartOnBed } from './partOnBed';
@@ -37,6 +38,8 @@ export interface LaidOut {
   job: Toolpath;
   figures: JobFigures;
   footings: Footing[];
+  /** What faces down over air, on the bed. */
+  hanging: HangingFaces;
 }
 
 const MOST_LAYERS = 5000;
@@ -160,7 +163,14 @@ export class LayerBench {
       at,
       foot: cornersOfArea(foot),
     }));
-    return ok({ sliced, job, figures: jobFigures(job, density, parts.length), footings });
+    const hanging = hangingAt(
+      parts.map(({ kept }, index) => ({
+        faces: hangingFaces(kept.laid, machine.overhang),
+        at: places.value[index]!,
+      })),
+      middle,
+    );
+    return ok({ sliced, job, figures: jobFigures(job, density, parts.length), footings, hanging });
   }
 
   #laidDown({ mesh, down }: PartOnBed): Kept {

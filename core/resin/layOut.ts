@@ -4,11 +4,14 @@ import type { Resin, ResinPrinter, ResinSet } from '@core/model';
 import type { WeldedMesh } from '@core/part';
 import {
   faultOfSize,
+  hangingAt,
+  hangingFaces,
   hullOf,
   laidDown,
   placesOnBed,
   type BedPlace,
   type Footing,
+  type HangingFaces,
   type Hull,
   type PartOnBed,
 } from '@core/printing';
@@ -23,6 +26,7 @@ import {
   layerCount,
   movedBy,
   opened,
+  placeWithin,
   sameArea,
   without,
   type Area,
@@ -57,6 +61,8 @@ export interface LaidInResin {
   figures: ResinFigures;
   warnings: ResinWarning[];
   footings: Footing[];
+  /** What faces down over nothing, on the bed. */
+  hanging: HangingFaces;
 }
 
 const MOST_LAYERS = 10_000;
@@ -149,7 +155,14 @@ export class ResinBench {
       foot: cornersOfArea(lit[0] ?? []) as BedPlace[][],
       at: places.value[index]!,
     }));
-    return ok({ job, figures: resinFigures(job, partMm3, density), warnings, footings });
+    const hanging = hangingAt(
+      kept.map(({ laid }, index) => ({
+        faces: hangingFaces(laid, printer.overhang),
+        at: places.value[index]!,
+      })),
+      [printer.envelopeMm[0] / 2, printer.envelopeMm[1] / 2],
+    );
+    return ok({ job, figures: resinFigures(job, partMm3, density), warnings, footings, hanging });
   }
 
   #laidDown({ mesh, down }: PartInResin): Kept {
@@ -252,8 +265,8 @@ function warningsOf(
   part: number,
 ): ResinWarning[] {
   const at = (area: Area, layer: number): [number, number, number] => {
-    const [low, front, right, back] = boundsOf(area)!;
-    return [(low + right) / 2 + dx, (front + back) / 2 + dy, layer * layerMm];
+    const [x, y] = placeWithin(area);
+    return [x + dx, y + dy, layer * layerMm];
   };
   const all: ResinWarning[] = [
     ...left.map(({ layer, area, alone }): ResinWarning => ({

@@ -14,6 +14,7 @@ export {
   outside,
   PER_MM,
   piecesOf,
+  placeWithin,
   sameArea,
   without,
   type Area,

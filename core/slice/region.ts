@@ -186,6 +186,14 @@ export function holds(area: Area, x: number, y: number): boolean {
 }
 
 /** Smallest and largest x and y, mm; null for nothing. */
+/** A place of a piece, mm: the mean of its outer corners, or one of them where the mean lies beside it, as in a ring. */
+export function placeWithin(area: Area): [number, number] {
+  const [outer] = area as [Path64];
+  const sum = outer.reduce((all, { x, y }) => ({ x: all.x + x, y: all.y + y }), { x: 0, y: 0 });
+  const mean: [number, number] = [sum.x / outer.length / PER_MM, sum.y / outer.length / PER_MM];
+  return holds(area, ...mean) ? mean : [outer[0]!.x / PER_MM, outer[0]!.y / PER_MM];
+}
+
 export function boundsOf(area: Area): [number, number, number, number] | null {
   if (area.length === 0) return null;
   const { left, top, right, bottom } = Clipper.getBoundsPaths(area);

@@ -17,6 +17,7 @@ import {
   opened,
   PER_MM,
   piecesOf,
+  placeWithin,
   sameArea,
   without,
   type Area,
@@ -357,15 +358,7 @@ function columnLines(columns: readonly Area[], layer: number, lineMm: number): L
   ];
 }
 
-/** The mean of the corners of a piece. */
-function placeOf([outer]: Area, zMm: number): [number, number, number] {
-  let [x, y] = [0, 0];
-  for (const point of outer!) {
-    x += point.x;
-    y += point.y;
-  }
-  return [x / outer!.length / PER_MM, y / outer!.length / PER_MM, zMm];
-}
+const placeOf = (area: Area, zMm: number): [number, number, number] => [...placeWithin(area), zMm];
 
 /** Places of one kind near to each other are told once: the thinnest, the largest, the first. */
 const NEAR_MM = 5;

@@ -1,7 +1,7 @@
 import { createElement, useEffect, useRef, useState } from 'react';
 import { Text, View, type LayoutChangeEvent } from 'react-native';
 
-import type { Happening, LayerDrawing } from '@core/printing';
+import type { HangingFaces, Happening, LayerDrawing } from '@core/printing';
 import { HAPPENING_WORDS, MOVE_WORDS } from '@core/wording';
 
 import { Button } from '../shared/Button';
@@ -20,6 +20,8 @@ export function LayerView({
   layer,
   onLayer,
   hasWays = true,
+  hanging = null,
+  ringed = null,
 }: {
   drawing: LayerDrawing;
   happenings: readonly Happening[];
@@ -27,6 +29,10 @@ export function LayerView({
   onLayer(layer: number): void;
   /** Something goes from line to line; what is lit has no ways. */
   hasWays?: boolean;
+  /** What may be painted on the part. */
+  hanging?: HangingFaces | null;
+  /** A place that is shown, mm on the bed. */
+  ringed?: readonly [number, number, number] | null;
 }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const scene = useRef<LayerScene | null>(null);
@@ -34,6 +40,7 @@ export function LayerView({
   const [failed, setFailed] = useState(false);
   const [fromAbove, setFromAbove] = useState(false);
   const [travel, setTravel] = useState(false);
+  const [painted, setPainted] = useState(false);
   const [here, setHere] = useState<string | null>(null);
   useEffect(() => {
     try {
@@ -53,6 +60,8 @@ export function LayerView({
   useEffect(() => scene.current?.setDrawing(drawing), [drawing]);
   useEffect(() => scene.current?.show(layer, travel), [drawing, layer, travel]);
   useEffect(() => scene.current?.look(fromAbove), [fromAbove]);
+  useEffect(() => scene.current?.paint(painted ? hanging : null), [drawing, hanging, painted]);
+  useEffect(() => scene.current?.ring(ringed), [drawing, ringed]);
   useEffect(() => setHere(null), [layer, drawing]);
 
   const onLayout = ({ nativeEvent: { layout } }: LayoutChangeEvent) =>
@@ -104,7 +113,7 @@ export function LayerView({
           onPointerUp={onPointerUp}
           style={{ width: '100%', height: '100%', display: 'block', touchAction: 'none' }}
         />
-        <View className="absolute left-2 top-2 flex-row gap-2">
+        <View className="absolute inset-x-2 top-2 flex-row flex-wrap gap-2">
           <Button
             label={fromAbove ? 'From the corner' : 'From above'}
             onPress={() => setFromAbove(!fromAbove)}
@@ -113,6 +122,12 @@ export function LayerView({
             <Button
               label={travel ? 'Hide ways between' : 'Show ways between'}
               onPress={() => setTravel(!travel)}
+            />
+          ) : null}
+          {hanging && hanging.areaMm2 >= 1 ? (
+            <Button
+              label={painted ? 'Hide what hangs' : 'Show what hangs'}
+              onPress={() => setPainted(!painted)}
             />
           ) : null}
         </View>

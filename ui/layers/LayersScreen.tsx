@@ -26,10 +26,10 @@ import { CompareMakes } from './CompareMakes';
 import { layerWorker } from './layerWorker';
 import { LayerView } from './LayerView';
 import { OnTheBed } from './OnTheBed';
-import { Told } from './Told';
+import { Told, type Watched } from './Told';
 import { useBedJob } from './useBedJob';
 import { settingOf, useLayers } from './useLayers';
-import { WayChoice } from './WayChoice';
+import { isSameDown, WayChoice } from './WayChoice';
 
 const SUPPORT_WORDS = { none: 'None', bed: 'From the bed', everywhere: 'Everywhere' } as const;
 const FOOT_WORDS = { none: 'Nothing', skirt: 'Loop', brim: 'Rim', ears: 'Ears' } as const;
@@ -69,6 +69,7 @@ function Layers({
   const onBed = onBedOf(body, spares, choice);
   const { state, ways, laying, wish, stop, again, ready, footings } = useLayers(onBed);
   const [layer, setLayer] = useState<number | null>(null);
+  const [ringed, setRinged] = useState<Watched['at'] | null>(null);
   const [asking, setAsking] = useState(false);
   const job = useBedJob(onBed, wish);
   const inResin = wish.resin;
@@ -78,6 +79,8 @@ function Layers({
   const last = reply ? reply.drawing.topMm.length - 1 : 0;
   const shown = Math.min(layer ?? last, last);
   const { settings } = wish.parts[0]!;
+  const bedMm = (inResin ?? wish.machine).printer?.envelopeMm ?? null;
+  const [suggested] = ways;
   return (
     <ScrollView contentContainerClassName="pb-8">
       <View className={wide ? 'h-[520px]' : 'h-[330px]'}>
@@ -88,8 +91,13 @@ function Layers({
             drawing={reply.drawing}
             happenings={reply.happenings}
             layer={shown}
-            onLayer={setLayer}
+            onLayer={(next) => {
+              setLayer(next);
+              setRinged(null);
+            }}
             hasWays={!inResin}
+            hanging={reply.hanging}
+            ringed={ringed}
           />
         ) : (
           <View className="flex-1 items-center justify-center gap-3 bg-bench p-4">
@@ -108,7 +116,24 @@ function Layers({
         )}
       </View>
       <View className="gap-5 p-4">
-        {reply ? <Told reply={reply} layer={shown} /> : null}
+        {reply ? (
+          <Told
+            reply={reply}
+            layer={shown}
+            bedMm={bedMm ?? [0, 0]}
+            mends={{
+              onSupports: laying.support === 'none' ? () => change({ support: 'everywhere' }) : null,
+              onSuggestedWay:
+                suggested && !isSameDown(suggested.way.down, laying.down)
+                  ? () => change({ down: [...suggested.way.down] })
+                  : null,
+            }}
+            onShow={(place) => {
+              setLayer(place.layer);
+              setRinged(place.at);
+            }}
+          />
+        ) : null}
         <View className="gap-1.5">
           <GroupHeading>Way up</GroupHeading>
           <WayChoice ways={ways} down={laying.down} onChange={({ down }) => change({ down: [...down] })} />
@@ -137,7 +162,7 @@ function Layers({
           spares={spares}
           leading={body}
           choice={choice}
-          bedMm={(inResin ?? wish.machine).printer?.envelopeMm ?? null}
+          bedMm={bedMm}
           onBed={onBed}
           footings={footings}
           refused={state.kind === 'refused' ? state.sentence : null}

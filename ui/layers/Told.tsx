@@ -10,20 +10,40 @@ import {
   resinWarningSentence,
 } from '@core/wording';
 
+import { Button } from '../shared/Button';
 import type { LaidReply } from './protocol';
 
+/** A place that is to be watched: which layer shows it, and where it is, mm on the bed. */
+export interface Watched {
+  layer: number;
+  at: readonly [number, number, number];
+}
+
+/** What can be done about it by a tap; null where it is done already, or can't be. */
+export interface Mends {
+  onSupports: (() => void) | null;
+  onSuggestedWay: (() => void) | null;
+}
+
 /** What the job takes, what is in the layer that is shown, and what is to be watched. */
-export function Told({ reply, layer }: { reply: LaidReply; layer: number }) {
+export function Told({
+  reply,
+  layer,
+  bedMm,
+  mends,
+  onShow,
+}: {
+  reply: LaidReply;
+  layer: number;
+  /** Breadth and depth of the bed. */
+  bedMm: readonly [number, number, ...unknown[]];
+  mends: Mends;
+  onShow(place: Watched): void;
+}) {
   const { drawing, told, happenings, footings } = reply;
   const here = happenings.filter((one) => one.layer === layer).map(({ what }) => HAPPENING_WORDS[what]);
   const names = footings.map(({ name }) => name);
   const pieces = footings.map(({ at }) => at.length);
-  const ofPart = (part: number, sentence: string) =>
-    footings.length > 1 ? `${names[part]!}: ${sentence}` : sentence;
-  const sentences =
-    told.by === 'resin'
-      ? told.warnings.map((warning) => ofPart(warning.part, resinWarningSentence(warning)))
-      : told.warnings.map((warning) => ofPart(warning.part, layerWarningSentence(warning)));
   return (
     <View className="gap-2">
       <Text className="font-sans text-[16px] leading-6 text-ink">
@@ -34,14 +54,66 @@ export function Told({ reply, layer }: { reply: LaidReply; layer: number }) {
           ? resinSentence(told.figures, names, pieces)
           : jobSentence(told.figures, names, pieces)}
       </Text>
-      {[...counted(sentences)].map(([sentence, times]) => (
-        <Text key={sentence} role="alert" className="font-medium text-[15px] leading-6 text-rust">
-          {times === 1 ? sentence : `${sentence} (${times} times.)`}
-        </Text>
+      {warningsOf(reply).map(({ sentence, times, warning }) => (
+        <View key={sentence} className="gap-1">
+          <Text role="alert" className="font-medium text-[15px] leading-6 text-rust">
+            {times === 1 ? sentence : `${sentence} (${times} times.)`}
+          </Text>
+          <View className="flex-row flex-wrap gap-2">
+            {'at' in warning ? (
+              <Button
+                label="Show it"
+                name={`Show it: ${sentence}`}
+                onPress={() => onShow(placeOf(warning, drawing, bedMm))}
+              />
+            ) : null}
+            {HANGS.has(warning.code) && mends.onSupports ? (
+              <Button label="Lay supports" onPress={mends.onSupports} />
+            ) : null}
+            {HANGS.has(warning.code) && mends.onSuggestedWay ? (
+              <Button label="Lay it the suggested way" onPress={mends.onSuggestedWay} />
+            ) : null}
+          </View>
+        </View>
       ))}
       {told.by === 'filament' ? <Kinds kinds={told.figures.kinds} /> : null}
     </View>
   );
+}
+
+type Warning = Extract<LaidReply['told'], { by: 'filament' | 'resin' }>['warnings'][number];
+
+/** Supports, or another way up, would hold it. */
+const HANGS: ReadonlySet<Warning['code']> = new Set(['slice.inAir', 'slice.overhang', 'slice.longBridge']);
+
+/** Each sentence once, with how often it holds and the first place of it. */
+function warningsOf({ told, footings }: LaidReply) {
+  const all =
+    told.by === 'resin'
+      ? told.warnings.map((warning) => ({ warning, words: resinWarningSentence(warning) }))
+      : told.warnings.map((warning) => ({ warning, words: layerWarningSentence(warning) }));
+  const counted = new Map<string, { sentence: string; times: number; warning: Warning }>();
+  for (const { warning, words } of all) {
+    const sentence = footings.length > 1 ? `${footings[warning.part]!.name}: ${words}` : words;
+    const known = counted.get(sentence);
+    if (known) known.times += 1;
+    else counted.set(sentence, { sentence, times: 1, warning });
+  }
+  return [...counted.values()];
+}
+
+/** A hair of height, mm. */
+const HAIR_MM = 1e-3;
+
+function placeOf(
+  { code, at: [x, y, z] }: Extract<Warning, { at: unknown }>,
+  { topMm }: LaidReply['drawing'],
+  [width, depth]: readonly [number, number, ...unknown[]],
+): Watched {
+  // What is thin, or a bridge, is told by the upper side of its layer, all else by its underside.
+  const isByTop = code === 'slice.tooThin' || code === 'slice.longBridge';
+  const layer = topMm.findIndex((top) => top > z + (isByTop ? -HAIR_MM : HAIR_MM));
+  return { layer: layer < 0 ? topMm.length - 1 : layer, at: [x + width / 2, y + depth / 2, z] };
 }
 
 function Kinds({ kinds }: { kinds: JobFigures['kinds'] }) {
@@ -62,11 +134,4 @@ function Kinds({ kinds }: { kinds: JobFigures['kinds'] }) {
       ))}
     </View>
   );
-}
-
-/** The same of several pieces is told once. */
-function counted(sentences: readonly string[]): Map<string, number> {
-  const times = new Map<string, number>();
-  for (const sentence of sentences) times.set(sentence, (times.get(sentence) ?? 0) + 1);
-  return times;
 }

@@ -21,7 +21,7 @@ export function WayChoice({
     <ScrollView horizontal showsHorizontalScrollIndicator={false}>
       <View accessibilityRole="radiogroup" accessibilityLabel="Way up" className="flex-row gap-2">
         {ways.map(({ way, picture }, index) => {
-          const chosen = isSame(way.down, down);
+          const chosen = isSameDown(way.down, down);
           const reasons = reasonsOf(way);
           return (
             <Pressable
@@ -50,7 +50,9 @@ export function WayChoice({
   );
 }
 
-const isSame = (one: Vec3, other: Vec3) => one[0] * other[0] + one[1] * other[1] + one[2] * other[2] > 0.9999;
+/** Whether two ways of lying are one. */
+export const isSameDown = (one: Vec3, other: Vec3) =>
+  one[0] * other[0] + one[1] * other[1] + one[2] * other[2] > 0.9999;
 
 /** What speaks for and against a way, as short sentences. */
 function reasonsOf({ heightMm, footMm2, overhangMm2, across }: WayUp): string[] {

@@ -58,20 +58,22 @@ export class LayerDesk implements LayerWorker {
     }
     this.#job = made.value;
     if (made.value.by === 'resin') {
-      const { job, figures, warnings, footings } = made.value.laid;
+      const { job, figures, warnings, footings, hanging } = made.value.laid;
       return ok({
         drawing: resinDrawing(job),
         told: { by: 'resin', figures, warnings },
         happenings: resinHappenings(job, warnings),
         footings,
+        hanging,
       });
     }
-    const { job, figures, sliced, footings } = made.value.laid;
+    const { job, figures, sliced, footings, hanging } = made.value.laid;
     return ok({
       drawing: drawingOf(job),
       told: { by: 'filament', figures, warnings: sliced.warnings },
       happenings: happeningsIn(sliced),
       footings,
+      hanging,
     });
   }
 

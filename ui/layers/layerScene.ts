@@ -2,10 +2,12 @@ import {
   BufferAttribute,
   BufferGeometry,
   Color,
+  DoubleSide,
   Group,
   LineBasicMaterial,
   LineDashedMaterial,
   LineSegments,
+  type Material,
   Mesh,
   MeshBasicMaterial,
   OrthographicCamera,
@@ -20,12 +22,18 @@ import { LineMaterial } from 'three/examples/jsm/lines/LineMaterial.js';
 import { LineSegments2 } from 'three/examples/jsm/lines/LineSegments2.js';
 import { LineSegmentsGeometry } from 'three/examples/jsm/lines/LineSegmentsGeometry.js';
 
-import { MOVE_KINDS, type LayerDrawing, type MoveKind } from '@core/printing';
+import { MOVE_KINDS, type HangingFaces, type LayerDrawing, type MoveKind } from '@core/printing';
 
 import { colours } from '../theme/colours';
 
+interface Pen {
+  px: number;
+  colour: string;
+  dashMm?: number;
+}
+
 /** How lines of a kind are drawn: weight and dashes tell them apart, as on a drawing. */
-export const PEN: Record<MoveKind, { px: number; colour: string; dashMm?: number }> = {
+export const PEN: Record<MoveKind, Pen> = {
   outerWall: { px: 2.8, colour: colours.ink },
   innerWall: { px: 1.5, colour: colours.ink },
   thinWall: { px: 2.2, colour: colours.ink },
@@ -41,6 +49,7 @@ export const PEN: Record<MoveKind, { px: number; colour: string; dashMm?: number
 
 const TRAVEL = MOVE_KINDS.indexOf('travel');
 const OUTER = MOVE_KINDS.indexOf('outerWall');
+const RING_CORNERS = 36;
 const FOOT = MOVE_KINDS.indexOf('foot');
 
 /** A job drawn layer by layer: the chosen layer in ink on tracing paper, what lies below it faint. */
@@ -51,6 +60,8 @@ export class LayerScene {
   readonly #controls: OrbitControls;
   readonly #below = new Group();
   readonly #sheet = new Group();
+  readonly #hanging = new Group();
+  readonly #mark = new Group();
   #drawing: LayerDrawing | null = null;
   /** How many points of the faint lines stand below each layer. */
   #faintUpTo = new Uint32Array();
@@ -65,7 +76,7 @@ export class LayerScene {
     this.#camera.up.set(0, 0, 1);
     this.#camera.near = -10_000;
     this.#camera.far = 10_000;
-    this.#scene.add(this.#below, this.#sheet);
+    this.#scene.add(this.#below, this.#sheet, this.#hanging, this.#mark);
     this.#controls = new OrbitControls(this.#camera, canvas);
     this.#controls.enableDamping = false;
     this.#controls.zoomToCursor = true;
@@ -84,6 +95,48 @@ export class LayerScene {
     this.#drawing = drawing;
     this.#drawFaint(drawing);
     if (!before || before.begins.length !== drawing.begins.length) this.fit();
+  }
+
+  /** Paints what hangs over air on the part, tinted and hatched; null for not at all. */
+  paint(hanging: HangingFaces | null): void {
+    clear(this.#hanging);
+    if (hanging) {
+      const tint = new MeshBasicMaterial({
+        color: new Color(colours.rust.DEFAULT),
+        transparent: true,
+        opacity: 0.22,
+        side: DoubleSide,
+        depthWrite: false,
+      });
+      const faces = new Mesh(geometryOf(hanging.triangles), tint);
+      faces.renderOrder = 4;
+      const ink = new LineBasicMaterial({ color: new Color(colours.rust.DEFAULT) });
+      const lines = new LineSegments(geometryOf(hanging.hatching), ink);
+      lines.renderOrder = 5;
+      this.#hanging.add(faces, lines);
+    }
+    this.invalidate();
+  }
+
+  /** Rings a place, mm on the bed; null for none. */
+  ring(at: readonly [number, number, number] | null): void {
+    clear(this.#mark);
+    if (at && this.#drawing) {
+      const [left, low, right, high] = reachOf(this.#drawing);
+      const radius = Math.max(2, Math.hypot(right - left, high - low) / 16);
+      const corners = Array.from({ length: RING_CORNERS + 1 }, (_, corner) => {
+        const angle = (2 * Math.PI * corner) / RING_CORNERS;
+        return [at[0] + radius * Math.cos(angle), at[1] + radius * Math.sin(angle), at[2]] as const;
+      });
+      const points = corners.slice(1).flatMap((corner, index) => [...corners[index]!, ...corner]);
+      const pen = { px: 3, colour: colours.rust.DEFAULT };
+      const ring = drawn(new Float32Array(points), pen);
+      ring.renderOrder = 6;
+      // Seen through what lies over it.
+      (ring.material as Material).depthTest = false;
+      this.#mark.add(ring);
+    }
+    this.invalidate();
   }
 
   show(layer: number, travel: boolean): void {
@@ -216,7 +269,7 @@ export class LayerScene {
 
   /** At once, as it stands. */
   draw(): void {
-    this.#sheet.traverse((object) => {
+    this.#scene.traverse((object) => {
       const { material } = object as Mesh;
       if (material instanceof LineMaterial) material.resolution.set(this.#size.width, this.#size.height);
     });
@@ -235,12 +288,14 @@ export class LayerScene {
     cancelAnimationFrame(this.#frame);
     clear(this.#below);
     clear(this.#sheet);
+    clear(this.#hanging);
+    clear(this.#mark);
     this.#controls.dispose();
     this.#renderer.dispose();
   }
 }
 
-function drawn(points: Float32Array, { px, colour, dashMm }: (typeof PEN)[MoveKind]) {
+function drawn(points: Float32Array, { px, colour, dashMm }: Pen) {
   if (px <= 1 || dashMm) {
     const material = dashMm
       ? new LineDashedMaterial({ color: new Color(colour), dashSize: dashMm, gapSize: dashMm })

@@ -12,7 +12,8 @@ const worker: LayerWorker = {
     const reply = await desk.lay(wish, onProgress);
     if (!reply?.ok) return reply;
     const { begins, topMm, heightMm, seconds, x, y, kind, width, speed } = reply.value.drawing;
-    const arrays = [begins, topMm, heightMm, seconds, x, y, kind, width, speed];
+    const { triangles, hatching } = reply.value.hanging;
+    const arrays = [begins, topMm, heightMm, seconds, x, y, kind, width, speed, triangles, hatching];
     return transfer(
       reply,
       arrays.map(({ buffer }) => buffer as ArrayBuffer),

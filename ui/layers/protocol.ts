@@ -6,6 +6,7 @@ import type { ResinFigures, ResinWarning } from '@core/resin';
 import type {
   BedWarning,
   Footing,
+  HangingFaces,
   Happening,
   JobFigures,
   KeptJob,
@@ -42,6 +43,7 @@ export interface LaidReply {
   told: LaidTold;
   happenings: Happening[];
   footings: Footing[];
+  hanging: HangingFaces;
 }
 
 /** One of several ways to make it, for the table. */
