@@ -1,8 +1,11 @@
 import type { FlatSection, SectionProperties } from './section';
-import { bentWorst, borne, pulledBy, type Stress } from './stress';
+import { bentWorst, borne, pulledBy, twistedBy, type Stress } from './stress';
 
-/** A load on a part: pulled along the cut's own way, or bent by a force square to it at the end of a lever, N and mm. */
-export type Load = { kind: 'pulled'; forceN: number } | { kind: 'bent'; forceN: number; leverMm: number };
+/** A load on a part: pulled along the cut's own way, bent by a force square to it at the end of a lever, or twisted by one about it. N and mm. */
+export type Load =
+  | { kind: 'pulled'; forceN: number }
+  | { kind: 'bent'; forceN: number; leverMm: number }
+  | { kind: 'twisted'; forceN: number; leverMm: number };
 
 /** What the part is made of there. */
 export interface MadeOf {
@@ -33,8 +36,7 @@ export function howStrong(
   load: Load,
   { alongMpa, across, angle }: MadeOf,
 ): HowStrong {
-  const stress =
-    load.kind === 'bent' ? bentWorst(section, own, load.forceN, load.leverMm) : pulledBy(own, load.forceN);
+  const stress = stressOf(section, own, load);
   const borneMpa = borne(alongMpa, across, angle);
   const times = borneMpa / stress.togetherMpa;
   const bends = load.kind === 'bent' && stress.normalMpa >= stress.togetherMpa;
@@ -43,7 +45,20 @@ export function howStrong(
     borneMpa,
     mostN: times * load.forceN,
     times,
-    // What is bent goes with the square of its thickness, what is pulled or sheared with its area.
-    thicker: times >= 1 ? null : bends ? Math.sqrt(1 / times) : 1 / times,
+    thicker: times >= 1 ? null : thickerBy(1 / times, load.kind === 'twisted' ? 3 : bends ? 2 : 1),
   };
+}
+
+/** What is twisted goes with the cube of its thickness, what is bent with the square, what is pulled or sheared with its area. */
+const thickerBy = (missing: number, power: 1 | 2 | 3) => missing ** (1 / power);
+
+function stressOf(section: FlatSection, own: SectionProperties, load: Load): Stress {
+  switch (load.kind) {
+    case 'bent':
+      return bentWorst(section, own, load.forceN, load.leverMm);
+    case 'twisted':
+      return twistedBy(section, load.forceN * load.leverMm);
+    case 'pulled':
+      return pulledBy(own, load.forceN);
+  }
 }

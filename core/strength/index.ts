@@ -1,3 +1,4 @@
 export { howStrong, type HowStrong, type Load, type MadeOf } from './howStrong';
 export { sectionOfMesh, sectionProperties, type FlatSection, type SectionProperties } from './section';
-export { bentBy, bentWorst, borne, pulledBy, type Stress } from './stress';
+export { bentBy, bentWorst, borne, pulledBy, twistedBy, type Stress } from './stress';
+export { twistProperties, type TwistProperties } from './twist';

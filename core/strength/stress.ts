@@ -1,4 +1,5 @@
 import type { FlatSection, SectionProperties } from './section';
+import { twistProperties } from './twist';
 
 /** What a section does under a load. */
 export interface Stress {
@@ -57,6 +58,12 @@ export function bentWorst(
 /** Pulled or pushed through the middle of the section: σ = F / A. */
 export const pulledBy = ({ areaMm2 }: SectionProperties, forceN: number): Stress =>
   together(forceN / areaMm2, 0, null);
+
+/** Twisted by a torque, N mm: τ = T / W, with W from Prandtl's stress function. */
+export function twistedBy(section: FlatSection, torqueNmm: number): Stress {
+  const own = twistProperties(section);
+  return together(0, own ? torqueNmm / own.modulus : Infinity, null);
+}
 
 function together(normalMpa: number, shearMpa: number, way: number | null): Stress {
   // What shears is nothing where what bends is most: the larger of both ends, not their sum at one place.

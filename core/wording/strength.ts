@@ -34,7 +34,11 @@ export function stressSentence(
   made: { material: string; layers: LayersThere },
 ): string {
   const shears = stress.togetherMpa > stress.normalMpa;
-  const done = load.kind === 'pulled' ? 'pulled' : shears ? 'sheared' : 'bent the way that it bears least';
+  const done = {
+    pulled: 'pulled',
+    twisted: 'twisted',
+    bent: shears ? 'sheared' : 'bent the way that it bears least',
+  }[load.kind];
   const how = {
     none: 'bears',
     along: 'bears along its layers',

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Text, View } from 'react-native';
 import { z } from 'zod';
 
@@ -63,10 +63,12 @@ export function StrengthSheet({
         ? { kind, forceN: forceN.value, leverMm: leverMm.value }
         : null;
 
-  const frame = frameFacing([0, 0, 0], plane.towards);
   // The kernel has a face for each piece that the cut goes through.
-  const faces = cut?.mesh.faces.filter(({ tag }) => tag === CUT_TAG) ?? [];
-  const section = cut && sectionOfMesh(cut.mesh, faces, frame.origin, frame);
+  const faces = useMemo(() => cut?.mesh.faces.filter(({ tag }) => tag === CUT_TAG) ?? [], [cut]);
+  const section = useMemo(() => {
+    const frame = frameFacing([0, 0, 0], plane.towards);
+    return cut && sectionOfMesh(cut.mesh, faces, frame.origin, frame);
+  }, [cut, faces, plane.towards]);
   const own = section && sectionProperties(section);
   const material = materialOf(repair.head.materialId);
   const isLaid = machineIn(numbers.workshop, repair.head.machineId).process === 'printing';
@@ -95,6 +97,7 @@ export function StrengthSheet({
         label="What the load does"
         options={[
           { id: 'bent', word: 'Bends it' },
+          { id: 'twisted', word: 'Twists it' },
           { id: 'pulled', word: 'Pulls it' },
         ]}
         value={kind}
@@ -111,10 +114,10 @@ export function StrengthSheet({
             wrong={forceN.ok ? undefined : forceN.sentence}
           />
         </View>
-        {kind === 'bent' ? (
+        {kind === 'pulled' ? null : (
           <View className="flex-1">
             <Field
-              label="How far from the cut"
+              label={kind === 'bent' ? 'How far from the cut' : 'How far from its middle'}
               unit="mm"
               inputMode="decimal"
               value={lever}
@@ -122,7 +125,7 @@ export function StrengthSheet({
               wrong={leverMm.ok ? undefined : leverMm.sentence}
             />
           </View>
-        ) : null}
+        )}
       </View>
       {own ? (
         <View role="status" className="gap-2">
@@ -148,8 +151,8 @@ export function StrengthSheet({
           ) : null}
           <Text className="font-sans text-[15px] leading-6 text-muted">{sectionSentence(own, show)}</Text>
           <Text className="font-sans text-[15px] leading-6 text-muted">
-            Guidance, for solid parts: σ = M c / I of slender beams. Sharp corners, heat, age and filling with
-            holes in it take more off.
+            Guidance, for solid parts: σ = M c / I of slender beams, twisting by Saint-Venant. Sharp corners,
+            heat, age and filling with holes in it take more off.
           </Text>
         </View>
       ) : (

@@ -61,6 +61,16 @@ test('a bar of PETG on its lever, along its layers', () => {
   expect(screen.getByText(/^That is 2.8 times what is asked/)).toBeTruthy();
 });
 
+test('twisted, it bears by Saint-Venant’s figures for a bar 1.5 times as broad as thick', () => {
+  show('x');
+  fireEvent.click(screen.getByRole('radio', { name: 'Twists it' }));
+  expect(screen.getByRole('textbox', { name: 'How far from its middle' })).toBeTruthy();
+  // 0.231 b h², and 42 MPa over √3 of shear, on a lever of 30 mm.
+  const bears = ((0.231 * 6 * 16 * 42) / Math.sqrt(3) / 30).toFixed(0);
+  expect(screen.getByText(`Bears about ${bears} N here`)).toBeTruthy();
+  expect(screen.getByText(/^Twisted, it takes/)).toBeTruthy();
+});
+
 test('pulled, it bears its area; and what is typed wrong is said, with nothing worked out of it', () => {
   show('x');
   fireEvent.click(screen.getByRole('radio', { name: 'Pulls it' }));
