@@ -1,3 +1,5 @@
+import { MATERIALS } from '@core/standards';
+import { DEFAULT_WORKSHOP } from '@core/workshop';
 import { NO_BRIEF, type Brief } from '@core/fields';
 import {
   betterments,
@@ -82,10 +84,12 @@ describe('what the old part is made of', () => {
 
 describe('materials for the spare', () => {
   const gradeOf = (id: string, more: Partial<Brief>) =>
-    suitedMaterials(brief(more)).find(({ material }) => material.id === id)!;
+    suitedMaterials(brief(more), MATERIALS).find(({ material }) => material.id === id)!;
 
   test('nothing said, everything is suited', () => {
-    expect(new Set(suitedMaterials(NO_BRIEF).map(({ grade }) => grade))).toEqual(new Set(['suited']));
+    expect(new Set(suitedMaterials(NO_BRIEF, MATERIALS).map(({ grade }) => grade))).toEqual(
+      new Set(['suited']),
+    );
   });
 
   test('heat goes by where each gives under a light load (ISO 75)', () => {
@@ -107,7 +111,7 @@ describe('materials for the spare', () => {
     expect(gradeOf('pla', { movement: 'springs' }).grade).toBe('unsuited');
     expect(gradeOf('pp', { movement: 'springs' }).grade).toBe('suited');
     expect(gradeOf('petg', { load: 'steady' }).grade).toBe('withCare');
-    const sorted = suitedMaterials(brief({ surroundings: ['sun'], load: 'knocks' })).map(
+    const sorted = suitedMaterials(brief({ surroundings: ['sun'], load: 'knocks' }), MATERIALS).map(
       ({ grade }) => grade,
     );
     expect(sorted).toEqual(
@@ -119,9 +123,9 @@ describe('materials for the spare', () => {
   });
 
   test('nothing home-made is suited to the mains', () => {
-    expect(suitedMaterials(brief({ dangers: ['mains'] })).every(({ grade }) => grade === 'unsuited')).toBe(
-      true,
-    );
+    expect(
+      suitedMaterials(brief({ dangers: ['mains'] }), MATERIALS).every(({ grade }) => grade === 'unsuited'),
+    ).toBe(true);
     expect(reasonsSentence(gradeOf('brass', { dangers: ['mains'] }).reasons)).toBe('Conducts.');
   });
 });
@@ -165,11 +169,12 @@ describe('first choices', () => {
   });
 
   test('a trial is made of what is simpler and of the same family, if anything is', () => {
-    expect(trialMaterial('asa', brief({}))?.id).toBe('pla');
-    expect(trialMaterial('pc', brief({ movement: 'springs' }))?.id).toBe('petg');
-    for (const id of ['pla', 'resin', 'tpu', 'brass']) expect(trialMaterial(id, brief({}))).toBeNull();
-    expect(trialMaterial('pla', brief({ movement: 'springs' }))).toBeNull();
-    expect(trialMaterial('petg', brief({ movement: 'springs' }))).toBeNull();
+    expect(trialMaterial('asa', brief({}), DEFAULT_WORKSHOP)?.id).toBe('pla');
+    expect(trialMaterial('pc', brief({ movement: 'springs' }), DEFAULT_WORKSHOP)?.id).toBe('petg');
+    for (const id of ['pla', 'resin', 'tpu', 'brass'])
+      expect(trialMaterial(id, brief({}), DEFAULT_WORKSHOP)).toBeNull();
+    expect(trialMaterial('pla', brief({ movement: 'springs' }), DEFAULT_WORKSHOP)).toBeNull();
+    expect(trialMaterial('petg', brief({ movement: 'springs' }), DEFAULT_WORKSHOP)).toBeNull();
   });
 });
 

@@ -1,6 +1,6 @@
 import type { Brief } from '@core/fields';
-import type { FitClass, FitFeature } from '@core/model';
-import { materialOf, type Material } from '@core/standards';
+import type { FitClass, FitFeature, Material, Workshop } from '@core/model';
+import { materialIn } from '@core/workshop';
 
 /** A first proposal and why, in a code that has words. */
 export interface FirstFit {
@@ -30,9 +30,9 @@ const [PLAIN, SPRINGY] = ['pla', 'petg'];
  * What to make a trial of, where that is simpler than the material that was chosen for good: of the same family, so that the machine's corrections
  * are the same. Null where the chosen one is as simple.
  */
-export function trialMaterial(materialId: string, { movement }: Brief): Material | null {
-  const chosen = materialOf(materialId);
+export function trialMaterial(materialId: string, { movement }: Brief, workshop: Workshop): Material | null {
+  const chosen = materialIn(workshop, materialId);
   if (chosen.family !== 'plastic') return null;
   const plain = movement === 'springs' ? SPRINGY : PLAIN;
-  return chosen.id === plain || chosen.id === PLAIN ? null : materialOf(plain);
+  return chosen.id === plain || chosen.id === PLAIN ? null : materialIn(workshop, plain);
 }

@@ -1,5 +1,5 @@
+import type { Material } from '@core/model';
 import type { Brief, Heat } from '@core/fields';
-import { MATERIALS, type Material } from '@core/standards';
 
 export type Grade = 'suited' | 'withCare' | 'unsuited';
 
@@ -64,14 +64,16 @@ const RUSTS = new Set(['steel']);
 const SPRINGY = 0.02;
 
 /** Each material for what the brief asks, suited ones first; those that nothing speaks about are suited. */
-export function suitedMaterials(brief: Brief): Suited[] {
-  return MATERIALS.map((material): Suited => {
-    const reasons = reasonsOf(material, brief);
-    const worst = (['unsuited', 'withCare'] as const).find((grade) =>
-      reasons.some((one) => one.grade === grade),
-    );
-    return { material, grade: worst ?? 'suited', reasons };
-  }).sort((a, b) => ORDER[a.grade] - ORDER[b.grade] || pluses(b) - pluses(a));
+export function suitedMaterials(brief: Brief, materials: readonly Material[]): Suited[] {
+  return materials
+    .map((material): Suited => {
+      const reasons = reasonsOf(material, brief);
+      const worst = (['unsuited', 'withCare'] as const).find((grade) =>
+        reasons.some((one) => one.grade === grade),
+      );
+      return { material, grade: worst ?? 'suited', reasons };
+    })
+    .sort((a, b) => ORDER[a.grade] - ORDER[b.grade] || pluses(b) - pluses(a));
 }
 
 const ORDER: Record<Grade, number> = { suited: 0, withCare: 1, unsuited: 2 };

@@ -4,8 +4,7 @@ import { solveLayout, type KnownLength, type SolvedLayout } from '@core/layout';
 import { isKnown, SizeGraph, takeApart, uncertaintyOf, type SizeResult } from '@core/measure';
 import type { Chain, Fit, Layout, RepairState, Size, Source, Workshop } from '@core/model';
 import type { LengthUnit, Quantity } from '@core/quantity';
-import { materialOf } from '@core/standards';
-import { DEFAULT_WORKSHOP, fitTableIn, machineIn } from '@core/workshop';
+import { DEFAULT_WORKSHOP, fitTableIn, machineIn, materialIn } from '@core/workshop';
 
 import { chanceOfFit, type FitChance } from './chance';
 import { stackUp, type StackLink, type StackUp } from './stackUp';
@@ -88,7 +87,7 @@ export function evaluateSizes(
 /** The machine, material and table that the fits of a repair are made with. */
 export function settingOf(state: Pick<RepairState, 'head'>, workshop: Workshop): FitSetting {
   const machine = machineIn(workshop, state.head.machineId);
-  const { family } = materialOf(state.head.materialId);
+  const { family } = materialIn(workshop, state.head.materialId);
   return { machine, family, table: fitTableIn(workshop, machine.process, family) };
 }
 

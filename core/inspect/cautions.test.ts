@@ -4,12 +4,12 @@ import type { OutlineShape, Repair, Step } from '@core/model';
 import { clearance, RepairBuilder } from '@core/solid';
 import { meshOf, type Kernel } from '@core/kernel';
 import { SCREEN_QUALITY, type SolidMesh } from '@core/part';
-import { materialOf } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
 import { block, outlineOf, raised, stepOf } from '@core/testing/pieces';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
 import { ringMesh, slowFirstHit } from '@core/testing/slowRays';
 import { cautionSentence } from '@core/wording';
+import { DEFAULT_WORKSHOP, materialIn } from '@core/workshop';
 
 import { firstHit } from './boxTree';
 
@@ -86,7 +86,12 @@ test('a thin wall is told with what can be made, and a sound one is not', () => 
   const pocket = (depth: number) => raised(circle(10), depth, { effect: 'cut', on: 'top' });
   const told = (depth: number, material: string) => {
     const { mesh, repair } = meshOfSteps(block(40, 20, 10), pocket(depth));
-    return cautionsOf(repair.bodies[0]!, mesh, evaluateRepair(repair), materialOf(material));
+    return cautionsOf(
+      repair.bodies[0]!,
+      mesh,
+      evaluateRepair(repair),
+      materialIn(DEFAULT_WORKSHOP, material),
+    );
   };
   expect(told(9.4, 'petg')).toMatchObject([{ code: 'wall.thin', leastMm: 0.8 }]);
   expect(cautionSentence(told(9.4, 'petg')[0]!)).toBe(
@@ -118,7 +123,12 @@ describe('tongues', () => {
       });
     const told = (length: number, thickness: number) => {
       const { repair } = new RepairDraft('x').body('b', 'b', [tongue(length, thickness)]);
-      return cautionsOf(repair.bodies[0]!, null, evaluateRepair(repair), materialOf('petg'));
+      return cautionsOf(
+        repair.bodies[0]!,
+        null,
+        evaluateRepair(repair),
+        materialIn(DEFAULT_WORKSHOP, 'petg'),
+      );
     };
     const [found] = told(10, 2);
     if (found?.code !== 'tongue.strained') throw new Error('not told');

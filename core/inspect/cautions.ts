@@ -1,7 +1,6 @@
 import type { EvaluatedRepair } from '@core/fit';
-import { valuesIn, type Body } from '@core/model';
+import { valuesIn, type Body, type Material } from '@core/model';
 import type { FaceTag, SharpRoot, SolidMesh, StepNote, StepOutcome, Vec3 } from '@core/part';
-import type { Material } from '@core/standards';
 
 import { pointContacts } from './contacts';
 import { leversOf } from './levers';

@@ -1,7 +1,6 @@
-import type { FrozenFigures } from '@core/model';
+import type { FrozenFigures, Material } from '@core/model';
 import { roundTo } from '@core/quantity';
 import type { Built } from '@core/solid';
-import type { Material } from '@core/standards';
 
 /** What a finished body weighs and measures. Lengths mm, area mm², volume mm³, mass g. */
 export type BodyFigures = Omit<FrozenFigures, 'bodyId'>;

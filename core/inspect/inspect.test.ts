@@ -1,15 +1,16 @@
 import { evaluateRepair } from '@core/fit';
 import { figuresOf, findingsOf } from '@core/inspect';
 import { BodyBuilder } from '@core/solid';
-import { MATERIALS, materialOf } from '@core/standards';
+import { MATERIALS } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { findingSentence } from '@core/wording';
+import { DEFAULT_WORKSHOP, materialIn } from '@core/workshop';
 
 async function inspect(draft: RepairDraft, material = 'petg') {
   const builder = new BodyBuilder(await testKernel());
   const built = builder.build(draft.repair.bodies[0]!, evaluateRepair(draft.repair));
-  const figures = figuresOf(built, materialOf(material));
+  const figures = figuresOf(built, materialIn(DEFAULT_WORKSHOP, material));
   const findings = findingsOf(figures, built.steps);
   builder.dispose();
   return { figures, findings };
@@ -58,5 +59,5 @@ test('every material has a density between foam and tungsten, and its own id', (
     expect(source).not.toBe('');
   }
   expect(new Set(MATERIALS.map(({ id }) => id)).size).toBe(MATERIALS.length);
-  expect(materialOf('unobtainium')).toBe(MATERIALS[0]);
+  expect(materialIn(DEFAULT_WORKSHOP, 'unobtainium')).toBe(MATERIALS[0]);
 });

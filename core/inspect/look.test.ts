@@ -3,11 +3,11 @@ import { cautionsOf, mendsOf, type Caution } from '@core/inspect';
 import { numberValue, type Repair, type Step } from '@core/model';
 import { RepairBuilder, sharpRoots } from '@core/solid';
 import type { Kernel } from '@core/kernel';
-import { materialOf } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
 import { block, outlineOf, raised, stepOf } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { cautionSentence, mendWords } from '@core/wording';
+import { DEFAULT_WORKSHOP, materialIn } from '@core/workshop';
 
 import { pointContacts } from './contacts';
 import { overhangOf } from './overhang';
@@ -25,8 +25,12 @@ function look(steps: Step[], material = 'petg') {
   const built = builder.build(repair.bodies, numbers).get('b')!;
   expect(built.steps.filter(({ state }) => state === 'failed')).toEqual([]);
   const mesh = built.mesh()!;
-  const cautions = cautionsOf(repair.bodies[0]!, mesh, numbers, materialOf(material), (of) =>
-    sharpRoots(built.solid!, of),
+  const cautions = cautionsOf(
+    repair.bodies[0]!,
+    mesh,
+    numbers,
+    materialIn(DEFAULT_WORKSHOP, material),
+    (of) => sharpRoots(built.solid!, of),
   );
   builder.dispose();
   return { mesh, cautions, codes: cautions.map(({ code }) => code), body: repair.bodies[0]! };

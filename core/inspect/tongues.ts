@@ -1,8 +1,7 @@
 import type { EvaluatedRepair } from '@core/fit';
-import { takesAway, type Body, type StepOf } from '@core/model';
+import { takesAway, type Body, type StepOf, type Material } from '@core/model';
 import { BUMP_LENGTHS } from '@core/steps/tongue/schema';
 import { resolveValue } from '@core/part';
-import type { Material } from '@core/standards';
 
 /** How far a springy tongue is strained when its bump passes the edge, against what its material bears. */
 export interface TongueStrain {

@@ -2,9 +2,8 @@ import { USUAL_LAYING, type Body, type RepairHead, type Workshop } from '@core/m
 import { turnedDown } from '@core/laidDown';
 import type { Placing } from '@core/formats';
 import type { Vec3, WeldedMesh } from '@core/part';
-import { materialOf } from '@core/standards';
 import { layerSetSentence } from '@core/wording';
-import { layerPrinterIn, layerSetIn, machineIn } from '@core/workshop';
+import { layerPrinterIn, layerSetIn, machineIn, materialIn } from '@core/workshop';
 
 /** How a spare is to be made, as its files say it. */
 export interface AsMade {
@@ -20,7 +19,7 @@ export function asMade({ materialId, machineId }: RepairHead, body: Body, worksh
   const { down, settings } = body.laying ?? USUAL_LAYING;
   const [broad, deep] = layerPrinterIn(workshop, machine.id)?.envelopeMm ?? [];
   return {
-    material: materialOf(materialId).name,
+    material: materialIn(workshop, materialId).name,
     printer: machine.name,
     laid:
       machine.process === 'printing'

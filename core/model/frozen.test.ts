@@ -9,6 +9,7 @@ import {
   layerPrinterIn,
   layerSetIn,
   LAYER_PRINTERS,
+  materialIn,
   RESIN_PRINTERS,
   resinIn,
   resinPrinterIn,
@@ -179,6 +180,12 @@ test('one of version 10 says how its workshop makes in resin, and what was done 
   expect(resinPrinterIn(workshop!, machineId)).toMatchObject({ pixels: [2560, 1440], liftMm: 5 });
   expect(resinIn(workshop!, materialId)).toMatchObject({ cureMinutes: 20 });
   expect(resinSetIn(workshop!, 'fine')).toMatchObject({ name: 'Very fine', layerMm: 0.025 });
+  expect(materialIn(workshop!, materialId)).toMatchObject({
+    name: 'PETG, grey',
+    modulusMpa: 2050,
+    across: 0.55,
+  });
+  expect(materialIn(workshop!, 'bone')).toMatchObject({ softensAtC: null, shrinks: null });
   expect(repair.trials[0]!.finished).toEqual([{ what: 'supports' }, { what: 'ream', fitId: 'bore' }]);
   // Those of earlier versions have what a new workshop has, and nothing was ticked off.
   const before = opened('version-9.json');

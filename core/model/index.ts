@@ -70,6 +70,7 @@ export {
   Process,
 } from './workshop';
 export { Filament, LayerPrinter, LayerSet } from './layerRows';
+export { Material } from './materialRow';
 export { Resin, ResinPrinter, ResinSet } from './resinRows';
 export {
   Workshop,

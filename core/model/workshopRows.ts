@@ -1,6 +1,7 @@
 import { z } from 'zod';
 
 import { Filament, LayerPrinter, LayerSet } from './layerRows';
+import { Material } from './materialRow';
 import { listSchemas, putSchemas } from './rowKinds';
 import { Resin, ResinPrinter, ResinSet } from './resinRows';
 import { FitTable, Instrument, Machine } from './workshop';
@@ -15,6 +16,7 @@ export const WORKSHOP_ROWS = {
   layerSet: { list: 'layerSets', row: LayerSet, most: 200, missing: 'left out' },
   resinPrinter: { list: 'resinPrinters', row: ResinPrinter, most: 200, missing: 'left out' },
   resin: { list: 'resins', row: Resin, most: 200, missing: 'left out' },
+  material: { list: 'materials', row: Material, most: 300, missing: 'left out' },
   resinSet: { list: 'resinSets', row: ResinSet, most: 200, missing: 'left out' },
 } as const;
 

@@ -3,11 +3,11 @@ import { evaluateRepair } from '@core/fit';
 import { cautionsOf } from '@core/inspect';
 import type { Kernel } from '@core/kernel';
 import { numberValue, type Step } from '@core/model';
-import { materialOf } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
 import { block, buildPiece, outlineOf, raised, stepOf } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { expectNear } from '@core/testing/volumes';
+import { DEFAULT_WORKSHOP, materialIn } from '@core/workshop';
 
 import { BodyBuilder } from './bodyBuilder';
 
@@ -72,7 +72,12 @@ describe('flush and tangent things', () => {
     const built = builder.build(repair.bodies[0]!, numbers);
     expect(built.steps[1]).toMatchObject({ state: 'built' });
     expectNear(built.check!.volumeMm3, 4800 - (1 - Math.PI / 4) * 25 * 2 * 40, 1e-6);
-    const cautions = cautionsOf(repair.bodies[0]!, built.mesh(), numbers, materialOf('petg'));
+    const cautions = cautionsOf(
+      repair.bodies[0]!,
+      built.mesh(),
+      numbers,
+      materialIn(DEFAULT_WORKSHOP, 'petg'),
+    );
     expect(cautions.map(({ code }) => code)).not.toContain('face.sliver');
     builder.dispose();
   });

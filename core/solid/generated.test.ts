@@ -5,11 +5,11 @@ import { everyEdgeHasTwoFaces } from '@core/kernel';
 import { numberValue, Step, type StepKind, type Value } from '@core/model';
 import { meshVolume, openEdgeCount, weld, type Box, type WeldedMesh } from '@core/part';
 import { areaOf, contoursAt, cutTable } from '@core/slice';
-import { materialOf } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
 import { LONG } from '@core/testing/long';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { findingSentence, sentenceOf } from '@core/wording';
+import { DEFAULT_WORKSHOP, materialIn } from '@core/workshop';
 
 import { RepairBuilder } from './repairBuilder';
 
@@ -462,7 +462,7 @@ test('any recipe ends in a closed solid with a watertight mesh, or in a fault at
         // A step, a part in it, its number, and the number of its copy.
         expect(built.solid.tagList().every((tag) => /^s\d:[A-Za-z]+\d*(~\d+)?$/.test(tag))).toBe(true);
       }
-      const findings = findingsOf(figuresOf(built, materialOf('petg')), built.steps);
+      const findings = findingsOf(figuresOf(built, materialIn(DEFAULT_WORKSHOP, 'petg')), built.steps);
       expect(findings.some((finding) => finding.code === 'body.stepFailed')).toBe(firstFailed >= 0);
       for (const finding of findings) expect(findingSentence(finding)).toMatch(/[.]$/);
       builder.dispose();

@@ -1,5 +1,4 @@
-export { acrossLayersOf } from './acrossLayers';
-export { MATERIALS, materialOf, type Material } from './materials';
+export { MATERIALS } from './materials';
 export { toleranceFactorMm } from './toleranceFactor';
 export { GRADES, SIZE_STEPS_MM, standardToleranceMm } from './toleranceGrades';
 export {

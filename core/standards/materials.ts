@@ -1,21 +1,6 @@
-import type { MaterialFamily } from '@core/model';
+import type { Material, MaterialFamily } from '@core/model';
 
-export interface Material {
-  id: string;
-  name: string;
-  family: MaterialFamily;
-  /** g/cm³ */
-  density: number;
-  /** Strain that a tongue may be bent to again and again: half of the strain at yield. */
-  strain: number;
-  /** Young's modulus, MPa: how stiff it is. */
-  modulusMpa: number;
-  /** Where it gives under a light load (ISO 75, 0.45 MPa), °C; null for what is out of the question in a household. */
-  softensAtC: number | null;
-  /** How much it shrinks from being formed to cold, as a share; null for what is cut from stock. */
-  shrinks: number | null;
-  source: string;
-}
+import { acrossLayersOf } from './acrossLayers';
 
 type Row = readonly [
   id: string,
@@ -103,18 +88,17 @@ const ROWS: readonly Row[] = [
 export const MATERIALS: readonly Material[] = ROWS.map(
   ([id, name, family, density, strain, modulusMpa, softensAtC, shrinks, source]) => ({
     id,
+    version: 1,
     name,
     family,
     density,
     strain,
     modulusMpa,
+    across: family === 'plastic' || family === 'soft' ? acrossLayersOf(id) : 1,
     softensAtC,
     shrinks,
+    notes: '',
     source,
+    removed: false,
   }),
 );
-
-/** The material of that id, or the default one if nobody knows it any more. */
-export function materialOf(id: string): Material {
-  return MATERIALS.find((material) => material.id === id) ?? MATERIALS[0]!;
-}

@@ -8,8 +8,7 @@ import {
   type Workshop,
 } from '@core/model';
 import { roundTo } from '@core/quantity';
-import { materialOf } from '@core/standards';
-import { fitTableIn, machineIn, REFERENCE_MM } from '@core/workshop';
+import { fitTableIn, machineIn, REFERENCE_MM, materialIn } from '@core/workshop';
 
 import { clearanceMeasured } from './asked';
 import { MIDDLE_HALVES } from './causes';
@@ -58,7 +57,7 @@ export function feelOf(
   const said = trials.flatMap((trial) => {
     if (trial.removed || trial.leftOut !== null) return [];
     const { process } = machineIn(workshop, trial.machineId);
-    const own = fitTableIn(workshop, process, materialOf(trial.materialId).family);
+    const own = fitTableIn(workshop, process, materialIn(workshop, trial.materialId).family);
     if (own.id !== table.id) return [];
     return trial.results.flatMap(
       (result) => saidOf(result, fitClass, table, handOf(result, workshop, usual)) ?? [],

@@ -9,8 +9,7 @@ import {
   type TrialResult,
   type Workshop,
 } from '@core/model';
-import { materialOf } from '@core/standards';
-import { instrumentIn } from '@core/workshop';
+import { instrumentIn, materialIn } from '@core/workshop';
 
 import { askedOf, madeOf, wantedOf } from './asked';
 
@@ -34,6 +33,7 @@ export function trialsOf(
   trials: readonly Trial[],
   { id, learnsSince = '' }: Pick<Machine, 'id' | 'learnsSince'>,
   family: string,
+  workshop: Workshop,
 ): Trial[] {
   return trials
     .filter(
@@ -42,7 +42,7 @@ export function trialsOf(
         trial.leftOut === null &&
         trial.machineId === id &&
         trial.triedAt >= learnsSince &&
-        materialOf(trial.materialId).family === family,
+        materialIn(workshop, trial.materialId).family === family,
     )
     .sort((a, b) => a.triedAt.localeCompare(b.triedAt));
 }

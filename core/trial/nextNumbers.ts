@@ -13,8 +13,7 @@ import type {
   Workshop,
 } from '@core/model';
 import { roundTo } from '@core/quantity';
-import { materialOf } from '@core/standards';
-import { correctionOf, fitTableIn, machineIn, NORMAL_95 } from '@core/workshop';
+import { correctionOf, fitTableIn, machineIn, NORMAL_95, materialIn } from '@core/workshop';
 
 import { aimOf, clearanceMeasured, madeOf } from './asked';
 import { causesOf, feelShift, MIDDLE_HALVES, type Evidence, type Told } from './causes';
@@ -89,8 +88,8 @@ export function machineAfter(
   { workshop, trials }: Pick<TrialSetting, 'workshop' | 'trials'>,
 ): Machine {
   const machine = machineIn(workshop, trial.machineId);
-  const { family } = materialOf(trial.materialId);
-  const counted = trialsOf(trials, machine, family);
+  const { family } = materialIn(workshop, trial.materialId);
+  const counted = trialsOf(trials, machine, family, workshop);
   const instrument = instrumentOf(counted, workshop);
   const made = madeSizesOf(counted, workshop, instrument);
   return machineThatLearned(machine, family, instrument, made, learnedFrom(made));
@@ -105,7 +104,7 @@ export function learnedFrom(made: readonly MadeSize[]): string {
 export function judge(trial: Trial, result: TrialResult, setting: TrialSetting): Judged {
   const { state, numbers, workshop } = setting;
   const machine = machineIn(workshop, trial.machineId);
-  const { family } = materialOf(trial.materialId);
+  const { family } = materialIn(workshop, trial.materialId);
   const fit = state.fits.find(({ id, removed }) => id === result.fitId && !removed) ?? null;
   const { kind } = featureOf(result.feature);
   const correction = correctionOf(machine, family, kind, result.counterpartMm);
@@ -171,10 +170,10 @@ function proposalsOf(
   const { state, numbers, workshop } = setting;
   const proposals: Proposal[] = [];
   const { kind } = featureOf(result.feature);
-  const { family } = materialOf(trial.materialId);
+  const { family } = materialIn(workshop, trial.materialId);
   const sizeMm = result.counterpartMm;
   const sameMachine =
-    state.head.machineId === trial.machineId && materialOf(state.head.materialId).family === family;
+    state.head.machineId === trial.machineId && materialIn(workshop, state.head.materialId).family === family;
   const effect = (changed: { fits?: Fit[]; workshop?: Workshop }) => {
     if (!fit || !sameMachine) return { chance: null, working: null };
     const now = numbers.fits.get(fit.id);
@@ -206,7 +205,7 @@ function proposalsOf(
     const learned = machine.corrections.find(
       (one) => one.family === family && one.feature === kind,
     )!.learned!;
-    const counted = trialsOf(setting.trials, machine, family);
+    const counted = trialsOf(setting.trials, machine, family, workshop);
     const all = madeSizesOf(counted, workshop, instrumentOf(counted, workshop)).length;
     proposals.push({
       kind: 'correction',

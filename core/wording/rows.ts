@@ -18,6 +18,7 @@ export const ROW_WORDS: Record<RowKind | WorkshopRowKind, { one: string; changed
   layerPrinter: { one: 'layer printer', changed: 'what this printer can do' },
   filament: { one: 'plastic', changed: 'how this plastic is laid' },
   layerSet: { one: 'set of settings', changed: 'these settings' },
+  material: { one: 'material', changed: 'this material' },
   resinPrinter: { one: 'resin printer', changed: 'what this printer can do' },
   resin: { one: 'resin', changed: 'how this resin is cured' },
   resinSet: { one: 'set of settings for resin', changed: 'these settings' },

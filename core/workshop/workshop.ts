@@ -7,6 +7,8 @@ import {
   type WorkshopRowOf,
 } from '@core/model';
 
+import { MATERIALS } from '@core/standards';
+
 import { FILAMENTS } from './filaments';
 import { FIT_TABLES } from './fitTables';
 import { INSTRUMENTS } from './instruments';
@@ -27,6 +29,7 @@ export const DEFAULT_WORKSHOP: Required<Workshop> = {
   layerSets: [...LAYER_SETS],
   resinPrinters: [...RESIN_PRINTERS],
   resins: [...RESINS],
+  materials: [...MATERIALS],
   resinSets: [...RESIN_SETS],
 };
 

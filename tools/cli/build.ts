@@ -9,10 +9,9 @@ import { asMade, spareFile, spareStems } from '@core/make';
 import { emptyRepair, type Repair, type RepairFileContent } from '@core/model';
 import { massProperties, startKernel, type Kernel, type TaggedSolid } from '@core/kernel';
 import { RepairBuilder } from '@core/solid';
-import { materialOf } from '@core/standards';
 import { beginWith, STARTERS } from '@core/starters';
 import { findingSentence, sentenceOf } from '@core/wording';
-import { DEFAULT_WORKSHOP, growthOf, machineIn } from '@core/workshop';
+import { DEFAULT_WORKSHOP, growthOf, machineIn, materialIn } from '@core/workshop';
 
 import { lettersFont } from '../lettersFont';
 
@@ -47,7 +46,7 @@ export async function build(
   mkdirSync(outFolder, { recursive: true });
   const kernel = await startKernel();
   const numbers = evaluateRepair(repair, workshop);
-  const material = materialOf(repair.head.materialId);
+  const material = materialIn(numbers.workshop, repair.head.materialId);
   const growth = growthOf(machineIn(numbers.workshop, repair.head.machineId));
   let allWell = true;
   const stems = spareStems(repair.head, repair.bodies, '');

@@ -16,9 +16,8 @@ import {
   type LaidOut,
 } from '@core/printing';
 import { RepairBuilder } from '@core/solid';
-import { materialOf } from '@core/standards';
 import { layerWarningSentence, sentenceOf } from '@core/wording';
-import { filamentIn, growthOf, layerPrinterIn, machineIn } from '@core/workshop';
+import { filamentIn, growthOf, layerPrinterIn, machineIn, materialIn } from '@core/workshop';
 
 import { lettersFont } from '../lettersFont';
 import { stepTeller, writeWhole, type Telling } from './build';
@@ -46,7 +45,7 @@ export async function slice(
   const head = { ...repair.head, machineId };
   const numbers = evaluateRepair({ ...repair, head }, workshop);
   const workshopMachine = machineIn(numbers.workshop, machineId);
-  const material = materialOf(head.materialId);
+  const material = materialIn(numbers.workshop, head.materialId);
   const means = layerMeans(
     { name: workshopMachine.name, printer: layerPrinterIn(numbers.workshop, machineId) },
     { name: material.name, filament: filamentIn(numbers.workshop, material.id) },

@@ -3,7 +3,6 @@ import { Text, View } from 'react-native';
 import { z } from 'zod';
 
 import { CUT_TAG, dot, frameFacing, type CutPlane, type OpenedSolid } from '@core/part';
-import { acrossLayersOf, materialOf } from '@core/standards';
 import { howStrong, sectionOfMesh, sectionProperties, type Load } from '@core/strength';
 import { USUAL_LAYING, type Body } from '@core/model';
 import {
@@ -14,7 +13,7 @@ import {
   stressSentence,
   type LayersThere,
 } from '@core/wording';
-import { machineIn } from '@core/workshop';
+import { machineIn, materialIn } from '@core/workshop';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useShow } from '../preferences/useShow';
@@ -70,7 +69,7 @@ export function StrengthSheet({
     return cut && sectionOfMesh(cut.mesh, faces, frame.origin, frame);
   }, [cut, faces, plane.towards]);
   const own = section && sectionProperties(section);
-  const material = materialOf(repair.head.materialId);
+  const material = materialIn(numbers.workshop, repair.head.materialId);
   const isLaid = machineIn(numbers.workshop, repair.head.machineId).process === 'printing';
   const { down } = body?.laying ?? USUAL_LAYING;
   const angle = isLaid ? Math.asin(Math.min(1, Math.abs(dot(plane.towards, down)))) : 0;
@@ -79,7 +78,7 @@ export function StrengthSheet({
     section && own && load
       ? howStrong(section, own, load, {
           alongMpa: material.modulusMpa * material.strain,
-          across: isLaid ? acrossLayersOf(material.id) : 1,
+          across: isLaid ? material.across : 1,
           angle,
         })
       : null;

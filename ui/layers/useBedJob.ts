@@ -4,7 +4,6 @@ import { useState } from 'react';
 import { fileStem } from '@core/formats';
 import { type Mishap, type NewJob } from '@core/model';
 import { frozenLetter } from '@core/progress';
-import { materialOf } from '@core/standards';
 import { no, type Fault, type Result } from '@core/fault';
 import { sentenceOf } from '@core/wording';
 
@@ -20,6 +19,7 @@ import { layerWorker } from './layerWorker';
 import type { LayWish } from './protocol';
 import type { SpareOnBed } from './useLayers';
 import type { Footing } from '@core/printing';
+import { materialIn } from '@core/workshop';
 
 /** What is done with a job that is laid: saved, or sent to the machine. */
 export function useBedJob(onBed: readonly SpareOnBed[], wish: LayWish) {
@@ -88,7 +88,7 @@ export function useBedJob(onBed: readonly SpareOnBed[], wish: LayWish) {
       machineId: wish.machine.id,
       machineName: wish.machine.name,
       materialId: head.materialId,
-      family: materialOf(head.materialId).family,
+      family: materialIn(numbers.workshop, head.materialId).family,
       asked: askedOfBed(bodies, repair, numbers),
       trial: trialOfBed(bodies, repair, numbers),
       ...how,

@@ -3,7 +3,6 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { USUAL_LAYING, type Body, type Picture, type RepairState, type Workshop } from '@core/model';
 import type { Vec3 } from '@core/part';
 import { settingsFor, type BedPlace, type Footing, type WayUp } from '@core/printing';
-import { materialOf } from '@core/standards';
 import { programFaultOf, sentenceOf, type ProgramFault } from '@core/wording';
 import {
   filamentIn,
@@ -14,6 +13,7 @@ import {
   resinIn,
   resinPrinterIn,
   resinSetIn,
+  materialIn,
 } from '@core/workshop';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
@@ -48,7 +48,7 @@ export interface SpareOnBed {
 /** How spares are laid on a machine of a workshop, as it is chosen for each; the first leads. */
 export function wishOf(onBed: readonly SpareOnBed[], { head }: RepairState, workshop: Workshop): LayWish {
   const { id, name } = machineIn(workshop, head.machineId);
-  const material = materialOf(head.materialId);
+  const material = materialIn(workshop, head.materialId);
   const printer = layerPrinterIn(workshop, id);
   const resinPrinter = resinPrinterIn(workshop, id);
   return {

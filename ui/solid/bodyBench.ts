@@ -34,9 +34,8 @@ import {
   type ShapeDifference,
   KernelRefusal,
 } from '@core/part';
-import { materialOf } from '@core/standards';
 import type { Font } from '@core/text';
-import { growthOf, machineIn } from '@core/workshop';
+import { growthOf, machineIn, materialIn } from '@core/workshop';
 
 import type {
   BuildReply,
@@ -84,7 +83,7 @@ export class BodyBench implements Answered<WorkerCalls> {
     const wanted = state.bodies.filter((body) => !body.removed);
     const numbers = evaluateRepair(state, workshop);
     this.#numbers = numbers;
-    const material = materialOf(state.head.materialId);
+    const material = materialIn(numbers.workshop, state.head.materialId);
     const allBuilt = this.#builder.build(state.bodies, numbers, this.onStep);
     const before = this.#bodies;
     this.#bodies = new Map();

@@ -1,8 +1,7 @@
 import { useState } from 'react';
 
 import type { Filament, Workshop } from '@core/model';
-import { MATERIALS } from '@core/standards';
-import { FILAMENTS } from '@core/workshop';
+import { FILAMENTS, materialsIn } from '@core/workshop';
 
 import { Button } from '../shared/Button';
 import { Picker } from '../shared/Picker';
@@ -11,7 +10,7 @@ import { Picker } from '../shared/Picker';
 export function AddFilament({ workshop, onAdd }: { workshop: Workshop; onAdd(row: Filament): void }) {
   const [choosing, setChoosing] = useState(false);
   const known = new Set((workshop.filaments ?? FILAMENTS).map(({ id }) => id));
-  const others = MATERIALS.filter(
+  const others = materialsIn(workshop).filter(
     ({ id, family }) => (family === 'plastic' || family === 'soft') && !known.has(id),
   );
   if (others.length === 0) return null;

@@ -1,5 +1,5 @@
-import { Filament } from '@core/model';
-import { materialOf } from '@core/standards';
+import { Filament, type Workshop } from '@core/model';
+import { materialIn } from '@core/workshop';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { RowForm } from './RowForm';
@@ -22,14 +22,16 @@ const GROUPS: readonly RowGroup[] = [
 /** How a plastic is laid in layers, and what it costs. */
 export function FilamentForm({
   filament,
+  workshop,
   onSave,
   onClose,
 }: {
   filament: Filament;
+  workshop: Workshop;
   onSave: ReturnType<typeof useChangeWorkshop>;
   onClose(): void;
 }) {
-  const { name } = materialOf(filament.id);
+  const { name } = materialIn(workshop, filament.id);
   return (
     <RowForm<Filament>
       title={`${name}: how it is laid`}

@@ -5,9 +5,8 @@ import { LineChart } from 'react-native-gifted-charts';
 
 import { driftOf, expectedMake, habitsOf, machineThatLearned, type MadeSize } from '@core/learn';
 import { FeatureKind, TrialList, type Machine, type MaterialFamily, type Workshop } from '@core/model';
-import { materialOf } from '@core/standards';
 import { instrumentOf, learnedFrom, madeSizesOf, trialsOf } from '@core/trial';
-import { correctionOf } from '@core/workshop';
+import { correctionOf, materialIn } from '@core/workshop';
 
 import { ask } from '../api/client';
 import type { useChangeWorkshop } from '../api/useWorkshop';
@@ -44,13 +43,13 @@ export function HabitsSheet({
     ...new Set(
       trials
         .filter(({ machineId }) => machineId === machine.id)
-        .map(({ materialId }) => materialOf(materialId).family),
+        .map(({ materialId }) => materialIn(workshop, materialId).family),
     ),
   ];
   const [family, setFamily] = useState<MaterialFamily | null>(null);
   const [feature, setFeature] = useState<FeatureKind>('inside');
   const shown = family ?? families[0] ?? 'plastic';
-  const counted = trialsOf(trials, machine, shown);
+  const counted = trialsOf(trials, machine, shown, workshop);
   const instrument = instrumentOf(counted, workshop);
   const made = madeSizesOf(counted, workshop, instrument);
   const learned = machineThatLearned(machine, shown, instrument, made, learnedFrom(made));

@@ -4,6 +4,7 @@ import type {
   Instrument,
   LayerSet,
   Machine,
+  Material,
   Resin,
   ResinSet,
   Workshop,
@@ -18,6 +19,7 @@ import { InstrumentForm } from './InstrumentForm';
 import { LayerPrinterForm } from './LayerPrinterForm';
 import { LayerSetForm } from './LayerSetForm';
 import { MachineForm } from './MachineForm';
+import { MaterialForm } from './MaterialForm';
 import { ResinForm } from './ResinForm';
 import { ResinPrinterForm } from './ResinPrinterForm';
 import { ResinSetForm } from './ResinSetForm';
@@ -32,6 +34,7 @@ export type Opened =
   | { what: 'layerSet'; row: LayerSet }
   | { what: 'resinPrinter'; machine: Machine }
   | { what: 'resin'; row: Resin }
+  | { what: 'material'; row: Material }
   | { what: 'resinSet'; row: ResinSet }
   | { what: 'fitTable'; row: FitTable };
 
@@ -86,7 +89,7 @@ export function OpenSheet({
       );
     }
     case 'filament':
-      return <FilamentForm filament={opened.row} onSave={onSave} onClose={onClose} />;
+      return <FilamentForm filament={opened.row} workshop={workshop} onSave={onSave} onClose={onClose} />;
     case 'layerSet':
       return <LayerSetForm set={opened.row} onSave={onSave} onClose={onClose} />;
     case 'resinPrinter': {
@@ -103,7 +106,9 @@ export function OpenSheet({
       );
     }
     case 'resin':
-      return <ResinForm resin={opened.row} onSave={onSave} onClose={onClose} />;
+      return <ResinForm resin={opened.row} workshop={workshop} onSave={onSave} onClose={onClose} />;
+    case 'material':
+      return <MaterialForm material={opened.row} onSave={onSave} onClose={onClose} />;
     case 'resinSet':
       return <ResinSetForm set={opened.row} onSave={onSave} onClose={onClose} />;
     case 'fitTable':

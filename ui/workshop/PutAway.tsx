@@ -5,8 +5,7 @@ import {
   type WorkshopRowKind,
   type WorkshopRowOf,
 } from '@core/model';
-import { materialOf } from '@core/standards';
-import { machineIn } from '@core/workshop';
+import { machineIn, materialIn } from '@core/workshop';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { Button } from '../shared/Button';
@@ -31,10 +30,10 @@ export function PutAway({ workshop, onSave }: { workshop: Workshop; onSave: Save
 /** Some rows go by what they are of. */
 function nameOf(workshop: Workshop, kind: WorkshopRowKind, row: WorkshopRowOf<WorkshopRowKind>): string {
   if ('name' in row) return row.name;
-  if (kind === 'filament') return `how ${materialOf(row.id).name} is laid`;
+  if (kind === 'filament') return `how ${materialIn(workshop, row.id).name} is laid`;
   if (kind === 'layerPrinter') return `how ${machineIn(workshop, row.id).name} lays layers`;
   if (kind === 'resinPrinter') return `how ${machineIn(workshop, row.id).name} lights layers`;
-  if (kind === 'resin') return `how ${materialOf(row.id).name} is cured`;
+  if (kind === 'resin') return `how ${materialIn(workshop, row.id).name} is cured`;
   return 'a table of fits';
 }
 

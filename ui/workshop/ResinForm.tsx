@@ -1,5 +1,5 @@
-import { Resin } from '@core/model';
-import { materialOf } from '@core/standards';
+import { Resin, type Workshop } from '@core/model';
+import { materialIn } from '@core/workshop';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { RowForm } from './RowForm';
@@ -30,14 +30,16 @@ const GROUPS: readonly RowGroup[] = [
 /** How a resin is cured, and what it costs. */
 export function ResinForm({
   resin,
+  workshop,
   onSave,
   onClose,
 }: {
   resin: Resin;
+  workshop: Workshop;
   onSave: ReturnType<typeof useChangeWorkshop>;
   onClose(): void;
 }) {
-  const { name } = materialOf(resin.id);
+  const { name } = materialIn(workshop, resin.id);
   return (
     <RowForm<Resin>
       title={`${name}: how it is cured`}

@@ -5,9 +5,8 @@ import { ScrollView, Text, View } from 'react-native';
 
 import { workshopRows, type Workshop, type WorkshopRowKind, type WorkshopRowOf } from '@core/model';
 import { DISPLAY_UNITS, type DisplayUnit } from '@core/quantity';
-import { materialOf } from '@core/standards';
 import { resinSetWords } from '@core/wording';
-import { layerSetIn, layerSetsIn, resinSetIn, resinSetsIn } from '@core/workshop';
+import { layerSetIn, layerSetsIn, resinSetIn, resinSetsIn, materialIn } from '@core/workshop';
 
 import { newId } from '../api/newId';
 import { useChangeWorkshop, useWorkshop } from '../api/useWorkshop';
@@ -23,8 +22,11 @@ import { colours } from '../theme/colours';
 import { AddFilament } from './AddFilament';
 import { OpenSheet, type Opened } from './OpenSheet';
 import { PutAway } from './PutAway';
-import { clearancesOf, correctionsOf, filamentNote, layerSetNote, resinNote } from './rowNotes';
+import { clearancesOf, correctionsOf, filamentNote, layerSetNote, materialNote, resinNote } from './rowNotes';
 import { FAMILY_WORDS, PROCESS_WORDS } from './words';
+
+/** Of a material that begins like another one. */
+const NOT_LOOKED_UP = 'as PETG, not looked up yet';
 
 const UNIT_WORDS: Record<DisplayUnit, string> = {
   mm: 'mm',
@@ -117,11 +119,31 @@ export function WorkshopScreen() {
             onPress={() => setOpened({ what: 'machine', row: newLike(workshop.machines[0]!) })}
           />
         </RowsGroup>
+        <RowsGroup heading="Materials">
+          {shown(workshop, 'material').map((row) => (
+            <ChoiceRow
+              key={row.id}
+              title={row.name}
+              label={`Material ${row.name}`}
+              note={materialNote(row)}
+              onPress={() => setOpened({ what: 'material', row })}
+            />
+          ))}
+          <Button
+            label="Add a material"
+            onPress={() =>
+              setOpened({
+                what: 'material',
+                row: { ...newLike(materialIn(workshop, 'petg')), source: NOT_LOOKED_UP },
+              })
+            }
+          />
+        </RowsGroup>
         <RowsGroup heading="Plastics laid in layers">
           {shown(workshop, 'filament').map((row) => (
             <ChoiceRow
               key={row.id}
-              title={materialOf(row.id).name}
+              title={materialIn(workshop, row.id).name}
               note={filamentNote(row)}
               onPress={() => setOpened({ what: 'filament', row })}
             />
@@ -146,7 +168,7 @@ export function WorkshopScreen() {
           {shown(workshop, 'resin').map((row) => (
             <ChoiceRow
               key={row.id}
-              title={materialOf(row.id).name}
+              title={materialIn(workshop, row.id).name}
               note={resinNote(row)}
               onPress={() => setOpened({ what: 'resin', row })}
             />

@@ -53,13 +53,16 @@ function schemaAt(schema: z.ZodType, path: string): z.ZodType {
   }, schema);
 }
 
-/** The number that was typed, as it is stored, or what is wrong with it. */
+/** The number that was typed, as it is stored, or what is wrong with it; null for nothing where nothing may stand there. */
 function readField(
   text: string,
   { path, label, unit = '', times }: RowField & { kind: 'number' },
   schema: z.ZodType,
 ) {
-  const number = schemaAt(schema, path);
+  const at = schemaAt(schema, path);
+  const mayBeEmpty = at instanceof z.ZodNullable;
+  if (mayBeEmpty && text.trim() === '') return { ok: true as const, value: null };
+  const number = mayBeEmpty ? at.unwrap() : at;
   if (!(number instanceof z.ZodNumber)) throw new Error(`a row has no number at ${path}`);
   const what = label.charAt(0).toLowerCase() + label.slice(1);
   return readNumber(text, what, number, { unit, ...(times ? { times } : {}) });
@@ -76,7 +79,9 @@ export const shownOf = (row: Row, fields: readonly RowField[]): Record<string, s
   Object.fromEntries(
     fields.map((field) => {
       const value = valueAt(row, field.path);
-      if (field.kind === 'number') return [keyOf(field), shownNumber((value as number) / (field.times ?? 1))];
+      if (field.kind === 'number') {
+        return [keyOf(field), value === null ? '' : shownNumber((value as number) / (field.times ?? 1))];
+      }
       return [keyOf(field), field.kind === 'lines' ? (value as string[]).join('\n') : (value as string)];
     }),
   );

@@ -1,7 +1,8 @@
-import type { Filament, FitTable, LayerSet, Machine, Resin } from '@core/model';
+import type { Filament, FitTable, LayerSet, Machine, Material, Resin } from '@core/model';
 import { FIT_CLASSES } from '@core/wording';
 
 import type { useShow } from '../preferences/useShow';
+import { FAMILY_WORDS } from './words';
 
 /** "inside +0.05, outside −0.03" and what shrinks. */
 export function correctionsOf({ corrections, shrinkage }: Machine, show: ReturnType<typeof useShow>): string {
@@ -36,3 +37,7 @@ export const layerSetNote = ({ layerMm, walls, fillShare, singleWall }: LayerSet
 /** "2.5 s for a layer of 0.05 mm, 45.00 a kg" */
 export const resinNote = ({ exposureSeconds, pricePerKg }: Resin): string =>
   `${exposureSeconds} s for a layer of 0.05 mm, ${pricePerKg.toFixed(2)} a kg`;
+
+/** "hard plastic, 1.27 g/cm³, stiffness 2.1 GPa" */
+export const materialNote = ({ family, density, modulusMpa }: Material): string =>
+  `${FAMILY_WORDS[family]}, ${density} g/cm³, stiffness ${Number((modulusMpa / 1000).toPrecision(2))} GPa`;

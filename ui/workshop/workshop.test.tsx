@@ -1,4 +1,4 @@
-import { fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 
 import {
   Correction,
@@ -8,6 +8,7 @@ import {
   type Instrument,
   type LayerPrinter,
   type LayerSet,
+  type Material,
   type Workshop,
 } from '@core/model';
 import { DEFAULT_WORKSHOP } from '@core/workshop';
@@ -18,6 +19,7 @@ import { InstrumentForm } from './InstrumentForm';
 import { LayerPrinterForm } from './LayerPrinterForm';
 import { LayerSetForm } from './LayerSetForm';
 import { MachineForm } from './MachineForm';
+import { MaterialForm } from './MaterialForm';
 import { readNumber, shownNumber } from '../shared/numberFields';
 import { PutAway } from './PutAway';
 
@@ -295,7 +297,7 @@ describe('how layers are laid', () => {
 
   test('what a plastic costs is kept, and it can be put away', async () => {
     const filament = DEFAULT_WORKSHOP.filaments[0]!;
-    render(<FilamentForm filament={filament} onSave={save} onClose={close} />);
+    render(<FilamentForm workshop={DEFAULT_WORKSHOP} filament={filament} onSave={save} onClose={close} />);
     type('Price of a kg', '27,50');
     await keep();
     expect(saved<Filament>()).toEqual({ ...filament, pricePerKg: 27.5 });
@@ -304,17 +306,51 @@ describe('how layers are laid', () => {
     expect(saved<Filament>().removed).toBe(true);
   });
 
+  test('what nobody knows of a material stays empty; what is typed for it is held to its bounds', async () => {
+    const brass = DEFAULT_WORKSHOP.materials.find(({ id }) => id === 'brass')!;
+    render(<MaterialForm material={brass} onSave={save} onClose={close} />);
+    expect(screen.getByLabelText<HTMLInputElement>('Gives under load at').value).toBe('');
+    expect(screen.getByLabelText<HTMLInputElement>('Stiffness').value).toBe('97');
+    type('Stiffness', '0');
+    await keep();
+    expect(screen.getByRole('alert').textContent).toMatch(/The stiffness must be between 0.001 and 500/);
+    type('Stiffness', '100,5');
+    type('Notes', 'Rings when it is struck');
+    press('Keep');
+    await waitFor(() => expect(save).toHaveBeenCalled());
+    expect(saved<Material>()).toEqual({ ...brass, modulusMpa: 100_500, notes: 'Rings when it is struck' });
+    save.mockReset();
+    cleanup();
+    const petg = DEFAULT_WORKSHOP.materials.find(({ id }) => id === 'petg')!;
+    render(<MaterialForm material={petg} onSave={save} onClose={close} />);
+    type('Gives under load at', '');
+    await keep();
+    expect(saved<Material>()).toEqual({ ...petg, softensAtC: null });
+  });
+
   test('what was put away is brought back under its own name, each kind', () => {
     const away = { removed: true } as const;
     const workshop: Workshop = {
       ...DEFAULT_WORKSHOP,
-      machines: [{ ...machine, ...away }],
+      machines: [
+        { ...machine, ...away },
+        ...DEFAULT_WORKSHOP.machines.filter(({ id }) => id === 'resin-printer'),
+      ],
       layerPrinters: [{ ...printer, ...away }],
       filaments: [{ ...DEFAULT_WORKSHOP.filaments[1]!, ...away }],
       layerSets: [{ ...DEFAULT_WORKSHOP.layerSets[0]!, ...away }],
+      resinPrinters: [{ ...DEFAULT_WORKSHOP.resinPrinters[0]!, ...away }],
+      resins: [{ ...DEFAULT_WORKSHOP.resins[0]!, ...away }],
     };
     render(<PutAway workshop={workshop} onSave={save} />);
-    const names = ['Bench printer', 'how Bench printer lays layers', 'how PLA is laid', 'Draft'];
+    const names = [
+      'Bench printer',
+      'how Bench printer lays layers',
+      'how PLA is laid',
+      'Draft',
+      'how Resin printer lights layers',
+      'how Tough resin, cured is cured',
+    ];
     for (const name of names) press(`Bring back ${name}`);
     expect(save.mock.calls.map(([kind, row]: [string, { removed: boolean }]) => [kind, row.removed])).toEqual(
       [
@@ -322,6 +358,8 @@ describe('how layers are laid', () => {
         ['layerPrinter', false],
         ['filament', false],
         ['layerSet', false],
+        ['resinPrinter', false],
+        ['resin', false],
       ],
     );
   });

@@ -5,7 +5,7 @@ import { ScrollView, View } from 'react-native';
 import { z } from 'zod';
 
 import { NO_BRIEF, type Brief } from '@core/fields';
-import { materialOf } from '@core/standards';
+import { materialIn } from '@core/workshop';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';
@@ -25,7 +25,7 @@ const Form = z.object({
 
 /** What broke, how and why, and where the part lives. */
 export function BriefStage() {
-  const { repair } = useRepairContext();
+  const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
   const { head } = repair;
   const form = useForm({
@@ -87,7 +87,11 @@ export function BriefStage() {
         brief={brief}
         materialId={head.materialId}
         onMaterial={(materialId) =>
-          put('head', { ...head, materialId }, `It is to be made of ${materialOf(materialId).name}.`)
+          put(
+            'head',
+            { ...head, materialId },
+            `It is to be made of ${materialIn(numbers.workshop, materialId).name}.`,
+          )
         }
         onChange={change}
       />

@@ -3,8 +3,10 @@ import { Text, View } from 'react-native';
 
 import { isBetterBought, suitedMaterials, trialMaterial, type Grade } from '@core/brief';
 import type { Brief } from '@core/fields';
-import { materialOf } from '@core/standards';
 import { reasonsSentence, trialMaterialSentence } from '@core/wording';
+import { materialIn, materialsIn } from '@core/workshop';
+
+import { useRepairContext } from '../../inRepair/useRepairContext';
 
 import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';
@@ -40,8 +42,9 @@ export function WhatToMakeItOf({
     days: brief.bought.days === null ? '' : String(brief.bought.days),
   });
   const [wrong, setWrong] = useState(false);
-  const suited = suitedMaterials(brief);
-  const trial = trialMaterial(materialId, brief);
+  const { workshop } = useRepairContext().numbers;
+  const suited = suitedMaterials(brief, materialsIn(workshop));
+  const trial = trialMaterial(materialId, brief, workshop);
   const chosen = suited.find(({ material }) => material.id === materialId);
   // The chosen one is always among those that are shown.
   const few = suited.filter((one, index) => index < SHOWN || one === chosen);
@@ -57,7 +60,7 @@ export function WhatToMakeItOf({
         <GroupHeading>What to make it of</GroupHeading>
         {chosen && chosen.grade === 'unsuited' ? (
           <Text role="alert" className="font-medium text-[15px] leading-6 text-rust">
-            {`${materialOf(materialId).name} is chosen and unsuited. ${reasonsSentence(chosen.reasons)}`}
+            {`${materialIn(workshop, materialId).name} is chosen and unsuited. ${reasonsSentence(chosen.reasons)}`}
           </Text>
         ) : null}
         {(all ? suited : few).map(({ material, grade, reasons }) => (
@@ -71,7 +74,7 @@ export function WhatToMakeItOf({
         ))}
         {trial ? (
           <Text className="font-sans text-[15px] leading-[22px] text-ink">
-            {trialMaterialSentence(trial.name, materialOf(materialId).name)}
+            {trialMaterialSentence(trial.name, materialIn(workshop, materialId).name)}
           </Text>
         ) : null}
         {all ? null : (

@@ -1,8 +1,8 @@
 import { router } from 'expo-router';
 import { ScrollView, Text, View } from 'react-native';
 
-import type { MaterialFamily } from '@core/model';
-import { MATERIALS, materialOf } from '@core/standards';
+import type { Material, MaterialFamily } from '@core/model';
+import { materialIn, materialsIn } from '@core/workshop';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';
@@ -27,6 +27,10 @@ const FAMILY_WORDS: Record<MaterialFamily, string> = {
 export function MakeStage() {
   const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
+  const material = materialIn(numbers.workshop, repair.head.materialId);
+  const known = materialsIn(numbers.workshop);
+  // One that was put away stays chosen until another one is.
+  const materials = known.some(({ id }) => id === material.id) ? known : [...known, material];
   const spares = repair.bodies.filter((body) => !body.removed && body.role === 'spare');
   return (
     <ScrollView contentContainerClassName="gap-5 p-4 pb-8">
@@ -34,13 +38,11 @@ export function MakeStage() {
         <GroupHeading>Material</GroupHeading>
         <Picker
           label="Material"
-          options={MATERIALS.map(({ id, name, family }) => ({ id, word: name, group: FAMILY_WORDS[family] }))}
+          options={materials.map(({ id, name, family }) => ({ id, word: name, group: FAMILY_WORDS[family] }))}
           value={repair.head.materialId}
           onChange={(materialId) => put('head', { ...repair.head, materialId })}
         />
-        <Text className="font-label text-[14px] leading-5 text-muted">
-          {materialWords(repair.head.materialId)}
-        </Text>
+        <Text className="font-label text-[14px] leading-5 text-muted">{materialWords(material)}</Text>
       </View>
       <View className="gap-1.5">
         <GroupHeading>Machine</GroupHeading>
@@ -77,8 +79,7 @@ export function MakeStage() {
 }
 
 /** "1.27 g/cm³, stiffness 2.1 GPa, gives at about 70 °C; shrinks 0.4 % as it cools." */
-function materialWords(id: string): string {
-  const { density, modulusMpa, softensAtC, shrinks } = materialOf(id);
+function materialWords({ density, modulusMpa, softensAtC, shrinks }: Material): string {
   const parts = [
     `${density} g/cm³`,
     `stiffness ${Number((modulusMpa / 1000).toPrecision(2))} GPa`,

@@ -4,9 +4,8 @@ import { Text, View } from 'react-native';
 
 import { SPARE_FORMATS, type SpareFormat } from '@core/formats';
 import type { Body } from '@core/model';
-import { materialOf } from '@core/standards';
 import { findingSentence, growthWords, sentenceOf } from '@core/wording';
-import { growthOf, machineIn } from '@core/workshop';
+import { growthOf, machineIn, materialIn } from '@core/workshop';
 
 import { useNotices } from '../../api/notices';
 import { useRepairContext } from '../../inRepair/useRepairContext';
@@ -66,7 +65,7 @@ export function SpareCard({ body }: { body: Body }) {
           <Row name="Volume" text={`${figures.volumeMm3.toFixed(1)} mm³`} />
           <Row
             name="Weight"
-            text={`${figures.massG.toFixed(2)} g, ${materialOf(repair.head.materialId).name}, solid`}
+            text={`${figures.massG.toFixed(2)} g, ${materialIn(numbers.workshop, repair.head.materialId).name}, solid`}
           />
           <Row name="Outside" text={`${figures.bboxMm.map((mm) => mm.toFixed(2)).join(' × ')} mm`} />
         </View>

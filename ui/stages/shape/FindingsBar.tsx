@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 
 import { cautionSentence, findingSentence } from '@core/wording';
-import { materialOf } from '@core/standards';
+import { materialIn } from '@core/workshop';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useSolidView } from '../../inRepair/useSolidView';
@@ -12,7 +12,7 @@ import { useBetween } from './useBetween';
 
 /** What is found of a body: closed or not, weight, outside measures; and the main action of the stage. */
 export function FindingsBar({ bodyId, action }: { bodyId: string; action: React.ReactNode }) {
-  const { repair } = useRepairContext();
+  const { repair, numbers } = useRepairContext();
   const solid = useSolidView();
   const body = solid.bodies.find((other) => other.bodyId === bodyId);
   const figures = body?.figures;
@@ -22,7 +22,7 @@ export function FindingsBar({ bodyId, action }: { bodyId: string; action: React.
   // While a step fails, what is said of the part before it would only distract.
   const cautions = body?.outOfDate ? [] : [...between, ...(body?.cautions ?? [])];
   const [first] = cautions;
-  const material = materialOf(repair.head.materialId).name;
+  const material = materialIn(numbers.workshop, repair.head.materialId).name;
   const problems = (body?.findings ?? []).filter(
     (finding) => finding.code !== 'body.empty' && finding.code !== 'body.stepFailed',
   );

@@ -1,0 +1,72 @@
+import { useState } from 'react';
+
+import { Material, MaterialFamily } from '@core/model';
+import { capital } from '@core/sentence';
+
+import type { useChangeWorkshop } from '../api/useWorkshop';
+import { Picker } from '../shared/Picker';
+import { RowForm } from './RowForm';
+import type { RowGroup } from './rowFields';
+import { FAMILY_WORDS } from './words';
+
+const GROUPS: readonly RowGroup[] = [
+  { fields: [{ kind: 'text', path: 'name', label: 'Name' }] },
+  {
+    heading: 'What it bears',
+    fields: [
+      { kind: 'number', path: 'modulusMpa', label: 'Stiffness', unit: 'GPa', times: 1000 },
+      { kind: 'number', path: 'strain', label: 'Bends again and again by', unit: '%', times: 0.01 },
+      { kind: 'number', path: 'across', label: 'Across layers it bears', unit: '%', times: 0.01 },
+      { kind: 'number', path: 'softensAtC', label: 'Gives under load at', unit: '°C' },
+    ],
+  },
+  {
+    heading: 'What it is',
+    fields: [
+      { kind: 'number', path: 'density', label: 'Density', unit: 'g/cm³' },
+      { kind: 'number', path: 'shrinks', label: 'Shrinks as it sets', unit: '%', times: 0.01 },
+      { kind: 'text', path: 'notes', label: 'Notes' },
+      { kind: 'text', path: 'source', label: 'Where these figures are from' },
+    ],
+  },
+];
+
+/** What a material is and bears. */
+export function MaterialForm({
+  material,
+  onSave,
+  onClose,
+}: {
+  material: Material;
+  onSave: ReturnType<typeof useChangeWorkshop>;
+  onClose(): void;
+}) {
+  const [family, setFamily] = useState(material.family);
+  return (
+    <RowForm<Material>
+      title={material.version === 0 ? 'Add a material' : material.name}
+      intro="Leave empty what it does not do: give under heat, or shrink as it sets."
+      row={material}
+      schema={Material}
+      groups={GROUPS}
+      choices={
+        <Picker
+          label="Kind of material"
+          options={MaterialFamily.options.map((id) => ({ id, word: capital(FAMILY_WORDS[id]) }))}
+          value={family}
+          onChange={(id) => setFamily(id as MaterialFamily)}
+        />
+      }
+      onKeep={(row) =>
+        onSave('material', { ...row, family }, `${row.name} is kept. Weights, fits and strength follow.`)
+      }
+      {...(material.version > 0
+        ? {
+            onPutAway: () =>
+              onSave('material', { ...material, removed: true }, `${material.name} is put away.`),
+          }
+        : {})}
+      onClose={onClose}
+    />
+  );
+}
