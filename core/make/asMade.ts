@@ -2,8 +2,15 @@ import { USUAL_LAYING, type Body, type RepairHead, type Workshop } from '@core/m
 import { turnedDown } from '@core/laidDown';
 import type { Placing } from '@core/formats';
 import type { Vec3, WeldedMesh } from '@core/part';
-import { layerSetSentence } from '@core/wording';
-import { layerPrinterIn, layerSetIn, machineIn, materialIn } from '@core/workshop';
+import { layerSetSentence, resinSetSentence } from '@core/wording';
+import {
+  layerPrinterIn,
+  layerSetIn,
+  machineIn,
+  materialIn,
+  resinPrinterIn,
+  resinSetIn,
+} from '@core/workshop';
 
 /** How a spare is to be made, as its files say it. */
 export interface AsMade {
@@ -17,15 +24,19 @@ export interface AsMade {
 export function asMade({ materialId, machineId }: RepairHead, body: Body, workshop: Workshop): AsMade {
   const machine = machineIn(workshop, machineId);
   const { down, settings } = body.laying ?? USUAL_LAYING;
-  const [broad, deep] = layerPrinterIn(workshop, machine.id)?.envelopeMm ?? [];
+  const isResin = machine.process === 'resin';
+  const means = isResin ? resinPrinterIn : layerPrinterIn;
+  const [broad, deep] = means(workshop, machine.id)?.envelopeMm ?? [];
   return {
     material: materialIn(workshop, materialId).name,
     printer: machine.name,
     laid:
-      machine.process === 'printing'
+      machine.process === 'printing' || isResin
         ? {
             down,
-            settings: layerSetSentence(layerSetIn(workshop, settings)),
+            settings: isResin
+              ? resinSetSentence(resinSetIn(workshop, settings))
+              : layerSetSentence(layerSetIn(workshop, settings)),
             bedMm: broad === undefined || deep === undefined ? null : [broad, deep],
           }
         : null,

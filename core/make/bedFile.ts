@@ -1,7 +1,7 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 import { fileStem, mimeOf, writeThreeMf, type NamedMesh, type SpareFile } from '@core/formats';
 import { meshOf } from '@core/kernel';
-import { FILE_QUALITY, openEdgeCount, weld } from '@core/part';
+import { FILE_QUALITY, openEdgeCount, weld, type Vec3 } from '@core/part';
 
 import { placedOnBed } from './asMade';
 import { sizedSolid, type Spare } from './spareFiles';
@@ -11,6 +11,9 @@ export interface SpareOnBed {
   spare: Spare;
   at: readonly (readonly [number, number])[];
 }
+
+/** Its own underside lies on the bed. */
+const AS_MODELLED: Vec3 = [0, 0, -1];
 
 /**
  * All that lies on one bed as one 3MF package: each spare an object, each of its pieces placed where it lies.
@@ -26,19 +29,13 @@ export function bedFile(spares: readonly SpareOnBed[], when: string): Result<Spa
     dispose();
     if (openEdgeCount(mesh) > 0) return no({ code: 'step.notValid', reason: 'trianglesOpen' });
     const { material, laid } = spare.asMade;
-    const middle = laid ? placedOnBed(mesh, laid.down, laid.bedMm) : null;
+    // Where nobody said how it is laid it stands as it is modelled; each piece has its place all the same.
+    const { turn, by } = placedOnBed(mesh, laid?.down ?? AS_MODELLED, laid?.bedMm ?? null);
     meshes.push({
       name: spare.body.name,
       mesh,
       material,
-      ...(middle
-        ? {
-            placed: at.map(([x, y]) => ({
-              turn: middle.turn,
-              by: [middle.by[0] + x, middle.by[1] + y, middle.by[2]] as const,
-            })),
-          }
-        : {}),
+      placed: at.map(([x, y]) => ({ turn, by: [by[0] + x, by[1] + y, by[2]] })),
     });
   }
   const { head, asMade } = spares[0]!.spare;

@@ -132,3 +132,38 @@ test('a bed is one file: a spare is an object, each of its pieces stands where i
     expect(box.max.z).toBeCloseTo(height, 4);
   }
 });
+
+test('of a resin printer too each piece has its place, with the settings of resin', () => {
+  const { bodies } = repair;
+  const head = { ...repair.head, machineId: 'resin-printer', materialId: 'resin' };
+  const made = asMade(head, bodies[0]!, DEFAULT_WORKSHOP);
+  expect(made.laid).toMatchObject({
+    settings: 'Everyday: layers of 0.05 mm, supports 1 mm thick every 3 mm, with tips of 0.4 mm.',
+    bedMm: [153, 86],
+  });
+  const model = (asMadeThere: Spare['asMade']) => {
+    const spare: Spare = { head, body: bodies[0]!, built, stem: 'wheel', growth: null, asMade: asMadeThere };
+    const file = bedFile(
+      [
+        {
+          spare,
+          at: [
+            [-20, 0],
+            [20, 0],
+          ],
+        },
+      ],
+      WHEN,
+    );
+    if (!file.ok) throw new Error(file.fault.code);
+    return strFromU8(unzipSync(file.value.bytes)['3D/3dmodel.model']!);
+  };
+  const across = (text: string) =>
+    [...text.matchAll(/<item objectid="2" transform="([^"]*)"/g)].map(([, numbers]) =>
+      Number(numbers!.split(' ').at(-3)),
+    );
+  expect(across(model(made))).toEqual([expect.closeTo(76.5 - 20, 3), expect.closeTo(76.5 + 20, 3)]);
+  // Of a machine that nobody knows as a printer they are apart all the same.
+  const [one, other] = across(model({ ...made, laid: null })) as [number, number];
+  expect(other - one).toBeCloseTo(40, 4);
+});

@@ -18,20 +18,30 @@ export interface LayerDrawing {
   speed: Float32Array;
 }
 
+/** A drawing with room for so many points, none of which is drawn yet. */
+export function blankDrawing(
+  layers: readonly { topMm: number; heightMm: number; seconds: number }[],
+  points: number,
+): LayerDrawing {
+  return {
+    begins: new Uint32Array(layers.length + 1),
+    topMm: Float32Array.from(layers, ({ topMm }) => topMm),
+    heightMm: Float32Array.from(layers, ({ heightMm }) => heightMm),
+    seconds: Float32Array.from(layers, ({ seconds }) => seconds),
+    x: new Float32Array(points),
+    y: new Float32Array(points),
+    kind: new Uint8Array(points),
+    width: new Float32Array(points),
+    speed: new Float32Array(points),
+  };
+}
+
 /** A job as it is drawn. */
 export function drawingOf({ layers }: Toolpath): LayerDrawing {
-  const count = layers.reduce((sum, { x }) => sum + x.length, 0);
-  const drawing: LayerDrawing = {
-    begins: new Uint32Array(layers.length + 1),
-    topMm: Float32Array.from(layers, ({ zMm }) => zMm),
-    heightMm: Float32Array.from(layers, ({ heightMm }) => heightMm),
-    seconds: Float32Array.from(layers, ({ allSeconds }) => allSeconds),
-    x: new Float32Array(count),
-    y: new Float32Array(count),
-    kind: new Uint8Array(count),
-    width: new Float32Array(count),
-    speed: new Float32Array(count),
-  };
+  const drawing = blankDrawing(
+    layers.map(({ zMm, heightMm, allSeconds }) => ({ topMm: zMm, heightMm, seconds: allSeconds })),
+    layers.reduce((sum, { x }) => sum + x.length, 0),
+  );
   let at = 0;
   for (const [index, layer] of layers.entries()) {
     drawing.x.set(layer.x, at);

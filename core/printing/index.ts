@@ -17,6 +17,6 @@ export {
 } from './layOut';
 export type { BedPlace, BedWarning, PartOnBed } from './partOnBed';
 export { AS_IT_STANDS, axesLaidDown, laidDown, waysUp, type WayUp } from './wayUp';
-export { drawingOf, type LayerDrawing } from './drawing';
+export { blankDrawing, drawingOf, type LayerDrawing } from './drawing';
 export { happeningsIn, type Happening } from './happenings';
 export { MOST_PIECES, placesOnBed } from './placesOnBed';

@@ -1,4 +1,4 @@
-import { MOVE_KINDS, type Happening, type LayerDrawing } from '@core/printing';
+import { blankDrawing, MOVE_KINDS, type Happening, type LayerDrawing } from '@core/printing';
 import { PER_MM, type Area } from '@core/slice';
 
 import type { ResinJob } from './resinJob';
@@ -13,17 +13,7 @@ export function resinDrawing({ layers, printer }: ResinJob): LayerDrawing {
   const [width, depth] = printer.envelopeMm;
   const pointsOf = (area: Area) => area.reduce((sum, path) => sum + path.length + 1, 0);
   const count = layers.reduce((sum, { parts, pillars }) => sum + pointsOf(parts) + pointsOf(pillars), 0);
-  const drawing: LayerDrawing = {
-    begins: new Uint32Array(layers.length + 1),
-    topMm: Float32Array.from(layers, ({ topMm }) => topMm),
-    heightMm: Float32Array.from(layers, ({ heightMm }) => heightMm),
-    seconds: Float32Array.from(layers, ({ seconds }) => seconds),
-    x: new Float32Array(count),
-    y: new Float32Array(count),
-    kind: new Uint8Array(count),
-    width: new Float32Array(count),
-    speed: new Float32Array(count),
-  };
+  const drawing = blankDrawing(layers, count);
   let at = 0;
   const draw = (area: Area, kind: number) => {
     for (const path of area) {

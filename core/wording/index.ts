@@ -16,7 +16,7 @@ export {
   MOVE_WORDS,
 } from './layers';
 export { afterworkSentence, afterworkTotal } from './afterwork';
-export { resinSentence, resinSetWords, resinWarningSentence } from './resin';
+export { resinSentence, resinSetSentence, resinSetWords, resinWarningSentence } from './resin';
 export { movedPrefix, nextPlaceReason, nextPlaceSentences, wayWords } from './places';
 export {
   bearsWords,

@@ -34,6 +34,9 @@ export const resinSetWords = ({
 }: Pick<ResinSet, 'layerMm' | 'pillarMm' | 'tipMm' | 'apartMm'>): string =>
   `layers of ${layerMm} mm, supports ${pillarMm} mm thick every ${apartMm} mm, with tips of ${tipMm} mm`;
 
+/** Settings by their name, for another program's files. */
+export const resinSetSentence = (set: ResinSet): string => `${set.name}: ${resinSetWords(set)}.`;
+
 /**
  * What a job in resin takes, as a sentence, with the longer half of it named.
  * @param names of the parts on the bed, in order.

@@ -126,6 +126,9 @@ test('a spare whose mesh is not there yet is told, and nothing is laid without i
     ['Block', 1],
     ['Hub', 1],
   ]);
+  await desk.forget();
+  expect(await desk.lay(two, () => {})).toMatchObject({ ok: false, fault: { code: 'slice.notLaid' } });
+  expect(await desk.gcode('Both', '2026-11-30T08:00:00Z')).toMatchObject({ ok: false });
 });
 
 test('in resin it gives a stack of pictures and no G-code, and can be stopped while it draws', async () => {

@@ -45,6 +45,12 @@ export class LayerDesk implements LayerWorker {
     this.#job = null;
   }
 
+  async forget(): Promise<void> {
+    await this.cancel();
+    this.#meshes.clear();
+    this.#job = null;
+  }
+
   async waysUp(bodyId: string, overhang: number, load: Vec3 | null): Promise<WayUp[]> {
     const mesh = this.#meshes.get(bodyId);
     return mesh ? waysUp(mesh, overhang, load) : [];

@@ -20,6 +20,7 @@ jest.mock('./layerWorker', () => {
   const worker = {
     setMesh: () => Promise.resolve(),
     cancel: () => Promise.resolve(),
+    forget: () => Promise.resolve(mockAsked.push({ what: 'forget', answer: () => {} })),
     waysUp: ask('waysUp'),
     lay: ask('lay'),
   };
@@ -88,4 +89,6 @@ test('another number of pieces is laid anew, the ways up stay as they are', asyn
     ['lay', 3],
   ]);
   unmount();
+  // What the worker held of this page goes with it.
+  expect(mockAsked.at(-1)!.what).toBe('forget');
 });

@@ -171,6 +171,13 @@ export function useLayers(onBed: readonly SpareOnBed[]) {
     };
   }, [buildKey, ready, key, loadKey, attempt, body.id, repair.head.machineId]);
 
+  useEffect(
+    () => () => {
+      void layerWorker().forget();
+    },
+    [],
+  );
+
   const stop = useCallback(() => void layerWorker().cancel(), []);
   const again = useCallback(() => setAttempt((count) => count + 1), []);
   const footings = wish.parts.flatMap(({ bodyId, name, at, pieces }): Footing[] => {
