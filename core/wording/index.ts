@@ -7,6 +7,7 @@ export { ROW_WORDS } from './rows';
 export { programFaultOf, programFaultReport, programFaultSentence, type ProgramFault } from './programFault';
 export {
   actingSentence,
+  besideWholeSentence,
   HAPPENING_WORDS,
   jobSentence,
   layerSetSentence,

@@ -128,6 +128,14 @@ function ofParts(
   return ` ${told.join('; ')}.`;
 }
 
+/** What a test piece spares: "The whole Wheel takes 26 min and 5.3 g; this piece 9 min and 1.2 g." */
+export const besideWholeSentence = (
+  name: string,
+  whole: Pick<JobFigures, 'minutes' | 'grams'>,
+  piece: Pick<JobFigures, 'minutes' | 'grams'>,
+): string =>
+  `The whole ${name} takes ${minutesText(whole.minutes)} and ${whole.grams.toFixed(1)} g; this piece ${minutesText(piece.minutes)} and ${piece.grams.toFixed(1)} g.`;
+
 /** A correction of the machine, and the one place where it acts. */
 export function actingSentence(correction: ActingCorrection, show: Lengths): string {
   switch (correction.acts) {

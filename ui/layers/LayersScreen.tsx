@@ -5,6 +5,7 @@ import { ScrollView, Text, View } from 'react-native';
 import { afterworkFor } from '@core/afterwork';
 import type { Body, Laying } from '@core/model';
 import { FEET, SUPPORTS } from '@core/fields';
+import { testPieceOf } from '@core/fit';
 import { capital } from '@core/sentence';
 import { resinSetWords, settingsWords } from '@core/wording';
 import { layerSetsIn, resinSetsIn } from '@core/workshop';
@@ -21,6 +22,7 @@ import { GroupHeading } from '../shared/Heading';
 import { Switch } from '../shared/Switch';
 import { useWide } from '../shared/useWide';
 import { ActingCorrections } from './ActingCorrections';
+import { BesideTheWhole } from './BesideTheWhole';
 import { onBedOf, ONE_ALONE, type BedChoice } from './bedChoice';
 import { CompareMakes } from './CompareMakes';
 import { layerWorker } from './layerWorker';
@@ -81,6 +83,8 @@ function Layers({
   const { settings } = wish.parts[0]!;
   const bedMm = (inResin ?? wish.machine).printer?.envelopeMm ?? null;
   const [suggested] = ways;
+  const cutFrom = testPieceOf(body, repair.fits)?.bodyId;
+  const whole = cutFrom === undefined ? undefined : spares.find(({ id }) => id === cutFrom);
   return (
     <ScrollView contentContainerClassName="pb-8">
       <View className={wide ? 'h-[520px]' : 'h-[330px]'}>
@@ -237,6 +241,9 @@ function Layers({
         ) : null}
         <ActingCorrections body={body} />
         <AfterworkList tasks={afterworkFor(body, repair, numbers, repair.head)} />
+        {reply && whole ? (
+          <BesideTheWhole key={JSON.stringify(wish)} whole={whole} figures={reply.told.figures} />
+        ) : null}
         {reply ? <CompareMakes onBed={onBed} wish={wish} /> : null}
         <Button label="Back to Make" onPress={() => router.replace(`/repair/${repair.head.id}/make`)} />
       </View>

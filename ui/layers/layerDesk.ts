@@ -45,6 +45,10 @@ export class LayerDesk implements LayerWorker {
     this.#job = null;
   }
 
+  async lend(bodyId: string, mesh: WeldedMesh): Promise<void> {
+    this.#meshes.set(bodyId, mesh);
+  }
+
   async forget(): Promise<void> {
     await this.cancel();
     this.#meshes.clear();

@@ -10,6 +10,7 @@ export function layerWorker(): LayerWorker {
   const remote = wrap<LayerWorker>(new Worker(new URL('./layers.worker', window.location.href)));
   worker = {
     setMesh: (bodyId, mesh) => remote.setMesh(bodyId, mesh),
+    lend: (bodyId, mesh) => remote.lend(bodyId, mesh),
     forget: () => remote.forget(),
     waysUp: (bodyId, overhang, load) => remote.waysUp(bodyId, overhang, load),
     // Calls go through as they are; progress alone is called back.

@@ -7,6 +7,7 @@ const desk = new LayerDesk(() => new Promise((resolve) => setTimeout(resolve)));
 
 const worker: LayerWorker = {
   setMesh: (bodyId, mesh) => desk.setMesh(bodyId, mesh),
+  lend: (bodyId, mesh) => desk.lend(bodyId, mesh),
   forget: () => desk.forget(),
   waysUp: (bodyId, overhang, load) => desk.waysUp(bodyId, overhang, load),
   lay: async (wish, onProgress) => {

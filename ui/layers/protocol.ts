@@ -54,6 +54,8 @@ export interface ComparedReply {
 /** The worker that lays parts in layers, as the screen sees it. A newer wish ends the one before it: that one comes back as null. */
 export interface LayerWorker {
   setMesh(bodyId: string, mesh: WeldedMesh): Promise<void>;
+  /** A mesh that is only compared with: what is laid or being laid goes on. */
+  lend(bodyId: string, mesh: WeldedMesh): Promise<void>;
   /** Lets go of all meshes: whoever lays next sends its own. */
   forget(): Promise<void>;
   waysUp(bodyId: string, overhang: number, load: Vec3 | null): Promise<WayUp[]>;

@@ -1,0 +1,45 @@
+import { useState } from 'react';
+import { Text } from 'react-native';
+
+import type { Body } from '@core/model';
+import { besideWholeSentence, sentenceOf } from '@core/wording';
+
+import { useRepairContext } from '../inRepair/useRepairContext';
+import { Button } from '../shared/Button';
+import { workbench } from '../solid/useSolid';
+import { layerWorker } from './layerWorker';
+import type { ComparedReply } from './protocol';
+import { wishOf } from './useLayers';
+
+/** What a test piece takes beside the spare that it is cut from; worked out when it is asked for. */
+export function BesideTheWhole({ whole, figures }: { whole: Body; figures: ComparedReply['figures'] }) {
+  const { repair, numbers } = useRepairContext();
+  const [busy, setBusy] = useState(false);
+  const [said, setSaid] = useState<string | null>(null);
+  const work = async () => {
+    const mesh = await workbench.ask.layerMesh(whole.id);
+    if (!mesh.ok) return sentenceOf(mesh.fault);
+    const worker = layerWorker();
+    await worker.lend(whole.id, mesh.value);
+    const reply = await worker.compare(wishOf([{ body: whole, pieces: 1 }], repair, numbers.workshop));
+    if (!reply) return 'Something else was laid in between. Ask once more.';
+    return reply.ok ? besideWholeSentence(whole.name, reply.value.figures, figures) : sentenceOf(reply.fault);
+  };
+  const ask = () => {
+    setBusy(true);
+    void work()
+      .catch(() => 'The whole could not be laid. Look at it under Shape, then ask again.')
+      .then(setSaid)
+      .finally(() => setBusy(false));
+  };
+  return (
+    <>
+      <Button label={`Compare with the whole ${whole.name}`} busy={busy} onPress={ask} />
+      {said === null ? null : (
+        <Text role="status" className="font-sans text-[16px] leading-6 text-ink">
+          {said}
+        </Text>
+      )}
+    </>
+  );
+}
