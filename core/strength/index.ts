@@ -1,3 +1,4 @@
+export { jointBears, LEAST_TEETH, type Joint } from './joints';
 export { howStrong, type HowStrong, type Load, type MadeOf } from './howStrong';
 export { sectionOfMesh, sectionProperties, type FlatSection, type SectionProperties } from './section';
 export { bentBy, bentWorst, borne, pulledBy, twistedBy, type Stress } from './stress';

@@ -22,6 +22,7 @@ export { movedPrefix, nextPlaceReason, nextPlaceSentences, wayWords } from './pl
 export {
   bearsWords,
   enoughSentence,
+  jointSentence,
   piecesSentence,
   sectionSentence,
   stressSentence,

@@ -1,5 +1,5 @@
 import { capital } from '@core/sentence';
-import type { HowStrong, Load, SectionProperties } from '@core/strength';
+import type { HowStrong, Joint, Load, SectionProperties } from '@core/strength';
 
 import type { Lengths } from './lengths';
 
@@ -25,7 +25,8 @@ export const piecesSentence = (pieces: number): string =>
   `Check: the cut goes through ${pieces} pieces. They bear this together only where they are held stiffly to each other close by; each alone bears much less.`;
 
 /** What it bears, as a heading. */
-export const bearsWords = ({ mostN }: HowStrong): string => `Bears about ${about(mostN)} N here`;
+export const bearsWords = ({ mostN }: Pick<HowStrong, 'mostN'>): string =>
+  `Bears about ${about(mostN)} N here`;
 
 /** What the load does there, and what the material bears. */
 export function stressSentence(
@@ -58,4 +59,42 @@ export function enoughSentence({ times, thicker }: HowStrong, layers: LayersTher
   const turned =
     layers === 'across' || layers === 'slanted' ? ', lay it so that its layers run along the pull,' : '';
   return `Too weak: it gives at ${about(100 * times)} % of what is asked of it. Make it ${upTo(thicker)} times as thick there${turned} or choose another material.`;
+}
+
+const JOINT_WORDS: Record<Joint['kind'], { how: string; mend: string }> = {
+  screw: {
+    how: 'It is pulled out where the cylinder of its thread shears: F = π d L τ.',
+    mend: 'Let it go in deeper, take a thicker one, or hold it with a nut.',
+  },
+  pin: {
+    how: 'It presses on its bore over what it covers: F = σ d L.',
+    mend: 'Make the bore longer, or take a thicker pin.',
+  },
+  tooth: {
+    how: 'It is bent as a short beam, after Lewis: F = σ b m Y.',
+    mend: 'Make the gear broader, or its teeth larger.',
+  },
+};
+
+/** Whether a joint bears what is asked of it, by which formula, and what would mend it. */
+export function jointSentence(
+  kind: Joint['kind'],
+  {
+    mostN,
+    borneMpa,
+    material,
+    isLaid,
+    askedN,
+  }: { mostN: number; borneMpa: number; material: string; isLaid: boolean; askedN: number | null },
+): string {
+  const { how, mend } = JOINT_WORDS[kind];
+  const times = askedN === null ? null : mostN / askedN;
+  const enough =
+    times === null
+      ? ''
+      : times >= 1
+        ? `That is ${about(times)} times what is asked of it. `
+        : `Too weak: it gives at ${about(100 * times)} % of what is asked of it. ${mend} `;
+  const layers = isLaid ? ', as if its layers lay at their worst' : '';
+  return `${enough}${how} Guidance: ${material} bears about ${about(borneMpa)} MPa again and again${layers}; sharp corners, heat and age take more off.`;
 }

@@ -3,7 +3,7 @@ import { Text, View } from 'react-native';
 import { z } from 'zod';
 
 import { CUT_TAG, dot, frameFacing, type CutPlane, type OpenedSolid } from '@core/part';
-import { howStrong, sectionOfMesh, sectionProperties, type Load } from '@core/strength';
+import { howStrong, sectionOfMesh, sectionProperties, type Joint, type Load } from '@core/strength';
 import { USUAL_LAYING, type Body } from '@core/model';
 import {
   bearsWords,
@@ -20,6 +20,7 @@ import { useShow } from '../preferences/useShow';
 import { Field } from '../shared/Field';
 import { readNumber, shownNumber } from '../shared/numberFields';
 import { Sheet } from '../shared/Sheet';
+import { JointStrength } from './JointStrength';
 import { Switch } from '../shared/Switch';
 
 const FORCE = z.number().min(0.1).max(100_000);
@@ -48,6 +49,7 @@ export function StrengthSheet({
   const show = useShow();
   const [bodyId, setBodyId] = useState(bodies[0]?.id ?? '');
   const [kind, setKind] = useState<Load['kind']>('bent');
+  const [bearing, setBearing] = useState<'cut' | Joint['kind']>('cut');
   const [force, setForce] = useState('50');
   const [lever, setLever] = useState(() => shownNumber(Number(farMm.toFixed(1))));
   const body = bodies.find(({ id }) => id === bodyId);
@@ -92,73 +94,96 @@ export function StrengthSheet({
           onChange={setBodyId}
         />
       ) : null}
-      <Switch<Load['kind']>
-        label="What the load does"
+      <Switch<'cut' | Joint['kind']>
+        label="What bears it"
         options={[
-          { id: 'bent', word: 'Bends it' },
-          { id: 'twisted', word: 'Twists it' },
-          { id: 'pulled', word: 'Pulls it' },
+          { id: 'cut', word: 'The cut' },
+          { id: 'screw', word: 'A screw' },
+          { id: 'pin', word: 'A pin' },
+          { id: 'tooth', word: 'A tooth' },
         ]}
-        value={kind}
-        onChange={setKind}
+        value={bearing}
+        onChange={setBearing}
       />
-      <View className="flex-row gap-3">
-        <View className="flex-1">
-          <Field
-            label="Load (1 kg weighs 10 N)"
-            unit="N"
-            inputMode="decimal"
-            value={force}
-            onChangeText={setForce}
-            wrong={forceN.ok ? undefined : forceN.sentence}
-          />
-        </View>
-        {kind === 'pulled' ? null : (
-          <View className="flex-1">
-            <Field
-              label={kind === 'bent' ? 'How far from the cut' : 'How far from its middle'}
-              unit="mm"
-              inputMode="decimal"
-              value={lever}
-              onChangeText={setLever}
-              wrong={leverMm.ok ? undefined : leverMm.sentence}
-            />
-          </View>
-        )}
-      </View>
-      {own ? (
-        <View role="status" className="gap-2">
-          {found && load ? (
-            <>
-              <Text
-                className={`font-semibold text-[20px] ${found.thicker === null ? 'text-ink' : 'text-rust'}`}
-              >
-                {bearsWords(found)}
-              </Text>
-              <Text className="font-sans text-[16px] leading-6 text-ink">
-                {enoughSentence(found, layers)}
-              </Text>
-              <Text className="font-sans text-[16px] leading-6 text-ink">
-                {stressSentence(found, load, { material: material.name, layers })}
-              </Text>
-            </>
-          ) : null}
-          {faces.length > 1 ? (
-            <Text className="font-medium text-[15px] leading-6 text-rust">
-              {piecesSentence(faces.length)}
-            </Text>
-          ) : null}
-          <Text className="font-sans text-[15px] leading-6 text-muted">{sectionSentence(own, show)}</Text>
-          <Text className="font-sans text-[15px] leading-6 text-muted">
-            Guidance, for solid parts: σ = M c / I of slender beams, twisting by Saint-Venant. Sharp corners,
-            heat, age and filling with holes in it take more off.
-          </Text>
-        </View>
-      ) : (
-        <Text role="status" className="font-sans text-[16px] leading-6 text-ink">
-          The cut leaves nothing here. Move it to where the part is, and ask again.
-        </Text>
+      {bearing === 'cut' ? null : (
+        <JointStrength
+          kind={bearing}
+          borneMpa={material.modulusMpa * material.strain * (isLaid ? material.across : 1)}
+          isLaid={isLaid}
+          material={material.name}
+        />
       )}
+      {bearing === 'cut' ? (
+        <>
+          <Switch<Load['kind']>
+            label="What the load does"
+            options={[
+              { id: 'bent', word: 'Bends it' },
+              { id: 'twisted', word: 'Twists it' },
+              { id: 'pulled', word: 'Pulls it' },
+            ]}
+            value={kind}
+            onChange={setKind}
+          />
+          <View className="flex-row gap-3">
+            <View className="flex-1">
+              <Field
+                label="Load (1 kg weighs 10 N)"
+                unit="N"
+                inputMode="decimal"
+                value={force}
+                onChangeText={setForce}
+                wrong={forceN.ok ? undefined : forceN.sentence}
+              />
+            </View>
+            {kind === 'pulled' ? null : (
+              <View className="flex-1">
+                <Field
+                  label={kind === 'bent' ? 'How far from the cut' : 'How far from its middle'}
+                  unit="mm"
+                  inputMode="decimal"
+                  value={lever}
+                  onChangeText={setLever}
+                  wrong={leverMm.ok ? undefined : leverMm.sentence}
+                />
+              </View>
+            )}
+          </View>
+          {own ? (
+            <View role="status" className="gap-2">
+              {found && load ? (
+                <>
+                  <Text
+                    className={`font-semibold text-[20px] ${found.thicker === null ? 'text-ink' : 'text-rust'}`}
+                  >
+                    {bearsWords(found)}
+                  </Text>
+                  <Text className="font-sans text-[16px] leading-6 text-ink">
+                    {enoughSentence(found, layers)}
+                  </Text>
+                  <Text className="font-sans text-[16px] leading-6 text-ink">
+                    {stressSentence(found, load, { material: material.name, layers })}
+                  </Text>
+                </>
+              ) : null}
+              {faces.length > 1 ? (
+                <Text className="font-medium text-[15px] leading-6 text-rust">
+                  {piecesSentence(faces.length)}
+                </Text>
+              ) : null}
+              <Text className="font-sans text-[15px] leading-6 text-muted">{sectionSentence(own, show)}</Text>
+              <Text className="font-sans text-[15px] leading-6 text-muted">
+                Guidance, for solid parts: σ = M c / I of slender beams, twisting by Saint-Venant. Sharp
+                corners, heat, age and filling with holes in it take more off.
+              </Text>
+            </View>
+          ) : (
+            <Text role="status" className="font-sans text-[16px] leading-6 text-ink">
+              The cut leaves nothing here. Move it to where the part is, and ask again.
+            </Text>
+          )}
+        </>
+      ) : null}
     </Sheet>
   );
 }

@@ -71,6 +71,21 @@ test('twisted, it bears by Saint-Venant’s figures for a bar 1.5 times as broad
   expect(screen.getByText(/^Twisted, it takes/)).toBeTruthy();
 });
 
+test('a screw in it is pulled out where its thread shears, a tooth is bent; what is no number of teeth is said', () => {
+  show('x');
+  fireEvent.click(screen.getByRole('radio', { name: 'A screw' }));
+  // PETG: 42 MPa along, 0.6 of it across; π · 3 · 8 · 25.2 / √3.
+  expect(screen.getByText('Bears about 1100 N here')).toBeTruthy();
+  type(/Load/, '5000');
+  expect(screen.getByText(/^Too weak: it gives at 22 % .* hold it with a nut\./)).toBeTruthy();
+  fireEvent.click(screen.getByRole('radio', { name: 'A tooth' }));
+  // 25.2 · 8 · 1 · π (0.154 − 0.0456)
+  expect(screen.getByText('Bears about 69 N here')).toBeTruthy();
+  type(/Teeth/, '8');
+  expect(screen.getByText(/The number of teeth must be between 12 and 1000/)).toBeTruthy();
+  expect(screen.queryByText(/^Bears about/)).toBeNull();
+});
+
 test('pulled, it bears its area; and what is typed wrong is said, with nothing worked out of it', () => {
   show('x');
   fireEvent.click(screen.getByRole('radio', { name: 'Pulls it' }));
