@@ -34,7 +34,7 @@ import {
 } from '@core/slice';
 
 import { cavitiesOf, type Cavity } from './cavities';
-import { hangingIn, pillarArea, pillarsUnder, type Hanging, type Pillar } from './pillars';
+import { hangingIn, pillarArea, pillarFootMm, pillarsUnder, type Hanging, type Pillar } from './pillars';
 import type { ResinJob, ResinLayer } from './resinJob';
 import { resinFigures, type ResinFigures } from './resinFigures';
 import type { ResinWarning } from './resinWarning';
@@ -107,9 +107,17 @@ export class ResinBench {
       const tooLarge = faultOfSize(laid, printer.envelopeMm);
       if (tooLarge) return no(tooLarge);
     }
-    const settings = { foot: 'none' as const, footMm: 1, lineMm: 0.1 };
     const places = placesOnBed(
-      parts.map((part, index) => ({ ...part, settings, hull: kept[index]!.hull })),
+      parts.map((part, index) => ({
+        ...part,
+        hull: kept[index]!.hull,
+        // Feet of columns stand out beside what they carry.
+        settings: {
+          foot: part.support === 'none' ? ('none' as const) : ('ears' as const),
+          footMm: pillarFootMm(set),
+          lineMm: set.tipMm,
+        },
+      })),
       printer.envelopeMm,
     );
     if (!places.ok) return places;
@@ -238,7 +246,8 @@ function* cut(part: Kept, count: number, { printer, resin, set }: ResinLaying): 
     },
     [Infinity, Infinity, -Infinity, -Infinity],
   );
-  part.cavities = cavitiesOf(part.regions, layerMm, box);
+  // Of what is cut nowhere there is no box.
+  part.cavities = Number.isFinite(box[0]) ? cavitiesOf(part.regions, layerMm, box) : [];
   part.cutFor = key;
 }
 

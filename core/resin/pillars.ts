@@ -120,6 +120,9 @@ const FOOT_MM = 0.8;
 /** How broad its foot is, times its own breadth. */
 const FOOT_BY_PILLAR = 3;
 
+/** How far the foot of a column reaches from its middle, mm. */
+export const pillarFootMm = ({ pillarMm }: { pillarMm: number }): number => (FOOT_BY_PILLAR * pillarMm) / 2;
+
 /** What columns cover in a layer. */
 export function pillarArea(
   pillars: readonly Pillar[],

@@ -242,6 +242,17 @@ test('it is drawn by its edges, each layer closed, where it stands on the bed', 
   expect(resinHappenings(job, warnings)).toEqual([]);
 });
 
+test('what columns stand on lies on the bed too', () => {
+  const flag = together({ mesh: block(4, 4, 8), at: [-10, 0, 4] }, { mesh: block(24, 8, 2), at: [0, 0, 9] });
+  const reach = printer.envelopeMm[0] / 2 - 12;
+  const put = (x: number) =>
+    toEnd(new ResinBench().layOut(jobOf([part(flag, { support: 'bed', at: [[x, 0]] })])));
+  expect(put(reach - 1.5).ok).toBe(true);
+  expect(put(reach - 1.4)).toMatchObject({
+    fault: { code: 'slice.pieceOffBed', overMm: expect.closeTo(0.1, 3) as number },
+  });
+});
+
 describe('what stands in the way', () => {
   const faultOf = (laying: ResinLaying): Fault | null => {
     const reply = toEnd(new ResinBench().layOut(laying));
