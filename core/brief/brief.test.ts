@@ -1,5 +1,4 @@
-import { MATERIALS } from '@core/standards';
-import { DEFAULT_WORKSHOP } from '@core/workshop';
+import { DEFAULT_WORKSHOP, MATERIALS } from '@core/workshop';
 import { NO_BRIEF, type Brief } from '@core/fields';
 import {
   betterments,

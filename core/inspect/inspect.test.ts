@@ -1,11 +1,10 @@
 import { evaluateRepair } from '@core/fit';
 import { figuresOf, findingsOf } from '@core/inspect';
 import { BodyBuilder } from '@core/solid';
-import { MATERIALS } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { findingSentence } from '@core/wording';
-import { DEFAULT_WORKSHOP, materialIn } from '@core/workshop';
+import { DEFAULT_WORKSHOP, materialIn, MATERIALS } from '@core/workshop';
 
 async function inspect(draft: RepairDraft, material = 'petg') {
   const builder = new BodyBuilder(await testKernel());

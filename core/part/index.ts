@@ -19,7 +19,6 @@ export {
   unit,
   wayToWorld,
 } from './frame';
-export { hatch } from './hatch';
 export type { MassProperties } from './massProperties';
 export { joinedFloats } from './joinedFloats';
 export { meshMoments } from './meshMoments';

@@ -1,4 +1,5 @@
-import { hatch, type WeldedMesh } from '@core/part';
+import { hatch } from '@core/hatching';
+import type { WeldedMesh } from '@core/part';
 
 import type { BedPlace } from './partOnBed';
 

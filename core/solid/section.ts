@@ -15,13 +15,13 @@ import {
   along,
   dot,
   frameFacing,
-  hatch,
   type MeshQuality,
   type CutPlane,
   type OpenedSolid,
   CUT_TAG,
   KernelRefusal,
 } from '@core/part';
+import { hatch } from '@core/hatching';
 
 /**
  * Cuts a solid open at a plane.

@@ -1,4 +1,3 @@
-export { MATERIALS } from './materials';
 export { toleranceFactorMm } from './toleranceFactor';
 export { GRADES, SIZE_STEPS_MM, standardToleranceMm } from './toleranceGrades';
 export {

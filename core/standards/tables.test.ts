@@ -1,7 +1,7 @@
 import { HARDWARE_HOLES } from './holes';
 import { leastFlatsMm } from './hexagons';
 import { STANDARD_THINGS } from './likely';
-import { MATERIALS } from './materials';
+import { MATERIALS } from '@core/workshop';
 import { PIPES_MM } from './stock';
 import { externalMajorMm, internalMinorMm, THREADS } from './threads';
 

@@ -1,9 +1,8 @@
 import { evaluateRepair } from '@core/fit';
 import type { Material, Workshop } from '@core/model';
-import { MATERIALS } from '@core/standards';
 import { rackWheel } from '@core/testing/repairDraft';
 
-import { DEFAULT_WORKSHOP, fitTableIn, materialIn, materialsIn } from '.';
+import { DEFAULT_WORKSHOP, fitTableIn, materialIn, MATERIALS, materialsIn } from '.';
 
 const petg = MATERIALS.find(({ id }) => id === 'petg')!;
 const workshopWith = (...materials: Material[]): Workshop => ({ ...DEFAULT_WORKSHOP, materials });

@@ -1,6 +1,6 @@
 import type { Material, Workshop } from '@core/model';
-import { MATERIALS } from '@core/standards';
 
+import { MATERIALS } from './usualMaterials';
 /** The materials of a workshop, those that were put away left out. */
 export const materialsIn = (workshop: Workshop): readonly Material[] =>
   (workshop.materials ?? MATERIALS).filter(({ removed }) => !removed);

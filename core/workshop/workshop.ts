@@ -7,8 +7,6 @@ import {
   type WorkshopRowOf,
 } from '@core/model';
 
-import { MATERIALS } from '@core/standards';
-
 import { FILAMENTS } from './filaments';
 import { FIT_TABLES } from './fitTables';
 import { INSTRUMENTS } from './instruments';
@@ -18,6 +16,7 @@ import { MACHINES } from './machines';
 import { RESIN_PRINTERS } from './resinPrinters';
 import { RESIN_SETS } from './resinSets';
 import { RESINS } from './resins';
+import { MATERIALS } from './usualMaterials';
 
 /** What a new workshop starts with. */
 export const DEFAULT_WORKSHOP: Required<Workshop> = {

@@ -1,5 +1,4 @@
-import type { Vec3 } from './annotation';
-import type { SolidMesh } from './solidMesh';
+import type { SolidMesh, Vec3 } from '@core/part';
 
 /**
  * Hatches the flat faces of one plane at 45°, as ISO 128-3 shows cut faces, and adds up their area.

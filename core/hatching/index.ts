@@ -1,0 +1,1 @@
+export { hatch } from './hatch';
