@@ -13,9 +13,14 @@ export interface HangingFaces {
 }
 
 /** What lies this near to the bed stands on it, mm. */
-const ON_BED_MM = 0.05;
-/** A wall that leans as far as the machine manages is none, whatever its facets: on the sine of its angle. */
+export const ON_BED_MM = 0.05;
+/** A wall that leans as far as the machine manages does not hang, whatever its facets: on the sine of its angle. */
 const SLACK = 0.01;
+
+/** How far down a face may look, as the cosine between its normal and straight down. @param overhang from upright, radians. */
+export const steepestOf = (overhang: number): number => Math.sin(overhang) + SLACK;
+
+/** Between the lines that hatch what hangs. */
 const HATCH_MM = 1;
 
 /**
@@ -25,7 +30,7 @@ const HATCH_MM = 1;
  */
 export function hangingFaces(laid: WeldedMesh, overhang: number): HangingFaces {
   const { positions, indices } = laid;
-  const steepest = Math.sin(overhang) + SLACK;
+  const steepest = steepestOf(overhang);
   const hanging: number[] = [];
   let areaMm2 = 0;
   for (let at = 0; at < indices.length; at += 3) {

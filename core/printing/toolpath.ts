@@ -81,7 +81,9 @@ export function toolpathOf(
       layPath(moves, path, at, { heightMm, filamentArea, speed: most, travel: machine.speeds.travel });
     }
     const layer = moves.layer(topMm, heightMm);
-    layer.rising = settings.singleWall && index >= settings.bottomLayers && paths.length === 1;
+    // Of the part that leads: another one that is left over higher up has walls of its own.
+    layer.rising =
+      settings.singleWall && index >= settings.bottomLayers && paths.length === 1 && parts[0] === 0;
     x = layer.x.at(-1)!;
     y = layer.y.at(-1)!;
     timed(layer, machine, index === 0 ? 0 : material.leastLayerSeconds);

@@ -1,6 +1,8 @@
 import { turnDown, turnedDown } from '@core/laidDown';
 import type { Vec3, WeldedMesh } from '@core/part';
 
+import { ON_BED_MM, steepestOf } from './hangingFaces';
+
 /** A way to lay a part down, with what speaks for and against it. */
 export interface WayUp {
   /** The direction in the part's own frame that lies on the bed, of length 1. */
@@ -18,8 +20,6 @@ export interface WayUp {
 
 /** Faces whose normals differ by less than this lie on one plane for our purpose: the cosine of a degree. */
 const SAME_WAY = Math.cos(Math.PI / 180);
-/** What lies this near to the bed stands on it, mm. */
-const ON_BED_MM = 0.05;
 /** Smaller feet are no way to lie on, mm². */
 const LEAST_FOOT_MM2 = 4;
 
@@ -103,7 +103,7 @@ function weighed(
     lowest = Math.min(lowest, up);
     highest = Math.max(highest, up);
   }
-  const steepest = Math.sin(overhang) + 0.01;
+  const steepest = steepestOf(overhang);
   let [footMm2, overhangMm2, shadowMm2] = [0, 0, 0];
   for (const { normal, area, at } of triangles) {
     const facing = dot(normal, down);

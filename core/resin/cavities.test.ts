@@ -28,7 +28,12 @@ const gapped: Area = areaOfCorners([
   [-10, 10],
 ]);
 const many = (count: number, area: Area) => Array<Area>(count).fill(area);
-const found = (...regions: Area[][]) => cavitiesOf(regions.flat(), LAYER_MM, [-10, -10, 10, 10]);
+const found = (...regions: Area[][]) => {
+  const work = cavitiesOf(regions.flat(), LAYER_MM, [-10, -10, 10, 10]);
+  let step = work.next();
+  while (!step.done) step = work.next();
+  return step.value;
+};
 
 test('a hollow box shuts in what it holds', () => {
   const [room, ...others] = found(many(20, solid), many(100, ring), many(20, solid));

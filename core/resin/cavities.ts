@@ -38,16 +38,16 @@ interface Room {
 /**
  * Finds rooms that hold resin. The part is looked at in cells, layer of cells by layer of cells from the plate up: cells of air that touch belong
  * to one room; one that reaches beside the part is outside (labels of connected components by union and find, after Hoshen & Kopelman, 1976).
- * A room that becomes one with the outside only as the layers rise was a cup; one that never does is closed.
+ * Works in steps; each gives the share that is done. A room that becomes one with the outside only as the layers rise was a cup; one that never does is closed.
  *
  * @param regions of each layer, from the plate.
  * @param box what they cover, mm: left, front, right, back.
  */
-export function cavitiesOf(
+export function* cavitiesOf(
   regions: readonly Area[],
   layerMm: number,
   [left, front, right, back]: readonly [number, number, number, number],
-): Cavity[] {
+): Generator<number, Cavity[]> {
   const cellMm = Math.max(
     FINEST_MM,
     (right - left) / MOST_CELLS,
@@ -99,6 +99,7 @@ export function cavitiesOf(
   let below = new Int32Array(columns * rows).fill(-1);
   const levels = Math.ceil(regions.length / every);
   for (; level < levels; level += 1) {
+    yield level / levels;
     const region = regions[Math.min(regions.length - 1, level * every + (every >> 1))]!;
     const { data } = raster.draw([region], [cellMm - left, cellMm - front]);
     const own = new Int32Array(columns * rows).fill(-1);

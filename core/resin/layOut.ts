@@ -34,7 +34,7 @@ import {
 } from '@core/slice';
 
 import { cavitiesOf, type Cavity } from './cavities';
-import { hangingIn, pillarArea, pillarFootMm, pillarsUnder, type Hanging, type Pillar } from './pillars';
+import { hangingIn, pillarAreas, pillarFootMm, pillarsUnder, type Hanging } from './pillars';
 import type { ResinJob, ResinLayer } from './resinJob';
 import { resinFigures, type ResinFigures } from './resinFigures';
 import type { ResinWarning } from './resinWarning';
@@ -89,7 +89,8 @@ interface Kept {
   cavities: Cavity[];
   thin: { layer: number; area: Area }[];
   heldFor: string;
-  pillars: Pillar[];
+  /** What columns cover, layer by layer. */
+  columns: Area[];
   left: Hanging[];
 }
 
@@ -127,8 +128,10 @@ export class ResinBench {
       const count = layerCount(heightMm, set.layerMm, set.layerMm);
       if (count === 0) return no({ code: 'slice.tooLow', heightMm, firstLayerMm: set.layerMm });
       if (count > MOST_LAYERS) return no({ code: 'slice.tooManyLayers', layers: count, most: MOST_LAYERS });
-      for (const share of cut(part, count, laying)) yield (0.9 * (index + share)) / parts.length;
-      hold(part, parts[index]!.support, laying);
+      for (const share of cut(part, count, laying)) yield (0.9 * (index + 0.7 * share)) / parts.length;
+      for (const share of hold(part, parts[index]!.support, laying)) {
+        yield (0.9 * (index + 0.7 + 0.3 * share)) / parts.length;
+      }
     }
     const job: ResinJob = { layers: [], printer, resin, set };
     const highest = Math.max(...kept.map(({ lit }) => lit.length));
@@ -141,9 +144,9 @@ export class ResinBench {
         pillars: [],
         seconds: layer < resin.footLayers ? resin.footSeconds : exposureOf(resin, set.layerMm),
       };
-      for (const [index, { lit, pillars }] of kept.entries()) {
+      for (const [index, { lit, columns: standing }] of kept.entries()) {
         const region = lit[layer] ?? [];
-        const columns = without(pillarArea(pillars, layer, set), region);
+        const columns = standing[layer] ?? [];
         for (const place of places.value[index]!) {
           made.parts.push(...movedBy(region, place));
           made.pillars.push(...movedBy(columns, place));
@@ -152,7 +155,7 @@ export class ResinBench {
         partMm3[index]! += copies * (areaMm2(region) + areaMm2(columns)) * set.layerMm;
       }
       job.layers.push(made);
-      if (layer % 50 === 49) yield 0.9 + (0.1 * layer) / highest;
+      if (layer % 10 === 9) yield 0.9 + (0.1 * layer) / highest;
     }
     const warnings = kept.flatMap((part, index) =>
       places.value[index]!.flatMap((place) => warningsOf(part, set.layerMm, place, index)),
@@ -188,7 +191,7 @@ export class ResinBench {
       cavities: [],
       thin: [],
       heldFor: '',
-      pillars: [],
+      columns: [],
       left: [],
     };
     this.#kept.set(mesh, kept);
@@ -246,8 +249,17 @@ function* cut(part: Kept, count: number, { printer, resin, set }: ResinLaying): 
     },
     [Infinity, Infinity, -Infinity, -Infinity],
   );
+  part.cavities = [];
   // Of what is cut nowhere there is no box.
-  part.cavities = Number.isFinite(box[0]) ? cavitiesOf(part.regions, layerMm, box) : [];
+  if (Number.isFinite(box[0])) {
+    const looking = cavitiesOf(part.regions, layerMm, box);
+    let step = looking.next();
+    while (!step.done) {
+      yield 0.9 + 0.1 * step.value;
+      step = looking.next();
+    }
+    part.cavities = step.value;
+  }
   part.cutFor = key;
 }
 
@@ -255,13 +267,27 @@ function* cut(part: Kept, count: number, { printer, resin, set }: ResinLaying): 
 const THIN_SLACK_MM = 0.05;
 const THIN_SMALLEST_MM2 = 0.3;
 
-function hold(part: Kept, support: Support, { printer, set }: ResinLaying): void {
-  const key = [support, set.apartMm, printer.overhang].join();
+/** What hangs in it, the columns under that, and what they leave in the air. */
+function* hold(part: Kept, support: Support, { printer, set }: ResinLaying): Generator<number> {
+  const { layerMm, apartMm, pillarMm, tipMm } = set;
+  const key = [support, layerMm, apartMm, pillarMm, tipMm, printer.overhang].join();
   if (part.heldFor === key) return;
-  const reachMm = set.layerMm * Math.tan(printer.overhang);
-  const hanging = hangingIn(part.regions, reachMm);
-  const { pillars, left } = pillarsUnder(hanging, part.regions, support, set.apartMm, set.layerMm);
-  Object.assign(part, { pillars, left, heldFor: key });
+  part.heldFor = '';
+  const count = part.regions.length;
+  const hanging: Hanging[] = [];
+  const reachMm = layerMm * Math.tan(printer.overhang);
+  for (const layer of part.regions.keys()) {
+    hanging.push(...hangingIn(part.regions, layer, reachMm));
+    if (layer % 10 === 9) yield (0.3 * layer) / count;
+  }
+  const { pillars, left } = yield* pillarsUnder(hanging, part.regions, support, apartMm, layerMm);
+  const columns = pillarAreas(pillars, part.lit, set);
+  let step = columns.next();
+  while (!step.done) {
+    yield 0.5 + (0.5 * step.value) / count;
+    step = columns.next();
+  }
+  Object.assign(part, { columns: step.value, left, heldFor: key });
 }
 
 /** Places of one kind near to each other are told once, the largest, mm. */

@@ -39,21 +39,19 @@ const NARROWEST_MM = 0.06;
 const SMALLEST_MM2 = 0.1;
 const ALONE_SHARE = 0.98;
 
-/** What hangs over air in each layer beyond what the one below carries. @param reachMm how far a layer may lie out. */
-export function hangingIn(regions: readonly Area[], reachMm: number): Hanging[] {
-  return regions.flatMap((region, layer): Hanging[] => {
-    const below = regions[layer - 1];
-    if (below === undefined || below === region) return [];
-    const air = opened(without(region, grown(below, reachMm + SLACK_MM)), NARROWEST_MM);
-    if (isNothing(air)) return [];
-    const bodies = piecesOf(region);
-    return piecesOf(air).flatMap((area): Hanging[] => {
-      if (areaMm2(area) < SMALLEST_MM2) return [];
-      const [[corner]] = area as [[{ x: number; y: number }]];
-      const own = bodies.find(([outer]) => holds([outer!], corner.x / PER_MM, corner.y / PER_MM));
-      const alone = own !== undefined && areaMm2(without(own, below)) > ALONE_SHARE * areaMm2(own);
-      return [{ layer, area, alone }];
-    });
+/** What hangs over air in a layer beyond what the one below carries. @param reachMm how far a layer may lie out. */
+export function hangingIn(regions: readonly Area[], layer: number, reachMm: number): Hanging[] {
+  const [below, region] = [regions[layer - 1], regions[layer]!];
+  if (below === undefined || below === region) return [];
+  const air = opened(without(region, grown(below, reachMm + SLACK_MM)), NARROWEST_MM);
+  if (isNothing(air)) return [];
+  const bodies = piecesOf(region);
+  return piecesOf(air).flatMap((area): Hanging[] => {
+    if (areaMm2(area) < SMALLEST_MM2) return [];
+    const [[corner]] = area as [[{ x: number; y: number }]];
+    const own = bodies.find(([outer]) => holds([outer!], corner.x / PER_MM, corner.y / PER_MM));
+    const alone = own !== undefined && areaMm2(without(own, below)) > ALONE_SHARE * areaMm2(own);
+    return [{ layer, area, alone }];
   });
 }
 
@@ -61,20 +59,21 @@ export function hangingIn(regions: readonly Area[], reachMm: number): Hanging[] 
 const HOLDS_SHARE = 0.8;
 
 /**
- * Columns under what hangs, from the lowest up, and what they leave in the air.
+ * Columns under what hangs, from the lowest up, and what they leave in the air. Works in steps; each gives the share of all holding that is done.
  * @param apartMm how far tips are from each other.
  */
-export function pillarsUnder(
+export function* pillarsUnder(
   hanging: readonly Hanging[],
   regions: readonly Area[],
   support: Support,
   apartMm: number,
   layerMm: number,
-): { pillars: Pillar[]; left: Hanging[] } {
+): Generator<number, { pillars: Pillar[]; left: Hanging[] }> {
   if (support === 'none') return { pillars: [], left: [...hanging] };
   const pillars: Pillar[] = [];
   const left: Hanging[] = [];
-  for (const one of hanging) {
+  for (const [index, one] of hanging.entries()) {
+    yield 0.3 + (0.2 * index) / hanging.length;
     const places = placesIn(one.area, apartMm);
     let unheld = 0;
     for (const [x, y] of places) {
@@ -123,21 +122,40 @@ const FOOT_BY_PILLAR = 3;
 /** How far the foot of a column reaches from its middle, mm. */
 export const pillarFootMm = ({ pillarMm }: { pillarMm: number }): number => (FOOT_BY_PILLAR * pillarMm) / 2;
 
-/** What columns cover in a layer. */
-export function pillarArea(
+/**
+ * What columns cover, layer by layer, beside the part. Layers that are alike share one area. Gives how many layers are done.
+ *
+ * @param regions of the part.
+ */
+export function* pillarAreas(
   pillars: readonly Pillar[],
-  layer: number,
+  regions: readonly Area[],
   { pillarMm, tipMm, layerMm }: { pillarMm: number; tipMm: number; layerMm: number },
-): Area {
-  let area: Area = [];
-  for (const { x, y, from, to, onPlate } of pillars) {
-    if (layer < from || layer >= to) continue;
+): Generator<number, Area[]> {
+  const acrossMm = ({ from, to, onPlate }: Pillar, layer: number): number => {
+    if (layer < from || layer >= to) return 0;
     const below = (to - layer) * layerMm;
     const thin = below < TIP_MM ? tipMm + ((pillarMm - tipMm) * below) / TIP_MM : pillarMm;
-    const foot = onPlate && layer * layerMm < FOOT_MM ? FOOT_BY_PILLAR * pillarMm : thin;
-    area = joined(area, disc(x, y, Math.max(thin, foot) / 2));
+    return onPlate && layer * layerMm < FOOT_MM ? Math.max(thin, FOOT_BY_PILLAR * pillarMm) : thin;
+  };
+  const areas: Area[] = [];
+  let before = '';
+  for (const [layer, region] of regions.entries()) {
+    const across = pillars.map((pillar) => acrossMm(pillar, layer));
+    const key = across.join();
+    if (layer > 0 && key === before && region === regions[layer - 1]) {
+      areas.push(areas[layer - 1]!);
+      continue;
+    }
+    before = key;
+    const discs = pillars.flatMap(({ x, y }, index) =>
+      across[index]! > 0 ? disc(x, y, across[index]! / 2) : [],
+    );
+    // All at once: one by one would take with the square of their number.
+    areas.push(discs.length > 0 ? without(joined(discs.slice(0, 1), discs.slice(1)), region) : []);
+    yield layer;
   }
-  return area;
+  return areas;
 }
 
 const DISC_CORNERS = 16;

@@ -4,7 +4,7 @@ import { strFromU8, unzipSync } from 'fflate';
 import type { Fault } from '@core/fault';
 import { meshVolume, type WeldedMesh } from '@core/part';
 import { AS_IT_STANDS } from '@core/printing';
-import { areaMm2 } from '@core/slice';
+import { areaMm2, type Area } from '@core/slice';
 import { ball, bar, block, cone, together } from '@core/testing/solids3d';
 import { RESIN_PRINTERS, RESIN_SETS, RESINS } from '@core/workshop';
 import { resinSentence, resinWarningSentence, sentenceOf } from '@core/wording';
@@ -20,6 +20,7 @@ import {
   type ResinLaying,
   type StackHeader,
 } from '.';
+import { pillarAreas } from './pillars';
 
 const [printer] = RESIN_PRINTERS as [(typeof RESIN_PRINTERS)[0]];
 const [resin] = RESINS as [(typeof RESINS)[0]];
@@ -134,6 +135,27 @@ describe('supports', () => {
     expect(columns(80)).toEqual([]);
     expect(areaMm2(columns(2))).toBeGreaterThan(areaMm2(columns(40)));
     expect(held.figures.grams).toBeGreaterThan(bare.figures.grams);
+  });
+
+  test('straight columns share one area from layer to layer, and so many of them are laid in steps', () => {
+    const pillars = Array.from({ length: 400 }, (_, at) => ({
+      x: 3 * (at % 20),
+      y: 3 * Math.floor(at / 20),
+      from: 0,
+      to: 200,
+      onPlate: true,
+    }));
+    const regions = Array<Area>(200).fill([]);
+    const work = pillarAreas(pillars, regions, draft);
+    let steps = 0;
+    let step = work.next();
+    for (; !step.done; step = work.next()) steps += 1;
+    const areas = step.value;
+    expect(areas[100]).toBe(areas[20]);
+    expect(areas[100]).toHaveLength(400);
+    // The foot, the straight column, and 15 layers of tip: nothing else is worked out.
+    expect(steps).toBeLessThan(20);
+    expect(areas.at(-1)).toHaveLength(400);
   });
 
   test('over the part itself columns stand only where they may', () => {

@@ -1,3 +1,5 @@
+import { isNothing } from '@core/tolerance';
+
 import type { FlatSection } from './section';
 
 /** What a section has against being twisted. */
@@ -151,7 +153,7 @@ function endsOf(
     for (const along of [0, 1] as const) {
       const across = along === 0 ? 1 : 0;
       const square = Math.abs(b[across] - a[across]) / length;
-      if (square < 1e-6) continue;
+      if (isNothing(square)) continue;
       const [fromAlong, fromAcross] = along === 0 ? [left, low] : [low, left];
       const middle = (mm: number) => (mm - fromAcross) / step - 0.5;
       const [first, last] = [Math.min(a[across], b[across]), Math.max(a[across], b[across])];

@@ -33,7 +33,7 @@ interface Asked {
   wish: LayWish;
 }
 
-/** What other printers, settings and plastics would take, in one table and one chart; worked out when asked for. */
+/** What other printers, settings and materials would take, in one table and one chart; worked out when asked for. */
 export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wish: LayWish }) {
   const { repair, numbers } = useRepairContext();
   const { say } = useNotices();

@@ -18,7 +18,7 @@ export const MADE: Sentences<MadeFault> = {
   'slice.noResin': ({ material }) =>
     `${material} is no resin, as far as the Workshop knows, and this printer makes with nothing else. Choose a resin, or another machine.`,
   'slice.layerHeight': ({ layerMm, leastMm, mostMm }) =>
-    `Layers of ${mm(layerMm)} can’t be laid with this nozzle: it lays from ${mm(leastMm)} to ${mm(mostMm)}. Choose other settings, or another printer.`,
+    `Layers of ${mm(layerMm)} can’t be laid by this printer as it is: it lays from ${mm(leastMm)} to ${mm(mostMm)}. Choose other settings, or another printer.`,
   'slice.machineTooCold': ({ neededC, mostC }) =>
     `This material wants ${neededC} °C, and this printer’s nozzle may have ${mostC} °C at most. Choose another of the two.`,
   'slice.doesNotFit': ({ sizeMm, roomMm }) =>
