@@ -16,7 +16,7 @@ const [spare] = wheel.bodies as [Body];
 const tasksFor = (body: Body, machineId: string, materialId: string) => {
   const [, ...others] = wheel.bodies;
   const state = { ...wheel, head: { ...wheel.head, machineId, materialId }, bodies: [body, ...others] };
-  return afterworkFor(body, state, evaluateRepair(state), { machineId, materialId });
+  return afterworkFor(body, state, evaluateRepair(state));
 };
 const kinds = (body: Body, machineId: string, materialId: string) =>
   tasksFor(body, machineId, materialId).map(({ what }) => what);

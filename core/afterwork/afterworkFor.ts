@@ -31,13 +31,9 @@ const MINUTES: Record<Exclude<Afterwork, 'cool' | 'drip' | 'wash' | 'cure'>, num
 /** A hole that goes as wished on fewer makes than this is better made to size. */
 const LIKELY = 0.8;
 
-/** What is worth doing to a spare after it is made on a machine, of a material, in the order of the bench. */
-export function afterworkFor(
-  body: Body,
-  state: RepairState,
-  numbers: EvaluatedRepair,
-  { machineId, materialId }: Pick<RepairState['head'], 'machineId' | 'materialId'>,
-): AfterworkTask[] {
+/** What is worth doing to a spare after it is made on the machine and of the material of a repair, in the order of the bench. @param numbers of that very state. */
+export function afterworkFor(body: Body, state: RepairState, numbers: EvaluatedRepair): AfterworkTask[] {
+  const { machineId, materialId } = state.head;
   const { workshop } = numbers;
   const { process, shrinkage } = machineIn(workshop, machineId);
   const laying = body.laying ?? USUAL_LAYING;

@@ -128,8 +128,28 @@ export {
   type RepairFileContent,
   faultOfIssue,
 } from './repairFile';
-export { AskedSize, isOver, Job, JobAct, JobList, JobReason, JobState, Mishap, NewJob } from './job';
-export { FinishedWork, MadeReading, Remedy, Trial, TrialOf, TrialResult, Verdict } from './trial';
+export {
+  ASKED_LIMIT,
+  AskedSize,
+  isOver,
+  Job,
+  JobAct,
+  JobList,
+  JobReason,
+  JobState,
+  Mishap,
+  NewJob,
+} from './job';
+export {
+  FinishedWork,
+  MadeReading,
+  RESULTS_LIMIT,
+  Remedy,
+  Trial,
+  TrialOf,
+  TrialResult,
+  Verdict,
+} from './trial';
 export { CAME_WITH_FILE, copyRepair, plainOf, takenIn, withFreshIds } from './copyRepair';
 export { newSize } from './newSize';
 export { emptyRepair } from './newRepair';

@@ -4,7 +4,7 @@ import { Id, line, name } from '@core/fields';
 
 import { FitFeature } from './fit';
 import { Jaw } from './size';
-import { TrialOf, TrialResult } from './trial';
+import { RESULTS_LIMIT, TrialOf, TrialResult } from './trial';
 
 const instant = z.iso.datetime();
 
@@ -24,6 +24,9 @@ export type AskedSize = z.infer<typeof AskedSize>;
 export const Mishap = z.enum(['may', 'none', 'runsOut', 'letsGo']);
 export type Mishap = z.infer<typeof Mishap>;
 
+/** As many sizes as a job asks for. */
+export const ASKED_LIMIT = 60;
+
 /** What a machine is sent. */
 export const NewJob = z.strictObject({
   id: Id,
@@ -40,9 +43,9 @@ export const NewJob = z.strictObject({
   machineName: name,
   materialId: Id,
   family: line(40),
-  asked: z.array(AskedSize).max(60),
+  asked: z.array(AskedSize).max(ASKED_LIMIT),
   /** How its trial begins: every fit as it stood when the job was sent, since numbers change while it is made. */
-  trial: z.strictObject({ of: TrialOf, results: z.array(TrialResult).max(50) }),
+  trial: z.strictObject({ of: TrialOf, results: z.array(TrialResult).max(RESULTS_LIMIT) }),
   /** How many times faster than the real thing the practice printer goes. */
   speedUp: z.number().min(1).max(100_000),
   mishap: Mishap,

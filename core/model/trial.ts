@@ -64,6 +64,9 @@ export const TrialResult = z.strictObject({
 });
 export type TrialResult = z.infer<typeof TrialResult>;
 
+/** As many as a trial holds. */
+export const RESULTS_LIMIT = 50;
+
 /** Something that was done to what was made before it was tried; `fitId` where it was done at one fit. */
 export const FinishedWork = z.strictObject({ what: Afterwork, fitId: Id.optional() });
 export type FinishedWork = z.infer<typeof FinishedWork>;
@@ -85,7 +88,7 @@ export const Trial = z.strictObject({
   triedAt: z.iso.datetime(),
   /** The made part that came from a machine of the workshop, to measure it; null for one made elsewhere. */
   madePartId: Id.nullable(),
-  results: z.array(TrialResult).max(50),
+  results: z.array(TrialResult).max(RESULTS_LIMIT),
   /** Why nothing is to be learned from it; null when it counts. */
   leftOut: line(200).nullable(),
   /** What was changed because of it, in words: the reasons of the next revision. */

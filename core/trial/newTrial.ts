@@ -2,6 +2,7 @@ import { counterpartOf, criticalSizes, evaluateRepair, fitsOfBody, type Evaluate
 import { uncertaintyOf } from '@core/measure';
 import {
   NAME_LIMIT,
+  RESULTS_LIMIT,
   type RepairState,
   type Revision,
   type Trial,
@@ -36,9 +37,6 @@ const NOTHING_TRIED = {
   done: [],
   note: '',
 } satisfies Partial<TrialResult>;
-
-/** As many as a trial holds. */
-const RESULTS_LIMIT = 50;
 
 const OF_WORDS: Record<TrialOf, string> = { part: '', testPiece: ', test piece', gaugeRow: ', gauge row' };
 

@@ -1,5 +1,14 @@
 import { criticalSizes, fitsOfBody, testPieceOf, type EvaluatedRepair } from '@core/fit';
-import type { AskedSize, Body, FitFeature, Jaw, NewJob, Repair } from '@core/model';
+import {
+  ASKED_LIMIT,
+  RESULTS_LIMIT,
+  type AskedSize,
+  type Body,
+  type FitFeature,
+  type Jaw,
+  type NewJob,
+  type Repair,
+} from '@core/model';
 import { gaugePlaces } from '@core/recipe';
 import { newTrial } from '@core/trial';
 
@@ -72,16 +81,12 @@ export function trialOf(body: Body, repair: Repair, numbers: EvaluatedRepair): N
   return { of, results };
 }
 
-/** A job holds no more of them. */
-const MOST_ASKED = 60;
-const MOST_RESULTS = 50;
-
 /** What is asked of all that lies on one bed. @param bodies the leading one first. */
 export const askedOfBed = (bodies: readonly Body[], repair: Repair, numbers: EvaluatedRepair): AskedSize[] =>
   onceEach(
     triedOf(bodies, repair).flatMap((body) => askedSizes(body, repair, numbers)),
     ({ id }) => id,
-  ).slice(0, MOST_ASKED);
+  ).slice(0, ASKED_LIMIT);
 
 /** How the trial of all that lies on one bed will begin. */
 export function trialOfBed(
@@ -91,7 +96,7 @@ export function trialOfBed(
 ): NewJob['trial'] {
   const trials = triedOf(bodies, repair).map((body) => trialOf(body, repair, numbers));
   const results = trials.flatMap((trial) => trial.results);
-  return { of: trials[0]!.of, results: onceEach(results, ({ fitId }) => fitId).slice(0, MOST_RESULTS) };
+  return { of: trials[0]!.of, results: onceEach(results, ({ fitId }) => fitId).slice(0, RESULTS_LIMIT) };
 }
 
 /** A trial is of parts, or of one test piece, or of one gauge row: of what leads. */

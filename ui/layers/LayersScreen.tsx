@@ -197,17 +197,22 @@ function Layers({
           </View>
         )}
         {inResin ? (
-          <Button
-            tone="primary"
-            label={
-              job.drawn === null
-                ? 'Save the layers (ZIP of pictures)'
-                : `Drawing the layers, ${(100 * job.drawn).toFixed(0)} %`
-            }
-            busy={job.drawn !== null}
-            disabled={!reply}
-            onPress={() => void job.savePictures()}
-          />
+          <>
+            <Text className="font-label text-[14px] leading-5 text-muted">
+              {`${wish.machine.name} is not sent anything from here: save the layers and carry them to it.`}
+            </Text>
+            <Button
+              tone="primary"
+              label={
+                job.drawn === null
+                  ? 'Save the layers (ZIP of pictures)'
+                  : `Drawing the layers, ${(100 * job.drawn).toFixed(0)} %`
+              }
+              busy={job.drawn !== null}
+              disabled={!reply}
+              onPress={() => void job.savePictures()}
+            />
+          </>
         ) : (
           <>
             <Button
@@ -240,7 +245,7 @@ function Layers({
           />
         ) : null}
         <ActingCorrections body={body} />
-        <AfterworkList tasks={afterworkFor(body, repair, numbers, repair.head)} />
+        <AfterworkList tasks={afterworkFor(body, repair, numbers)} />
         {reply && whole ? (
           <BesideTheWhole key={JSON.stringify(wish)} whole={whole} figures={reply.told.figures} />
         ) : null}

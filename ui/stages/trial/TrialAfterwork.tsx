@@ -1,5 +1,7 @@
+import { useMemo } from 'react';
+
 import { afterworkFor, isFinished, type AfterworkTask } from '@core/afterwork';
-import { fitsOfBody } from '@core/fit';
+import { evaluateRepair, fitsOfBody } from '@core/fit';
 import type { Body, Repair, Trial } from '@core/model';
 import { isForTrial } from '@core/recipe';
 import { withFinished } from '@core/trial';
@@ -12,8 +14,14 @@ import { useRepairContext } from '../../inRepair/useRepairContext';
 export function TrialAfterwork({ trial }: { trial: Trial }) {
   const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
+  const { machineId, materialId } = trial;
+  // What was made where it was made, which need not be where the repair is made now.
+  const made = useMemo(() => {
+    const state = { ...repair, head: { ...repair.head, machineId, materialId } };
+    return { state, numbers: evaluateRepair(state, numbers.workshop) };
+  }, [repair, numbers.workshop, machineId, materialId]);
   const tasks = once(
-    triedBodies(trial, repair).flatMap((body) => afterworkFor(body, repair, numbers, trial)),
+    triedBodies(trial, repair).flatMap((body) => afterworkFor(body, made.state, made.numbers)),
   );
   const finished = trial.finished ?? [];
   // What was tried is past it.
