@@ -1,4 +1,4 @@
-import { distanceTo } from '@core/inspect';
+import { distanceTo } from '@core/boxTree';
 import { boolean, checkSolid, meshOf, partsOf, scoped, type TaggedSolid } from '@core/kernel';
 import { type ShapeDifference, type SolidMesh, type Vec3 } from '@core/part';
 

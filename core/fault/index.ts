@@ -3,6 +3,7 @@ import type { AnyStepFault } from './anyStepFault';
 import type { ChangedFault } from './changedFault';
 import type { FilesFault } from './filesFault';
 import type { FormulaFault } from './formulaFault';
+import type { FoundFault } from './foundFault';
 import type { MadeFault } from './madeFault';
 import type { MeasuredFault } from './measuredFault';
 import type { OutlineFault } from './outlineFault';
@@ -17,6 +18,7 @@ export type { AnyStepFault, Unsound } from './anyStepFault';
 export type { ChangedFault, WhereOnPart } from './changedFault';
 export type { FilesFault, ValueProblem } from './filesFault';
 export type { Dimensioned, FormulaFault } from './formulaFault';
+export type { FoundFault } from './foundFault';
 export type { MadeFault, PieceName } from './madeFault';
 export type { ConstructionNumber, MeasuredFault, NotPossible } from './measuredFault';
 export type { OutlineFault } from './outlineFault';
@@ -33,7 +35,7 @@ export type { NamedLength } from './namedLength';
  * What can be wrong with something a person gave us, as data. A fault says what was given, where, and
  * the limit it broke; the sentence for it is made in `core/wording`. Lengths are millimetres, angles radians.
  */
-export type Fault = StepFault | TypedFault | RowsFault | FilesFault | ServerFault;
+export type Fault = StepFault | TypedFault | RowsFault | FilesFault | FoundFault | ServerFault;
 
 /** Faults found while a recipe is built, or made; each is reported at one step. */
 export type StepFault =

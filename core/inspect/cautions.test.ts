@@ -11,7 +11,7 @@ import { ringMesh, slowFirstHit } from '@core/testing/slowRays';
 import { cautionSentence } from '@core/wording';
 import { DEFAULT_WORKSHOP, materialIn } from '@core/workshop';
 
-import { firstHit } from './boxTree';
+import { firstHit } from '@core/boxTree';
 
 let kernel: Kernel;
 beforeAll(async () => {

@@ -6,4 +6,3 @@ export { mendsOf, stepsConcerned, type Mend } from './mends';
 export { thinnestWall, type ThinWall } from './thinnest';
 export { cantileverStrain, type TongueStrain } from './tongues';
 export { directionAt } from './directionAt';
-export { distanceTo } from './boxTree';

@@ -1,6 +1,6 @@
 import type { FaceTag, SolidMesh } from '@core/part';
 
-import { firstHit } from './boxTree';
+import { firstHit } from '@core/boxTree';
 
 export type Vec = [number, number, number];
 export const dot = (a: Vec, b: Vec) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];

@@ -1,4 +1,5 @@
 import {
+  Box3,
   BufferAttribute,
   BufferGeometry,
   Color,
@@ -10,20 +11,17 @@ import {
   type Material,
   Mesh,
   MeshBasicMaterial,
-  OrthographicCamera,
   PlaneGeometry,
-  Scene,
   Vector2,
   Vector3,
-  WebGLRenderer,
 } from 'three';
-import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import { LineMaterial } from 'three/examples/jsm/lines/LineMaterial.js';
 import { LineSegments2 } from 'three/examples/jsm/lines/LineSegments2.js';
 import { LineSegmentsGeometry } from 'three/examples/jsm/lines/LineSegmentsGeometry.js';
 
 import { MOVE_KINDS, type HangingFaces, type LayerDrawing, type MoveKind } from '@core/printing';
 
+import { SpaceView } from '../scene/spaceView';
 import { colours } from '../theme/colours';
 
 interface Pen {
@@ -50,14 +48,13 @@ export const PEN: Record<MoveKind, Pen> = {
 const TRAVEL = MOVE_KINDS.indexOf('travel');
 const OUTER = MOVE_KINDS.indexOf('outerWall');
 const RING_CORNERS = 36;
+/** The view is larger than what is shown by this much. */
+const MARGIN = 1.12;
 const FOOT = MOVE_KINDS.indexOf('foot');
 
 /** A job drawn layer by layer: the chosen layer in ink on tracing paper, what lies below it faint. */
 export class LayerScene {
-  readonly #renderer: WebGLRenderer;
-  readonly #scene = new Scene();
-  readonly #camera = new OrthographicCamera();
-  readonly #controls: OrbitControls;
+  readonly #view: SpaceView;
   readonly #below = new Group();
   readonly #sheet = new Group();
   readonly #hanging = new Group();
@@ -67,26 +64,15 @@ export class LayerScene {
   #faintUpTo = new Uint32Array();
   #layer = 0;
   #travel = false;
-  #size = { width: 1, height: 1 };
-  #frame = 0;
   #fromAbove = false;
 
   constructor(canvas: HTMLCanvasElement) {
-    this.#renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true });
-    this.#camera.up.set(0, 0, 1);
-    this.#camera.near = -10_000;
-    this.#camera.far = 10_000;
-    this.#scene.add(this.#below, this.#sheet, this.#hanging, this.#mark);
-    this.#controls = new OrbitControls(this.#camera, canvas);
-    this.#controls.enableDamping = false;
-    this.#controls.zoomToCursor = true;
-    this.#controls.addEventListener('change', () => this.invalidate());
+    this.#view = new SpaceView(canvas, () => this.#fitThickLines());
+    this.#view.scene.add(this.#below, this.#sheet, this.#hanging, this.#mark);
   }
 
   resize(width: number, height: number, pixelRatio: number): void {
-    this.#size = { width: Math.max(1, width), height: Math.max(1, height) };
-    this.#renderer.setPixelRatio(pixelRatio);
-    this.#renderer.setSize(this.#size.width, this.#size.height, false);
+    this.#view.resize(width, height, pixelRatio);
     this.fit();
   }
 
@@ -208,90 +194,64 @@ export class LayerScene {
 
   /** The whole job in view. */
   fit(): void {
-    const { width, height } = this.#size;
     if (!this.#drawing) return this.invalidate();
     const [left, low, right, high] = reachOf(this.#drawing);
-    const top = this.#drawing.topMm.at(-1) ?? 0;
-    const centre = new Vector3((left + right) / 2, (low + high) / 2, top / 2);
+    const box = new Box3(
+      new Vector3(left, low, 0),
+      new Vector3(right, high, this.#drawing.topMm.at(-1) ?? 0),
+    );
     const towards = this.#fromAbove ? new Vector3(0, -1e-5, 1) : new Vector3(-0.45, -1, 0.85);
-    this.#controls.target.copy(centre);
-    this.#camera.position.copy(centre).addScaledVector(towards.normalize(), 1000);
-    this.#camera.zoom = 1;
-    this.#camera.lookAt(centre);
-    this.#camera.updateMatrixWorld();
-    let [across, up] = [1, 1];
-    for (const x of [left, right]) {
-      for (const y of [low, high]) {
-        for (const z of [0, top]) {
-          const seen = new Vector3(x, y, z).applyMatrix4(this.#camera.matrixWorldInverse);
-          across = Math.max(across, 2 * Math.abs(seen.x));
-          up = Math.max(up, 2 * Math.abs(seen.y));
-        }
-      }
-    }
-    const mmPerPx = 1.12 * Math.max(across / width, up / height);
-    this.#camera.left = (-width / 2) * mmPerPx;
-    this.#camera.right = (width / 2) * mmPerPx;
-    this.#camera.top = (height / 2) * mmPerPx;
-    this.#camera.bottom = (-height / 2) * mmPerPx;
-    this.#camera.updateProjectionMatrix();
-    this.#controls.update();
-    this.invalidate();
+    const { width, height } = this.#view.size;
+    this.#view.lookAt(box, towards, { x: width / MARGIN, y: height / MARGIN });
   }
 
   zoom(factor: number): void {
-    this.#camera.zoom = Math.min(Math.max(this.#camera.zoom * factor, 0.2), 60);
-    this.#camera.updateProjectionMatrix();
-    this.invalidate();
+    this.#view.zoom(factor);
   }
 
   /** Where on the chosen layer a point of the view lies, mm, and how much a pixel is; null if it looks along the layer. */
   placeAt(px: { x: number; y: number }): { x: number; y: number; mmPerPx: number } | null {
     if (!this.#drawing) return null;
-    const { width, height } = this.#size;
+    const { camera, size } = this.#view;
+    const { width, height } = size;
     const at = new Vector2((2 * px.x) / width - 1, 1 - (2 * px.y) / height);
-    const from = new Vector3(at.x, at.y, -1).unproject(this.#camera);
-    const way = new Vector3(at.x, at.y, 1).unproject(this.#camera).sub(from);
+    const from = new Vector3(at.x, at.y, -1).unproject(camera);
+    const way = new Vector3(at.x, at.y, 1).unproject(camera).sub(from);
     if (Math.abs(way.z) < 1e-6) return null;
     const z = this.#drawing.topMm[this.#layer] ?? 0;
     from.addScaledVector(way, (z - from.z) / way.z);
-    const mmPerPx = (this.#camera.right - this.#camera.left) / width / this.#camera.zoom;
-    return { x: from.x, y: from.y, mmPerPx };
+    return { x: from.x, y: from.y, mmPerPx: this.#view.mmPerPx() };
   }
 
   invalidate(): void {
-    if (this.#frame) return;
-    this.#frame = requestAnimationFrame(() => {
-      this.#frame = 0;
-      this.draw();
-    });
+    this.#view.invalidate();
   }
 
   /** At once, as it stands. */
   draw(): void {
-    this.#scene.traverse((object) => {
+    this.#view.draw();
+  }
+
+  /** Lines that are thicker than a pixel are made for a view of one size. */
+  #fitThickLines(): void {
+    const { width, height } = this.#view.size;
+    this.#view.scene.traverse((object) => {
       const { material } = object as Mesh;
-      if (material instanceof LineMaterial) material.resolution.set(this.#size.width, this.#size.height);
+      if (material instanceof LineMaterial) material.resolution.set(width, height);
     });
-    this.#renderer.render(this.#scene, this.#camera);
   }
 
   /** Turns the look about the upright axis, radians. */
   turn(by: number): void {
-    const from = this.#camera.position.clone().sub(this.#controls.target);
-    this.#camera.position.copy(from.applyAxisAngle(this.#camera.up, by).add(this.#controls.target));
-    this.#camera.lookAt(this.#controls.target);
-    this.#camera.updateMatrixWorld();
+    this.#view.turn(by, 0);
   }
 
   dispose(): void {
-    cancelAnimationFrame(this.#frame);
     clear(this.#below);
     clear(this.#sheet);
     clear(this.#hanging);
     clear(this.#mark);
-    this.#controls.dispose();
-    this.#renderer.dispose();
+    this.#view.dispose();
   }
 }
 

@@ -1,20 +1,9 @@
-import {
-  Box3,
-  Group,
-  type Mesh,
-  OrthographicCamera,
-  Raycaster,
-  Scene,
-  ShaderMaterial,
-  Vector2,
-  Vector3,
-  WebGLRenderer,
-} from 'three';
-import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
+import { Box3, Group, type Mesh, Raycaster, ShaderMaterial, Vector2, Vector3 } from 'three';
 import { LineMaterial } from 'three/examples/jsm/lines/LineMaterial.js';
 
 import { CUT_TAG, type Picked, type Vec3 } from '@core/part';
 
+import { cornersOf, SpaceView } from '../scene/spaceView';
 import { colours } from '../theme/colours';
 import { crossAt, disposeOf, drawBody, isHeavy, lines, type Layer, type SceneBody } from './drawnBody';
 import { inkMaterial } from './materials';
@@ -38,16 +27,11 @@ const REST_MS = 160;
 
 /** Draws bodies as a workshop drawing on a canvas. Draws only when something changed. */
 export class PartScene {
-  readonly #renderer: WebGLRenderer;
-  readonly #scene = new Scene();
-  readonly #camera = new OrthographicCamera();
-  readonly #controls: OrbitControls;
+  readonly #view: SpaceView;
   readonly #bodies = new Group();
   readonly #marks = new Group();
   #shown: readonly SceneBody[] = [];
   #box = new Box3();
-  #size = { width: 1, height: 1 };
-  #frame = 0;
   #heavy = false;
   /** It is being turned, and rests when nothing has happened for a moment. */
   #moving = false;
@@ -57,19 +41,14 @@ export class PartScene {
   #onStance: (stance: Stance | null) => void = () => {};
 
   constructor(canvas: HTMLCanvasElement) {
-    this.#renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true });
-    this.#camera.up.set(0, 0, 1);
-    this.#camera.near = -10_000;
-    this.#camera.far = 10_000;
-    this.#scene.add(this.#bodies, this.#marks);
-    this.#controls = new OrbitControls(this.#camera, canvas);
-    this.#controls.enableDamping = false;
-    this.#controls.zoomToCursor = true;
-    this.#controls.addEventListener('change', () => {
-      this.#stir();
-      this.invalidate();
-    });
-    this.#controls.addEventListener('start', () => this.#leaveStance());
+    this.#view = new SpaceView(
+      canvas,
+      () => this.#light(),
+      () => this.#onView(),
+    );
+    this.#view.scene.add(this.#bodies, this.#marks);
+    this.#view.controls.addEventListener('change', () => this.#stir());
+    this.#view.controls.addEventListener('start', () => this.#leaveStance());
   }
 
   /** `onView` after each drawing, `onStance` when the person turns the part away from a stance. */
@@ -79,9 +58,7 @@ export class PartScene {
   }
 
   resize(width: number, height: number, pixelRatio: number): void {
-    this.#size = { width: Math.max(1, width), height: Math.max(1, height) };
-    this.#renderer.setPixelRatio(pixelRatio);
-    this.#renderer.setSize(this.#size.width, this.#size.height, false);
+    this.#view.resize(width, height, pixelRatio);
     this.fit();
   }
 
@@ -136,8 +113,8 @@ export class PartScene {
 
   #faceAt(at: Point, bodies: readonly SceneBody[]): { bodyId: string; picked: Picked } | null {
     const ray = new Raycaster();
-    const { width, height } = this.#size;
-    ray.setFromCamera(new Vector2((2 * at.x) / width - 1, 1 - (2 * at.y) / height), this.#camera);
+    const { width, height } = this.#view.size;
+    ray.setFromCamera(new Vector2((2 * at.x) / width - 1, 1 - (2 * at.y) / height), this.#view.camera);
     for (const body of bodies) {
       const drawn = this.#bodies.children.find(({ name }) => name === body.id)?.children[0] as
         Mesh | undefined;
@@ -159,9 +136,9 @@ export class PartScene {
   /** Whether no face of what is shown lies between the viewer and a point. */
   #isSeen(point: Vec3): boolean {
     const { x, y } = this.#projectDeep(point);
-    const { width, height } = this.#size;
+    const { width, height } = this.#view.size;
     const ray = new Raycaster();
-    ray.setFromCamera(new Vector2((2 * x) / width - 1, 1 - (2 * y) / height), this.#camera);
+    ray.setFromCamera(new Vector2((2 * x) / width - 1, 1 - (2 * y) / height), this.#view.camera);
     const unit = this.#box.isEmpty() ? 1 : this.#box.getSize(new Vector3()).length();
     const faces = this.#bodies.children.flatMap((body) => body.children.slice(0, 1));
     const [hit] = ray.intersectObjects(faces, false);
@@ -172,8 +149,8 @@ export class PartScene {
   }
 
   #projectDeep(point: Vec3): Point & { depth: number } {
-    const seen = new Vector3(...point).project(this.#camera);
-    const { width, height } = this.#size;
+    const seen = new Vector3(...point).project(this.#view.camera);
+    const { width, height } = this.#view.size;
     return { x: ((seen.x + 1) / 2) * width, y: ((1 - seen.y) / 2) * height, depth: seen.z };
   }
 
@@ -189,67 +166,36 @@ export class PartScene {
       this.invalidate();
       return;
     }
-    const centre = this.#box.getCenter(new Vector3());
-    const towards = this.#stance
-      ? new Vector3(...STANCES[this.#stance].towards)
-      : this.#camera.position.clone().sub(this.#controls.target).normalize();
+    const towards = this.#stance ? new Vector3(...STANCES[this.#stance].towards) : this.#view.towards();
     // Straight down has no up of its own: lean by a hair so that the back of the part is up.
-    if (this.#stance === 'plan') towards.set(0, -1e-5, 1).normalize();
-    this.#controls.target.copy(centre);
-    this.#camera.position.copy(centre).addScaledVector(towards, 1000);
-    this.#camera.zoom = 1;
-    this.#camera.lookAt(centre);
-    this.#camera.updateMatrixWorld();
-    const seen = new Box3();
-    for (const corner of cornersOf(this.#box))
-      seen.expandByPoint(corner.applyMatrix4(this.#camera.matrixWorldInverse));
-    const extent = seen.getSize(new Vector3());
-    const { width, height } = this.#size;
-    const room = { x: width - 2 * marginOf(width), y: height - 2 * marginOf(height) };
-    const mmPerPx = Math.max(extent.x / Math.max(room.x, 1), extent.y / Math.max(room.y, 1), 1e-6);
-    this.#camera.left = (-width / 2) * mmPerPx;
-    this.#camera.right = (width / 2) * mmPerPx;
-    this.#camera.top = (height / 2) * mmPerPx;
-    this.#camera.bottom = (-height / 2) * mmPerPx;
-    this.#camera.updateProjectionMatrix();
-    this.#controls.update();
-    this.invalidate();
+    if (this.#stance === 'plan') towards.set(0, -1e-5, 1);
+    const { width, height } = this.#view.size;
+    this.#view.lookAt(this.#box, towards, {
+      x: width - 2 * marginOf(width),
+      y: height - 2 * marginOf(height),
+    });
   }
 
   /** Turns by steps of a key: to the right and upwards. */
   turn(right: number, up: number): void {
     this.#leaveStance();
     this.#stir();
-    const offset = this.#camera.position.clone().sub(this.#controls.target);
-    const level = Math.hypot(offset.x, offset.y);
-    const azimuth = Math.atan2(offset.y, offset.x) + right * KEY_TURN;
-    const height = Math.min(Math.max(Math.atan2(offset.z, level) + up * KEY_TURN, -1.57), 1.57);
-    const length = offset.length();
-    offset.set(
-      length * Math.cos(height) * Math.cos(azimuth),
-      length * Math.cos(height) * Math.sin(azimuth),
-      length * Math.sin(height),
-    );
-    this.#camera.position.copy(this.#controls.target).add(offset);
-    this.#controls.update();
-    this.invalidate();
+    this.#view.turn(right * KEY_TURN, up * KEY_TURN);
   }
 
   /** The way from the part to the viewer; a unit vector. */
   look(): Vec3 {
-    const { x, y, z } = this.#camera.position.clone().sub(this.#controls.target).normalize();
+    const { x, y, z } = this.#view.towards();
     return [x, y, z];
   }
 
   zoom(factor: number): void {
-    this.#camera.zoom = Math.min(Math.max(this.#camera.zoom * factor, 0.2), 60);
-    this.#camera.updateProjectionMatrix();
-    this.invalidate();
+    this.#view.zoom(factor);
   }
 
   project(point: Vec3): Point {
-    const seen = new Vector3(...point).project(this.#camera);
-    return { x: ((seen.x + 1) / 2) * this.#size.width, y: ((1 - seen.y) / 2) * this.#size.height };
+    const seen = new Vector3(...point).project(this.#view.camera);
+    return { x: ((seen.x + 1) / 2) * this.#view.size.width, y: ((1 - seen.y) / 2) * this.#view.size.height };
   }
 
   /** Corners of the box that the sizes must keep clear of. */
@@ -258,36 +204,35 @@ export class PartScene {
   }
 
   invalidate(): void {
-    if (this.#frame) return;
-    this.#frame = requestAnimationFrame(() => {
-      this.#frame = 0;
-      this.draw();
-    });
+    this.#view.invalidate();
   }
 
   draw(): void {
+    this.#view.draw();
+  }
+
+  #light(): void {
+    const { camera, scene, size } = this.#view;
     // The light stands at the viewer's left shoulder, so that a face never goes dark by being turned.
-    const away = this.#camera.position.clone().sub(this.#controls.target).normalize();
-    const left = new Vector3().crossVectors(away, this.#camera.up).normalize();
+    const away = this.#view.towards();
+    const left = new Vector3().crossVectors(away, camera.up).normalize();
     const light = away
       .addScaledVector(left, 0.6)
-      .addScaledVector(this.#camera.up, 0.7)
-      .transformDirection(this.#camera.matrixWorldInverse);
-    const dashScale = this.#camera.zoom / ((this.#camera.right - this.#camera.left) / this.#size.width || 1);
+      .addScaledVector(camera.up, 0.7)
+      .transformDirection(camera.matrixWorldInverse);
+    const dashScale = 1 / (this.#view.mmPerPx() || 1);
     const shown = this.#layersShown();
-    this.#scene.traverse((object) => {
+    scene.traverse((object) => {
       const layer = object.userData.layer as Layer | undefined;
       if (layer) object.visible = shown[layer];
       for (const material of [(object as Mesh).material ?? []].flat()) {
         if (!(material instanceof ShaderMaterial)) continue;
         if (material instanceof LineMaterial) material.dashScale = dashScale;
         const { resolution, light: lit } = material.uniforms;
-        (resolution?.value as Vector2 | undefined)?.set(this.#size.width, this.#size.height);
+        (resolution?.value as Vector2 | undefined)?.set(size.width, size.height);
         (lit?.value as Vector3 | undefined)?.copy(light);
       }
     });
-    this.#renderer.render(this.#scene, this.#camera);
-    this.#onView();
   }
 
   /** While a heavy part is turned, thin lines stand for ink. Hidden edges belong to the square views only. */
@@ -310,11 +255,9 @@ export class PartScene {
 
   dispose(): void {
     clearTimeout(this.#rest);
-    cancelAnimationFrame(this.#frame);
     this.#clear();
     disposeOf(this.#marks);
-    this.#controls.dispose();
-    this.#renderer.dispose();
+    this.#view.dispose();
   }
 
   #leaveStance(): void {
@@ -337,12 +280,6 @@ function boxOf(bodies: readonly SceneBody[]): Box3 {
     box.union(new Box3().setFromArray(body.mesh.positions));
   }
   return box;
-}
-
-function cornersOf({ min, max }: Box3): Vector3[] {
-  return [min.x, max.x].flatMap((x) =>
-    [min.y, max.y].flatMap((y) => [min.z, max.z].map((z) => new Vector3(x, y, z))),
-  );
 }
 
 function changedALot(before: Box3, after: Box3): boolean {

@@ -9,6 +9,7 @@ import { useNotices } from '../api/notices';
 import { useChangeRepair } from '../api/useRepair';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useSolidView } from '../inRepair/useSolidView';
+import { FoundComparison } from '../found/FoundComparison';
 import { Button } from '../shared/Button';
 import { EmptyState } from '../shared/EmptyState';
 import { GroupHeading, Heading } from '../shared/Heading';
@@ -42,12 +43,13 @@ export function RevisionsScreen() {
 
   if (revisions.length === 0) {
     return (
-      <View className="p-4">
+      <ScrollView contentContainerClassName="gap-5 p-4 pb-8">
         <EmptyState
           text="No revision yet. Freeze one when you are about to make the spare, so that what was made can be found again."
           action={{ label: 'Go to Make', onPress: () => router.replace(`/repair/${repair.head.id}/make`) }}
         />
-      </View>
+        <BesideScans of={to} named="it stands now" />
+      </ScrollView>
     );
   }
   const fitted = lastThatFitted(repair);
@@ -92,17 +94,34 @@ export function RevisionsScreen() {
       <DifferenceTable rows={rows} from={wordOf(options, fromId)} to={wordOf(options, toId)} />
       {fromId === toId
         ? null
-        : to.state.bodies
-            .filter(({ role, removed }) => role === 'spare' && !removed)
-            .map((body) => (
-              <ShapeComparison
-                key={`${body.id} ${fromId} ${toId} ${body.version}`}
-                body={body}
-                before={from}
-                after={to}
-              />
-            ))}
+        : sparesOf(to).map((body) => (
+            <ShapeComparison
+              key={`${body.id} ${fromId} ${toId} ${body.version}`}
+              body={body}
+              before={from}
+              after={to}
+            />
+          ))}
+      <BesideScans of={to} named={toId === NOW ? 'it stands now' : `it was in ${wordOf(options, toId)}`} />
     </ScrollView>
+  );
+}
+
+const sparesOf = ({ state }: Compared) =>
+  state.bodies.filter(({ role, removed }) => role === 'spare' && !removed);
+
+/** Each spare of a state beside what was scanned. @param named of which state, in words that go on from “as”. */
+function BesideScans({ of, named }: { of: Compared; named: string }) {
+  return (
+    <View className="gap-2">
+      <GroupHeading>Beside a scanned piece</GroupHeading>
+      <Text className="font-label text-[14px] text-muted">
+        {`A mesh of the broken piece, or of one that was made (STL, 3MF, OBJ, PLY), laid over the spare as ${named}. The file is not kept with the repair.`}
+      </Text>
+      {sparesOf(of).map((body) => (
+        <FoundComparison key={`${body.id} ${body.version} ${named}`} body={body} of={of} />
+      ))}
+    </View>
   );
 }
 

@@ -1,4 +1,4 @@
-import { createElement, useState } from 'react';
+import { useState } from 'react';
 import { Text, View } from 'react-native';
 import Svg, { Circle, Defs, G, Line, Path, Pattern } from 'react-native-svg';
 
@@ -8,6 +8,7 @@ import type { Compared } from '@core/revision';
 
 import { useShow } from '../preferences/useShow';
 import { Button } from '../shared/Button';
+import { FadeSlider } from '../shared/FadeSlider';
 import { GroupHeading } from '../shared/Heading';
 import { workbench } from '../solid/useSolid';
 import { colours } from '../theme/colours';
@@ -129,22 +130,13 @@ function Overlay({ difference }: { difference: ShapeDifference }) {
           ) : null}
         </Svg>
       </View>
-      <View className="flex-row items-center gap-3">
-        <Text className="font-label text-[14px] text-muted">Earlier</Text>
-        <View className="h-11 flex-1 justify-center">
-          {createElement('input', {
-            type: 'range',
-            min: 0,
-            max: 100,
-            step: 5,
-            value: share,
-            'aria-label': 'From the earlier to the later shape',
-            onChange: (event: { target: { value: string } }) => setShare(Number(event.target.value)),
-            style: { width: '100%', height: 44, margin: 0, accentColor: colours.green.DEFAULT },
-          })}
-        </View>
-        <Text className="font-label text-[14px] text-muted">Later</Text>
-      </View>
+      <FadeSlider
+        from="Earlier"
+        to="Later"
+        label="From the earlier to the later shape"
+        value={share}
+        onChange={setShare}
+      />
       <Text className="font-label text-[13.5px] text-muted">
         {[added ? 'Came on: hatched.' : '', removed ? 'Went: dotted.' : ''].filter(Boolean).join(' ')}
       </Text>

@@ -20,9 +20,10 @@ import {
   slideUntil,
   type Built,
 } from '@core/solid';
-import { broughtInto, meshOf, type Kernel } from '@core/kernel';
+import { broughtInto, meshOf, type Kernel, type TaggedSolid } from '@core/kernel';
 import { axesLaidDown } from '@core/printing';
 import {
+  FILE_QUALITY,
   SCREEN_QUALITY,
   type CutPlane,
   type Measured,
@@ -193,16 +194,32 @@ export class BodyBench implements Answered<WorkerCalls> {
   }
 
   compareShapes(bodyId: string, before: BuiltFrom, after: BuiltFrom): ShapeDifference | null {
-    const builders = [before, after].map(() => new RepairBuilder(this.kernel, this.#font));
+    return this.#builtAside(bodyId, [before, after], ([then, now]) =>
+      then && now ? compareShapes(then, now) : null,
+    );
+  }
+
+  meshFrom(bodyId: string, from: BuiltFrom): SolidMesh | null {
+    const mesh = this.#builtAside(bodyId, [from], ([solid]) => (solid ? meshOf(solid, FILE_QUALITY) : null));
+    return mesh && transfer(mesh, buffersOf(mesh));
+  }
+
+  /** Builds a body of other states than that on the bench, and puts them away after what is done with them. */
+  #builtAside<T>(
+    bodyId: string,
+    states: readonly BuiltFrom[],
+    work: (solids: (TaggedSolid | null)[]) => T | null,
+  ): T | null {
+    const builders = states.map(() => new RepairBuilder(this.kernel, this.#font));
     try {
-      const [then, now] = [before, after].map(({ state, workshop }, index) => {
+      const solids = states.map(({ state, workshop }, index) => {
         const numbers = evaluateRepair(state, workshop);
         const built = builders[index]!.build(state.bodies, numbers, this.onStep).get(bodyId);
         return built?.steps.some((step) => step.state === 'failed') ? null : (built?.solid ?? null);
       });
-      return then && now ? compareShapes(then, now) : null;
+      return work(solids);
     } catch (error) {
-      // They can't be cut from each other; the screen says so.
+      // They can't be worked with; the screen says so.
       if (error instanceof KernelRefusal) return null;
       throw error;
     } finally {

@@ -119,6 +119,8 @@ export interface WorkerCalls {
   showEdges(bodyId: string, steps: number, rule: EdgeRule): Promise<Float32Array>;
   /** A body of one state beside that of another, built for this alone; null if one of them can't be built. */
   compareShapes(bodyId: string, before: BuiltFrom, after: BuiltFrom): Promise<ShapeDifference | null>;
+  /** A body of any state, built for this alone, to be compared with what was scanned; null if it can't be built. */
+  meshFrom(bodyId: string, from: BuiltFrom): Promise<SolidMesh | null>;
   measure(first: PickedOn, second: PickedOn | null): Promise<Measured | null>;
   /** The room between a body and each of the others. */
   clearances(bodyId: string): Promise<Clearance[]>;
@@ -139,6 +141,7 @@ export const WORKER_CALLS: Record<keyof WorkerCalls, { quiet?: true; alone?: tru
   countEdges: { quiet: true },
   showEdges: { quiet: true },
   compareShapes: { alone: true },
+  meshFrom: { alone: true },
   measure: { quiet: true },
   clearances: { quiet: true },
 };

@@ -43,6 +43,7 @@ function bench(build: (start: number, watcher: WorkerWatcher) => Promise<BuildRe
       lyingPictures: async () => [],
       slide: () => Promise.resolve(null),
       compareShapes: () => Promise.resolve(null),
+      meshFrom: () => Promise.resolve(null),
     };
     return { worker, end: () => (count.ended += 1) };
   }, LIMITS);

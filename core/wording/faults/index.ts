@@ -5,6 +5,7 @@ import { ANY_STEP } from './anyStep';
 import { CHANGED } from './changed';
 import { FILES } from './files';
 import { FORMULA } from './formula';
+import { FOUND } from './found';
 import { MADE } from './made';
 import { MEASURED } from './measured';
 import { OUTLINE } from './outline';
@@ -21,6 +22,7 @@ const SENTENCES: Sentences<Fault> = {
   ...CHANGED,
   ...FILES,
   ...FORMULA,
+  ...FOUND,
   ...MADE,
   ...MEASURED,
   ...OUTLINE,

@@ -1,15 +1,15 @@
 import { BufferAttribute, BufferGeometry, DoubleSide, Ray, Vector3 } from 'three';
 import { MeshBVH } from 'three-mesh-bvh';
 
-import type { SolidMesh } from '@core/part';
+import type { Vec3, WeldedMesh } from '@core/part';
 
-const TREES = new WeakMap<SolidMesh, MeshBVH>();
+const TREES = new WeakMap<WeldedMesh, MeshBVH>();
 
 /**
  * A tree of boxes over the triangles of a mesh, made when it is first asked for: a ray that meets none of a box's sides meets none of
  * what is in it. The mesh stays as it is.
  */
-function treeOf(mesh: SolidMesh): MeshBVH {
+function treeOf(mesh: WeldedMesh): MeshBVH {
   const known = TREES.get(mesh);
   if (known) return known;
   const geometry = new BufferGeometry();
@@ -29,7 +29,7 @@ const ray = new Ray();
  * @param direction a unit vector.
  */
 export function firstHit(
-  mesh: SolidMesh,
+  mesh: WeldedMesh,
   origin: readonly [number, number, number],
   direction: readonly [number, number, number],
   within: number,
@@ -42,8 +42,21 @@ export function firstHit(
 
 const point = new Vector3();
 
+/** The place of a mesh that is nearest to a point: how far it is, mm, where, and where its triangle's corners begin in `indices`. */
+export interface Nearest {
+  mm: number;
+  place: Vec3;
+  at: number;
+}
+
+/** The nearest place of a mesh to a point, within `within` mm; null if there is none. */
+export function nearestTo(mesh: WeldedMesh, [x, y, z]: Vec3, within = Infinity): Nearest | null {
+  const found = treeOf(mesh).closestPointToPoint(point.set(x, y, z), undefined, 0, within);
+  if (!found) return null;
+  return { mm: found.distance, place: found.point.toArray(), at: 3 * found.faceIndex };
+}
+
 /** The distance from a point to the nearest place of a mesh, mm. */
-export function distanceTo(mesh: SolidMesh, [x, y, z]: readonly [number, number, number]): number {
-  const nearest = treeOf(mesh).closestPointToPoint(point.set(x, y, z));
-  return nearest ? nearest.distance : Infinity;
+export function distanceTo(mesh: WeldedMesh, at: Vec3): number {
+  return nearestTo(mesh, at)?.mm ?? Infinity;
 }

@@ -1,0 +1,1 @@
+export { distanceTo, firstHit, nearestTo, type Nearest } from './boxTree';

@@ -1,0 +1,7 @@
+/** What can be wrong with a mesh that was scanned or made elsewhere. */
+export type FoundFault =
+  | { code: 'found.notRead'; name: string }
+  | { code: 'found.noFaces'; name: string }
+  | { code: 'found.tooMany'; name: string; count: number; limit: number }
+  | { code: 'found.tooBig'; name: string; bytes: number; limitBytes: number }
+  | { code: 'found.notAlike'; name: string };

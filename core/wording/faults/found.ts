@@ -1,0 +1,17 @@
+import type { FoundFault } from '@core/fault';
+
+import type { Sentences } from './sentences';
+
+/** One sentence or two for each: what is wrong, by which rule, and the way out. */
+export const FOUND: Sentences<FoundFault> = {
+  'found.notRead': ({ name }) =>
+    `${name} can’t be read as STL, 3MF, OBJ or PLY. Save the scan again in one of these, or choose another file.`,
+  'found.noFaces': ({ name }) =>
+    `${name} holds no faces, at most points. Let the program that scanned it join them to a surface, and save that.`,
+  'found.tooMany': ({ name, count, limit }) =>
+    `${name} has ${count} triangles; up to ${limit} can be compared. Let the program that scanned it make them fewer, and save that.`,
+  'found.tooBig': ({ name, bytes, limitBytes }) =>
+    `${name} has ${Math.ceil(bytes / 1048576)} MB; up to ${limitBytes / 1048576} MB can be read. Let the program that scanned it make its triangles fewer, and save that.`,
+  'found.notAlike': ({ name }) =>
+    `${name} can’t be laid over the spare: nowhere does even half of it come near. Check its unit, or whether it is this piece at all.`,
+};

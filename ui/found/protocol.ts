@@ -1,0 +1,33 @@
+import type { FoundFault, Result } from '@core/fault';
+import type { FoundFigures, FoundUnit, Painted } from '@core/found';
+import type { SolidMesh } from '@core/part';
+
+/** What the screen and the worker for scanned pieces say to each other. Meshes are handed over, not copied. */
+export interface FoundWorker {
+  /** Takes the spare that files are laid over, and lets go of the file before. */
+  setSpare(mesh: SolidMesh): Promise<void>;
+  read(bytes: Uint8Array, name: string): Promise<Result<FoundRead, FoundFault>>;
+  /** Lays what was read over the spare. @param unitMm what one of its numbers is. */
+  lay(unitMm: number, onShare: (share: number) => void): Promise<Result<LaidWays, FoundFault>>;
+  /** Shows one of the ways. @param withinMm what does not count as off. */
+  show(way: number, byAll: boolean, withinMm: number): Promise<FoundShown>;
+}
+
+export interface FoundRead {
+  triangles: number;
+  /** Longest, middle and shortest way through it, in its own numbers. */
+  box: [number, number, number];
+  /** What the file says its unit is, mm. */
+  unitMm: number | null;
+  likely: { unit: FoundUnit; isAlike: boolean };
+}
+
+export interface LaidWays {
+  /** How many ways there are that are as good. */
+  ways: number;
+}
+
+export interface FoundShown {
+  figures: FoundFigures;
+  painted: Painted;
+}
