@@ -17,6 +17,7 @@ test('from three readings to a checked, exportable spare, and back after a resta
   // The page looks for the server while it is down.
   expectedErrors.push(/ERR_CONNECTION_REFUSED|Failed to load resource/);
 
+  let saved = '';
   await test.step('a new repair', async () => {
     await page.goto(workshop.address);
     await expect(page.getByText('No repairs yet.')).toBeVisible();
@@ -98,6 +99,7 @@ test('from three readings to a checked, exportable spare, and back after a resta
     };
     const stl = await save('STL');
     expect(stl.suggestedFilename()).toBe('rack-wheel-spare.stl');
+    saved = await stl.path();
     const bytes = await contentOf(stl);
     expect(bytes.length).toBe(84 + 50 * bytes.readUInt32LE(80));
     expect((await contentOf(await save('3MF'))).subarray(0, 2).toString()).toBe('PK');
@@ -123,6 +125,16 @@ test('from three readings to a checked, exportable spare, and back after a resta
     await expect(working).toContainText('6.54');
     await expect(working).toContainText('+0.22');
     await expect(table.getByRole('row').filter({ hasText: 'volume' })).toHaveCount(1);
+  });
+
+  await test.step('what was made by revision A, laid over B as a scan: its bore is 0.22 narrower', async () => {
+    const scanned = page.getByRole('group', { name: 'Spare beside a scanned piece' });
+    await scanned.getByLabel('Scanned piece for Spare').setInputFiles(saved);
+    await expect(scanned).toContainText(/38\.\d\d mm × 38\.\d\d mm × 9\.00 mm/);
+    await scanned.getByRole('button', { name: 'Lay it over the spare' }).click();
+    await scanned.getByRole('radio', { name: '0.1', exact: true }).click({ timeout: 60_000 });
+    await expect(scanned.getByLabel('What is off')).toContainText(/Furthest out of the spare by 0\.1[01] mm/);
+    await scanned.getByRole('slider').fill('50');
   });
 
   await test.step('all of it again after the server was restarted', async () => {
