@@ -36,7 +36,7 @@ const INSIDE_WITH_OUTSIDE = -0.6;
 /** What scales along the bed scales all that lies along it: correlation of the scales of inside, outside and spacing. */
 const SCALES_TOGETHER = 0.8;
 /** How surely the stated scatter of a machine is known beforehand: as if from so many values (degrees of freedom). */
-const SCATTER_DEGREES = 6;
+export const SCATTER_DEGREES = 6;
 /** A new machine's starting values are meant at about this size, mm. */
 const USUAL_SIZE_MM = 20;
 

@@ -17,6 +17,8 @@ export const AskedSize = z.strictObject({
   jaw: Jaw,
   /** As it stands in the model, mm. */
   mm: z.number().positive().max(10_000),
+  /** Across the edge that stands on the bed: `mm` is what the first layer is laid with. */
+  foot: z.literal(true).optional(),
 });
 export type AskedSize = z.infer<typeof AskedSize>;
 

@@ -2,6 +2,8 @@ import { z } from 'zod';
 
 import { FILLS, Id, line, name } from '@core/fields';
 
+import { MaterialFamily } from './workshop';
+
 const version = z.int().nonnegative();
 const removed = z.boolean();
 const within = (least: number, most: number) => z.number().min(least).max(most);
@@ -49,7 +51,20 @@ export const LayerPrinter = z.strictObject({
   pricePerHour: within(0, 10_000),
   hottestNozzleC: within(100, 600),
   hottestBedC: within(0, 250),
+  /** How far the first layer spreads on each side, where nothing was learned of a material. */
   firstLayerSpreadMm: within(0, 1),
+  /** The same, as it was learned from what was measured at the foot, by family of material. */
+  learnedSpreads: z
+    .array(
+      z.strictObject({
+        family: MaterialFamily,
+        mm: within(0, 1),
+        plusMinusMm: within(0, 10),
+        count: z.int().positive(),
+      }),
+    )
+    .max(20)
+    .optional(),
   /** How far from upright a wall may lean out. */
   overhang: within(0.1, 1.5),
   bridgeMm: within(0, 500),

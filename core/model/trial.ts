@@ -45,6 +45,13 @@ export const TrialResult = z.strictObject({
   /** Standard uncertainty of the counterpart's size then, the instrument's own error left out. */
   counterpartStandardMm: z.number().min(0).max(1000),
   made: z.array(MadeReading).max(20),
+  /**
+   * Across the edge that stood on the bed, where the first layer spreads: readings, and how much of that was taken back on each side when it was
+   * laid, mm. Absent where nothing was laid in layers.
+   */
+  foot: z
+    .strictObject({ takenBackMm: z.number().min(0).max(1), made: z.array(MadeReading).max(20) })
+    .optional(),
   verdict: Verdict.nullable(),
   /** Of a gauge row: how much looser than the working size the place was that felt right. */
   looserMm: z.number().min(-2).max(2).nullable(),

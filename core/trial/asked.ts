@@ -17,7 +17,7 @@ export function aimOf({ feature, allowanceMm }: TrialResult): number {
 }
 
 /** What it came out as: the mean of its readings, mm; null where nobody measured. */
-export function madeOf({ made }: TrialResult): number | null {
+export function madeOf({ made }: Pick<TrialResult, 'made'>): number | null {
   return made.length === 0 ? null : made.reduce((sum, { mm }) => sum + mm, 0) / made.length;
 }
 

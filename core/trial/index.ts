@@ -15,6 +15,7 @@ export {
   type StandingThen,
   type Way,
 } from './misplaced';
+export { footOf, footSpread, footSpreadsOf, hasFoot } from './foot';
 export { newTrial, triedRevision, type Tried } from './newTrial';
 export {
   judge,

@@ -69,7 +69,7 @@ export function madeSizesOf(
 }
 
 /** Standard uncertainty of a made size through hand and display, and what another instrument than the usual one adds. */
-export function handOf({ made }: TrialResult, workshop: Workshop, usual: Instrument): number {
+export function handOf({ made }: Pick<TrialResult, 'made'>, workshop: Workshop, usual: Instrument): number {
   if (made.length === 0) return 0;
   const instrument = instrumentIn(workshop, made[0]!.instrumentId);
   const { contributions } = uncertaintyOfReadings(

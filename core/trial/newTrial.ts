@@ -9,7 +9,9 @@ import {
   type TrialOf,
   type TrialResult,
 } from '@core/model';
-import { machineIn } from '@core/workshop';
+import { layerPrinterFor, machineIn, materialIn } from '@core/workshop';
+
+import { hasFoot } from './foot';
 
 /** What is tried: a frozen revision, or the repair as it stands. */
 export interface Tried {
@@ -65,6 +67,9 @@ export function newTrial(
 ): Trial {
   const { head } = state;
   const machine = machineIn(numbers.workshop, given.machineId ?? head.machineId);
+  const materialId = given.materialId ?? head.materialId;
+  const { family } = materialIn(numbers.workshop, materialId);
+  const takenBackMm = layerPrinterFor(numbers.workshop, machine.id, family)?.firstLayerSpreadMm;
   const own = given.bodyId === undefined ? null : fitsOfBody(given.bodyId, state);
   const asked = given.row ? new Set([given.row.fitId]) : own;
   const standing = [...numbers.fits.values()]
@@ -89,6 +94,9 @@ export function newTrial(
             : amount('correction'),
           counterpartStandardMm: Math.hypot(...(doubts ?? []).map(({ standard }) => standard)),
           ...NOTHING_TRIED,
+          ...(takenBackMm !== undefined && !given.row && hasFoot(fit.feature)
+            ? { foot: { takenBackMm, made: [] } }
+            : {}),
           ...(fit.ownClearanceMm === null && fit.iso === null ? {} : { byHand: true as const }),
         },
       ];
@@ -116,7 +124,7 @@ export function newTrial(
     of: given.of,
     letter,
     machineId: machine.id,
-    materialId: given.materialId ?? head.materialId,
+    materialId,
     triedAt: given.triedAt,
     madePartId: given.madePartId,
     results: given.results ?? [...standing, ...sizes].slice(0, RESULTS_LIMIT),

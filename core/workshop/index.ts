@@ -11,7 +11,7 @@ export {
 export { FIT_TABLES, REFERENCE_MM, fitTableIn } from './fitTables';
 export { growthOf, type Growth } from './shrinking';
 export { DEFAULT_WORKSHOP, lackingRows, withUsualRows } from './workshop';
-export { LAYER_PRINTERS, layerPrinterIn } from './layerPrinters';
+export { LAYER_PRINTERS, layerPrinterFor, layerPrinterIn } from './layerPrinters';
 export { FILAMENTS, filamentIn } from './filaments';
 export { materialIn, materialsIn } from './materials';
 export { MATERIALS } from './usualMaterials';

@@ -1,4 +1,4 @@
-import type { LayerPrinter, Workshop } from '@core/model';
+import type { LayerPrinter, MaterialFamily, Workshop } from '@core/model';
 
 const degree = Math.PI / 180;
 
@@ -92,6 +92,17 @@ export const LAYER_PRINTERS: readonly LayerPrinter[] = [
     source: 'a large printer with a broader nozzle, usual figures',
   },
 ];
+
+/** What a machine does as a layer printer with a family of material: its first layer spreads as was learned of that. Null if nobody said. */
+export function layerPrinterFor(
+  workshop: Workshop,
+  machineId: string,
+  family: MaterialFamily,
+): LayerPrinter | null {
+  const printer = layerPrinterIn(workshop, machineId);
+  const learned = printer?.learnedSpreads?.find((one) => one.family === family);
+  return printer && learned ? { ...printer, firstLayerSpreadMm: learned.mm } : printer;
+}
 
 /** What a machine of the workshop can do as a layer printer; null if nobody said. */
 export function layerPrinterIn(workshop: Workshop, machineId: string): LayerPrinter | null {

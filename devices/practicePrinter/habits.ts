@@ -4,6 +4,8 @@ export interface Habits {
   outside: Habit;
   height: Habit;
   spacing: Habit;
+  /** How far the first layer spreads on each side. */
+  footMm: number;
   scatterMm: number;
   /** How often a job runs out of filament, or lets go of the bed. */
   runsOut: number;
@@ -20,6 +22,7 @@ const KNOWN: Record<string, Habits> = {
     outside: [0.07, -0.0006],
     height: [0.03, 0.0004],
     spacing: [0.005, -0.0007],
+    footMm: 0.17,
     scatterMm: 0.016,
     runsOut: 0.03,
     letsGo: 0.04,
@@ -29,6 +32,7 @@ const KNOWN: Record<string, Habits> = {
     outside: [0.05, 0.001],
     height: [-0.02, 0],
     spacing: [0, 0.001],
+    footMm: 0.12,
     scatterMm: 0.028,
     runsOut: 0.03,
     letsGo: 0.08,
@@ -38,6 +42,7 @@ const KNOWN: Record<string, Habits> = {
     outside: [0.11, -0.0008],
     height: [0.05, 0.0006],
     spacing: [0.01, -0.0009],
+    footMm: 0.24,
     scatterMm: 0.045,
     runsOut: 0.02,
     letsGo: 0.05,
@@ -75,6 +80,7 @@ function drawn(machine: string): Habits {
     outside: [0.04 + 0.1 * part(7), 0.002 * part(5)],
     height: [0.08 * part(11), 0.001 * part(13)],
     spacing: [0.03 * part(17), 0.002 * part(5)],
+    footMm: 0.15 + 0.2 * part(23),
     scatterMm: 0.025 + 0.02 * part(19),
     runsOut: 0.03,
     letsGo: 0.05,

@@ -8,6 +8,8 @@ export interface AskedOfPrinter {
   kind: FeatureKind;
   jaw: 'outside' | 'inside' | 'depth' | 'step';
   mm: number;
+  /** Across the edge on the bed, as its first layer is laid. */
+  foot?: true;
 }
 
 export interface PrinterTask {
@@ -133,12 +135,14 @@ export class PracticePrinter {
     return lot < runsOut + letsGo ? { at, how: 'letsGo' } : null;
   }
 
-  #make({ machine, family }: PrinterTask, { kind, mm, ...named }: AskedOfPrinter): MadeDimension {
+  #make({ machine, family }: PrinterTask, { kind, mm, foot, ...named }: AskedOfPrinter): MadeDimension {
     const habits = habitsOf(machine, family);
     const [offset, scale] = habits[kind];
+    // What spreads makes outsides larger and insides smaller, on both sides.
+    const spread = foot ? (kind === 'inside' ? -2 : 2) * habits.footMm : 0;
     return {
       ...named,
-      trueMm: mm * (1 + scale) + offset + habits.scatterMm * this.#normal(),
+      trueMm: mm * (1 + scale) + offset + spread + habits.scatterMm * this.#normal(),
       roughMm: habits.scatterMm / 3,
     };
   }

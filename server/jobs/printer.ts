@@ -19,6 +19,7 @@ export interface PrinterTask {
     kind: FeatureKind;
     jaw: 'outside' | 'inside' | 'depth' | 'step';
     mm: number;
+    foot?: true;
   }[];
   speedUp: number;
   mishap: Mishap;

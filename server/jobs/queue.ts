@@ -104,12 +104,13 @@ export class JobQueue {
         machine: job.machineId,
         family: job.family,
         gcode,
-        asked: job.asked.map(({ id, name, feature, jaw, mm }) => ({
+        asked: job.asked.map(({ id, name, feature, jaw, mm, foot }) => ({
           id,
           name,
           jaw,
           mm,
           kind: featureOf(feature).kind,
+          ...(foot ? { foot } : {}),
         })),
         speedUp: job.speedUp,
         // What happened once happened: after more filament it goes on.

@@ -17,7 +17,7 @@ import {
 } from '@core/printing';
 import { RepairBuilder } from '@core/solid';
 import { layerWarningSentence, sentenceOf } from '@core/wording';
-import { filamentIn, growthOf, layerPrinterIn, machineIn, materialIn } from '@core/workshop';
+import { filamentIn, growthOf, layerPrinterFor, machineIn, materialIn } from '@core/workshop';
 
 import { lettersFont } from '../lettersFont';
 import { stepTeller, writeWhole, type Telling } from './build';
@@ -47,7 +47,7 @@ export async function slice(
   const workshopMachine = machineIn(numbers.workshop, machineId);
   const material = materialIn(numbers.workshop, head.materialId);
   const means = layerMeans(
-    { name: workshopMachine.name, printer: layerPrinterIn(numbers.workshop, machineId) },
+    { name: workshopMachine.name, printer: layerPrinterFor(numbers.workshop, machineId, material.family) },
     { name: material.name, filament: filamentIn(numbers.workshop, material.id) },
   );
   if (!means.ok) {

@@ -10,7 +10,8 @@ import {
   type Repair,
 } from '@core/model';
 import { gaugePlaces } from '@core/recipe';
-import { newTrial } from '@core/trial';
+import { hasFoot, newTrial } from '@core/trial';
+import { layerPrinterFor, machineIn, materialIn } from '@core/workshop';
 
 /** Where the calipers go on what was made. */
 const JAW_OF: Record<FitFeature, Jaw> = {
@@ -27,6 +28,32 @@ const JAW_OF: Record<FitFeature, Jaw> = {
 
 /** The id of a place of a gauge row among what was asked. */
 export const placeId = (fitId: string, looserMm: number): string => `${fitId}:${looserMm.toFixed(1)}`;
+
+/** The id of what a size measures across its edge on the bed. */
+export const footId = (id: string): string => `${id}:foot`;
+
+/** The same sizes across their edges on the bed, as the first layer is laid there; none where nothing is laid in layers. */
+function atTheFoot(
+  asked: readonly AskedSize[],
+  { head }: Repair,
+  { workshop }: EvaluatedRepair,
+): AskedSize[] {
+  const { family } = materialIn(workshop, head.materialId);
+  const printer = layerPrinterFor(workshop, machineIn(workshop, head.machineId).id, family);
+  if (!printer) return [];
+  return asked
+    .filter(({ feature }) => hasFoot(feature))
+    .map((one) => {
+      const takenBack = (one.jaw === 'inside' ? 2 : -2) * printer.firstLayerSpreadMm;
+      return {
+        ...one,
+        id: footId(one.id),
+        name: `${one.name}, at the foot`.slice(0, 120),
+        mm: Math.max(0.01, one.mm + takenBack),
+        foot: true as const,
+      };
+    });
+}
 
 /** The working sizes that a body is to have, to be measured when it is made: one for each fit and each critical size, or for each place of its gauge row. */
 export function askedSizes(body: Body, repair: Repair, numbers: EvaluatedRepair): AskedSize[] {
@@ -82,11 +109,16 @@ export function trialOf(body: Body, repair: Repair, numbers: EvaluatedRepair): N
 }
 
 /** What is asked of all that lies on one bed. @param bodies the leading one first. */
-export const askedOfBed = (bodies: readonly Body[], repair: Repair, numbers: EvaluatedRepair): AskedSize[] =>
-  onceEach(
-    triedOf(bodies, repair).flatMap((body) => askedSizes(body, repair, numbers)),
+export function askedOfBed(bodies: readonly Body[], repair: Repair, numbers: EvaluatedRepair): AskedSize[] {
+  const tried = triedOf(bodies, repair);
+  const sizes = onceEach(
+    tried.flatMap((body) => askedSizes(body, repair, numbers)),
     ({ id }) => id,
-  ).slice(0, ASKED_LIMIT);
+  );
+  // A row of gauges is felt, not measured all round.
+  const isRow = gaugePlaces(tried[0]!, repair.fits) !== null;
+  return [...sizes, ...(isRow ? [] : atTheFoot(sizes, repair, numbers))].slice(0, ASKED_LIMIT);
+}
 
 /** How the trial of all that lies on one bed will begin. */
 export function trialOfBed(

@@ -3,7 +3,7 @@ import { Text, View } from 'react-native';
 import { correctionsActing } from '@core/fit';
 import type { Body } from '@core/model';
 import { actingSentence } from '@core/wording';
-import { layerPrinterIn, machineIn, resinPrinterIn } from '@core/workshop';
+import { layerPrinterFor, machineIn, resinPrinterIn, materialIn } from '@core/workshop';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useShow } from '../preferences/useShow';
@@ -14,7 +14,8 @@ export function ActingCorrections({ body }: { body: Body }) {
   const { repair, numbers } = useRepairContext();
   const show = useShow();
   const { id } = machineIn(numbers.workshop, repair.head.machineId);
-  const printer = layerPrinterIn(numbers.workshop, id) ?? resinPrinterIn(numbers.workshop, id);
+  const { family } = materialIn(numbers.workshop, repair.head.materialId);
+  const printer = layerPrinterFor(numbers.workshop, id, family) ?? resinPrinterIn(numbers.workshop, id);
   const spreadMm = printer?.firstLayerSpreadMm ?? 0;
   const acting = correctionsActing(body.id, repair, numbers, spreadMm);
   return (

@@ -6,7 +6,7 @@ import { settingsFor, type BedPlace, type Footing, type WayUp } from '@core/prin
 import { programFaultOf, sentenceOf, type ProgramFault } from '@core/wording';
 import {
   filamentIn,
-  layerPrinterIn,
+  layerPrinterFor,
   LAYER_PRINTERS,
   layerSetIn,
   machineIn,
@@ -49,7 +49,7 @@ export interface SpareOnBed {
 export function wishOf(onBed: readonly SpareOnBed[], { head }: RepairState, workshop: Workshop): LayWish {
   const { id, name } = machineIn(workshop, head.machineId);
   const material = materialIn(workshop, head.materialId);
-  const printer = layerPrinterIn(workshop, id);
+  const printer = layerPrinterFor(workshop, id, material.family);
   const resinPrinter = resinPrinterIn(workshop, id);
   return {
     // Where nobody said what the machine can do it is refused before it is laid.

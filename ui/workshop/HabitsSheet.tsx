@@ -6,7 +6,7 @@ import { LineChart } from 'react-native-gifted-charts';
 import { driftOf, expectedMake, habitsOf, machineThatLearned, type MadeSize } from '@core/learn';
 import { FeatureKind, TrialList, type Machine, type MaterialFamily, type Workshop } from '@core/model';
 import { instrumentOf, learnedFrom, madeSizesOf, trialsOf } from '@core/trial';
-import { correctionOf, materialIn } from '@core/workshop';
+import { correctionOf, layerPrinterIn, materialIn } from '@core/workshop';
 
 import { ask } from '../api/client';
 import type { useChangeWorkshop } from '../api/useWorkshop';
@@ -20,6 +20,7 @@ import { Switch } from '../shared/Switch';
 import { colours } from '../theme/colours';
 import { BeginLikeOthers } from './BeginLikeOthers';
 import { DriftNotice, LearnsSince } from './DriftNotice';
+import { FirstLayerHabit } from './FirstLayerHabit';
 import { FAMILY_WORDS, FEATURE_WORDS } from './words';
 
 /** What a machine was found to do, from the trials of all repairs: asked against made, with the band that is known so far. */
@@ -54,6 +55,7 @@ export function HabitsSheet({
   const made = madeSizesOf(counted, workshop, instrument);
   const learned = machineThatLearned(machine, shown, instrument, made, learnedFrom(made));
   const isTaken = JSON.stringify(learned.corrections) === JSON.stringify(machine.corrections);
+  const printer = layerPrinterIn(workshop, machine.id);
   const hasLearned = machine.corrections.some((one) => one.learned && one.family === shown);
   return (
     <Sheet title={`Habits of ${machine.name}`} onClose={onClose}>
@@ -130,6 +132,16 @@ export function HabitsSheet({
                 );
                 onClose();
               }}
+            />
+          ) : null}
+          {printer ? (
+            <FirstLayerHabit
+              machine={machine}
+              printer={printer}
+              family={shown}
+              trials={counted}
+              workshop={workshop}
+              onSave={onSave}
             />
           ) : null}
         </>

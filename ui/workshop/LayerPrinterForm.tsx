@@ -2,7 +2,9 @@ import { LayerPrinter, type Machine } from '@core/model';
 import { RAD_PER_DEGREE } from '@core/quantity';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
+import { useShow } from '../preferences/useShow';
 import { RowForm } from './RowForm';
+import { FAMILY_WORDS } from './words';
 import type { RowField, RowGroup } from './rowFields';
 
 const number = (path: string, label: string, unit?: string, times?: number): RowField => ({
@@ -91,6 +93,7 @@ export function LayerPrinterForm({
   onSave: ReturnType<typeof useChangeWorkshop>;
   onClose(): void;
 }) {
+  const show = useShow();
   return (
     <RowForm<LayerPrinter>
       title={`${machine.name}: how it lays layers`}
@@ -99,7 +102,13 @@ export function LayerPrinterForm({
             intro:
               'Nobody said yet. These are the figures of a usual bench printer: change those that differ.',
           }
-        : {})}
+        : printer.learnedSpreads
+          ? {
+              intro: `How far the first layer spreads was learned from trials: ${printer.learnedSpreads
+                .map(({ family, mm }) => `${FAMILY_WORDS[family]} ${show.length(mm)}`)
+                .join(', ')}. That goes before the figure here, until it is forgotten under its habits.`,
+            }
+          : {})}
       row={printer}
       schema={LayerPrinter}
       groups={GROUPS}

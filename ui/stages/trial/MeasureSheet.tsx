@@ -7,6 +7,7 @@ import { askedOf, isFarOff, wantedOf } from '@core/trial';
 import { instrumentIn } from '@core/workshop';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
+import { footId } from '../../jobs/askedSizes';
 import { InstrumentSheet } from '../../measuring/InstrumentSheet';
 import { Pad } from '../../measuring/Pad';
 import { PracticeCaliper } from '../../measuring/PracticeCaliper';
@@ -14,6 +15,13 @@ import { usePreferences } from '../../preferences/usePreferences';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { Sheet } from '../../shared/Sheet';
+import { Switch } from '../../shared/Switch';
+
+type Where = 'above' | 'foot';
+const WHERE: readonly { id: Where; word: string }[] = [
+  { id: 'above', word: 'Above the foot' },
+  { id: 'foot', word: 'At the foot' },
+];
 
 /** Readings of what came out, on the same pad as those of the broken piece. */
 export function MeasureSheet({
@@ -25,7 +33,7 @@ export function MeasureSheet({
   result: TrialResult;
   /** What the practice caliper is held to at first. */
   practice: string | null;
-  onChange(made: TrialResult['made']): void;
+  onChange(fields: Pick<TrialResult, 'made'> | Pick<TrialResult, 'foot'>): void;
   onClose(): void;
 }) {
   const { numbers } = useRepairContext();
@@ -34,17 +42,40 @@ export function MeasureSheet({
   const [choosing, setChoosing] = useState(false);
   const [asked, setAsked] = useState<TrialResult['made'][number] | null>(null);
   const instrument = instrumentIn(numbers.workshop, preferences.instruments.length);
-  const { made } = result;
+  const [where, setWhere] = useState<Where>('above');
+  const { foot } = result;
+  const isFoot = where === 'foot' && foot !== undefined;
+  const made = isFoot ? foot.made : result.made;
+  const keep = (readings: TrialResult['made']) =>
+    onChange(isFoot ? { foot: { ...foot, made: readings } } : { made: readings });
   const take = (mm: number, typed: string) => {
     const reading = { typed, mm, instrumentId: instrument.id };
     if (isFarOff(result, mm)) setAsked(reading);
-    else onChange([...made, reading]);
+    else keep([...made, reading]);
   };
   return (
     <Sheet title={result.fitName} onClose={onClose}>
       <Text className="font-sans text-[16px] leading-6 text-ink">
         {`In the model it is ${show.length(askedOf(result))}; it should have come out at ${show.length(wantedOf(result))}.`}
       </Text>
+      {foot ? (
+        <View className="gap-1.5">
+          <Switch<Where>
+            label="Where it is measured"
+            options={WHERE}
+            value={where}
+            onChange={(next) => {
+              setAsked(null);
+              setWhere(next);
+            }}
+          />
+          <Text className="font-label text-[14px] leading-5 text-muted">
+            {isFoot
+              ? 'Across the edge that stood on the bed. Beside what it measures above, this says how far the first layer spreads.'
+              : 'Clear of the edge that stood on the bed, which comes out broader.'}
+          </Text>
+        </View>
+      ) : null}
       {made.length > 0 ? (
         <View role="list" aria-label="Readings of what came out" className="flex-row flex-wrap gap-2">
           {made.map(({ mm }, index) => (
@@ -52,7 +83,7 @@ export function MeasureSheet({
               key={index}
               label={`${show.number(mm)}  ×`}
               name={`Take out reading ${show.number(mm)}`}
-              onPress={() => onChange(made.filter((_, other) => other !== index))}
+              onPress={() => keep(made.filter((_, other) => other !== index))}
             />
           ))}
         </View>
@@ -66,7 +97,7 @@ export function MeasureSheet({
             <Button
               label="Yes, take it"
               onPress={() => {
-                onChange([...made, asked]);
+                keep([...made, asked]);
                 setAsked(null);
               }}
             />
@@ -75,7 +106,9 @@ export function MeasureSheet({
         </View>
       ) : null}
       <View className="-mx-4">
-        {preferences.practiceCaliper ? <PracticeCaliper first={practice} /> : null}
+        {preferences.practiceCaliper ? (
+          <PracticeCaliper key={where} first={practice && isFoot ? footId(practice) : practice} />
+        ) : null}
         <Pad
           instrument={instrument}
           start=""

@@ -16,6 +16,7 @@ import { GroupHeading, Heading } from '../../shared/Heading';
 import { Switch } from '../../shared/Switch';
 import { ClearanceRule } from './ClearanceRule';
 import { FeelRow } from './FeelRow';
+import { FootTold } from './FootTold';
 import { Meaning } from './Meaning';
 import { MeasureSheet } from './MeasureSheet';
 import { Misplaced } from './Misplaced';
@@ -108,6 +109,7 @@ export function ResultCard({
           </Text>
         )}
       </View>
+      <FootTold result={result} />
       <Meaning judged={judged} tag={tag} trial={trial} />
       {isRow ? null : (
         <Misplaced
@@ -149,7 +151,7 @@ export function ResultCard({
         <MeasureSheet
           result={result}
           practice={practice}
-          onChange={(readings) => change({ made: readings })}
+          onChange={change}
           onClose={() => setMeasuring(false)}
         />
       ) : null}

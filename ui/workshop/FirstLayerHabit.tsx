@@ -1,0 +1,77 @@
+import { Text, View } from 'react-native';
+
+import { firstLayerLearned, printerThatLearned } from '@core/learn';
+import type { LayerPrinter, Machine, MaterialFamily, Trial, Workshop } from '@core/model';
+import { footSpreadsOf } from '@core/trial';
+
+import type { useChangeWorkshop } from '../api/useWorkshop';
+import { useShow } from '../preferences/useShow';
+import { Button } from '../shared/Button';
+import { GroupHeading } from '../shared/Heading';
+import { FAMILY_WORDS } from './words';
+
+/** How far a printer's first layer spreads: as it is taken back now, as trials found it, and the way from one to the other. */
+export function FirstLayerHabit({
+  machine,
+  printer,
+  family,
+  trials,
+  workshop,
+  onSave,
+}: {
+  machine: Machine;
+  printer: LayerPrinter;
+  family: MaterialFamily;
+  /** Those that count for this machine and family. */
+  trials: readonly Trial[];
+  workshop: Workshop;
+  onSave: ReturnType<typeof useChangeWorkshop>;
+}) {
+  const show = useShow();
+  const spreads = footSpreadsOf(trials, workshop);
+  const learned = firstLayerLearned(printer, machine, spreads);
+  const taken = printer.learnedSpreads?.find((one) => one.family === family);
+  const now = taken?.mm ?? printer.firstLayerSpreadMm;
+  const isTaken = learned !== null && taken !== undefined && Math.abs(learned.mm - taken.mm) < 1e-9;
+  const save = (next: typeof learned, text: string) =>
+    onSave('layerPrinter', printerThatLearned(printer, family, next), text);
+  return (
+    <View className="gap-2" role="group" aria-label="First layer">
+      <GroupHeading>First layer</GroupHeading>
+      <Text className="font-sans text-[15px] leading-[22px] text-ink">
+        {`It is taken to spread by ${show.length(now)} on each side.`}
+        {learned === null
+          ? ' Measure a size above its foot and at its foot, under Trial, and it is learned.'
+          : learned.count === 0
+            ? ' What was measured at the foot is so far from that that it is taken for odd: measure another make.'
+            : ` By ${learned.count} measured at the foot it is ${show.length(learned.mm)} ± ${show.uncertainty(learned.plusMinusMm)}${
+                learned.odd.length > 0 ? `; ${learned.odd.length} more are odd and hardly count` : ''
+              }.`}
+      </Text>
+      {learned === null || learned.count === 0 ? null : isTaken ? (
+        <Text role="status" className="font-medium text-[15px] text-moss">
+          Layers use what was learned.
+        </Text>
+      ) : (
+        <Button
+          label="Use what was learned of the first layer"
+          onPress={() =>
+            save(learned, `First layers of ${machine.name} are laid narrower by ${show.length(learned.mm)}.`)
+          }
+        />
+      )}
+      {taken ? (
+        <Button
+          tone="quiet"
+          label="Forget what was learned of the first layer"
+          onPress={() =>
+            save(
+              null,
+              `First layers of ${machine.name} with ${FAMILY_WORDS[family]} are taken for what its figures say.`,
+            )
+          }
+        />
+      ) : null}
+    </View>
+  );
+}
