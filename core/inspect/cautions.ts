@@ -1,5 +1,5 @@
 import type { EvaluatedRepair } from '@core/fit';
-import { valuesIn, type Body, type Material } from '@core/model';
+import { USUAL_LAYING, valuesIn, type Body, type Material } from '@core/model';
 import type { FaceTag, SharpRoot, SolidMesh, StepNote, StepOutcome, Vec3 } from '@core/part';
 
 import { pointContacts } from './contacts';
@@ -10,6 +10,7 @@ import { overhangOf } from './overhang';
 import { sliversOf } from './slivers';
 import { thinnestWall } from './thinnest';
 import { tongueStrains } from './tongues';
+import { weakSectionOf, type WeakSection } from './weakSection';
 
 /** Where on the part something is: faces, edges as segments, points. */
 export interface CautionPlace {
@@ -25,6 +26,7 @@ export type Caution = { where?: CautionPlace } & (
   | { code: 'contact.point'; count: number }
   | { code: 'face.sliver'; count: number; breadthMm: number }
   | { code: 'root.sharp'; of: string; on: string; radiusMm: number }
+  | ({ code: 'section.weak' } & Omit<WeakSection, 'segments'>)
   /** `turnedMm2`: what would hang over air if it were turned over. */
   | { code: 'slope.unsupported'; areaMm2: number; turnedMm2: number }
   | {
@@ -59,6 +61,7 @@ const BRIDGED_MM2 = 25;
 /**
  * What is to be said of a body by itself, gravest first.
  *
+ * @param isLaid in layers, which bear less when they are pulled apart.
  * @param rootsOf the sharp hollow corners at which steps stand on others; @param outcomes what its steps noted.
  */
 export function cautionsOf(
@@ -68,6 +71,7 @@ export function cautionsOf(
   material: Material,
   rootsOf: (steps: ReadonlySet<string>) => SharpRoot[] = () => [],
   outcomes: readonly StepOutcome[] = [],
+  isLaid = false,
 ): Caution[] {
   if (body.role !== 'spare') return [];
   const noted = outcomes.flatMap((outcome): Caution[] =>
@@ -83,6 +87,7 @@ export function cautionsOf(
     ...noted,
     ...contacts(mesh),
     ...walls(body, mesh, numbers, LEAST_WALL_MM[material.family]),
+    ...weak(body, mesh, material, isLaid),
     ...tongues,
     ...(YIELDING.includes(material.family) ? [] : roots(body, numbers, rootsOf)),
     ...slivers(mesh),
@@ -123,6 +128,14 @@ function walls(body: Body, mesh: SolidMesh, numbers: EvaluatedRepair, leastMm: n
       where: place(near),
     })),
   ];
+}
+
+function weak(body: Body, mesh: SolidMesh, material: Material, isLaid: boolean): Caution[] {
+  const { down } = body.laying ?? USUAL_LAYING;
+  const found = weakSectionOf(body, mesh, material, isLaid ? down : null);
+  if (!found) return [];
+  const { segments, ...told } = found;
+  return [{ code: 'section.weak', ...told, where: { segments } }];
 }
 
 function roots(

@@ -1,6 +1,6 @@
 import { evaluateRepair } from '@core/fit';
 import { cautionsOf, mendsOf, type Caution } from '@core/inspect';
-import { numberValue, type Repair, type Step } from '@core/model';
+import { numberValue, USUAL_LAYING, type Body, type Repair, type Step } from '@core/model';
 import { RepairBuilder, sharpRoots } from '@core/solid';
 import type { Kernel } from '@core/kernel';
 import { testKernel } from '@core/testing/kernel';
@@ -18,7 +18,7 @@ beforeAll(async () => {
   kernel = await testKernel();
 });
 
-function look(steps: Step[], material = 'petg') {
+function look(steps: Step[], material = 'petg', laying?: Body['laying']) {
   const { repair }: { repair: Repair } = new RepairDraft('x').body('b', 'b', steps);
   const numbers = evaluateRepair(repair);
   const builder = new RepairBuilder(kernel);
@@ -26,11 +26,13 @@ function look(steps: Step[], material = 'petg') {
   expect(built.steps.filter(({ state }) => state === 'failed')).toEqual([]);
   const mesh = built.mesh()!;
   const cautions = cautionsOf(
-    repair.bodies[0]!,
+    { ...repair.bodies[0]!, ...(laying ? { laying } : {}) },
     mesh,
     numbers,
     materialIn(DEFAULT_WORKSHOP, material),
     (of) => sharpRoots(built.solid!, of),
+    [],
+    true,
   );
   builder.dispose();
   return { mesh, cautions, codes: cautions.map(({ code }) => code), body: repair.bodies[0]! };
@@ -155,6 +157,45 @@ describe('a thin wall, by a tap', () => {
     const mended = mend(thin, steps);
     expect(mendWords(mended.act)).toMatch(word);
     expect(look(mended.steps).codes).not.toContain('wall.thin');
+  });
+});
+
+describe('a weak section', () => {
+  /** Pressed at its right end, held at its left one. */
+  const pressed = (forceN: number, fields: Partial<Body['laying']> = {}) => ({
+    ...USUAL_LAYING,
+    load: [0, 0, -1] as [number, number, number],
+    held: { forceN, at: [30, 0, 4], heldAt: [-30, 0, 2] } as NonNullable<Body['laying']>['held'],
+    ...fields,
+  });
+  const arm = [stepOf('plate', { length: 60, breadth: 6, thickness: 4, cornerRadius: 0 })];
+  const { modulusMpa, strain, across } = materialIn(DEFAULT_WORKSHOP, 'petg');
+  /** M c / I of a section 6 by 4 at 60 mm. */
+  const bearsN = (modulusMpa * strain * 6 * 4 ** 2) / 6 / 60;
+
+  test('is told where a load asks more of it than it bears, by how much', () => {
+    expect(look(arm, 'petg', pressed(0.9 * bearsN)).codes).toEqual([]);
+    const weak = only(look(arm, 'petg', pressed(2 * bearsN)).cautions, 'section.weak');
+    expect(weak.mostN / bearsN).toBeCloseTo(1, 3);
+    expect(weak.thicker).toBeCloseTo(Math.SQRT2, 3);
+    expect(weak.wall!.mm).toBeCloseTo(4, 6);
+    expect(weak.where!.segments!.length).toBeGreaterThan(0);
+    expect(cautionSentence(weak)).toMatch(/Make it 1.5 times as thick there, or choose/);
+  });
+
+  test('stands on its end it bears less, and is to be laid otherwise', () => {
+    const standing = pressed(2 * bearsN, { down: [-1, 0, 0] });
+    const weak = only(look(arm, 'petg', standing).cautions, 'section.weak');
+    expect(weak.mostN / bearsN).toBeCloseTo(across, 3);
+    expect(cautionSentence(weak)).toContain('lay it so that its layers run along');
+  });
+
+  test('is mended by a tap: as thick as it has to be', () => {
+    const load = pressed(2 * bearsN);
+    const mended = mend(only(look(arm, 'petg', load).cautions, 'section.weak'), arm);
+    expect(mendWords(mended.act)).toMatch(/^Make step 1 1\.7 mm thicker$/);
+    // What stands higher is pressed at its top, a little further from its middle.
+    expect(look(mended.steps, 'petg', load).codes).toEqual([]);
   });
 });
 

@@ -46,6 +46,12 @@ export function mendsOf(
       const { mm, leastMm, tag, behind } = caution;
       return wallMends({ mm, leastMm, faces: [tag, behind] }, steps, repair).map(made);
     }
+    case 'section.weak': {
+      const { wall, thicker } = caution;
+      if (!wall) return [];
+      const { mm, tag, behind } = wall;
+      return wallMends({ mm, leastMm: mm * thicker, faces: [tag, behind] }, steps, repair).map(made);
+    }
     case 'hole.nearEdge': {
       const step = steps.find(({ id }) => id === caution.stepId);
       if (step?.kind !== 'hole') return [];
@@ -135,6 +141,7 @@ export function stepsConcerned(caution: Caution, steps: readonly Step[]): Step[]
   const tags = [
     ...(caution.where?.faces ?? []).map(({ tag }) => tag),
     ...('behind' in caution ? [caution.behind] : []),
+    ...(caution.code === 'section.weak' && caution.wall ? [caution.wall.tag, caution.wall.behind] : []),
   ];
   const ids = new Set([
     ...tags.map(stepOfTag),

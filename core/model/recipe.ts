@@ -8,6 +8,8 @@ export type BodyRole = z.infer<typeof BodyRole>;
 
 const share = z.number().min(-1).max(1);
 const direction = z.tuple([share, share, share]);
+const far = z.number().min(-10_000).max(10_000);
+const place = z.tuple([far, far, far]);
 
 /** How a body is laid in layers. */
 export const Laying = z.strictObject({
@@ -19,6 +21,8 @@ export const Laying = z.strictObject({
   foot: z.enum(FEET),
   /** The direction in its own frame along which it is pulled or bent, of length 1; absent where nobody said. */
   load: direction.optional(),
+  /** How strong that load is, N, and the places in its own frame where it acts and where the part is held against it, mm. */
+  held: z.strictObject({ forceN: z.number().min(0.1).max(100_000), at: place, heldAt: place }).optional(),
 });
 export type Laying = z.infer<typeof Laying>;
 

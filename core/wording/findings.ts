@@ -1,3 +1,4 @@
+import { weakSentence } from './strength';
 import type { Caution, Finding } from '@core/inspect';
 import { showNumber } from '@core/quantity';
 
@@ -41,6 +42,8 @@ export function cautionSentence(
       return `${caution.count === 1 ? 'One face is' : `${caution.count} faces are`} only ${caution.breadthMm.toFixed(3)} mm broad: edges miss each other by a hair. Let them meet, or move them apart.`;
     case 'root.sharp':
       return `Where ${step(caution.of)} stands on ${step(caution.on)} the corner is sharp, and a load on it cracks there first. Round it by about ${mm(caution.radiusMm)}.`;
+    case 'section.weak':
+      return weakSentence(caution);
     case 'slope.unsupported':
       return `As it stands, ${caution.areaMm2.toFixed(0)} mm² of it hang over air. ${caution.turnedMm2 < caution.areaMm2 ? `Turned over it would be ${caution.turnedMm2.toFixed(0)} mm². ` : ''}Put a slope of 45° under them, or make it with supports.`;
     case 'wall.thin':

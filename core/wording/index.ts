@@ -26,6 +26,7 @@ export {
   piecesSentence,
   sectionSentence,
   stressSentence,
+  weakestSentence,
   type LayersThere,
 } from './strength';
 export { mendWords } from './mends';

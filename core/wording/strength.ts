@@ -1,5 +1,5 @@
 import { capital } from '@core/sentence';
-import type { HowStrong, Joint, Load, SectionProperties } from '@core/strength';
+import type { HowStrong, Joint, Load, SectionProperties, Weakest } from '@core/strength';
 
 import type { Lengths } from './lengths';
 
@@ -98,3 +98,36 @@ export function jointSentence(
   const layers = isLaid ? ', as if its layers lay at their worst' : '';
   return `${enough}${how} Guidance: ${material} bears about ${about(borneMpa)} MPa again and again${layers}; sharp corners, heat and age take more off.`;
 }
+
+/** A section that bears less than is asked of it, and what would mend it. */
+export function weakSentence({
+  forceN,
+  mostN,
+  thicker,
+  isAcross,
+}: {
+  forceN: number;
+  mostN: number;
+  thicker: number;
+  isAcross: boolean;
+}): string {
+  const turned = isAcross ? ', lay it so that its layers run along the pull' : '';
+  return `Its weakest section bears about ${about(mostN)} N of the ${about(forceN)} N that act on it (guidance). Make it ${upTo(thicker)} times as thick there${turned}, or choose another material.`;
+}
+
+/** Of the weakest section between load and hold: what it bears. */
+export function weakestSentence(
+  { mostN, times, thicker, twisted, isAcross }: Omit<Weakest, 'plane' | 'section'>,
+  forceN: number,
+): string {
+  const said =
+    thicker === null
+      ? `Between load and hold it bears about ${about(mostN)} N at its weakest section, ${about(times)} times what acts on it (guidance).`
+      : weakSentence({ forceN, mostN, thicker, isAcross });
+  return twisted > LITTLE_TWIST
+    ? `${said} It is twisted there as well, which is not counted: cut it open there and ask.`
+    : said;
+}
+
+/** Less of the moment than this twists nobody would notice. */
+const LITTLE_TWIST = 0.2;

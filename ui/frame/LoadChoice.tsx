@@ -8,6 +8,7 @@ import { isParallel } from '@core/tolerance';
 import { Button } from '../shared/Button';
 import { Switch } from '../shared/Switch';
 import { PointLoadSheet } from './PointLoadSheet';
+import { WhatItBears } from './WhatItBears';
 
 type Load = 'unknown' | 'x' | 'y' | 'z';
 const ALONG: Record<'x' | 'y' | 'z', Vec3> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
@@ -15,10 +16,13 @@ const ALONG: Record<'x' | 'y' | 'z', Vec3> = { x: [1, 0, 0], y: [0, 1, 0], z: [0
 /** Along which way of a spare, as it stands under Shape, it is pulled or bent: chosen, or pointed at on it. */
 export function LoadChoice({ body, onChange }: { body: Body; onChange(body: Body): void }) {
   const [isPointing, setPointing] = useState(false);
-  const { load: now, ...laying } = body.laying ?? USUAL_LAYING;
+  const { load: now, held, ...laying } = body.laying ?? USUAL_LAYING;
   const axis = now && axisOf(now);
-  const take = (load: Vec3 | null) =>
-    onChange({ ...body, laying: load ? { ...laying, load: [...load] } : laying });
+  const take = (load: Vec3 | null, against = held) =>
+    onChange({
+      ...body,
+      laying: load ? { ...laying, load: [...load], ...(against ? { held: against } : {}) } : laying,
+    });
   return (
     <View className="gap-2">
       <Switch<Load>
@@ -37,15 +41,16 @@ export function LoadChoice({ body, onChange }: { body: Body; onChange(body: Body
           It pulls the way that was pointed at on the part.
         </Text>
       ) : null}
+      <WhatItBears body={body} />
       <View className="items-start">
         <Button label="Point at it on the part" onPress={() => setPointing(true)} />
       </View>
       {isPointing ? (
         <PointLoadSheet
           body={body}
-          onTake={(load) => {
+          onTake={({ load, held: against }) => {
             const plain = axisOf(load);
-            take(plain ? ALONG[plain] : load);
+            take(plain ? ALONG[plain] : load, against);
             setPointing(false);
           }}
           onClose={() => setPointing(false)}

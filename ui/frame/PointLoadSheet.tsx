@@ -1,8 +1,9 @@
 import { useMemo, useState } from 'react';
 import { Text } from 'react-native';
+import { z } from 'zod';
 
 import { directionAt } from '@core/inspect';
-import type { Body } from '@core/model';
+import type { Body, Laying } from '@core/model';
 import { along, type Picked, type SolidMesh, type Vec3 } from '@core/part';
 
 import { useSolidView } from '../inRepair/useSolidView';
@@ -10,44 +11,70 @@ import { PointedPart } from '../part/PointedPart';
 import { rimOf, segmentsOf } from '../part/pickOnMesh';
 import { Button } from '../shared/Button';
 import { EmptyState } from '../shared/EmptyState';
+import { Field } from '../shared/Field';
+import { readNumber } from '../shared/numberFields';
 import { Sheet } from '../shared/Sheet';
 
 /** The line that shows the way is so long, as a share of the part's reach. */
 const LINE_SHARE = 0.3;
+const FORCE = z.number().min(0.1).max(100_000);
 
-/** Where a load acts on a body, pointed at: a tap on the face that is pushed or pulled, or on an edge along which it pulls. */
+/** What was pointed at: the way of the load, and how strong it is and what it is held against, if that was said. */
+export interface PointedLoad {
+  load: Vec3;
+  held: Laying['held'];
+}
+
+/** Where a load acts on a body, pointed at: a tap on the face that is pushed or pulled, or on an edge along which it pulls; then where it is held. */
 export function PointLoadSheet({
   body,
   onTake,
   onClose,
 }: {
   body: Body;
-  onTake(load: Vec3): void;
+  onTake(pointed: PointedLoad): void;
   onClose(): void;
 }) {
   const mesh = useSolidView().bodies.find(({ bodyId }) => bodyId === body.id)?.mesh ?? null;
+  const [acting, setActing] = useState<Acting | null>(null);
   return (
-    <Sheet title="Point at the load" onClose={onClose}>
-      {mesh ? (
-        <Pointing body={body} mesh={mesh} onTake={onTake} />
-      ) : (
+    <Sheet title={acting ? 'Point at where it is held' : 'Point at the load'} onClose={onClose}>
+      {!mesh ? (
         <EmptyState
           text={`${body.name} is not built yet. Look at it under Shape until it is, then point at it.`}
         />
+      ) : acting ? (
+        <Holding body={body} mesh={mesh} acting={acting} onTake={onTake} onBack={() => setActing(null)} />
+      ) : (
+        <Pointing body={body} mesh={mesh} onNext={setActing} onTake={onTake} />
       )}
     </Sheet>
   );
 }
 
-function Pointing({ body, mesh, onTake }: { body: Body; mesh: SolidMesh; onTake(load: Vec3): void }) {
+/** A load that was pointed at. */
+interface Acting {
+  load: Vec3;
+  at: Vec3;
+}
+
+function Pointing({
+  body,
+  mesh,
+  onNext,
+  onTake,
+}: {
+  body: Body;
+  mesh: SolidMesh;
+  onNext(acting: Acting): void;
+  onTake(pointed: PointedLoad): void;
+}) {
   const [picked, setPicked] = useState<Picked | null>(null);
   const load = useMemo(() => picked && directionAt(mesh, picked), [mesh, picked]);
   const marks = useMemo(() => {
-    if (!picked || !load || picked.kind === 'corner') return { segments: [], points: [] };
+    if (!picked || !load || picked.kind === 'corner') return NO_MARKS;
     const taken = picked.kind === 'face' ? rimOf(mesh, picked) : segmentsOf(mesh, picked);
-    const reach = LINE_SHARE * reachOf(mesh);
-    const line = Float32Array.of(...along(picked.near, load, -reach), ...along(picked.near, load, reach));
-    return { segments: [taken, line], points: [picked.near] };
+    return { segments: [taken, lineThrough(mesh, { load, at: picked.near })], points: [picked.near] };
   }, [mesh, picked, load]);
   return (
     <>
@@ -65,12 +92,99 @@ function Pointing({ body, mesh, onTake }: { body: Body; mesh: SolidMesh; onTake(
       <Text role="status" className="font-medium text-[14px] leading-5 text-muted">
         {load ? 'It pulls or pushes along the line.' : 'Nothing is pointed at yet.'}
       </Text>
-      <Button tone="primary" label="Take it" disabled={!load} onPress={() => load && onTake(load)} />
+      <Button
+        tone="primary"
+        label="Say how strong it is"
+        disabled={!load}
+        onPress={() => load && picked && onNext({ load, at: picked.near })}
+      />
+      <Button
+        label="Take its way alone"
+        disabled={!load}
+        onPress={() => load && onTake({ load, held: undefined })}
+      />
+    </>
+  );
+}
+
+function Holding({
+  body,
+  mesh,
+  acting,
+  onTake,
+  onBack,
+}: {
+  body: Body;
+  mesh: SolidMesh;
+  acting: Acting;
+  onTake(pointed: PointedLoad): void;
+  onBack(): void;
+}) {
+  const [picked, setPicked] = useState<Picked | null>(null);
+  const [force, setForce] = useState('');
+  const forceN = readNumber(force, 'load', FORCE, { unit: 'N' });
+  const marks = useMemo(() => {
+    const held = picked
+      ? [
+          picked.kind === 'face'
+            ? rimOf(mesh, picked)
+            : picked.kind === 'edge'
+              ? segmentsOf(mesh, picked)
+              : null,
+        ]
+      : [];
+    return {
+      segments: [lineThrough(mesh, acting), ...held.filter((one) => one !== null)],
+      points: picked ? [acting.at, picked.near] : [acting.at],
+    };
+  }, [mesh, acting, picked]);
+  return (
+    <>
+      <Text className="font-sans text-[15px] leading-[22px] text-ink">
+        Tap the face or edge where it is held against the load, at a place where it just begins to be held.
+      </Text>
+      <PointedPart
+        body={body}
+        mesh={mesh}
+        from="corner"
+        marks={marks}
+        pickable={PICKABLE}
+        onPoint={setPicked}
+      />
+      <Field
+        label="Load (1 kg weighs 10 N)"
+        unit="N"
+        inputMode="decimal"
+        value={force}
+        onChangeText={setForce}
+        wrong={force === '' || forceN.ok ? undefined : forceN.sentence}
+      />
+      <Text role="status" className="font-medium text-[14px] leading-5 text-muted">
+        {picked ? 'It is looked at between the two crosses.' : 'Nothing is pointed at yet.'}
+      </Text>
+      <Button
+        tone="primary"
+        label="Take it"
+        disabled={!picked || !forceN.ok}
+        onPress={() => {
+          if (!picked || !forceN.ok) return;
+          const { load, at } = acting;
+          onTake({ load, held: { forceN: forceN.value, at: [...at], heldAt: [...picked.near] } });
+        }}
+      />
+      <Button tone="quiet" label="Point at the load again" onPress={onBack} />
     </>
   );
 }
 
 const PICKABLE = ['face', 'edge'] as const;
+const NO_MARKS = { segments: [], points: [] };
+
+/** The line that a load acts along. */
+function lineThrough(mesh: SolidMesh, { load, at }: Acting): Float32Array {
+  const reach = LINE_SHARE * reachOf(mesh);
+  return Float32Array.of(...along(at, load, -reach), ...along(at, load, reach));
+}
 
 /** The longest way across the box round a mesh, mm. */
 function reachOf({ positions }: SolidMesh): number {

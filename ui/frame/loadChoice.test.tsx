@@ -50,7 +50,7 @@ function point(tap: Picked) {
   expect(screen.getByRole('status').textContent).toBe('Nothing is pointed at yet.');
   mockTap = tap;
   press('the part');
-  press('Take it');
+  press('Take its way alone');
   return onChange.mock.calls[0]![0].laying!.load!;
 }
 
@@ -87,4 +87,73 @@ test('a way that was pointed at is said, and another choice takes its place', ()
   expect(screen.getByText('It pulls the way that was pointed at on the part.')).toBeTruthy();
   fireEvent.click(screen.getByRole('radio', { name: 'Not said' }));
   expect(onChange.mock.calls[0]![0].laying).not.toHaveProperty('load');
+});
+
+test('how strong it is and what it is held against are kept with it, and another way keeps them', () => {
+  render(
+    <InRepair repair={repair} solid={built(mesh)}>
+      <LoadChoice body={arm} onChange={onChange} />
+    </InRepair>,
+  );
+  press('Point at it on the part');
+  mockTap = { kind: 'edge', tags: ['slope:foot', 'slope:face'], near: [4, 0, 0] };
+  press('the part');
+  press('Say how strong it is');
+  expect(screen.getByRole('button', { name: 'Take it' }).getAttribute('aria-disabled')).toBe('true');
+  mockTap = { kind: 'face', tag: 'slope:face', near: [0, 9, 9] };
+  press('the part');
+  fireEvent.change(screen.getByLabelText(/^Load/), { target: { value: 'much' } });
+  expect(screen.getByText(/takes a number alone/)).toBeTruthy();
+  fireEvent.change(screen.getByLabelText(/^Load/), { target: { value: '50' } });
+  press('Take it');
+  const [loaded] = onChange.mock.lastCall!;
+  const held = { forceN: 50, at: [4, 0, 0], heldAt: [0, 9, 9] };
+  expect(loaded.laying).toMatchObject({ load: [1, 0, 0], held });
+  document.body.innerHTML = '';
+  render(
+    <InRepair repair={repair}>
+      <LoadChoice body={loaded} onChange={onChange} />
+    </InRepair>,
+  );
+  fireEvent.click(screen.getByRole('radio', { name: 'Up, down' }));
+  expect(onChange.mock.lastCall![0].laying).toMatchObject({ load: [0, 0, 1], held });
+  fireEvent.click(screen.getByRole('radio', { name: 'Not said' }));
+  expect(onChange.mock.lastCall![0].laying).not.toHaveProperty('held');
+});
+
+test('what it bears between load and hold is told, as strong as it is and too weak', () => {
+  const corners = [0, 1, 2, 3, 4, 5, 6, 7].flatMap((at) => [
+    at & 1 ? 60 : 0,
+    at & 2 ? 3 : -3,
+    at & 4 ? 4 : 0,
+  ]);
+  const indices = [
+    0, 2, 3, 0, 3, 1, 4, 5, 7, 4, 7, 6, 0, 1, 5, 0, 5, 4, 2, 6, 7, 2, 7, 3, 0, 4, 6, 0, 6, 2, 1, 3, 7, 1, 7,
+    5,
+  ];
+  const bar = { ...mesh!, positions: Float32Array.from(corners), indices: Uint32Array.from(indices) };
+  const told = (forceN: number) => {
+    document.body.innerHTML = '';
+    const held = { forceN, at: [60, 0, 4], heldAt: [0, 0, 2] };
+    const laying = {
+      down: [0, 0, -1],
+      settings: 'everyday',
+      support: 'none',
+      foot: 'skirt',
+      load: [0, 0, -1],
+      held,
+    };
+    render(
+      <InRepair repair={repair} solid={built(bar)}>
+        <LoadChoice body={{ ...arm, laying } as Body} onChange={onChange} />
+      </InRepair>,
+    );
+    return screen.getByRole('status').textContent;
+  };
+  expect(told(2)).toMatch(
+    /^Between load and hold it bears about \d+ N at its weakest section, [\d.]+ times what acts/,
+  );
+  expect(told(500)).toMatch(
+    /^Its weakest section bears about \d+ N of the 500 N .* Make it \d\.\d times as thick/,
+  );
 });

@@ -5,9 +5,18 @@ import { BarChart } from 'react-native-gifted-charts';
 import { leastChance, type MakeChoice } from '@core/fit';
 import { USUAL_LAYING, workshopRows } from '@core/model';
 import { minutesText, sentenceOf } from '@core/wording';
-import { layerPrinterIn, layerSetsIn, resinPrinterIn, resinSetsIn } from '@core/workshop';
+import { bornByOther, madeOfMaterial } from '@core/strength';
+import {
+  layerPrinterIn,
+  layerSetsIn,
+  machineIn,
+  materialIn,
+  resinPrinterIn,
+  resinSetsIn,
+} from '@core/workshop';
 
 import { useNotices } from '../api/notices';
+import { useWeakest } from '../frame/useWeakest';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { Button } from '../shared/Button';
 import { colours } from '../theme/colours';
@@ -22,6 +31,7 @@ interface Row {
   short: string | null;
   /** Of the fit that is least likely to go as wished; null where there is none. */
   chance: number | null;
+  choice: MakeChoice;
   reply: ComparedReply | null;
   sentence: string | null;
   chosen: boolean;
@@ -37,11 +47,26 @@ interface Asked {
 export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wish: LayWish }) {
   const { repair, numbers } = useRepairContext();
   const { say } = useNotices();
+  const [{ body: leading }] = onBed as [SpareOnBed];
+  const weakest = useWeakest(leading);
   const [rows, setRows] = useState<Row[]>([]);
   const [share, setShare] = useState<number | null>(null);
   const key = JSON.stringify(wish);
   const [comparedFor, setComparedFor] = useState('');
 
+  const bearsIn = ({ machineId, materialId }: MakeChoice): string => {
+    const { workshop } = numbers;
+    const isLaid = machineIn(workshop, machineId).process === 'printing';
+    const made = madeOfMaterial(
+      materialIn(workshop, materialId),
+      isLaid ? (leading.laying ?? USUAL_LAYING).down : null,
+    );
+    if (weakest) return `bears ${bornByOther(weakest.weakest, weakest.load, made).toFixed(0)} N`;
+    const along = made.alongMpa.toFixed(0);
+    return made.across < 1
+      ? `bears ${along} MPa along, ${(made.alongMpa * made.across).toFixed(0)} across`
+      : `bears ${along} MPa`;
+  };
   const compare = async () => {
     const { workshop } = numbers;
     const { head } = repair;
@@ -84,6 +109,7 @@ export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wi
           : index < machines.length
             ? one.machine.name.split(' ')[0]!
             : settingOf(one).name,
+        choice,
         chance: leastOf(onBed.map(({ body }) => leastChance(body.id, repair, workshop, choice))),
         reply: reply.ok ? reply.value : null,
         sentence: reply.ok ? null : sentenceOf(reply.fault),
@@ -121,11 +147,12 @@ export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wi
             className="rounded-lg border border-line bg-card"
           >
             <TableRow cells={['', 'Time', 'Weight', 'Cost', 'Fits']} head />
-            {shown.map(({ id, name, chance, reply, sentence, chosen }) =>
+            {shown.map(({ id, name, choice, chance, reply, sentence, chosen }) =>
               reply ? (
                 <TableRow
                   key={id}
                   chosen={chosen}
+                  under={bearsIn(choice)}
                   cells={[
                     name,
                     minutesText(reply.figures.minutes),
@@ -142,7 +169,11 @@ export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wi
             )}
           </View>
           <Text className="font-label text-[13.5px] leading-5 text-muted">
-            Fits: how likely the first make goes as wished at the fit that is least likely to.
+            {`Fits: how likely the first make goes as wished at the fit that is least likely to.${
+              weakest
+                ? ' Bears: at the weakest section between its load and where it is held (guidance).'
+                : ' Bears: what the material bears again and again, along its layers and across them. Point at the load above, and it is said in newtons.'
+            }`}
           </Text>
           <Minutes rows={shown} />
         </>
@@ -159,7 +190,18 @@ function leastOf(chances: readonly (number | null)[]): number | null {
 /** Of the columns after the name. */
 const WIDTHS = ['', 'w-[64px]', 'w-[52px]', 'w-[40px]', 'w-[40px]'];
 
-function TableRow({ cells, head, chosen }: { cells: string[]; head?: boolean; chosen?: boolean }) {
+function TableRow({
+  cells,
+  head,
+  chosen,
+  under,
+}: {
+  cells: string[];
+  head?: boolean;
+  chosen?: boolean;
+  /** Below the name. */
+  under?: string;
+}) {
   return (
     <View role="row" className={`flex-row gap-2 px-3 py-2 ${head ? '' : 'border-t border-line'}`}>
       {cells.map((cell, index) => (
@@ -169,6 +211,9 @@ function TableRow({ cells, head, chosen }: { cells: string[]; head?: boolean; ch
           className={`${index === 0 ? 'flex-1' : `${WIDTHS[index]} text-right`} ${head ? 'font-label text-muted' : chosen ? 'font-semibold text-ink' : 'font-number text-ink'} text-[14.5px] tabular-nums`}
         >
           {cell}
+          {index === 0 && under ? (
+            <Text className="font-label text-[13px] text-muted">{`\n${under}`}</Text>
+          ) : null}
         </Text>
       ))}
     </View>

@@ -48,7 +48,13 @@ test('a job asks for the sizes of all spares on its bed, each once', () => {
   const alone = askedSizes(body!, wheel, numbers);
   expect(alone.length).toBeGreaterThan(0);
   const two = { ...wheel, bodies: [body!, second] };
-  expect(askedOfBed([body!, second], two, numbers)).toEqual(alone);
+  const asked = askedOfBed([body!, second], two, numbers);
+  expect(asked.filter(({ foot }) => !foot)).toEqual(alone);
+  // And across its edge on the bed, with what is taken back of the first layer: a bore is laid wider there.
+  const [bore] = alone;
+  expect(asked.filter(({ foot }) => foot)).toMatchObject([
+    { id: `${bore!.id}:foot`, jaw: 'inside', mm: expect.closeTo(bore!.mm + 2 * 0.1, 6) as number },
+  ]);
   expect(trialOfBed([body!, second], two, numbers).of).toBe('part');
   expect(trialOfBed([body!, body!], wheel, numbers)).toEqual(trialOfBed([body!], wheel, numbers));
 });

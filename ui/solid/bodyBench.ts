@@ -58,6 +58,8 @@ interface OnBench {
   built: Built;
   build: number;
   cautions: Caution[];
+  /** What they were told for besides the shape: of what it is made, and how. */
+  told: string;
 }
 
 /** What the worker does, without the worker: the bodies of one repair on a kernel, kept between builds. */
@@ -85,6 +87,7 @@ export class BodyBench implements Answered<WorkerCalls> {
     const numbers = evaluateRepair(state, workshop);
     this.#numbers = numbers;
     const material = materialIn(numbers.workshop, state.head.materialId);
+    const isLaid = machineIn(numbers.workshop, state.head.machineId).process === 'printing';
     const allBuilt = this.#builder.build(state.bodies, numbers, this.onStep);
     const before = this.#bodies;
     this.#bodies = new Map();
@@ -97,17 +100,20 @@ export class BodyBench implements Answered<WorkerCalls> {
       const figures = figuresOf(built, material);
       const isKnown = known[body.id] === build;
       const mesh = same && isKnown ? null : built.mesh();
-      const cautions = same
-        ? old.cautions
-        : cautionsOf(
-            body,
-            mesh,
-            numbers,
-            material,
-            (of) => (built.solid ? sharpRoots(built.solid, of) : []),
-            built.steps,
-          );
-      this.#bodies.set(body.id, { body, built, build, cautions });
+      const told = JSON.stringify([material, isLaid, body.laying]);
+      const cautions =
+        same && old.told === told
+          ? old.cautions
+          : cautionsOf(
+              body,
+              mesh ?? built.mesh(),
+              numbers,
+              material,
+              (of) => (built.solid ? sharpRoots(built.solid, of) : []),
+              built.steps,
+              isLaid,
+            );
+      this.#bodies.set(body.id, { body, built, build, cautions, told });
       return {
         bodyId: body.id,
         build,
