@@ -64,7 +64,7 @@ export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wi
     if (weakest) return `bears ${bornByOther(weakest.weakest, weakest.load, made).toFixed(0)} N`;
     const along = made.alongMpa.toFixed(0);
     return made.across < 1
-      ? `bears ${along} MPa along, ${(made.alongMpa * made.across).toFixed(0)} across`
+      ? `bears ${along} / ${(made.alongMpa * made.across).toFixed(0)} MPa`
       : `bears ${along} MPa`;
   };
   const compare = async () => {
@@ -172,7 +172,7 @@ export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wi
             {`Fits: how likely the first make goes as wished at the fit that is least likely to.${
               weakest
                 ? ' Bears: at the weakest section between its load and where it is held (guidance).'
-                : ' Bears: what the material bears again and again, along its layers and across them. Point at the load above, and it is said in newtons.'
+                : ' Bears: what the material bears again and again, along its layers / across them. Point at the load above, and it is said in newtons.'
             }`}
           </Text>
           <Minutes rows={shown} />

@@ -106,7 +106,9 @@ export function LayerPrinterForm({
           ? {
               intro: `How far the first layer spreads was learned from trials: ${printer.learnedSpreads
                 .map(({ family, mm }) => `${FAMILY_WORDS[family]} ${show.length(mm)}`)
-                .join(', ')}. That goes before the figure here, until it is forgotten under its habits.`,
+                .join(
+                  ', ',
+                )}. That goes before the figure here, until it is forgotten under what trials taught of it.`,
             }
           : {})}
       row={printer}
