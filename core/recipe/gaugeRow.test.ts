@@ -1,12 +1,10 @@
-import { readFileSync } from 'node:fs';
-
 import { evaluateRepair } from '@core/fit';
 import { Body } from '@core/model';
 import { gaugeRow, GAUGE_STEPS_MM } from '@core/recipe';
 import { RepairBuilder } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
 import { RepairDraft } from '@core/testing/repairDraft';
-import { readFont } from '@core/text';
+import { lettersFont } from '@core/testing/lettersFont';
 
 const ids = () => {
   let made = 0;
@@ -47,11 +45,7 @@ test.each(['bore', 'peg'] as const)(
   async (feature) => {
     const body = row(feature, 6.32)!;
     const repair = new RepairDraft('Gauge').body('b', 'Body', body.steps).repair;
-    const font = readFont(
-      new Uint8Array(
-        readFileSync(require.resolve('@expo-google-fonts/barlow/600SemiBold/Barlow_600SemiBold.ttf')),
-      ).buffer,
-    );
+    const font = lettersFont();
     const builder = new RepairBuilder(await testKernel(), font);
     const built = builder.build(repair.bodies, evaluateRepair(repair)).get('b')!;
     expect(built.steps.filter(({ state }) => state !== 'built')).toEqual([]);

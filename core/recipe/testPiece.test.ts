@@ -1,10 +1,12 @@
 import { evaluateRepair, fitsOfBody, usesOf } from '@core/fit';
 import type { Body, Repair, Step } from '@core/model';
 import { RepairBuilder } from '@core/solid';
+import { lettersFont } from '@core/testing/lettersFont';
 import { testKernel } from '@core/testing/kernel';
 import { RepairDraft } from '@core/testing/repairDraft';
 
 import { testPiece } from './testPiece';
+import { marksOf, remarked } from './testPieceMark';
 
 let made = 0;
 const newId = () => `id-${(made += 1)}`;
@@ -23,14 +25,14 @@ function draft(): Repair {
   ] as Step[]).repair;
 }
 
-async function cut(repair: Repair, fitName: string) {
-  const builder = new RepairBuilder(await testKernel());
+async function cut(repair: Repair, fitName: string, marks: string[] = []) {
+  const builder = new RepairBuilder(await testKernel(), lettersFont());
   const numbers = evaluateRepair(repair);
   const spare = repair.bodies[0]!;
   const mesh = builder.build(repair.bodies, numbers).get(spare.id)!.mesh()!;
   const fit = repair.fits.find(({ name }) => name === fitName)!;
   const stepIds = new Set(usesOf(repair, { from: 'fit', id: fit.id }).flatMap(({ stepId }) => stepId ?? []));
-  const piece = testPiece({ fit, spare, mesh, stepIds }, newId);
+  const piece = testPiece({ fit, spare, mesh, stepIds, marks }, newId);
   const built = (bodies: readonly Body[]) =>
     builder.build(bodies, evaluateRepair({ ...repair, bodies: [...bodies] }));
   return { piece, built, fit, spare, numbers, done: () => builder.dispose() };
@@ -84,4 +86,70 @@ test('a fit that goes round the whole part, or that has no face yet, is refused 
   expect(none).toMatchObject({ ok: false, fault: { code: 'testPiece.notThere' } });
   builder.dispose();
   done();
+});
+
+describe('its mark', () => {
+  const MARKS = ['TP A A', 'A A'];
+
+  test('names repair, revision and fit; a name in other letters is left out', () => {
+    const repair = draft();
+    expect(marksOf(repair, repair.fits[0]!, 'A')).toEqual(MARKS);
+    const cyrillic = { ...repair, head: { ...repair.head, name: 'Ось' } };
+    expect(marksOf(cyrillic, repair.fits[1]!, 'C')).toEqual(['C B']);
+  });
+
+  test('is sunk into the level face beside the bore, and takes nothing off it', async () => {
+    const repair = draft();
+    const { piece, built, spare, numbers, done } = await cut(repair, 'Bore', MARKS);
+    if (!piece.ok) throw new Error(piece.fault.code);
+    const mark = piece.value.steps[2]!;
+    expect(mark).toMatchObject({ kind: 'text', effect: 'cut', on: 'top' });
+    expect(MARKS).toContain((mark as { text: string }).text);
+    const marked = built([spare, piece.value]).get(piece.value.id)!;
+    expect(marked.steps.map(({ state }) => state)).toEqual(['built', 'built', 'built']);
+    expect(marked.check).toMatchObject({ pieces: 1, valid: true, closed: true });
+    const plain = built([spare, { ...piece.value, steps: piece.value.steps.slice(0, 2) }]).get(
+      piece.value.id,
+    )!;
+    expect(marked.box).toEqual(plain.box);
+    const taken = plain.check!.volumeMm3 - marked.check!.volumeMm3;
+    // Strokes of some letters, 0.4 deep.
+    expect(taken).toBeGreaterThan(0.5);
+    expect(taken).toBeLessThan(12);
+    // The bore's wall is as large as it was: all that was added are walls and floors of letters.
+    const { worked } = numbers.fits.get('bore')!;
+    expect(worked.ok).toBe(true);
+    const wall = (mesh: ReturnType<typeof marked.mesh>) =>
+      mesh!.faces.filter(({ tag }) => tag.includes('wall')).reduce((sum, { count }) => sum + count, 0);
+    expect(wall(marked.mesh())).toBe(wall(plain.mesh()));
+    done();
+  });
+
+  test('stands on what is level below a peg', async () => {
+    const { piece, built, spare, done } = await cut(draft(), 'Peg', ['A B']);
+    if (!piece.ok) throw new Error(piece.fault.code);
+    const mark = piece.value.steps[2] as { lift?: { mm: number } } | undefined;
+    // The peg is 9 high: the plate lies that much below its top.
+    expect(mark!.lift!.mm).toBeCloseTo(-9, 2);
+    expect(built([spare, piece.value]).get(piece.value.id)!.check).toMatchObject({ pieces: 1, closed: true });
+    done();
+  });
+
+  test('follows the letter when a revision is frozen; what somebody lettered stays', async () => {
+    const repair = draft();
+    const { piece, done } = await cut(repair, 'Bore', MARKS);
+    if (!piece.ok) throw new Error(piece.fault.code);
+    const state = { ...repair, bodies: [...repair.bodies, piece.value] };
+    expect(remarked(state, ['A', 'B'], 'A')).toEqual([]);
+    const [next] = remarked(state, ['A', 'B'], 'B');
+    expect((next!.steps[2] as { text: string }).text).toBe(
+      (piece.value.steps[2] as { text: string }).text.replace(/A A$/, 'B A'),
+    );
+    const own = {
+      ...piece.value,
+      steps: piece.value.steps.map((step) => (step.kind === 'text' ? { ...step, text: 'mine' } : step)),
+    };
+    expect(remarked({ ...state, bodies: [own] }, ['A', 'B'], 'B')).toEqual([]);
+    done();
+  });
 });

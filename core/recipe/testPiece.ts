@@ -3,6 +3,8 @@ import { testPieceName } from '@core/fit';
 import { numberValue, type Body, type Fit } from '@core/model';
 import { stepOfTag, type Box, type SolidMesh } from '@core/part';
 
+import { markStep } from './testPieceMark';
+
 /** What stays round the place of the fit, mm: enough to hold, and to keep its form. */
 const ROUND_MM = 4;
 
@@ -21,6 +23,7 @@ const MOST_SHARE = 0.8;
  *
  * @param mesh the spare as it is built, whose faces tell where the fit is, mm.
  * @param stepIds the steps of the spare that go by the fit.
+ * @param marks what it is marked with, the fullest first; the first for which there is room.
  */
 export function testPiece(
   {
@@ -28,7 +31,14 @@ export function testPiece(
     spare,
     mesh,
     stepIds,
-  }: { fit: Pick<Fit, 'name'>; spare: Body; mesh: SolidMesh; stepIds: ReadonlySet<string> },
+    marks = [],
+  }: {
+    fit: Pick<Fit, 'name'>;
+    spare: Body;
+    mesh: SolidMesh;
+    stepIds: ReadonlySet<string>;
+    marks?: readonly string[];
+  },
   newId: () => string,
 ): Result<Body, StepFault> {
   const place = boxOf(mesh, ({ tag }) => stepIds.has(stepOfTag(tag)));
@@ -54,6 +64,12 @@ export function testPiece(
     [number, number],
     [number, number],
   ];
+  // The block goes past the part where that ends.
+  const within = box.map(([from, to], axis): [number, number] => [
+    Math.max(from, part[axis]!),
+    Math.min(to, part[axis + 3]!),
+  ]);
+  const mark = markStep(mesh, within, place, marks, newId);
   return ok({
     id: newId(),
     version: 0,
@@ -79,6 +95,7 @@ export function testPiece(
         height: numberValue(tenth(high - low)),
       },
       { id: newId(), kind: 'body', of: spare.id, effect: 'common', grow: numberValue(0), wayIn: 'none' },
+      ...(mark ? [mark] : []),
     ],
   });
 }

@@ -1,5 +1,3 @@
-import { readFileSync } from 'node:fs';
-
 import { evaluateRepair } from '@core/fit';
 import { meshOf, type Kernel } from '@core/kernel';
 import type { Step } from '@core/model';
@@ -7,9 +5,10 @@ import { gearRadii, halfToothAngle, roomForTip, undercutOf } from '@core/outline
 import { openEdgeCount, SCREEN_QUALITY, weld } from '@core/part';
 import { ridgeOf, threadArea, threadForm, THREADS } from '@core/standards';
 import { testKernel } from '@core/testing/kernel';
+import { lettersFont } from '@core/testing/lettersFont';
 import { block, buildPiece, outlineOf, plain, raised, stepOf } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
-import { letterFaces, readFont } from '@core/text';
+import { letterFaces } from '@core/text';
 
 import { RepairBuilder } from './repairBuilder';
 
@@ -367,10 +366,7 @@ describe('patterns', () => {
 });
 
 describe('letters', () => {
-  const font = readFont(
-    new Uint8Array(readFileSync('node_modules/@expo-google-fonts/barlow/600SemiBold/Barlow_600SemiBold.ttf'))
-      .buffer,
-  );
+  const font = lettersFont();
 
   test('capitals are as high as asked, in the middle, with their holes', () => {
     const faces = letterFaces(font, 'REV B', 5);

@@ -1,4 +1,5 @@
 import { nextLetter } from '@core/model';
+import { remarked } from '@core/recipe';
 import { freeze } from '@core/revision';
 
 import { newId } from '../api/newId';
@@ -14,15 +15,22 @@ export function useFreeze() {
   const { put } = useChangeRepair(repair);
   const letter = nextLetter(repair.revisions.map((revision) => revision.letter));
   const freezeNow = (note: string) => {
+    // Test pieces bear the letter of the revision that they are made from.
+    const marked = remarked(repair, [letter, ...repair.revisions.map((revision) => revision.letter)], letter);
+    for (const body of marked) put('body', body);
+    const bodies = repair.bodies.map((body) => marked.find(({ id }) => id === body.id) ?? body);
     put(
       'revision',
-      freeze(repair, {
-        id: newId(),
-        note: note.trim().slice(0, NOTE_LIMIT),
-        frozenAt: new Date().toISOString(),
-        workshop: numbers.workshop,
-        figures: currentFigures(repair, solid),
-      }),
+      freeze(
+        { ...repair, bodies },
+        {
+          id: newId(),
+          note: note.trim().slice(0, NOTE_LIMIT),
+          frozenAt: new Date().toISOString(),
+          workshop: numbers.workshop,
+          figures: currentFigures(repair, solid),
+        },
+      ),
     );
     // What goes on from here goes on from this one.
     const { standsOn, ...head } = repair.head;

@@ -2,8 +2,8 @@ import { Text, View } from 'react-native';
 
 import { no, type StepFault } from '@core/fault';
 import { testPieceName, testPieceOf, usesOf } from '@core/fit';
-import type { Fit } from '@core/model';
-import { testPiece } from '@core/recipe';
+import { nextLetter, type Fit } from '@core/model';
+import { marksOf, testPiece } from '@core/recipe';
 import { sentenceOf } from '@core/wording';
 
 import { newId } from '../../api/newId';
@@ -34,14 +34,19 @@ export function TestPiece({ fit }: { fit: Fit }) {
   const mesh = shown?.outOfDate ? null : (shown?.mesh ?? null);
   const cut = () => {
     const stepIds = new Set(uses.flatMap(({ id, stepId }) => (id === spare.id && stepId ? [stepId] : [])));
+    const letter = nextLetter(repair.revisions.map((revision) => revision.letter));
     const made = mesh
-      ? testPiece({ fit, spare, mesh, stepIds }, newId)
+      ? testPiece({ fit, spare, mesh, stepIds, marks: marksOf(repair, fit, letter) }, newId)
       : no<StepFault>({ code: 'testPiece.notThere' });
     if (made.ok) {
       put(
         'body',
         made.value,
-        `${made.value.name}: it lies with the spares, under Make, Layers and Trial. It follows the spare when that changes.`,
+        `${made.value.name}: it lies with the spares, under Make, Layers and Trial. It follows the spare when that changes.${
+          made.value.steps.some(({ kind }) => kind === 'text')
+            ? ''
+            : ' It has no level place for a mark: write on it what it is.'
+        }`,
       );
     } else {
       say({ tone: 'wrong', text: sentenceOf(made.fault) });

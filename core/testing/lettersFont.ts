@@ -1,0 +1,9 @@
+import { readFileSync } from 'node:fs';
+
+import { readFont, type Font } from '@core/text';
+
+/** The font that letters on parts are made from. */
+export function lettersFont(): Font {
+  const path = require.resolve('@expo-google-fonts/barlow/600SemiBold/Barlow_600SemiBold.ttf');
+  return readFont(new Uint8Array(readFileSync(path)).buffer);
+}
