@@ -28,6 +28,8 @@ export type MadeFault =
   | { code: 'slice.pieceOffBed'; which: PieceName; overMm: number }
   /** `gapMm`: what has to be between them. */
   | { code: 'slice.piecesTooNear'; one: PieceName; other: PieceName; gapMm: number }
+  | { code: 'drain.notFlat' }
+  | { code: 'drain.noRoom' }
   | { code: 'slice.tooLow'; heightMm: number; firstLayerMm: number }
   | { code: 'slice.tooManyLayers'; layers: number; most: number }
   | { code: 'slice.notClosed'; edges: number }

@@ -6,3 +6,4 @@ export { mendsOf, stepsConcerned, type Mend } from './mends';
 export { thinnestWall, type ThinWall } from './thinnest';
 export { cantileverStrain, type TongueStrain } from './tongues';
 export { directionAt } from './directionAt';
+export { DRAIN_MM, drainAt, type Drain } from './drain';

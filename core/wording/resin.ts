@@ -19,7 +19,7 @@ export function resinWarningSentence(warning: ResinWarning): string {
     case 'resin.tooThin':
       return `${height} ${mm2(warning.areaMm2)} are thinner than this printer’s smallest wall and may tear when the plate rises. Make it thicker there.`;
     case 'resin.closed':
-      return `${height} a room inside shuts in ${ml(warning.mm3)} of resin that can’t be washed out and never cures. Under Shape, drill a hole of 3 mm or more into its lowest and its highest place.`;
+      return `${height} a room inside shuts in ${ml(warning.mm3)} of resin that can’t be washed out and never cures. Drill a hole of 3 mm or more into its lowest and its highest place.`;
     case 'resin.cup':
       return `${height} a cup of ${mm2(warning.areaMm2)} begins that is open upwards alone: it sucks at the film as the plate rises. Turn it over or aslant, or drill a hole of 3 mm through its side close to here.`;
   }

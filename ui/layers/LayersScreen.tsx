@@ -25,6 +25,7 @@ import { ActingCorrections } from './ActingCorrections';
 import { BesideTheWhole } from './BesideTheWhole';
 import { onBedOf, ONE_ALONE, type BedChoice } from './bedChoice';
 import { CompareMakes } from './CompareMakes';
+import { DrainSheet } from './DrainSheet';
 import { layerWorker } from './layerWorker';
 import { LayerView } from './LayerView';
 import { OnTheBed } from './OnTheBed';
@@ -73,6 +74,7 @@ function Layers({
   const [layer, setLayer] = useState<number | null>(null);
   const [ringed, setRinged] = useState<Watched['at'] | null>(null);
   const [asking, setAsking] = useState(false);
+  const [draining, setDraining] = useState(false);
   const job = useBedJob(onBed, wish);
   const inResin = wish.resin;
   const sets = (inResin ? resinSetsIn : layerSetsIn)(numbers.workshop);
@@ -126,6 +128,7 @@ function Layers({
             layer={shown}
             bedMm={bedMm ?? [0, 0]}
             mends={{
+              onDrain: () => setDraining(true),
               onSupports: laying.support === 'none' ? () => change({ support: 'everywhere' }) : null,
               onSuggestedWay:
                 suggested && !isSameDown(suggested.way.down, laying.down)
@@ -236,6 +239,16 @@ function Layers({
           disabled={!reply}
           onPress={() => void job.saveBed(footings)}
         />
+        {draining ? (
+          <DrainSheet
+            body={body}
+            onTake={(drilled) => {
+              put('body', drilled, `${body.name} has a drain hole, as its last step.`);
+              setDraining(false);
+            }}
+            onClose={() => setDraining(false)}
+          />
+        ) : null}
         {asking ? (
           <SendSheet
             machineName={wish.machine.name}

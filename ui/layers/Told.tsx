@@ -23,6 +23,7 @@ export interface Watched {
 export interface Mends {
   onSupports: (() => void) | null;
   onSuggestedWay: (() => void) | null;
+  onDrain: () => void;
 }
 
 /** What the job takes, what is in the layer that is shown, and what is to be watched. */
@@ -67,6 +68,13 @@ export function Told({
                 onPress={() => onShow(placeOf(warning, drawing, bedMm))}
               />
             ) : null}
+            {SHUTS_IN.has(warning.code) && warning.part === 0 ? (
+              <Button
+                label="Drill a drain hole"
+                name={`Drill a drain hole: ${sentence}`}
+                onPress={mends.onDrain}
+              />
+            ) : null}
             {HANGS.has(warning.code) && mends.onSupports ? (
               <Button label="Lay supports" onPress={mends.onSupports} />
             ) : null}
@@ -85,6 +93,9 @@ type Warning = Extract<LaidReply['told'], { by: 'filament' | 'resin' }>['warning
 
 /** Supports, or another way up, would hold it. */
 const HANGS: ReadonlySet<Warning['code']> = new Set(['slice.inAir', 'slice.overhang', 'slice.longBridge']);
+
+/** A hole would let the resin out. */
+const SHUTS_IN: ReadonlySet<Warning['code']> = new Set(['resin.closed', 'resin.cup']);
 
 /** Each sentence once, with how often it holds and the first place of it. */
 function warningsOf({ told, footings }: LaidReply) {

@@ -35,7 +35,11 @@ test('a place that is to be watched is shown in its layer, and mended by a tap',
     render(
       <Told reply={reply} layer={0} bedMm={[220, 220]} mends={mends} onShow={(place) => shown.push(place)} />,
     );
-  const first = show({ onSupports: () => acts.push('supports'), onSuggestedWay: () => acts.push('way') });
+  const first = show({
+    onSupports: () => acts.push('supports'),
+    onSuggestedWay: () => acts.push('way'),
+    onDrain: () => {},
+  });
   expect(screen.getByRole('alert').textContent).toMatch(/^At 8\.00 mm above the bed .* \(2 times\.\)$/);
   fireEvent.click(screen.getByRole('button', { name: /^Show it: At 8\.00 mm/ }));
   // The 41st layer of 0.2 mm begins at 8 mm; the first piece stands 40 mm left of the middle.
@@ -47,7 +51,45 @@ test('a place that is to be watched is shown in its layer, and mended by a tap',
   fireEvent.click(screen.getByRole('button', { name: 'Lay it the suggested way' }));
   expect(acts).toEqual(['supports', 'way']);
   first.unmount();
-  show({ onSupports: null, onSuggestedWay: null });
+  show({ onSupports: null, onSuggestedWay: null, onDrain: () => {} });
   expect(screen.queryByRole('button', { name: 'Lay supports' })).toBeNull();
   expect(screen.queryByRole('button', { name: 'Lay it the suggested way' })).toBeNull();
+});
+
+test('resin that is shut in is let out by a hole, in the spare whose page it is alone', () => {
+  const onDrain = jest.fn();
+  const show = (part: number) => {
+    const warning = { code: 'resin.closed', mm3: 900, at: [0, 0, 2], part };
+    // Of two spares on the bed the first leads.
+    const both = [footings[0]!, { ...footings[0]!, name: 'Cap', at: [] }];
+    const told = {
+      by: 'resin',
+      warnings: [warning],
+      figures: {
+        minutes: 60,
+        lightMinutes: 20,
+        liftMinutes: 40,
+        layers: 200,
+        grams: 5,
+        cost: { whole: 1 },
+        parts: [{ grams: 4 }, { grams: 1 }],
+      },
+    };
+    return render(
+      <Told
+        reply={{ ...reply, told, footings: both } as unknown as LaidReply}
+        layer={0}
+        bedMm={[120, 70]}
+        mends={{ onSupports: null, onSuggestedWay: null, onDrain }}
+        onShow={() => {}}
+      />,
+    );
+  };
+  const first = show(0);
+  fireEvent.click(screen.getByRole('button', { name: /^Drill a drain hole: .*shuts in/ }));
+  expect(onDrain).toHaveBeenCalledTimes(1);
+  first.unmount();
+  show(1);
+  expect(screen.getByRole('alert').textContent).toContain('shuts in');
+  expect(screen.queryByRole('button', { name: /^Drill a drain hole/ })).toBeNull();
 });

@@ -29,6 +29,10 @@ export const MADE: Sentences<MadeFault> = {
     `${pieceText(which)}, with what is laid round it, lies ${mm(overMm)} beyond what the printer reaches. Move it in, or have all packed again.`,
   'slice.piecesTooNear': ({ one, other, gapMm }) =>
     `${pieceText(one)} and ${pieceText(other)} come nearer to each other than ${mm(gapMm)}, which what is laid round them needs. Move them apart, or have all packed again.`,
+  'drain.notFlat': () =>
+    'That face is not flat, and a drain hole is drilled square to a flat one. Tap a flat face, or drill it under Shape.',
+  'drain.noRoom': () =>
+    'Behind that place there is no room that holds resin. Tap the wall of the room that is told of, at its lowest or highest place.',
   'slice.tooLow': ({ heightMm, firstLayerMm }) =>
     `As it lies the part is ${mm(heightMm)} high, less than its first layer (${mm(firstLayerMm)}). Lay it another way.`,
   'slice.tooManyLayers': ({ layers, most }) =>
