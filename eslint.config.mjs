@@ -103,14 +103,15 @@ export default tseslint.config(
     outOfCoreFolder,
   ),
   border(
-    ['core/**/*.test.ts'],
+    // The font of letters is read from its package for tests.
+    ['core/**/*.test.ts', 'core/testing/lettersFont.ts'],
     'Tests of core need neither screens nor server.',
     '^@(ui|server)/',
     outOfCoreFolder,
   ),
   {
     files: ['core/**/*.ts'],
-    ignores: ['core/**/*.test.ts', 'core/testing/long.ts'],
+    ignores: ['core/**/*.test.ts', 'core/testing/long.ts', 'core/testing/lettersFont.ts'],
     // Types of packages bring those of browsers and of Node along, so that the compiler can't tell.
     rules: {
       'no-restricted-globals': [
