@@ -16,6 +16,14 @@ let mockLay: (() => Promise<unknown>) | null = null;
 jest.mock('../solid/useSolid', () => ({
   workbench: { ask: { meshFrom: (...given: unknown[]) => mockMesh(...given) as unknown } },
 }));
+// No 3D graphics here: that is said, and all else goes on.
+jest.mock('./foundScene', () => ({
+  FoundScene: class {
+    constructor() {
+      throw new Error('no graphics');
+    }
+  },
+}));
 /** The desk itself, without a thread of its own. */
 jest.mock('./spawnFound', () => ({
   spawnFound: () => {
