@@ -190,7 +190,7 @@ test('what holds resin, and what is too thin, is told with its place and its men
   const closed = warnings.filter(({ code }) => code === 'resin.closed');
   expect(closed).toHaveLength(2);
   expect(closed[0]).toMatchObject({ mm3: expect.closeTo(1536, -2) as number });
-  expect(resinWarningSentence(closed[0]!)).toMatch(/shuts in 1\.5 ml of resin .* drill a hole of 3 mm/);
+  expect(resinWarningSentence(closed[0]!)).toMatch(/shuts in 1\.5 ml of resin .* Drill a hole of 3 mm/);
   const thin = laid(jobOf([part(block(20, 0.3, 6))]));
   expect(codes(thin)).toEqual(['resin.tooThin']);
   expect(resinWarningSentence(thin.warnings[0]!)).toMatch(/6\.0 mm² are thinner/);
