@@ -121,6 +121,29 @@ describe('materials for the spare', () => {
     );
   });
 
+  test('what was said of a material goes before what is known of its kind', () => {
+    const asa = MATERIALS.find(({ id }) => id === 'asa')!;
+    const graded = (stands: typeof asa.stands, more: Partial<Brief>) =>
+      suitedMaterials(brief(more), [{ ...asa, stands }])[0]!;
+    expect(graded({ sun: 'unsuited' }, { surroundings: ['sun'] })).toMatchObject({
+      grade: 'unsuited',
+      reasons: [{ code: 'sun.brittle' }],
+    });
+    expect(graded({ food: 'suited' }, { surroundings: ['food'] })).toMatchObject({
+      grade: 'suited',
+      reasons: [],
+    });
+    expect(
+      graded({ knocks: 'suited', water: 'withCare' }, { load: 'knocks', surroundings: ['water'] }),
+    ).toMatchObject({
+      grade: 'withCare',
+      reasons: [{ code: 'water.swells' }, { code: 'knocks.well' }],
+    });
+    // One of one's own goes by its family.
+    const own = { ...asa, id: 'own', stands: undefined };
+    expect(suitedMaterials(brief({ surroundings: ['sun'] }), [own])[0]!.grade).toBe('withCare');
+  });
+
   test('nothing home-made is suited to the mains', () => {
     expect(
       suitedMaterials(brief({ dangers: ['mains'] }), MATERIALS).every(({ grade }) => grade === 'unsuited'),

@@ -3,4 +3,4 @@ export { CLUES, oldMaterial, speaksFor, type Clue, type Likely, type OldMaterial
 export { firstFit, trialMaterial, type FirstFit } from './firstChoices';
 export { howItLies, type HowItLies } from './howItLies';
 export { sizesToTake, type SizeToTake } from './sizesToTake';
-export { suitedMaterials, type Grade, type Reason, type Suited } from './suited';
+export { suitedMaterials, type Reason, type Suited } from './suited';

@@ -1,7 +1,6 @@
 import type { Material } from '@core/model';
-import type { Brief, Heat } from '@core/fields';
-
-export type Grade = 'suited' | 'withCare' | 'unsuited';
+import type { Brief, Grade, Heat } from '@core/fields';
+import { standsOf } from '@core/workshop';
 
 /** Why a material is as it is for this part. */
 export interface Reason {
@@ -40,26 +39,11 @@ export const HEAT_C: Record<Heat, number> = { room: 35, warm: 50, hot: 80, boili
 /** A plastic is used this far below where it gives under a light load, °C. */
 const ROOM_BELOW_C = 15;
 
-const SUN: Partial<Record<string, Grade>> = {
-  asa: 'suited',
-  petg: 'withCare',
-  pc: 'withCare',
-  pvc: 'suited',
-  pla: 'unsuited',
-  abs: 'unsuited',
-  pa12: 'withCare',
-  pp: 'unsuited',
-  pom: 'unsuited',
-  tpu: 'withCare',
-  resin: 'unsuited',
+const SUN_CODES: Record<Grade, Reason['code']> = {
+  suited: 'sun.stands',
+  withCare: 'sun.slowly',
+  unsuited: 'sun.brittle',
 };
-const SLIDES = new Set(['pom', 'pa12', 'brass', 'pp']);
-const TOUGH = new Set(['pc', 'pa12', 'tpu', 'pp', 'aluminium', 'brass', 'steel', 'stainless']);
-const SNAPS = new Set(['pla', 'resin']);
-/** Give way slowly under a steady load. */
-const CREEPS = new Set(['pla', 'pp', 'tpu', 'petg']);
-const ABSORBS = new Set(['pa12', 'beech', 'plywood']);
-const RUSTS = new Set(['steel']);
 /** Strain that a tongue takes again and again, from which it may be called springy. */
 const SPRINGY = 0.02;
 
@@ -79,7 +63,9 @@ export function suitedMaterials(brief: Brief, materials: readonly Material[]): S
 const ORDER: Record<Grade, number> = { suited: 0, withCare: 1, unsuited: 2 };
 const pluses = ({ reasons }: Suited) => reasons.filter(({ grade }) => grade === 'suited').length;
 
-function reasonsOf({ id, family, softensAtC, strain }: Material, brief: Brief): Reason[] {
+function reasonsOf(material: Material, brief: Brief): Reason[] {
+  const { family, softensAtC, strain } = material;
+  const stands = standsOf(material);
   const reasons: Reason[] = [];
   const say = (grade: Grade, code: Reason['code']) => void reasons.push({ grade, code });
   const { surroundings, heat, load, movement, dangers } = brief;
@@ -89,28 +75,21 @@ function reasonsOf({ id, family, softensAtC, strain }: Material, brief: Brief): 
     if (left < 0) say('unsuited', 'heat.gives');
     else say(left < ROOM_BELOW_C ? 'withCare' : 'suited', left < ROOM_BELOW_C ? 'heat.near' : 'heat.stands');
   }
-  if (surroundings.includes('sun') && isPlastic) {
-    const grade = SUN[id] ?? 'withCare';
-    say(grade, grade === 'suited' ? 'sun.stands' : grade === 'withCare' ? 'sun.slowly' : 'sun.brittle');
-  }
-  if (surroundings.includes('water')) {
-    if (ABSORBS.has(id)) say(family === 'wood' ? 'unsuited' : 'withCare', 'water.swells');
-    if (RUSTS.has(id)) say('unsuited', 'water.rusts');
-  }
-  if (surroundings.includes('food') && isPlastic)
-    say('withCare', family === 'resin' ? 'food.unknown' : 'food.layers');
-  if (surroundings.includes('cold') && (id === 'pp' || SNAPS.has(id))) say('withCare', 'cold.brittle');
-  if (movement === 'rubs')
-    say(SLIDES.has(id) ? 'suited' : 'withCare', SLIDES.has(id) ? 'rubs.well' : 'rubs.wears');
+  if (surroundings.includes('sun') && isPlastic) say(stands.sun, SUN_CODES[stands.sun]);
+  if (surroundings.includes('water') && stands.water !== 'suited')
+    say(stands.water, family === 'metal' ? 'water.rusts' : 'water.swells');
+  if (surroundings.includes('food') && stands.food !== 'suited')
+    say(stands.food, family === 'resin' ? 'food.unknown' : 'food.layers');
+  if (surroundings.includes('cold') && stands.cold !== 'suited') say(stands.cold, 'cold.brittle');
+  if (movement === 'rubs') say(stands.rubs, stands.rubs === 'suited' ? 'rubs.well' : 'rubs.wears');
   if (movement === 'springs') {
     if (strain >= SPRINGY) say('suited', 'springs.well');
     else if (isPlastic || family === 'wood') say('unsuited', 'springs.snaps');
   }
-  if (load === 'knocks') {
-    if (TOUGH.has(id)) say('suited', 'knocks.well');
-    else if (SNAPS.has(id)) say('unsuited', 'knocks.snaps');
-  }
-  if (load === 'steady' && CREEPS.has(id)) say('withCare', 'load.creeps');
+  // What neither shrugs knocks off nor snaps is not worth a word.
+  if (load === 'knocks' && stands.knocks !== 'withCare')
+    say(stands.knocks, stands.knocks === 'suited' ? 'knocks.well' : 'knocks.snaps');
+  if (load === 'steady' && stands.steady !== 'suited') say(stands.steady, 'load.creeps');
   if (dangers.includes('mains')) {
     if (family === 'metal') say('unsuited', 'mains.conducts');
     else say('unsuited', 'mains.flame');

@@ -51,3 +51,4 @@ export {
   type Movement,
   type Surrounding,
 } from './brief';
+export { GRADES, STANDINGS, type Grade, type Standing } from './standing';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { Id, line, name } from '@core/fields';
+import { GRADES, Id, line, name, STANDINGS } from '@core/fields';
 
 import { MaterialFamily } from './workshop';
 
@@ -24,6 +24,8 @@ export const Material = z.strictObject({
   softensAtC: within(-50, 3000).nullable(),
   /** How much it shrinks from being formed to cold, as a share; null for what is cut from stock. */
   shrinks: within(0, 0.3).nullable(),
+  /** How it stands sun, water, food and so on, where that was said; as its family does where it was not. */
+  stands: z.partialRecord(z.enum(STANDINGS), z.enum(GRADES)).optional(),
   /** What a person wants to remember of it. */
   notes: line(200),
   source: line(200),

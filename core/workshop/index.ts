@@ -14,6 +14,7 @@ export { DEFAULT_WORKSHOP, lackingRows, withUsualRows } from './workshop';
 export { LAYER_PRINTERS, layerPrinterFor, layerPrinterIn } from './layerPrinters';
 export { FILAMENTS, filamentIn } from './filaments';
 export { materialIn, materialsIn } from './materials';
+export { standsOf } from './materialStands';
 export { MATERIALS } from './usualMaterials';
 export { RESIN_PRINTERS, resinPrinterIn } from './resinPrinters';
 export { RESINS, resinIn } from './resins';

@@ -1,8 +1,9 @@
-import { useEffect, useRef, useState } from 'react';
-import { View, type LayoutChangeEvent } from 'react-native';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
 
 import type { SolidMesh } from '@core/part';
 
+import { useScene } from '../scene/useScene';
 import { FadeSlider } from '../shared/FadeSlider';
 import { FoundScene } from './foundScene';
 import type { FoundShown } from './protocol';
@@ -12,34 +13,14 @@ const KEY_TURN = Math.PI / 24;
 
 /** A scanned piece over the spare, turned by the finger; a slider fades from one to the other. */
 export function FoundView({ spare, shown, name }: { spare: SolidMesh; shown: FoundShown; name: string }) {
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const scene = useRef<FoundScene | null>(null);
-  const [size, setSize] = useState({ width: 0, height: 0 });
-  const [failed, setFailed] = useState(false);
+  const { canvas, scene, failed, onLayout } = useScene(FoundScene);
   const [share, setShare] = useState(100);
-  useEffect(() => {
-    try {
-      scene.current = new FoundScene(canvas.current!);
-    } catch {
-      setFailed(true);
-      return;
-    }
-    return () => {
-      scene.current?.dispose();
-      scene.current = null;
-    };
-  }, []);
-  useEffect(() => {
-    if (size.width > 0) scene.current?.resize(size.width, size.height, Math.min(window.devicePixelRatio, 3));
-  }, [size]);
-  useEffect(() => scene.current?.setSpare(spare), [spare]);
+  useEffect(() => scene.current?.setSpare(spare), [scene, spare]);
   useEffect(() => {
     scene.current?.setPainted(shown.painted);
     scene.current?.ring(shown.figures.furthestOut?.at ?? null, shown.figures.furthestIn?.at ?? null);
-  }, [shown, spare]);
-  useEffect(() => scene.current?.fade(share / 100), [share, shown, spare]);
-  const onLayout = ({ nativeEvent: { layout } }: LayoutChangeEvent) =>
-    setSize({ width: Math.round(layout.width), height: Math.round(layout.height) });
+  }, [scene, shown, spare]);
+  useEffect(() => scene.current?.fade(share / 100), [scene, share, shown, spare]);
   return (
     <View className="gap-1">
       <View className="h-[300px] overflow-hidden rounded border border-line bg-bench" onLayout={onLayout}>

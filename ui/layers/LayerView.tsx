@@ -1,10 +1,11 @@
 import { createElement, useEffect, useRef, useState } from 'react';
-import { Text, View, type LayoutChangeEvent } from 'react-native';
+import { Text, View } from 'react-native';
 
 import type { HangingFaces, Happening, LayerDrawing } from '@core/printing';
 import { HAPPENING_WORDS, MOVE_WORDS } from '@core/wording';
 
 import { Button } from '../shared/Button';
+import { useScene } from '../scene/useScene';
 import { colours } from '../theme/colours';
 import { LayerScene } from './layerScene';
 import { lineAt } from './whatIsHere';
@@ -34,38 +35,18 @@ export function LayerView({
   /** A place that is shown, mm on the bed. */
   ringed?: readonly [number, number, number] | null;
 }) {
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const scene = useRef<LayerScene | null>(null);
-  const [size, setSize] = useState({ width: 0, height: 0 });
-  const [failed, setFailed] = useState(false);
+  const { canvas, scene, failed, onLayout } = useScene(LayerScene);
   const [fromAbove, setFromAbove] = useState(false);
   const [travel, setTravel] = useState(false);
   const [painted, setPainted] = useState(false);
   const [here, setHere] = useState<string | null>(null);
-  useEffect(() => {
-    try {
-      scene.current = new LayerScene(canvas.current!);
-    } catch {
-      setFailed(true);
-      return;
-    }
-    return () => {
-      scene.current?.dispose();
-      scene.current = null;
-    };
-  }, []);
-  useEffect(() => {
-    if (size.width > 0) scene.current?.resize(size.width, size.height, Math.min(window.devicePixelRatio, 3));
-  }, [size]);
-  useEffect(() => scene.current?.setDrawing(drawing), [drawing]);
-  useEffect(() => scene.current?.show(layer, travel), [drawing, layer, travel]);
-  useEffect(() => scene.current?.look(fromAbove), [fromAbove]);
-  useEffect(() => scene.current?.paint(painted ? hanging : null), [drawing, hanging, painted]);
-  useEffect(() => scene.current?.ring(ringed), [drawing, ringed]);
+  useEffect(() => scene.current?.setDrawing(drawing), [scene, drawing]);
+  useEffect(() => scene.current?.show(layer, travel), [scene, drawing, layer, travel]);
+  useEffect(() => scene.current?.look(fromAbove), [scene, fromAbove]);
+  useEffect(() => scene.current?.paint(painted ? hanging : null), [scene, drawing, hanging, painted]);
+  useEffect(() => scene.current?.ring(ringed), [scene, drawing, ringed]);
   useEffect(() => setHere(null), [layer, drawing]);
 
-  const onLayout = ({ nativeEvent: { layout } }: LayoutChangeEvent) =>
-    setSize({ width: Math.round(layout.width), height: Math.round(layout.height) });
   const down = useRef<{ x: number; y: number } | null>(null);
   const placeOf = (event: React.PointerEvent) => {
     const box = event.currentTarget.getBoundingClientRect();

@@ -8,7 +8,7 @@ import { FEET, SUPPORTS } from '@core/fields';
 import { testPieceOf } from '@core/fit';
 import { capital } from '@core/sentence';
 import { resinSetWords, settingsWords } from '@core/wording';
-import { layerSetsIn, resinSetsIn } from '@core/workshop';
+import { layerSetsIn, materialIn, resinSetsIn } from '@core/workshop';
 
 import { AfterworkList } from '../afterwork/AfterworkList';
 import { useChangeRepair } from '../api/useRepair';
@@ -27,6 +27,7 @@ import { onBedOf, ONE_ALONE, type BedChoice } from './bedChoice';
 import { CompareMakes } from './CompareMakes';
 import { DrainSheet } from './DrainSheet';
 import { layerWorker } from './layerWorker';
+import { LaysBadly } from './LaysBadly';
 import { LayerView } from './LayerView';
 import { OnTheBed } from './OnTheBed';
 import { Told, type Watched } from './Told';
@@ -165,6 +166,14 @@ function Layers({
           <Text className="font-label text-[14px] leading-5 text-muted">{`${capital(inResin ? resinSetWords(inResin.set) : settingsWords(settings, settings.lineMm))}.`}</Text>
           <Button label="Change these in the Workshop" onPress={() => router.push('/workshop')} />
         </View>
+        {inResin ? null : (
+          <LaysBadly
+            material={materialIn(numbers.workshop, repair.head.materialId)}
+            footings={footings}
+            foot={laying.foot}
+            onEars={() => change({ foot: 'ears' })}
+          />
+        )}
         <OnTheBed
           spares={spares}
           leading={body}

@@ -1,8 +1,9 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { View, type LayoutChangeEvent } from 'react-native';
+import { View } from 'react-native';
 
 import type { Annotation, Picked, Vec3 } from '@core/part';
 
+import { useScene } from '../scene/useScene';
 import { PartLabels, type LabelText } from './PartLabels';
 import type { SceneBody } from './drawnBody';
 import type { Pickable } from './pickOnMesh';
@@ -36,11 +37,8 @@ const TAP_PX = 8;
 
 /** The part, drawn, with its sizes on it. Turns and zooms by touch, mouse and keys. */
 export function PartView(props: PartViewProps) {
-  const canvas = useRef<HTMLCanvasElement>(null);
-  const scene = useRef<PartScene | null>(null);
-  const [size, setSize] = useState({ width: 0, height: 0 });
+  const { canvas, scene, size, failed, onLayout } = useScene(PartScene);
   const [placed, setPlaced] = useState<PlacedLabel[]>([]);
-  const [failed, setFailed] = useState(false);
 
   const shownAnnotations = useRef(props.annotations);
   shownAnnotations.current = props.annotations;
@@ -59,39 +57,23 @@ export function PartView(props: PartViewProps) {
             project: (point) => current.project(point),
           }),
     );
-  }, []);
+  }, [scene]);
 
   const { look } = props;
   const onStance = useRef(props.onStance);
   onStance.current = props.onStance;
   useEffect(() => {
-    try {
-      scene.current = new PartScene(canvas.current!);
-    } catch {
-      setFailed(true);
-      return;
-    }
-    scene.current.listen(place, (stance) => onStance.current(stance));
+    scene.current?.listen(place, (stance) => onStance.current(stance));
     look.current = () => scene.current?.look() ?? [0, -1, 0];
-    return () => {
-      scene.current?.dispose();
-      scene.current = null;
-    };
-  }, [place, look]);
+  }, [scene, place, look]);
 
-  useEffect(() => {
-    if (size.width > 0) scene.current?.resize(size.width, size.height, Math.min(window.devicePixelRatio, 3));
-  }, [size]);
-  useEffect(() => scene.current?.setBodies(props.bodies), [props.bodies]);
-  useEffect(() => scene.current?.setMarks(props.marks), [props.marks]);
+  useEffect(() => scene.current?.setBodies(props.bodies), [scene, props.bodies]);
+  useEffect(() => scene.current?.setMarks(props.marks), [scene, props.marks]);
   useEffect(() => place(), [place, props.annotations, props.coveredBelow]);
   useEffect(() => {
     if (props.stance) scene.current?.setStance(props.stance);
-  }, [props.stance]);
+  }, [scene, props.stance]);
 
-  const onLayout = ({ nativeEvent: { layout } }: LayoutChangeEvent) => {
-    setSize({ width: Math.round(layout.width), height: Math.round(layout.height) });
-  };
   const down = useRef<{ x: number; y: number; at: number } | null>(null);
   const placeOf = (event: React.PointerEvent) => {
     const box = event.currentTarget.getBoundingClientRect();

@@ -5,6 +5,7 @@ import { capital } from '@core/sentence';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { Picker } from '../shared/Picker';
+import { MaterialStands } from './MaterialStands';
 import { RowForm } from './RowForm';
 import type { RowGroup } from './rowFields';
 import { FAMILY_WORDS } from './words';
@@ -42,6 +43,7 @@ export function MaterialForm({
   onClose(): void;
 }) {
   const [family, setFamily] = useState(material.family);
+  const [stands, setStands] = useState(material.stands);
   return (
     <RowForm<Material>
       title={material.version === 0 ? 'Add a material' : material.name}
@@ -57,8 +59,13 @@ export function MaterialForm({
           onChange={(id) => setFamily(id as MaterialFamily)}
         />
       }
+      more={<MaterialStands material={{ id: material.id, family }} value={stands} onChange={setStands} />}
       onKeep={(row) =>
-        onSave('material', { ...row, family }, `${row.name} is kept. Weights, fits and strength follow.`)
+        onSave(
+          'material',
+          { ...row, family, ...(stands ? { stands } : {}) },
+          `${row.name} is kept. Weights, fits and strength follow.`,
+        )
       }
       {...(material.version > 0
         ? {

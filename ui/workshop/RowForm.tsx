@@ -18,6 +18,7 @@ export function RowForm<T extends { version: number }>({
   schema,
   groups,
   choices,
+  more,
   wrongIn,
   onKeep,
   onPutAway,
@@ -28,8 +29,9 @@ export function RowForm<T extends { version: number }>({
   row: T;
   schema: z.ZodType;
   groups: readonly RowGroup[];
-  /** What is chosen, not typed. */
+  /** What is chosen, not typed: before the fields, and after them. */
   choices?: React.ReactNode;
+  more?: React.ReactNode;
   /** What is wrong with the row as a whole; null for nothing. */
   wrongIn?(row: T): string | null;
   onKeep(row: T): void;
@@ -82,6 +84,7 @@ export function RowForm<T extends { version: number }>({
           </View>
         </View>
       ))}
+      {more}
       {wrong ? <Wrong text={wrong} /> : null}
       <Button tone="primary" label="Keep" onPress={() => void keep()} />
       {onPutAway ? (

@@ -328,6 +328,23 @@ describe('how layers are laid', () => {
     expect(saved<Material>()).toEqual({ ...petg, softensAtC: null });
   });
 
+  test('how a material does is shown as its kind does, and kept where it was said otherwise', async () => {
+    const pla = DEFAULT_WORKSHOP.materials.find(({ id }) => id === 'pla')!;
+    render(<MaterialForm material={pla} onSave={save} onClose={close} />);
+    const chosen = (what: string) =>
+      within(screen.getByRole('radiogroup', { name: what }))
+        .getAllByRole('radio')
+        .find((one) => one.getAttribute('aria-checked') === 'true')!.textContent;
+    expect([chosen('In the sun'), chosen('In water'), chosen('Touching food')]).toEqual([
+      'Badly',
+      'Well',
+      'With care',
+    ]);
+    fireEvent.click(within(screen.getByRole('radiogroup', { name: 'In the sun' })).getByText('With care'));
+    await keep();
+    expect(saved<Material>()).toEqual({ ...pla, stands: { sun: 'withCare' } });
+  });
+
   test('what was put away is brought back under its own name, each kind', () => {
     const away = { removed: true } as const;
     const workshop: Workshop = {

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { isBetterBought, suitedMaterials, trialMaterial, type Grade } from '@core/brief';
+import { isBetterBought, suitedMaterials, trialMaterial } from '@core/brief';
+import type { Grade } from '@core/fields';
 import type { Brief } from '@core/fields';
 import { reasonsSentence, trialMaterialSentence } from '@core/wording';
 import { materialIn, materialsIn } from '@core/workshop';

@@ -1,0 +1,61 @@
+import { Text, View } from 'react-native';
+
+import type { Material } from '@core/model';
+import type { Footing } from '@core/printing';
+import { standsOf } from '@core/workshop';
+
+import { useShow } from '../preferences/useShow';
+import { Button } from '../shared/Button';
+
+/** Feet shorter than this hold their corners down, mm. */
+const LONG_MM = 60;
+
+/** What a material does as it is laid that is worth a word: corners that lift off the bed, strings from piece to piece. */
+export function LaysBadly({
+  material,
+  footings,
+  foot,
+  onEars,
+}: {
+  material: Material;
+  /** What lies on the bed, the leading spare first. */
+  footings: readonly Footing[];
+  /** What is laid round the foot of the leading one. */
+  foot: string;
+  onEars(): void;
+}) {
+  const show = useShow();
+  const stands = standsOf(material);
+  const [leading] = footings;
+  const longMm = leading ? longestOf(leading.hull) : 0;
+  const lifts = stands.lifts !== 'suited' && longMm > LONG_MM && foot !== 'brim' && foot !== 'ears';
+  const pieces = footings.reduce((sum, { at }) => sum + at.length, 0);
+  const strings = stands.strings !== 'suited' && pieces > 1;
+  if (!lifts && !strings) return null;
+  return (
+    <View className="gap-2">
+      {lifts ? (
+        <>
+          <Text role="alert" className="font-medium text-[15px] leading-6 text-rust">
+            {`${material.name} ${stands.lifts === 'unsuited' ? 'pulls' : 'may pull'} its corners off the bed, and this foot is ${show.length(longMm)} long.`}
+          </Text>
+          <View className="items-start">
+            <Button label="Lay ears at its corners" onPress={onEars} />
+          </View>
+        </>
+      ) : null}
+      {strings ? (
+        <Text role="alert" className="font-medium text-[15px] leading-6 text-rust">
+          {`${material.name} ${stands.strings === 'unsuited' ? 'strings' : 'may string'} from piece to piece: keep the ${pieces} apart, or make them one by one.`}
+        </Text>
+      ) : null}
+    </View>
+  );
+}
+
+/** The longest way across an outline. */
+const longestOf = (hull: Footing['hull']): number =>
+  Math.max(
+    0,
+    ...hull.flatMap(([x, y], index) => hull.slice(index + 1).map(([u, v]) => Math.hypot(x - u, y - v))),
+  );

@@ -1,0 +1,55 @@
+import { Text, View } from 'react-native';
+
+import { STANDINGS, type Grade, type Standing } from '@core/fields';
+import type { Material } from '@core/model';
+import { standsOf } from '@core/workshop';
+
+import { GroupHeading } from '../shared/Heading';
+import { Switch } from '../shared/Switch';
+
+const WORDS: Record<Standing, string> = {
+  sun: 'In the sun',
+  water: 'In water',
+  food: 'Touching food',
+  cold: 'In frost',
+  knocks: 'Knocked about',
+  rubs: 'Rubbing on something',
+  steady: 'Under a load that stays',
+  strings: 'Keeping free of strings as it is laid',
+  lifts: 'Keeping its corners on the bed',
+};
+const GRADES: readonly { id: Grade; word: string }[] = [
+  { id: 'suited', word: 'Well' },
+  { id: 'withCare', word: 'With care' },
+  { id: 'unsuited', word: 'Badly' },
+];
+
+/** How a material stands what a brief may ask of it, and how it behaves as it is laid: one of three words each. */
+export function MaterialStands({
+  material,
+  value,
+  onChange,
+}: {
+  material: Pick<Material, 'id' | 'family'>;
+  /** What was said of it; for the rest what is known of its kind stands there. */
+  value: Material['stands'];
+  onChange(value: NonNullable<Material['stands']>): void;
+}) {
+  const stands = standsOf({ ...material, ...(value ? { stands: value } : {}) });
+  return (
+    <View className="gap-3">
+      <GroupHeading>How it does</GroupHeading>
+      {STANDINGS.map((one) => (
+        <View key={one} className="gap-1">
+          <Text className="font-label text-[14px] text-muted">{WORDS[one]}</Text>
+          <Switch<Grade>
+            label={WORDS[one]}
+            options={GRADES}
+            value={stands[one]}
+            onChange={(grade) => onChange({ ...value, [one]: grade })}
+          />
+        </View>
+      ))}
+    </View>
+  );
+}
