@@ -6,6 +6,7 @@ import { RepairBuilder } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
 import {
   filamentIn,
+  layerPrinterFor,
   layerPrinterIn,
   layerSetIn,
   LAYER_PRINTERS,
@@ -14,6 +15,7 @@ import {
   resinIn,
   resinPrinterIn,
   resinSetIn,
+  standsOf,
 } from '@core/workshop';
 import { brokenInState } from './rules';
 import {
@@ -186,6 +188,17 @@ test('one of version 10 says how its workshop makes in resin, and what was done 
     across: 0.55,
   });
   expect(materialIn(workshop!, 'bone')).toMatchObject({ softensAtC: null, shrinks: null });
+  expect(standsOf(materialIn(workshop!, materialId))).toMatchObject({
+    sun: 'unsuited',
+    lifts: 'withCare',
+    water: 'suited',
+  });
+  // What its first layer spreads was learned; a load with where it is held; what the foot of a made size measured.
+  expect(layerPrinterFor(workshop!, workshop!.layerPrinters![0]!.id, 'plastic')!.firstLayerSpreadMm).toBe(
+    0.17,
+  );
+  expect(repair.bodies[0]!.laying!.held).toEqual({ forceN: 40, at: [20, 0, 5], heldAt: [-20, 0, 2.5] });
+  expect(repair.trials[0]!.results[0]!.foot).toMatchObject({ takenBackMm: 0.14, made: [{ mm: 6.05 }] });
   expect(repair.trials[0]!.finished).toEqual([{ what: 'supports' }, { what: 'ream', fitId: 'bore' }]);
   // Those of earlier versions have what a new workshop has, and nothing was ticked off.
   const before = opened('version-9.json');

@@ -18,7 +18,11 @@ export function useFreeze() {
     // Test pieces bear the letter of the revision that they are made from.
     const marked = remarked(repair, [letter, ...repair.revisions.map((revision) => revision.letter)], letter);
     for (const body of marked) put('body', body);
-    const bodies = repair.bodies.map((body) => marked.find(({ id }) => id === body.id) ?? body);
+    // What was put has the next version by then: the repair stands as it is frozen.
+    const bodies = repair.bodies.map((body) => {
+      const next = marked.find(({ id }) => id === body.id);
+      return next ? { ...next, version: next.version + 1 } : body;
+    });
     put(
       'revision',
       freeze(
