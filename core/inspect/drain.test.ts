@@ -36,7 +36,7 @@ let ids = 0;
 const newId = () => `drain-${(ids += 1)}`;
 
 /** A closed box of 30 by 20 by 16 with walls of 2. */
-const box = [block(30, 20, 16), stepOf('shell', { wall: 2, open: 'none' })] as Step[];
+const box = [block(30, 20, 16), stepOf('shell', { wall: 2, open: 'closed' })] as Step[];
 
 test('a hole is drilled through the wall that is tapped, there, and lets out what was shut in', async () => {
   const { mesh, check } = await built(box);
