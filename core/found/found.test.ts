@@ -20,6 +20,9 @@ import {
   waysOver,
 } from './index';
 
+// Each lays a scan from hundreds of guesses: seconds on an idle machine.
+jest.setTimeout(120_000);
+
 const draft = new RepairDraft('Found');
 const plate = (length: number, breadth = 20) =>
   draft.step('plate', { length, breadth, thickness: 5, cornerRadius: 0 }, 'plate');
