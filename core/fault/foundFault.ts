@@ -4,4 +4,7 @@ export type FoundFault =
   | { code: 'found.noFaces'; name: string }
   | { code: 'found.tooMany'; name: string; count: number; limit: number }
   | { code: 'found.tooBig'; name: string; bytes: number; limitBytes: number }
-  | { code: 'found.notAlike'; name: string };
+  | { code: 'found.notAlike'; name: string }
+  /** It was moved or taken away since it was chosen. */
+  | { code: 'found.gone'; name: string }
+  | { code: 'found.noSpare' };

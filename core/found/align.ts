@@ -26,8 +26,9 @@ const LEAST_SHARE = 0.4;
 const WORTH = 1.3;
 /** What a scan is off by itself, mm: below this a better fit of less of it is worth nothing. */
 const SCANNED_MM = 0.1;
-/** Ways that differ by less than this are one, radians. */
+/** Ways that differ by less than this are one, radians and mm. */
 const SAME_TURN = 0.17;
+const SAME_PLACE_MM = 1;
 /** The share that “most of it” is. */
 const MOSTLY = 0.8;
 /** Other ways that are as good in the end, and that may turn out to be, within this factor. */
@@ -110,7 +111,9 @@ function distinct<T extends { place: Matrix4 }>(ranked: readonly T[], most: numb
   for (const one of ranked) {
     const [at, turn, scale] = [new Vector3(), new Quaternion(), new Vector3()];
     one.place.decompose(at, turn, scale);
-    const isKnown = kept.some((other) => other.turn.angleTo(turn) < SAME_TURN && other.at.distanceTo(at) < 1);
+    const isKnown = kept.some(
+      (other) => other.turn.angleTo(turn) < SAME_TURN && other.at.distanceTo(at) < SAME_PLACE_MM,
+    );
     if (!isKnown) kept.push({ one, turn, at });
     if (kept.length === most) break;
   }
@@ -202,6 +205,7 @@ function axesOf({ points }: Samples): Axes {
 
 /** Two spreads are as good as equal within this factor. */
 const EQUAL = 1.25;
+/** Sixths of a right angle. */
 const SIXTHS = [0, 1, 2, 3, 4, 5].map((step) => (step * Math.PI) / 12);
 
 /** Turns within the axes that look the same: none, about one axis, or about all. */
@@ -328,11 +332,16 @@ function refined(
   return laid;
 }
 
+/** How little everything is held where it is, beside what a point holds. */
+const HOLD = 1e-6;
+/** Six numbers want as many points. */
+const LEAST_PAIRS = 6;
+
 /** The small turn and move that bring points onto the planes beside them, by least squares; null where nothing holds them. */
 function stepTo(
   pairs: readonly { at: Vector3; out: Vector3; off: number }[],
 ): { move: Matrix4; mm: number } | null {
-  if (pairs.length < 6) return null;
+  if (pairs.length < LEAST_PAIRS) return null;
   const middle = new Vector3();
   for (const { at } of pairs) middle.addScaledVector(at, 1 / pairs.length);
   const [normal, right] = [Matrix.zeros(6, 6), Matrix.zeros(6, 1)];
@@ -345,7 +354,7 @@ function stepTo(
     }
   }
   // What nothing holds, such as a wheel about its axle, stays where it is.
-  for (let i = 0; i < 6; i += 1) normal.set(i, i, normal.get(i, i) * (1 + 1e-9) + 1e-6 * pairs.length);
+  for (let i = 0; i < 6; i += 1) normal.set(i, i, normal.get(i, i) + HOLD * pairs.length);
   const solver = new CholeskyDecomposition(normal);
   if (!solver.isPositiveDefinite()) return null;
   const by = solver.solve(right).getColumn(0);

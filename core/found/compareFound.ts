@@ -1,10 +1,11 @@
 import type { Matrix4 } from 'three';
 
 import { no, ok, type FoundFault, type Result } from '@core/fault';
-import type { Vec3, WeldedMesh } from '@core/part';
+import type { WeldedMesh } from '@core/part';
 
 import { laidOver, type Laid } from './align';
-import { deviationOf, meshLaid, quantile, shareWithin, type Deviation } from './deviation';
+import { deviationOf, meshLaid, offsOf, quantile, shareWithin, type Deviation } from './deviation';
+import { diagonalOf } from './foundMesh';
 import { paintingOf, type Painting } from './paint';
 
 /** A found piece laid over the spare one way. */
@@ -30,6 +31,8 @@ export interface FoundFigures {
 
 /** Nearer than this, or this share of the spare, is near at all. */
 const NEAR = { mm: 0.5, share: 0.01 };
+/** A piece of which less is near the spare is another one. */
+const LEAST_NEAR = 0.5;
 
 /** All ways in which a found piece can be laid over the spare, the best first. @param found in mm. */
 export function waysOver(
@@ -39,14 +42,20 @@ export function waysOver(
   onShare?: (share: number) => void,
 ): Result<Laid[], FoundFault> {
   const ways = laidOver(found, spare, onShare);
-  const [best] = ways;
-  const { offs } = deviationOf(meshLaid(found, 1, best!.place), spare);
-  return shareWithin(offs, nearOf(spare)) < 0.5 ? no({ code: 'found.notAlike', name }) : ok(ways);
+  const offs = offsOf(meshLaid(found, 1, ways[0]!.place), spare);
+  return shareWithin(offs, nearOf(spare)) < LEAST_NEAR ? no({ code: 'found.notAlike', name }) : ok(ways);
 }
 
-export function comparedOver(found: WeldedMesh, spare: WeldedMesh, place: Matrix4): FoundCompared {
+/** Compares a found piece, laid one way, with the spare. @param onShare told how far it is, 0 to 1. */
+export function comparedOver(
+  found: WeldedMesh,
+  spare: WeldedMesh,
+  place: Matrix4,
+  onShare?: (share: number) => void,
+): FoundCompared {
   const laid = meshLaid(found, 1, place);
-  return { deviation: deviationOf(laid, spare), painting: paintingOf(laid, spare) };
+  const painting = paintingOf(laid, spare, onShare);
+  return { deviation: deviationOf(laid, spare, painting), painting };
 }
 
 /** @param withinMm what does not count as off. */
@@ -67,11 +76,4 @@ export function foundFigures(
   };
 }
 
-function nearOf({ positions }: WeldedMesh): number {
-  let reach = 0;
-  const first: Vec3 = [positions[0]!, positions[1]!, positions[2]!];
-  for (let at = 0; at < positions.length; at += 3) {
-    reach = Math.max(reach, Math.hypot(...first.map((mm, axis) => positions[at + axis]! - mm)));
-  }
-  return Math.max(NEAR.mm, NEAR.share * reach);
-}
+const nearOf = (spare: WeldedMesh): number => Math.max(NEAR.mm, NEAR.share * diagonalOf(spare));

@@ -3,6 +3,8 @@ import { Vector3, type Matrix4 } from 'three';
 import { nearestTo } from '@core/boxTree';
 import type { Vec3, WeldedMesh } from '@core/part';
 
+import { offOf } from './off';
+import type { Painting } from './paint';
 import { crossOf, samplesOf } from './samples';
 
 /** How a found piece differs from the spare that it is laid over. Outside the spare counts up, inside down; mm. */
@@ -24,36 +26,68 @@ const POINTS = 12_000;
  * corner at which a wall both goes out and comes in that may be the wrong one, by no more than the point is away.
  *
  * @param found in the spare's place, mm.
+ * @param painting the same in small triangles, with how far each is off at its middle.
  */
-export function deviationOf(found: WeldedMesh, spare: WeldedMesh): Deviation {
-  const { points } = samplesOf(found, POINTS);
-  const offs = new Float64Array(POINTS);
-  let furthestOut: Deviation['furthestOut'] = null;
-  let furthestIn: Deviation['furthestIn'] = null;
-  const meet = (at: Vec3, mm: number) => {
-    if (mm > (furthestOut?.mm ?? 0)) furthestOut = { mm, at };
-    if (mm < -(furthestIn?.mm ?? 0)) furthestIn = { mm: -mm, at };
-  };
-  for (let sample = 0; sample < POINTS; sample += 1) {
-    const at = [points[3 * sample]!, points[3 * sample + 1]!, points[3 * sample + 2]!] as const;
-    offs[sample] = offOf(spare, at);
-    meet(at, offs[sample]!);
-  }
-  // What is furthest is a corner: of a mesh with few triangles no point may lie near it.
-  for (let corner = 0; corner < found.positions.length; corner += 3) {
-    const at = [
-      found.positions[corner]!,
-      found.positions[corner + 1]!,
-      found.positions[corner + 2]!,
-    ] as const;
-    meet(at, offOf(spare, at));
-  }
+export function deviationOf(found: WeldedMesh, spare: WeldedMesh, painting: Painting): Deviation {
   const own = samplesOf(spare, POINTS).points;
-  const fromSpare = Float64Array.from({ length: POINTS }, (_, sample) => {
-    const at = [own[3 * sample]!, own[3 * sample + 1]!, own[3 * sample + 2]!] as const;
-    return gapTo(found, at);
-  });
-  return { offs: offs.sort(), furthestOut, furthestIn, fromSpare: fromSpare.sort() };
+  const fromSpare = Float64Array.from({ length: POINTS }, (_, sample) =>
+    gapTo(found, pointAt(own, 3 * sample)),
+  );
+  return {
+    offs: offsOf(found, spare),
+    furthestOut: furthest(painting, spare, 1),
+    furthestIn: furthest(painting, spare, -1),
+    fromSpare: fromSpare.sort(),
+  };
+}
+
+/** How far points spread evenly over a found piece are out of the spare, in order of size. */
+export function offsOf(found: WeldedMesh, spare: WeldedMesh): Float64Array {
+  const { points } = samplesOf(found, POINTS);
+  return Float64Array.from({ length: POINTS }, (_, sample) =>
+    offOf(spare, pointAt(points, 3 * sample)),
+  ).sort();
+}
+
+/**
+ * The corner that is furthest out (1) or in (-1). Distances change by no more than one goes: a triangle whose middle is off by less than the
+ * furthest yet, less its own reach, holds no corner that is further.
+ */
+function furthest({ corners, offs }: Painting, spare: WeldedMesh, way: 1 | -1): Deviation['furthestOut'] {
+  let found: Deviation['furthestOut'] = null;
+  const order = Uint32Array.from(offs.keys()).sort((a, b) => way * (offs[b]! - offs[a]!));
+  const reach = longestSide(corners);
+  for (const triangle of order) {
+    if (way * offs[triangle]! + reach <= (found?.mm ?? 0)) break;
+    for (let corner = 0; corner < 3; corner += 1) {
+      const at = pointAt(corners, 9 * triangle + 3 * corner);
+      const mm = way * offOf(spare, at);
+      if (mm > (found?.mm ?? 0)) found = { mm, at };
+    }
+  }
+  return found;
+}
+
+const pointAt = (points: Float64Array | Float32Array, at: number): Vec3 => [
+  points[at]!,
+  points[at + 1]!,
+  points[at + 2]!,
+];
+
+/** The longest side of triangles: no corner is further from its middle. */
+function longestSide(corners: Float32Array): number {
+  let longest = 0;
+  for (let at = 0; at < corners.length; at += 9) {
+    const three = [0, 3, 6].map((corner) => pointAt(corners, at + corner)) as [Vec3, Vec3, Vec3];
+    for (const [a, b] of [
+      [0, 1],
+      [1, 2],
+      [2, 0],
+    ] as const) {
+      longest = Math.max(longest, Math.hypot(...three[a].map((mm, axis) => mm - three[b][axis]!)));
+    }
+  }
+  return longest;
 }
 
 /** How far a point lies from a mesh that may be open, mm; 0 for what lies straight under one of its faces. */
@@ -67,14 +101,6 @@ function gapTo(mesh: WeldedMesh, at: Vec3): number {
 
 /** By the cosine between the way to a point and the way into a face. */
 const UNDER = 0.5;
-
-/** How far a point lies out of a mesh, or (below 0) in it, mm. */
-export function offOf(mesh: WeldedMesh, at: Vec3): number {
-  const near = nearestTo(mesh, at)!;
-  const out = crossOf(mesh.positions, mesh.indices, near.at);
-  const side = at.reduce((sum, mm, axis) => sum + (mm - near.place[axis]!) * out[axis]!, 0);
-  return side < 0 ? -near.mm : near.mm;
-}
 
 /** A mesh in mm, where it is laid. */
 export function meshLaid({ positions, indices }: WeldedMesh, unitMm: number, place: Matrix4): WeldedMesh {

@@ -6,13 +6,13 @@ export interface FoundMesh extends WeldedMesh {
   unitMm: number | null;
 }
 
-/** More triangles than this take more memory than a phone gives. */
-export const MOST_TRIANGLES = 2_000_000;
+/** More triangles than this take more memory, and longer, than a phone gives. */
+export const MOST_TRIANGLES = 500_000;
 /** The largest file that is read, bytes. */
-export const MOST_FOUND_BYTES = 300 * 1024 * 1024;
+export const MOST_FOUND_BYTES = 150 * 1024 * 1024;
 
 /** How far a mesh reaches along each axis, in its own numbers. */
-export function reachOf({ positions }: WeldedMesh): [number, number, number] {
+export function reachOf({ positions }: Pick<WeldedMesh, 'positions'>): [number, number, number] {
   const low = [Infinity, Infinity, Infinity];
   const high = [-Infinity, -Infinity, -Infinity];
   for (let at = 0; at < positions.length; at += 1) {
@@ -22,3 +22,6 @@ export function reachOf({ positions }: WeldedMesh): [number, number, number] {
   }
   return [0, 1, 2].map((axis) => high[axis]! - low[axis]!) as [number, number, number];
 }
+
+/** The diagonal of a mesh's box. */
+export const diagonalOf = (mesh: Pick<WeldedMesh, 'positions'>): number => Math.hypot(...reachOf(mesh));

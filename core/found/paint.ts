@@ -1,9 +1,11 @@
 import { Vector3 } from 'three';
 
+import { joinedFloats } from '@core/floats';
 import { hatch } from '@core/hatching';
 import type { WeldedMesh } from '@core/part';
 
-import { offOf } from './deviation';
+import { diagonalOf } from './foundMesh';
+import { offOf } from './off';
 
 /** Triangles of a found piece that are small enough to be painted one by one, and how far each is off. */
 export interface Painting {
@@ -29,14 +31,26 @@ const MOST_TRIANGLES = 60_000;
 /** Between lines of a hatching, as a share of the whole. */
 const HATCH_SHARE = 1 / 90;
 
-/** Cuts a mesh into small triangles, and takes how far each of them is off at its middle. @param found as it is laid. */
-export function paintingOf(found: WeldedMesh, spare: WeldedMesh): Painting {
-  let fine = FINE_SHARE * lengthOf(spare);
+/** Triangles between two words of how far it is. */
+const TOLD_EVERY = 2000;
+
+/**
+ * Cuts a mesh into small triangles, and takes how far each of them is off at its middle.
+ * @param found as it is laid.
+ * @param onShare told how far it is, 0 to 1.
+ */
+export function paintingOf(
+  found: WeldedMesh,
+  spare: WeldedMesh,
+  onShare: (share: number) => void = () => {},
+): Painting {
+  let fine = FINE_SHARE * diagonalOf(spare);
   let corners = cutFinely(found, fine);
   // Slivers and scans have more: they are cut less finely, all alike.
   while (!corners) corners = cutFinely(found, (fine *= 1.5));
   const offs = new Float32Array(corners.length / 9);
   for (let triangle = 0; triangle < offs.length; triangle += 1) {
+    if (triangle % TOLD_EVERY === 0) onShare(triangle / offs.length);
     const middle = [0, 1, 2].map(
       (axis) =>
         (corners![9 * triangle + axis]! +
@@ -52,7 +66,7 @@ export function paintingOf(found: WeldedMesh, spare: WeldedMesh): Painting {
 /** Corners of triangles none of whose sides is longer than `fine` mm; null if they are too many. */
 function cutFinely(found: WeldedMesh, fine: number): number[] | null {
   const corners: number[] = [];
-  const most = 9 * Math.max(MOST_TRIANGLES, (2 * found.indices.length) / 3);
+  const most = 9 * Math.max(MOST_TRIANGLES, found.indices.length / 3);
   const cut = (a: Vector3, b: Vector3, c: Vector3): void => {
     const [ab, bc, ca] = [a.distanceTo(b), b.distanceTo(c), c.distanceTo(a)];
     const longest = Math.max(ab, bc, ca);
@@ -77,7 +91,7 @@ export function painted({ corners, offs }: Painting, withinMm: number): Painted 
     const into = Math.abs(off) <= withinMm ? sorted.on : off > 0 ? sorted.out : sorted.within;
     for (let at = 9 * triangle; at < 9 * triangle + 9; at += 1) into.push(corners[at]!);
   }
-  const step = HATCH_SHARE * lengthOf({ positions: corners });
+  const step = HATCH_SHARE * diagonalOf({ positions: corners });
   const [on, out, within] = [sorted.on, sorted.out, sorted.within].map((list) => new Float32Array(list)) as [
     Float32Array,
     Float32Array,
@@ -101,24 +115,5 @@ function hatched(positions: Float32Array, step: number, planes: readonly Plane[]
   const indices = Uint32Array.from({ length: positions.length / 3 }, (_, corner) => corner);
   const faces = [{ start: 0, count: indices.length }];
   const lines = planes.map((plane) => hatch({ positions, indices }, faces, plane, step).hatching);
-  const joined = new Float32Array(lines.reduce((sum, { length }) => sum + length, 0));
-  let begin = 0;
-  for (const one of lines) {
-    joined.set(one, begin);
-    begin += one.length;
-  }
-  return joined;
-}
-
-/** The diagonal of a mesh's box. */
-function lengthOf({ positions }: Pick<WeldedMesh, 'positions'>): number {
-  const low = new Vector3(Infinity, Infinity, Infinity);
-  const high = new Vector3(-Infinity, -Infinity, -Infinity);
-  const corner = new Vector3();
-  for (let at = 0; at < positions.length; at += 3) {
-    corner.fromArray(positions, at);
-    low.min(corner);
-    high.max(corner);
-  }
-  return positions.length > 0 ? high.distanceTo(low) : 1;
+  return joinedFloats(lines);
 }

@@ -85,6 +85,7 @@ test('what can’t be read, or holds no faces, is refused in so many words', () 
   expect(faultOf('')).toBe('found.notRead');
   expect(faultOf('{"format": "even-spare-repair"}')).toBe('found.notRead');
   expect(faultOf(`${PLY_HEAD}end_header\n0 0 0\n3 0 0\n0 4 0\n0 0 5\n`)).toBe('found.noFaces');
+  expect(faultOf('v 1 2 3\nv 2 3 4\nv 3 4 5\nf 1 2 3\n')).toBe('found.noFaces');
   expect(faultOf(OBJ.replace('v 3 0 0', 'v nothing 0 0'))).toBe('found.notRead');
   expect(faultOf(writeStl(WEDGE, 'cut short').subarray(0, 120))).not.toBeNull();
   expect(faultOf(threeMf(model('furlong')))).toBe('found.notRead');

@@ -6,6 +6,7 @@ import { STLLoader } from 'three/examples/jsm/loaders/STLLoader.js';
 import { no, ok, type FoundFault, type Result } from '@core/fault';
 
 import { MOST_FOUND_BYTES, MOST_TRIANGLES, type FoundMesh } from './foundMesh';
+import { areasUpTo } from './samples';
 import { isThreeMf, readThreeMf } from './readThreeMf';
 
 /**
@@ -30,7 +31,9 @@ export function readFound(bytes: Uint8Array, name: string): Result<FoundMesh, Fo
   const isSound =
     mesh.positions.every((value) => Number.isFinite(value)) &&
     mesh.indices.every((corner) => 3 * corner < mesh.positions.length);
-  return isSound ? ok(mesh) : no({ code: 'found.notRead', name });
+  if (!isSound) return no({ code: 'found.notRead', name });
+  // Triangles that are all lines or points are no surface.
+  return areasUpTo(mesh).at(-1)! > 0 ? ok(mesh) : no({ code: 'found.noFaces', name });
 }
 
 /** What a file holds, or null if it is of none of these formats. */

@@ -11,12 +11,8 @@ export interface Samples {
  * (Roberts, "The unreasonable effectiveness of quasirandom sequences", 2018). Triangles without area get none.
  */
 export function samplesOf({ positions, indices }: WeldedMesh, count: number): Samples {
-  const upTo = new Float64Array(indices.length / 3);
-  let area = 0;
-  for (let at = 0; at < indices.length; at += 3) {
-    area += Math.hypot(...crossOf(positions, indices, at)) / 2;
-    upTo[at / 3] = area;
-  }
+  const upTo = areasUpTo({ positions, indices });
+  const area = upTo.at(-1)!;
   const [points, normals] = [new Float64Array(3 * count), new Float64Array(3 * count)];
   let triangle = 0;
   for (let sample = 0; sample < count; sample += 1) {
@@ -35,6 +31,17 @@ export function samplesOf({ positions, indices }: WeldedMesh, count: number): Sa
     }
   }
   return { points, normals };
+}
+
+/** The area of each triangle and all before it. */
+export function areasUpTo({ positions, indices }: WeldedMesh): Float64Array {
+  const upTo = new Float64Array(indices.length / 3);
+  let area = 0;
+  for (let at = 0; at < indices.length; at += 3) {
+    area += Math.hypot(...crossOf(positions, indices, at)) / 2;
+    upTo[at / 3] = area;
+  }
+  return upTo;
 }
 
 /** Twice the area of a triangle, along the way out of it. */

@@ -1,4 +1,5 @@
-import { joinedFloats, type FaceTag, type MeshQuality, type SolidMesh } from '@core/part';
+import { joinedFloats } from '@core/floats';
+import type { FaceTag, MeshQuality, SolidMesh } from '@core/part';
 
 import { dividedEdge } from './dividedEdge';
 import type { FacePiece } from './facePiece';

@@ -20,7 +20,6 @@ export {
   wayToWorld,
 } from './frame';
 export type { MassProperties } from './massProperties';
-export { joinedFloats } from './joinedFloats';
 export { meshMoments } from './meshMoments';
 export type { Measured, Picked, Thing } from './measured';
 export { type Motion, type Slid, movedPoint } from './motion';

@@ -1,3 +1,4 @@
+import { joinedFloats } from '@core/floats';
 import { hatch } from '@core/hatching';
 import type { WeldedMesh } from '@core/part';
 
@@ -63,20 +64,15 @@ export function hangingAt(
   [middleX, middleY]: BedPlace,
 ): HangingFaces {
   const moved = (of: 'triangles' | 'hatching') => {
-    const all = parts.flatMap(({ faces, at }) =>
-      at.map(([x, y]) =>
-        faces[of].map((mm, index) =>
-          index % 3 === 2 ? mm : index % 3 === 0 ? mm + x + middleX : mm + y + middleY,
+    return joinedFloats(
+      parts.flatMap(({ faces, at }) =>
+        at.map(([x, y]) =>
+          faces[of].map((mm, index) =>
+            index % 3 === 2 ? mm : index % 3 === 0 ? mm + x + middleX : mm + y + middleY,
+          ),
         ),
       ),
     );
-    const joined = new Float32Array(all.reduce((sum, { length }) => sum + length, 0));
-    let begin = 0;
-    for (const one of all) {
-      joined.set(one, begin);
-      begin += one.length;
-    }
-    return joined;
   };
   return {
     triangles: moved('triangles'),

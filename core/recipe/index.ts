@@ -17,4 +17,4 @@ export { liftedBody, liftedSteps } from './lift';
 export { gaugePlaces, type GaugePlace } from './gaugePlaces';
 export { isForTrial } from './isForTrial';
 export { testPiece } from './testPiece';
-export { marksOf, remarked } from './testPieceMark';
+export { marksOf, remarked } from './marks';

@@ -6,7 +6,7 @@ import { testKernel } from '@core/testing/kernel';
 import { RepairDraft } from '@core/testing/repairDraft';
 
 import { testPiece } from './testPiece';
-import { marksOf, remarked } from './testPieceMark';
+import { marksOf, remarked } from './marks';
 
 let made = 0;
 const newId = () => `id-${(made += 1)}`;

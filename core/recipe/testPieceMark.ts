@@ -1,6 +1,5 @@
 import { firstHit } from '@core/boxTree';
-import { testPieceOf } from '@core/fit';
-import { numberValue, type Body, type Fit, type RepairState, type Step } from '@core/model';
+import { numberValue, type Step } from '@core/model';
 import type { SolidMesh } from '@core/part';
 
 /** Heights of capitals that are tried, mm, and how broad a letter is beside that, with the room after it. */
@@ -11,31 +10,12 @@ const DEEP_MM = 0.4;
 const UNDER_MM = 1.2;
 /** Free round it, mm. */
 const FREE_MM = 0.4;
+/** A ray begins so far under the face that it comes from, mm. */
+const HAIR_MM = 0.01;
 /** What lies level within this is one flat, mm. */
 const LEVEL_MM = 0.02;
 /** Places that are looked at across a mark and along it. */
 const [ACROSS, ALONG] = [4, 9];
-
-/**
- * What a test piece is marked with, the fullest first: the repair by its initials, the revision by its letter, the fit by the tag of its counterpart's
- * size; without the repair where there is less room.
- */
-export function marksOf(
-  { head, sizes }: Pick<RepairState, 'head' | 'sizes'>,
-  fit: Pick<Fit, 'counterpartSizeId'>,
-  letter: string,
-): string[] {
-  const tag = sizes.find(({ id }) => id === fit.counterpartSizeId)?.tag ?? '';
-  const initials = head.name
-    .split(/[^\p{L}\p{N}]+/u)
-    .filter(Boolean)
-    .slice(0, 2)
-    .map((word) => [...word.toUpperCase()][0]!)
-    .join('');
-  // Letters that a font for marks may lack are left out.
-  const plain = /^[A-Z0-9]+$/.test(initials) ? [`${initials} ${letter} ${tag}`.trim()] : [];
-  return [...plain, `${letter} ${tag}`.trim()];
-}
 
 /**
  * A mark sunk into a level place of a piece, seen from above; null where none is large enough.
@@ -113,7 +93,7 @@ function levelOf(
       const at = top + 1 - hit.mm;
       if (level !== null && Math.abs(at - level) > LEVEL_MM) return null;
       level = at;
-      const under = firstHit(mesh, [from[0], from[1], at - 0.01], [0, 0, -1], UNDER_MM);
+      const under = firstHit(mesh, [from[0], from[1], at - HAIR_MM], [0, 0, -1], UNDER_MM);
       if (under || at - low < UNDER_MM) return null;
     }
   }
@@ -124,28 +104,4 @@ function highestOf({ positions }: SolidMesh): number {
   let highest = -Infinity;
   for (let at = 2; at < positions.length; at += 3) highest = Math.max(highest, positions[at]!);
   return highest;
-}
-
-/** Test pieces whose marks name another revision, as they are to be marked for the one with this letter. */
-export function remarked(state: RepairState, before: readonly string[], letter: string): Body[] {
-  return state.bodies.flatMap((body): Body[] => {
-    const piece = body.removed ? null : testPieceOf(body, state.fits);
-    const fit = piece && state.fits.find(({ id }) => id === piece.fitId);
-    const mark = body.steps[2];
-    if (!fit || mark?.kind !== 'text') return [];
-    const next = marksOf(state, fit, letter);
-    for (const other of before) {
-      const place = marksOf(state, fit, other).indexOf(mark.text);
-      // What somebody lettered otherwise stays.
-      if (place >= 0 && next[place] !== mark.text) {
-        return [
-          {
-            ...body,
-            steps: body.steps.map((step) => (step === mark ? { ...mark, text: next[place]! } : step)),
-          },
-        ];
-      }
-    }
-    return [];
-  });
 }

@@ -20,6 +20,9 @@ export interface CutSection {
   pieces: number;
 }
 
+/** Less is no material, mm². */
+const NOTHING_MM2 = 1e-4;
+
 /** The two axes of a plane, so that the three are right-handed. */
 export const axesOf = (axis: 0 | 1 | 2): [0 | 1 | 2, 0 | 1 | 2] =>
   [[1, 2] as const, [2, 0] as const, [0, 1] as const][axis]!.slice() as [0 | 1 | 2, 0 | 1 | 2];
@@ -31,14 +34,18 @@ export const axesOf = (axis: 0 | 1 | 2): [0 | 1 | 2, 0 | 1 | 2] =>
 export function cutSection({ positions, indices }: WeldedMesh, { axis, at }: AxisPlane): CutSection | null {
   const [u, v] = axesOf(axis);
   const edge: number[] = [];
+  const heights = new Float64Array(3);
   const corner = (index: number, along: number) => positions[3 * index + along]!;
   for (let first = 0; first < indices.length; first += 3) {
+    for (let side = 0; side < 3; side += 1) heights[side] = corner(indices[first + side]!, axis) - at;
+    // Most triangles lie on one side.
+    if (heights[0]! < 0 === heights[1]! < 0 && heights[1]! < 0 === heights[2]! < 0) continue;
     const ends: number[] = [];
     let rises = false;
     for (let side = 0; side < 3; side += 1) {
       const from = indices[first + side]!;
       const to = indices[first + ((side + 1) % 3)]!;
-      const [low, high] = [corner(from, axis) - at, corner(to, axis) - at];
+      const [low, high] = [heights[side]!, heights[(side + 1) % 3]!];
       // Half-open, so that a plane through a corner meets two of the three sides.
       if (low < 0 === high < 0) continue;
       const share = low / (low - high);
@@ -51,8 +58,8 @@ export function cutSection({ positions, indices }: WeldedMesh, { axis, at }: Axi
       ends.push(...place);
     }
     if (ends.length !== 4) continue;
-    const [a, b, c, d] = ends as [number, number, number, number];
-    edge.push(...(rises ? [c, d, a, b] : [a, b, c, d]));
+    const [x0, y0, x1, y1] = ends as [number, number, number, number];
+    edge.push(...(rises ? [x1, y1, x0, y0] : [x0, y0, x1, y1]));
   }
   const section = momentsOf(edge);
   return section && { edge: new Float64Array(edge), ...section, pieces: piecesOf(edge) };
@@ -70,7 +77,7 @@ function momentsOf(edge: readonly number[]): Omit<CutSection, 'edge' | 'pieces'>
     yy += (k * (b * b + b * d + d * d)) / 12;
     xy += (k * (2 * a * b + a * d + c * b + 2 * c * d)) / 24;
   }
-  if (!(area > 1e-6)) return null;
+  if (!(area > NOTHING_MM2)) return null;
   const [x, y] = [sx / area, sy / area];
   return {
     areaMm2: area,
@@ -108,7 +115,7 @@ function piecesOf(edge: readonly number[]): number {
     const root = rootOf(end);
     areas.set(root, (areas.get(root) ?? 0) + k / 2);
   }
-  return [...areas.values()].filter((area) => area > 1e-4).length;
+  return [...areas.values()].filter((area) => area > NOTHING_MM2).length;
 }
 
 /** Ends of a section's edge in the part's frame, six numbers a piece. */

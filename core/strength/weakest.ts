@@ -49,6 +49,8 @@ export interface Weakest {
 const PLANES = 48;
 /** Planes so far from the very ends, mm: there a face lies in them. */
 const FROM_END_MM = 0.013;
+/** More than this share of the stress from bending, and it is bending that a thicker section mends. */
+const MOSTLY = 0.5;
 /** Below this share of what is borne along the layers, it is said that they are pulled apart. */
 const CLEARLY = 0.95;
 /** Load and hold nearer than this along an axis have nothing between them there, mm. */
@@ -102,7 +104,7 @@ function bears(section: CutSection, plane: AxisPlane, load: HeldLoad, made: Made
   const angle = made.down === null ? 0 : Math.asin(Math.min(1, Math.abs(made.down[axis])));
   const borneMpa = borne(made.alongMpa, made.across, angle);
   const times = stressMpa > 0 ? borneMpa / stressMpa : Infinity;
-  const bends = bentMpa > 0.5 * stressMpa;
+  const bends = bentMpa > MOSTLY * stressMpa;
   const steep = Math.hypot(overX, overY);
   const arm = cross(minus(load.at, middle), load.way);
   return {

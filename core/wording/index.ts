@@ -20,9 +20,12 @@ export { afterworkSentence, afterworkTotal } from './afterwork';
 export { resinSentence, resinSetSentence, resinSetWords, resinWarningSentence } from './resin';
 export { movedPrefix, nextPlaceReason, nextPlaceSentences, wayWords } from './places';
 export {
+  bearsBeside,
+  bearsMpaBeside,
   bearsWords,
   enoughSentence,
   jointSentence,
+  noSectionSentence,
   piecesSentence,
   sectionSentence,
   stressSentence,

@@ -131,3 +131,12 @@ export function weakestSentence(
 
 /** Less of the moment than this twists nobody would notice. */
 const LITTLE_TWIST = 0.2;
+
+/** Where the theory of beams says nothing. */
+export const noSectionSentence = (forceN: number): string =>
+  `${about(forceN)} N act on it. Between the load and where it is held there is no single section to look at: cut it open and ask there.`;
+
+/** What a way of making bears, beside others: at the weakest section, or without a load what its material does. */
+export const bearsBeside = (mostN: number): string => `bears ${about(mostN)} N`;
+export const bearsMpaBeside = (alongMpa: number, across: number): string =>
+  across < 1 ? `bears ${about(alongMpa)} / ${about(alongMpa * across)} MPa` : `bears ${about(alongMpa)} MPa`;

@@ -4,7 +4,9 @@ import { join } from 'node:path';
 import { figure, type Figure } from './figure';
 
 /** Files `ui/…/NAME.worker.ts`: each is fetched when it is first needed. */
-const WORKERS = ['solid', 'layers', 'found'];
+const WORKERS = readdirSync(join(__dirname, '..', '..', 'ui'), { recursive: true, encoding: 'utf8' }).flatMap(
+  (path) => /(\w+)\.worker\.ts$/.exec(path)?.[1] ?? [],
+);
 
 /** The script that the list of repairs needs, against that of all screens. What runs in threads of its own is not counted. */
 export function firstScreenFigures(): Figure[] {

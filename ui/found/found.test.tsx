@@ -35,8 +35,8 @@ jest.mock('./spawnFound', () => ({
         read: (bytes: Uint8Array, name: string) => answered(() => desk.read(bytes, name)),
         lay: (unitMm: number, onShare: () => void) =>
           mockLay?.() ?? answered(() => desk.lay(unitMm, onShare)),
-        show: (way: number, byAll: boolean, withinMm: number) =>
-          answered(() => desk.show(way, byAll, withinMm)),
+        show: (way: number, byAll: boolean, withinMm: number, onShare: () => void) =>
+          answered(() => desk.show(way, byAll, withinMm, onShare)),
       },
       end: mockEnd,
     };
@@ -141,7 +141,7 @@ test('what can’t be read, or belongs to a spare that can’t be built, is said
     target: { files: [{ name: 'huge.stl', size: 4e8 }] },
   });
   await waitFor(() =>
-    expect(screen.getByRole('alert').textContent).toMatch(/^huge.stl has 382 MB; up to 300 MB/),
+    expect(screen.getByRole('alert').textContent).toMatch(/^huge.stl has 382 MB; up to 150 MB/),
   );
 });
 

@@ -9,8 +9,8 @@ const worker: FoundWorker = {
   setSpare: (mesh) => Promise.resolve(desk.setSpare(mesh)),
   read: (bytes, name) => Promise.resolve(desk.read(bytes, name)),
   lay: (unitMm, onShare) => Promise.resolve(desk.lay(unitMm, onShare)),
-  show: (way, byAll, withinMm) => {
-    const shown = desk.show(way, byAll, withinMm);
+  show: (way, byAll, withinMm, onShare) => {
+    const shown = desk.show(way, byAll, withinMm, onShare);
     const buffers = Object.values(shown.painted).map(({ buffer }: Float32Array) => buffer as ArrayBuffer);
     return Promise.resolve(transfer(shown, buffers));
   },

@@ -25,13 +25,13 @@ export class FoundDesk {
   #file: { mesh: FoundMesh; name: string } | null = null;
   #inMm: WeldedMesh | null = null;
   #ways: Laid[] = [];
-  /** By way and rule: told again with another limit they are not compared anew. */
-  readonly #compared = new Map<string, FoundCompared>();
+  /** The way that was shown last: with another limit it is not compared anew. */
+  #shown: { way: number; byAll: boolean; compared: FoundCompared } | null = null;
 
   setSpare({ positions, indices }: SolidMesh): void {
     this.#spare = { positions, indices };
     this.#file = null;
-    this.#compared.clear();
+    this.#shown = null;
   }
 
   read(bytes: Uint8Array, name: string): Result<FoundRead, FoundFault> {
@@ -49,7 +49,7 @@ export class FoundDesk {
 
   lay(unitMm: number, onShare: (share: number) => void): Result<LaidWays, FoundFault> {
     if (!this.#file) throw new Error('nothing was read');
-    this.#compared.clear();
+    this.#shown = null;
     this.#inMm = meshLaid(this.#file.mesh, unitMm, new Matrix4());
     const ways = waysOver(this.#inMm, this.#given(), this.#file.name, onShare);
     if (!ways.ok) return ways;
@@ -57,18 +57,25 @@ export class FoundDesk {
     return ok({ ways: ways.value.length });
   }
 
-  show(way: number, byAll: boolean, withinMm: number): FoundShown {
-    const [found, spare] = [this.#inMm, this.#given()];
-    const laid = this.#ways[way];
-    if (!found || !laid) throw new Error('nothing is laid');
-    const key = `${way} ${byAll}`;
-    const place = () => (byAll ? laidByAll(found, spare, laid) : laid).place;
-    const compared = this.#compared.get(key) ?? comparedOver(found, spare, place());
-    this.#compared.set(key, compared);
+  show(way: number, byAll: boolean, withinMm: number, onShare: (share: number) => void): FoundShown {
+    const spare = this.#given();
+    const compared =
+      this.#shown?.way === way && this.#shown.byAll === byAll
+        ? this.#shown.compared
+        : this.#compare(way, byAll, onShare);
+    this.#shown = { way, byAll, compared };
     return {
       figures: foundFigures(compared, spare, withinMm),
       painted: painted(compared.painting, withinMm),
     };
+  }
+
+  #compare(way: number, byAll: boolean, onShare: (share: number) => void): FoundCompared {
+    const [found, spare] = [this.#inMm, this.#given()];
+    const laid = this.#ways[way];
+    if (!found || !laid) throw new Error('nothing is laid');
+    const { place } = byAll ? laidByAll(found, spare, laid) : laid;
+    return comparedOver(found, spare, place, onShare);
   }
 
   #given(): WeldedMesh {

@@ -10,7 +10,7 @@ export interface FoundWorker {
   /** Lays what was read over the spare. @param unitMm what one of its numbers is. */
   lay(unitMm: number, onShare: (share: number) => void): Promise<Result<LaidWays, FoundFault>>;
   /** Shows one of the ways. @param withinMm what does not count as off. */
-  show(way: number, byAll: boolean, withinMm: number): Promise<FoundShown>;
+  show(way: number, byAll: boolean, withinMm: number, onShare: (share: number) => void): Promise<FoundShown>;
 }
 
 export interface FoundRead {

@@ -17,7 +17,7 @@ export function spawnFound(): FoundHandle {
       read: (bytes, name) => remote.read(transfer(bytes, [bytes.buffer as ArrayBuffer]), name),
       // Progress alone is called back.
       lay: (unitMm, onShare) => remote.lay(unitMm, proxy(onShare)),
-      show: (way, byAll, withinMm) => remote.show(way, byAll, withinMm),
+      show: (way, byAll, withinMm, onShare) => remote.show(way, byAll, withinMm, proxy(onShare)),
     },
     end: () => thread.terminate(),
   };

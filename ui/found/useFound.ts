@@ -1,8 +1,9 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 
+import type { FoundFault } from '@core/fault';
 import { MOST_FOUND_BYTES } from '@core/found';
 import type { SolidMesh } from '@core/part';
-import { programFaultOf, sentenceOf, type ProgramFault } from '@core/wording';
+import { programFaultOf, type ProgramFault } from '@core/wording';
 
 import { spawnFound, type FoundHandle } from './spawnFound';
 import type { FoundRead, FoundShown } from './protocol';
@@ -19,7 +20,7 @@ export type FoundState =
   | { kind: 'read'; file: ReadFile }
   | { kind: 'laying'; file: ReadFile; share: number }
   | { kind: 'laid'; file: ReadFile; spare: SolidMesh; ways: number }
-  | { kind: 'refused'; sentence: string }
+  | { kind: 'refused'; fault: FoundFault }
   /** Nobody's input: told with a report. */
   | { kind: 'broken'; fault: ProgramFault };
 
@@ -52,7 +53,7 @@ export function useFound(meshOfSpare: () => Promise<SolidMesh | null>, spawn = s
       if (isCurrent())
         setState({
           kind: 'broken',
-          fault: programFaultOf(error, 'the scanned piece', new Date().toISOString()),
+          fault: faultOf(error),
         });
     }
   };
@@ -60,34 +61,18 @@ export function useFound(meshOfSpare: () => Promise<SolidMesh | null>, spawn = s
   const read = (file: File) =>
     started(async (isCurrent) => {
       const { name } = file;
+      const refuse = (fault: FoundFault) => setState({ kind: 'refused', fault });
       if (file.size > MOST_FOUND_BYTES) {
-        const limitBytes = MOST_FOUND_BYTES;
-        setState({
-          kind: 'refused',
-          sentence: sentenceOf({ code: 'found.tooBig', name, bytes: file.size, limitBytes }),
-        });
+        refuse({ code: 'found.tooBig', name, bytes: file.size, limitBytes: MOST_FOUND_BYTES });
         return;
       }
       setState({ kind: 'reading', name });
       const mesh = await meshOfSpare();
       if (!isCurrent()) return;
-      if (!mesh) {
-        setState({
-          kind: 'refused',
-          sentence:
-            'The spare can’t be built: it is not there, or a step of it fails. Mend it, then compare again.',
-        });
-        return;
-      }
+      if (!mesh) return refuse({ code: 'found.noSpare' });
       const bytes = await bytesOf(file);
       if (!isCurrent()) return;
-      if (!bytes) {
-        setState({
-          kind: 'refused',
-          sentence: `${name} can’t be read from this device. Choose it again, or a copy of it.`,
-        });
-        return;
-      }
+      if (!bytes) return refuse({ code: 'found.gone', name });
       spare.current = mesh;
       handle.current?.end();
       handle.current = spawn();
@@ -96,9 +81,7 @@ export function useFound(meshOfSpare: () => Promise<SolidMesh | null>, spawn = s
       const reply = await worker.read(bytes, name);
       if (!isCurrent()) return;
       setState(
-        reply.ok
-          ? { kind: 'read', file: { ...reply.value, name } }
-          : { kind: 'refused', sentence: sentenceOf(reply.fault) },
+        reply.ok ? { kind: 'read', file: { ...reply.value, name } } : { kind: 'refused', fault: reply.fault },
       );
     });
 
@@ -113,17 +96,32 @@ export function useFound(meshOfSpare: () => Promise<SolidMesh | null>, spawn = s
       setState(
         reply.ok
           ? { kind: 'laid', file, spare: spare.current!, ways: reply.value.ways }
-          : { kind: 'refused', sentence: sentenceOf(reply.fault) },
+          : { kind: 'refused', fault: reply.fault },
       );
     });
 
+  /** Shows one of the ways; null if it came to nothing, which is told. */
   const show = useCallback(
-    (way: number, byAll: boolean, withinMm: number): Promise<FoundShown> =>
-      handle.current!.worker.show(way, byAll, withinMm),
+    async (
+      way: number,
+      byAll: boolean,
+      withinMm: number,
+      onShare: (share: number) => void,
+    ): Promise<FoundShown | null> => {
+      const own = turn.current;
+      try {
+        return await handle.current!.worker.show(way, byAll, withinMm, onShare);
+      } catch (error) {
+        if (turn.current === own) setState({ kind: 'broken', fault: faultOf(error) });
+        return null;
+      }
+    },
     [],
   );
   return { state, read, lay, show, stop };
 }
+
+const faultOf = (error: unknown) => programFaultOf(error, 'the scanned piece', new Date().toISOString());
 
 /** A file that was moved or taken away since it was chosen has none. */
 async function bytesOf(file: File): Promise<Uint8Array | null> {

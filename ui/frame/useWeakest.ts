@@ -8,8 +8,11 @@ import { machineIn, materialIn } from '@core/workshop';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useSolidView } from '../inRepair/useSolidView';
 
-/** The weakest section of a spare between its load and where it is held; null where that was not said, or it is not built. */
-export function useWeakest(body: Body): { load: HeldLoad; weakest: Weakest } | null {
+/**
+ * The weakest section of a spare between its load and where it is held, itself null where no plane cuts a single section there; null where the load was
+ * not said, or the spare is not built.
+ */
+export function useWeakest(body: Body): { load: HeldLoad; weakest: Weakest | null } | null {
   const { repair, numbers } = useRepairContext();
   const mesh = useSolidView().bodies.find(({ bodyId }) => bodyId === body.id)?.mesh ?? null;
   const { workshop } = numbers;
@@ -23,7 +26,6 @@ export function useWeakest(body: Body): { load: HeldLoad; weakest: Weakest } | n
       materialIn(workshop, materialId),
       isLaid ? (laying ?? USUAL_LAYING).down : null,
     );
-    const weakest = weakestSection(weld(mesh), load, made);
-    return weakest && { load, weakest };
+    return { load, weakest: weakestSection(weld(mesh), load, made) };
   }, [laying, mesh, workshop, materialId, machineId]);
 }

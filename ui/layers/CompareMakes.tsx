@@ -4,7 +4,7 @@ import { BarChart } from 'react-native-gifted-charts';
 
 import { leastChance, type MakeChoice } from '@core/fit';
 import { USUAL_LAYING, workshopRows } from '@core/model';
-import { minutesText, sentenceOf } from '@core/wording';
+import { bearsBeside, bearsMpaBeside, minutesText, sentenceOf } from '@core/wording';
 import { bornByOther, madeOfMaterial } from '@core/strength';
 import {
   layerPrinterIn,
@@ -48,7 +48,8 @@ export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wi
   const { repair, numbers } = useRepairContext();
   const { say } = useNotices();
   const [{ body: leading }] = onBed as [SpareOnBed];
-  const weakest = useWeakest(leading);
+  const found = useWeakest(leading);
+  const section = found?.weakest ?? null;
   const [rows, setRows] = useState<Row[]>([]);
   const [share, setShare] = useState<number | null>(null);
   const key = JSON.stringify(wish);
@@ -61,11 +62,9 @@ export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wi
       materialIn(workshop, materialId),
       isLaid ? (leading.laying ?? USUAL_LAYING).down : null,
     );
-    if (weakest) return `bears ${bornByOther(weakest.weakest, weakest.load, made).toFixed(0)} N`;
-    const along = made.alongMpa.toFixed(0);
-    return made.across < 1
-      ? `bears ${along} / ${(made.alongMpa * made.across).toFixed(0)} MPa`
-      : `bears ${along} MPa`;
+    return section && found
+      ? bearsBeside(bornByOther(section, found.load, made))
+      : bearsMpaBeside(made.alongMpa, made.across);
   };
   const compare = async () => {
     const { workshop } = numbers;
@@ -170,7 +169,7 @@ export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wi
           </View>
           <Text className="font-label text-[13.5px] leading-5 text-muted">
             {`Fits: how likely the first make goes as wished at the fit that is least likely to.${
-              weakest
+              section
                 ? ' Bears: at the weakest section between its load and where it is held (guidance).'
                 : ' Bears: what the material bears again and again, along its layers / across them. Point at the load above, and it is said in newtons.'
             }`}

@@ -1,4 +1,5 @@
-import { joinedFloats, type Picked, type SolidMesh, type Vec3 } from '@core/part';
+import { joinedFloats } from '@core/floats';
+import type { Picked, SolidMesh, Vec3 } from '@core/part';
 
 /** A point of the view, px. */
 interface Point {

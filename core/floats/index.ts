@@ -1,0 +1,1 @@
+export { joinedFloats } from './joinedFloats';

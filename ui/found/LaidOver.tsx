@@ -1,0 +1,85 @@
+import { useEffect, useState } from 'react';
+import { Text, View } from 'react-native';
+
+import { Button } from '../shared/Button';
+import { GroupHeading } from '../shared/Heading';
+import { Switch } from '../shared/Switch';
+import { Busy } from './Busy';
+import { FoundView } from './FoundView';
+import type { FoundShown } from './protocol';
+import type { FoundState, useFound } from './useFound';
+import { WhatIsOff } from './WhatIsOff';
+
+const LIMITS = [
+  { id: '0.05', word: '0.05' },
+  { id: '0.1', word: '0.1' },
+  { id: '0.2', word: '0.2' },
+  { id: '0.5', word: '0.5' },
+] as const;
+type Limit = (typeof LIMITS)[number]['id'];
+
+const RULES = [
+  { id: 'agrees', word: 'By what agrees' },
+  { id: 'all', word: 'By all of it' },
+] as const;
+type Rule = (typeof RULES)[number]['id'];
+
+/** A scanned piece as it is laid over the spare, with what can be chosen of it. */
+export function LaidOver({
+  name,
+  laid: { spare, ways },
+  show,
+  onStop,
+}: {
+  name: string;
+  laid: FoundState & { kind: 'laid' };
+  show: ReturnType<typeof useFound>['show'];
+  onStop(): void;
+}) {
+  const [limit, setLimit] = useState<Limit>('0.2');
+  const [rule, setRule] = useState<Rule>('agrees');
+  const [way, setWay] = useState(0);
+  const [shown, setShown] = useState<FoundShown | null>(null);
+  const [share, setShare] = useState<number | null>(null);
+  useEffect(() => {
+    let isCurrent = true;
+    setShare(0);
+    const onShare = (next: number) => isCurrent && setShare(next);
+    void show(way, rule === 'all', Number(limit), onShare).then((next) => {
+      if (!isCurrent) return;
+      setShare(null);
+      if (next) setShown(next);
+    });
+    return () => {
+      isCurrent = false;
+    };
+  }, [show, way, rule, limit]);
+  return (
+    <View className="gap-2">
+      <GroupHeading>{`${name} beside the scanned piece`}</GroupHeading>
+      {shown ? (
+        <>
+          <WhatIsOff figures={shown.figures} />
+          <FoundView spare={spare} shown={shown} name={name} />
+        </>
+      ) : null}
+      {share === null || (shown && share === 0) ? null : (
+        <Busy words={`Comparing them: ${(100 * share).toFixed(0)} %`} onStop={onStop} />
+      )}
+      <Text className="font-label text-[14px] text-muted">What is off by more than this is shown, mm</Text>
+      <Switch<Limit> label="What counts as off, mm" options={LIMITS} value={limit} onChange={setLimit} />
+      <Text className="font-label text-[14px] text-muted">
+        Laid by what agrees, so that what wore or broke moves nothing; or as near as all of it comes
+      </Text>
+      <Switch<Rule> label="How it is laid" options={RULES} value={rule} onChange={setRule} />
+      {ways > 1 ? (
+        <View className="items-start">
+          <Button
+            label={`Lay it another way round (${way + 1} of ${ways})`}
+            onPress={() => setWay((way + 1) % ways)}
+          />
+        </View>
+      ) : null}
+    </View>
+  );
+}

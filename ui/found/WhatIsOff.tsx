@@ -1,0 +1,46 @@
+import { Text, View } from 'react-native';
+
+import type { FoundFigures } from '@core/found';
+
+import { useShow } from '../preferences/useShow';
+
+/** What a share is, without saying all or nothing of what is neither. */
+const percent = (share: number) =>
+  share > 0 && share < 0.01
+    ? 'less than 1 %'
+    : share < 1 && share > 0.99
+      ? 'more than 99 %'
+      : `${(100 * share).toFixed(0)} %`;
+
+/** Less of a spare than this may be what scanners leave out of corners. */
+const LEAST_MISSING = 0.005;
+
+/** By how much a scanned piece is off, where, and what of the spare it lacks. */
+export function WhatIsOff({ figures }: { figures: FoundFigures }) {
+  const show = useShow();
+  const { withinMm, shareOn, mostlyMm, middleMm, furthestOut, furthestIn, shareMissing } = figures;
+  const sentences = [
+    `${percent(shareOn)} of it lies within ${show.length(withinMm)} of the spare; nineteen of twenty places are off by ${show.length(mostlyMm)} at most.`,
+    Math.abs(middleMm) > withinMm / 4
+      ? `All over it is ${show.length(Math.abs(middleMm))} ${middleMm > 0 ? 'larger' : 'smaller'}, in the middle of its places.`
+      : '',
+    furthestOut
+      ? `Furthest out of the spare by ${show.length(furthestOut.mm)}: hatched, at the green ring.`
+      : '',
+    furthestIn
+      ? `Furthest within it by ${show.length(furthestIn.mm)}: hatched crosswise, at the red ring.`
+      : '',
+    shareMissing > LEAST_MISSING
+      ? `${percent(shareMissing)} of the spare has nothing of it near: that broke off, wore away, or was not scanned.`
+      : '',
+  ];
+  return (
+    <View role="status" aria-label="What is off" className="gap-1">
+      {sentences.filter(Boolean).map((sentence) => (
+        <Text key={sentence} className="font-sans text-[16px] leading-6 text-ink">
+          {sentence}
+        </Text>
+      ))}
+    </View>
+  );
+}
