@@ -5,7 +5,7 @@ import type { Vec3, WeldedMesh } from '@core/part';
 
 import { offOf } from './off';
 import type { Painting } from './paint';
-import { crossOf, samplesOf } from './samples';
+import { crossOf, middleOf, samplesOf } from './samples';
 
 /** How a found piece differs from the spare that it is laid over. Outside the spare counts up, inside down; mm. */
 export interface Deviation {
@@ -50,13 +50,16 @@ export function offsOf(found: WeldedMesh, spare: WeldedMesh): Float64Array {
 }
 
 /**
- * The corner that is furthest out (1) or in (-1). Distances change by no more than one goes: a triangle whose middle is off by less than the
+ * The middle or corner of a triangle that is furthest out (1) or in (-1). Distances change by no more than one goes: a triangle whose middle is off by less than the
  * furthest yet, less its own reach, holds no corner that is further.
  */
 function furthest({ corners, offs }: Painting, spare: WeldedMesh, way: 1 | -1): Deviation['furthestOut'] {
-  let found: Deviation['furthestOut'] = null;
   const order = Uint32Array.from(offs.keys()).sort((a, b) => way * (offs[b]! - offs[a]!));
   const reach = longestSide(corners);
+  const [first] = order;
+  // Of a worn end both edges lie in faces of the spare: what is furthest in lies between them.
+  const mostMm = first === undefined ? 0 : way * offs[first]!;
+  let found = mostMm > 0 ? { mm: mostMm, at: middleOf(corners, first!) as Vec3 } : null;
   for (const triangle of order) {
     if (way * offs[triangle]! + reach <= (found?.mm ?? 0)) break;
     for (let corner = 0; corner < 3; corner += 1) {

@@ -125,6 +125,18 @@ test('a shorter piece is laid by what it has, not by its middle', async () => {
   expect(figures.shareMissing).toBeGreaterThan(0.25);
 });
 
+test('a thin end that wore is told, though its edges lie in faces of the spare', async () => {
+  const spare = await meshed([plate(120, 14)]);
+  const worn = {
+    ...spare,
+    positions: spare.positions.map((mm, at) => (at % 3 === 0 && mm > 59 ? mm - 0.9 : mm)),
+  };
+  const { deviation } = comparedOver(worn, spare, new Matrix4());
+  expect(deviation.furthestIn!.mm).toBeCloseTo(0.9, 4);
+  expect(deviation.furthestIn!.at[0]).toBeCloseTo(59.1, 3);
+  expect(deviation.furthestOut?.mm ?? 0).toBeLessThan(1e-4);
+});
+
 test('a rough scan is laid by its middle: half a tenth of noise moves it by hundredths', async () => {
   const spare = await meshed([plate(40), ...holes(8)]);
   const fine = painted(comparedOver(spare, spare, new Matrix4()).painting, 1).on;

@@ -6,6 +6,7 @@ import type { WeldedMesh } from '@core/part';
 
 import { diagonalOf } from './foundMesh';
 import { offOf } from './off';
+import { middleOf } from './samples';
 
 /** Triangles of a found piece that are small enough to be painted one by one, and how far each is off. */
 export interface Painting {
@@ -51,14 +52,7 @@ export function paintingOf(
   const offs = new Float32Array(corners.length / 9);
   for (let triangle = 0; triangle < offs.length; triangle += 1) {
     if (triangle % TOLD_EVERY === 0) onShare(triangle / offs.length);
-    const middle = [0, 1, 2].map(
-      (axis) =>
-        (corners![9 * triangle + axis]! +
-          corners![9 * triangle + 3 + axis]! +
-          corners![9 * triangle + 6 + axis]!) /
-        3,
-    ) as [number, number, number];
-    offs[triangle] = offOf(spare, middle);
+    offs[triangle] = offOf(spare, middleOf(corners, triangle));
   }
   return { corners: new Float32Array(corners), offs };
 }

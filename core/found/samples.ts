@@ -33,6 +33,16 @@ export function samplesOf({ positions, indices }: WeldedMesh, count: number): Sa
   return { points, normals };
 }
 
+/** The middle of a triangle among triangles of nine numbers each. */
+export const middleOf = (corners: ArrayLike<number>, triangle: number): [number, number, number] =>
+  [0, 1, 2].map(
+    (axis) =>
+      (corners[9 * triangle + axis]! +
+        corners[9 * triangle + 3 + axis]! +
+        corners[9 * triangle + 6 + axis]!) /
+      3,
+  ) as [number, number, number];
+
 /** The area of each triangle and all before it. */
 export function areasUpTo({ positions, indices }: WeldedMesh): Float64Array {
   const upTo = new Float64Array(indices.length / 3);
