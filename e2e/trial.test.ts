@@ -46,7 +46,7 @@ test('from nothing to a wheel that was made, tried too tight, and made again, in
   }
   await press.click();
   await expect(press).toBeDisabled();
-  await expect(page.getByLabel(/^c {2}Axle it runs on/)).toHaveValue(/^6\.0\d$/);
+  await expect(page.getByLabel(/^c {2}Axle it runs on/)).toHaveValue(/^(5\.99|6\.0\d)$/);
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   await partIsBuilt(page);
   await goTo(page, 'Make');
