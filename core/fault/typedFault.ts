@@ -6,6 +6,16 @@ export type TypedFault =
   /** `readings`: what it may mean, each written so that it can be read in one way only. */
   | { code: 'length.fractionNeedsInch'; text: string; readings: string[] }
   | { code: 'length.twoReadings'; text: string; readings: string[] }
+  /** Limits of a drawing, each with its unit; the first of `readings` is their middle, the second the nominal size. */
+  | {
+      code: 'length.tolerance';
+      text: string;
+      low: string;
+      high: string;
+      plusMinus: string;
+      readings: string[];
+    }
+  | { code: 'angle.twoReadings'; text: string; readings: string[] }
   | { code: 'length.zeroDenominator'; text: string }
   | { code: 'length.notPositive'; mm: number }
   | { code: 'length.tooLong'; mm: number; limitMm: number; instrument: string }

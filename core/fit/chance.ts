@@ -2,10 +2,10 @@ import jstat from 'jstat';
 
 import { isKnown, rectangular, uncertaintyOf, type SizeResult } from '@core/measure';
 import type { Fit, Size } from '@core/model';
-import { correctionOf, NORMAL_95 } from '@core/workshop';
+import { correctionOf, NORMAL_95, type DoubtPart } from '@core/workshop';
 
 import { clearanceOf } from './clearance';
-import { featureOf } from './features';
+import { askedOfFit, featureOf } from './features';
 import { chanceOfAll } from './severalMates';
 import { counterpartOf, type FitSetting, type Trail } from './trail';
 
@@ -46,6 +46,8 @@ export interface FitChance {
   largestMm: number;
   /** Standard deviations by where they come from, largest first. */
   doubts: { doubt: Doubt; standardMm: number }[];
+  /** By how much the machine's doubts were widened, since more came out beside what was stated than should; 1 where nothing was. */
+  widened: number;
   /** What would raise the chance most; null when nothing raises it by a hundredth. */
   best: Improvement | null;
   /** Bands that hold the two mating sizes in about 95 % of cases, mm. */
@@ -96,11 +98,12 @@ export function chanceOfFit(
   const corrected = trail.entries.find(({ kind }) => kind === 'correction');
   const sizeMm = counterpartOf(trail);
   const clearance = clearanceOf(fit, setting.table, sizeMm, feature.inside);
-  const known = correctionOf(setting.machine, setting.family, feature.kind, sizeMm);
+  const known = correctionOf(setting.machine, setting.family, feature.kind, sizeMm, askedOfFit(fit));
   const several = matesOf(counterparts, sizeMm, feature.inside, known.learned?.instrumentId ?? null);
   // With several, the one that is known least stands for all where a single doubt is told.
   const measuring = Math.max(...several.map((mate) => mate.measuring));
-  const making = known.learned?.scatterMm ?? setting.machine.scatterMm;
+  const { doubts: parts } = known;
+  const making = rootMean(parts, ({ scatterMm }) => scatterMm);
   const correction = known.plusMinusMm / NORMAL_95;
   const spacing = fit.feature === 'spacing';
   // Spacings may be off either way by what play the holes have.
@@ -108,35 +111,45 @@ export function chanceOfFit(
     ? { fromMm: -Math.max(0, clearance.aimMm), toMm: Math.max(0, clearance.aimMm) }
     : { fromMm: clearance.fromMm, toMm: clearance.toMm };
   const meanMm = spacing ? 0 : clearance.aimMm;
-  const chanceOfOne = (offMm: number, parts: { measuring: number; correction: number }) => {
-    const learnt = Math.hypot(making, parts.correction);
-    const all = Math.hypot(learnt, parts.measuring);
-    // Only what trials taught has few degrees of freedom (Welch and Satterthwaite, GUM G.2b).
-    const degrees = known.learned ? known.learned.degrees * (all / learnt) ** 4 : Infinity;
-    return within(meanMm + offMm, all, degrees, wish);
-  };
+  // Rows of before 30 November 2026 have one normal doubt and few degrees of freedom (Welch and Satterthwaite, GUM G.2b).
+  const degreesOf = (all: number, learnt: number) =>
+    known.learned && parts.length === 1 ? known.learned.degrees * (all / learnt) ** 4 : Infinity;
+  /** Over the parts of the doubt; `left` stands for that of the correction where it is asked what would be left of it. */
+  const overParts = (left: number | undefined, chanceIn: (common: number) => number) =>
+    parts.reduce(
+      (sum, { share, standardMm, scatterMm }) =>
+        sum + share * chanceIn(Math.hypot(scatterMm, left ?? standardMm)),
+      0,
+    );
+  const chanceOfOne = (offMm: number, one: { measuring: number; correction?: number }) =>
+    overParts(one.correction, (learnt) => {
+      const all = Math.hypot(learnt, one.measuring);
+      return within(meanMm + offMm, all, degreesOf(all, learnt), wish);
+    });
   const sharedMm = sharedOf(counterparts, known.learned?.instrumentId ?? null);
   // What is aimed at is the middle of what is wished: no other aim is better.
-  const chanceWith = (parts: {
+  const chanceWith = (better: {
     /** What would be left of the doubt of a size. */
     measuring?: (result: Extract<SizeResult, { status: 'measured' }>) => number;
     correction?: number;
   }) => {
     const doubtOf = (index: number) => {
       const { result: of } = counterparts[index]!;
-      return parts.measuring && of.status === 'measured' ? parts.measuring(of) : several[index]!.measuring;
+      return better.measuring && of.status === 'measured' ? better.measuring(of) : several[index]!.measuring;
     };
-    const left = parts.correction ?? correction;
-    if (several.length === 1) return chanceOfOne(0, { measuring: doubtOf(0), correction: left });
-    const common = Math.hypot(making, left);
-    return chanceOfAll(
-      several.map(({ offMm }, index) => ({
-        meanMm: meanMm + offMm,
-        ownMm: Math.sqrt(Math.max(0, doubtOf(index) ** 2 - sharedMm ** 2)),
-      })),
-      Math.hypot(common, sharedMm),
-      known.learned?.degrees ?? Infinity,
-      wish,
+    if (several.length === 1) {
+      return chanceOfOne(0, { measuring: doubtOf(0), correction: better.correction });
+    }
+    return overParts(better.correction, (common) =>
+      chanceOfAll(
+        several.map(({ offMm }, index) => ({
+          meanMm: meanMm + offMm,
+          ownMm: Math.sqrt(Math.max(0, doubtOf(index) ** 2 - sharedMm ** 2)),
+        })),
+        Math.hypot(common, sharedMm),
+        parts.length === 1 ? (known.learned?.degrees ?? Infinity) : Infinity,
+        wish,
+      ),
     );
   };
   const standardMm = Math.hypot(measuring, making, correction);
@@ -183,9 +196,9 @@ export function chanceOfFit(
             mm: isKnown(of) ? of.value : sizeMm,
             probability: chanceOfOne(several[index]!.offMm, {
               measuring: several[index]!.measuring,
-              correction,
             }),
           })),
+    widened: known.learned?.widened ?? 1,
     atBest: chanceWith({ measuring: () => 0, correction: 0 }),
     tooFarApartMm: apartMm > wish.toMm - wish.fromMm ? apartMm : null,
     meanMm,
@@ -201,6 +214,10 @@ export function chanceOfFit(
     },
   };
 }
+
+/** Root of the mean square over the parts of a doubt. */
+const rootMean = (parts: readonly DoubtPart[], of: (part: DoubtPart) => number) =>
+  Math.sqrt(parts.reduce((sum, part) => sum + part.share * of(part) ** 2, 0));
 
 /** How much more clearance each counterpart leaves than the middle that is gone by, and how surely its size is known. mm. */
 function matesOf(

@@ -1,4 +1,5 @@
-import type { FeatureKind, FitFeature } from '@core/model';
+import type { FeatureKind, Fit, FitFeature } from '@core/model';
+import type { Asked } from '@core/workshop';
 
 export interface Feature {
   id: FitFeature;
@@ -69,3 +70,14 @@ export const FIT_FEATURES: readonly Feature[] = [
 ];
 
 export const featureOf = (id: FitFeature): Feature => FIT_FEATURES.find((known) => known.id === id)!;
+
+/** What of a fit matters to what the machine does. */
+export const askedOfFit = ({ feature, along }: Pick<Fit, 'feature' | 'along'>): Asked => ({
+  fitFeature: feature,
+  isRound: isRound(feature),
+  ...(along ? { along } : {}),
+});
+
+/** What is the same along every direction: its fit goes by the mean of all. */
+export const isRound = (feature: FitFeature): boolean =>
+  feature === 'bore' || feature === 'peg' || feature === 'nut' || feature === 'screw';

@@ -1,4 +1,4 @@
-export { FIT_FEATURES, featureOf, type Feature } from './features';
+export { askedOfFit, FIT_FEATURES, featureOf, isRound, type Feature } from './features';
 export {
   classClearance,
   classClearanceMm,

@@ -5,7 +5,7 @@ import { roundTo, tidy, type Quantity } from '@core/quantity';
 import { correctionOf } from '@core/workshop';
 
 import { clearanceOf, stepOf } from './clearance';
-import { featureOf } from './features';
+import { askedOfFit, featureOf } from './features';
 
 /** One line of a trail. Signed values: mm (on a fit, on the diameter), radians or counts. */
 export type TrailEntry =
@@ -144,7 +144,7 @@ export function trailOfFit(
   const mates = matesEntry(origin.value, others);
   const middleMm = origin.value + (mates?.value ?? 0);
   const { aimMm } = clearanceOf(fit, table, middleMm, feature.inside);
-  const correction = correctionOf(machine, family, feature.kind, middleMm);
+  const correction = correctionOf(machine, family, feature.kind, middleMm, askedOfFit(fit));
   const isSpacing = fit.feature === 'spacing';
   return close({
     tag: size.tag,

@@ -205,11 +205,15 @@ export function layFormula(
         };
       }
       case 'call':
-        return layCall(node.name, node.of.map(lay));
+        return layCall(node.name, node.of.map(lay), tagsIn(node).length === 0);
     }
   };
 
-  const layCall = (name: Extract<Expression, { op: 'call' }>['name'], parts: Slot[]): Slot => {
+  const layCall = (
+    name: Extract<Expression, { op: 'call' }>['name'],
+    parts: Slot[],
+    isOfNumbers: boolean,
+  ): Slot => {
     const first = parts[0]!;
     switch (name) {
       case 'sqrt':
@@ -234,7 +238,8 @@ export function layFormula(
             right: dimensioned(first.dimension),
           });
         }
-        return { at: sheet.unary(name, angle.at), dimension: PLAIN };
+        // Of numbers alone it is a number like any other: sin(30°) * 10 is 5 mm.
+        return { at: sheet.unary(name, angle.at), dimension: isOfNumbers ? LOOSE : PLAIN };
       }
       case 'asin':
       case 'acos':

@@ -3,4 +3,4 @@ export { parseFormula } from './parseFormula';
 export { compileFormula, layFormula, type Program } from './compile';
 export { listsOf, type Lists } from './lists';
 export { Sheet, type SheetFailure } from './sheet';
-export { readTyped } from './typedNumber';
+export { comesTo, readTyped } from './typedNumber';

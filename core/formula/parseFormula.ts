@@ -1,7 +1,7 @@
 import { create, parseDependencies, type FactoryFunctionMap } from 'mathjs/number';
 
 import { no, ok, type Fault, type Result } from '@core/fault';
-import { cleanTyped, exponentIn, INCHES_PER_FOOT, MM_PER, RAD_PER_DEGREE } from '@core/quantity';
+import { cleanTyped, exponentIn, INCHES_PER_FOOT, MM_PER, RAD_PER_DEGREE, rewritten } from '@core/quantity';
 
 import { fitTag, FUNCTIONS, isFunctionName, type Expression } from './expression';
 
@@ -25,7 +25,12 @@ const UNITS: Record<string, { of: 'length' | 'angle'; value: number }> = {
   cm: { of: 'length', value: MM_PER.cm },
   unitInch: { of: 'length', value: MM_PER.in },
   unitFoot: { of: 'length', value: INCHES_PER_FOOT * MM_PER.in },
+  unitMetre: { of: 'length', value: 1000 },
+  unitDecimetre: { of: 'length', value: 100 },
+  unitMicrometre: { of: 'length', value: 0.001 },
+  unitThou: { of: 'length', value: MM_PER.in / 1000 },
   unitDegree: { of: 'angle', value: RAD_PER_DEGREE },
+  unitRadian: { of: 'angle', value: 1 },
 };
 
 const OPERATORS = {
@@ -49,7 +54,7 @@ export function parseFormula(text: string): Result<Expression, Fault> {
   if (exponent !== null) return no({ code: 'formula.exponent', text: exponent });
   let tree: Parsed;
   try {
-    tree = parse(prepare(cleaned)) as unknown as Parsed;
+    tree = parse(prepare(rewritten(text))) as unknown as Parsed;
   } catch {
     return no({ code: 'formula.notRead', text });
   }
@@ -66,9 +71,15 @@ function prepare(text: string): string {
       .replace(/÷/g, '/')
       .replace(/π/g, ' pi ')
       .replace(/[øØ⌀∅] ?(?=[\d.])/g, '')
-      // Degrees and minutes are one angle.
+      // Degrees, minutes and seconds are one angle.
+      .replace(/([\d.]+) ?° ?([\d.]+) ?' ?([\d.]+) ?"/g, '($1+$2/60+$3/3600) unitDegree ')
       .replace(/([\d.]+) ?° ?([\d.]+) ?'/g, '($1+$2/60) unitDegree ')
       .replace(/°|\bdeg(rees?)?\b/g, ' unitDegree ')
+      .replace(/(?<=[\d) ])rad(ians?)?\b/g, ' unitRadian ')
+      .replace(/(?<=[\d) ])(µm|um|microns?)\b/g, ' unitMicrometre ')
+      .replace(/(?<=[\d) ])(thou|mils?)\b/g, ' unitThou ')
+      .replace(/(?<=[\d) ])dm\b/g, ' unitDecimetre ')
+      .replace(/(?<=[\d) ])(m|met(re|er)s?)\b/g, ' unitMetre ')
       // 3-1/2" is three and a half inches, as 3 1/2" is.
       .replace(/(?<![\d./])(\d+)-(\d+) ?\/ ?(\d+)(?= ?("|in\b|inch))/g, '$1 $2/$3')
       .replace(/"|(?<=\d|\b)(in|inch|inches)\b/g, ' unitInch ')

@@ -5,7 +5,7 @@ import {
   parseCount,
   parseLength,
   tidy,
-  twoReadings,
+  typedForms,
   type LengthUnit,
   type Quantity,
 } from '@core/quantity';
@@ -36,15 +36,16 @@ export function readTyped(text: string, quantity: Quantity, unit: LengthUnit = '
       : quantity === 'angle'
         ? parseAngle(text)
         : parseCount(text);
-  const cleaned = cleanTyped(text);
-  const asked = quantity === 'length' ? twoReadings(cleaned, unit) : null;
-  if (asked) return no(asked);
-  const isSum = SIGN_OF_A_SUM.test(cleaned.replace(/^[-+]/, '')) && /\d/.test(cleaned);
+  const typed = quantity === 'length' ? typedForms(text, unit) : ok(cleanTyped(text));
+  if (!typed.ok) return typed;
+  if (!plain.ok && plain.fault.code === 'angle.twoReadings') return plain;
+  const { value: cleaned } = typed;
+  const isSum = SIGN_OF_A_SUM.test(cleaned.replace(/^[-+]/, '')) && /[\dπ]/.test(cleaned);
   // Two signs before a number are a slip of the thumb.
   if (/^[-+] ?[-+]/.test(cleaned)) return plain;
   if (plain.ok) return quantity === 'length' ? ok(tidy(plain.value)) : plain;
   if (!isSum || (quantity === 'length' && isInchFraction(cleaned))) return plain;
-  const expression = parseFormula(text);
+  const expression = parseFormula(cleaned);
   if (!expression.ok) return expression.fault.code === 'formula.notRead' ? plain : expression;
   const program = compileFormula(expression.value, () => null, quantity, unit);
   if (!program.ok) return program;
@@ -54,4 +55,18 @@ export function readTyped(text: string, quantity: Quantity, unit: LengthUnit = '
   }
   if (quantity === 'count') return parseCount(`${tidy(value)}`);
   return ok(quantity === 'length' ? tidy(value) : value);
+}
+
+/** A number alone, with a mark for decimals: it comes to what stands there. */
+const ALONE = /^[-+\u2212]?\d*(?:[.,]\d*)?$/;
+
+/**
+ * What a typed number comes to, where that is not what stands there already: a sum worked out, a unit turned, a word left out. It is shown before the
+ * number is kept.
+ * @returns null of a plain number, and of what can't be read.
+ */
+export function comesTo(text: string, quantity: Quantity, unit: LengthUnit = 'mm'): number | null {
+  if (ALONE.test(text.trim())) return null;
+  const read = readTyped(text, quantity, unit);
+  return read.ok ? read.value : null;
 }

@@ -1,4 +1,4 @@
-import { readTyped } from '@core/formula';
+import { compileFormula, parseFormula, readTyped } from '@core/formula';
 import type { LengthUnit, Quantity } from '@core/quantity';
 
 /** What a way of typing must come to: a number (mm, degrees, a count), a question, or a refusal. */
@@ -52,8 +52,10 @@ const length: [string, Meant, LengthUnit?][] = [
   ['1,250/2', 'asked'],
   ['3 + 1,125', 'asked'],
   ['1,2345', 1.2345],
-  ['1,234.5', 'refused'],
-  ['1.234,5', 'refused'],
+  ['1,234.5', 1234.5],
+  ['1.234,5', 1234.5],
+  ['1,250.50', 1250.5],
+  ['1.250.000', 1_250_000],
   ['1.2.3', 'refused'],
   // Inches as decimals.
   ['0.237"', 0.237 * IN],
@@ -151,7 +153,8 @@ const length: [string, Meant, LengthUnit?][] = [
   ['38.2 / 2', 19.1],
   ['31 - 2*3', 25],
   ['31 − 2×3', 25],
-  ['31-2·3', 25],
+  ['31-2·3', 'asked'],
+  ['12·5', 'asked'],
   ['(10+4)/2', 7],
   ['2*(3+4)', 14],
   ['10 + 2 + 3', 15],
@@ -189,6 +192,81 @@ const length: [string, Meant, LengthUnit?][] = [
   ['sqrt(16)*2', 8],
   ['hypot(3; 4)', 5],
   ['max(3, 5)', 5],
+  // One length in two units, as on drawings; never a product.
+  ['12.5 (0.492)', 12.5],
+  ['12.5 mm (0.492 in)', 12.5],
+  ['0.492 (12.5)', 0.492 * IN, 'in'],
+  ['0.492" (12.5)', 0.492 * IN],
+  ['1/2 in (12.7)', 12.7],
+  ['50 (2)', 'asked'],
+  ['12.5 (1/2 in)', 'asked'],
+  ['3(4)', 'asked'],
+  ['2*(3+4)/(7)', 2],
+  // Limits of a drawing: their middle or the nominal size, and the sum where it may be one.
+  ['10 +0,1 -0,2', 'asked'],
+  ['10 +0.1/-0.2', 'asked'],
+  ['10 +0.1 / -0.2', 'asked'],
+  ['10 -0.2 +0.1', 'asked'],
+  ['10±0.1', 'asked'],
+  ['10 +/- 0.1 mm', 'asked'],
+  ['10 + 0.1 - 0.2', 9.9],
+  ['10 - 2 - 3', 5],
+  ['12 -4', 8],
+  // Signs of a sum that are signs of a mixed number too.
+  ['1.1/2"', 'asked'],
+  ['1.1/2', 'asked', 'in'],
+  ['1.1/2', 0.55],
+  ['12.5/2', 6.25],
+  ['12.5/2', 6.25 * IN, 'in'],
+  ['1+1/2"', 'asked'],
+  ['1 + 1/2"', 1 + IN / 2],
+  ['1+1/2', 1.5 * IN, 'in'],
+  ['3/8 + 1/16 in', 'asked'],
+  ['3/8" + 1/16"', (7 / 16) * IN],
+  ['3-1/2 - 1/4', 'asked', 'in'],
+  ['(1-1/2)/2', 'asked', 'in'],
+  ['1/4 3/8', 'refused'],
+  ['1/4 3/8', 'refused', 'in'],
+  ['1" 1/2', 1.5 * IN],
+  ['1 in 3/8', 1.375 * IN],
+  ['2" 3/4"', 2.75 * IN],
+  ['1-inch', IN],
+  ['3-mm', 3],
+  // Groups of digits.
+  ["1'250", 1250],
+  ["10'000", 10_000],
+  ["1'250,5", 1250.5],
+  ['12 345', 12_345],
+  ['1 250.5 mm', 1250.5],
+  ['7 .5', 7.5],
+  ['7 ,5 mm', 7.5],
+  // Other units, and words beside the number.
+  ['500 µm', 0.5],
+  ['500 \u03bcm', 0.5],
+  ['12 thou', 0.012 * IN],
+  ['12 mil', 0.012 * IN],
+  ['0.5 m', 500],
+  ['1.2 dm', 120],
+  ['5 M', 'refused'],
+  ['1 cm 5 mm', 15],
+  ['1 m 25 cm', 1250],
+  ['0.5 m + 3', 503],
+  ['5 mm 1 cm', 'refused'],
+  ['5/16ths in', (5 / 16) * IN],
+  ['1 and 1/2"', 1.5 * IN],
+  ['12.5 mm wide', 12.5],
+  ['1/2" thick', IN / 2],
+  ['dia 12.5', 12.5],
+  ['dia. 12.5 mm', 12.5],
+  ['3 x 2', 6],
+  ['2π', 2 * Math.PI],
+  ['√16', 4],
+  ['√(9+16)', 5],
+  ['sin(30°)*10', 5],
+  ['10*cos(60)', 5],
+  // Digits of other scripts.
+  ['\u0661\u0662\u066b\u0665', 12.5],
+  ['\u0967\u0968.\u096b', 12.5],
   // What is no length.
   ['', 'refused'],
   ['wheel', 'refused'],
@@ -201,7 +279,9 @@ const length: [string, Meant, LengthUnit?][] = [
   ['Infinity', 'refused'],
   ['10₂', 'refused'],
   ['①', 'refused'],
-  ['R5', 'refused'],
+  ['R5', 'asked'],
+  ['R12.5 mm', 'asked'],
+  ['radius 4', 'asked'],
   ['M8', 'refused'],
   ['3/0 in', 'refused'],
   ['3/0', 'refused'],
@@ -233,6 +313,18 @@ const angles: [string, Meant][] = [
   ['90-22.5', 67.5],
   ['180/8', 22.5],
   ["90 - 22° 30'", 67.5],
+  ["30'", 0.5],
+  ["45'", 0.75],
+  [`12' 30"`, 12.5 / 60],
+  ['15"', 15 / 3600],
+  ['30:15', 30.25],
+  ['30:15:36', 30.26],
+  ['0.5 rad', (0.5 * 180) / Math.PI],
+  ["30.5°30'", 'refused'],
+  ["30' 45°", 'refused'],
+  ['π/4', 'asked'],
+  ['2π/3', 'asked'],
+  [`90 - 22° 30' 36"`, 67.49],
   ["45° 75'", 'refused'],
   ['right', 'refused'],
   ['4 5 6', 'refused'],
@@ -251,7 +343,12 @@ const counts: [string, Meant][] = [
   ['-3', 'refused'],
 ];
 
-const ASKED = new Set(['length.twoReadings', 'length.fractionNeedsInch']);
+const ASKED = new Set([
+  'length.twoReadings',
+  'length.fractionNeedsInch',
+  'length.tolerance',
+  'angle.twoReadings',
+]);
 
 function outcome(text: string, quantity: Quantity, unit?: LengthUnit): Meant {
   const read = readTyped(text, quantity, unit);
@@ -274,17 +371,50 @@ test.each(angles)('the angle %j comes to %p', (text, meant) => expectMeant(outco
 test.each(counts)('the count %j comes to %p', (text, meant) => expectMeant(outcome(text, 'count'), meant));
 
 test('what is asked can be chosen: each way is written so that it is read in one way, and they differ', () => {
-  const asked = length.filter(([, meant]) => meant === 'asked');
-  expect(asked.length).toBeGreaterThan(15);
-  for (const [text, , unit] of asked) {
-    const read = readTyped(text, 'length', unit);
+  const asked = [
+    ...length
+      .filter(([, meant]) => meant === 'asked')
+      .map(([text, , unit]) => ({ text, unit, of: 'length' as const })),
+    ...angles
+      .filter(([, meant]) => meant === 'asked')
+      .map(([text]) => ({ text, unit: 'mm' as const, of: 'angle' as const })),
+  ];
+  expect(asked.length).toBeGreaterThan(30);
+  for (const { text, unit, of } of asked) {
+    const read = readTyped(text, of, unit);
     if (read.ok || !('readings' in read.fault)) throw new Error(text);
-    const values = read.fault.readings.map((way) => outcome(way, 'length', unit));
+    const values = read.fault.readings.map((way) => outcome(way, of, unit));
     expect({ text, ways: read.fault.readings, values: values.map((value) => typeof value) }).toEqual({
       text,
       ways: read.fault.readings,
-      values: ['number', 'number'],
+      values: values.map(() => 'number'),
     });
-    expect(values[0]).not.toBeCloseTo(values[1] as number, 3);
+    const even = read.fault.code === 'length.tolerance' && values.length === 1;
+    expect({ text, values: new Set((values as number[]).map((value) => value.toFixed(4))).size }).toEqual({
+      text,
+      values: even ? 1 : values.length,
+    });
+  }
+});
+
+test('limits of a drawing come with their middle and how far they are from it', () => {
+  const read = readTyped('10 +0,1 -0,2', 'length');
+  expect(read).toMatchObject({
+    ok: false,
+    fault: { low: '9.8', high: '10.1', plusMinus: '0.15', readings: ['9.95', '10', '10 + 0,1 - 0,2'] },
+  });
+});
+
+test('a formula that is kept is read as it was before anybody asked', () => {
+  for (const [text, mm] of [
+    ['3-1/2', 2.5],
+    ['12·5', 60],
+    ['1,250', 1.25],
+    ['2(3+4)', 14],
+  ] as const) {
+    const expression = parseFormula(text);
+    if (!expression.ok) throw new Error(text);
+    const program = compileFormula(expression.value, () => null, 'length', 'mm');
+    expect(program.ok && program.value.evaluate([])).toBeCloseTo(mm, 9);
   }
 });

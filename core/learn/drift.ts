@@ -1,8 +1,7 @@
 import { median } from '@core/measure';
 import { FeatureKind, type Instrument, type Machine, type MaterialFamily } from '@core/model';
 
-import { leverage } from './conjugate';
-import { designOf, type MadeSize } from './habits';
+import type { MadeSize } from './habits';
 import { expectedMake, habitsOf, type Habits } from './learn';
 
 /** A machine that makes otherwise since some trial. */
@@ -17,7 +16,7 @@ export interface Drift {
 /** Makes on either side below which nothing is said: one odd make is no new habit, and a second may come by chance. */
 const ENOUGH_MAKES = 3;
 /** A change is told when it is this many deviations from what was learned before (many times are looked at), and worth a word. */
-const SURELY = 5;
+const SURELY = 4.6;
 const WORTH_MM = 0.03;
 /** How much less surely a median knows the middle than a mean. */
 const MEDIAN = Math.sqrt(Math.PI / 2);
@@ -71,15 +70,17 @@ function driftIn(
     made.findIndex((one) => one.trialId === trialId),
   );
   const habits = habitsOf(machine, family, instrument, before);
-  const variance = habits.belief.rate / habits.belief.shape;
   const after = makes.slice(turn);
   const shifts = after.map((make) => offOf(make, habits));
   const shiftMm = median(shifts);
   const handMm = Math.max(...after.flat().map((one) => one.handMm));
-  const middle = designOf(feature, median(after.flat().map(({ askedMm }) => askedMm)));
-  const known = variance * leverage(habits.belief, middle);
+  const middleMm = median(after.flat().map(({ askedMm }) => askedMm));
+  const { doubt: knownMm, scale } = expectedMake(habits, { kind: feature, fitFeature: null }, middleMm);
+  const variance = scale ** 2 - knownMm ** 2;
   const smallest = Math.min(2, ...after.map(({ length }) => length));
-  const doubt = Math.sqrt(known + (MEDIAN ** 2 * (variance + handMm ** 2)) / (after.length * smallest));
+  const doubt = Math.sqrt(
+    knownMm ** 2 + (MEDIAN ** 2 * (variance + handMm ** 2)) / (after.length * smallest),
+  );
   const onNewSide = shifts.filter((mm) => Math.abs(mm - shiftMm) < Math.abs(shiftMm) / 2).length;
   const isTold =
     Math.abs(shiftMm) >= Math.max(WORTH_MM, SURELY * doubt) &&
@@ -103,7 +104,10 @@ function makesOf(made: readonly MadeSize[], feature: FeatureKind): MadeSize[][] 
 const offOf = (make: readonly MadeSize[], habits: Habits): number =>
   median(
     make.map(
-      ({ feature, madeMm, askedMm }) => madeMm - askedMm - expectedMake(habits, feature, askedMm).mean,
+      ({ feature, fitFeature, madeMm, askedMm }) =>
+        madeMm -
+        askedMm -
+        expectedMake(habits, { kind: feature, fitFeature: fitFeature ?? null }, askedMm).mean,
     ),
   );
 

@@ -1,6 +1,14 @@
 export { believedAfter, expectedOf, leverage, type Belief, type Expected, type Observed } from './conjugate';
-export { believedBefore, designOf, startingOf, type MadeSize } from './habits';
+export { startingOf, type MadeSize } from './habits';
+export { type Target } from './covariance';
 export { driftOf, type Drift } from './drift';
 export { firstLayerLearned, printerThatLearned, type FootSpread, type LearnedSpread } from './firstLayer';
 export { likeOthers } from './likeOthers';
-export { expectedMake, habitsOf, machineThatLearned, type Habits } from './learn';
+export {
+  expectedMake,
+  habitsOf,
+  machineThatLearned,
+  MOST_MADE_SIZES,
+  type HabitLine,
+  type Habits,
+} from './learn';

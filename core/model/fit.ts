@@ -1,25 +1,8 @@
 import { z } from 'zod';
 
 import { Id, name } from '@core/fields';
+import { BedDirection, FitFeature } from './fitFeature';
 import { FitClass } from './workshop';
-
-/**
- * How the spare meets the counterpart. The spare is the one named first: a bore over a shaft, a peg in a hole, a
- * slot over a tab, a tab in a slot, a recess that something lies in, a gap between faces that something goes
- * into, a thread in or over one, the spacing of holes against pegs.
- */
-export const FitFeature = z.enum([
-  'bore',
-  'peg',
-  'slot',
-  'tab',
-  'recess',
-  'between',
-  'nut',
-  'screw',
-  'spacing',
-]);
-export type FitFeature = z.infer<typeof FitFeature>;
 
 /** How a feature of the spare goes with a size of the counterpart. */
 export const Fit = z.strictObject({
@@ -30,6 +13,8 @@ export const Fit = z.strictObject({
   /** Further counterparts that it must fit as well: older tools and newer ones, the other feet of a chair. */
   alsoSizeIds: z.array(Id).max(20).optional(),
   feature: FitFeature,
+  /** The direction of the bed along which it lies, where that was said: some printers scale one direction otherwise than the other. */
+  along: BedDirection.optional(),
   fitClass: FitClass,
   /** Clearance on the diameter chosen by hand, mm, instead of the class's own; positive is looser. */
   ownClearanceMm: z.number().min(-5).max(20).nullable(),

@@ -55,11 +55,13 @@ export { plainFieldAt, plainFieldsOf, type PlainField } from './plainFields';
 export { Derivation, Jaw, Reading, Size, SizeKind, Source, Taken } from './size';
 export { DatumEdge, Layout, LayoutDistance, LayoutEnd, LayoutPoint } from './layout';
 export { Chain, ChainLink } from './chain';
-export { Fit, FitFeature } from './fit';
+export { Fit } from './fit';
+export { BedDirection, FitFeature } from './fitFeature';
 export { Photo, PhotoFile, PhotoTag, type PhotoMark } from './photo';
 export {
   BENCH_CALIPER_ID,
   Correction,
+  LearnedLine,
   DEFAULT_MACHINE_ID,
   FeatureKind,
   FitClass,

@@ -2,7 +2,7 @@ import { z } from 'zod';
 
 import { Id, line, name } from '@core/fields';
 
-import { FitFeature } from './fit';
+import { FitFeature } from './fitFeature';
 import { Jaw } from './size';
 import { RESULTS_LIMIT, TrialOf, TrialResult } from './trial';
 

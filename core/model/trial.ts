@@ -2,7 +2,7 @@ import { z } from 'zod';
 
 import { Afterwork, Id, line, name, paragraph } from '@core/fields';
 
-import { FitFeature } from './fit';
+import { BedDirection, FitFeature } from './fitFeature';
 import { FitClass } from './workshop';
 
 /** What was tried: the whole spare, a piece of it round one fit, or a row of places from tight to loose. */
@@ -37,6 +37,8 @@ export const TrialResult = z.strictObject({
   fitId: Id,
   fitName: name,
   feature: FitFeature,
+  /** The direction of the bed along which it lay, where the fit said so. */
+  along: BedDirection.optional(),
   fitClass: FitClass,
   /** The counterpart's size, the allowance and the correction that added up to the working size, signed as in its trail. */
   counterpartMm: length,

@@ -2,6 +2,8 @@ import { z } from 'zod';
 
 import { Id, line, name } from '@core/fields';
 
+import { FitFeature } from './fitFeature';
+
 const version = z.int().nonnegative();
 const removed = z.boolean();
 const positive = z.number().positive().max(100_000);
@@ -54,6 +56,29 @@ const stated = {
   learnedFrom: line(120),
 };
 
+/** One of several normal doubts of a learned correction. */
+const LearnedPart = z.strictObject({
+  share: z.number().positive().max(1),
+  /** Covariance of the line's four coefficients: the lower triangle of the matrix, row by row. */
+  doubt: z.array(z.number()).length(10),
+  /** What is made about the line's mean, one standard deviation, mm. */
+  scatterMm: positive,
+});
+
+/**
+ * What is added to a size so that it comes out right, as trials taught it: offset + scale × size + small / size + across × size / 2 along x, less as
+ * much along y. mm, on the diameter.
+ */
+export const LearnedLine = z.strictObject({
+  offsetMm: z.number().min(-5).max(5),
+  scale: z.number().min(-0.2).max(0.2),
+  smallMm2: z.number().min(-10).max(10),
+  across: z.number().min(-0.2).max(0.2),
+  /** Shares add up to 1: how surely it is known is no single normal number. */
+  parts: z.array(LearnedPart).min(1).max(6),
+});
+export type LearnedLine = z.infer<typeof LearnedLine>;
+
 /** What trials taught beside the numbers of a correction. */
 export const Learned = z.strictObject({
   /** Made sizes that it rests on, odd ones left out. */
@@ -65,6 +90,10 @@ export const Learned = z.strictObject({
   degrees: positive,
   /** What it was measured with: the error that this has in everything is in the offset, and in a counterpart's readings. */
   instrumentId: Id,
+  /** By kind of fit, and of any other of its kind of feature; absent in rows of before 30 November 2026, whose doubt is one normal number. */
+  lines: z.partialRecord(z.enum(['any', ...FitFeature.options]), LearnedLine).optional(),
+  /** By how much all doubts were widened, since more came out beside what was stated than should; absent where nothing was. */
+  widened: z.number().min(1).max(20).optional(),
   /** What was stated before, for when it is forgotten; null if nothing was for this family of material. */
   before: z.strictObject(stated).nullable(),
 });

@@ -49,6 +49,15 @@ export function doubtSentence(chance: FitChance, fit: Fit, tag: string): string 
   }
 }
 
+/** Said where what a machine made kept falling outside what was stated. */
+export const widenedSentence = (
+  { widened }: Pick<FitChance, 'widened'>,
+  machineName: string,
+): string | null =>
+  widened < 1.05
+    ? null
+    : `${machineName} has made sizes outside what was stated too often. Its doubt is taken ${widened.toFixed(1)} times as wide until more prints are measured.`;
+
 /** A chance that is poor even for one who knows the machine, below which that is said. */
 const POOR = 0.8;
 

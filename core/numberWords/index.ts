@@ -1,6 +1,7 @@
 /** Words for worked-out numbers: chances, doubts, trials, and the sheet of all sizes. */
 export {
   atBestSentence,
+  widenedSentence,
   chanceWords,
   doubtSentence,
   tooFarApartSentence,

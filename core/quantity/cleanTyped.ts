@@ -41,7 +41,12 @@ export function cleanTyped(text: string): string {
   return (
     text
       // Full-width forms are the same characters, wider.
-      .replace(/[\uff01-\uff5e]/g, (wide) => String.fromCharCode(wide.charCodeAt(0) - 0xfee0))
+      .replace(/(?![\uff10-\uff19])[\uff01-\uff5e]/g, (wide) =>
+        String.fromCharCode(wide.charCodeAt(0) - 0xfee0),
+      )
+      .replace(/\p{Nd}/gu, digitOf)
+      .replace(/\u066b/g, '.')
+      .replace(/\u066c/g, "'")
       .replace(/(\d?)([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅐⅛⅜⅝⅞⅑⅒])/g, (_, before: string, one: string) =>
         before ? `${before} ${VULGAR[one]!}` : VULGAR[one]!,
       )
@@ -49,10 +54,19 @@ export function cleanTyped(text: string): string {
       .replace(/[\u2033\u201d\u201c\u3003]|''|′′|’’/g, '"')
       .replace(/[\u2032\u2019\u2018\u00b4`]/g, "'")
       .replace(/[º˚]/g, '°')
+      .replace(/\u03bc/g, 'µ')
       .replace(/[\u2212\u2013\u2010\u2011]/g, '-')
       .replace(/[\u2044\u2215]/g, '/')
       .replace(/[·⋅∙]/g, '*')
       .replace(/\s+/g, ' ')
       .trim()
   );
+}
+
+/** A digit of any script as one of ours: those of a script stand together in Unicode, in their order, ten at a time. */
+function digitOf(digit: string): string {
+  const code = digit.codePointAt(0)!;
+  let first = code;
+  while (/^\p{Nd}$/u.test(String.fromCodePoint(first - 1))) first -= 1;
+  return String((code - first) % 10);
 }

@@ -1,25 +1,7 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 
-import { cleanTyped } from './cleanTyped';
 import { INCHES_PER_FOOT, MM_PER, type LengthUnit } from './lengthUnit';
-import { twoReadings } from './twoReadings';
-
-const UNIT_WORDS: Record<string, LengthUnit | 'ft'> = {
-  mm: 'mm',
-  millimetre: 'mm',
-  millimetres: 'mm',
-  millimeter: 'mm',
-  millimeters: 'mm',
-  cm: 'cm',
-  in: 'in',
-  inch: 'in',
-  inches: 'in',
-  '"': 'in',
-  ft: 'ft',
-  foot: 'ft',
-  feet: 'ft',
-  "'": 'ft',
-};
+import { mmPer, typedForms } from './typedForms';
 
 /** A number as it is written: digits with at most one mark, a fraction, or a whole number and a fraction. */
 const NUMBER = String.raw`\d[\d.,]*(?:[ -]\d+ ?\/ ?\d+)?|\d+ ?\/ ?\d+|[.,]\d+`;
@@ -37,10 +19,10 @@ const FEET_AND_INCHES = new RegExp(
  * are possible the fault says which.
  */
 export function parseLength(text: string, unitWhenNone: LengthUnit = 'mm'): Result<number, Fault> {
-  const cleaned = cleanTyped(text);
+  const typed = typedForms(text, unitWhenNone);
+  if (!typed.ok) return typed;
+  const { value: cleaned } = typed;
   if (cleaned === '') return no({ code: 'length.empty' });
-  const asked = twoReadings(cleaned, unitWhenNone);
-  if (asked) return no(asked);
 
   const both = FEET_AND_INCHES.exec(cleaned);
   if (both) {
@@ -56,18 +38,17 @@ export function parseLength(text: string, unitWhenNone: LengthUnit = 'mm'): Resu
     return no(tooManyMarks ? { code: 'length.twoMarks', text } : { code: 'length.notANumber', text });
   }
   const [, sign, digits = '', unitText] = parts;
-  const unit =
-    unitText === undefined ? unitWhenNone : UNIT_WORDS[unitText.toLowerCase().replace(/\.$/, '').trim()];
-  if (!unit) return no({ code: 'length.notANumber', text });
+  const unit = unitText?.trim() ?? unitWhenNone;
+  const mm = mmPer(unit);
+  if (mm === null) return no({ code: 'length.notANumber', text });
   const magnitude = parseNumber(digits, unit, text);
   if (!magnitude.ok) return magnitude;
-  const mm = unit === 'ft' ? INCHES_PER_FOOT * MM_PER.in : MM_PER[unit];
   return ok(signOf(sign) * magnitude.value * mm);
 }
 
 const signOf = (sign: string | undefined) => (sign === '-' ? -1 : 1);
 
-function parseNumber(digits: string, unit: LengthUnit | 'ft', text: string): Result<number, Fault> {
+function parseNumber(digits: string, unit: string, text: string): Result<number, Fault> {
   return digits.includes('/') ? parseFraction(digits, unit, text) : parseDecimal(digits, text);
 }
 
@@ -79,13 +60,13 @@ export function parseDecimal(digits: string, text: string): Result<number, Fault
   return ok(Number(digits.replace(',', '.')));
 }
 
-function parseFraction(digits: string, unit: LengthUnit | 'ft', text: string): Result<number, Fault> {
+function parseFraction(digits: string, unit: string, text: string): Result<number, Fault> {
   const fraction = /^(?:(\d+)[ -])?(\d+)\/(\d+)$/.exec(digits.replace(/ ?\/ ?/, '/'));
   if (!fraction) return no({ code: 'length.notANumber', text });
   const [, whole = '0', over, under] = fraction;
   if (Number(under) === 0) return no({ code: 'length.zeroDenominator', text });
   const value = Number(whole) + Number(over) / Number(under);
-  if (unit === 'mm' || unit === 'cm') {
+  if (mmPer(unit)! % MM_PER.in !== 0) {
     const plain = `${whole === '0' ? '' : `${whole} `}${over}/${under}`;
     return no({ code: 'length.fractionNeedsInch', text, readings: [`${plain} in`, `${value} ${unit}`] });
   }

@@ -58,7 +58,7 @@ describe('reading a length', () => {
     ['wheel', 'length.notANumber'],
     ['12 apples', 'length.notANumber'],
     ['1.2.3', 'length.twoMarks'],
-    ['1,234.5', 'length.twoMarks'],
+    ['1.2.34', 'length.twoMarks'],
     ['3/16', 'length.fractionNeedsInch'],
     ['3/0 in', 'length.zeroDenominator'],
     ['1 2 in', 'length.notANumber'],

@@ -46,6 +46,20 @@ export function showLength(mm: number, unit: DisplayUnit = 'mm', decimals?: numb
   return `${showNumber(mm, unit, decimals)} ${unitWord(unit)}`;
 }
 
+/** More places than these no length is shown with. */
+const MOST_PLACES = 6;
+
+/** With its unit, and as many decimals as it takes to be told apart from what was typed: `12.70 mm`, `0.0005 mm`. */
+export function showExactly(value: number, quantity: Quantity, unit: DisplayUnit = 'mm'): string {
+  if (quantity !== 'length') return `${showQuantity(value, quantity)}${unitAfter(quantity)}`;
+  const typed = typedUnitOf(unit);
+  const own = value / MM_PER[typed];
+  let places = PLACES[typed];
+  while (places < MOST_PLACES && Math.abs(Number(own.toFixed(places)) - own) > 1e-3 * Math.abs(own))
+    places += 1;
+  return showLength(value, typed, places);
+}
+
 /** Always signed, for allowances and corrections: `+0.18`, `−0.05`, `+0.00`. Fractions are too coarse for them. */
 export function showSigned(mm: number, unit: DisplayUnit = 'mm', decimalsOfMm = 2): string {
   const shown = showNumber(mm, typedUnitOf(unit), unit === 'mm' ? decimalsOfMm : 4);

@@ -1,8 +1,8 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 import { formulaValue, takenNumber, type EvaluatedRepair } from '@core/fit';
-import { parseFormula, tagsIn } from '@core/formula';
+import { parseFormula, readTyped, tagsIn } from '@core/formula';
 import { LETTERS_LIMIT, type PlainBounds, type PlainNumber, type TakenNumber } from '@core/model';
-import { RAD_PER_DEGREE, type LengthUnit } from '@core/quantity';
+import { ambiguityIn, cleanTyped, type LengthUnit } from '@core/quantity';
 
 type Numbers = Pick<EvaluatedRepair, 'sizes' | 'fits'>;
 
@@ -27,12 +27,21 @@ export function readPlain(
 ): Result<PlainNumber, Fault> {
   const text = typed.trim();
   const input = bounds.quantity;
-  const number = Number(text.replace(',', '.').replace('−', '-').replace('°', ''));
   if (text === '') return no({ code: 'plain.notRead', text, input });
-  if (!Number.isFinite(number)) return readFormula(text, bounds, numbers, unit);
+  const cleaned = cleanTyped(text);
+  if (input === 'angle' && !/[A-Z]/.test(text)) {
+    const angle = readTyped(text, 'angle');
+    if (angle.ok) return bounded(angle.value, bounds);
+    if (angle.fault.code === 'angle.twoReadings') return angle;
+  }
+  if (!ALONE.test(cleaned)) return readFormula(text, bounds, numbers, unit);
+  const number = Number(cleaned.replace(',', '.'));
   if (input === 'count' && !Number.isInteger(number)) return no({ code: 'plain.notRead', text, input });
-  return bounded(input === 'angle' ? number * RAD_PER_DEGREE : number, bounds);
+  return bounded(number, bounds);
 }
+
+/** A number with one mark for decimals at most. */
+const ALONE = /^[-+]?(?:\d+[.,]?\d*|[.,]\d+)$/;
 
 /** What a formula gives; one over sizes is kept, and may wait for a size that is not taken yet. */
 function readFormula(
@@ -42,6 +51,8 @@ function readFormula(
   unit: LengthUnit,
 ): Result<PlainNumber, Fault> {
   const { quantity } = bounds;
+  const asked = ambiguityIn(text, unit);
+  if (asked) return no(asked);
   const expression = parseFormula(text);
   // Words that are neither a number nor a formula are told as what was wanted.
   if (!expression.ok) return no({ code: 'plain.notRead', text, input: quantity });

@@ -1,15 +1,17 @@
-import { featureOf } from '@core/fit';
+import { featureOf, isRound } from '@core/fit';
 import type { MadeSize } from '@core/learn';
-import type { FitClass, FitFeature } from '@core/model';
+import type { BedDirection, FitClass, FitFeature } from '@core/model';
 import { INSTRUMENTS, permissibleError } from '@core/workshop';
 
 import type { Lots } from './chances';
-import { meanMade, type RealMachine } from './machinesFile';
+import { meanMade, varied, type AskedFor, type RealMachine } from './realMachine';
 
 /** A place where a spare meets something, as it truly is. */
 export interface Place {
   feature: FitFeature;
   fitClass: FitClass;
+  /** The direction of the bed along which it lies; nobody knows it of what is round. */
+  along: BedDirection;
   /** The counterpart's true size, mm. */
   trueMm: number;
 }
@@ -41,16 +43,14 @@ export class Bench {
   }
 
   /** A made size as it is written down: the mean of two readings. */
-  measureMade(
-    id: string,
-    trialId: string,
-    made: Pick<MadeSize, 'feature' | 'askedMm'> & { trueMm: number },
-  ): MadeSize {
+  measureMade(id: string, trialId: string, made: AskedFor & { trueMm: number }): MadeSize {
     const readings = Array.from({ length: READINGS_OF_MADE }, () => this.read(made.trueMm));
     return {
       id,
       trialId,
-      feature: made.feature,
+      feature: featureOf(made.feature).kind,
+      fitFeature: made.feature,
+      ...(isRound(made.feature) ? {} : { along: made.along }),
       askedMm: made.askedMm,
       madeMm: readings.reduce((sum, one) => sum + one, 0) / readings.length,
       handMm:
@@ -78,25 +78,35 @@ export function drawPlace(lots: Lots): Place {
     ['snug', feature === 'spacing' ? 0 : 23],
     ['pressed', feature === 'spacing' ? 0 : 10],
   ]);
-  return { feature, fitClass, trueMm: Math.exp(lots.between(Math.log(3), Math.log(60))) };
+  const along = lots.uniform() < 0.5 ? 'x' : 'y';
+  return { feature, fitClass, along, trueMm: Math.exp(lots.between(Math.log(3), Math.log(60))) };
 }
 
-/** What the machine makes of a size this once. */
-export function makeOnce(machine: RealMachine, feature: FitFeature, askedMm: number, lots: Lots): number {
-  return meanMade(machine, featureOf(feature).kind, askedMm) + machine.scatterMm * lots.normal();
+/** One make: what it is off as a whole is the same for all of it. */
+export class Make {
+  readonly #offMm: number;
+
+  constructor(
+    private readonly machine: RealMachine,
+    private readonly lots: Lots,
+    /** How many the machine has made before. */
+    private readonly before: number,
+  ) {
+    this.#offMm = (machine.makeMm ?? 0) * lots.normal();
+  }
+
+  /** What comes out of a size, mm. */
+  size(asked: AskedFor): number {
+    return meanMade(this.machine, asked, this.before) + this.#offMm + varied(this.machine, this.lots);
+  }
 }
 
 /** Sizes of one trial part with two to four places, measured; one in ten is odd: all of it off, or one number misread. */
-export function measuredTrial(machine: RealMachine, bench: Bench, lots: Lots, trialId: string): MadeSize[] {
+export function measuredTrial(make: Make, bench: Bench, lots: Lots, trialId: string): MadeSize[] {
   const places = Array.from({ length: 2 + Math.floor(lots.uniform() * 3) }, () => drawPlace(lots));
-  const made = places.map(({ feature, trueMm }, index) => {
-    const askedMm = Math.round(trueMm * 100) / 100;
-    const { kind } = featureOf(feature);
-    return bench.measureMade(`${trialId}-${index}`, trialId, {
-      feature: kind,
-      askedMm,
-      trueMm: makeOnce(machine, feature, askedMm, lots),
-    });
+  const made = places.map(({ feature, trueMm, along }, index) => {
+    const asked = { feature, along, askedMm: Math.round(trueMm * 100) / 100 };
+    return bench.measureMade(`${trialId}-${index}`, trialId, { ...asked, trueMm: make.size(asked) });
   });
   if (lots.uniform() >= ODD_TRIAL) return made;
   const off = lots.between(0.12, 0.5) * (lots.uniform() < 0.5 ? -1 : 1);
@@ -110,29 +120,21 @@ export function measuredTrial(machine: RealMachine, bench: Bench, lots: Lots, tr
 const ROW_STEPS = [-0.3, -0.2, -0.1, 0, 0.1, 0.2, 0.3, 0.4, 0.5];
 
 /** A gauge row for a hole, measured: its nine holes, its length, breadth and thickness, the distance of its outermost holes and of the middle ones. */
-export function measuredGaugeRow(
-  machine: RealMachine,
-  bench: Bench,
-  lots: Lots,
-  trialId: string,
-): MadeSize[] {
+export function measuredGaugeRow(make: Make, bench: Bench, lots: Lots, trialId: string): MadeSize[] {
   const middleMm = Math.round(lots.between(4, 12) * 100) / 100;
   const pitchMm = Math.max(middleMm + 3.5, 11);
-  const asked: [FitFeature, number][] = [
-    ...ROW_STEPS.map((step): [FitFeature, number] => ['bore', middleMm + step]),
-    ['tab', ROW_STEPS.length * pitchMm + 2],
-    ['tab', middleMm + 19.5],
-    ['between', 5],
-    ['between', 5],
-    ['spacing', (ROW_STEPS.length - 1) * pitchMm],
-    ['spacing', 2 * pitchMm],
+  // It lies along the bed from left to right.
+  const asked: AskedFor[] = [
+    ...ROW_STEPS.map((step): AskedFor => ({ feature: 'bore', askedMm: middleMm + step, along: 'x' })),
+    { feature: 'tab', askedMm: ROW_STEPS.length * pitchMm + 2, along: 'x' },
+    { feature: 'tab', askedMm: middleMm + 19.5, along: 'y' },
+    { feature: 'between', askedMm: 5, along: 'x' },
+    { feature: 'between', askedMm: 5, along: 'x' },
+    { feature: 'spacing', askedMm: (ROW_STEPS.length - 1) * pitchMm, along: 'x' },
+    { feature: 'spacing', askedMm: 2 * pitchMm, along: 'x' },
   ];
-  const made = asked.map(([feature, askedMm], index) =>
-    bench.measureMade(`${trialId}-${index}`, trialId, {
-      feature: featureOf(feature).kind,
-      askedMm,
-      trueMm: makeOnce(machine, feature, askedMm, lots),
-    }),
+  const made = asked.map((one, index) =>
+    bench.measureMade(`${trialId}-${index}`, trialId, { ...one, trueMm: make.size(one) }),
   );
   if (lots.uniform() >= ODD_TRIAL) return made;
   const misread = Math.floor(lots.uniform() * made.length);

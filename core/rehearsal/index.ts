@@ -1,5 +1,8 @@
-export { readMachinesFile, type RealMachine } from './machinesFile';
+export { readMachinesFile } from './machinesFile';
+export { type RealMachine } from './realMachine';
+export { drawPopulation, type Population } from './population';
+export { machinesOfWorld, WORLD_NAMES, WORLDS, type World } from './worlds';
 export { rehearse, KNOWINGS, type FirstMake, type Knowing } from './rehearse';
 export { largestGapPoints, reliabilityOf, sharesOf, type Share, type Tenth } from './outcome';
-export { PRACTICE_MACHINES, drawMachines } from './machines';
+export { PRACTICE_MACHINES } from './machines';
 export { lotsOf, type Lots } from './chances';

@@ -1,5 +1,4 @@
-import { lotsOf } from './chances';
-import type { RealMachine } from './machinesFile';
+import type { RealMachine } from './realMachine';
 
 const machine = (
   name: string,
@@ -26,31 +25,3 @@ export const PRACTICE_MACHINES: readonly RealMachine[] = [
   machine('Fine', 0.012, [-0.06, 0, 0.005, 0.005], [0.0002, 0.0004]),
   machine('Long belts', 0.03, [-0.1, 0.04, -0.015, -0.01], [0.0016, 0.0002]),
 ];
-
-/** Printers drawn at random as untried ones are thought to be (see the starting corrections of the bench printer). */
-export function drawMachines(count: number, seed: number): RealMachine[] {
-  const lots = lotsOf(seed);
-  return Array.from({ length: count }, (_, index) => {
-    const broad = lots.normal();
-    const along = 0.0009 * lots.normal();
-    const own = () => along + 0.00045 * lots.normal();
-    return {
-      name: `Drawn ${index + 1}`,
-      scatterMm: 0.025 * Math.exp(0.35 * lots.normal()),
-      habits: [
-        {
-          feature: 'inside' as const,
-          offsetMm: -0.12 + 0.051 * mixed(-0.6, broad, lots.normal()),
-          scale: own(),
-        },
-        { feature: 'outside' as const, offsetMm: 0.03 + 0.041 * broad, scale: own() },
-        { feature: 'height' as const, offsetMm: 0.0255 * lots.normal(), scale: 0.001 * lots.normal() },
-        { feature: 'spacing' as const, offsetMm: 0.0153 * lots.normal(), scale: own() },
-      ],
-    };
-  });
-}
-
-/** A normal number that goes along with another one as its correlation says. */
-const mixed = (correlation: number, with_: number, own: number) =>
-  correlation * with_ + Math.sqrt(1 - correlation ** 2) * own;

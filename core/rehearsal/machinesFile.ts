@@ -1,45 +1,32 @@
 import { z } from 'zod';
 
 import { no, ok, type Fault, type Result } from '@core/fault';
-import { faultOfIssue, FeatureKind } from '@core/model';
+import { faultOfIssue } from '@core/model';
 
-/**
- * A printer as it really is, for rehearsals: what it makes of a size is asked + offset + scale × asked, and it scatters about that.
- */
-export const RealMachine = z.strictObject({
-  name: z.string().min(1).max(80),
-  /** Made less asked, on the diameter, mm; kinds that are not named come out as asked. */
-  habits: z
-    .array(
-      z.strictObject({
-        feature: FeatureKind,
-        offsetMm: z.number().min(-2).max(2),
-        /** Share of the size, as −0.002 for 0.2 % smaller. */
-        scale: z.number().min(-0.05).max(0.05).default(0),
-      }),
-    )
-    .max(4),
-  /** One standard deviation of what it makes, mm. */
-  scatterMm: z.number().positive().max(1),
-});
-export type RealMachine = z.infer<typeof RealMachine>;
+import { drawPopulation, Population } from './population';
+import { RealMachine } from './realMachine';
 
 const MachinesFile = z.strictObject({ machines: z.array(RealMachine).min(1).max(500) });
+const PopulationFile = z.strictObject({ population: Population });
 
-/** Machines from the text of a file; documented in docs/learning.md. */
-export function readMachinesFile(text: string): Result<RealMachine[], Fault> {
+/**
+ * Machines from the text of a file: one by one, or drawn from a population. Documented in docs/learning.md.
+ *
+ * @param seed of the draw.
+ */
+export function readMachinesFile(text: string, seed: number): Result<RealMachine[], Fault> {
   let data: unknown;
   try {
     data = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch {
     return no({ code: 'file.notJson' });
   }
+  if (typeof data === 'object' && data !== null && 'population' in data) {
+    const parsed = PopulationFile.safeParse(data);
+    return parsed.success
+      ? ok(drawPopulation(parsed.data.population, seed))
+      : no(faultOfIssue(parsed.error.issues[0]!));
+  }
   const parsed = MachinesFile.safeParse(data);
   return parsed.success ? ok(parsed.data.machines) : no(faultOfIssue(parsed.error.issues[0]!));
-}
-
-/** What the machine makes of a size on average, mm. */
-export function meanMade({ habits }: RealMachine, feature: FeatureKind, askedMm: number): number {
-  const habit = habits.find((one) => one.feature === feature);
-  return habit ? askedMm * (1 + habit.scale) + habit.offsetMm : askedMm;
 }

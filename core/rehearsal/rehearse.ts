@@ -1,17 +1,20 @@
 import jstat from 'jstat';
 
-import { evaluateRepair, featureOf, type FitChance } from '@core/fit';
+import { evaluateRepair, featureOf, isRound, type FitChance } from '@core/fit';
 import { machineThatLearned, type MadeSize } from '@core/learn';
 import { emptyRepair, newSize, type Fit, type Machine, type Repair } from '@core/model';
 import { DEFAULT_WORKSHOP } from '@core/workshop';
 
-import { Bench, CALIPER, drawPlace, measuredGaugeRow, measuredTrial, type Place } from './bench';
+import { Bench, CALIPER, drawPlace, Make, measuredGaugeRow, measuredTrial, type Place } from './bench';
 import { lotsOf } from './chances';
-import { meanMade, type RealMachine } from './machinesFile';
+import { meanMade, varied, type RealMachine } from './realMachine';
 
 /** What is known of a machine when a first make is tried. */
 export type Knowing = 'untried' | 'afterGaugeRow' | 'after3' | 'after10';
 export const KNOWINGS: readonly Knowing[] = ['untried', 'afterGaugeRow', 'after3', 'after10'];
+
+/** Makes that the machine has made by then. */
+const MAKES_BEFORE: Record<Knowing, number> = { untried: 0, afterGaugeRow: 1, after3: 3, after10: 10 };
 
 /** One first make of one place. */
 export interface FirstMake {
@@ -50,21 +53,22 @@ function rehearseHistory(machine: RealMachine, repairs: number, seed: number): F
   const bench = new Bench(lots);
   const untried = DEFAULT_WORKSHOP.machines[0]!;
   const trials = Array.from({ length: 10 }, (_, index) =>
-    measuredTrial(machine, bench, lots, `trial-${index}`),
+    measuredTrial(new Make(machine, lots, index), bench, lots, `trial-${index}`),
   );
   const learned = (made: readonly MadeSize[]) =>
     machineThatLearned(untried, FAMILY, CALIPER, made, 'rehearsed');
   const known: Record<Knowing, Machine> = {
     untried,
-    afterGaugeRow: learned(measuredGaugeRow(machine, bench, lots, 'gauge-row')),
+    afterGaugeRow: learned(measuredGaugeRow(new Make(machine, lots, 0), bench, lots, 'gauge-row')),
     after3: learned(trials.slice(0, 3).flat()),
     after10: learned(trials.flat()),
   };
   return Array.from({ length: repairs }, () => {
     const place = drawPlace(lots);
     const readings = bench.readCounterpart(place.trueMm);
-    const scatterMm = machine.scatterMm * lots.normal();
-    return KNOWINGS.map((knowing) => firstMake(machine, knowing, known[knowing], place, readings, scatterMm));
+    // What nobody can know of this make, the same at each stage of knowing.
+    const offMm = varied(machine, lots) + (machine.makeMm ?? 0) * lots.normal();
+    return KNOWINGS.map((knowing) => firstMake(machine, knowing, known[knowing], place, readings, offMm));
   }).flat();
 }
 
@@ -74,25 +78,26 @@ function firstMake(
   known: Machine,
   place: Place,
   readings: readonly number[],
-  scatterMm: number,
+  offMm: number,
 ): FirstMake {
   const workshop = { ...DEFAULT_WORKSHOP, machines: [known] };
   const { worked, chance } = evaluateRepair(repairOf(place, readings), workshop).fits.get('fit')!;
   if (!worked.ok || !chance) throw new Error('a rehearsed repair could not be worked out');
-  const { inside, kind } = featureOf(place.feature);
+  const { inside } = featureOf(place.feature);
   const { working } = worked.trail;
-  const madeMm = meanMade(machine, kind, working) + scatterMm;
+  const made = { feature: place.feature, along: place.along, askedMm: working };
+  const madeMm = meanMade(machine, made, MAKES_BEFORE[knowing]) + offMm;
   const clearanceMm = inside ? madeMm - place.trueMm : place.trueMm - madeMm;
   const within = (mm: number) => mm >= chance.wish.fromMm && mm <= chance.wish.toMm;
   // What the oracle makes is off by the scatter alone.
-  const oracleMm = chance.meanMm + (inside ? scatterMm : -scatterMm);
+  const oracleMm = chance.meanMm + (inside ? offMm : -offMm);
   return {
     machine: machine.name,
     knowing,
     statedChance: chance.probability,
     fits: within(clearanceMm),
     oracleFits: within(oracleMm),
-    oracleChance: oracleChanceOf(chance, machine.scatterMm),
+    oracleChance: oracleChanceOf(chance, Math.hypot(machine.scatterMm, machine.makeMm ?? 0)),
   };
 }
 
@@ -102,7 +107,7 @@ const oracleChanceOf = ({ wish, meanMm }: FitChance, scatterMm: number) =>
 const NOW = '2026-01-01T00:00:00.000Z';
 
 /** A repair of one place, with the readings of its counterpart. */
-function repairOf({ feature, fitClass }: Place, readings: readonly number[]): Repair {
+function repairOf({ feature, fitClass, along }: Place, readings: readonly number[]): Repair {
   const size = newSize({ id: 'size', tag: 'A', name: 'Counterpart', kind: 'measured', of: 'counterpart' });
   const fit: Fit = {
     id: 'fit',
@@ -110,6 +115,7 @@ function repairOf({ feature, fitClass }: Place, readings: readonly number[]): Re
     name: 'Fit',
     counterpartSizeId: size.id,
     feature,
+    ...(isRound(feature) ? {} : { along }),
     fitClass,
     ownClearanceMm: null,
     iso: null,

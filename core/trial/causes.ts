@@ -75,12 +75,20 @@ export function causesOf(result: TrialResult, evidence: Evidence): Told {
   return { causes, ask: byCounterpart && evidence.counterpartNow === null ? 'counterpart' : 'make' };
 }
 
+/** What a correction may be off without anybody calling it another habit, one standard deviation, mm. */
+const USUAL_DOUBT_MM = 0.05;
+
 function likelihood(cause: Cause, result: TrialResult, evidence: Evidence): number {
   const { wish, scatterMm, correctionDoubtMm, handMm, counterpartNow } = evidence;
   const halfMm = Math.max(1e-3, (wish.toMm - wish.fromMm) / 2);
   const own = (is: Cause, offMm: number) => (cause === is ? offMm : 0);
   const made = seen(
-    Math.hypot(scatterMm, correctionDoubtMm, own('machine', MACHINE_OFF_MM)),
+    Math.hypot(
+      scatterMm,
+      // What a correction may be off by more than that is the machine's habit, and nothing that comes about by itself.
+      cause === 'machine' ? correctionDoubtMm : Math.min(correctionDoubtMm, USUAL_DOUBT_MM),
+      own('machine', MACHINE_OFF_MM),
+    ),
     madeDeviation(result),
     handMm,
   );

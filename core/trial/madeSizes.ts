@@ -60,9 +60,17 @@ export function madeSizesOf(
     trial.results.flatMap((result, index): MadeSize[] => {
       const found = measured(result, workshop, instrument) ?? felt(result);
       if (!found || result.leftOut !== undefined) return [];
-      const { kind } = featureOf(result.feature);
+      const { feature, along } = result;
       return [
-        { id: `${trial.id}/${index}`, trialId: trial.id, feature: kind, askedMm: askedOf(result), ...found },
+        {
+          id: `${trial.id}/${index}`,
+          trialId: trial.id,
+          feature: featureOf(feature).kind,
+          fitFeature: feature,
+          ...(along ? { along } : {}),
+          askedMm: askedOf(result),
+          ...found,
+        },
       ];
     }),
   );

@@ -86,6 +86,7 @@ export function newTrial(
           fitId: fit.id,
           fitName: fit.name,
           feature: fit.feature,
+          ...(fit.along ? { along: fit.along } : {}),
           fitClass: fit.fitClass,
           counterpartMm: counterpartOf(worked.trail),
           allowanceMm: amount('allowance'),

@@ -1,4 +1,4 @@
-import { evaluateRepair, featureOf, type EvaluatedRepair } from '@core/fit';
+import { askedOfFit, evaluateRepair, featureOf, type EvaluatedRepair } from '@core/fit';
 import { machineThatLearned, type MadeSize } from '@core/learn';
 import { uncertaintyOf } from '@core/measure';
 import type {
@@ -107,7 +107,7 @@ export function judge(trial: Trial, result: TrialResult, setting: TrialSetting):
   const { family } = materialIn(workshop, trial.materialId);
   const fit = state.fits.find(({ id, removed }) => id === result.fitId && !removed) ?? null;
   const { kind } = featureOf(result.feature);
-  const correction = correctionOf(machine, family, kind, result.counterpartMm);
+  const correction = correctionOf(machine, family, kind, result.counterpartMm, askedOfFit(result));
   const evidence: Evidence = {
     wish: wishOf(result, fit, numbers),
     scatterMm: correction.learned?.scatterMm ?? machine.scatterMm,
@@ -191,10 +191,9 @@ function proposalsOf(
   };
   const before = machineIn(workshop, trial.machineId);
   const machine = machineAfter(trial, setting);
-  const [old, next] = [before, machine].map((one) => correctionOf(one, family, kind, sizeMm)) as [
-    ReturnType<typeof correctionOf>,
-    ReturnType<typeof correctionOf>,
-  ];
+  const [old, next] = [before, machine].map((one) =>
+    correctionOf(one, family, kind, sizeMm, askedOfFit(result)),
+  ) as [ReturnType<typeof correctionOf>, ReturnType<typeof correctionOf>];
   const saysSomething =
     setting.complete &&
     trial.leftOut === null &&

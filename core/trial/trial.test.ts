@@ -118,8 +118,10 @@ describe('causes', () => {
         ['measuring', 15],
       ]);
       const off = (is: Cause, mm: number) => (cause === is ? mm * lots.normal() : 0);
-      const made =
-        Math.hypot(evidence.scatterMm, evidence.correctionDoubtMm) * lots.normal() + off('machine', 0.15);
+      // A correction that is off by more than usual is the machine's habit.
+      const known =
+        cause === 'machine' ? evidence.correctionDoubtMm : Math.min(0.05, evidence.correctionDoubtMm);
+      const made = Math.hypot(evidence.scatterMm, known) * lots.normal() + off('machine', 0.15);
       const counterpart = 0.008 * lots.normal() + off('measuring', 0.2);
       const feel = 0.3 * half * lots.normal() + off('allowance', 3 * half);
       const halves = (made - counterpart - feel) / half;

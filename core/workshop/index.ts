@@ -1,13 +1,14 @@
 export { INSTRUMENTS, instrumentIn, permissibleError } from './instruments';
 export { jawError } from './jaws';
+export { MACHINES, correctionOf, machineIn, NORMAL_95, type Asked, type WorkedCorrection } from './machines';
 export {
-  MACHINES,
-  correctionOf,
-  machineIn,
-  NORMAL_95,
-  UNTRIED_SCALE_DOUBT,
-  type WorkedCorrection,
-} from './machines';
+  BESIDES,
+  SCATTER_TIMES,
+  SMALLEST_MM,
+  startingBeliefs,
+  type Besides,
+  type DoubtPart,
+} from './untried';
 export { FIT_TABLES, REFERENCE_MM, fitTableIn } from './fitTables';
 export { growthOf, type Growth } from './shrinking';
 export { DEFAULT_WORKSHOP, lackingRows, withUsualRows } from './workshop';

@@ -1,11 +1,16 @@
+import jstat from 'jstat';
+
 import {
   DEFAULT_MACHINE_ID,
   type Correction,
   type FeatureKind,
+  type FitFeature,
   type Machine,
   type MaterialFamily,
   type Workshop,
 } from '@core/model';
+
+import { SMALLEST_MM, untriedDoubts, type DoubtPart } from './untried';
 
 const row = { version: 1, removed: false } as const;
 
@@ -161,15 +166,27 @@ export function machineIn(workshop: Workshop, id: string): Machine {
 export interface WorkedCorrection {
   /** To be added to the size of the model. */
   mm: number;
-  /** Expanded uncertainty, about 95 %. */
+  /** Expanded uncertainty, 95 %. */
   plusMinusMm: number;
+  /** As its row states it, the size left out. */
+  statedPlusMinusMm: number;
   learnedFrom: string;
+  /** Its doubt and what is made about it: one normal number where trials of before taught it or somebody stated it of what cuts, else several. */
+  doubts: readonly DoubtPart[];
   /** What trials taught of new makes; null where nobody tried. */
-  learned: { scatterMm: number; degrees: number; instrumentId: string } | null;
+  learned: { scatterMm: number; degrees: number; instrumentId: string; widened: number } | null;
+}
+
+/** What of a kind of feature is asked for: which kind of fit it is, and along which direction of the bed it lies, where that is known. */
+export interface Asked {
+  fitFeature?: FitFeature;
+  along?: 'x' | 'y';
+  /** It is the same along every direction. */
+  isRound?: boolean;
 }
 
 /**
- * The correction of a machine for a feature of some size: offset + scale × size. What shrinks is made up for once, in the
+ * The correction of a machine for a feature of some size: offset + scale × size, and what else trials taught. What shrinks is made up for once, in the
  * files (see growthOf).
  */
 export function correctionOf(
@@ -177,33 +194,103 @@ export function correctionOf(
   family: MaterialFamily,
   feature: FeatureKind,
   sizeMm: number,
+  asked: Asked = {},
 ): WorkedCorrection {
   const known = machine.corrections.filter((correction) => correction.feature === feature);
   const found =
     known.find((correction) => correction.family === family) ??
     known.find((correction) => correction.family === 'any');
+  const statedPlusMinusMm = found?.plusMinusMm ?? UNKNOWN_PLUS_MINUS_MM;
+  const learnedFrom = found?.learnedFrom ?? 'nothing is known of this kind of feature';
+  const line = lineOf(found, asked);
+  if (!found?.learned || !line) {
+    const doubts = found?.learned
+      ? [plainDoubt(found.learned, sizeMm)]
+      : untriedDoubts(machine, feature, statedPlusMinusMm / NORMAL_95, sizeMm);
+    return {
+      mm: found ? found.offsetMm + found.scale * sizeMm : 0,
+      plusMinusMm: halfOf95(doubts),
+      statedPlusMinusMm,
+      learnedFrom,
+      doubts,
+      learned: found?.learned ? { widened: 1, ...found.learned } : null,
+    };
+  }
+  const factors = [
+    1,
+    sizeMm,
+    feature === 'inside' ? 1 / Math.max(sizeMm, SMALLEST_MM) : 0,
+    sidewaysOf(sizeMm, asked),
+  ];
+  const doubts = line.parts.map(({ share, doubt, scatterMm }) => ({
+    share,
+    scatterMm,
+    standardMm: Math.sqrt(
+      Math.max(
+        0,
+        quadratic(doubt, factors) +
+          (asked.along || asked.isRound ? 0 : (doubt.at(-1)! + line.across ** 2) * (sizeMm / 2) ** 2),
+      ),
+    ),
+  }));
+  const { offsetMm, scale, smallMm2, across } = line;
   return {
-    mm: found ? found.offsetMm + found.scale * sizeMm : 0,
-    plusMinusMm: found ? doubtOf(machine, found, sizeMm) : UNKNOWN_PLUS_MINUS_MM,
-    learnedFrom: found?.learnedFrom ?? 'nothing is known of this kind of feature',
-    learned: found?.learned ?? null,
+    mm: offsetMm + scale * sizeMm + smallMm2 * factors[2]! + across * factors[3]!,
+    plusMinusMm: halfOf95(doubts),
+    statedPlusMinusMm,
+    learnedFrom,
+    doubts,
+    learned: { widened: 1, ...found.learned },
   };
 }
 
-function doubtOf({ process }: Machine, { plusMinusMm, learned }: Correction, sizeMm: number): number {
-  if (!learned) {
-    return process === 'printing'
-      ? Math.hypot(plusMinusMm, NORMAL_95 * UNTRIED_SCALE_DOUBT * sizeMm)
-      : plusMinusMm;
+/** What was learned of that kind of fit, or of others of its kind. */
+const lineOf = (found: Correction | undefined, { fitFeature }: Asked) =>
+  (fitFeature && found?.learned?.lines?.[fitFeature]) ?? found?.learned?.lines?.any;
+
+const sidewaysOf = (sizeMm: number, { along }: Asked) =>
+  along === undefined ? 0 : ((along === 'x' ? 1 : -1) * sizeMm) / 2;
+
+/** xᵀ C x with the lower triangle of C. */
+function quadratic(triangle: readonly number[], x: readonly number[]): number {
+  let [sum, at] = [0, 0];
+  for (let row = 0; row < x.length; row += 1) {
+    for (let column = 0; column <= row; column += 1) {
+      sum += (row === column ? 1 : 2) * triangle[at]! * x[row]! * x[column]!;
+      at += 1;
+    }
   }
-  const [offset, both, scale] = learned.doubt;
-  return NORMAL_95 * Math.sqrt(Math.max(0, offset + 2 * both * sizeMm + scale * sizeMm ** 2));
+  return sum;
 }
+
+function plainDoubt({ doubt, scatterMm }: NonNullable<Correction['learned']>, sizeMm: number): DoubtPart {
+  const [offset, both, scale] = doubt;
+  const variance = offset + 2 * both * sizeMm + scale * sizeMm ** 2;
+  return { share: 1, standardMm: Math.sqrt(Math.max(0, variance)), scatterMm };
+}
+
+/** Half width that holds 95 % of a number that is one of several normal ones about the same mean. */
+function halfOf95(doubts: readonly DoubtPart[]): number {
+  const beyond = (mm: number) =>
+    doubts.reduce(
+      (sum, { share, standardMm }) =>
+        sum + share * (standardMm > 0 ? 2 * jstat.normal.cdf(-mm, 0, standardMm) : 0),
+      0,
+    );
+  let [low, high] = [0, NORMAL_95 * Math.max(...doubts.map(({ standardMm }) => standardMm))];
+  for (let round = 0; round < HALVINGS && high - low > FINE_MM; round += 1) {
+    const middle = (low + high) / 2;
+    if (beyond(middle) > 0.05) low = middle;
+    else high = middle;
+  }
+  return high;
+}
+
+const HALVINGS = 30;
+const FINE_MM = 1e-5;
 
 /** Half width of 95 % of a normal number, in standard deviations. */
 export const NORMAL_95 = 1.959964;
-/** What a printer that nobody tried may be off by for each millimetre of size, one standard deviation: belts, and plastic that shrinks as it cools. */
-export const UNTRIED_SCALE_DOUBT = 0.001;
 
 /** Doubt of a correction that nobody has stated, mm. */
 const UNKNOWN_PLUS_MINUS_MM = 0.1;

@@ -1,11 +1,14 @@
 import {
   KNOWINGS,
   largestGapPoints,
+  machinesOfWorld,
   rehearse,
   reliabilityOf,
   sharesOf,
   type FirstMake,
+  type Knowing,
   type RealMachine,
+  type World,
 } from '@core/rehearsal';
 
 /**
@@ -28,17 +31,53 @@ export function learn(
     for (const make of makes) all.push(make);
     print(JSON.stringify({ machine: machine.name, repairs, ...figuresOf(makes) }));
   }
-  const untried = all.filter(({ knowing }) => knowing === 'untried');
   print(
     JSON.stringify({
       machine: 'all',
       repairs: repairs * machines.length,
       ...figuresOf(all),
-      reliability: reliabilityOf(all).map(roundedTenth),
-      reliabilityUntried: reliabilityOf(untried).map(roundedTenth),
-      largestGapPoints: rounded(largestGapPoints(reliabilityOf(all), FEW_MAKES)),
+      ...reliabilities(all),
     }),
   );
+}
+
+/** As learn, on printers drawn from worlds that the learner was not built for; one JSON line for each world, the last for all of them. */
+export function learnWorlds(
+  worlds: readonly World[],
+  { machines, repairs, seed }: { machines: number; repairs: number; seed: number },
+  print: (line: string) => void,
+  tell: (world: string) => void,
+): void {
+  const all: FirstMake[] = [];
+  for (const [index, world] of worlds.entries()) {
+    tell(world);
+    const makes = rehearse(machinesOfWorld(world, machines, seed + 31 * index), repairs, seed);
+    for (const make of makes) all.push(make);
+    print(
+      JSON.stringify({ world, repairs: repairs * machines, ...figuresOf(makes), ...reliabilities(makes) }),
+    );
+  }
+  if (worlds.length > 1) {
+    print(
+      JSON.stringify({
+        world: 'all',
+        repairs: repairs * machines * worlds.length,
+        ...figuresOf(all),
+        ...reliabilities(all),
+      }),
+    );
+  }
+}
+
+/** What was stated against what happened, at each stage of knowing and over all. */
+function reliabilities(all: readonly FirstMake[]) {
+  const at = (knowing: Knowing) => reliabilityOf(all.filter((make) => make.knowing === knowing));
+  return {
+    reliability: Object.fromEntries(KNOWINGS.map((knowing) => [knowing, at(knowing).map(roundedTenth)])),
+    largestGapPoints: Object.fromEntries(
+      KNOWINGS.map((knowing) => [knowing, rounded(largestGapPoints(at(knowing), FEW_MAKES))]),
+    ),
+  };
 }
 
 /** Tenths with fewer makes say nothing about a gap of five points. */

@@ -9,12 +9,12 @@ import {
   type RepairFileContent,
   type Workshop,
 } from '@core/model';
-import { readMachinesFile } from '@core/rehearsal';
+import { readMachinesFile, WORLD_NAMES } from '@core/rehearsal';
 import { programFaultOf, programFaultReport, sentenceOf } from '@core/wording';
 import { DEFAULT_WORKSHOP, LAYER_SETS, layerPrinterIn, layerSetsIn, withUsualRows } from '@core/workshop';
 
 import type { StepAt, Telling } from './build';
-import { learn } from './learn';
+import { learn, learnWorlds } from './learn';
 import { sizes } from './sizes';
 import type { SliceWish } from './slice';
 import { watched, work, type Task } from './watched';
@@ -28,12 +28,15 @@ const USAGE = `Even Spare on the command line
   slice FILE.json --machine NAME --out DIR
                               lay every spare in layers; write its G-code; one JSON line per spare
   learn MACHINES.json         rehearse first makes on printers with hidden habits: how many fit before and after trials,
-                              beside those of one who knows each printer; one JSON line per printer, one for all
+                              beside those of one who knows each printer; one JSON line per printer, one for all;
+                              the file holds machines or a population, or names a world instead:
+                              ${WORLD_NAMES.join(', ')}, or all of them: worlds
   starters --out DIR          as build, of every starter at its usual numbers
 
   --settings NAME             how it is laid: ${LAYER_SETS.map(({ id }) => id).join(', ')}, or one of the file’s workshop (everyday without it)
   --best                      lay it on the face that suits best, not as it stands
   --repairs COUNT, --seed N   of a rehearsal: repairs for each printer (200), and what is drawn (1)
+  --machines COUNT            printers of a world (30)
   --limit SECONDS             end when a step takes longer than this (${USUAL_LIMIT_SECONDS} without it)
   --progress                  say which step is being built, on standard error; always so in a terminal
 
@@ -71,6 +74,7 @@ function parseCall() {
         best: { type: 'boolean' },
         repairs: { type: 'string' },
         seed: { type: 'string' },
+        machines: { type: 'string' },
       },
       allowPositionals: true,
     });
@@ -153,18 +157,26 @@ async function main(): Promise<void> {
 
 function runRehearsal(
   path: string,
-  values: { repairs?: string; seed?: string },
+  values: { repairs?: string; seed?: string; machines?: string },
   wantsProgress: boolean,
 ): void {
-  const machines = readMachinesFile(textOf(path));
-  if (!machines.ok) return refuse(`${path}: ${sentenceOf(machines.fault)}`);
-  const [repairs, seed] = [Number(values.repairs ?? 200), Number(values.seed ?? 1)];
+  const [repairs, seed, count] = [
+    Number(values.repairs ?? 200),
+    Number(values.seed ?? 1),
+    Number(values.machines ?? 30),
+  ];
   if (!(Number.isInteger(repairs) && repairs >= 1 && repairs <= 10_000))
     refuse('Say how many repairs, from 1 to 10000: --repairs 200');
   if (!Number.isSafeInteger(seed)) refuse('Say the seed as a whole number: --seed 1');
-  const tell = (machine: string) => {
-    if (wantsProgress || process.stderr.isTTY) console.error(`Rehearsing ${machine}`);
+  if (!(Number.isInteger(count) && count >= 1 && count <= 5000))
+    refuse('Say how many machines of a world, from 1 to 5000: --machines 30');
+  const tell = (name: string) => {
+    if (wantsProgress || process.stderr.isTTY) console.error(`Rehearsing ${name}`);
   };
+  const wanted = WORLD_NAMES.filter((name) => path === 'worlds' || name === path);
+  if (wanted.length > 0) return learnWorlds(wanted, { machines: count, repairs, seed }, console.log, tell);
+  const machines = readMachinesFile(textOf(path), seed);
+  if (!machines.ok) return refuse(`${path}: ${sentenceOf(machines.fault)}`);
   learn(machines.value, repairs, seed, console.log, tell);
 }
 

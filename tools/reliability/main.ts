@@ -1,9 +1,9 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { drawMachines, KNOWINGS, rehearse, reliabilityOf, type Knowing, type Tenth } from '@core/rehearsal';
+import { KNOWINGS, reliabilityOf, type Knowing, type Tenth } from '@core/rehearsal';
 
-import { DRAWN, KNOWING_WORDS, REPAIRS_OF_DRAWN, SEED } from '../bench/learning';
+import { KNOWING_WORDS, makesOfWorlds } from '../bench/learning';
 
 /** Fewest makes that say anything of a tenth. */
 const ENOUGH_MAKES = 100;
@@ -21,7 +21,7 @@ const y = (share: number) => TOP + (1 - share) * SIDE;
 
 /** Stated chance against what happened, for docs/reliability.svg. */
 function main(): void {
-  const makes = rehearse(drawMachines(DRAWN, SEED), REPAIRS_OF_DRAWN, SEED);
+  const makes = makesOfWorlds();
   const lines = KNOWINGS.map((knowing, place) => {
     const tenths = reliabilityOf(makes.filter((make) => make.knowing === knowing)).filter(
       ({ makes: count }) => count >= ENOUGH_MAKES,

@@ -7,7 +7,7 @@ import type { Instrument } from '@core/model';
 import { typedUnitOf } from '@core/quantity';
 
 import { usePreferences } from '../preferences/usePreferences';
-import { useShow } from '../preferences/useShow';
+import { useWorth } from '../preferences/useWorth';
 import { Wrong } from '../shared/Field';
 import { problemOf, type Problem } from '../shared/problem';
 import { colours } from '../theme/colours';
@@ -67,7 +67,7 @@ export function Pad({
   onTake(value: number, typed: string): void;
   onInstrument(): void;
 }) {
-  const show = useShow();
+  const worth = useWorth();
   const preferred = usePreferences((preferences) => preferences.unit);
   const [text, setText] = useState(start);
   const [wrong, setWrong] = useState<Problem | null>(null);
@@ -106,8 +106,7 @@ export function Pad({
   useTypedKeys(() => input.current, { onText: (key) => change(latest.current + key), onEnter: take });
 
   const units = UNIT_KEYS[instrument.quantity];
-  const isSum = /[-+*/()]/.test(text.replace(/^-/, ''));
-  const worked = isSum ? readReading(text, instrument, unit) : null;
+  const worked = worth(text, instrument.quantity, unit);
   const hasUnit = UNIT_AT_END.test(text) || /["″”°]\s*$/.test(text);
   return (
     <View className="gap-1.5 border-t border-line bg-card px-3 pb-3 pt-1">
@@ -126,10 +125,8 @@ export function Pad({
           placeholderTextColor={colours.rule}
           className="h-[46px] min-w-0 flex-1 font-number text-[32px] tabular-nums text-ink outline-none"
         />
-        {worked?.ok ? (
-          <Text className="font-number text-[17px] tabular-nums text-brass">
-            {`= ${show.full(worked.value, instrument.quantity)}`}
-          </Text>
+        {worked ? (
+          <Text className="font-number text-[17px] tabular-nums text-brass">{`= ${worked}`}</Text>
         ) : hasUnit ? null : (
           <Text className="font-label text-[18px] text-muted">
             {instrument.quantity === 'angle' ? '°' : unit}

@@ -14,6 +14,7 @@ import { newId } from '../api/newId';
 import { useChangeRepair } from '../api/useRepair';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useShow } from '../preferences/useShow';
+import { useWorth } from '../preferences/useWorth';
 import { Button } from '../shared/Button';
 import { Field } from '../shared/Field';
 import { nameField } from '../shared/nameField';
@@ -277,6 +278,15 @@ function GivenNumber({
   onSubmit(): void;
 }) {
   const quantity = form.watch('quantity');
+  const worth = useWorth();
+  // The middle of limits was chosen: how far they are from it is known as well.
+  const onTyped = (text: string, change: (text: string) => void) => {
+    const before = readGiven(form.getValues(name), quantity, unit);
+    if (name === 'given' && !before.ok && before.fault.code === 'length.tolerance') {
+      if (text === before.fault.readings[0]) form.setValue('givenPlusMinus', before.fault.plusMinus);
+    }
+    change(text);
+  };
   return (
     <Controller
       control={form.control}
@@ -285,8 +295,9 @@ function GivenNumber({
         <Field
           label={label}
           {...(quantity === 'count' ? {} : { unit: quantity === 'angle' ? '°' : unit })}
+          worth={worth(field.value, quantity, unit)}
           value={field.value}
-          onChangeText={field.onChange}
+          onChangeText={(text) => onTyped(text, field.onChange)}
           onSubmitEditing={onSubmit}
           wrong={fieldState.error && givenProblem(field.value, quantity, unit, fieldState.error.message)}
         />

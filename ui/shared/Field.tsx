@@ -8,8 +8,14 @@ import type { Problem } from './problem';
 /** A labelled line of text, with what is wrong with it under it. */
 export const Field = forwardRef<
   TextInput,
-  TextInputProps & { label: string; wrong?: string | Problem | undefined; unit?: string }
->(function Field({ label, wrong, unit, multiline, ...input }, ref) {
+  TextInputProps & {
+    label: string;
+    wrong?: string | Problem | undefined;
+    unit?: string;
+    /** What was typed comes to this, where that is not what stands there: shown before it is kept. */
+    worth?: string | null;
+  }
+>(function Field({ label, wrong, unit, worth, multiline, ...input }, ref) {
   return (
     <View className="min-w-0 gap-1">
       <Text className="font-label text-[14px] text-muted">{label}</Text>
@@ -25,7 +31,13 @@ export const Field = forwardRef<
           className={`min-w-0 flex-1 px-3 font-sans text-[16px] text-ink ${multiline ? 'min-h-[96px] py-2.5' : 'h-11'}`}
           {...input}
         />
-        {unit ? <Text className="pr-3 font-label text-muted">{unit}</Text> : null}
+        {worth ? (
+          <Text role="status" className="shrink-0 pr-3 font-number text-[15px] tabular-nums text-brass">
+            {`= ${worth}`}
+          </Text>
+        ) : unit ? (
+          <Text className="pr-3 font-label text-muted">{unit}</Text>
+        ) : null}
       </View>
       {wrong ? (
         <Wrong text={wrong} {...(input.onChangeText ? { onChoose: input.onChangeText } : {})} />

@@ -1,6 +1,9 @@
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import type { z } from 'zod';
 
+import { comesTo } from '@core/formula';
+import { showExactly } from '@core/quantity';
+
 import { Field } from './Field';
 import { readNumber, type TypedIn } from './numberFields';
 
@@ -11,6 +14,8 @@ type Given<T extends FieldValues> = {
   unit?: string;
   autoFocus?: boolean;
   multiline?: boolean;
+  /** What was typed comes to this, where that is not what stands there. */
+  worthOf?(text: string): string | null;
 };
 
 /** A line of a form; what is wrong with it stands under it. */
@@ -18,6 +23,7 @@ export function FormField<T extends FieldValues>({
   control,
   name,
   problem,
+  worthOf,
   ...shown
 }: Given<T> & {
   /** What is wrong with what was typed; null for nothing. Where a schema says it, that of the form does. */
@@ -35,6 +41,7 @@ export function FormField<T extends FieldValues>({
           onChangeText={onChange}
           onBlur={onBlur}
           wrong={error?.message}
+          worth={worthOf?.(value as string) ?? null}
           {...shown}
         />
       )}
@@ -58,5 +65,16 @@ export function NumberField<T extends FieldValues>({
     const read = readNumber(text, what, schema, typedIn);
     return read.ok ? null : read.sentence;
   };
-  return <FormField {...rest} problem={problem} {...(typedIn.unit ? { unit: typedIn.unit } : {})} />;
+  const worthOf = (text: string) => {
+    const value = typedIn.unit === 'mm' ? comesTo(text, 'length') : null;
+    return value === null ? null : showExactly(value, 'length');
+  };
+  return (
+    <FormField
+      {...rest}
+      problem={problem}
+      worthOf={worthOf}
+      {...(typedIn.unit ? { unit: typedIn.unit } : {})}
+    />
+  );
 }

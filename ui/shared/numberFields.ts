@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 
-import { parseLength } from '@core/quantity';
+import { readTyped } from '@core/formula';
 import { sentenceOf } from '@core/wording';
 
 type ReadNumber = { ok: true; value: number } | { ok: false; sentence: string };
@@ -30,7 +30,7 @@ export function readNumber(
       sentence: `The ${what} takes a number alone${inUnit}. Leave all but the number out.`,
     };
   }
-  const read = parseLength(text);
+  const read = readTyped(text, 'length');
   if (!read.ok) return { ok: false, sentence: sentenceOf(read.fault) };
   // 35 % is 0.35, not what is left of 35 times a hundredth in binary.
   const value = times === 1 ? read.value : Number((read.value * times).toPrecision(12));

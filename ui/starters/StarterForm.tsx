@@ -16,6 +16,7 @@ import { PracticeCaliper } from '../measuring/PracticeCaliper';
 import { useTypedKeys } from '../measuring/useTypedKeys';
 import { usePreferences } from '../preferences/usePreferences';
 import { useShow } from '../preferences/useShow';
+import { useWorth } from '../preferences/useWorth';
 import { Button } from '../shared/Button';
 import { Field } from '../shared/Field';
 import { problemOf, type Problem } from '../shared/problem';
@@ -42,6 +43,7 @@ export function StarterForm({
   const { put } = useChangeRepair(repair);
   const { instruments, practiceCaliper } = usePreferences();
   const show = useShow();
+  const worth = useWorth();
   const instrument = instrumentIn(numbers.workshop, instruments.length);
   // What an inch caliper types without a unit is in inches, as on the pad.
   const unit = instrument.shows === 'in' ? 'in' : typedUnitOf(show.unit);
@@ -137,6 +139,7 @@ export function StarterForm({
           }}
           label={`${letters.get(key)}  ${name}: ${JAW_WORDS[jaw]}${of === 'counterpart' ? ', on what it must fit' : ''}`}
           unit={unit}
+          worth={worth(typed[key] ?? '', 'length', unit)}
           inputMode="decimal"
           placeholder={`usually ${show.length(usualMm)}`}
           value={typed[key] ?? ''}

@@ -214,7 +214,9 @@ function HabitChart({
   const points = made.filter((one) => one.feature === feature);
   const longest = Math.max(20, ...points.map(({ askedMm }) => askedMm)) * 1.1;
   const at = (step: number) => (longest * step) / (STEPS - 1);
-  const band = Array.from({ length: STEPS }, (_, step) => expectedMake(habits, feature, at(step)));
+  const band = Array.from({ length: STEPS }, (_, step) =>
+    expectedMake(habits, { kind: feature, fitFeature: null }, at(step)),
+  );
   const offs = points.map(({ askedMm, madeMm }) => madeMm - askedMm);
   const [low, high] = [
     Math.min(0, ...offs, ...band.map(({ mean, scale }) => mean - 2 * scale)) - 0.02,
@@ -233,7 +235,7 @@ function HabitChart({
   return (
     <View
       role="img"
-      aria-label={`${FEATURE_WORDS[feature]}: made less asked, ${points.length} made sizes; at 10 mm about ${show.signed(expectedMake(habits, feature, 10).mean)}`}
+      aria-label={`${FEATURE_WORDS[feature]}: made less asked, ${points.length} made sizes; at 10 mm about ${show.signed(expectedMake(habits, { kind: feature, fitFeature: null }, 10).mean)}`}
       className="overflow-hidden rounded-lg border border-line bg-card pb-1 pt-2"
       onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
     >

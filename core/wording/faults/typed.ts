@@ -13,6 +13,10 @@ export const TYPED: Sentences<TypedFault> = {
   'length.fractionNeedsInch': ({ text }) => `${quoted(text)} is a fraction. Fractions are inches: add “in”.`,
   'length.twoReadings': ({ text, readings }) =>
     `${quoted(text)} can be read in two ways. Choose the one that is meant: ${readings.map(quoted).join(' or ')}.`,
+  'length.tolerance': ({ text, low, high, plusMinus, readings }) =>
+    `${quoted(text)} gives limits: ${low} to ${high}. Choose ${readings.length === 1 ? `the size, ${readings[0]}` : `their middle, ${readings[0]} (± ${plusMinus}), or the nominal size, ${readings[1]}`}${readings[2] ? `; or the sum ${quoted(readings[2])}` : ''}.`,
+  'angle.twoReadings': ({ text, readings }) =>
+    `${quoted(text)} may be radians or degrees. Choose ${readings.map(quoted).join(' or ')}.`,
   'length.zeroDenominator': ({ text }) => `${quoted(text)} divides by zero. Check the fraction.`,
   'length.notPositive': ({ mm: value }) =>
     `A reading of ${mm(value)} can’t be right: a size is more than zero. Set the calipers to zero and take it again.`,

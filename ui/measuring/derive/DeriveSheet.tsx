@@ -13,7 +13,7 @@ import {
   type SizeResult,
 } from '@core/measure';
 import { newSize, nextLetter, type Derivation, type Size, type Source } from '@core/model';
-import { typedUnitOf, type Quantity } from '@core/quantity';
+import { ambiguityIn, typedUnitOf, type Quantity } from '@core/quantity';
 import { constructionWords, sentenceOf } from '@core/wording';
 import { capital } from '@core/sentence';
 
@@ -24,6 +24,7 @@ import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { Field, Wrong } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
+import { problemOf } from '../../shared/problem';
 import { Sheet } from '../../shared/Sheet';
 import { Switch } from '../../shared/Switch';
 import { ConstructionFigure, FigureLines } from './ConstructionFigure';
@@ -64,6 +65,8 @@ export function DeriveSheet({
     onSaved();
   };
   if (!draft) return <ChooseConstruction size={size} onClose={onClose} onChoose={setDraft} />;
+  // What can be read in two ways is asked about before it is kept.
+  const isClear = draft.by !== 'formula' || ambiguityIn(draft.text, draft.unit) === null;
   const complete = draft.by === 'formula' || Object.keys(draft.inputs).length === inputCount(draft);
   return (
     <Sheet title={`How is ${size.tag} worked out?`} onClose={onClose}>
@@ -80,7 +83,7 @@ export function DeriveSheet({
       )}
       {result.status === 'impossible' && complete ? <Wrong text={sentenceOf(result.fault)} /> : null}
       <Outcome size={drafted} result={result} />
-      <Button tone="primary" label="Keep" disabled={!complete} onPress={keep} />
+      <Button tone="primary" label="Keep" disabled={!complete || !isClear} onPress={keep} />
       <Button tone="quiet" label="Choose another way" onPress={() => setDraft(null)} />
     </Sheet>
   );
@@ -178,6 +181,7 @@ function FormulaEditor({
 }) {
   const { numbers } = useRepairContext();
   const show = useShow();
+  const ambiguous = ambiguityIn(draft.text, draft.unit);
   return (
     <View className="gap-2">
       <Field
@@ -188,6 +192,7 @@ function FormulaEditor({
         maxLength={200}
         value={draft.text}
         onChangeText={(text) => onChange({ ...draft, text })}
+        wrong={ambiguous ? problemOf(ambiguous) : undefined}
       />
       <View className="flex-row flex-wrap gap-1.5">
         {[...numbers.sizes.values()].map(({ size, result }) => (

@@ -8,6 +8,7 @@ import { capital } from '@core/sentence';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
+import { useWorth } from '../../preferences/useWorth';
 import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';
 import { Field } from '../../shared/Field';
@@ -37,6 +38,7 @@ export function SourceSheet({
 }) {
   const { numbers } = useRepairContext();
   const show = useShow();
+  const worth = useWorth();
   const [shown] = useState(now?.from === 'number' ? show.value(now.value, quantity) : '');
   const [text, setText] = useState(shown);
   const [wrong, setWrong] = useState<Problem>();
@@ -74,6 +76,7 @@ export function SourceSheet({
       <Field
         label={`Type ${quantity === 'count' ? 'the count' : 'it'}`}
         {...(quantity === 'count' ? {} : { unit: quantity === 'angle' ? '°' : show.word })}
+        worth={worth(text, quantity)}
         value={text}
         onChangeText={(next) => {
           setText(next);

@@ -12,6 +12,7 @@ import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
+import { useWorth } from '../../preferences/useWorth';
 import { Button, IconButton } from '../../shared/Button';
 import { Field, Wrong } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
@@ -25,6 +26,7 @@ export function ChainSheet({ chain, onClose }: { chain: Chain; onClose(): void }
   const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
   const show = useShow();
+  const worth = useWorth();
   const unit = typedUnitOf(show.unit);
   const shownLimit = (mm: number | null) => (mm === null ? '' : show.number(mm).replace('−', '-'));
   const [name, setName] = useState(chain.name);
@@ -71,10 +73,10 @@ export function ChainSheet({ chain, onClose }: { chain: Chain; onClose(): void }
       <GroupHeading>It will do between</GroupHeading>
       <View className="flex-row gap-3">
         <View className="flex-1">
-          <Field label="Smallest" unit={show.word} value={from} onChangeText={setFrom} />
+          <Field label="Smallest" unit={show.word} worth={worth(from)} value={from} onChangeText={setFrom} />
         </View>
         <View className="flex-1">
-          <Field label="Largest" unit={show.word} value={to} onChangeText={setTo} />
+          <Field label="Largest" unit={show.word} worth={worth(to)} value={to} onChangeText={setTo} />
         </View>
       </View>
       {wrong ? <Wrong text={wrong} /> : null}
@@ -155,6 +157,7 @@ function wordsOfSize(numbers: Numbers, id: string): string {
 function AddLink({ onAdd }: { onAdd(link: ChainLink): void }) {
   const { numbers } = useRepairContext();
   const show = useShow();
+  const worth = useWorth();
   const [chosen, setChosen] = useState('number');
   const [text, setText] = useState('');
   const [plusMinus, setPlusMinus] = useState('');
@@ -207,13 +210,14 @@ function AddLink({ onAdd }: { onAdd(link: ChainLink): void }) {
       <View className="flex-row gap-2">
         {chosen === 'number' ? (
           <View className="flex-1">
-            <Field label="Length" unit={show.word} value={text} onChangeText={setText} />
+            <Field label="Length" unit={show.word} worth={worth(text)} value={text} onChangeText={setText} />
           </View>
         ) : null}
         <View className="flex-1">
           <Field
             label={chosen === 'number' ? 'Plus or minus' : 'Plus or minus, if not as known'}
             unit={show.word}
+            worth={worth(plusMinus)}
             value={plusMinus}
             onChangeText={setPlusMinus}
           />

@@ -1,9 +1,17 @@
 import { Text, View } from 'react-native';
 
-import { counterpartOf, featureOf, type EvaluatedFit, type FitChance } from '@core/fit';
+import { counterpartOf, featureOf, isRound, type EvaluatedFit, type FitChance } from '@core/fit';
+import type { BedDirection } from '@core/model';
 import { gaugeRow, hasGaugeRow } from '@core/recipe';
 import { sentenceOf } from '@core/wording';
-import { atBestSentence, chanceWords, doubtSentence, wishWords, workingSizeName } from '@core/numberWords';
+import {
+  atBestSentence,
+  chanceWords,
+  doubtSentence,
+  widenedSentence,
+  wishWords,
+  workingSizeName,
+} from '@core/numberWords';
 import { FIT_CLASSES, featureWords } from '@core/wording';
 import { machineIn } from '@core/workshop';
 
@@ -71,6 +79,7 @@ export function FitCard({ fit, worked, chance }: EvaluatedFit) {
         nominalMm={worked.ok ? counterpartOf(worked.trail) : null}
         onChange={(iso) => put('fit', { ...fit, iso, ownClearanceMm: null })}
       />
+      <OnBed fit={fit} />
       {worked.ok ? <TestPiece fit={fit} /> : null}
       {worked.ok && hasGaugeRow(fit) ? (
         <GaugeRow fit={fit} workingMm={worked.trail.working} tag={worked.trail.tag} />
@@ -82,6 +91,31 @@ export function FitCard({ fit, worked, chance }: EvaluatedFit) {
           onPress={() => put('fit', { ...fit, removed: true }, `Fit “${fit.name}” deleted.`)}
         />
       </View>
+    </View>
+  );
+}
+
+/** The direction of the bed along which a fit lies: printers may scale one otherwise than the other. */
+function OnBed({ fit }: { fit: EvaluatedFit['fit'] }) {
+  const { repair, numbers } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  const { process } = machineIn(numbers.workshop, repair.head.machineId);
+  const isOnBed = featureOf(fit.feature).kind !== 'height' && !isRound(fit.feature);
+  if (!isOnBed || (process !== 'printing' && process !== 'resin')) return null;
+  const { along, ...rest } = fit;
+  return (
+    <View className="gap-1.5">
+      <GroupHeading>Along which direction of the bed?</GroupHeading>
+      <Switch<BedDirection | 'either'>
+        label={`Direction on the bed: ${fit.name}`}
+        options={[
+          { id: 'either', word: 'Not known' },
+          { id: 'x', word: 'Left to right' },
+          { id: 'y', word: 'Front to back' },
+        ]}
+        value={along ?? 'either'}
+        onChange={(direction) => put('fit', direction === 'either' ? rest : { ...fit, along: direction })}
+      />
     </View>
   );
 }
@@ -114,7 +148,8 @@ function GaugeRow({ fit, workingMm, tag }: { fit: EvaluatedFit['fit']; workingMm
 function ChanceWords({ fit, chance, tag }: { fit: EvaluatedFit['fit']; chance: FitChance; tag: string }) {
   const show = useShow();
   const { repair, numbers } = useRepairContext();
-  const poor = atBestSentence(chance, machineIn(numbers.workshop, repair.head.machineId).name);
+  const { name } = machineIn(numbers.workshop, repair.head.machineId);
+  const [poor, wide] = [atBestSentence(chance, name), widenedSentence(chance, name)];
   const tone =
     chance.probability >= 0.8 ? 'text-moss' : chance.probability >= 0.5 ? 'text-brass' : 'text-rust';
   return (
@@ -127,6 +162,7 @@ function ChanceWords({ fit, chance, tag }: { fit: EvaluatedFit['fit']; chance: F
           {`chance that it ${wishWords(fit)} on the first make. ${doubtSentence(chance, fit, tag)}`}
         </Text>
       </View>
+      {wide ? <Text className="font-sans text-[15px] leading-[21px] text-rust">{wide}</Text> : null}
       {poor ? <Text className="font-sans text-[15px] leading-[21px] text-rust">{poor}</Text> : null}
       <Text className="font-label text-[13.5px] tabular-nums text-muted">
         {fit.feature === 'spacing'

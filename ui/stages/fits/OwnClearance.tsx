@@ -7,6 +7,7 @@ import type { Fit } from '@core/model';
 import { tidy, typedUnitOf } from '@core/quantity';
 
 import { useShow } from '../../preferences/useShow';
+import { useWorth } from '../../preferences/useWorth';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
 import { problemOf, type Problem } from '../../shared/problem';
@@ -24,6 +25,7 @@ const PER: readonly { id: Per; word: string }[] = [
 /** Lets the clearance be typed instead of taken from the class: over both sides, or for one. */
 export function OwnClearance({ fit, onChange }: { fit: Fit; onChange(mm: number | null): void }) {
   const show = useShow();
+  const worth = useWorth();
   const { twoSides } = featureOf(fit.feature);
   const [open, setOpen] = useState(fit.ownClearanceMm !== null);
   const [per, setPer] = useState<Per>('both');
@@ -65,6 +67,7 @@ export function OwnClearance({ fit, onChange }: { fit: Fit; onChange(mm: number 
       <Field
         label={`Clearance ${twoSides ? (per === 'both' ? 'on the diameter' : 'per side') : 'on the one side'}; below zero is tight`}
         unit={show.word}
+        worth={worth(text)}
         value={text}
         onChangeText={(next) => {
           setText(next);

@@ -18,6 +18,7 @@ import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
+import { useWorth } from '../../preferences/useWorth';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
@@ -50,6 +51,7 @@ export function DistanceSheet({
   const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
   const show = useShow();
+  const worth = useWorth();
   const known = layout.distances.find((distance) => distance.id === id);
   const round = [from, to].some((end) => 'point' in end && pointKind(layout, end.point) !== 'corner');
   const [over, setOver] = useState<LayoutDistance['over']>(known?.over ?? (round ? 'far' : 'centres'));
@@ -138,6 +140,7 @@ export function DistanceSheet({
       <Field
         label="Distance"
         unit={show.word}
+        worth={worth(text)}
         value={text}
         onChangeText={(next) => {
           setText(next);

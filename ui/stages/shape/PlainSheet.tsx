@@ -1,10 +1,9 @@
 import { useState } from 'react';
 
 import { isTaken, plainFieldAt, sizeValue, type PlainNumber, type Step } from '@core/model';
-import { typedUnitOf } from '@core/quantity';
+import { showExactly, typedUnitOf } from '@core/quantity';
 import { readLetters, readPlain } from '@core/recipe';
 import type { SentencePart } from '@core/sentence';
-import { sentenceOf } from '@core/wording';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
@@ -12,6 +11,7 @@ import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';
 import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
+import { problemOf, type Problem } from '../../shared/problem';
 import { Sheet } from '../../shared/Sheet';
 
 type Plain = Extract<SentencePart, { kind: 'plain' | 'taken' }>;
@@ -39,12 +39,15 @@ export function PlainSheet({
   const show = useShow();
   const [shown] = useState(() => typedText(part));
   const [text, setText] = useState(shown);
-  const [wrong, setWrong] = useState<string>();
+  const [wrong, setWrong] = useState<string | Problem>();
   const bounds = plainFieldAt(step, part.field);
   const choose = (value: PlainNumber | string) => {
     onTake({ [part.field]: value });
     onClose();
   };
+  // What is not a number alone is shown as what it comes to before it is taken.
+  const isAlone = /^[-+]?\d*[.,]?\d*°?$/.test(text.trim());
+  const worked = bounds && !isAlone ? readPlain(text, bounds, numbers, typedUnitOf(show.unit)) : null;
   const take = () => {
     // What is shown is rounded: a number that nobody touched stays what it is.
     if (text === shown && shown !== '') {
@@ -53,7 +56,7 @@ export function PlainSheet({
     }
     const read = bounds ? readPlain(text, bounds, numbers, typedUnitOf(show.unit)) : readLetters(text);
     if (read.ok) choose(read.value);
-    else setWrong(sentenceOf(read.fault));
+    else setWrong(problemOf(read.fault));
   };
   const { input } = part;
   const sizes =
@@ -65,6 +68,11 @@ export function PlainSheet({
       <Field
         label={LABELS[input]}
         {...(input === 'angle' ? { unit: '°' } : {})}
+        worth={
+          worked?.ok && bounds && typeof worked.value === 'number'
+            ? showExactly(worked.value, bounds.quantity === 'factor' ? 'count' : bounds.quantity)
+            : null
+        }
         autoFocus
         value={text}
         onChangeText={(next) => {

@@ -10,7 +10,7 @@ import {
   type Step,
   type Value,
 } from '@core/model';
-import { cleanTyped, parseLength, tidy, twoReadings, typedUnitOf } from '@core/quantity';
+import { ambiguityIn, parseLength, showExactly, tidy, typedUnitOf } from '@core/quantity';
 import { fieldOf, withField } from '@core/recipe';
 
 import { useChangeRepair } from '../../api/useRepair';
@@ -54,13 +54,15 @@ export function ValueSheet({
     put('body', { ...body, steps: withField(body.steps, step.id, field, value) }, `The ${what} is changed.`);
     onClose();
   };
+  const isPlain = /^[-+]?\d*[.,]?\d*$/.test(text.trim());
+  const worked = isPlain || ambiguityIn(text, unit) ? null : formulaLength(text, unit, numbers);
   const typed = () => {
     // What is shown is rounded: a number that nobody touched stays what it is.
     if (now && text === shown && shown !== '') {
       onClose();
       return;
     }
-    const asked = twoReadings(cleanTyped(text), unit);
+    const asked = ambiguityIn(text, unit);
     if (asked) {
       setWrong(problemOf(asked));
       return;
@@ -129,6 +131,7 @@ export function ValueSheet({
       <Field
         label="Type a number, a sum or a formula such as A / 2 + 3, or fit(A) + 4"
         unit={show.word}
+        worth={worked?.ok ? showExactly(worked.value, 'length', show.unit) : null}
         autoFocus
         value={text}
         onChangeText={(next) => {

@@ -2,13 +2,15 @@ import { useMemo, useState } from 'react';
 import { Text, View } from 'react-native';
 
 import type { Trial, TrialResult } from '@core/model';
-import { parseLength, typedUnitOf } from '@core/quantity';
+import { readTyped } from '@core/formula';
+import { typedUnitOf } from '@core/quantity';
 import { nextPlace, placeMakerOf, standsAsTried, triedRevision, type Way } from '@core/trial';
 import { movedPrefix, nextPlaceReason, nextPlaceSentences, wayWords } from '@core/wording';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
+import { useWorth } from '../../preferences/useWorth';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
@@ -134,6 +136,7 @@ function FurtherOn({
   onChange(mm: number): void;
 }) {
   const show = useShow();
+  const worth = useWorth();
   const [side, setSide] = useState<'less' | 'right' | 'more'>(mm < 0 ? 'less' : mm > 0 ? 'more' : 'right');
   const [typed, setTyped] = useState(mm === 0 ? '' : show.number(Math.abs(mm)));
   const [wrong, setWrong] = useState<Problem>();
@@ -143,7 +146,7 @@ function FurtherOn({
       return;
     }
     if (typed.trim() === '') return;
-    const read = parseLength(typed, typedUnitOf(show.unit));
+    const read = readTyped(typed, 'length', typedUnitOf(show.unit));
     if (!read.ok) setWrong(problemOf(read.fault));
     else if (read.value < 0) setWrong(problemOf({ code: 'length.notPositive', mm: read.value }));
     else if (read.value > FURTHEST_MM) {
@@ -171,6 +174,7 @@ function FurtherOn({
         <Field
           label={`How far ${words[side === 'less' ? 0 : 1]}`}
           unit={show.word}
+          worth={worth(typed)}
           inputMode="decimal"
           value={typed}
           onChangeText={(text) => {

@@ -2,10 +2,12 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 
 import { Remedy, type TrialResult } from '@core/model';
-import { parseLength, typedUnitOf } from '@core/quantity';
+import { readTyped } from '@core/formula';
+import { typedUnitOf } from '@core/quantity';
 import { REMEDY_WORDS } from '@core/numberWords';
 
 import { useShow } from '../../preferences/useShow';
+import { useWorth } from '../../preferences/useWorth';
 import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
 import { problemOf, type Problem } from '../../shared/problem';
@@ -26,6 +28,7 @@ export function Remedies({
   onChange(fields: Pick<TrialResult, 'done'>): void;
 }) {
   const show = useShow();
+  const worth = useWorth();
   const [first] = result.done;
   const [typed, setTyped] = useState<string | null>(null);
   const [wrong, setWrong] = useState<Problem>();
@@ -36,7 +39,7 @@ export function Remedies({
       setTyped(null);
       return;
     }
-    const read = parseLength(typed, typedUnitOf(show.unit));
+    const read = readTyped(typed, 'length', typedUnitOf(show.unit));
     if (!read.ok) setWrong(problemOf(read.fault));
     else if (read.value < 0) setWrong(problemOf({ code: 'length.notPositive', mm: read.value }));
     else if (read.value > MOST_MM) {
@@ -66,6 +69,7 @@ export function Remedies({
         <Field
           label={first.what === 'shimmed' ? 'How thick' : 'How much came off'}
           unit={show.word}
+          worth={worth(typed ?? '')}
           inputMode="decimal"
           value={typed ?? (first.mm === null ? '' : show.number(first.mm))}
           onChangeText={(text) => {
