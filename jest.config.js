@@ -11,6 +11,7 @@ const translated = [
   'fast-png',
   'iobuffer',
   'react-native-css-interop',
+  'manifold-3d',
   'replicad-opencascadejs',
   'three',
   'three-mesh-bvh',
@@ -23,6 +24,7 @@ const translated = [
 /** The kernel's loader has its own; it comes before what is done with the rest. */
 const KERNEL_TRANSFORM = {
   '/replicad-opencascadejs/dist/.*\\.js$': '<rootDir>/tools/setup/jestKernelTransform.js',
+  '/manifold-3d/manifold\\.js$': '<rootDir>/tools/setup/jestKernelTransform.js',
 };
 
 const shared = {
@@ -30,7 +32,9 @@ const shared = {
   moduleNameMapper: {
     // The package's own CommonJS door loads this same file by a native import, which Jest does not offer.
     '^replicad-opencascadejs$': '<rootDir>/node_modules/replicad-opencascadejs/dist/replicad_single.js',
-    // Its usual door is an .mjs, which the preset of the screens does not translate.
+    // It has a door for modern modules only.
+  '^manifold-3d$': '<rootDir>/node_modules/manifold-3d/manifold.js',
+  // Its usual door is an .mjs, which the preset of the screens does not translate.
     '^d3-delaunay$': '<rootDir>/node_modules/d3-delaunay/dist/d3-delaunay.js',
     '^lucide-react-native/icons/(.*)$': '<rootDir>/node_modules/lucide-react-native/dist/cjs/icons/$1.js',
     '^@core/(.*)$': '<rootDir>/core/$1',

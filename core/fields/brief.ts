@@ -16,6 +16,10 @@ export type Heat = (typeof HEATS)[number];
 export const LOADS = ['none', 'light', 'steady', 'knocks'] as const;
 export type Load = (typeof LOADS)[number];
 
+/** How long a load acts: now and then, again and again, or for months without a break. */
+export const LASTINGS = ['once', 'repeated', 'lasting'] as const;
+export type Lasting = (typeof LASTINGS)[number];
+
 export const MOVEMENTS = ['still', 'rubs', 'springs'] as const;
 export type Movement = (typeof MOVEMENTS)[number];
 

@@ -38,6 +38,8 @@ export {
   Brief,
   DANGERS,
   HEATS,
+  LASTINGS,
+  type Lasting,
   INSIDES,
   LOADS,
   MOVEMENTS,

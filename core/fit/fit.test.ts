@@ -1,15 +1,7 @@
 import fc from 'fast-check';
 import jstat from 'jstat';
 
-import {
-  classClearance,
-  classClearanceMm,
-  evaluateRepair,
-  settingOf,
-  stackUp,
-  usesOf,
-  type FitChance,
-} from '@core/fit';
+import { classClearance, classClearanceMm, evaluateRepair, stackUp, usesOf, type FitChance } from '@core/fit';
 import { FitClass, type Repair } from '@core/model';
 import { lotsOf } from '@core/rehearsal';
 import { limitsOf, toleranceFactorMm } from '@core/standards';

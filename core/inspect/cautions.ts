@@ -1,6 +1,7 @@
 import type { EvaluatedRepair } from '@core/fit';
-import { USUAL_LAYING, valuesIn, type Body, type Material } from '@core/model';
+import { valuesIn, type Body, type Material } from '@core/model';
 import type { FaceTag, SharpRoot, SolidMesh, StepNote, StepOutcome, Vec3 } from '@core/part';
+import type { Made } from '@core/strength';
 
 import { pointContacts } from './contacts';
 import { leversOf } from './levers';
@@ -61,7 +62,7 @@ const BRIDGED_MM2 = 25;
 /**
  * What is to be said of a body by itself, gravest first.
  *
- * @param isLaid in layers, which bear less when they are pulled apart.
+ * @param strength what its material bears as it is made, with the safety factor in it; null where that is not looked at.
  * @param rootsOf the sharp hollow corners at which steps stand on others; @param outcomes what its steps noted.
  */
 export function cautionsOf(
@@ -71,7 +72,7 @@ export function cautionsOf(
   material: Material,
   rootsOf: (steps: ReadonlySet<string>) => SharpRoot[] = () => [],
   outcomes: readonly StepOutcome[] = [],
-  isLaid = false,
+  strength: { made: Made; safety: number } | null = null,
 ): Caution[] {
   if (body.role !== 'spare') return [];
   const noted = outcomes.flatMap((outcome): Caution[] =>
@@ -87,7 +88,7 @@ export function cautionsOf(
     ...noted,
     ...contacts(mesh),
     ...walls(body, mesh, numbers, LEAST_WALL_MM[material.family]),
-    ...weak(body, mesh, material, isLaid),
+    ...(strength ? weak(body, mesh, strength) : []),
     ...tongues,
     ...(YIELDING.includes(material.family) ? [] : roots(body, numbers, rootsOf)),
     ...slivers(mesh),
@@ -130,9 +131,8 @@ function walls(body: Body, mesh: SolidMesh, numbers: EvaluatedRepair, leastMm: n
   ];
 }
 
-function weak(body: Body, mesh: SolidMesh, material: Material, isLaid: boolean): Caution[] {
-  const { down } = body.laying ?? USUAL_LAYING;
-  const found = weakSectionOf(body, mesh, material, isLaid ? down : null);
+function weak(body: Body, mesh: SolidMesh, strength: { made: Made; safety: number }): Caution[] {
+  const found = weakSectionOf(body, mesh, strength.made, strength.safety);
   if (!found) return [];
   const { segments, ...told } = found;
   return [{ code: 'section.weak', ...told, where: { segments } }];

@@ -1,20 +1,13 @@
-import type { Body, Material } from '@core/model';
-import { weld, type FaceTag, type SolidMesh } from '@core/part';
-import {
-  axesOf,
-  edgeInPart,
-  heldLoadOf,
-  madeOfMaterial,
-  weakestSection,
-  type Made,
-  type Weakest,
-} from '@core/strength';
+import type { Body } from '@core/model';
+import { dot, minus, weld, type FaceTag, type SolidMesh, type Vec3 } from '@core/part';
+import { edgeInPart, heldLoadOf, inPlane, weakestSection, type Made, type Weakest } from '@core/strength';
 
 /** A section that bears less than is asked of it, and the two faces that it would have to be thicker between. */
 export interface WeakSection {
   forceN: number;
   mostN: number;
   leverMm: number;
+  safety: number;
   thicker: number;
   /** Its layers are pulled apart there. */
   isAcross: boolean;
@@ -23,22 +16,22 @@ export interface WeakSection {
   segments: Float32Array;
 }
 
-/** @param down the way that lies on the bed; null of what is not laid in layers. */
+/** @param safety factor that what the material bears was divided by. */
 export function weakSectionOf(
   body: Pick<Body, 'laying'>,
   mesh: SolidMesh,
-  material: Material,
-  down: Made['down'],
+  made: Made,
+  safety: number,
 ): WeakSection | null {
   const load = heldLoadOf(body);
   if (!load) return null;
-  const made = madeOfMaterial(material, down);
   const weakest = weakestSection(weld(mesh), load, made);
   if (!weakest || weakest.thicker === null) return null;
   return {
     forceN: load.forceN,
     mostN: weakest.mostN,
     leverMm: weakest.leverMm,
+    safety,
     thicker: weakest.thicker,
     isAcross: weakest.isAcross,
     wall: wallOf(mesh, weakest),
@@ -49,20 +42,20 @@ export function weakSectionOf(
 /** What is furthest out on both sides along the way that a section is bent, and by which faces. */
 function wallOf(mesh: SolidMesh, { plane, bentAlong }: Weakest): WeakSection['wall'] {
   if (!bentAlong) return null;
-  const [u, v] = axesOf(plane.axis);
   const { positions, indices } = mesh;
   let [low, high] = [Infinity, -Infinity];
   let [under, over]: (FaceTag | null)[] = [null, null];
   for (const { start, count, tag } of mesh.faces) {
     for (let at = start; at < start + count; at += 3) {
-      const corners = [0, 1, 2].map((side) => 3 * indices[at + side]!);
-      const sides = corners.map((corner) => positions[corner + plane.axis]! - plane.at);
+      const corners = [0, 1, 2].map((side): Vec3 => {
+        const corner = 3 * indices[at + side]!;
+        return [positions[corner]!, positions[corner + 1]!, positions[corner + 2]!];
+      });
+      const sides = corners.map((corner) => dot(minus(corner, plane.origin), plane.normal));
       if (Math.min(...sides) > 0 || Math.max(...sides) < 0) continue;
       // A face that is cut at its middle stands for how far out it is: at a corner two faces meet.
-      const middle = [u, v].map((axis) =>
-        corners.reduce((sum, corner) => sum + positions[corner + axis]! / 3, 0),
-      );
-      const far = middle[0]! * bentAlong[0] + middle[1]! * bentAlong[1];
+      const places = corners.map((corner) => inPlane(plane, corner));
+      const far = places.reduce((sum, [x, y]) => sum + (x * bentAlong[0] + y * bentAlong[1]) / 3, 0);
       if (far < low) [low, under] = [far, tag];
       if (far > high) [high, over] = [far, tag];
     }

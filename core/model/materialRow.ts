@@ -18,6 +18,8 @@ export const Material = z.strictObject({
   strain: within(0.0001, 2),
   /** Young's modulus, MPa: how stiff it is. */
   modulusMpa: within(1, 500_000),
+  /** Stress at yield (ISO 527) of the solid material, MPa; absent in rows of before 30 November 2026, and where nobody knows it. */
+  yieldMpa: within(0.1, 5000).optional(),
   /** What it bears across layers, as a share of what it bears along them; 1 of what has none. */
   across: within(0.05, 1),
   /** Where it gives under a light load (ISO 75, 0.45 MPa), °C; null for what is out of the question in a household. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { FEET, Id, name, SUPPORTS } from '@core/fields';
+import { FEET, Id, LASTINGS, name, SUPPORTS } from '@core/fields';
 import { Step } from '@core/steps/data';
 
 export const BodyRole = z.enum(['spare', 'counterpart']);
@@ -22,7 +22,16 @@ export const Laying = z.strictObject({
   /** The direction in its own frame along which it is pulled or bent, of length 1; absent where nobody said. */
   load: direction.optional(),
   /** How strong that load is, N, and the places in its own frame where it acts and where the part is held against it, mm. */
-  held: z.strictObject({ forceN: z.number().min(0.1).max(100_000), at: place, heldAt: place }).optional(),
+  held: z
+    .strictObject({
+      forceN: z.number().min(0.1).max(100_000),
+      at: place,
+      heldAt: place,
+      /** How long it acts at a time, and the safety factor; as the brief lets one think where nobody said. */
+      lasts: z.enum(LASTINGS).optional(),
+      safety: z.number().min(1).max(20).optional(),
+    })
+    .optional(),
 });
 export type Laying = z.infer<typeof Laying>;
 

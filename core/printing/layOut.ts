@@ -11,6 +11,7 @@ import { placesOnBed } from './placesOnBed';
 import { togetherOnBed, type BedLayers } from './togetherOnBed';
 import { toolpathOf, type Toolpath } from './toolpath';
 import { laidDown } from './wayUp';
+import { lineBreadthMm } from '@core/workshop';
 
 /** Parts that are to be made in layers, in one job. */
 export interface Laying {
@@ -54,16 +55,13 @@ export function layerMeans(
   return ok({ machine: machine.printer, material: material.filament });
 }
 
-/** A line is so much broader than the nozzle's hole. */
-const LINE_BY_NOZZLE = 1.1;
-
 /** Settings of the workshop as a printer lays a body with them: its nozzle decides how broad a line is. */
 export function settingsFor(
   { version: _version, removed: _removed, ...set }: LayerSet,
   { support, foot }: Pick<LayingOfBody, 'support' | 'foot'>,
   { nozzleMm }: Pick<LayerPrinter, 'nozzleMm'>,
 ): LayerSettings {
-  return { ...set, support, foot, lineMm: Math.round(LINE_BY_NOZZLE * nozzleMm * 100) / 100 };
+  return { ...set, support, foot, lineMm: lineBreadthMm({ nozzleMm }) };
 }
 
 /** What stands in the way of laying a part, before anything is worked out. */

@@ -1,8 +1,19 @@
 import { jointBears } from '.';
+import { pitchDiameterMm } from './joints';
 
-test('a screw of 3 mm, 8 mm deep in what bears 30 MPa: π · 3 · 8 · 30 / √3', () => {
+test.each([
+  [3, 2.675],
+  [4, 3.545],
+  [6, 5.35],
+  [8, 7.188],
+  [10, 9.026],
+])('M%d has a pitch diameter of %d (ISO 724, table 1)', (diameterMm, wanted) =>
+  expect(pitchDiameterMm(diameterMm)).toBeCloseTo(wanted, 3),
+);
+
+test('an M3 screw, 8 mm deep in what bears 30 MPa: π · 2.675 · 8 · 30 / √3', () => {
   const bears = jointBears({ kind: 'screw', diameterMm: 3, depthMm: 8 }, 30);
-  expect(bears).toBeCloseTo(1305.9, 1);
+  expect(bears).toBeCloseTo(1164.56, 2);
   expect(jointBears({ kind: 'screw', diameterMm: 3, depthMm: 16 }, 30)).toBeCloseTo(2 * bears, 9);
 });
 

@@ -72,6 +72,100 @@ test('a tube keeps what its hole takes nothing from: Bredt and the difference of
   near(open.constant, (strip * 3 ** 3) / 3, 0.06);
 });
 
+/** What lies between an outer and an inner rectangle, as four bars that meet at their corners. */
+function hollow(breadth: number, height: number, wall: number): FlatSection {
+  const [b, h] = [breadth / 2, height / 2];
+  const corners = (x: number, y: number): [number, number][] => [
+    [-x, -y],
+    [x, -y],
+    [x, y],
+    [-x, y],
+  ];
+  return {
+    points: [...corners(b, h), ...corners(b - wall, h - wall)],
+    triangles: [0, 1, 2, 3].flatMap((at): [number, number, number][] => {
+      const next = (at + 1) % 4;
+      return [
+        [at, next, 4 + at],
+        [next, 4 + next, 4 + at],
+      ];
+    }),
+  };
+}
+
+test.each([
+  [40, 40, 1],
+  [60, 30, 1],
+  [30, 20, 1],
+  [80, 40, 1.2],
+])(
+  'a thin box %d by %d with a wall of %d: Bredt, 4 A² t / U, and 2 A t less what the wall itself is twisted',
+  (breadth, height, wall) => {
+    const { constant, modulus } = of(hollow(breadth, height, wall));
+    const [b, h] = [breadth - wall, height - wall];
+    near(constant, (4 * (b * h) ** 2 * wall) / (2 * (b + h)), 0.05);
+    // On its outer side a wall bears more than in its middle, by U t / 2 A of it (Timoshenko, 115).
+    near(modulus, (2 * b * h * wall) / (1 + (2 * (b + h) * wall) / (2 * b * h)), 0.03);
+  },
+);
+
+test.each([
+  [40, 1],
+  [20, 1],
+  [60, 1.5],
+])('a thin tube of %d with a wall of %d: π (D⁴ − d⁴) / 32 and / 16 D', (diameter, wall) => {
+  const { constant, modulus } = of(
+    ring(ellipse(diameter / 2, diameter / 2), ellipse(diameter / 2 - wall, diameter / 2 - wall)),
+  );
+  const polar = (Math.PI / 32) * (diameter ** 4 - (diameter - 2 * wall) ** 4);
+  near(constant, polar, 0.05);
+  near(modulus, polar / (diameter / 2), 0.05);
+});
+
+test.each([
+  [100, 1],
+  [50, 1],
+  [60, 2],
+  [30, 3],
+])('a narrow strip %d by %d: b h³ / 3 less 0.21 h⁴, and that over h', (breadth, height) => {
+  const { constant, modulus } = of(rectangle(breadth, height));
+  const wanted = (breadth * height ** 3) / 3 - 0.21 * height ** 4;
+  near(constant, wanted, 0.05);
+  near(modulus, wanted / height, 0.05);
+  // Slanted, its edges do not run along the grid.
+  const turned = rectangle(breadth, height);
+  const slant: FlatSection = {
+    ...turned,
+    points: turned.points.map(([x, y]) => [0.8 * x - 0.6 * y, 0.6 * x + 0.8 * y] as const),
+  };
+  near(of(slant).constant, wanted, 0.05);
+  near(of(slant).modulus, wanted / height, 0.07);
+});
+
+test('two rooms side by side carry hardly more than one without the wall between them', () => {
+  const walls = (...all: [number, number, number, number][]): FlatSection => ({
+    points: all.flatMap(([x0, x1, y0, y1]): [number, number][] => [
+      [x0, y0],
+      [x1, y0],
+      [x1, y1],
+      [x0, y1],
+    ]),
+    triangles: all.flatMap((_, at) => [
+      [4 * at, 4 * at + 1, 4 * at + 2] as const,
+      [4 * at, 4 * at + 2, 4 * at + 3] as const,
+    ]),
+  });
+  const outer: [number, number, number, number][] = [
+    [0, 41, 0, 1],
+    [0, 41, 20, 21],
+    [0, 1, 1, 20],
+    [40, 41, 1, 20],
+  ];
+  const [one, two] = [of(walls(...outer)), of(walls(...outer, [20, 21, 1, 20]))];
+  // By symmetry nothing flows in the wall between equal rooms.
+  near(two.constant, one.constant, 0.02);
+});
+
 test('nothing has nothing', () => {
   expect(twistProperties({ points: [], triangles: [] })).toBeNull();
   expect(

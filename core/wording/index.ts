@@ -20,6 +20,9 @@ export { afterworkSentence, afterworkTotal } from './afterwork';
 export { resinSentence, resinSetSentence, resinSetWords, resinWarningSentence } from './resin';
 export { movedPrefix, nextPlaceReason, nextPlaceSentences, wayWords } from './places';
 export {
+  allowableSentence,
+  LASTING_CHOICES,
+  SAFETY_CHOICES,
   bearsBeside,
   bearsMpaBeside,
   bearsWords,

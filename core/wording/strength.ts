@@ -1,5 +1,5 @@
-import { capital } from '@core/sentence';
-import type { HowStrong, Joint, Load, SectionProperties, Weakest } from '@core/strength';
+import type { Lasting } from '@core/fields';
+import type { Allowable, HowStrong, Joint, Load, SectionProperties, Service, Weakest } from '@core/strength';
 
 import type { Lengths } from './lengths';
 
@@ -18,15 +18,28 @@ const upTo = (factor: number): string => (Math.ceil(10 * factor - 1e-9) / 10).to
 
 /** How large a section is. */
 export const sectionSentence = ({ areaMm2, breadth, height }: SectionProperties, show: Lengths): string =>
-  `The cut has ${areaMm2.toFixed(1)} mm² and is ${show.length(breadth)} by ${show.length(height)} over all.`;
+  `The section has ${areaMm2.toFixed(1)} mm² and measures ${show.length(breadth)} by ${show.length(height)}.`;
 
 /** Pieces that are not one there do not bear as one, unless what lies beyond the cut holds them. */
 export const piecesSentence = (pieces: number): string =>
-  `Check: the cut goes through ${pieces} pieces. They bear this together only where they are held stiffly to each other close by; each alone bears much less.`;
+  `Check: the section has ${pieces} pieces. They share the load only if they are rigidly joined nearby; one by itself holds much less.`;
 
-/** What it bears, as a heading. */
-export const bearsWords = ({ mostN }: Pick<HowStrong, 'mostN'>): string =>
-  `Bears about ${about(mostN)} N here`;
+/** What it holds, as a heading. */
+export const bearsWords = ({ mostN, safety }: Pick<HowStrong, 'mostN'> & { safety: number }): string =>
+  `Holds about ${about(mostN)} N (safety factor ${safety})`;
+
+const LASTING_WORDS: Record<Lasting, string> = {
+  once: 'now and then',
+  repeated: 'repeatedly',
+  lasting: 'for months',
+};
+
+const LAYER_WORDS: Record<LayersThere, string> = {
+  none: '',
+  along: ' along its layers',
+  across: ' across its layers',
+  slanted: ' at an angle to its layers',
+};
 
 /** What the load does there, and what the material bears. */
 export function stressSentence(
@@ -36,43 +49,49 @@ export function stressSentence(
 ): string {
   const shears = stress.togetherMpa > stress.normalMpa;
   const done = {
-    pulled: 'pulled',
-    twisted: 'twisted',
-    bent: shears ? 'sheared' : 'bent the way that it bears least',
+    pulled: 'Pulled',
+    twisted: 'Twisted',
+    bent: shears ? 'Sheared' : 'Bent the worst way',
   }[load.kind];
-  const how = {
-    none: 'bears',
-    along: 'bears along its layers',
-    across: 'bears where its layers are pulled apart, as here,',
-    slanted: 'bears slantwise to its layers, as here,',
-  }[made.layers];
-  return `${capital(done)}, it takes ${about(stress.togetherMpa)} MPa here. ${made.material} ${how} about ${about(borneMpa)} MPa again and again.`;
+  return `${done}, the stress here is ${about(stress.togetherMpa)} MPa. Allowed for ${made.material}${LAYER_WORDS[made.layers]}: ${about(borneMpa)} MPa.`;
+}
+
+/** How an allowable stress comes about: yield, and what is left of it. */
+export function allowableSentence(allowable: Allowable, { lasts, warmC, wet }: Service): string {
+  const { yieldMpa, isEstimated, shares, safety } = allowable;
+  const parts = [
+    ...(shares.printed < 1 ? [`printed × ${shares.printed}`] : []),
+    ...(shares.lasting < 1 ? [`${LASTING_WORDS[lasts]} × ${shares.lasting}`] : []),
+    ...(shares.warm < 1 ? [`at ${warmC} °C × ${shares.warm.toFixed(2)}`] : []),
+    ...(wet && shares.wet < 1 ? [`wet × ${shares.wet}`] : []),
+    `safety factor ÷ ${safety}`,
+  ];
+  const known = isEstimated
+    ? `Its yield stress is not known here; ${about(yieldMpa)} MPa is a low estimate. Enter it in the Workshop.`
+    : `Yield stress ${about(yieldMpa)} MPa.`;
+  return `${known} Allowable stress ${about(allowable.alongMpa)} MPa: ${parts.join(', ')}.`;
 }
 
 /** Whether that will do, and what would mend it. */
 export function enoughSentence({ times, thicker }: HowStrong, layers: LayersThere): string {
-  if (thicker === null) {
-    return times >= 2
-      ? `That is ${about(times)} times what is asked of it.`
-      : `That is ${about(times)} times what is asked of it: little to spare for knocks, heat and age.`;
-  }
+  if (thicker === null) return `That is ${about(times)} times the load.`;
   const turned =
-    layers === 'across' || layers === 'slanted' ? ', lay it so that its layers run along the pull,' : '';
-  return `Too weak: it gives at ${about(100 * times)} % of what is asked of it. Make it ${upTo(thicker)} times as thick there${turned} or choose another material.`;
+    layers === 'across' || layers === 'slanted' ? ', turn it so that its layers run along the pull,' : '';
+  return `Too weak: it holds ${about(100 * times)} % of the load. Make it ${upTo(thicker)} times as thick there${turned} or choose another material.`;
 }
 
 const JOINT_WORDS: Record<Joint['kind'], { how: string; mend: string }> = {
   screw: {
-    how: 'It is pulled out where the cylinder of its thread shears: F = π d L τ.',
-    mend: 'Let it go in deeper, take a thicker one, or hold it with a nut.',
+    how: 'The thread shears out at its pitch diameter: F = π d₂ L τ.',
+    mend: 'Screw it in deeper, use a thicker screw, or add a nut.',
   },
   pin: {
-    how: 'It presses on its bore over what it covers: F = σ d L.',
-    mend: 'Make the bore longer, or take a thicker pin.',
+    how: 'The pin presses on the bore: F = σ d L.',
+    mend: 'Make the bore longer, or use a thicker pin.',
   },
   tooth: {
-    how: 'It is bent as a short beam, after Lewis: F = σ b m Y.',
-    mend: 'Make the gear broader, or its teeth larger.',
+    how: 'The tooth bends as a short beam (Lewis): F = σ b m Y.',
+    mend: 'Make the gear wider, or its teeth larger.',
   },
 };
 
@@ -93,10 +112,10 @@ export function jointSentence(
     times === null
       ? ''
       : times >= 1
-        ? `That is ${about(times)} times what is asked of it. `
-        : `Too weak: it gives at ${about(100 * times)} % of what is asked of it. ${mend} `;
-  const layers = isLaid ? ', as if its layers lay at their worst' : '';
-  return `${enough}${how} Guidance: ${material} bears about ${about(borneMpa)} MPa again and again${layers}; sharp corners, heat and age take more off.`;
+        ? `That is ${about(times)} times the load. `
+        : `Too weak: it holds ${about(100 * times)} % of the load. ${mend} `;
+  const layers = isLaid ? ', with its layers at their worst' : '';
+  return `${enough}${how} Allowed for ${material}: ${about(borneMpa)} MPa${layers}. Guidance only: sharp corners and age take more off.`;
 }
 
 /** A section that bears less than is asked of it, and what would mend it. */
@@ -105,38 +124,55 @@ export function weakSentence({
   mostN,
   thicker,
   isAcross,
+  safety,
 }: {
   forceN: number;
   mostN: number;
   thicker: number;
   isAcross: boolean;
+  safety: number;
 }): string {
-  const turned = isAcross ? ', lay it so that its layers run along the pull' : '';
-  return `Its weakest section bears about ${about(mostN)} N of the ${about(forceN)} N that act on it (guidance). Make it ${upTo(thicker)} times as thick there${turned}, or choose another material.`;
+  const turned = isAcross ? ', turn it so that its layers run along the pull' : '';
+  return `The weakest section holds about ${about(mostN)} N of the ${about(forceN)} N load (safety factor ${safety}, guidance). Make it ${upTo(thicker)} times as thick there${turned}, or choose another material.`;
 }
 
-/** Of the weakest section between load and hold: what it bears. */
+/** Of the weakest section between load and hold: what it holds. */
 export function weakestSentence(
-  { mostN, times, thicker, twisted, isAcross }: Omit<Weakest, 'plane' | 'section'>,
+  { mostN, times, thicker, twistMpa, normalMpa, isAcross }: Omit<Weakest, 'plane' | 'section'>,
   forceN: number,
+  safety: number,
 ): string {
   const said =
     thicker === null
-      ? `Between load and hold it bears about ${about(mostN)} N at its weakest section, ${about(times)} times what acts on it (guidance).`
-      : weakSentence({ forceN, mostN, thicker, isAcross });
-  return twisted > LITTLE_TWIST
-    ? `${said} It is twisted there as well, which is not counted: cut it open there and ask.`
-    : said;
+      ? `The weakest section between load and hold holds about ${about(mostN)} N, ${about(times)} times the load (safety factor ${safety}, guidance).`
+      : weakSentence({ forceN, mostN, thicker, isAcross, safety });
+  return Math.sqrt(3) * twistMpa > LITTLE_TWIST * normalMpa ? `${said} Twisting is counted.` : said;
 }
 
-/** Less of the moment than this twists nobody would notice. */
+/** Less stress of twisting beside that of bending than this nobody would notice. */
 const LITTLE_TWIST = 0.2;
 
 /** Where the theory of beams says nothing. */
 export const noSectionSentence = (forceN: number): string =>
-  `${about(forceN)} N act on it. Between the load and where it is held there is no single section to look at: cut it open and ask there.`;
+  `The load is ${about(forceN)} N. Between the load and where it is held there is no single section to check. Cut the part open and check there.`;
 
-/** What a way of making bears, beside others: at the weakest section, or without a load what its material does. */
-export const bearsBeside = (mostN: number): string => `bears ${about(mostN)} N`;
+/** What a way of making holds, beside others: at the weakest section, or without a load what its material does. */
+export const bearsBeside = (mostN: number): string => `holds ${about(mostN)} N`;
 export const bearsMpaBeside = (alongMpa: number, across: number): string =>
-  across < 1 ? `bears ${about(alongMpa)} / ${about(alongMpa * across)} MPa` : `bears ${about(alongMpa)} MPa`;
+  across < 1
+    ? `allows ${about(alongMpa)} / ${about(alongMpa * across)} MPa`
+    : `allows ${about(alongMpa)} MPa`;
+
+/** How long a load acts, to choose from. */
+export const LASTING_CHOICES: readonly { id: Lasting; word: string }[] = [
+  { id: 'once', word: 'Now and then' },
+  { id: 'repeated', word: 'Repeatedly' },
+  { id: 'lasting', word: 'For months' },
+];
+
+/** Safety factors, with what each is usual for. */
+export const SAFETY_CHOICES: readonly { id: '2' | '3' | '4'; word: string }[] = [
+  { id: '2', word: '2: a jig' },
+  { id: '3', word: '3: a tool' },
+  { id: '4', word: '4: may hurt' },
+];

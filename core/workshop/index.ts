@@ -12,10 +12,11 @@ export {
 export { FIT_TABLES, REFERENCE_MM, fitTableIn } from './fitTables';
 export { growthOf, type Growth } from './shrinking';
 export { DEFAULT_WORKSHOP, lackingRows, withUsualRows } from './workshop';
-export { LAYER_PRINTERS, layerPrinterFor, layerPrinterIn } from './layerPrinters';
+export { LAYER_PRINTERS, layerPrinterFor, layerPrinterIn, lineBreadthMm } from './layerPrinters';
 export { FILAMENTS, filamentIn } from './filaments';
 export { materialIn, materialsIn } from './materials';
 export { standsOf } from './materialStands';
+export { bearingOf, type Bearing } from './yields';
 export { MATERIALS } from './usualMaterials';
 export { RESIN_PRINTERS, resinPrinterIn } from './resinPrinters';
 export { RESINS, resinIn } from './resins';

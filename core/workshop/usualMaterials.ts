@@ -1,6 +1,7 @@
 import type { Material, MaterialFamily } from '@core/model';
 
 import { acrossLayersOf } from './acrossLayers';
+import { yieldOf } from './yields';
 
 type Row = readonly [
   id: string,
@@ -94,6 +95,7 @@ export const MATERIALS: readonly Material[] = ROWS.map(
     density,
     strain,
     modulusMpa,
+    ...(yieldOf(id) === undefined ? {} : { yieldMpa: yieldOf(id)! }),
     across: family === 'plastic' || family === 'soft' ? acrossLayersOf(id) : 1,
     softensAtC,
     shrinks,

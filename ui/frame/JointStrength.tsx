@@ -34,12 +34,14 @@ const FIELDS = {
 export function JointStrength({
   kind,
   borneMpa,
+  safety,
   isLaid,
   material,
 }: {
   kind: Joint['kind'];
-  /** What the material bears there again and again, its layers lying at their worst. */
+  /** What is allowed there, its layers lying at their worst, and the safety factor in it. */
   borneMpa: number;
+  safety: number;
   isLaid: boolean;
   material: string;
 }) {
@@ -81,7 +83,7 @@ export function JointStrength({
       </View>
       {mostN === null ? null : (
         <View role="status" className="gap-2">
-          <Text className="font-semibold text-[20px] text-ink">{bearsWords({ mostN })}</Text>
+          <Text className="font-semibold text-[20px] text-ink">{bearsWords({ mostN, safety })}</Text>
           <Text className="font-sans text-[16px] leading-6 text-ink">
             {jointSentence(kind, {
               mostN,

@@ -5,7 +5,9 @@ import { z } from 'zod';
 import { directionAt } from '@core/inspect';
 import type { Body, Laying } from '@core/model';
 import { along, type Picked, type SolidMesh, type Vec3 } from '@core/part';
+import { serviceOf, type Service } from '@core/strength';
 
+import { useRepairContext } from '../inRepair/useRepairContext';
 import { useSolidView } from '../inRepair/useSolidView';
 import { PointedPart } from '../part/PointedPart';
 import { rimOf, segmentsOf } from '../part/pickOnMesh';
@@ -14,6 +16,7 @@ import { EmptyState } from '../shared/EmptyState';
 import { Field } from '../shared/Field';
 import { readNumber } from '../shared/numberFields';
 import { Sheet } from '../shared/Sheet';
+import { ServiceChoice } from './ServiceChoice';
 
 /** The line that shows the way is so long, as a share of the part's reach. */
 const LINE_SHARE = 0.3;
@@ -122,6 +125,8 @@ function Holding({
 }) {
   const [picked, setPicked] = useState<Picked | null>(null);
   const [force, setForce] = useState('');
+  const { head } = useRepairContext().repair;
+  const [service, setService] = useState<Pick<Service, 'lasts' | 'safety'>>(() => serviceOf(body, head));
   const forceN = readNumber(force, 'load', FORCE, { unit: 'N' });
   const marks = useMemo(() => {
     const held = picked
@@ -159,8 +164,9 @@ function Holding({
         onChangeText={setForce}
         wrong={force === '' || forceN.ok ? undefined : forceN.sentence}
       />
+      <ServiceChoice service={service} onChange={setService} />
       <Text role="status" className="font-medium text-[14px] leading-5 text-muted">
-        {picked ? 'It is looked at between the two crosses.' : 'Nothing is pointed at yet.'}
+        {picked ? 'The part is checked between the two crosses.' : 'Nothing is picked yet.'}
       </Text>
       <Button
         tone="primary"
@@ -169,7 +175,16 @@ function Holding({
         onPress={() => {
           if (!picked || !forceN.ok) return;
           const { load, at } = acting;
-          onTake({ load, held: { forceN: forceN.value, at: [...at], heldAt: [...picked.near] } });
+          onTake({
+            load,
+            held: {
+              forceN: forceN.value,
+              at: [...at],
+              heldAt: [...picked.near],
+              lasts: service.lasts,
+              safety: service.safety,
+            },
+          });
         }}
       />
       <Button tone="quiet" label="Point at the load again" onPress={onBack} />

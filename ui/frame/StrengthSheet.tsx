@@ -3,9 +3,19 @@ import { Text, View } from 'react-native';
 import { z } from 'zod';
 
 import { CUT_TAG, dot, frameFacing, type CutPlane, type OpenedSolid } from '@core/part';
-import { howStrong, sectionOfMesh, sectionProperties, type Joint, type Load } from '@core/strength';
+import {
+  allowableOf,
+  howStrong,
+  sectionOfMesh,
+  sectionProperties,
+  serviceOf,
+  type Joint,
+  type Load,
+  type Service,
+} from '@core/strength';
 import { USUAL_LAYING, type Body } from '@core/model';
 import {
+  allowableSentence,
   bearsWords,
   enoughSentence,
   piecesSentence,
@@ -21,6 +31,7 @@ import { Field } from '../shared/Field';
 import { readNumber, shownNumber } from '../shared/numberFields';
 import { Sheet } from '../shared/Sheet';
 import { JointStrength } from './JointStrength';
+import { ServiceChoice } from './ServiceChoice';
 import { Switch } from '../shared/Switch';
 
 const FORCE = z.number().min(0.1).max(100_000);
@@ -72,18 +83,16 @@ export function StrengthSheet({
   }, [cut, faces, plane.towards]);
   const own = section && sectionProperties(section);
   const material = materialIn(numbers.workshop, repair.head.materialId);
+  const [chosen, setChosen] = useState<Pick<Service, 'lasts' | 'safety'>>();
+  const service = { ...serviceOf(body ?? {}, repair.head), ...chosen };
   const isLaid = machineIn(numbers.workshop, repair.head.machineId).process === 'printing';
   const { down } = body?.laying ?? USUAL_LAYING;
   const angle = isLaid ? Math.asin(Math.min(1, Math.abs(dot(plane.towards, down)))) : 0;
   const layers = isLaid ? layersAt(angle) : 'none';
-  const found =
-    section && own && load
-      ? howStrong(section, own, load, {
-          alongMpa: material.modulusMpa * material.strain,
-          across: isLaid ? material.across : 1,
-          angle,
-        })
-      : null;
+  const allowable = allowableOf(material, service, isLaid);
+  const { alongMpa } = allowable;
+  const across = isLaid ? material.across : 1;
+  const found = section && own && load ? howStrong(section, own, load, { alongMpa, across, angle }) : null;
   return (
     <Sheet title="How strong it is here" onClose={onClose}>
       {bodies.length > 1 ? (
@@ -108,7 +117,8 @@ export function StrengthSheet({
       {bearing === 'cut' ? null : (
         <JointStrength
           kind={bearing}
-          borneMpa={material.modulusMpa * material.strain * (isLaid ? material.across : 1)}
+          borneMpa={alongMpa * across}
+          safety={service.safety}
           isLaid={isLaid}
           material={material.name}
         />
@@ -156,7 +166,7 @@ export function StrengthSheet({
                   <Text
                     className={`font-semibold text-[20px] ${found.thicker === null ? 'text-ink' : 'text-rust'}`}
                   >
-                    {bearsWords(found)}
+                    {bearsWords({ ...found, safety: service.safety })}
                   </Text>
                   <Text className="font-sans text-[16px] leading-6 text-ink">
                     {enoughSentence(found, layers)}
@@ -173,17 +183,21 @@ export function StrengthSheet({
               ) : null}
               <Text className="font-sans text-[15px] leading-6 text-muted">{sectionSentence(own, show)}</Text>
               <Text className="font-sans text-[15px] leading-6 text-muted">
-                Guidance, for solid parts: σ = M c / I of slender beams, twisting by Saint-Venant. Sharp
-                corners, heat, age and filling with holes in it take more off.
+                Guidance for solid sections: σ = M c / I of slender beams, twisting by Saint-Venant. Sharp
+                corners, age and infill below 100 % take more off.
               </Text>
             </View>
           ) : (
             <Text role="status" className="font-sans text-[16px] leading-6 text-ink">
-              The cut leaves nothing here. Move it to where the part is, and ask again.
+              The cut misses the part. Move it to where the part is, and check again.
             </Text>
           )}
         </>
       ) : null}
+      <ServiceChoice service={service} onChange={setChosen} />
+      <Text className="font-sans text-[15px] leading-6 text-muted">
+        {allowableSentence(allowable, service)}
+      </Text>
     </Sheet>
   );
 }

@@ -9,13 +9,13 @@ import { useWeakest } from './useWeakest';
 export function WhatItBears({ body }: { body: Body }) {
   const found = useWeakest(body);
   if (!found) return null;
-  const { load, weakest } = found;
+  const { load, weakest, service } = found;
   return (
     <Text
       role="status"
       className={`font-sans text-[15px] leading-[22px] ${weakest && weakest.thicker !== null ? 'text-rust' : 'text-ink'}`}
     >
-      {weakest ? weakestSentence(weakest, load.forceN) : noSectionSentence(load.forceN)}
+      {weakest ? weakestSentence(weakest, load.forceN, service.safety) : noSectionSentence(load.forceN)}
     </Text>
   );
 }

@@ -5,15 +5,8 @@ import { BarChart } from 'react-native-gifted-charts';
 import { leastChance, type MakeChoice } from '@core/fit';
 import { USUAL_LAYING, workshopRows } from '@core/model';
 import { bearsBeside, bearsMpaBeside, minutesText, sentenceOf } from '@core/wording';
-import { bornByOther, madeOfMaterial } from '@core/strength';
-import {
-  layerPrinterIn,
-  layerSetsIn,
-  machineIn,
-  materialIn,
-  resinPrinterIn,
-  resinSetsIn,
-} from '@core/workshop';
+import { bornByOther, madeOf } from '@core/strength';
+import { layerPrinterIn, layerSetsIn, resinPrinterIn, resinSetsIn } from '@core/workshop';
 
 import { useNotices } from '../api/notices';
 import { useWeakest } from '../frame/useWeakest';
@@ -57,11 +50,7 @@ export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wi
 
   const bearsIn = ({ machineId, materialId }: MakeChoice): string => {
     const { workshop } = numbers;
-    const isLaid = machineIn(workshop, machineId).process === 'printing';
-    const made = madeOfMaterial(
-      materialIn(workshop, materialId),
-      isLaid ? (leading.laying ?? USUAL_LAYING).down : null,
-    );
+    const made = madeOf(leading, { ...repair.head, machineId, materialId }, workshop);
     return section && found
       ? bearsBeside(bornByOther(section, found.load, made))
       : bearsMpaBeside(made.alongMpa, made.across);

@@ -8,6 +8,7 @@ import type { SpareFile, SpareFormat } from '@core/formats';
 import { asMade, bedFile, layerMeshOf, spareFile, spareStems, type Spare } from '@core/make';
 import type { Body, EdgeRule, Picture, RepairState } from '@core/model';
 import { isForTrial } from '@core/recipe';
+import { madeOf, serviceOf } from '@core/strength';
 import {
   clearance,
   countEdges,
@@ -87,7 +88,6 @@ export class BodyBench implements Answered<WorkerCalls> {
     const numbers = evaluateRepair(state, workshop);
     this.#numbers = numbers;
     const material = materialIn(numbers.workshop, state.head.materialId);
-    const isLaid = machineIn(numbers.workshop, state.head.machineId).process === 'printing';
     const allBuilt = this.#builder.build(state.bodies, numbers, this.onStep);
     const before = this.#bodies;
     this.#bodies = new Map();
@@ -100,7 +100,9 @@ export class BodyBench implements Answered<WorkerCalls> {
       const figures = figuresOf(built, material);
       const isKnown = known[body.id] === build;
       const mesh = same && isKnown ? null : built.mesh();
-      const told = JSON.stringify([material, isLaid, body.laying]);
+      const made = madeOf(body, state.head, numbers.workshop);
+      const { safety } = serviceOf(body, state.head);
+      const told = JSON.stringify([made, safety, body.laying]);
       const cautions =
         same && old.told === told
           ? old.cautions
@@ -111,7 +113,7 @@ export class BodyBench implements Answered<WorkerCalls> {
               material,
               (of) => (built.solid ? sharpRoots(built.solid, of) : []),
               built.steps,
-              isLaid,
+              { made, safety },
             );
       this.#bodies.set(body.id, { body, built, build, cautions, told });
       return {

@@ -13,12 +13,13 @@ import { FAMILY_WORDS } from './words';
 const GROUPS: readonly RowGroup[] = [
   { fields: [{ kind: 'text', path: 'name', label: 'Name' }] },
   {
-    heading: 'What it bears',
+    heading: 'Strength',
     fields: [
       { kind: 'number', path: 'modulusMpa', label: 'Stiffness', unit: 'GPa', times: 1000 },
-      { kind: 'number', path: 'strain', label: 'Bends again and again by', unit: '%', times: 0.01 },
-      { kind: 'number', path: 'across', label: 'Across layers it bears', unit: '%', times: 0.01 },
-      { kind: 'number', path: 'softensAtC', label: 'Gives under load at', unit: '°C' },
+      { kind: 'number', path: 'yieldMpa', label: 'Yield stress', unit: 'MPa' },
+      { kind: 'number', path: 'strain', label: 'Allowable strain, repeated', unit: '%', times: 0.01 },
+      { kind: 'number', path: 'across', label: 'Strength across layers', unit: '%', times: 0.01 },
+      { kind: 'number', path: 'softensAtC', label: 'Softens at', unit: '°C' },
     ],
   },
   {

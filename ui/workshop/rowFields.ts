@@ -60,8 +60,10 @@ function readField(
   schema: z.ZodType,
 ) {
   const at = schemaAt(schema, path);
-  const mayBeEmpty = at instanceof z.ZodNullable;
-  if (mayBeEmpty && text.trim() === '') return { ok: true as const, value: null };
+  const mayBeEmpty = at instanceof z.ZodNullable || at instanceof z.ZodOptional;
+  if (mayBeEmpty && text.trim() === '') {
+    return { ok: true as const, value: at instanceof z.ZodNullable ? null : undefined };
+  }
   const number = mayBeEmpty ? at.unwrap() : at;
   if (!(number instanceof z.ZodNumber)) throw new Error(`a row has no number at ${path}`);
   const what = label.charAt(0).toLowerCase() + label.slice(1);
@@ -80,7 +82,10 @@ export const shownOf = (row: Row, fields: readonly RowField[]): Record<string, s
     fields.map((field) => {
       const value = valueAt(row, field.path);
       if (field.kind === 'number') {
-        return [keyOf(field), value === null ? '' : shownNumber((value as number) / (field.times ?? 1))];
+        return [
+          keyOf(field),
+          value === null || value === undefined ? '' : shownNumber((value as number) / (field.times ?? 1)),
+        ];
       }
       return [keyOf(field), field.kind === 'lines' ? (value as string[]).join('\n') : (value as string)];
     }),

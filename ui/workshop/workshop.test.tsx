@@ -309,7 +309,7 @@ describe('how layers are laid', () => {
   test('what nobody knows of a material stays empty; what is typed for it is held to its bounds', async () => {
     const brass = DEFAULT_WORKSHOP.materials.find(({ id }) => id === 'brass')!;
     render(<MaterialForm material={brass} onSave={save} onClose={close} />);
-    expect(screen.getByLabelText<HTMLInputElement>('Gives under load at').value).toBe('');
+    expect(screen.getByLabelText<HTMLInputElement>('Softens at').value).toBe('');
     expect(screen.getByLabelText<HTMLInputElement>('Stiffness').value).toBe('97');
     type('Stiffness', '0');
     await keep();
@@ -323,7 +323,7 @@ describe('how layers are laid', () => {
     cleanup();
     const petg = DEFAULT_WORKSHOP.materials.find(({ id }) => id === 'petg')!;
     render(<MaterialForm material={petg} onSave={save} onClose={close} />);
-    type('Gives under load at', '');
+    type('Softens at', '');
     await keep();
     expect(saved<Material>()).toEqual({ ...petg, softensAtC: null });
   });
