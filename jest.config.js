@@ -33,8 +33,8 @@ const shared = {
     // The package's own CommonJS door loads this same file by a native import, which Jest does not offer.
     '^replicad-opencascadejs$': '<rootDir>/node_modules/replicad-opencascadejs/dist/replicad_single.js',
     // It has a door for modern modules only.
-  '^manifold-3d$': '<rootDir>/node_modules/manifold-3d/manifold.js',
-  // Its usual door is an .mjs, which the preset of the screens does not translate.
+    '^manifold-3d$': '<rootDir>/node_modules/manifold-3d/manifold.js',
+    // Its usual door is an .mjs, which the preset of the screens does not translate.
     '^d3-delaunay$': '<rootDir>/node_modules/d3-delaunay/dist/d3-delaunay.js',
     '^lucide-react-native/icons/(.*)$': '<rootDir>/node_modules/lucide-react-native/dist/cjs/icons/$1.js',
     '^@core/(.*)$': '<rootDir>/core/$1',

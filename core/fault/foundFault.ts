@@ -5,6 +5,8 @@ export type FoundFault =
   | { code: 'found.tooMany'; name: string; count: number; limit: number }
   | { code: 'found.tooBig'; name: string; bytes: number; limitBytes: number }
   | { code: 'found.notAlike'; name: string }
+  /** Left and right are exchanged. */
+  | { code: 'found.mirrored'; name: string }
   /** It was moved or taken away since it was chosen. */
   | { code: 'found.gone'; name: string }
   | { code: 'found.noSpare' };

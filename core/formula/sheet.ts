@@ -116,6 +116,14 @@ export class Sheet {
     return this.#laidFormulas.push({ end: this.#laid.length, result, inputs }) - 1;
   }
 
+  /** Whether it has a root, an arc, an amount or a choice in it, at whose edges slopes say nothing. */
+  hasEdges(formula: number): boolean {
+    for (let op = this.#starts[formula]!; op < this.#starts[formula + 1]!; op += STRIDE) {
+      if (EDGED.has(this.#ops[op]!)) return true;
+    }
+    return false;
+  }
+
   /** Whether a formula's slopes are the same for all inputs. */
   isLinear(formula: number): boolean {
     return this.#shapes[this.#laidFormulas[formula]!.result] !== CURVED;
@@ -253,6 +261,8 @@ export class Sheet {
     }
   }
 }
+
+const EDGED = new Set<number>([SQRT, ABS, ASIN, ACOS, HYPOT, MIN, MAX, POWER]);
 
 function apply(code: number, a: number, b: number): number {
   switch (code) {

@@ -4,6 +4,9 @@ import { Matrix4, Quaternion, Vector3 } from 'three';
 import { nearestTo } from '@core/boxTree';
 import type { WeldedMesh } from '@core/part';
 
+import { explained, type Explained } from './explained';
+import { diagonalOf } from './foundMesh';
+import { pairGuesses } from './pairGuesses';
 import { crossOf, samplesOf, type Samples } from './samples';
 
 /** A way of laying a found piece over the spare. */
@@ -11,6 +14,8 @@ export interface Laid {
   place: Matrix4;
   /** How far what was kept of it is off, mm (root mean square), for the share that was kept; less is better. */
   worth: number;
+  /** What it explains of the piece and of the spare; absent before the end. */
+  explains?: Explained;
 }
 
 /** Points that a way is tried with at first, once it looks well, and in the end. */
@@ -19,7 +24,7 @@ const POINTS = { rated: 100, coarse: 160, close: 500, fine: 2000 };
 const ROUNDS = { coarse: 12, close: 30, fine: 30 };
 const STEP_MM = { coarse: 1e-2, close: 1e-3, fine: 1e-5 };
 /** Ways that are looked at with each. */
-const WAYS = { coarse: 24, close: 10 };
+const WAYS = { coarse: 36, close: 12 };
 /** Least share of a found piece that has to lie on the spare: the rest may be what broke off, wore or was filled. */
 const LEAST_SHARE = 0.4;
 /** How much laying more of it is worth a worse fit of that (the power of the fraction in FRMSD). */
@@ -31,9 +36,8 @@ const SAME_TURN = 0.17;
 const SAME_PLACE_MM = 1;
 /** The share that “most of it” is. */
 const MOSTLY = 0.8;
-/** Other ways that are as good in the end, and that may turn out to be, within this factor. */
-const AS_GOOD = 1.1;
-const LIKELY = 1.5;
+/** Other ways that may turn out to be as good, within this factor. */
+const LIKELY = 2.2;
 /** Most of them that are told: a wheel lies as well however it is turned. */
 const MOST_WAYS = 8;
 
@@ -57,7 +61,11 @@ export function laidOver(
     close: samplesOf(found, POINTS.close),
     fine: samplesOf(found, POINTS.fine),
   };
-  const guesses = firstGuesses(samples.fine, samplesOf(spare, POINTS.fine));
+  const guesses = [
+    ...firstGuesses(samples.fine, samplesOf(spare, POINTS.fine)),
+    // Whatever is missing of it: axes and boxes of a fragment say nothing of the whole.
+    ...pairGuesses(found, spare, outwards(found)),
+  ];
   const rated = guesses.map((place, index) => {
     if (index % 50 === 0) onShare((0.5 * index) / guesses.length);
     return { place, worth: ratedBy(distances(samples.rated, place, spare)).worth };
@@ -77,11 +85,75 @@ export function laidOver(
   );
   const good = asGood(distinct([...close, ...aside].sort(byWorth), MOST_WAYS), LIKELY);
   const facing = facingOf(samples.close, spare, good);
-  const fine = good.map(({ place }, index) => {
-    onShare(0.85 + (0.15 * index) / good.length);
+  // What hardly explains either is not brought nearer with thousands of points.
+  const hopeful = explainedBest(good, found, spare, facing, HOPEFUL);
+  const fine = hopeful.map(({ place }, index) => {
+    onShare(0.85 + (0.15 * index) / hopeful.length);
     return refined(samples.fine, spare, place, 'fine', facing);
   });
-  return asGood(distinct(fine.sort(byWorth), MOST_WAYS), AS_GOOD);
+  return explainedBest(distinct(fine.sort(byWorth), MOST_WAYS), found, spare, facing, AS_MUCH);
+}
+
+/** What the mirror image of a piece explains, by few points: enough to say that it is one. */
+export function explainedMirrored(found: WeldedMesh, spare: WeldedMesh): number {
+  const mirrored = mirrorOf(found);
+  const [coarse, close] = [samplesOf(mirrored, POINTS.coarse), samplesOf(mirrored, POINTS.close)];
+  const begun = pairGuesses(mirrored, spare, outwards(mirrored))
+    .map((place) => ({ place, worth: ratedBy(distances(coarse, place, spare)).worth }))
+    .sort(byWorth)
+    .slice(0, MIRRORED_WAYS)
+    .map(({ place }) => refined(coarse, spare, place, 'coarse', null))
+    .sort(byWorth);
+  const ways = distinct(begun, 3).map(({ place }) => refined(close, spare, place, 'close', null));
+  const facing = facingOf(close, spare, ways);
+  return explainedBest(ways, mirrored, spare, facing, AS_MUCH)[0]?.explains?.both ?? 0;
+}
+
+const MIRRORED_WAYS = 12;
+
+const mirrorOf = ({ positions, indices }: WeldedMesh): WeldedMesh => ({
+  positions: positions.map((mm, at) => (at % 3 === 0 ? -mm : mm)),
+  indices: indices.map((_, at) => indices[3 * Math.floor(at / 3) + (2 - (at % 3))]!),
+});
+
+/** Whether its faces look out (1) or in (-1), by the volume that they hold about its middle; a break leaves that its sign. */
+function outwards({ positions, indices }: WeldedMesh): 1 | -1 {
+  const middle = [0, 0, 0];
+  for (let at = 0; at < positions.length; at += 1) middle[at % 3]! += positions[at]! / (positions.length / 3);
+  let volume = 0;
+  for (let at = 0; at < indices.length; at += 3) {
+    const cross = crossOf(positions, indices, at);
+    const corner = 3 * indices[at]!;
+    for (let axis = 0; axis < 3; axis += 1)
+      volume += cross[axis]! * (positions[corner + axis]! - middle[axis]!);
+  }
+  return volume < 0 ? -1 : 1;
+}
+
+/** Near is on the spare: what a scan is off, or this share of the spare. */
+const ON_SHARE = 0.006;
+/** Ways whose shares differ by less explain as much. */
+const AS_MUCH = 0.04;
+/** Before they are brought nearest, those that explain less by this may still win. */
+const HOPEFUL = 0.12;
+
+/** Those that explain most of the piece and of the spare, the best first. */
+function explainedBest(
+  ways: readonly Laid[],
+  found: WeldedMesh,
+  spare: WeldedMesh,
+  facing: 1 | -1 | null,
+  asMuch: number,
+): Laid[] {
+  const withinMm = Math.max(2 * SCANNED_MM, ON_SHARE * diagonalOf(spare));
+  const told = ways
+    .map((way) => ({ ...way, explains: explained(found, spare, way.place, facing, withinMm) }))
+    .sort((a, b) => b.explains.both - a.explains.both);
+  const [best] = told;
+  if (!best) return [];
+  return told
+    .filter(({ explains }) => explains.both > best.explains.both - asMuch)
+    .sort((a, b) => (Math.abs(a.explains.both - b.explains.both) < AS_MUCH / 2 ? byWorth(a, b) : 0));
 }
 
 /** The same way, but brought as near as all of the piece comes, whatever of it wore, broke or swelled. */

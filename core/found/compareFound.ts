@@ -3,7 +3,7 @@ import type { Matrix4 } from 'three';
 import { no, ok, type FoundFault, type Result } from '@core/fault';
 import type { WeldedMesh } from '@core/part';
 
-import { laidOver, type Laid } from './align';
+import { explainedMirrored, laidOver, type Laid } from './align';
 import { deviationOf, meshLaid, offsOf, quantile, shareWithin, type Deviation } from './deviation';
 import { diagonalOf } from './foundMesh';
 import { paintingOf, type Painting } from './paint';
@@ -34,18 +34,39 @@ const NEAR = { mm: 0.5, share: 0.01 };
 /** A piece of which less is near the spare is another one. */
 const LEAST_NEAR = 0.5;
 
-/** All ways in which a found piece can be laid over the spare, the best first. @param found in mm. */
+/** Ways in which a found piece can be laid over the spare, the best first, and whether it surely lies in one of them. */
+export interface FoundWays {
+  ways: Laid[];
+  isSure: boolean;
+}
+
+/** Below this share of both that is explained, it may as well lie elsewhere. */
+const SURE = 0.8;
+/** Of a mirror image so much more is explained. */
+const MIRRORED_BY = 0.06;
+
+/** All ways in which a found piece can be laid over the spare. @param found in mm. */
 export function waysOver(
   found: WeldedMesh,
   spare: WeldedMesh,
   name: string,
-  onShare?: (share: number) => void,
-): Result<Laid[], FoundFault> {
+  onShare: (share: number) => void = () => {},
+): Result<FoundWays, FoundFault> {
   const ways = laidOver(found, spare, onShare);
-  const offs = offsOf(meshLaid(found, 1, ways[0]!.place), spare);
-  return shareWithin(offs, nearOf(spare)) < LEAST_NEAR ? no({ code: 'found.notAlike', name }) : ok(ways);
+  const best = ways[0]!;
+  const { both } = best.explains!;
+  if (both < LOOKED_AT_MIRRORED) {
+    const mirrored = explainedMirrored(found, spare);
+    if (mirrored > both + MIRRORED_BY && mirrored > SURE) return no({ code: 'found.mirrored', name });
+  }
+  const offs = offsOf(meshLaid(found, 1, best.place), spare);
+  return shareWithin(offs, nearOf(spare)) < LEAST_NEAR
+    ? no({ code: 'found.notAlike', name })
+    : ok({ ways, isSure: both >= SURE });
 }
 
+/** Of one that explains so much nobody asks for its mirror image. */
+const LOOKED_AT_MIRRORED = 0.97;
 /** Compares a found piece, laid one way, with the spare. @param onShare told how far it is, 0 to 1. */
 export function comparedOver(
   found: WeldedMesh,

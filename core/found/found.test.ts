@@ -51,8 +51,9 @@ const elsewhere = (mesh: WeldedMesh) => meshLaid(mesh, 1, SOMEWHERE);
 function over(found: WeldedMesh, spare: WeldedMesh, withinMm = 0.1) {
   const ways = waysOver(found, spare, 'scan.stl');
   if (!ways.ok) throw new Error(ways.fault.code);
-  const compared = comparedOver(found, spare, ways.value[0]!.place);
-  return { ways: ways.value, compared, figures: foundFigures(compared, spare, withinMm) };
+  const { ways: all, isSure } = ways.value;
+  const compared = comparedOver(found, spare, all[0]!.place);
+  return { ways: all, isSure, compared, figures: foundFigures(compared, spare, withinMm) };
 }
 
 /** How far corners lie from where they would if they had been laid back exactly, mm. */

@@ -1,4 +1,11 @@
-export { comparedOver, foundFigures, waysOver, type FoundCompared, type FoundFigures } from './compareFound';
+export {
+  comparedOver,
+  foundFigures,
+  waysOver,
+  type FoundCompared,
+  type FoundWays,
+  type FoundFigures,
+} from './compareFound';
 export { boxOf, FOUND_UNITS, likelyUnit, type FoundUnit } from './units';
 export { meshLaid } from './deviation';
 export { MOST_FOUND_BYTES, type FoundMesh } from './foundMesh';

@@ -14,6 +14,11 @@ import type { Uncertainty } from './uncertainty';
 export type SettleDepth = 'values' | 'uncertainty';
 
 const NO_FORMULA = -1;
+/** A size is moved by at least so much to see what a value does beside it, mm or radians. */
+const LEAST_DOUBT = 2e-3;
+/** Changes to either side that differ by more than this share of each other are no straight line's. */
+const BENDS = 0.5;
+
 /** What is out of date of a size. A value that is out of date takes its slopes with it. */
 const FRESH = 0;
 const SLOPES_STALE = 1;
@@ -274,6 +279,34 @@ export class SizeGraph {
     }
     this.#sheet.gradient(formula, this.#slopes, firstNeed);
     if (this.#sheet.isLinear(formula)) this.#steady[rank] = 1;
+    else if (this.#sheet.hasEdges(formula)) this.#overEdges(rank, firstNeed);
+  }
+
+  /**
+   * At the edge of a root, an arc or an amount a first-order slope is infinite or nothing (√(A² − B²), acos(A / B) and |A − B| at A = B). There the slope is what the value
+   * changes by when the size is off by its own doubt, either way (root of the mean square; a way that leads nowhere changes nothing).
+   */
+  #overEdges(rank: number, firstNeed: number): void {
+    const formula = this.#formulas[rank]!;
+    const { values } = this.#sheet;
+    const here = this.#sheet.evaluate(formula);
+    for (const [index, need] of this.#needsOf(rank).entries()) {
+      const value = values[need]!;
+      const doubt = Math.max(Math.sqrt(this.#variances[need]!), LEAST_DOUBT);
+      const moved = (by: number) => {
+        values[need] = value + by;
+        const change = this.#sheet.evaluate(formula) - here;
+        return Number.isFinite(change) ? change : 0;
+      };
+      const [up, down] = [moved(doubt), moved(-doubt)];
+      values[need] = value;
+      const slope = this.#slopes[firstNeed + index]!;
+      const bends = Math.abs(up + down) > BENDS * Math.abs(up - down);
+      if (Number.isFinite(slope) && !bends) continue;
+      const sign = up < down ? -1 : 1;
+      this.#slopes[firstNeed + index] = (sign * Math.sqrt((up ** 2 + down ** 2) / 2)) / doubt;
+    }
+    this.#sheet.evaluate(formula);
   }
 
   /** The same for a size that stands by itself; true if it is known otherwise than before. */

@@ -27,7 +27,7 @@ type Rule = (typeof RULES)[number]['id'];
 /** A scanned piece as it is laid over the spare, with what can be chosen of it. */
 export function LaidOver({
   name,
-  laid: { spare, ways },
+  laid: { spare, ways, isSure },
   show,
   onStop,
 }: {
@@ -72,6 +72,12 @@ export function LaidOver({
         Laid by what agrees, so that what wore or broke moves nothing; or as near as all of it comes
       </Text>
       <Switch<Rule> label="How it is laid" options={RULES} value={rule} onChange={setRule} />
+      {isSure ? null : (
+        <Text role="alert" className="font-medium text-[15px] leading-[22px] text-rust">
+          Check: too little of the piece matches to be sure of its place. Look whether it lies where it broke
+          off; scan more of it if not.
+        </Text>
+      )}
       {ways > 1 ? (
         <View className="items-start">
           <Button

@@ -53,8 +53,8 @@ export class FoundDesk {
     this.#inMm = meshLaid(this.#file.mesh, unitMm, new Matrix4());
     const ways = waysOver(this.#inMm, this.#given(), this.#file.name, onShare);
     if (!ways.ok) return ways;
-    this.#ways = ways.value;
-    return ok({ ways: ways.value.length });
+    this.#ways = ways.value.ways;
+    return ok({ ways: this.#ways.length, isSure: ways.value.isSure });
   }
 
   show(way: number, byAll: boolean, withinMm: number, onShare: (share: number) => void): FoundShown {

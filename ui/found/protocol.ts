@@ -25,6 +25,8 @@ export interface FoundRead {
 export interface LaidWays {
   /** How many ways there are that are as good. */
   ways: number;
+  /** Enough of it and of the spare is explained; else it may lie elsewhere. */
+  isSure: boolean;
 }
 
 export interface FoundShown {

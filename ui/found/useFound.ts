@@ -19,7 +19,7 @@ export type FoundState =
   /** Read; its unit has to be said, or confirmed. */
   | { kind: 'read'; file: ReadFile }
   | { kind: 'laying'; file: ReadFile; share: number }
-  | { kind: 'laid'; file: ReadFile; spare: SolidMesh; ways: number }
+  | { kind: 'laid'; file: ReadFile; spare: SolidMesh; ways: number; isSure: boolean }
   | { kind: 'refused'; fault: FoundFault }
   /** Nobody's input: told with a report. */
   | { kind: 'broken'; fault: ProgramFault };
@@ -95,7 +95,7 @@ export function useFound(meshOfSpare: () => Promise<SolidMesh | null>, spawn = s
       if (!isCurrent()) return;
       setState(
         reply.ok
-          ? { kind: 'laid', file, spare: spare.current!, ways: reply.value.ways }
+          ? { kind: 'laid', file, spare: spare.current!, ...reply.value }
           : { kind: 'refused', fault: reply.fault },
       );
     });

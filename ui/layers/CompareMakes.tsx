@@ -159,8 +159,8 @@ export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wi
           <Text className="font-label text-[13.5px] leading-5 text-muted">
             {`Fits: how likely the first make goes as wished at the fit that is least likely to.${
               section
-                ? ' Bears: at the weakest section between its load and where it is held (guidance).'
-                : ' Bears: what the material bears again and again, along its layers / across them. Point at the load above, and it is said in newtons.'
+                ? ' Holds: at the weakest section between load and hold (guidance).'
+                : ' Allows: the allowable stress along its layers / across them. Point at the load above to see it in newtons.'
             }`}
           </Text>
           <Minutes rows={shown} />

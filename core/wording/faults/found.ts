@@ -14,6 +14,8 @@ export const FOUND: Sentences<FoundFault> = {
     `${name} has ${Math.ceil(bytes / 1048576)} MB; up to ${limitBytes / 1048576} MB can be read. Let the program that scanned it make its triangles fewer, and save that.`,
   'found.notAlike': ({ name }) =>
     `${name} can’t be laid over the spare: nowhere does even half of it come near. Check its unit, or whether it is this piece at all.`,
+  'found.mirrored': ({ name }) =>
+    `${name} is the mirror image of this spare: left and right are swapped. Scan the right piece, or mirror the spare.`,
   'found.gone': ({ name }) => `${name} can’t be read from this device. Choose it again, or a copy of it.`,
   'found.noSpare': () =>
     'The spare can’t be built: it is not there, or a step of it fails. Mend it, then compare again.',

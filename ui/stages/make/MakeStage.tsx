@@ -83,7 +83,7 @@ function materialWords({ density, modulusMpa, softensAtC, shrinks }: Material): 
   const parts = [
     `${density} g/cm³`,
     `stiffness ${Number((modulusMpa / 1000).toPrecision(2))} GPa`,
-    ...(softensAtC === null ? [] : [`gives under load at about ${softensAtC} °C`]),
+    ...(softensAtC === null ? [] : [`softens at about ${softensAtC} °C`]),
     ...(shrinks === null ? [] : [`shrinks about ${Number((shrinks * 100).toFixed(1))} % as it sets`]),
   ];
   return `${parts.join(', ')}.`;
