@@ -34,8 +34,8 @@ describe('the card of a fit', () => {
     show();
     expect(screen.getByLabelText('Trail of Bore on the axle').textContent).toContain('6.32');
     const chance = screen.getByRole('group', { name: 'Chance of Bore on the axle' });
-    expect(chance.textContent).toMatch(/^80 %chance that it turns freely on the first make/);
-    expect(chance.textContent).toContain('Clearance on the diameter: +0.06 to +0.30 mm');
+    expect(chance.textContent).toMatch(/^60 %chance that it turns freely on the first make/);
+    expect(chance.textContent).toContain('Clearance on the diameter: −0.01 to +0.37 mm');
   });
 
   test('another class takes the place of a typed clearance and of ISO limits', () => {
