@@ -166,10 +166,10 @@ function grille(): string {
 
 test('a step that takes too long is ended and named; nothing half-written is left', () => {
   const folder = join(out, 'grille');
-  const { status, stdout, stderr } = cli('build', grille(), '--out', folder, '--limit', '3', '--progress');
+  const { status, stdout, stderr } = cli('build', grille(), '--out', folder, '--limit', '6', '--progress');
   expect({ status, stdout }).toEqual({ status: 1, stdout: '' });
   expect(stderr).toMatch(
-    /^Building step 1 of 3 of Foot\n.*\n.*\nEnded at step 3 of 3 of Foot: it took longer than 3 s/,
+    /^Building step 1 of 3 of Foot\n.*\n.*\nEnded at step 3 of 3 of Foot: it took longer than 6 s/,
   );
   expect(readdirSync(folder)).toEqual([]);
   expect(cli('build', grille(), '--out', folder, '--limit', 'soon').stderr).toContain('--limit 60');
