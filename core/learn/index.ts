@@ -9,6 +9,7 @@ export {
   habitsOf,
   machineThatLearned,
   MOST_MADE_SIZES,
+  usesWhatItLearned,
   type HabitLine,
   type Habits,
 } from './learn';

@@ -1,5 +1,12 @@
-import { habitsOf, machineThatLearned, startingOf, expectedMake, type MadeSize } from '@core/learn';
-import type { FeatureKind, Machine } from '@core/model';
+import {
+  expectedMake,
+  habitsOf,
+  machineThatLearned,
+  startingOf,
+  usesWhatItLearned,
+  type MadeSize,
+} from '@core/learn';
+import { Machine, type FeatureKind } from '@core/model';
 import { evaluateRepair } from '@core/fit';
 import { rackWheel } from '@core/testing/repairDraft';
 import { correctionOf, DEFAULT_WORKSHOP, INSTRUMENTS, MACHINES } from '@core/workshop';
@@ -36,6 +43,13 @@ test('what a machine does is found from what it made', () => {
   expect(plusMinusMm).toBeLessThan(0.025);
   expect(inside(machine, 20).learned!.scatterMm).toBeGreaterThan(0.014);
   expect(inside(machine, 20).learned!.scatterMm).toBeLessThan(0.027);
+});
+
+test('what was learned is known again after it was kept in a file', () => {
+  const taught = learned(made(12, 5));
+  const kept = Machine.parse(JSON.parse(JSON.stringify(taught)));
+  expect(usesWhatItLearned(kept, learned(made(12, 5), kept))).toBe(true);
+  expect(usesWhatItLearned(kept, learned(made(13, 5), kept))).toBe(false);
 });
 
 test('the stated plus or minus holds what is true in about 95 of 100', () => {

@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import { LRUCache } from 'lru-cache';
 
 import { FIT_FEATURES } from '@core/fit';
@@ -257,6 +258,10 @@ export function machineThatLearned(
   });
   return { ...machine, corrections: [...withoutFamily(machine, family, false).corrections, ...corrections] };
 }
+
+/** Whether a machine's corrections are what its trials teach, however a store put the keys in order. */
+export const usesWhatItLearned = (machine: Machine, taught: Machine): boolean =>
+  equal(machine.corrections, taught.corrections);
 
 /** Where a learned doubt is told by one number, mm. */
 const USUAL_MM = 20;

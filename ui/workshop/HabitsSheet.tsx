@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { LineChart } from 'react-native-gifted-charts';
 
-import { driftOf, expectedMake, habitsOf, machineThatLearned, type MadeSize } from '@core/learn';
+import { driftOf, expectedMake, habitsOf, machineThatLearned, usesWhatItLearned, type MadeSize } from '@core/learn';
 import { FeatureKind, TrialList, type Machine, type MaterialFamily, type Workshop } from '@core/model';
 import { instrumentOf, learnedFrom, madeSizesOf, trialsOf } from '@core/trial';
 import { correctionOf, layerPrinterIn, materialIn } from '@core/workshop';
@@ -54,7 +54,7 @@ export function HabitsSheet({
   const instrument = instrumentOf(counted, workshop);
   const made = madeSizesOf(counted, workshop, instrument);
   const learned = machineThatLearned(machine, shown, instrument, made, learnedFrom(made));
-  const isTaken = JSON.stringify(learned.corrections) === JSON.stringify(machine.corrections);
+  const isTaken = usesWhatItLearned(machine, learned);
   const printer = layerPrinterIn(workshop, machine.id);
   const hasLearned = machine.corrections.some((one) => one.learned && one.family === shown);
   return (
