@@ -99,7 +99,7 @@ export function chanceOfFit(
   const sizeMm = counterpartOf(trail);
   const clearance = clearanceOf(fit, setting.table, sizeMm, feature.inside);
   const known = correctionOf(setting.machine, setting.family, feature.kind, sizeMm, askedOfFit(fit));
-  const several = matesOf(counterparts, sizeMm, feature.inside, known.learned?.instrumentId ?? null);
+  const several = matesOf(counterparts, sizeMm, feature.inside);
   // With several, the one that is known least stands for all where a single doubt is told.
   const measuring = Math.max(...several.map((mate) => mate.measuring));
   const { doubts: parts } = known;
@@ -126,7 +126,7 @@ export function chanceOfFit(
       const all = Math.hypot(learnt, one.measuring);
       return within(meanMm + offMm, all, degreesOf(all, learnt), wish);
     });
-  const sharedMm = sharedOf(counterparts, known.learned?.instrumentId ?? null);
+  const sharedMm = sharedOf(counterparts);
   // What is aimed at is the middle of what is wished: no other aim is better.
   const chanceWith = (better: {
     /** What would be left of the doubt of a size. */
@@ -224,42 +224,34 @@ function matesOf(
   counterparts: readonly { result: SizeResult }[],
   middleMm: number,
   inside: boolean,
-  learnedWith: string | null,
 ): { offMm: number; measuring: number }[] {
   return counterparts.map(({ result }) => {
-    const measuring = measuringOf(result, learnedWith);
+    const measuring = measuringOf(result);
     if (counterparts.length === 1 || !isKnown(result)) return { offMm: 0, measuring };
     return { offMm: inside ? middleMm - result.value : result.value - middleMm, measuring };
   });
 }
 
-/** What the doubts of several sizes share: the error of the instrument, where one measured them all. mm. */
-function sharedOf(counterparts: readonly { result: SizeResult }[], learnedWith: string | null): number {
+/** What the doubts of several sizes surely share of the error of the instrument, where one measured them all with the same jaws. mm. */
+function sharedOf(counterparts: readonly { result: SizeResult }[]): number {
   const errors = counterparts.map(({ result }) =>
     uncertaintyOf(result)?.contributions.find(({ source }) => source === 'instrument'),
   );
-  const instrumentId = errors[0]?.instrumentId;
+  const [first] = errors;
   const isOne =
-    instrumentId !== undefined &&
-    instrumentId !== learnedWith &&
-    errors.every((one) => one?.instrumentId === instrumentId);
-  return counterparts.length > 1 && isOne ? Math.min(...errors.map((one) => one!.standard)) : 0;
+    first?.instrumentId !== undefined &&
+    errors.every(
+      (one) => one !== undefined && one.instrumentId === first.instrumentId && one.jaw === first.jaw,
+    );
+  if (counterparts.length < 2 || !isOne) return 0;
+  return Math.sqrt(first.leastShared ?? 0) * Math.min(...errors.map((one) => one!.standard));
 }
 
 /**
- * Standard uncertainty of the counterpart's size. Where a correction was learned with the instrument that measured it, the error that this has
- * in everything is in both and takes itself away.
+ * Standard uncertainty of the counterpart's size. Where a correction was learned with the same instrument, its error is in what was made too, and
+ * half of its variance is taken to be the same: the difference of the two then has as much as one of them, whichever measured the counterpart.
  */
-function measuringOf(result: SizeResult, learnedWith: string | null): number {
-  const uncertainty = uncertaintyOf(result);
-  if (!uncertainty) return 0;
-  const own = uncertainty.contributions.filter(
-    ({ source, instrumentId }) => source === 'instrument' && instrumentId === learnedWith,
-  );
-  return Math.sqrt(
-    own.reduce((left, { standard }) => Math.max(0, left - standard ** 2), uncertainty.standard ** 2),
-  );
-}
+const measuringOf = (result: SizeResult): number => uncertaintyOf(result)?.standard ?? 0;
 
 /** Standard uncertainty if a micrometer takes it: what several readings scattered, the piece has to answer for. */
 function afterMicrometer({ uncertainty, count }: Extract<SizeResult, { status: 'measured' }>): number {

@@ -152,9 +152,9 @@ function evaluateChain(
 function instrumentsOf(result: SizeResult): NonNullable<StackLink['shared']> {
   const uncertainty = uncertaintyOf(result);
   if (result.status !== 'measured' || !uncertainty) return [];
-  return takeApart(uncertainty).shared.map(({ instrumentId, standard }) => ({
-    instrumentId,
-    plusMinusMm: standard * uncertainty.coverageFactor,
+  return takeApart(uncertainty).shared.map((error) => ({
+    ...error,
+    standard: error.standard * uncertainty.coverageFactor,
   }));
 }
 

@@ -257,10 +257,10 @@ describe('chains of lengths', () => {
     expect(stackUp(links, { fromMm: 4, toMm: null }).chance).toBeCloseTo(0.5, 1);
   });
 
-  test('what one caliper gets wrong adds up with its sign: twice in a sum, not at all in a gap', () => {
+  test('what one caliper gets wrong adds up in a sum; in a gap a quarter is the same', () => {
     const measured = (sign: 1 | -1) => ({
       ...link(10, Math.hypot(0.03, 0.04), sign),
-      shared: [{ instrumentId: 'bench-caliper', plusMinusMm: 0.03 }],
+      shared: [{ instrumentId: 'bench-caliper', jaw: 'outside' as const, leastShared: 0.25, standard: 0.03 }],
     });
     const free = { fromMm: null, toMm: null };
     const spread = (links: ReturnType<typeof measured>[]) => {
@@ -268,7 +268,10 @@ describe('chains of lengths', () => {
       return likely.toMm - nominalMm;
     };
     expect(spread([measured(1), measured(1)])).toBeCloseTo(Math.hypot(0.04, 0.04, 0.06), 12);
-    expect(spread([measured(1), measured(-1)])).toBeCloseTo(Math.hypot(0.04, 0.04), 12);
+    expect(spread([measured(1), measured(-1)])).toBeCloseTo(
+      Math.hypot(0.04, 0.04, Math.sqrt(1.5) * 0.03),
+      12,
+    );
     const [from, to] = [20 - Math.hypot(0.04, 0.04, 0.06), 20 + Math.hypot(0.04, 0.04, 0.06)];
     expect(stackUp([measured(1), measured(1)], { fromMm: from, toMm: to }).chance).toBeCloseTo(0.95, 2);
   });

@@ -1,17 +1,16 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 
+import { addErrors, type InstrumentError } from '@core/measure';
+
 /** One link as it is added up: a length that may be off by so much. mm. */
 export interface StackLink {
   mm: number;
   plusMinusMm: number;
   sign: 1 | -1;
   times: number;
-  /**
-   * What of `plusMinusMm` is the error of an instrument, one and the same in all links that it measured, by the instrument;
-   * the same 95 %.
-   */
-  shared?: readonly { instrumentId: string; plusMinusMm: number }[];
+  /** What of `plusMinusMm` is the error of instruments, which other links may share; `standard` is the same 95 %. */
+  shared?: readonly InstrumentError[];
 }
 
 /** What a chain of lengths adds up to. mm. */
@@ -36,8 +35,8 @@ const PER_STANDARD = 1.959964;
 
 /**
  * Adds up a chain of lengths: worst case, root sum square of deviations (GUM 5.1.2), and the chance of staying within limits by
- * simulation. Links repeated `times` err each on their own, but for what an instrument has in all that it measured: that
- * adds up with its sign (GUM 5.2.2, correlation 1).
+ * simulation. Links repeated `times` err each on their own, but for what an instrument has in all that it measured, which is added up as
+ * `addErrors` says.
  *
  * @param limits smallest and largest sum that will do; null for none.
  */
@@ -49,7 +48,7 @@ export function stackUp(
   const worst = links.reduce((sum, { plusMinusMm, times }) => sum + times * plusMinusMm, 0);
   const squares = links.map(({ plusMinusMm, times }) => times * plusMinusMm ** 2);
   const own = links.reduce((sum, link) => sum + link.times * ownPlusMinus(link) ** 2, 0);
-  const instruments = [...instrumentSums(links).values()];
+  const instruments = instrumentSums(links);
   const likely = Math.hypot(Math.sqrt(own), ...instruments);
   const most = Math.max(0, ...squares);
   return {
@@ -67,7 +66,7 @@ function simulate(
 ): number {
   const random = xoroshiro128plus(SEED);
   const normal = normalSource(() => uniformFloat64(random));
-  const instruments = [...instrumentSums(links).values()].map((plusMinusMm) => plusMinusMm / PER_STANDARD);
+  const instruments = instrumentSums(links).map((plusMinusMm) => plusMinusMm / PER_STANDARD);
   const spreads = links.map((link) => ownPlusMinus(link) / PER_STANDARD);
   let within = 0;
   for (let trial = 0; trial < TRIALS; trial += 1) {
@@ -83,20 +82,17 @@ function simulate(
 
 /** What a link has to itself. */
 function ownPlusMinus({ plusMinusMm, shared = [] }: StackLink): number {
-  const square = shared.reduce((left, part) => left - part.plusMinusMm ** 2, plusMinusMm ** 2);
+  const square = shared.reduce((left, part) => left - part.standard ** 2, plusMinusMm ** 2);
   return Math.sqrt(Math.max(0, square));
 }
 
-/** By instrument, what its error comes to in the sum; signed, mm. */
-function instrumentSums(links: readonly StackLink[]): Map<string, number> {
-  const sums = new Map<string, number>();
-  for (const { sign, times, shared = [] } of links) {
-    for (const { instrumentId, plusMinusMm } of shared) {
-      sums.set(instrumentId, (sums.get(instrumentId) ?? 0) + sign * times * plusMinusMm);
-    }
-  }
-  return sums;
-}
+/** By instrument, what its error comes to in the sum, mm. */
+const instrumentSums = (links: readonly StackLink[]): number[] =>
+  addErrors(
+    links.flatMap(({ sign, times, shared = [] }) =>
+      shared.map((error) => ({ ...error, standard: sign * times * error.standard })),
+    ),
+  ).map(({ standard }) => standard);
 
 /** Standard normal numbers from uniform ones (Box and Muller, Ann. Math. Stat. 29, 1958). */
 export function normalSource(uniform: () => number): () => number {

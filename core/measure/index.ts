@@ -23,5 +23,6 @@ export { readReading } from './readReading';
 export { SizeGraph, type SettleDepth } from './sizeGraph';
 export { CONSTRUCTIONS, constructionOf } from './constructions';
 export { centreDistance, inverseInvolute, involute, MODULES_MM, spanOverTeeth } from './gear';
+export { addErrors, type InstrumentError } from './instrumentErrors';
 export { takeApart } from './propagate';
 export type { Construction, ConstructionId, ConstructionInput, ConstructionResult } from './construction';

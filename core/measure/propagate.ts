@@ -1,3 +1,4 @@
+import { addErrors, type InstrumentError } from './instrumentErrors';
 import { combine, foreknownOf, type Contribution, type Uncertainty } from './uncertainty';
 
 /** A measured size that a result rests on, and how much the result changes with it. */
@@ -9,18 +10,17 @@ export interface Root {
 
 /**
  * Combined uncertainty by the law of propagation (GUM 5.1.2 and 5.2.2): each measured size counted once with its whole
- * sensitivity, so that one that enters twice is not taken for two. An instrument's own error is one and the same in all that
- * it measured (GUM F.1.2.3, a correlation of 1): of a sum it is the sum, of a difference the difference. All else is
- * uncorrelated: u² = Σ (cᵢ uᵢ)² + Σ (Σ cᵢ sᵢ)² over sizes and over instruments.
+ * sensitivity, so that one that enters twice is not taken for two. What an instrument has in several sizes is added up as
+ * `addErrors` says. All else is uncorrelated: u² = Σ (cᵢ uᵢ)² over sizes, and what the instruments come to.
  */
 export function propagate(roots: readonly Root[]): Uncertainty {
   const measuredWith = countInstruments(roots);
-  const shared = new Map<string, number>();
+  const shared: InstrumentError[] = [];
   const own = roots.map(({ sizeId, perUnit, uncertainty }): Contribution => {
-    const parts = uncertainty.contributions.filter(({ instrumentId, standard }) => {
+    const parts = uncertainty.contributions.filter((part) => {
       // What measured one size only is a share of that size.
-      if (instrumentId === undefined || measuredWith.get(instrumentId) === 1) return true;
-      shared.set(instrumentId, (shared.get(instrumentId) ?? 0) + perUnit * standard);
+      if (part.instrumentId === undefined || measuredWith.get(part.instrumentId) === 1) return true;
+      shared.push(errorOf(part, part.instrumentId, perUnit));
       return false;
     });
     const { standard, degreesOfFreedom } = combine(parts);
@@ -32,14 +32,20 @@ export function propagate(roots: readonly Root[]): Uncertainty {
       foreknown: foreknownOf(parts),
     };
   });
-  const instruments = [...shared].map(([instrumentId, standard]): Contribution => ({
-    source: 'instrument',
+  const instruments = addErrors(shared).map(({ instrumentId, standard, isOne }): Contribution => ({
+    source: isOne ? 'instrument' : 'alongScale',
     instrumentId,
-    standard: Math.abs(standard),
+    standard,
     degreesOfFreedom: Infinity,
   }));
   return combine([...own, ...instruments]);
 }
+
+const errorOf = (
+  { standard, jaw = 'outside', leastShared = 1 }: Contribution,
+  instrumentId: string,
+  perUnit = 1,
+): InstrumentError => ({ instrumentId, jaw, leastShared, standard: perUnit * standard });
 
 /** How many of the sizes each instrument measured. */
 function countInstruments(roots: readonly Root[]): Map<string, number> {
@@ -58,16 +64,16 @@ const instrumentsIn = ({ contributions }: Uncertainty) =>
 /** An uncertainty taken apart: its variance without the errors of instruments, and those. */
 export interface Apart {
   variance: number;
-  shared: readonly { instrumentId: string; standard: number }[];
+  shared: readonly InstrumentError[];
 }
 
-/** Takes out of an uncertainty what it shares with other sizes that the same instruments measured. */
+/** Takes out of an uncertainty what it may share with other sizes that the same instruments measured. */
 export function takeApart({ contributions }: Uncertainty): Apart {
   let variance = 0;
-  const shared: { instrumentId: string; standard: number }[] = [];
-  for (const { instrumentId, standard } of contributions) {
-    if (instrumentId === undefined) variance += standard * standard;
-    else shared.push({ instrumentId, standard });
+  const shared: InstrumentError[] = [];
+  for (const part of contributions) {
+    if (part.instrumentId === undefined) variance += part.standard * part.standard;
+    else shared.push(errorOf(part, part.instrumentId));
   }
   return { variance, shared };
 }

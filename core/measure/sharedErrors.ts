@@ -1,7 +1,7 @@
-import type { Apart } from './propagate';
+import type { InstrumentError } from './instrumentErrors';
 
 interface Share {
-  instrument: number;
+  group: number;
   standard: number;
 }
 
@@ -9,15 +9,23 @@ const NOBODY = -1;
 
 /**
  * What each measured size has of the errors of instruments, in flat arrays by rank. Nearly all sizes are measured with one
- * instrument; what further ones have to do with a size stands beside that.
+ * instrument; what further ones have to do with a size stands beside that. A group is what one instrument measures with the same jaws.
  */
 export class SharedErrors {
-  readonly #numbers = new Map<string, number>();
+  readonly #groups = new Map<string, number>();
+  readonly #instruments = new Map<string, number>();
   readonly #first: Int32Array;
   readonly #standards: Float64Array;
   readonly #further = new Map<number, readonly Share[]>();
-  /** By instrument, of the sum that is being taken. */
-  #sums = new Float64Array(4);
+  /** By group. */
+  readonly #instrumentOf: number[] = [];
+  readonly #leastShared: number[] = [];
+  /** By group, of the sum that is being taken: of the errors, and of their squares. */
+  #sums: Float64Array = new Float64Array(8);
+  #squares: Float64Array = new Float64Array(8);
+  /** By instrument: of all errors, and the variance where only what must be is shared. */
+  #wholes: Float64Array = new Float64Array(8);
+  #aparts: Float64Array = new Float64Array(8);
 
   /** @param count sizes in all. */
   constructor(count: number) {
@@ -26,16 +34,17 @@ export class SharedErrors {
   }
 
   /** Says anew what a size has of them; true if that is otherwise than before. */
-  set(rank: number, shared: Apart['shared']): boolean {
-    const [first = { instrument: NOBODY, standard: 0 }, ...further] = shared.map(
-      ({ instrumentId, standard }): Share => ({ instrument: this.#numberOf(instrumentId), standard }),
-    );
+  set(rank: number, shared: readonly InstrumentError[]): boolean {
+    const [first = { group: NOBODY, standard: 0 }, ...further] = shared.map((error): Share => ({
+      group: this.#groupOf(error),
+      standard: error.standard,
+    }));
     const same =
-      this.#first[rank] === first.instrument &&
+      this.#first[rank] === first.group &&
       this.#standards[rank] === first.standard &&
       further.length === 0 &&
       !this.#further.has(rank);
-    this.#first[rank] = first.instrument;
+    this.#first[rank] = first.group;
     this.#standards[rank] = first.standard;
     if (further.length > 0) this.#further.set(rank, further);
     else this.#further.delete(rank);
@@ -46,30 +55,53 @@ export class SharedErrors {
   add(rank: number, slope: number): void {
     const first = this.#first[rank]!;
     if (first === NOBODY) return;
-    this.#sums[first]! += slope * this.#standards[rank]!;
+    this.#addTo(first, slope * this.#standards[rank]!);
     if (this.#further.size === 0) return;
-    for (const { instrument, standard } of this.#further.get(rank) ?? []) {
-      this.#sums[instrument]! += slope * standard;
-    }
+    for (const { group, standard } of this.#further.get(rank) ?? []) this.#addTo(group, slope * standard);
   }
 
-  /** Variance of what was added since the last time: each instrument's errors add up before they are squared. */
+  #addTo(group: number, error: number): void {
+    this.#sums[group]! += error;
+    this.#squares[group]! += error * error;
+  }
+
+  /** Variance of what was added since the last time, as `addErrors` says. */
   takeVariance(): number {
-    const sums = this.#sums;
+    const [sums, squares, wholes, aparts] = [this.#sums, this.#squares, this.#wholes, this.#aparts];
+    for (let group = 0; group < this.#instrumentOf.length; group += 1) {
+      if (squares[group] === 0) continue;
+      const instrument = this.#instrumentOf[group]!;
+      const shared = this.#leastShared[group]!;
+      wholes[instrument]! += sums[group]!;
+      aparts[instrument]! += shared * sums[group]! ** 2 + (1 - shared) * squares[group]!;
+      sums[group] = 0;
+      squares[group] = 0;
+    }
     let variance = 0;
-    for (let instrument = 0; instrument < this.#numbers.size; instrument += 1) {
-      variance += sums[instrument]! ** 2;
-      sums[instrument] = 0;
+    for (let instrument = 0; instrument < this.#instruments.size; instrument += 1) {
+      variance += Math.max(wholes[instrument]! ** 2, aparts[instrument]!);
+      wholes[instrument] = 0;
+      aparts[instrument] = 0;
     }
     return variance;
   }
 
-  #numberOf(instrumentId: string): number {
-    const known = this.#numbers.get(instrumentId);
+  #groupOf({ instrumentId, jaw, leastShared }: InstrumentError): number {
+    const key = `${jaw} ${leastShared} ${instrumentId}`;
+    const known = this.#groups.get(key);
     if (known !== undefined) return known;
-    const number = this.#numbers.size;
-    this.#numbers.set(instrumentId, number);
-    if (number >= this.#sums.length) this.#sums = new Float64Array(2 * this.#sums.length);
-    return number;
+    const group = this.#groups.size;
+    this.#groups.set(key, group);
+    const instrument = this.#instruments.get(instrumentId) ?? this.#instruments.size;
+    this.#instruments.set(instrumentId, instrument);
+    this.#instrumentOf.push(instrument);
+    this.#leastShared.push(leastShared);
+    if (group >= this.#sums.length) {
+      [this.#sums, this.#squares, this.#wholes, this.#aparts] = Array.from(
+        { length: 4 },
+        () => new Float64Array(4 * group),
+      ) as [Float64Array, Float64Array, Float64Array, Float64Array];
+    }
+    return group;
   }
 }

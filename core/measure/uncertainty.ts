@@ -1,7 +1,7 @@
 import jstat from 'jstat';
 
 import type { Instrument, Jaw } from '@core/model';
-import { jawError, permissibleError } from '@core/workshop';
+import { jawError, leastShared, permissibleError } from '@core/workshop';
 
 import { coverageFactor } from './coverage';
 import { extremes, sampleStandardDeviation } from './statistics';
@@ -10,14 +10,19 @@ import { extremes, sampleStandardDeviation } from './statistics';
  * Where a share of an uncertainty comes from: the readings of a size themselves, the limits that were stated of it, or a size
  * it is worked out from.
  */
-export type UncertaintySource = 'repeatability' | 'instrument' | 'jaws' | 'resolution' | 'limits' | 'size';
+export type UncertaintySource =
+  'repeatability' | 'instrument' | 'alongScale' | 'jaws' | 'resolution' | 'limits' | 'size';
 
 export interface Contribution {
   source: UncertaintySource;
   /** The size meant, when `source` is 'size'. */
   sizeId?: string;
-  /** The instrument meant, when `source` is 'instrument': its error is the same in all that it measures. */
+  /** The instrument meant, when `source` is 'instrument' or 'alongScale', where what it has in several sizes is counted as errors of each. */
   instrumentId?: string;
+  /** What of the instrument it was taken with. */
+  jaw?: Jaw;
+  /** Of the variance of the instrument's error, the share that is at least the same in all that it measures with these jaws. */
+  leastShared?: number;
   /** Standard uncertainty of the result through this source: sensitivity times its own; mm or radians. */
   standard: number;
   /** Degrees of freedom; Infinity where the limits are taken as known (type B). */
@@ -80,6 +85,8 @@ export function uncertaintyOfReadings(
     {
       source: 'instrument',
       instrumentId: instrument.id,
+      jaw,
+      leastShared: leastShared(instrument),
       standard: rectangular(permissibleError(instrument, largest)),
       degreesOfFreedom: Infinity,
     },
@@ -99,6 +106,8 @@ export function uncertaintyOfReadings(
  * what is stated of it (GUM G.4.2, note 1: a relative doubt of 1/√(2 · 5), a third).
  */
 const HAND_DEGREES = 5;
+/** Readings that scatter more than is stated speak against it, so that it counts for less: hands are oftener rougher than stated than smoother. */
+const ROUGHER_DEGREES = 2;
 /** Readings that scatter more than a hand would once in a hundred times are not of that hand: they speak for themselves. */
 const NOT_THAT_HAND = 0.99;
 
@@ -113,9 +122,10 @@ function scatterOfOne(readings: readonly number[], { repeatability }: Instrument
   const own = sampleStandardDeviation(readings);
   const limit = jstat.centralF.inv(NOT_THAT_HAND, shown, HAND_DEGREES);
   if ((own / repeatability) ** 2 > limit) return { standard: own, degreesOfFreedom: shown, foreknown: 0 };
-  const degreesOfFreedom = HAND_DEGREES + shown;
-  const variance = (HAND_DEGREES * repeatability ** 2 + shown * own ** 2) / degreesOfFreedom;
-  return { standard: Math.sqrt(variance), degreesOfFreedom, foreknown: HAND_DEGREES / degreesOfFreedom };
+  const known = own > repeatability ? ROUGHER_DEGREES : HAND_DEGREES;
+  const degreesOfFreedom = known + shown;
+  const variance = (known * repeatability ** 2 + shown * own ** 2) / degreesOfFreedom;
+  return { standard: Math.sqrt(variance), degreesOfFreedom, foreknown: known / degreesOfFreedom };
 }
 
 /** Standard deviation of the median of n normal readings against that of their mean (order statistics, n = 1 to 10). */

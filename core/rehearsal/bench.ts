@@ -23,28 +23,38 @@ const READINGS_OF_COUNTERPART = 5;
 const READINGS_OF_MADE = 2;
 const ODD_TRIAL = 0.1;
 
-/** The person's bench: a caliper that is off by the same in everything it measures, and one hand. */
+/**
+ * The person's bench: one hand, and a caliper of which half of the error is the same in everything it measures, and half is that of its inside or of its
+ * outside jaws (ISO 13385-1:2019: error along the scale, shift between jaws).
+ */
 export class Bench {
-  readonly #offMm: number;
+  readonly #offMm: { inside: number; outside: number };
 
   constructor(private readonly lots: Lots) {
-    const most = permissibleError(CALIPER, 20);
-    this.#offMm = lots.between(-most, most);
+    const half = permissibleError(CALIPER, 20) / 2;
+    const common = lots.between(-half, half);
+    this.#offMm = {
+      inside: common + lots.between(-half, half),
+      outside: common + lots.between(-half, half),
+    };
   }
 
   /** One reading as the display shows it. */
-  read(trueMm: number): number {
-    const shown = trueMm + this.#offMm + CALIPER.repeatability * this.lots.normal();
+  read(trueMm: number, jaws: 'inside' | 'outside'): number {
+    const shown = trueMm + this.#offMm[jaws] + CALIPER.repeatability * this.lots.normal();
     return Math.round(shown / CALIPER.resolution) * CALIPER.resolution;
   }
 
-  readCounterpart(trueMm: number): number[] {
-    return Array.from({ length: READINGS_OF_COUNTERPART }, () => this.read(trueMm));
+  /** What goes into a hole is measured from outside, and the other way round. */
+  readCounterpart({ feature, trueMm }: Pick<Place, 'feature' | 'trueMm'>): number[] {
+    const jaws = featureOf(feature).inside ? 'outside' : 'inside';
+    return Array.from({ length: READINGS_OF_COUNTERPART }, () => this.read(trueMm, jaws));
   }
 
   /** A made size as it is written down: the mean of two readings. */
   measureMade(id: string, trialId: string, made: AskedFor & { trueMm: number }): MadeSize {
-    const readings = Array.from({ length: READINGS_OF_MADE }, () => this.read(made.trueMm));
+    const jaws = featureOf(made.feature).inside ? 'inside' : 'outside';
+    const readings = Array.from({ length: READINGS_OF_MADE }, () => this.read(made.trueMm, jaws));
     return {
       id,
       trialId,

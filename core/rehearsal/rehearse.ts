@@ -65,7 +65,7 @@ function rehearseHistory(machine: RealMachine, repairs: number, seed: number): F
   };
   return Array.from({ length: repairs }, () => {
     const place = drawPlace(lots);
-    const readings = bench.readCounterpart(place.trueMm);
+    const readings = bench.readCounterpart(place);
     // What nobody can know of this make, the same at each stage of knowing.
     const offMm = varied(machine, lots) + (machine.makeMm ?? 0) * lots.normal();
     return KNOWINGS.map((knowing) => firstMake(machine, knowing, known[knowing], place, readings, offMm));

@@ -1,4 +1,4 @@
-export { INSTRUMENTS, instrumentIn, permissibleError } from './instruments';
+export { INSTRUMENTS, instrumentIn, leastShared, permissibleError } from './instruments';
 export { jawError } from './jaws';
 export { MACHINES, correctionOf, machineIn, NORMAL_95, type Asked, type WorkedCorrection } from './machines';
 export {

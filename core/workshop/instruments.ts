@@ -172,3 +172,9 @@ export function permissibleError(instrument: Instrument, reading: number): numbe
   const band = instrument.permissibleErrors.find(({ upTo }) => reading <= upTo);
   return (band ?? instrument.permissibleErrors.at(-1)!).plusMinus;
 }
+
+/**
+ * Of the variance of an instrument's error, the share that is at least the same in all that it measures with the same jaws: how its zero was set, and
+ * what its faces are worn by. Leaves and pins have an error each of their own.
+ */
+export const leastShared = ({ kind }: Instrument): number => (kind === 'gauge' ? 0 : 0.25);

@@ -10,6 +10,7 @@ import { GroupHeading } from '../shared/Heading';
 const SOURCE_WORDS = {
   repeatability: 'the hand and the piece',
   instrument: 'the instrument',
+  alongScale: 'the instrument, differently in each',
   jaws: 'its jaws where they touch',
   limits: 'the limits that were stated',
   resolution: 'the steps of its display',
@@ -29,9 +30,10 @@ export function Doubt({ size, uncertainty }: { size: Size; uncertainty: Uncertai
     );
   }
   const wordOf = (part: Uncertainty['contributions'][number]) => {
-    if (part.source === 'instrument' && part.instrumentId && size.kind === 'derived') {
+    if (part.instrumentId && size.kind === 'derived') {
       const instrument = numbers.workshop.instruments.find(({ id }) => id === part.instrumentId);
-      return `${instrument?.name ?? SOURCE_WORDS.instrument}, in all of them`;
+      const how = part.source === 'instrument' ? 'the same in each' : 'different in each';
+      return `${instrument?.name ?? SOURCE_WORDS.instrument}, ${how}`;
     }
     if (part.source !== 'size') return SOURCE_WORDS[part.source];
     const from = repair.sizes.find(({ id }) => id === part.sizeId);

@@ -103,15 +103,23 @@ describe('working a size out', () => {
 
   test('the doubt is told by its shares, the largest named', () => {
     const state = repair();
-    state.sizes[2]!.derivation = formula('A - B / 10');
+    state.sizes[2]!.derivation = formula('A + B / 10');
     const { result, size } = evaluateRepair(state).sizes.get('c')!;
     if (result.status !== 'derived') throw new Error(result.status);
     inRepair(<Doubt size={size} uncertainty={result.uncertainty} />, state);
     const doubt = screen.getByRole('group', { name: 'Where the doubt comes from' });
-    expect(doubt.textContent).toMatch(/mostly A Tube, outside/);
-    // 0.011² by itself, the caliper's 0.9 · 0.01155 in both, a hundredth of the former by B.
-    expect(doubt.textContent).toContain('52 %');
-    expect(doubt.textContent).toContain('Bench caliper, in all of them47 %');
+    // 0.011² by A itself, a hundredth of that by B, and the caliper's 1.1 · 0.01155 in both.
+    expect(doubt.textContent).toMatch(/mostly Bench caliper, the same in each/);
+    expect(doubt.textContent).toMatch(/Bench caliper, the same in each5[67] %A Tube, outside4[23] %/);
+  });
+
+  test('of a wall, what the caliper may do differently at each place counts', () => {
+    const state = repair();
+    state.sizes[2]!.derivation = formula('(A - B) / 2');
+    const { result, size } = evaluateRepair(state).sizes.get('c')!;
+    if (result.status !== 'derived') throw new Error(result.status);
+    inRepair(<Doubt size={size} uncertainty={result.uncertainty} />, state);
+    expect(screen.getByText('Bench caliper, different in each')).toBeTruthy();
   });
 });
 
