@@ -3,7 +3,14 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { LineChart } from 'react-native-gifted-charts';
 
-import { driftOf, expectedMake, habitsOf, machineThatLearned, usesWhatItLearned, type MadeSize } from '@core/learn';
+import {
+  driftOf,
+  expectedMake,
+  habitsOf,
+  machineThatLearned,
+  usesWhatItLearned,
+  type MadeSize,
+} from '@core/learn';
 import { FeatureKind, TrialList, type Machine, type MaterialFamily, type Workshop } from '@core/model';
 import { instrumentOf, learnedFrom, madeSizesOf, trialsOf } from '@core/trial';
 import { correctionOf, layerPrinterIn, materialIn } from '@core/workshop';
