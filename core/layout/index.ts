@@ -1,10 +1,4 @@
 export { endsGoTogether, type KnownLength, type LengthFinder, type Unused } from './observations';
 export { coordinateOf, zeroOf } from './zero';
-export {
-  solveLayout,
-  suspectsOf,
-  type SolvedDistance,
-  type SolvedLayout,
-  type SolvedPoint,
-  type Suspect,
-} from './solveLayout';
+export { solveLayout, suspectsOf, type SolvedLayout, type SolvedPoint } from './solveLayout';
+export { type MaybeWrong, type SolvedDistance, type Suspect } from './suspect';

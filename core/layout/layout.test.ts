@@ -7,6 +7,7 @@ import {
   type LengthFinder,
   type SolvedLayout,
 } from '@core/layout';
+import { roundTo } from '@core/quantity';
 import { LayoutDraft, noiseFrom, type Spot } from '@core/testing/layoutDraft';
 
 const DOUBT_MM = 0.02;
@@ -208,8 +209,72 @@ describe('a distance that does not agree', () => {
       .between(2, 4)
       .between(3, 4);
     const { suspect } = solve(square);
-    expect([suspect!.distanceId, ...suspect!.rivals].sort()).toEqual(['d1', 'd2', 'd3', 'd4', 'd5', 'd6']);
+    expect([suspect!, ...suspect!.rivals].map(({ distanceId }) => distanceId).sort()).toEqual([
+      'd1',
+      'd2',
+      'd3',
+      'd4',
+      'd5',
+      'd6',
+    ]);
     expect(solve(plateOfThirty(12, 1).draft).suspect!.rivals).toEqual([]);
+  });
+
+  test('of four points in an odd place is among those that are told, and is the first to be taken again', () => {
+    const spots = [
+      { x: 63, y: 12 },
+      { x: 22, y: 7 },
+      { x: 38, y: 59 },
+      { x: 22, y: 23 },
+    ];
+    const draft = new LayoutDraft(spots);
+    for (const [a, b] of [
+      [1, 2],
+      [1, 3],
+      [1, 4],
+      [2, 3],
+      [2, 4],
+      [3, 4],
+    ] as const) {
+      draft.distance({ point: `p${a}` }, { point: `p${b}` }, a === 1 && b === 3 ? 54.24 : spotsApart(a, b));
+    }
+    function spotsApart(a: number, b: number) {
+      return roundTo(Math.hypot(spots[a - 1]!.x - spots[b - 1]!.x, spots[a - 1]!.y - spots[b - 1]!.y), 0.01);
+    }
+    const { suspect, distances } = solve(draft);
+    expect(distances[1]!.redundancy).toBeLessThan(0.02);
+    expect(suspect).toMatchObject({ distanceId: 'd2', tooLongMm: expect.closeTo(1, 1) });
+    expect(suspect!.rivals.length).toBeGreaterThan(2);
+  });
+
+  test('is never cleared where one is to spare: four points anywhere, one of six typed wrong', () => {
+    const { uniform, normal } = noiseFrom(77);
+    let [told, cleared, first] = [0, 0, 0];
+    for (let run = 0; run < 300; run += 1) {
+      const draft = new LayoutDraft(
+        Array.from({ length: 4 }, () => ({ x: 80 * uniform(), y: 60 * uniform() })),
+      );
+      const wrong = Math.floor(uniform() * 6);
+      const by = (uniform() < 0.5 ? -1 : 1) * (0.5 + uniform());
+      let at = 0;
+      for (let a = 1; a <= 4; a += 1) {
+        for (let b = a + 1; b <= 4; b += 1) {
+          draft.between(a, b, DOUBT_MM * normal() + (at === wrong ? by : 0));
+          at += 1;
+        }
+      }
+      const { suspect } = solve(draft);
+      if (!suspect) continue;
+      told += 1;
+      const may = [suspect, ...suspect.rivals];
+      const found = may.find(({ distanceId }) => distanceId === `d${wrong + 1}`);
+      if (!found) cleared += 1;
+      else if (Math.abs(found.tooLongMm - by) < 0.3) first += 1;
+    }
+    expect(told).toBeGreaterThan(220);
+    expect(cleared).toBeLessThanOrEqual(told / 100);
+    // What each would be wrong by comes true of the one that is.
+    expect(first).toBeGreaterThan(0.9 * told);
   });
 
   test('is told with its sign and about its amount', () => {

@@ -1,13 +1,14 @@
 import jstat from 'jstat';
 
 import type { Fault } from '@core/fault';
-import type { Layout, LayoutDistance } from '@core/model';
+import type { Layout } from '@core/model';
 import { isNothing } from '@core/tolerance';
 
 import type { Adjustment } from './adjust';
 import { frameOf, predict, type Frame } from './frame';
 import { observationsOf, type LengthFinder, type Observation, type Unused } from './observations';
 import { adjustFromSeveral } from './severalStarts';
+import { findSuspect, type SolvedDistance, type Suspect } from './suspect';
 
 /** Where a point came out. mm. */
 export interface SolvedPoint {
@@ -23,30 +24,6 @@ export interface SolvedPoint {
   loose: boolean;
   /** The other place that its distances allow as well, if there is one. */
   mirrored: { x: number; y: number } | null;
-}
-
-/** A distance after the adjustment. */
-export interface SolvedDistance {
-  distance: LayoutDistance;
-  /** Distance between centres as taken, and as adjusted, mm. */
-  observedMm: number;
-  adjustedMm: number;
-  /** Adjusted less taken, mm. */
-  residualMm: number;
-  /** Residual over its own standard deviation; 0 where nothing checks this distance. */
-  standardised: number;
-  /** Share of an error in this distance that shows in its own residual, 0 to 1. */
-  redundancy: number;
-}
-
-/** The distance that does not agree with the others. */
-export interface Suspect {
-  distanceId: string;
-  standardised: number;
-  /** By how much it seems to read too long, mm; negative for too short. */
-  tooLongMm: number;
-  /** Other distances whose being wrong would explain the disagreement about as well; their ids. */
-  rivals: string[];
 }
 
 export interface SolvedLayout {
@@ -67,17 +44,10 @@ export interface SolvedLayout {
   fault: Fault | null;
 }
 
-/**
- * Beyond this a standardised residual is taken for a slip: 0.1 % of good distances reach it, the usual choice of
- * data snooping (Baarda, A testing procedure for use in geodetic networks, 1968).
- */
-export const SUSPECT_BEYOND = 3.29;
-/** Two explanations whose sums of squares differ by less than this can't be told apart: χ² with one degree, 95 %. */
-const TOLD_APART = 3.84;
 /** A loose way of length 1 takes a point along if it moves it by more than this share. */
 const MOVES = 1e-3;
-/** Below this share an error hardly shows in its own residual, so that nothing can be said of the distance. */
-const LEAST_REDUNDANCY = 0.02;
+/** Below this share an error does not show in its own residual but for rounding: nothing checks the distance. */
+const LEAST_REDUNDANCY = 1e-5;
 /** √χ² with two degrees of freedom at 95 %. */
 const ELLIPSE_95 = Math.sqrt(jstat.chisquare.inv(0.95, 2));
 
@@ -111,7 +81,7 @@ export function solveLayout(layout: Layout, find: LengthFinder): SolvedLayout {
     top: used('top') ? values[frame.top]! : null,
     tiedTo: frame.tiedTo,
     redundancy,
-    suspect: findSuspect(distances),
+    suspect: findSuspect(layout, distances, observations, frame, adjustment),
     agreement: redundancy > 0 ? 1 - jstat.chisquare.cdf(adjustment.squareSum, redundancy) : null,
     iterations: adjustment.iterations,
     fault: faultOf(layout, frame, observations, adjustment),
@@ -120,7 +90,7 @@ export function solveLayout(layout: Layout, find: LengthFinder): SolvedLayout {
 
 /** Ids of all distances that may be the wrong one. */
 export const suspectsOf = ({ suspect }: Pick<SolvedLayout, 'suspect'>): ReadonlySet<string> =>
-  new Set(suspect ? [suspect.distanceId, ...suspect.rivals] : []);
+  new Set(suspect ? [suspect, ...suspect.rivals].map(({ distanceId }) => distanceId) : []);
 
 /** Residuals against their own standard deviations: Qvv = 1/w − A Qxx Aᵀ. */
 function checkedDistances(
@@ -151,23 +121,6 @@ function checkedDistances(
       redundancy,
     };
   });
-}
-
-function findSuspect(distances: readonly SolvedDistance[]): Suspect | null {
-  const worst = distances.reduce<SolvedDistance | null>(
-    (most, other) => (most && most.standardised >= other.standardised ? most : other),
-    null,
-  );
-  if (!worst || worst.standardised <= SUSPECT_BEYOND) return null;
-  return {
-    distanceId: worst.distance.id,
-    standardised: worst.standardised,
-    tooLongMm: -worst.residualMm / worst.redundancy,
-    // Left out, a distance takes the square of its standardised residual with it.
-    rivals: distances
-      .filter((other) => other !== worst && worst.standardised ** 2 - other.standardised ** 2 < TOLD_APART)
-      .map(({ distance }) => distance.id),
-  };
 }
 
 function solvedPoint(

@@ -28,12 +28,15 @@ export function DistanceList({
   const show = useShow();
   const used = new Map(solved.distances.map((one) => [one.distance.id, one]));
   const suspects = suspectsOf(solved);
+  // Of several that can’t be told apart none is marked as wrong.
+  const isOne = suspects.size === 1;
   const unused = new Map(solved.unused.map((one) => [one.distance.id, one.why]));
   return (
     <View role="list" aria-label="Distances">
       {layout.distances.map((distance) => {
         const one = used.get(distance.id);
-        const suspect = suspects.has(distance.id);
+        const suspect = isOne && suspects.has(distance.id);
+        const maybe = !isOne && suspects.has(distance.id);
         const { source } = distance;
         const tag = source.from === 'size' ? (numbers.sizes.get(source.id)?.size.tag ?? '?') : '';
         const words = distanceWords(layout, distance);
@@ -42,7 +45,7 @@ export function DistanceList({
           <View key={distance.id} role="listitem">
             <Pressable
               accessibilityRole="button"
-              accessibilityLabel={`Distance ${words}${suspect ? ', does not agree' : ''}`}
+              accessibilityLabel={`Distance ${words}${suspect ? ', does not agree' : maybe ? ', may be the wrong one' : ''}`}
               onPress={() => onOpen(distance)}
               className={`min-h-[50px] flex-row items-center gap-3 border-b border-line px-4 py-1 active:bg-brass-soft ${suspect ? 'bg-rust-soft' : ''}`}
             >
@@ -58,8 +61,8 @@ export function DistanceList({
                   <Text
                     className={`font-label text-[12.5px] tabular-nums ${suspect ? 'text-rust' : 'text-muted'}`}
                   >
-                    {one.redundancy > 0.02
-                      ? `${show.signed(one.residualMm)}${suspect ? ' ?' : ''}`
+                    {one.redundancy > 0.02 || suspect || maybe
+                      ? `${show.signed(one.residualMm)}${suspect || maybe ? ' ?' : ''}`
                       : 'not checked'}
                   </Text>
                 </View>

@@ -187,6 +187,7 @@ function Distances({ layout, solved, view }: { layout: Layout; solved: SolvedLay
     return view.toPx(from.x, solved.top ?? 0);
   };
   const suspects = suspectsOf(solved);
+  const isOne = suspects.size === 1;
   return (
     <G>
       {layout.distances.map((distance) => {
@@ -201,7 +202,7 @@ function Distances({ layout, solved, view }: { layout: Layout; solved: SolvedLay
               y1={a.y}
               x2={b.x}
               y2={b.y}
-              stroke={suspect ? colours.rust.DEFAULT : used ? colours.brass.DEFAULT : colours.rule}
+              stroke={suspect && isOne ? colours.rust.DEFAULT : used ? colours.brass.DEFAULT : colours.rule}
               strokeWidth={suspect ? 2.4 : 1.1}
               {...(used ? {} : { strokeDasharray: '4 4' })}
             />
@@ -213,7 +214,7 @@ function Distances({ layout, solved, view }: { layout: Layout; solved: SolvedLay
                   width={18}
                   height={22}
                   rx={4}
-                  fill={colours.rust.DEFAULT}
+                  fill={isOne ? colours.rust.DEFAULT : colours.brass.DEFAULT}
                 />
                 <SvgText
                   x={(a.x + b.x) / 2}

@@ -7,6 +7,9 @@ import { sentenceOf } from '@core/wording';
 import { useShow } from '../../preferences/useShow';
 import { distanceWords, endWords } from './editLayout';
 
+/** A sentence that names more distances than these is not read. */
+const MOST_NAMED = 6;
+
 /** How the layout stands, in a sentence: what is missing, what does not agree, or that all is well. */
 export function LayoutState({
   layout,
@@ -20,6 +23,10 @@ export function LayoutState({
   const show = useShow();
   const { suspect, fault, redundancy, agreement } = solved;
   const wrong = layout.distances.find(({ id }) => id === suspect?.distanceId);
+  const shortWords = (id: string) => {
+    const distance = layout.distances.find((one) => one.id === id);
+    return distance ? `${endWords(layout, distance.from)} to ${endWords(layout, distance.to)}` : '';
+  };
   if (waiting) {
     return (
       <Sentence
@@ -30,12 +37,19 @@ export function LayoutState({
   }
   if (suspect && wrong) {
     if (suspect.rivals.length > 0) {
-      const others = suspect.rivals.length + 1;
+      const all = [suspect, ...suspect.rivals];
+      const sizes = all.map(({ tooLongMm }) => Math.abs(tooLongMm));
+      const [least, most] = [show.number(Math.min(...sizes)), show.number(Math.max(...sizes))];
+      const named = [
+        ...all.slice(0, MOST_NAMED).map(({ distanceId }) => shortWords(distanceId)),
+        ...(all.length > MOST_NAMED ? [`and ${all.length - MOST_NAMED} more`] : []),
+      ].join(', ');
+      const by = least === most ? most : `${least} to ${most}`;
       return (
         <Sentence
           tone="text-rust"
           alert
-          text={`The distances do not agree, and too few of them check each other to tell which is wrong: it is one of ${others}. Take one more, across or to an edge.`}
+          text={`One of these ${all.length} distances is off, by ${by} ${show.word}, and they can’t be told apart: ${named}. Measure ${shortWords(suspect.distanceId)} again first: it would be ${show.number(Math.abs(suspect.tooLongMm))} too ${suspect.tooLongMm > 0 ? 'long' : 'short'}.`}
         />
       );
     }
