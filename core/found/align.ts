@@ -1,7 +1,7 @@
 import { CholeskyDecomposition, EigenvalueDecomposition, Matrix } from 'ml-matrix';
 import { Matrix4, Quaternion, Vector3 } from 'three';
 
-import { nearestTo } from '@core/boxTree';
+import { nearestTo, type Nearest } from '@core/boxTree';
 import type { WeldedMesh } from '@core/part';
 
 import { explained, type Explained } from './explained';
@@ -23,8 +23,6 @@ const POINTS = { rated: 100, coarse: 160, close: 500, fine: 2000 };
 /** Rounds by which each is brought nearer at most, and how small a step ends them, mm. */
 const ROUNDS = { coarse: 12, close: 30, fine: 30 };
 const STEP_MM = { coarse: 1e-2, close: 1e-3, fine: 1e-5 };
-/** Ways that are looked at with each. */
-const WAYS = { coarse: 36, close: 12 };
 /** Least share of a found piece that has to lie on the spare: the rest may be what broke off, wore or was filled. */
 const LEAST_SHARE = 0.4;
 /** How much laying more of it is worth a worse fit of that (the power of the fraction in FRMSD). */
@@ -61,21 +59,48 @@ export function laidOver(
     close: samplesOf(found, POINTS.close),
     fine: samplesOf(found, POINTS.fine),
   };
-  const guesses = [
-    ...firstGuesses(samples.fine, samplesOf(spare, POINTS.fine)),
-    // Whatever is missing of it: axes and boxes of a fragment say nothing of the whole.
-    ...pairGuesses(found, spare, outwards(found)),
-  ];
+  const axes = firstGuesses(samples.fine, samplesOf(spare, POINTS.fine));
+  const whole = waysFrom(axes, found, spare, samples, WHOLE, (share) => onShare(0.4 * share));
+  if ((whole[0]?.explains?.both ?? 0) >= PLAINLY) return whole;
+  // Whatever is missing of it: axes and boxes of a fragment say nothing of the whole.
+  const pairs = pairGuesses(found, spare, outwards(found));
+  return waysFrom([...axes, ...pairs], found, spare, samples, ANY, (share) => onShare(0.4 + 0.6 * share));
+}
+
+interface Sampled {
+  rated: Samples;
+  coarse: Samples;
+  close: Samples;
+  fine: Samples;
+}
+
+/** Ways that are looked at with few points and with more: of a piece that its axes already lay well, and of any. */
+const WHOLE = { coarse: 24, close: 8, closeWithin: LIKELY };
+const ANY = { coarse: 36, close: 12, closeWithin: Infinity };
+/** What explains less is another piece, however near it is brought. */
+const HARDLY = 0.25;
+/** What explains so much of both is not looked for elsewhere. */
+const PLAINLY = 0.95;
+
+function waysFrom(
+  guesses: readonly Matrix4[],
+  found: WeldedMesh,
+  spare: WeldedMesh,
+  samples: Sampled,
+  most: typeof WHOLE,
+  onShare: (share: number) => void,
+): Laid[] {
   const rated = guesses.map((place, index) => {
-    if (index % 50 === 0) onShare((0.5 * index) / guesses.length);
+    if (index % 50 === 0) onShare((0.4 * index) / guesses.length);
     return { place, worth: ratedBy(distances(samples.rated, place, spare)).worth };
   });
-  const coarse = distinct(rated.sort(byWorth), WAYS.coarse).map(({ place }, index) => {
-    onShare(0.5 + (0.2 * index) / WAYS.coarse);
+  const coarse = distinct(rated.sort(byWorth), most.coarse).map(({ place }, index) => {
+    onShare(0.4 + (0.2 * index) / most.coarse);
     return refined(samples.coarse, spare, place, 'coarse', null);
   });
-  const close = distinct(coarse.sort(byWorth), WAYS.close).map(({ place }, index) => {
-    onShare(0.7 + (0.15 * index) / WAYS.close);
+  const begun = asGood(distinct(coarse.sort(byWorth), most.close), most.closeWithin);
+  const close = begun.map(({ place }, index) => {
+    onShare(0.6 + (0.2 * index) / begun.length);
     return refined(samples.close, spare, place, 'close', null);
   });
   // What swelled lies as well in its middle as on either side, from where no small step leads to the other.
@@ -87,6 +112,7 @@ export function laidOver(
   const facing = facingOf(samples.close, spare, good);
   // What hardly explains either is not brought nearer with thousands of points.
   const hopeful = explainedBest(good, found, spare, facing, HOPEFUL);
+  if ((hopeful[0]?.explains?.both ?? 0) < HARDLY) return hopeful;
   const fine = hopeful.map(({ place }, index) => {
     onShare(0.85 + (0.15 * index) / hopeful.length);
     return refined(samples.fine, spare, place, 'fine', facing);
@@ -374,11 +400,12 @@ function refined(
   const place = start.clone();
   const [point, normal] = [new Vector3(), new Vector3()];
   let laid: Laid = { place, worth: Infinity };
+  const before = new NearBefore(found);
   for (let round = 0; round < ROUNDS[how]; round += 1) {
     const pairs: { at: Vector3; out: Vector3; off: number; mm: number }[] = [];
     for (let at = 0; at < found.points.length; at += 3) {
       point.fromArray(found.points, at).applyMatrix4(place);
-      const near = nearestTo(spare, point.toArray())!;
+      const near = before.nearestTo(spare, point, at);
       const out = outOf(spare, near.at);
       if (facing !== null) {
         normal.fromArray(found.normals, at).transformDirection(place).multiplyScalar(facing);
@@ -403,6 +430,32 @@ function refined(
   }
   return laid;
 }
+
+/** Where points were in the round before, and how far from the spare: they are at most as much further from it as they were moved. */
+class NearBefore {
+  readonly #at: Float64Array;
+  readonly #mm: Float64Array;
+
+  constructor({ points }: Samples) {
+    this.#at = new Float64Array(points.length);
+    this.#mm = new Float64Array(points.length / 3).fill(Infinity);
+  }
+
+  nearestTo(spare: WeldedMesh, { x, y, z }: Vector3, at: number): Nearest {
+    const own = this.#at;
+    const moved = Math.hypot(x - own[at]!, y - own[at + 1]!, z - own[at + 2]!);
+    const within = (this.#mm[at / 3]! + moved) * (1 + BEYOND) + BEYOND;
+    const near = nearestTo(spare, [x, y, z], within) ?? nearestTo(spare, [x, y, z])!;
+    own[at] = x;
+    own[at + 1] = y;
+    own[at + 2] = z;
+    this.#mm[at / 3] = near.mm;
+    return near;
+  }
+}
+
+/** So that rounding cuts nothing off. */
+const BEYOND = 1e-6;
 
 /** How little everything is held where it is, beside what a point holds. */
 const HOLD = 1e-6;

@@ -65,8 +65,8 @@ export function waysOver(
     : ok({ ways, isSure: both >= SURE });
 }
 
-/** Of one that explains so much nobody asks for its mirror image. */
-const LOOKED_AT_MIRRORED = 0.97;
+/** Of one that explains so much its mirror image can't explain more by enough. */
+const LOOKED_AT_MIRRORED = 1 - MIRRORED_BY;
 /** Compares a found piece, laid one way, with the spare. @param onShare told how far it is, 0 to 1. */
 export function comparedOver(
   found: WeldedMesh,
