@@ -23,6 +23,8 @@ export interface FoundFigures {
   mostlyMm: number;
   /** In the middle: how much larger (or, below 0, smaller) it is all over. */
   middleMm: number;
+  /** It is larger (or, below 0, smaller) by this share in all directions: another scale. Null where that does not explain what is off. */
+  scale: Deviation['scale'];
   furthestOut: Deviation['furthestOut'];
   furthestIn: Deviation['furthestIn'];
   /** Of the spare, what has nothing of the found piece near it: it broke off, wore away, or was not scanned. */
@@ -91,6 +93,7 @@ export function foundFigures(
     shareOn: shareWithin(offs, withinMm),
     mostlyMm: quantile(offs.map((mm) => Math.abs(mm)).sort(), 0.95),
     middleMm: quantile(offs, 0.5),
+    scale: deviation.scale,
     furthestOut: furthestOut && furthestOut.mm > withinMm ? furthestOut : null,
     furthestIn: furthestIn && furthestIn.mm > withinMm ? furthestIn : null,
     shareMissing: 1 - shareWithin(fromSpare, Math.max(nearOf(spare), 2 * withinMm)),

@@ -6,6 +6,7 @@ import type { Vec3, WeldedMesh } from '@core/part';
 import { offOf } from './off';
 import type { Painting } from './paint';
 import { crossOf, middleOf, samplesOf } from './samples';
+import { scaleOver } from './scale';
 
 /** How a found piece differs from the spare that it is laid over. Outside the spare counts up, inside down; mm. */
 export interface Deviation {
@@ -16,6 +17,8 @@ export interface Deviation {
   furthestIn: { mm: number; at: Vec3 } | null;
   /** How far points spread evenly over the spare are from the found piece, in order of size; 0 for what lies under its surface. */
   fromSpare: Float64Array;
+  /** By how much it is larger all over, as a share; null where no scale explains what is off. */
+  scale: number | null;
 }
 
 /** Points on each of both. */
@@ -38,6 +41,7 @@ export function deviationOf(found: WeldedMesh, spare: WeldedMesh, painting: Pain
     furthestOut: furthest(painting, spare, 1),
     furthestIn: furthest(painting, spare, -1),
     fromSpare: fromSpare.sort(),
+    scale: scaleOver(found, spare),
   };
 }
 

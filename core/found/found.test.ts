@@ -7,7 +7,10 @@ import type { Step } from '@core/model';
 import { FILE_QUALITY, weld, type WeldedMesh } from '@core/part';
 import { RepairBuilder } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
+import { noiseFrom } from '@core/testing/layoutDraft';
 import { RepairDraft } from '@core/testing/repairDraft';
+
+import { scaleOver } from './scale';
 
 import {
   comparedOver,
@@ -169,6 +172,31 @@ test('a piece that swelled all over is told to be larger', async () => {
   expect(figures.middleMm).toBeCloseTo(0.05, 1.5);
   expect(figures.furthestOut!.mm).toBeGreaterThan(0.35);
   expect(figures.furthestOut!.mm).toBeLessThan(0.5);
+  expect(figures.scale).toBeCloseTo(0.02, 3);
+});
+
+describe('another scale', () => {
+  const noisy = (mesh: WeldedMesh) => {
+    const { normal } = noiseFrom(9);
+    return { ...mesh, positions: mesh.positions.map((mm) => mm + 0.02 * normal()) };
+  };
+  test('is told, however the piece is laid', async () => {
+    const spare = await meshed([plate(40), ...holes(8)]);
+    const scaled = (by: number) => noisy(meshLaid(spare, by, new Matrix4()));
+    expect(scaleOver(scaled(1.01), spare)).toBeCloseTo(0.01, 2.7);
+    expect(scaleOver(scaled(0.99), spare)).toBeCloseTo(-0.01, 2.7);
+    // Laid by one end.
+    const aside = meshLaid(scaled(1.01), 1, new Matrix4().makeTranslation(-0.2, 0.05, 0));
+    expect(scaleOver(aside, spare)).toBeCloseTo(0.01, 2.7);
+  });
+
+  test('is not told of what is true, rough, worn or shorter', async () => {
+    const spare = await meshed([plate(60), ...holes(8)]);
+    expect(scaleOver(spare, spare)).toBeNull();
+    expect(scaleOver(noisy(spare), spare)).toBeNull();
+    expect(scaleOver(await meshed([plate(60), ...holes(9)]), spare)).toBeNull();
+    expect(scaleOver(await meshed([plate(40), ...holes(8)]), spare)).toBeNull();
+  });
 });
 
 test('a piece that looks the same from several sides is laid in each of them', async () => {

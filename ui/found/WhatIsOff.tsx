@@ -18,10 +18,13 @@ const LEAST_MISSING = 0.005;
 /** By how much a scanned piece is off, where, and what of the spare it lacks. */
 export function WhatIsOff({ figures }: { figures: FoundFigures }) {
   const show = useShow();
-  const { withinMm, shareOn, mostlyMm, middleMm, furthestOut, furthestIn, shareMissing } = figures;
+  const { withinMm, shareOn, mostlyMm, middleMm, furthestOut, furthestIn, shareMissing, scale } = figures;
   const sentences = [
     `${percent(shareOn)} of it lies within ${show.length(withinMm)} of the spare; nineteen of twenty places are off by ${show.length(mostlyMm)} at most.`,
-    Math.abs(middleMm) > withinMm / 4
+    scale !== null
+      ? `It is ${(100 * Math.abs(scale)).toFixed(1)} % ${scale > 0 ? 'larger' : 'smaller'} than the spare in every direction: it may have been scanned or saved at another scale.`
+      : '',
+    scale === null && Math.abs(middleMm) > withinMm / 4
       ? `All over it is ${show.length(Math.abs(middleMm))} ${middleMm > 0 ? 'larger' : 'smaller'}, in the middle of its places.`
       : '',
     furthestOut
