@@ -47,7 +47,7 @@ export function Doubt({ size, uncertainty }: { size: Size; uncertainty: Uncertai
         const share = part.standard ** 2 / variance;
         return (
           <View key={index} className="flex-row items-center gap-2">
-            <Text numberOfLines={1} className="w-[46%] font-label text-[13.5px] text-ink">
+            <Text numberOfLines={2} className="w-[46%] font-label text-[13.5px] text-ink">
               {wordOf(part)}
             </Text>
             <View className="h-2 flex-1 rounded-sm bg-bench">
