@@ -54,7 +54,7 @@ export function createApp(parts: {
     }),
   );
   app.use(compression());
-  app.use(guard(parts.guard));
+  app.use(guard({ log: parts.log, ...parts.guard }));
   app.get('/api/health', async (_request, response) => {
     const fault = await parts.database.probe();
     if (fault) throw new Trouble(fault);

@@ -1,3 +1,7 @@
+import { randomUUID } from 'node:crypto';
+
+import type { Logger } from 'pino';
+
 import type { RunningServer } from './start';
 import { Trouble } from './trouble';
 
@@ -10,6 +14,18 @@ export function stopOnSignal(server: RunningServer): void {
     );
   process.once('SIGINT', stop);
   process.once('SIGTERM', stop);
+}
+
+/**
+ * What goes wrong outside every request, in a timer or a stream, is written down with a report and ends nothing: whatever was acknowledged is in the database,
+ * and others are at work.
+ */
+export function keepRunning(log: Pick<Logger, 'error'>): void {
+  for (const event of ['uncaughtException', 'unhandledRejection'] as const) {
+    process.on(event, (error: unknown) =>
+      log.error({ err: error, report: randomUUID().slice(0, 8) }, 'something outside every request failed'),
+    );
+  }
 }
 
 /** Ends the program with a sentence about why it could not go on. */

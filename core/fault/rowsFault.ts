@@ -12,5 +12,8 @@ export type RowsFault =
   | { code: 'photo.tooManyPixels'; megapixels: number; limitMegapixels: number }
   | { code: 'device.unknown'; what: string }
   | { code: 'job.missing' }
+  | { code: 'job.unreadable'; line: number; text: string }
+  | { code: 'job.tooBig'; bytes: number; limitBytes: number }
+  | { code: 'job.idTaken' }
   | { code: 'job.over'; state: string }
   | { code: 'job.machineBusy'; machine: string };

@@ -19,6 +19,8 @@ export type ServerFault =
   | { code: 'server.otherPage'; origin: string }
   | { code: 'server.passphraseWanted' }
   | { code: 'route.missing' }
+  | { code: 'workshop.tooLarge'; bytes: number; limitBytes: number }
+  | { code: 'server.tooManyGuesses'; seconds: number }
   | { code: 'request.tooLarge'; bytes: number; limitBytes: number }
   | { code: 'request.notUnpacked' }
   | { code: 'request.notRead'; rule: 'nesting' | 'values'; limit: number }

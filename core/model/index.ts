@@ -130,6 +130,7 @@ export {
   type RepairFileContent,
   faultOfIssue,
 } from './repairFile';
+export { isGcodeLine, linesOf, unreadableLine, type UnreadableLine } from './gcodeLine';
 export {
   ASKED_LIMIT,
   AskedSize,

@@ -58,7 +58,15 @@ export const JobState = z.enum(['waiting', 'running', 'paused', 'done', 'failed'
 export type JobState = z.infer<typeof JobState>;
 
 /** Why a job stands still or ended early. */
-export const JobReason = z.enum(['person', 'filament', 'adhesion', 'serverStopped', 'noJob', 'machineBusy']);
+export const JobReason = z.enum([
+  'person',
+  'filament',
+  'adhesion',
+  'serverStopped',
+  'noJob',
+  'machineBusy',
+  'broken',
+]);
 export type JobReason = z.infer<typeof JobReason>;
 
 /** A job as the workshop keeps it. */
@@ -78,7 +86,12 @@ export const Job = NewJob.extend({
 });
 export type Job = z.infer<typeof Job>;
 
-export const JobList = z.strictObject({ jobs: z.array(Job) });
+/** The jobs that are shown, and those that can't be read any more. */
+export const JobList = z.strictObject({
+  jobs: z.array(Job),
+  unreadable: z.array(z.strictObject({ id: z.string(), name: z.string() })).optional(),
+});
+export type JobList = z.infer<typeof JobList>;
 
 /** What may be done with a job. */
 export const JobAct = z.enum(['pause', 'resume', 'cancel', 'again']);

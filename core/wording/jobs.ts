@@ -9,12 +9,16 @@ const REASONS: Record<NonNullable<Job['reason']>, string> = {
   serverStopped: 'the server was stopped meanwhile; look at the machine, then go on or cancel',
   noJob: 'there is nothing to lay in this file; lay the part in layers again, then send that',
   machineBusy: 'the machine is at work on another job',
+  broken: 'the practice printer went wrong for a reason of its own',
 };
 
 /** Where a job is, in a sentence. */
-export function jobStateSentence({ state, share, layer, secondsLeft, reason, machineName }: Job): string {
+export function jobStateSentence({ id, state, share, layer, secondsLeft, reason, machineName }: Job): string {
   const done = `${Math.floor(100 * share)} %`;
-  const because = reason === null ? '' : `: ${REASONS[reason]}`;
+  const because =
+    reason === null
+      ? ''
+      : `: ${REASONS[reason]}${reason === 'broken' ? ` (report ${id}); send it again` : ''}`;
   switch (state) {
     case 'waiting':
       return `Waits for ${machineName}.`;

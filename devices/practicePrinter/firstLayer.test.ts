@@ -21,7 +21,7 @@ test('what the practice printer spreads is found from what it made, whatever was
     const printer = new PracticePrinter(world);
     const asked = { kind: 'outside', jaw: 'outside', name: 'Peg' } as const;
     let dimensions: { id: string; trueMm: number }[] = [];
-    printer.start(
+    void printer.start(
       {
         id: `job ${takenBackMm}`,
         machine: 'bench-printer',

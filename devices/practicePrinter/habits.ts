@@ -16,49 +16,51 @@ type Habit = readonly [offsetMm: number, scale: number];
 export type FeatureKind = 'inside' | 'outside' | 'height' | 'spacing';
 
 /** The printers of the workshop as they are in truth, with a usual stiff plastic. */
-const KNOWN: Record<string, Habits> = {
-  'bench-printer': {
-    inside: [-0.17, -0.0006],
-    outside: [0.07, -0.0006],
-    height: [0.03, 0.0004],
-    spacing: [0.005, -0.0007],
-    footMm: 0.17,
-    scatterMm: 0.016,
-    runsOut: 0.03,
-    letsGo: 0.04,
-  },
-  'quick-printer': {
-    inside: [-0.15, 0.0009],
-    outside: [0.05, 0.001],
-    height: [-0.02, 0],
-    spacing: [0, 0.001],
-    footMm: 0.12,
-    scatterMm: 0.028,
-    runsOut: 0.03,
-    letsGo: 0.08,
-  },
-  'wide-printer': {
-    inside: [-0.26, -0.001],
-    outside: [0.11, -0.0008],
-    height: [0.05, 0.0006],
-    spacing: [0.01, -0.0009],
-    footMm: 0.24,
-    scatterMm: 0.045,
-    runsOut: 0.02,
-    letsGo: 0.05,
-  },
-};
+const KNOWN = new Map<string, Habits>(
+  Object.entries({
+    'bench-printer': {
+      inside: [-0.17, -0.0006],
+      outside: [0.07, -0.0006],
+      height: [0.03, 0.0004],
+      spacing: [0.005, -0.0007],
+      footMm: 0.17,
+      scatterMm: 0.016,
+      runsOut: 0.03,
+      letsGo: 0.04,
+    },
+    'quick-printer': {
+      inside: [-0.15, 0.0009],
+      outside: [0.05, 0.001],
+      height: [-0.02, 0],
+      spacing: [0, 0.001],
+      footMm: 0.12,
+      scatterMm: 0.028,
+      runsOut: 0.03,
+      letsGo: 0.08,
+    },
+    'wide-printer': {
+      inside: [-0.26, -0.001],
+      outside: [0.11, -0.0008],
+      height: [0.05, 0.0006],
+      spacing: [0.01, -0.0009],
+      footMm: 0.24,
+      scatterMm: 0.045,
+      runsOut: 0.02,
+      letsGo: 0.05,
+    },
+  }),
+);
 
 /** Softer or shrinking plastics come out otherwise on the same printer: added to its habits. */
-const FAMILIES: Record<string, readonly [insideMm: number, outsideMm: number, scale: number]> = {
-  soft: [-0.06, 0.03, 0.001],
-  resin: [-0.02, 0.01, -0.002],
-};
+const FAMILIES = new Map<string, readonly [insideMm: number, outsideMm: number, scale: number]>([
+  ['soft', [-0.06, 0.03, 0.001]],
+  ['resin', [-0.02, 0.01, -0.002]],
+]);
 
 /** The habits of a printer with a family of material. One that nobody knows has some of its own, by its name. */
 export function habitsOf(machine: string, family: string): Habits {
-  const own = KNOWN[machine] ?? drawn(machine);
-  const [inside, outside, scale] = FAMILIES[family] ?? [0, 0, 0];
+  const own = KNOWN.get(machine) ?? drawn(machine);
+  const [inside, outside, scale] = FAMILIES.get(family) ?? [0, 0, 0];
   const with_ = ([offset, by]: Habit, more: number): Habit => [offset + more, by + scale];
   return {
     ...own,

@@ -36,7 +36,7 @@ export interface MadeDimension {
 export type PrinterReport =
   | { what: 'at'; share: number; layer: number; secondsLeft: number }
   | { what: 'stopped'; share: number; why: 'filament' }
-  | { what: 'failed'; share: number; why: 'adhesion' | 'noJob' }
+  | { what: 'failed'; share: number; why: 'adhesion' | 'noJob' | 'broken'; error?: unknown }
   | { what: 'done'; made: MadeDimension[] };
 
 /** What the printer takes from the world. */
@@ -66,11 +66,19 @@ interface Running {
 /** A printer that stands in for a real one: it takes the same file, takes its time, may fail, and its sizes are off in its own way. */
 export class PracticePrinter {
   readonly #running = new Map<string, Running>();
+  /** What is still being read. */
+  readonly #reading = new Map<string, PrinterTask>();
 
   constructor(private readonly world: PrinterWorld) {}
 
-  start(task: PrinterTask, tell: (report: PrinterReport) => void): void {
-    const program = readProgram(task.gcode);
+  async start(task: PrinterTask, tell: (report: PrinterReport) => void): Promise<void> {
+    this.#reading.set(task.id, task);
+    const isWanted = () => this.#reading.get(task.id) === task;
+    const read = readProgram(task.gcode, isWanted);
+    // What is small is begun at once.
+    const program = read instanceof Promise ? await read : read;
+    if (!program || !isWanted()) return;
+    this.#reading.delete(task.id);
     if (!program.lays) return tell({ what: 'failed', share: 0, why: 'noJob' });
     const running: Running = {
       task,
@@ -78,7 +86,7 @@ export class PracticePrinter {
       share: task.from,
       ends: this.#mishap(task),
       lastMs: this.world.now(),
-      stop: this.world.every(TELL_EVERY_MS, () => this.#tick(task.id, tell)),
+      stop: this.world.every(TELL_EVERY_MS, () => this.#beat(task.id, tell)),
     };
     this.#running.set(task.id, running);
     tell(this.#at(running));
@@ -86,6 +94,7 @@ export class PracticePrinter {
 
   /** Lets go of a job, wherever it is; gives what was done of it. */
   leave(id: string): number | null {
+    this.#reading.delete(id);
     const running = this.#running.get(id);
     running?.stop();
     this.#running.delete(id);
@@ -93,7 +102,17 @@ export class PracticePrinter {
   }
 
   leaveAll(): void {
-    for (const id of [...this.#running.keys()]) this.leave(id);
+    for (const id of [...this.#reading.keys(), ...this.#running.keys()]) this.leave(id);
+  }
+
+  /** Nothing that goes wrong in here may end the program that it stands in: it ends the job. */
+  #beat(id: string, tell: (report: PrinterReport) => void): void {
+    try {
+      this.#tick(id, tell);
+    } catch (error) {
+      const share = this.leave(id) ?? 0;
+      tell({ what: 'failed', share: Math.min(1, share), why: 'broken', error });
+    }
   }
 
   #tick(id: string, tell: (report: PrinterReport) => void): void {

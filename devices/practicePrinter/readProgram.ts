@@ -10,44 +10,116 @@ export interface Program {
 /** Firmware slows down at every corner: beside the bare ways it takes about so much more. */
 const CORNERS = 1.15;
 const USUAL_SPEED = 30;
+/** Lines that are read before others have their turn: some milliseconds. */
+const LINES_AT_ONCE = 4000;
 
-/** Reads G-code as a printer's firmware does: where each move goes, how fast, and what is pushed. */
-export function readProgram(gcode: string): Program {
-  const at = { X: 0, Y: 0, Z: 0, E: 0 };
-  let [speed, seconds, highest, layers] = [USUAL_SPEED, 0, 0, 0];
-  let [relative, relativeE, lays] = [false, false, false];
-  for (const line of gcode.split('\n')) {
-    const words = line.split(';')[0]!.trim().split(/\s+/);
+/**
+ * Reads G-code as a printer's firmware does: where each move goes, how fast, and what is pushed. A large job is read bit by bit, and whoever else
+ * wants something meanwhile has it; a small one at once.
+ *
+ * @param goesOn asked now and then: whether it is still wanted.
+ * @returns null if it no longer was.
+ */
+export function readProgram(
+  gcode: string,
+  goesOn: () => boolean = () => true,
+): Promise<Program | null> | Program {
+  const reader = new ProgramReader();
+  const from = reader.readLines(gcode, 0);
+  if (from > gcode.length) return reader.program;
+  return readOn(reader, gcode, from, goesOn);
+}
+
+async function readOn(
+  reader: ProgramReader,
+  gcode: string,
+  begin: number,
+  goesOn: () => boolean,
+): Promise<Program | null> {
+  for (let from = begin; from <= gcode.length; from = reader.readLines(gcode, from)) {
+    await new Promise(setImmediate);
+    if (!goesOn()) return null;
+  }
+  return reader.program;
+}
+
+class ProgramReader {
+  readonly #at = { X: 0, Y: 0, Z: 0, E: 0 };
+  #speed = USUAL_SPEED;
+  #seconds = 0;
+  #highest = 0;
+  #layers = 0;
+  #relative = false;
+  #relativeE = false;
+  #lays = false;
+
+  get program(): Program {
+    return { seconds: this.#seconds * CORNERS, layers: this.#layers, lays: this.#lays };
+  }
+
+  /** Reads so many lines from a place; gives where the next begins, past the end after the last. */
+  readLines(gcode: string, begin: number): number {
+    let from = begin;
+    for (let count = 0; count < LINES_AT_ONCE && from <= gcode.length; count += 1) {
+      const end = gcode.indexOf('\n', from);
+      this.#line(gcode.slice(from, end < 0 ? undefined : end));
+      from = end < 0 ? gcode.length + 1 : end + 1;
+    }
+    return from;
+  }
+
+  #line(line: string): void {
+    const words = line.split(';', 1)[0]!.trim().split(/\s+/);
     const command = words[0]!.toUpperCase();
-    if (command === 'G90') relative = false;
-    if (command === 'G91') relative = true;
-    if (command === 'M82') relativeE = false;
-    if (command === 'M83') relativeE = true;
-    if (command === 'G4') seconds += value(words, 'P') / 1000 + value(words, 'S');
-    if (command === 'G92') {
-      for (const word of words.slice(1))
-        at[word[0]!.toUpperCase() as keyof typeof at] = Number(word.slice(1));
-    }
-    if (command !== 'G0' && command !== 'G1') continue;
-    const from = { ...at };
+    if (command === 'G90') this.#relative = false;
+    if (command === 'G91') this.#relative = true;
+    if (command === 'M82') this.#relativeE = false;
+    if (command === 'M83') this.#relativeE = true;
+    if (command === 'G4') this.#seconds += value(words, 'P') / 1000 + value(words, 'S');
+    if (command === 'G92') this.#set(words);
+    if (command === 'G0' || command === 'G1') this.#move(words);
+  }
+
+  #set(words: readonly string[]): void {
     for (const word of words.slice(1)) {
-      const axis = word[0]!.toUpperCase();
-      const number = Number(word.slice(1));
-      if (axis === 'F') speed = Math.max(1, number / 60);
-      else if (axis === 'E') at.E = relativeE ? at.E + number : number;
-      else if (axis === 'X' || axis === 'Y' || axis === 'Z') at[axis] = relative ? at[axis] + number : number;
-    }
-    const way = Math.hypot(at.X - from.X, at.Y - from.Y, at.Z - from.Z);
-    seconds += way / speed;
-    const pushed = at.E > from.E && Math.hypot(at.X - from.X, at.Y - from.Y) > 0;
-    lays ||= pushed;
-    if (pushed && at.Z > highest + 1e-6) {
-      highest = at.Z;
-      layers += 1;
+      const axis = axisOf(word);
+      if (axis) this.#at[axis] = numberOf(word) ?? this.#at[axis];
     }
   }
-  return { seconds: seconds * CORNERS, layers, lays };
+
+  #move(words: readonly string[]): void {
+    const at = this.#at;
+    const from = { ...at };
+    for (const word of words.slice(1)) {
+      const number = numberOf(word);
+      // What is no number moves nothing.
+      if (number === null) continue;
+      const axis = axisOf(word);
+      if (word[0]!.toUpperCase() === 'F') this.#speed = Math.max(1, number / 60);
+      else if (axis)
+        at[axis] = (axis === 'E' ? this.#relativeE : this.#relative) ? at[axis] + number : number;
+    }
+    this.#seconds += Math.hypot(at.X - from.X, at.Y - from.Y, at.Z - from.Z) / this.#speed;
+    const pushed = at.E > from.E && Math.hypot(at.X - from.X, at.Y - from.Y) > 0;
+    this.#lays ||= pushed;
+    if (pushed && at.Z > this.#highest + 1e-6) {
+      this.#highest = at.Z;
+      this.#layers += 1;
+    }
+  }
+}
+
+type Axis = 'X' | 'Y' | 'Z' | 'E';
+function axisOf(word: string): Axis | null {
+  const letter = word[0]?.toUpperCase();
+  return letter === 'X' || letter === 'Y' || letter === 'Z' || letter === 'E' ? letter : null;
+}
+
+/** The number of a word, or null where it is none. */
+function numberOf(word: string): number | null {
+  const number = Number(word.slice(1));
+  return Number.isFinite(number) ? number : null;
 }
 
 const value = (words: readonly string[], letter: string) =>
-  Number(words.find((word) => word[0]?.toUpperCase() === letter)?.slice(1) ?? 0);
+  numberOf(words.find((word) => word[0]?.toUpperCase() === letter) ?? '') ?? 0;

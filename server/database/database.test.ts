@@ -161,6 +161,11 @@ describe('a database that is not as it should be is refused with a sentence, and
     truncateSync(file, 0);
     await refusedAs('server.cut');
   });
+  test('but one that is empty since its first start was stopped is begun again', async () => {
+    writeFileSync(file, '');
+    await withRepair();
+    expect(await idsOf(await start())).toEqual(['kept']);
+  });
   test('cut off in the middle', async () => {
     await withRepair();
     truncateSync(file, 3 * 4096 + 100);

@@ -8,6 +8,7 @@ import {
   openSync,
   readdirSync,
   statSync,
+  writeFileSync,
 } from 'node:fs';
 import { join } from 'node:path';
 
@@ -21,6 +22,8 @@ import { Trouble } from '../trouble';
 
 export const DATABASE_FILE = 'even-spare.sqlite';
 export const PHOTO_FOLDER = 'photos';
+/** Says that the database was made whole once: empty after that, it was cut off. */
+const BEGUN_FILE = '.begun';
 
 /** How a database is kept; the usual one loses nothing that was acknowledged, even when the power goes. */
 export interface Keeping {
@@ -69,7 +72,10 @@ export async function openDatabase(
     const fault = storageFault(error, file ?? 'memory');
     throw fault ? new Trouble(fault, { cause: error }) : error;
   }
-  if (file !== null) syncFolder(folder);
+  if (file !== null) {
+    writeFileSync(join(folder, BEGUN_FILE), '');
+    syncFolder(folder);
+  }
   return new Database(connections, file);
 }
 
@@ -88,7 +94,8 @@ function prepare(connection: Connection, onDisk: boolean, synced: boolean): void
  */
 export function makeFolder(folder: string): void {
   try {
-    mkdirSync(folder, { recursive: true });
+    // What people keep in it is theirs alone.
+    mkdirSync(folder, { recursive: true, mode: 0o700 });
     accessSync(folder, constants.W_OK);
   } catch (error) {
     throw new Trouble(storageFault(error, folder) ?? { code: 'server.notAFolder', where: folder }, {
@@ -100,11 +107,13 @@ export function makeFolder(folder: string): void {
 /** Refuses a folder in which a workshop's database is missing or was cut off. */
 function mustBeWhole(folder: string, file: string): void {
   const there = statSync(file, { throwIfNoEntry: false });
-  if (there?.size === 0) throw new Trouble({ code: 'server.cut', where: file });
   const photos = join(folder, PHOTO_FOLDER);
-  if (!there && existsSync(photos) && readdirSync(photos).some((name) => name.endsWith('.jpg'))) {
-    throw new Trouble({ code: 'server.photosWithoutData', where: file });
+  const hasPhotos = existsSync(photos) && readdirSync(photos).some((name) => name.endsWith('.jpg'));
+  // Stopped in its very first moments it leaves an empty one: that is begun again.
+  if (there?.size === 0 && (hasPhotos || existsSync(join(folder, BEGUN_FILE)))) {
+    throw new Trouble({ code: 'server.cut', where: file });
   }
+  if (!there && hasPhotos) throw new Trouble({ code: 'server.photosWithoutData', where: file });
 }
 
 /** SQLite's own look over the whole file: about a second for a gigabyte. */

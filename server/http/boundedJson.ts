@@ -12,7 +12,7 @@ const CLOSE = new Set([0x5d, 0x7d]);
 /** How much a body may have; `tooLarge` is the fault that tells of this limit. */
 export interface BodyLimit {
   bytes: number;
-  tooLarge?: 'request.tooLarge' | 'change.tooLarge' | 'file.tooBig';
+  tooLarge?: 'request.tooLarge' | 'change.tooLarge' | 'file.tooBig' | 'job.tooBig' | 'workshop.tooLarge';
 }
 
 /**

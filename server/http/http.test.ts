@@ -98,4 +98,38 @@ describe('who may ask', () => {
       (await request(app).get('/').set('host', 'elsewhere.example').auth('a', 'gate paddle ratchet')).status,
     ).toBe(403);
   });
+  test('who guesses at the passphrase waits longer and longer; others do not', async () => {
+    let nowMs = 0;
+    const warned: unknown[] = [];
+    const log = { warn: (what: unknown) => void warned.push(what) };
+    const app = express().use(
+      guard({ host: '0.0.0.0', passphrase: 'gate paddle ratchet', log, now: () => nowMs }),
+    );
+    app.get('/', (_request, response) => void response.send('in'));
+    app.use(((error: { status: number }, _request, response, _next) => {
+      response.sendStatus(error.status);
+    }) as express.ErrorRequestHandler);
+    const guess = async (word: string) => (await request(app).get('/').auth('a', word)).status;
+    for (let count = 0; count < 5; count += 1) expect(await guess('wrong')).toBe(401);
+    // The sixth costs two seconds, in which even the right one is not looked at; the seventh four.
+    expect(await guess('wrong')).toBe(401);
+    const held = await request(app).get('/').auth('a', 'gate paddle ratchet');
+    expect([held.status, held.headers['retry-after']]).toEqual([429, '2']);
+    nowMs += 2000;
+    expect(await guess('wrong')).toBe(401);
+    nowMs += 3000;
+    expect(await guess('gate paddle ratchet')).toBe(429);
+    nowMs += 1000;
+    expect(await guess('gate paddle ratchet')).toBe(200);
+    expect(await guess('wrong')).toBe(401);
+    expect(await guess('gate paddle ratchet')).toBe(200);
+    expect(warned).toHaveLength(8);
+  });
+  test('an address that is not well formed is told in a sentence', async () => {
+    const server = await openTestServer();
+    const reply = await request(server.app).get('/%E0%A4%A');
+    expect(reply.status).toBe(400);
+    expect((reply.body as { sentence?: string }).sentence).toBe('Address: it is not well formed.');
+    await server.close();
+  });
 });

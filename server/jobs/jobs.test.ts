@@ -228,3 +228,104 @@ test('what happens is told as it happens', async () => {
   await send(job('b'));
   expect([...new Set(heard)]).toEqual(['a waiting', 'a running', 'a done']);
 });
+
+describe('what people send ends nothing', () => {
+  test('a machine or a material by the name of something else in the program is one that nobody knows', async () => {
+    for (const [id, machineId, family] of [
+      ['a', 'constructor', 'plastic'],
+      ['b', '__proto__', '__proto__'],
+      ['c', 'toString', 'constructor'],
+    ] as const) {
+      await send(job(id, { machineId, family, mishap: 'may' }));
+    }
+    await clock.pass(300);
+    for (const id of ['a', 'b', 'c']) expect(await jobOf(id)).toMatchObject({ state: 'done' });
+  });
+
+  test('a printer that goes wrong ends its job, with a report, and the next one begins', async () => {
+    const chance = { broken: true };
+    const random = () => {
+      if (chance.broken) throw new Error('no chance left');
+      return 0.5;
+    };
+    const own = practiceClock();
+    const open = await openTestServer(testSurroundings(), ':memory:', { ...own, random });
+    const post = (id: string) =>
+      request(open.app)
+        .post('/api/jobs')
+        .send({ job: job(id), gcode: GCODE })
+        .expect(201);
+    await post('a');
+    await post('b');
+    await own.pass(300);
+    chance.broken = false;
+    const list = async () => ((await request(open.app).get('/api/jobs')).body as { jobs: Job[] }).jobs;
+    expect((await list()).find(({ id }) => id === 'a')).toMatchObject({ state: 'failed', reason: 'broken' });
+    expect(open.troubles.map(String)).toEqual(['Error: the printer failed at job a']);
+    await own.pass(300);
+    expect((await list()).find(({ id }) => id === 'b')).toMatchObject({ state: 'done' });
+    await open.close();
+  });
+
+  test.each(['G1 Z[first_layer_height] F300', 'G1 X1.2.3', 'G1 X10 Fnan', 'G4 Px', 'G1 X1\u0000 Y2'])(
+    'a job with the line “%j” is refused at that line',
+    async (line) => {
+      const reply = await request(server.app)
+        .post('/api/jobs')
+        .send({ job: job('a'), gcode: `${GCODE}\n${line}\n` })
+        .expect(422);
+      expect((reply.body as { sentence: string }).sentence).toContain('Line 8 of this job');
+      expect(await jobs()).toEqual([]);
+    },
+  );
+
+  test('one that was written down wrongly is told by its name beside the others', async () => {
+    await send(job('a'));
+    await send(job('b', { name: 'Odd one' }));
+    await server.database.write(async (transaction) => {
+      const row = await transaction<{ id: string; data: string }>('jobs').where({ id: 'b' }).first();
+      const data = JSON.stringify({ ...(JSON.parse(row!.data) as Job), share: null });
+      await transaction('jobs').where({ id: 'b' }).update({ data });
+    });
+    const { body } = await request(server.app).get('/api/jobs').expect(200);
+    expect(body).toMatchObject({ jobs: [{ id: 'a' }], unreadable: [{ id: 'b', name: 'Odd one' }] });
+  });
+
+  test('one that stands still is shown however many came after it', async () => {
+    await send(job('first', { machineId: 'slow' }));
+    await act('first', 'pause').expect(200);
+    for (let count = 0; count < 65; count += 1) {
+      await send(job(`n${count}`));
+      await act(`n${count}`, 'cancel').expect(200);
+    }
+    expect(await jobOf('first')).toMatchObject({ state: 'paused' });
+    expect(await jobs()).toHaveLength(61);
+  });
+
+  test('another job by an id that is taken is a conflict', async () => {
+    await send(job('a'));
+    for (const [given, gcode] of [
+      [job('a', { name: 'Other' }), GCODE],
+      [job('a'), `${GCODE}\nG1 X5`],
+    ] as const) {
+      await request(server.app).post('/api/jobs').send({ job: given, gcode }).expect(409);
+    }
+    expect(await jobs()).toHaveLength(1);
+  });
+
+  test('while a large one is read, others have their turn', async () => {
+    const lines = Array.from({ length: 120_000 }, (_, at) => `G1 X${at % 200} Y${at % 150} E${at}`);
+    let turns = 0;
+    let isReading = true;
+    const count = () => {
+      turns += 1;
+      if (isReading) setImmediate(count);
+    };
+    setImmediate(count);
+    await send(job('large'), `G90\n${lines.join('\n')}`);
+    isReading = false;
+    // Read in bits of 4,000 lines, twice: checked, and followed.
+    expect(turns).toBeGreaterThan(50);
+    expect(await jobOf('large')).toMatchObject({ state: 'running' });
+  });
+});

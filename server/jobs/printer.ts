@@ -2,7 +2,8 @@ import type { FeatureKind, JobReason, Mishap } from '@core/model';
 
 /** A machine that takes jobs, as the queue sees it. What is behind it, real or for practice, it does not know. */
 export interface Printer {
-  start(task: PrinterTask, tell: (report: PrinterReport) => void): void;
+  /** Takes a job in, which is read first; one that is left meanwhile is not begun. */
+  start(task: PrinterTask, tell: (report: PrinterReport) => void): Promise<void>;
   /** Lets go of a job; gives what was done of it, 0 to 1, or null if it was not at work on it. */
   leave(id: string): number | null;
   leaveAll(): void;
@@ -29,6 +30,8 @@ export interface PrinterTask {
 
 export type PrinterReport =
   | { what: 'at'; share: number; layer: number; secondsLeft: number }
-  | { what: 'stopped' | 'failed'; share: number; why: JobReason }
+  | { what: 'stopped'; share: number; why: JobReason }
+  /** `error` where it was no fault of the job. */
+  | { what: 'failed'; share: number; why: JobReason; error?: unknown }
   /** What came out; only the devices look into it. */
   | { what: 'done'; made: unknown };

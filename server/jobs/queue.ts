@@ -44,11 +44,12 @@ export class JobQueue {
     await this.#next();
   }
 
-  async add(given: NewJob, gcode: string): Promise<Job> {
-    const job = await this.store.add(given, gcode, this.surroundings.now());
-    this.#events.emit('job', job);
+  async add(given: NewJob, gcode: string): Promise<Result<Job, Fault>> {
+    const added = await this.store.add(given, gcode, this.surroundings.now());
+    if (!added.ok) return added;
+    this.#tell(added.value);
     await this.#next();
-    return (await this.store.get(job.id)) ?? job;
+    return ok((await this.store.get(added.value.id)) ?? added.value);
   }
 
   async act(id: string, act: JobAct): Promise<Result<Job, Fault>> {
@@ -56,7 +57,7 @@ export class JobQueue {
     if (!job) return no({ code: 'job.missing' });
     if (act === 'again') {
       const again: NewJob = { ...newJobOf(job), id: this.surroundings.newId() };
-      return ok(await this.add(again, (await this.store.gcode(id)) ?? ''));
+      return this.add(again, (await this.store.gcode(id)) ?? '');
     }
     if (isOver(job)) return no({ code: 'job.over', state: job.state });
     if (act === 'resume') {
@@ -98,7 +99,7 @@ export class JobQueue {
   async #start(job: Job): Promise<Job> {
     const gcode = (await this.store.gcode(job.id)) ?? '';
     const started = await this.#move(job.id, { state: 'running', reason: null });
-    this.printer.start(
+    await this.printer.start(
       {
         id: job.id,
         machine: job.machineId,
@@ -136,10 +137,13 @@ export class JobQueue {
       if (share - (this.#written.get(job.id) ?? -1) >= WRITTEN_EVERY) {
         this.#written.set(job.id, share);
         this.#later(() => this.#progress(live));
-      } else this.#events.emit('job', live);
+      } else this.#tell(live);
       return;
     }
     this.#written.delete(job.id);
+    if (report.what === 'failed' && report.error) {
+      this.onTrouble(new Error(`the printer failed at job ${job.id}`, { cause: report.error }));
+    }
     this.#later(async () => {
       if (report.what === 'done') {
         const madePartId = this.surroundings.newId();
@@ -167,6 +171,15 @@ export class JobQueue {
     if (now?.state === 'running') await this.#move(id, { share, layer, secondsLeft });
   }
 
+  /** Tells everybody who listens; one who fails at it keeps nobody else from hearing it. */
+  #tell(job: Job): void {
+    try {
+      this.#events.emit('job', job);
+    } catch (error) {
+      this.onTrouble(error);
+    }
+  }
+
   #later(work: () => Promise<unknown>): void {
     this.#writes = this.#writes.then(work).catch(this.onTrouble);
   }
@@ -176,7 +189,7 @@ export class JobQueue {
     ...[to, made]: [Parameters<JobStore['move']>[1], Parameters<JobStore['move']>[3]?]
   ): Promise<Job | null> {
     const job = await this.store.move(id, to, this.surroundings.now(), made);
-    if (job) this.#events.emit('job', job);
+    if (job) this.#tell(job);
     return job;
   }
 }

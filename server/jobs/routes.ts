@@ -2,7 +2,7 @@ import { createSession } from 'better-sse';
 import { Router } from 'express';
 import { z } from 'zod';
 
-import { JobAct, NewJob } from '@core/model';
+import { isGcodeLine, JobAct, linesOf, NewJob, unreadableLine, type UnreadableLine } from '@core/model';
 
 import { boundedJson } from '../http/boundedJson';
 import { Refused } from '../refusal';
@@ -13,18 +13,36 @@ const JOB_LIMIT_BYTES = 64 * 1024 * 1024;
 
 const Sent = z.strictObject({ job: NewJob, gcode: z.string().min(1) });
 
+/** Lines that are looked at before others have their turn. */
+const LINES_AT_ONCE = 4000;
+
+/** The first line of a job that is no G-code; whoever else asks something meanwhile is answered. */
+async function unreadableIn(gcode: string): Promise<UnreadableLine | null> {
+  let line = 0;
+  for (const text of linesOf(gcode)) {
+    line += 1;
+    if (!isGcodeLine(text)) return { ...unreadableLine([text])!, line };
+    if (line % LINES_AT_ONCE === 0) await new Promise(setImmediate);
+  }
+  return null;
+}
+
 /** The API of the queue. */
 export function jobRoutes(queue: JobQueue): Router {
   const router = Router();
   router.get('/jobs', async (_request, response) => {
-    response.json({ jobs: await queue.list() });
+    response.json(await queue.list());
   });
   router.post(
     '/jobs',
-    boundedJson({ bytes: JOB_LIMIT_BYTES, tooLarge: 'file.tooBig' }),
+    boundedJson({ bytes: JOB_LIMIT_BYTES, tooLarge: 'job.tooBig' }),
     async (request, response) => {
       const { job, gcode } = Sent.parse(request.body);
-      response.status(201).json(await queue.add(job, gcode));
+      const wrong = await unreadableIn(gcode);
+      if (wrong) throw Refused.of({ code: 'job.unreadable', ...wrong });
+      const added = await queue.add(job, gcode);
+      if (!added.ok) throw Refused.of(added.fault);
+      response.status(201).json(added.value);
     },
   );
   // Every change of a job as it happens (server-sent events, WHATWG HTML 9.2).

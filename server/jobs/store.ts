@@ -1,6 +1,8 @@
+import equal from 'fast-deep-equal';
 import type { Knex } from 'knex';
 
-import type { Job, JobReason, JobState, NewJob } from '@core/model';
+import { no, ok, type Fault, type Result } from '@core/fault';
+import { Job, NewJob, type JobList, type JobReason, type JobState } from '@core/model';
 
 import type { Database } from '../database/database';
 
@@ -8,6 +10,16 @@ interface StoredJob {
   id: string;
   data: string;
   gcode: string;
+}
+
+const NOT_OVER: readonly JobState[] = ['waiting', 'running', 'paused'];
+
+/** A job as it was written down; one that is not as it should be has its name alone. */
+function readJob(data: string): { job: Job | null; name: string } {
+  const row: unknown = JSON.parse(data);
+  const job = Job.safeParse(row);
+  const { name } = (row ?? {}) as { name?: unknown };
+  return { job: job.success ? job.data : null, name: typeof name === 'string' ? name : '' };
 }
 
 /** Jobs that are shown, newest first. */
@@ -18,11 +30,21 @@ const HISTORY_KEPT = 200;
 export class JobStore {
   constructor(private readonly database: Database) {}
 
-  async list(): Promise<Job[]> {
+  /** The newest ones, and all that are not over: one that stands still holds its machine, however many came after it. */
+  async list(): Promise<JobList> {
     const rows = await this.database.read((transaction) =>
-      transaction<StoredJob>('jobs').select('data').orderBy('asked_at', 'desc').limit(SHOWN),
+      transaction<StoredJob>('jobs')
+        .select('id', 'data')
+        .whereIn('id', transaction('jobs').select('id').orderBy('asked_at', 'desc').limit(SHOWN))
+        .orWhereIn('state', [...NOT_OVER])
+        .orderBy('asked_at', 'desc'),
     );
-    return rows.map(({ data }) => JSON.parse(data) as Job);
+    const read = rows.map(({ id, data }) => ({ id, ...readJob(data) }));
+    const unreadable = read.flatMap(({ id, job, name }) => (job ? [] : [{ id, name }]));
+    return {
+      jobs: read.flatMap(({ job }) => job ?? []),
+      ...(unreadable.length > 0 ? { unreadable } : {}),
+    };
   }
 
   async inState(states: readonly JobState[]): Promise<Job[]> {
@@ -49,8 +71,8 @@ export class JobStore {
     return row?.gcode ?? null;
   }
 
-  /** Takes a job in. Sent twice (a reply was lost), it is taken once. */
-  async add(given: NewJob, gcode: string, now: string): Promise<Job> {
+  /** Takes a job in. Sent twice (a reply was lost), it is taken once; another one by its id is refused. */
+  async add(given: NewJob, gcode: string, now: string): Promise<Result<Job, Fault>> {
     const job: Job = {
       ...given,
       state: 'waiting',
@@ -63,10 +85,17 @@ export class JobStore {
       history: [{ at: now, state: 'waiting', share: 0, reason: null }],
     };
     return this.database.write(async (transaction) => {
-      const there = await transaction<StoredJob>('jobs').select('data').where({ id: given.id }).first();
-      if (there) return JSON.parse(there.data) as Job;
+      const there = await transaction<StoredJob>('jobs')
+        .select('data', 'gcode')
+        .where({ id: given.id })
+        .first();
+      if (there) {
+        const job = JSON.parse(there.data) as Job;
+        const isSame = there.gcode === gcode && equal(NewJob.strip().parse(job), NewJob.parse(given));
+        return isSame ? ok(job) : no<Fault>({ code: 'job.idTaken' });
+      }
       await transaction('jobs').insert({ ...columnsOf(job), gcode });
-      return job;
+      return ok(job);
     });
   }
 

@@ -19,6 +19,11 @@ const KERNEL_WORKER_POLICY = "default-src 'none'; script-src 'self' 'unsafe-eval
 /** The exported web build, packed files first, and its start page for every address that is a screen. */
 export function staticFiles(folder: string): Router {
   const router = Router();
+  router.use((request, _response, next) => {
+    // What serves files answers it in words of its own.
+    decodeURIComponent(request.path);
+    next();
+  });
   router.use(
     expressStaticGzip(folder, {
       enableBrotli: true,

@@ -14,7 +14,7 @@ export function workshopRoutes(store: WorkshopStore): Router {
   });
   router.post(
     '/workshop/changes',
-    boundedJson({ bytes: 200 * 1024, tooLarge: 'change.tooLarge' }),
+    boundedJson({ bytes: 200 * 1024, tooLarge: 'workshop.tooLarge' }),
     async (request, response) => {
       const result = await store.change(WorkshopChange.parse(request.body));
       if (!result.ok) throw Refused.of(result.fault);

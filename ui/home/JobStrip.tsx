@@ -4,25 +4,31 @@ import { Pressable, Text, View } from 'react-native';
 import { isOver, type Job } from '@core/model';
 import { jobStateSentence } from '@core/wording';
 
-import { useJobs } from '../jobs/useJobs';
+import { useJobs, useUnreadableJobs } from '../jobs/useJobs';
 import { GroupHeading } from '../shared/Heading';
 
 /** How long a made part is shown as lying ready, ms. */
 const READY_MS = 3 * 24 * 60 * 60 * 1000;
-const SHOWN = 4;
+const SHOWN = 3;
 
 /** What is being made, and what lies ready to be tried; nothing while there is none. */
 export function JobStrip() {
   const jobs = useJobs();
   const since = Date.now() - READY_MS;
   const isRecent = ({ history }: Job) => Date.parse(history.at(-1)?.at ?? '') > since;
-  const shown = jobs
-    .filter((job) => !isOver(job) || (job.state !== 'cancelled' && isRecent(job)))
-    .slice(0, SHOWN);
-  if (shown.length === 0) return null;
+  const unreadable = useUnreadableJobs();
+  const lying = jobs.filter((job) => isOver(job) && job.state !== 'cancelled' && isRecent(job));
+  // What is not over holds its machine: all of it is shown, and before the rest.
+  const shown = [...jobs.filter((job) => !isOver(job)), ...lying.slice(0, SHOWN)];
+  if (shown.length === 0 && unreadable.length === 0) return null;
   return (
     <View className="gap-1.5">
       <GroupHeading>On the machines</GroupHeading>
+      {unreadable.map(({ id, name }) => (
+        <Text key={id} role="alert" className="font-medium text-[15px] text-rust">
+          {`The job ${name ? `“${name}”` : id} was written down wrongly and can’t be shown. Lay its part again to make it.`}
+        </Text>
+      ))}
       {shown.map((job) => (
         <Link key={job.id} href={`/repair/${job.repairId}/trial`} asChild>
           <Pressable

@@ -10,14 +10,21 @@ const JOBS_KEY = ['jobs'];
 /** Asked again so often, ms, while one is under way and nothing is told by itself. */
 const ASK_AGAIN_MS = 5000;
 
-/** The jobs of the workshop, newest first, kept up to date as the server tells what happens. */
-export function useJobs(): Job[] {
-  const client = useQueryClient();
-  const query = useQuery({
+const useJobList = () =>
+  useQuery({
     queryKey: JOBS_KEY,
     queryFn: ({ signal }) => ask('/jobs', { reply: JobList, signal }),
     refetchInterval: ({ state }) => (state.data?.jobs.some((job) => !isOver(job)) ? ASK_AGAIN_MS : false),
   });
+
+/** Jobs that were written down wrongly, so that nothing but their names is known. */
+export const useUnreadableJobs = () => useJobList().data?.unreadable ?? NOTHING_UNREADABLE;
+const NOTHING_UNREADABLE: NonNullable<JobList['unreadable']> = [];
+
+/** The jobs of the workshop, newest first, kept up to date as the server tells what happens. */
+export function useJobs(): Job[] {
+  const client = useQueryClient();
+  const query = useJobList();
   const jobs = query.data?.jobs ?? NONE;
   const live = jobs.some((job) => !isOver(job));
   useEffect(() => {
@@ -35,10 +42,10 @@ export function useJobs(): Job[] {
 const NONE: Job[] = [];
 
 function putJob(client: QueryClient, job: Job): void {
-  client.setQueryData<{ jobs: Job[] }>(JOBS_KEY, (list) => {
+  client.setQueryData<JobList>(JOBS_KEY, (list) => {
     const jobs = list?.jobs ?? [];
     const known = jobs.some(({ id }) => id === job.id);
-    return { jobs: known ? jobs.map((one) => (one.id === job.id ? job : one)) : [job, ...jobs] };
+    return { ...list, jobs: known ? jobs.map((one) => (one.id === job.id ? job : one)) : [job, ...jobs] };
   });
   // What was made lies on the bench.
   if (job.state === 'done') void client.invalidateQueries({ queryKey: ['practice-caliper'] });

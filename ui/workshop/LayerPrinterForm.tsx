@@ -1,4 +1,4 @@
-import { LayerPrinter, type Machine } from '@core/model';
+import { LayerPrinter, unreadableLine, type Machine } from '@core/model';
 import { RAD_PER_DEGREE } from '@core/quantity';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
@@ -80,6 +80,19 @@ const GROUPS: readonly RowGroup[] = [
   },
 ];
 
+function wrongIn({ layerMm: [low, high], startGcode, endGcode }: LayerPrinter): string | null {
+  if (low > high) return 'The lowest layer is higher than the highest. Change one of them.';
+  for (const [where, lines] of [
+    ['Before a job', startGcode],
+    ['After a job', endGcode],
+  ] as const) {
+    const wrong = unreadableLine(lines);
+    if (wrong)
+      return `“${where}”, line ${wrong.line}, is no G-code that a printer can take: “${wrong.text}”. Put numbers where something stands in brackets, or begin it with ; to make it a remark.`;
+  }
+  return null;
+}
+
 /** What a machine can do as a layer printer. */
 export function LayerPrinterForm({
   machine,
@@ -114,9 +127,7 @@ export function LayerPrinterForm({
       row={printer}
       schema={LayerPrinter}
       groups={GROUPS}
-      wrongIn={({ layerMm: [low, high] }) =>
-        low > high ? 'The lowest layer is higher than the highest. Change one of them.' : null
-      }
+      wrongIn={wrongIn}
       onKeep={(row) =>
         onSave('layerPrinter', row, `What ${machine.name} can do is kept. Times and layers follow.`)
       }

@@ -264,6 +264,11 @@ describe('how layers are laid', () => {
     ],
     ['Warming up', '8"', 'The warming up takes a number alone, in min. Leave all but the number out.'],
     ['Lowest layer', '0.5', 'The lowest layer is higher than the highest. Change one of them.'],
+    [
+      'After a job',
+      'G28\nG1 Z[first_layer_height] F300',
+      /“After a job”, line 2, is no G-code that a printer can take: “G1 Z\[first_layer_height\] F300”/,
+    ],
     ['Before a job', `G1 ${'X'.repeat(200)}`, /must have at most 200 characters/],
   ])('%s of %s is not taken, and why is said', async (label, text, sentence) => {
     showPrinter(printer);

@@ -24,6 +24,11 @@ export const ROWS: Sentences<RowsFault> = {
     `This photo has ${Math.round(megapixels)} megapixels; up to ${limitMegapixels} can be taken in. Take it smaller, or crop it.`,
   'photo.heif': () =>
     'This photo is in the HEIF format, which can’t be read here. Let the camera save JPEG (“most compatible”), or send it as JPEG or PNG.',
+  'job.unreadable': ({ line, text }) =>
+    `Line ${line} of this job is no G-code that a printer can take: “${text}”. If it stands among the machine’s own commands in the Workshop, put it right there and lay the part again.`,
+  'job.tooBig': ({ bytes, limitBytes }) =>
+    `This job has ${Math.ceil(bytes / 1048576)} MB; up to ${limitBytes / 1048576} MB can be sent at a time. Lay it in thicker layers or make fewer pieces at once; or save its file and carry that to the printer.`,
+  'job.idTaken': () => 'Another job goes by this name already. Lay the part again, then send it anew.',
   'job.missing': () => 'This job is not here any more. Send it again from its layers.',
   'job.over': ({ state }) =>
     `This job is ${state === 'done' ? 'done' : 'over'} already. Send it again to make another.`,

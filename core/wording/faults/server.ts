@@ -44,6 +44,10 @@ export const SERVER: Sentences<ServerFault> = {
   'server.otherPage': ({ origin }) => `A page of ${origin} may not do this here. Do it in Even Spare itself.`,
   'server.passphraseWanted': () => 'This workshop asks for its passphrase. Type it; any name will do.',
   'route.missing': () => 'There is nothing at this address. docs/api.md lists what there is.',
+  'server.tooManyGuesses': ({ seconds }) =>
+    `The passphrase was wrong too often. Wait ${seconds === 1 ? 'a second' : `${seconds} seconds`}, then type it again.`,
+  'workshop.tooLarge': ({ bytes, limitBytes }) =>
+    `This change of the Workshop has ${size(bytes)}; up to ${size(limitBytes)} can be taken in at a time. Shorten its texts or its lists.`,
   'request.tooLarge': ({ bytes, limitBytes }) =>
     `This has ${size(bytes)}; up to ${size(limitBytes)} can be taken in here. Send less at a time.`,
   'request.notUnpacked': () =>
