@@ -1,8 +1,16 @@
-import { PATH_KINDS, volumeOf, type LayerPath, type LayerSettings, type PathKind } from '@core/slice';
+import {
+  lengthOf,
+  PATH_KINDS,
+  volumeOf,
+  type LayerPath,
+  type LayerSettings,
+  type PathKind,
+} from '@core/slice';
 
 import type { LayerPrinter } from '@core/model';
 import type { Filament } from '@core/model';
 import { isNothing } from '@core/tolerance';
+import { neededPoints } from './fewerPoints';
 import { secondsOfMoves } from './motion';
 import { OF_ALL, type BedLayers } from './togetherOnBed';
 
@@ -100,31 +108,47 @@ interface Laying {
 }
 
 function layPath(moves: MoveList, path: LayerPath, at: readonly [number, number], laying: Laying): void {
-  const { points, width, closed } = path;
+  const { points } = path;
   const kind = MOVE_KINDS.indexOf(path.kind);
   const [dx, dy] = at;
   moves.travel(points[0]! + dx, points[1]! + dy, laying.travel);
   const count = points.length / 2;
-  const whole = { ...path, closed: false };
-  for (let point = 1; point < count + (closed ? 1 : 0); point += 1) {
-    const to = point % count;
-    const piece = new Float64Array([
-      points[2 * point - 2]!,
-      points[2 * point - 1]!,
-      points[2 * to]!,
-      points[2 * to + 1]!,
-    ]);
-    const broad = typeof width === 'number' ? width : (width[point - 1]! + width[to]!) / 2;
-    const mm3 = volumeOf({ ...whole, points: piece, width: broad }, laying.heightMm);
+  const needed = neededPoints(path);
+  for (let rank = 1; rank < needed.length; rank += 1) {
+    const [from, to] = [needed[rank - 1]!, needed[rank]!];
+    // What is laid between them is as much as with every point between.
+    const { mm3, broad } = laidBetween(path, from, to, laying.heightMm);
     moves.lay(
-      points[2 * to]! + dx,
-      points[2 * to + 1]! + dy,
+      points[2 * (to % count)]! + dx,
+      points[2 * (to % count) + 1]! + dy,
       mm3 / laying.filamentArea,
       laying.speed,
       kind,
       broad,
     );
   }
+}
+
+/** What a stretch of a line takes, mm³, and how broad it is in the middle. */
+function laidBetween({ points, width, ...path }: LayerPath, from: number, to: number, heightMm: number) {
+  const count = points.length / 2;
+  let [mm3, way, area] = [0, 0, 0];
+  for (let point = from; point < to; point += 1) {
+    const [one, other] = [point % count, (point + 1) % count];
+    const piece = new Float64Array([
+      points[2 * one]!,
+      points[2 * one + 1]!,
+      points[2 * other]!,
+      points[2 * other + 1]!,
+    ]);
+    const broad = typeof width === 'number' ? width : (width[one]! + width[other]!) / 2;
+    const stretch = { ...path, closed: false, points: piece, width: broad };
+    mm3 += volumeOf(stretch, heightMm);
+    const length = lengthOf(stretch);
+    way += length;
+    area += length * broad;
+  }
+  return { mm3, broad: way > 0 ? area / way : typeof width === 'number' ? width : width[from % count]! };
 }
 
 const broadest = ({ width }: LayerPath): number =>
@@ -153,12 +177,41 @@ function speedOf(kind: PathKind, first: boolean, { speeds }: LayerPrinter): numb
   }
 }
 
+/** Lines that a printer can take in a second: firmware of small boards stutters beyond. */
+const MOST_LINES_PER_SECOND = 100;
+/** Lines that follow each other are looked at together: one short one among long ones is no matter. */
+const TOGETHER = 15;
+
+/** Slows lines down where so many short ones follow each other that a printer could not take them in as fast. */
+function keepUp({ x, y, kind, speed }: ToolpathLayer): void {
+  const mm = Float64Array.from(x, (to, move) =>
+    move === 0 ? 0 : Math.hypot(to - x[move - 1]!, y[move]! - y[move - 1]!),
+  );
+  const asked = speed.slice();
+  let [seconds, from] = [0, 1];
+  for (let move = 1; move < x.length; move += 1) {
+    seconds += mm[move]! / asked[move]!;
+    if (move - from >= TOGETHER) {
+      seconds -= mm[from]! / asked[from]!;
+      from += 1;
+    }
+    const wanted = (move - from + 1) / MOST_LINES_PER_SECOND;
+    if (move - from + 1 < TOGETHER || seconds >= wanted) continue;
+    // All of them as much slower as they are too fast together.
+    for (let one = from; one <= move; one += 1) {
+      if (MOVE_KINDS[kind[one]!] !== 'travel')
+        speed[one] = Math.min(speed[one]!, asked[one]! * (seconds / wanted));
+    }
+  }
+}
+
 /** Times each move; where the layer would be done too soon, its lines are laid slower, and timed again. */
 function timed(layer: ToolpathLayer, machine: LayerPrinter, leastSeconds: number): void {
   const { acceleration, junctionSpeed, retractMm, retractSpeed, speeds } = machine;
   let stops = layer.heightMm / speeds.rise;
   for (const one of layer.drawnBack) if (one) stops += (2 * retractMm) / retractSpeed;
   const sum = () => layer.seconds.reduce((all, one) => all + one, 0) + stops;
+  keepUp(layer);
   const time = () => {
     layer.seconds = secondsOfMoves(layer, acceleration, junctionSpeed);
     layer.allSeconds = sum();
