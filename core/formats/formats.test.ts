@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+
 import { DOMParser } from '@xmldom/xmldom';
 import { strFromU8, unzipSync } from 'fflate';
 import { JSDOM } from 'jsdom';
@@ -6,13 +8,15 @@ import { ThreeMFLoader } from 'three/examples/jsm/loaders/3MFLoader.js';
 import type { BufferGeometry, Mesh, Object3D } from 'three';
 
 import { evaluateRepair } from '@core/fit';
-import { fileStem, writeStl, writeThreeMf } from '@core/formats';
+import { fileStem, stepString, withStepHeader, writeStl, writeThreeMf } from '@core/formats';
 import { BodyBuilder } from '@core/solid';
 import { checkShape, meshOf, readStep, writeStep, type Kernel } from '@core/kernel';
 import { FILE_QUALITY, meshVolume, openEdgeCount, weld, type WeldedMesh } from '@core/part';
 import { withDomParser } from '@core/testing/domParser';
 import { testKernel } from '@core/testing/kernel';
 import { rackWheel } from '@core/testing/repairDraft';
+
+const { version } = JSON.parse(readFileSync('package.json', 'utf8')) as { version: string };
 
 let kernel: Kernel;
 let builder: BodyBuilder;
@@ -107,6 +111,39 @@ test('STEP is read back by the kernel’s reader to the exact volume, and carrie
   expect(check).toMatchObject({ pieces: 1, valid: true, closed: true });
   expect(Math.abs(check.volumeMm3 / exactVolume - 1)).toBeLessThan(1e-9);
   shape.delete();
+});
+
+test('a STEP file says what it is, when and by what it was written, and the first is of the same schema as the next', () => {
+  const repair = rackWheel();
+  const built = builder.build(repair.bodies[0]!, evaluateRepair(repair));
+  const write = () => {
+    const bare = writeStep(kernel, [{ name: 'Wheel', shape: built.solid!.shape }]);
+    return withStepHeader(bare, {
+      name: 'Rack wheel · Wheel’s rim, rev A',
+      when: '2026-12-01T08:30:12.345Z',
+    });
+  };
+  const [first, next] = [write(), write()].map((bytes) => new TextDecoder().decode(bytes)) as [
+    string,
+    string,
+  ];
+  const name = "'Rack wheel \\X2\\00B7\\X0\\ Wheel\\X2\\2019\\X0\\s rim, rev A'";
+  for (const text of [first, next]) {
+    expect(text).toContain(`FILE_DESCRIPTION((${name}),'2;1');`);
+    expect(text).toContain(
+      `FILE_NAME(${name},'2026-12-01T08:30:12',(''),(''),'Even Spare ${version}','Even Spare ${version}','');`,
+    );
+    expect(text.match(/FILE_NAME|FILE_DESCRIPTION|FILE_SCHEMA/g)).toHaveLength(3);
+    expect(text).toMatch(/FILE_SCHEMA\(\(\s*'AP242/);
+  }
+  const shape = readStep(kernel, write());
+  expect(Math.abs(checkShape(kernel, shape).volumeMm3 / exactVolume - 1)).toBeLessThan(1e-9);
+  shape.delete();
+});
+
+test('a text in a STEP file keeps its quotes, backslashes and what is beyond ASCII', () => {
+  expect(stepString("O'ring \\ 5")).toBe("'O''ring \\\\ 5'");
+  expect(stepString('é𝄞')).toBe("'\\X2\\00E9D834DD1E\\X0\\'");
 });
 
 test('names of files', () => {

@@ -1,3 +1,4 @@
+export { PROGRAM, stepString, withStepHeader, type StepHeader } from './stepHeader';
 export { writeStl } from './stl';
 export { writeThreeMf, type NamedMesh, type Placing } from './threeMf';
 export { fileStem } from './fileName';

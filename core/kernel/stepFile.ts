@@ -15,6 +15,17 @@ export interface NamedShape {
  * @throws KernelRefusal when the kernel cannot write them.
  */
 export function writeStep(kernel: Kernel, bodies: readonly NamedShape[]): Uint8Array {
+  const bytes = written(kernel, bodies);
+  // A kernel has its settings only once it has written a file: its first one has another schema, and is written again.
+  return isOfSchema(bytes) ? bytes : written(kernel, bodies);
+}
+
+const SCHEMA = /FILE_SCHEMA\s*\(\s*\(\s*'AP242/;
+const HEADER_BYTES = 8192;
+const isOfSchema = (bytes: Uint8Array): boolean =>
+  SCHEMA.test(new TextDecoder('latin1').decode(bytes.subarray(0, HEADER_BYTES)));
+
+function written(kernel: Kernel, bodies: readonly NamedShape[]): Uint8Array {
   const path = '/spares.step';
   return scoped((scope) => {
     const text = (value: string) => scope.keep(new kernel.TCollection_ExtendedString(value, true));
@@ -31,8 +42,8 @@ export function writeStep(kernel: Kernel, bodies: readonly NamedShape[]): Uint8A
     kernel.Interface_Static.SetCVal('write.step.unit', 'MM');
     const writer = scope.keep(new kernel.STEPCAFControl_Writer());
     writer.SetNameMode(true);
-    const written = writer.Perform(document, path, scope.keep(new kernel.Message_ProgressRange()));
-    if (!written) throw new KernelRefusal('STEP writing failed');
+    const isWritten = writer.Perform(document, path, scope.keep(new kernel.Message_ProgressRange()));
+    if (!isWritten) throw new KernelRefusal('STEP writing failed');
     const bytes = kernel.FS.readFile(path);
     kernel.FS.unlink(path);
     return bytes;

@@ -1,5 +1,5 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
-import { writeStl, writeThreeMf, type SpareFormat } from '@core/formats';
+import { withStepHeader, writeStl, writeThreeMf, type SpareFormat } from '@core/formats';
 import { meshOf, writeStep, type TaggedSolid } from '@core/kernel';
 import { FILE_QUALITY, openEdgeCount, weld, type WeldedMesh } from '@core/part';
 
@@ -27,7 +27,8 @@ export const WRITERS: Record<SpareFormat, (spare: Written) => Result<Uint8Array,
       const making = { Printer: printer, ...(laid ? { Settings: laid.settings } : {}) };
       return writeThreeMf([{ name: spare.name, mesh, material, ...placed }], spare.title, spare.when, making);
     }),
-  step: ({ solid, title }) => ok(writeStep(solid.kernel, [{ name: title, shape: solid.shape }])),
+  step: ({ solid, title, when }) =>
+    ok(withStepHeader(writeStep(solid.kernel, [{ name: title, shape: solid.shape }]), { name: title, when })),
 };
 
 /** Its triangles, once it is known that they close. */
