@@ -1,6 +1,8 @@
 /** What can be wrong with a mesh that was scanned or made elsewhere. */
 export type FoundFault =
   | { code: 'found.notRead'; name: string }
+  /** Put together as no scan is. */
+  | { code: 'found.odd'; name: string; oddly: 'blanks' | 'parts' | 'counts' }
   | { code: 'found.noFaces'; name: string }
   | { code: 'found.tooMany'; name: string; count: number; limit: number }
   | { code: 'found.tooBig'; name: string; bytes: number; limitBytes: number }

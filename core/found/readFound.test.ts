@@ -48,6 +48,10 @@ test.each([
   expect(found.unitMm).toBeNull();
 });
 
+test('a text STL may be named by words of its own', () => {
+  expect(meshVolume(read(TEXT_STL.replaceAll('wedge', 'a solid facet')))).toBeCloseTo(10, 5);
+});
+
 /** A 3MF by hand: an object made of the wedge twice, once mirrored and moved, laid on the bed upside down, with a support beside it. */
 const model = (unit: string) => `<?xml version="1.0"?>
 <model unit="${unit}" xmlns="http://schemas.microsoft.com/3dmanufacturing/core/2015/02"><resources>
@@ -114,4 +118,56 @@ test('the unit that is offered first is the one in which it is as large as the s
   expect(likelyUnit(scaled(0.001), WEDGE)).toEqual({ unit: 'm', isAlike: true });
   expect(likelyUnit(scaled(0.8), WEDGE)).toEqual({ unit: 'mm', isAlike: true });
   expect(likelyUnit(scaled(4), WEDGE).isAlike).toBe(false);
+});
+
+describe('a file that would never end is refused before it is read', () => {
+  const many = (text: string, count: number) => text.repeat(count);
+  const bomb = () => {
+    // Each made of two of the one before: over a million wedges of fifteen objects.
+    const objects = Array.from(
+      { length: 20 },
+      (_, at) =>
+        `<object id="${at + 2}"><components><component objectid="${at + 1}"/><component objectid="${at + 1}"/></components></object>`,
+    );
+    const wedge = /<object id="1">.*?<\/object>/s.exec(model('millimeter'))![0];
+    return threeMf(
+      `<model unit="millimeter"><resources>${wedge}${objects.join('')}</resources><build><item objectid="21"/></build></model>`,
+    );
+  };
+  const binary = (count: number) => {
+    const bytes = new Uint8Array(84 + 50 * count);
+    new DataView(bytes.buffer).setUint32(80, count, true);
+    return bytes;
+  };
+  test.each<[string, () => Uint8Array | string, FoundFault['code']]>([
+    ['3MF whose parts double', bomb, 'found.odd'],
+    [
+      '3MF of many empty parts',
+      () => threeMf(`<model><build>${many('<item objectid="1"/>', 9000)}</build></model>`),
+      'found.odd',
+    ],
+    ['binary STL with too many triangles', () => binary(500_001), 'found.tooMany'],
+    [
+      'text STL with blanks where numbers should be',
+      () => `solid a\nfacet normal${many(' ', 200_000)}`,
+      'found.odd',
+    ],
+    ['text STL without ends', () => `solid a\n${many('facet normal 0 0 1\n', 200_000)}`, 'found.odd'],
+    ['text STL with many solids', () => many('solid a\n', 100_000), 'found.odd'],
+    [
+      'PLY that says it has a billion corners',
+      () => PLY.replace('vertex 4', 'vertex 1000000000'),
+      'found.tooMany',
+    ],
+    [
+      'PLY that says it has more than it has room for',
+      () => PLY.replace('face 4', 'face 400000'),
+      'found.odd',
+    ],
+    ['PLY whose head does not end', () => `${PLY_HEAD}${many('comment x\n', 20_000)}`, 'found.odd'],
+    ['OBJ of many groups', () => many('g one\n', 100_000), 'found.odd'],
+    ['OBJ with a face of a million corners', () => `${OBJ}f${many(' 1', 1_000_000)}\n`, 'found.tooMany'],
+  ])('%s', (_, file, code) => {
+    expect(faultOf(file())).toBe(code);
+  });
 });

@@ -7,6 +7,14 @@ import { no, ok, type FoundFault, type Result } from '@core/fault';
 
 import { MOST_FOUND_BYTES, MOST_TRIANGLES, type FoundMesh } from './foundMesh';
 import { areasUpTo } from './samples';
+import {
+  lookOverObj,
+  lookOverPly,
+  lookOverTextStl,
+  mostTriangles,
+  OddFile,
+  TooManyTriangles,
+} from './limits';
 import { isThreeMf, readThreeMf } from './readThreeMf';
 
 /**
@@ -20,7 +28,11 @@ export function readFound(bytes: Uint8Array, name: string): Result<FoundMesh, Fo
   let mesh: FoundMesh | null;
   try {
     mesh = isThreeMf(bytes) ? readThreeMf(bytes) : joined(geometriesOf(bytes));
-  } catch {
+  } catch (error) {
+    if (error instanceof TooManyTriangles) {
+      return no({ code: 'found.tooMany', name, count: error.count, limit: MOST_TRIANGLES });
+    }
+    if (error instanceof OddFile) return no({ code: 'found.odd', name, oddly: error.what });
     // What it is that the file lacks, readers say in words that help nobody.
     return no({ code: 'found.notRead', name });
   }
@@ -41,15 +53,25 @@ function geometriesOf(bytes: Uint8Array): BufferGeometry[] | null {
   const buffer = bytes.slice().buffer;
   const head = new TextDecoder().decode(bytes.subarray(0, 1024));
   if (/^ply\s/.test(head)) {
+    lookOverPly(bytes);
     const ply = new PLYLoader().parse(buffer);
     // Without an index it is a cloud of points.
     return ply.index ? [ply] : [];
   }
-  if (isBinaryStl(bytes) || /^\s*solid\b/.test(head)) return [new STLLoader().parse(buffer)];
+  if (isBinaryStl(bytes)) {
+    mostTriangles((bytes.length - STL_HEAD) / 50);
+    return [new STLLoader().parse(buffer)];
+  }
+  if (/^\s*solid\b/.test(head)) {
+    lookOverTextStl(bytes);
+    return [new STLLoader().parse(buffer)];
+  }
   // An OBJ has no mark of its own: lines that begin with what it knows.
   if (!/^(v|f|o|g|vn|vt|mtllib|usemtl|s|#)\s/m.test(head)) return null;
+  const text = new TextDecoder().decode(bytes);
+  lookOverObj(text);
   const meshes: BufferGeometry[] = [];
-  new OBJLoader().parse(new TextDecoder().decode(bytes)).traverse((object) => {
+  new OBJLoader().parse(text).traverse((object) => {
     if (object instanceof Mesh) meshes.push(object.geometry as BufferGeometry);
   });
   return meshes;

@@ -4,6 +4,7 @@ import { Matrix4, Vector3 } from 'three';
 import { z } from 'zod';
 
 import { MOST_FOUND_BYTES, type FoundMesh } from './foundMesh';
+import { countOf, mostCorners, mostParts, mostTriangles, OddFile } from './limits';
 
 /** Units of a 3MF (core specification 1.3, 3.4), mm. */
 const UNITS = { micron: 0.001, millimeter: 1, centimeter: 10, inch: 25.4, foot: 304.8, meter: 1000 } as const;
@@ -50,18 +51,39 @@ export const isThreeMf = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && by
  * @throws anything, for what is no such file.
  */
 export function readThreeMf(bytes: Uint8Array): FoundMesh {
+  let [bytesInAll, entries] = [0, 0];
   const files = unzipSync(bytes, {
-    filter: ({ name, originalSize }) => name.endsWith('.model') && originalSize <= MOST_FOUND_BYTES,
+    filter: ({ name, originalSize }) => {
+      if (!name.endsWith('.model')) return false;
+      bytesInAll += originalSize;
+      entries += 1;
+      mostParts(entries);
+      if (bytesInAll > MOST_FOUND_BYTES) throw new OddFile('counts');
+      return true;
+    },
   });
-  const models = new Map(Object.entries(files).map(([name, file]) => [`/${name}`, parsed(strFromU8(file))]));
+  const texts = Object.entries(files).map(([name, file]) => [`/${name}`, strFromU8(file)] as const);
+  // Looked at before a tree of objects is made of it.
+  const inAll = (words: string) => texts.reduce((sum, [, text]) => sum + countOf(text, words), 0);
+  mostTriangles(inAll('triangle '));
+  mostCorners(inAll('vertex '));
+  mostParts(inAll('component '));
+  mostParts(inAll('object '));
+  mostParts(inAll('item '));
+  const models = new Map<string, Model>(texts.map(([path, text]) => [path, parsed(text)]));
   const [rootPath, root] = [...models].find(([, { build }]) => build.item.length > 0)!;
   const positions: number[] = [];
   const indices: number[] = [];
+  let parts = 0;
   const lay = (path: string, id: string, place: Matrix4, deep: number): void => {
+    parts += 1;
+    mostParts(parts);
     const object = models.get(path)?.resources.object.find((one) => one.id === id);
     if (!object || deep > MOST_DEEP) throw new Error(`no object ${id}`);
     if (object.type === 'support' || object.type === 'solidsupport') return;
     const first = positions.length / 3;
+    mostCorners(first + (object.mesh?.vertices.vertex.length ?? 0));
+    mostTriangles(indices.length / 3 + (object.mesh?.triangles.triangle.length ?? 0));
     const corner = new Vector3();
     for (const { x, y, z: up } of object.mesh?.vertices.vertex ?? []) {
       corner.set(x, y, up).applyMatrix4(place);

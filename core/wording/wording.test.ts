@@ -9,6 +9,7 @@ import { stepSentence } from '@core/steps';
 
 /** One of what is a union, by where it stands. */
 const SAMPLES: Record<string, unknown> = {
+  oddly: 'blanks',
   left: 'length',
   right: 'neither',
   face: { tag: 'disc:top', place: 1 },

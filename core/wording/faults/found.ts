@@ -2,10 +2,18 @@ import type { FoundFault } from '@core/fault';
 
 import type { Sentences } from './sentences';
 
+const ODD_WORDS = {
+  blanks: 'it has long stretches of nothing but blanks',
+  parts: 'it is made of thousands of parts',
+  counts: 'what it says of itself and what is in it do not agree',
+} as const;
+
 /** One sentence or two for each: what is wrong, by which rule, and the way out. */
 export const FOUND: Sentences<FoundFault> = {
   'found.notRead': ({ name }) =>
     `${name} can’t be read as STL, 3MF, OBJ or PLY. Save the scan again in one of these, or choose another file.`,
+  'found.odd': ({ name, oddly }) =>
+    `${name} is put together as no scan is: ${ODD_WORDS[oddly]}. Let the program that scanned it save it again, as binary STL.`,
   'found.noFaces': ({ name }) =>
     `${name} holds no faces, at most points. Let the program that scanned it join them to a surface, and save that.`,
   'found.tooMany': ({ name, count, limit }) =>
