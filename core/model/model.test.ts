@@ -21,6 +21,7 @@ import { evaluateRepair } from '@core/fit';
 import { freeze } from '@core/revision';
 import { rackWheel } from '@core/testing/repairDraft';
 import { DEFAULT_WORKSHOP } from '@core/workshop';
+import { sentenceOf } from '@core/wording';
 
 const NOW = '2026-05-04T10:00:00.000Z';
 
@@ -192,6 +193,23 @@ describe('the repair file', () => {
       path: 'repair.sizes[1].tag',
     });
     expect(reasonFor(' '.repeat(REPAIR_FILE_LIMIT_BYTES + 1))).toMatchObject({ code: 'file.tooBig' });
+  });
+
+  test('what is none of several kinds is told at its field, with what may stand there', () => {
+    const told = (change: (step: Record<string, unknown>) => void) => {
+      const repair = rackWheel();
+      change(repair.bodies[0]!.steps[0] as unknown as Record<string, unknown>);
+      const text = writeRepairFile({ repair, workshop: DEFAULT_WORKSHOP, photoFiles: [] }, NOW);
+      const read = readRepairFile(text);
+      return read.ok ? '' : sentenceOf(read.fault);
+    };
+    expect(told((step) => (step.kind = 'whittle'))).toMatch(/bodies\[0\]\.steps\[0\]\.kind.*it must be "/);
+    expect(told((step) => (step.diameter = { from: 'number', mm: 'wide' }))).toMatch(
+      /steps\[0\]\.diameter\.mm: it must be a number/,
+    );
+    expect(told((step) => (step.diameter = { from: 'guess' }))).toMatch(
+      /steps\[0\]\.diameter.*it must be "/,
+    );
   });
 
   test('never throws, whatever it is given', () => {

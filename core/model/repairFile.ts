@@ -98,10 +98,38 @@ export function pathText(path: readonly PropertyKey[]): string {
 }
 
 /** Zod's finding as one of our faults. */
-export function faultOfIssue(issue: z.core.$ZodIssue): Fault {
+export function faultOfIssue(given: z.core.$ZodIssue): Fault {
+  const issue = meantIssue(given);
   const path = pathText(issue.path);
   if (issue.code === 'unrecognized_keys') return { code: 'file.unknownKey', path, keys: issue.keys };
   return { code: 'file.invalid', path, problem: problemOf(issue) };
+}
+
+/**
+ * Of a value that may be one of several kinds, what is wrong with it as the kind that it comes nearest to: the one with the fewest faults. Where it is near none, itself.
+ */
+function meantIssue(issue: z.core.$ZodIssue): z.core.$ZodIssue {
+  if (issue.code !== 'invalid_union') return issue;
+  const [nearest] = [...issue.errors].sort((a, b) => a.length - b.length || deepest(b) - deepest(a));
+  const inner = nearest?.[0];
+  if (!inner || (deepest(nearest) === 0 && inner.code !== 'unrecognized_keys')) return issue;
+  return meantIssue({ ...inner, path: [...issue.path, ...inner.path] });
+}
+
+const deepest = (issues: readonly z.core.$ZodIssue[]): number =>
+  Math.max(0, ...issues.map(({ path }) => path.length));
+
+/** What a union may be, where each kind goes by a word; null where it does not. */
+function wordsOf({ errors, ...issue }: z.core.$ZodIssueInvalidUnion): string[] | null {
+  const { options } = issue as { options?: unknown };
+  const given = Array.isArray(options)
+    ? (options as unknown[])
+    : errors.flatMap((branch) =>
+        branch.flatMap((one) => (one.code === 'invalid_value' ? one.values : [null])),
+      );
+  return given.length > 0 && given.every((one) => one !== null)
+    ? given.map((one) => JSON.stringify(one))
+    : null;
 }
 
 function bound(origin: string, limit: number | bigint, limitIsIn = true) {
@@ -120,8 +148,10 @@ function problemOf(issue: z.core.$ZodIssue): ValueProblem {
       return { is: 'otherType', wanted: issue.expected };
     case 'invalid_value':
       return { is: 'otherValue', wanted: issue.values.map((value) => JSON.stringify(value)) };
-    case 'invalid_union':
-      return { is: 'noKnownKind' };
+    case 'invalid_union': {
+      const wanted = wordsOf(issue);
+      return wanted ? { is: 'otherValue', wanted } : { is: 'noKnownKind' };
+    }
     case 'invalid_format':
       return { is: 'otherFormat', format: issue.format };
     default:

@@ -18,6 +18,15 @@ export const FILES: Sentences<FilesFault> = {
     `The repair file has a mistake at ${path || 'its top'}: ${problemWords(problem)}.`,
 };
 
+/** "a", "b" or "c"; of very many the first. */
+function anyOf(words: readonly string[]): string {
+  const shown = words.slice(0, MOST_NAMED);
+  const rest = words.length - shown.length;
+  if (rest > 0) return `${shown.join(', ')} or one of ${rest} more`;
+  return [shown.slice(0, -1).join(', '), shown.at(-1)].filter(Boolean).join(' or ');
+}
+const MOST_NAMED = 24;
+
 /** What is wrong with a value, in words that go on from its place. */
 function problemWords(problem: ValueProblem): string {
   switch (problem.is) {
@@ -33,9 +42,9 @@ function problemWords(problem: ValueProblem): string {
     case 'otherType':
       return `it must be ${TYPES[problem.wanted] ?? problem.wanted}`;
     case 'otherValue':
-      return `it must be ${problem.wanted.join(' or ')}`;
+      return `it must be ${anyOf(problem.wanted)}`;
     case 'noKnownKind':
-      return 'it is none of the kinds that are known here';
+      return 'it is none of the things that can stand here; docs/repair-file.md says which can';
     case 'otherFormat':
       return problem.format === 'regex' ? 'it is not written as it must be' : `it is no ${problem.format}`;
     case 'other':
