@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import pino from 'pino';
 
 import { readConfig } from '@server/config';
-import { explainFailure, stopOnSignal } from '@server/lifetime';
+import { explainFailure, prepareProcess, stopOnSignal } from '@server/lifetime';
 import { startServer } from '@server/start';
 
 import { fillWorkshop } from './fillWorkshop';
@@ -12,8 +12,10 @@ import { fillWorkshop } from './fillWorkshop';
 /** Serves the demo workshop, filling it the first time. */
 async function main(): Promise<void> {
   const config = readConfig({ EVEN_SPARE_DATA: 'data/demo', ...process.env });
+  const log = pino({ level: 'warn' });
+  prepareProcess(log);
   mkdirSync(config.dataFolder, { recursive: true });
-  const server = await startServer(config, pino({ level: 'warn' }));
+  const server = await startServer(config, log);
   const folder = join(__dirname, 'repairs');
   const files = readdirSync(folder)
     .filter((name) => name.endsWith('.json'))

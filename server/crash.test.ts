@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -58,6 +58,10 @@ test(`nothing that was acknowledged is lost when the server is killed, ${KILLS} 
 test('a second server on the folder of a running one ends with a sentence; settings and ports likewise', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'even-spare-second-'));
   const first = await startProcess(folder);
+  // Nobody else may read what is kept.
+  const kept = readdirSync(folder).filter((name) => name.startsWith('even-spare'));
+  expect(kept.length).toBeGreaterThan(0);
+  for (const name of kept) expect(statSync(join(folder, name)).mode & 0o077).toBe(0);
   const second = await startProcess(folder);
   expect(await second.ended).toBe(1);
   expect(second.said()).toContain(`at ${first.address}`);

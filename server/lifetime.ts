@@ -16,11 +16,15 @@ export function stopOnSignal(server: RunningServer): void {
   process.once('SIGTERM', stop);
 }
 
+/** Files that are made are their owner's alone. */
+const OWNER_ONLY = 0o077;
+
 /**
- * What goes wrong outside every request, in a timer or a stream, is written down with a report and ends nothing: whatever was acknowledged is in the database,
+ * Before a server starts. What goes wrong outside every request, in a timer or a stream, is written down with a report and ends nothing: whatever was acknowledged is in the database,
  * and others are at work.
  */
-export function keepRunning(log: Pick<Logger, 'error'>): void {
+export function prepareProcess(log: Pick<Logger, 'error'>): void {
+  process.umask(OWNER_ONLY);
   for (const event of ['uncaughtException', 'unhandledRejection'] as const) {
     process.on(event, (error: unknown) =>
       log.error({ err: error, report: randomUUID().slice(0, 8) }, 'something outside every request failed'),
