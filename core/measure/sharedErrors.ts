@@ -27,6 +27,10 @@ export class SharedErrors {
   #wholes: Float64Array = new Float64Array(8);
   #aparts: Float64Array = new Float64Array(8);
 
+  #groupCount = 0;
+  #instrumentCount = 0;
+  #hasFurther = false;
+
   /** @param count sizes in all. */
   constructor(count: number) {
     this.#first = new Int32Array(count).fill(NOBODY);
@@ -48,6 +52,7 @@ export class SharedErrors {
     this.#standards[rank] = first.standard;
     if (further.length > 0) this.#further.set(rank, further);
     else this.#further.delete(rank);
+    this.#hasFurther = this.#further.size > 0;
     return !same;
   }
 
@@ -55,31 +60,49 @@ export class SharedErrors {
   add(rank: number, slope: number): void {
     const first = this.#first[rank]!;
     if (first === NOBODY) return;
-    this.#addTo(first, slope * this.#standards[rank]!);
-    if (this.#further.size === 0) return;
-    for (const { group, standard } of this.#further.get(rank) ?? []) this.#addTo(group, slope * standard);
+    const error = slope * this.#standards[rank]!;
+    this.#sums[first]! += error;
+    this.#squares[first]! += error * error;
+    if (this.#hasFurther) this.#addFurther(rank, slope);
   }
 
-  #addTo(group: number, error: number): void {
-    this.#sums[group]! += error;
-    this.#squares[group]! += error * error;
+  #addFurther(rank: number, slope: number): void {
+    for (const { group, standard } of this.#further.get(rank) ?? []) {
+      this.#sums[group]! += slope * standard;
+      this.#squares[group]! += (slope * standard) ** 2;
+    }
   }
 
   /** Variance of what was added since the last time, as `addErrors` says. */
   takeVariance(): number {
+    const [sums, squares] = [this.#sums, this.#squares];
+    const count = this.#groupCount;
+    if (count > 1) return this.#takeOfSeveral();
+    // Nearly always there is one instrument, and one pair of its jaws.
+    const [sum, square] = [sums[0]!, squares[0]!];
+    sums[0] = 0;
+    squares[0] = 0;
+    const whole = sum * sum;
+    const shared = count === 0 ? 0 : this.#leastShared[0]!;
+    return Math.max(whole, shared * whole + (1 - shared) * square);
+  }
+
+  #takeOfSeveral(): number {
     const [sums, squares, wholes, aparts] = [this.#sums, this.#squares, this.#wholes, this.#aparts];
-    for (let group = 0; group < this.#instrumentOf.length; group += 1) {
-      if (squares[group] === 0) continue;
-      const instrument = this.#instrumentOf[group]!;
-      const shared = this.#leastShared[group]!;
-      wholes[instrument]! += sums[group]!;
-      aparts[instrument]! += shared * sums[group]! ** 2 + (1 - shared) * squares[group]!;
+    const count = this.#groupCount;
+    for (let group = 0; group < count; group += 1) {
+      const square = squares[group]!;
+      if (square === 0) continue;
+      const [sum, shared, instrument] = [sums[group]!, this.#leastShared[group]!, this.#instrumentOf[group]!];
+      wholes[instrument]! += sum;
+      aparts[instrument]! += shared * sum * sum + (1 - shared) * square;
       sums[group] = 0;
       squares[group] = 0;
     }
     let variance = 0;
-    for (let instrument = 0; instrument < this.#instruments.size; instrument += 1) {
-      variance += Math.max(wholes[instrument]! ** 2, aparts[instrument]!);
+    for (let instrument = 0; instrument < this.#instrumentCount; instrument += 1) {
+      const whole = wholes[instrument]!;
+      variance += Math.max(whole * whole, aparts[instrument]!);
       wholes[instrument] = 0;
       aparts[instrument] = 0;
     }
@@ -95,6 +118,8 @@ export class SharedErrors {
     const instrument = this.#instruments.get(instrumentId) ?? this.#instruments.size;
     this.#instruments.set(instrumentId, instrument);
     this.#instrumentOf.push(instrument);
+    this.#groupCount = group + 1;
+    this.#instrumentCount = this.#instruments.size;
     this.#leastShared.push(leastShared);
     if (group >= this.#sums.length) {
       [this.#sums, this.#squares, this.#wholes, this.#aparts] = Array.from(
