@@ -3,10 +3,11 @@ import type { Matrix4 } from 'three';
 import { no, ok, type FoundFault, type Result } from '@core/fault';
 import type { WeldedMesh } from '@core/part';
 
-import { explainedMirrored, laidOver, type Laid } from './align';
+import { explainedMirrored, laidOver } from './align';
 import { deviationOf, meshLaid, offsOf, quantile, shareWithin, type Deviation } from './deviation';
 import { diagonalOf } from './foundMesh';
 import { paintingOf, type Painting } from './paint';
+import type { Laid } from './refine';
 
 /** A found piece laid over the spare one way. */
 export interface FoundCompared {
@@ -54,7 +55,8 @@ export function waysOver(
   name: string,
   onShare: (share: number) => void = () => {},
 ): Result<FoundWays, FoundFault> {
-  const ways = laidOver(found, spare, onShare);
+  // What is left is its mirror image, where that is looked at.
+  const ways = laidOver(found, spare, (share) => onShare(0.9 * share));
   const best = ways[0]!;
   const { both } = best.explains!;
   if (both < LOOKED_AT_MIRRORED) {

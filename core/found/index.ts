@@ -11,4 +11,5 @@ export { meshLaid } from './deviation';
 export { MOST_FOUND_BYTES, type FoundMesh } from './foundMesh';
 export { painted, type Painted } from './paint';
 export { readFound } from './readFound';
-export { laidByAll, type Laid } from './align';
+export { laidByAll } from './align';
+export { type Laid } from './refine';

@@ -1,8 +1,7 @@
-import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-
 import { nearestTo } from '@core/boxTree';
 import type { WeldedMesh } from '@core/part';
 
+import { leastSquares, type Row } from './leastSquares';
 import { crossOf, samplesOf } from './samples';
 
 /** Points that are looked at, and rounds in which those that are off for another reason are put aside. */
@@ -15,11 +14,6 @@ const TOLD = { times: 1.3, mm: 0.08 };
 /** Numbers that are found: a turn, a move, a scale. */
 const TURN_AND_MOVE = 6;
 const ALL = 7;
-
-interface Row {
-  slopes: number[];
-  off: number;
-}
 
 /**
  * By how much a found piece is larger than the spare that it is laid over, as a share (0.01 for a hundredth; below 0: smaller); null where no scale
@@ -34,13 +28,13 @@ export function scaleOver(found: WeldedMesh, spare: WeldedMesh): number | null {
   let solved: number[] | null = null;
   for (let round = 0; round < ROUNDS; round += 1) {
     if (kept.length < LEAST_KEPT * POINTS) return null;
-    solved = solve(kept, ALL);
+    solved = leastSquares(kept, ALL);
     if (!solved) return null;
     const left = rows.map((row) => Math.abs(leftOf(row, solved!)));
     const middle = Float64Array.from(left).sort()[Math.floor(left.length / 2)]!;
     kept = rows.filter((_, index) => left[index]! <= Math.max(OFF.mm, OFF.times * middle));
   }
-  const rigid = solve(kept, TURN_AND_MOVE);
+  const rigid = leastSquares(kept, TURN_AND_MOVE);
   if (!solved || !rigid) return null;
   const share = solved[TURN_AND_MOVE]!;
   const better = spreadOf(kept, rigid) / Math.max(spreadOf(kept, solved), 1e-9);
@@ -85,20 +79,3 @@ const leftOf = ({ slopes, off }: Row, solved: readonly number[]): number =>
 
 const spreadOf = (rows: readonly Row[], solved: readonly number[]): number =>
   Math.sqrt(rows.reduce((sum, row) => sum + leftOf(row, solved) ** 2, 0) / rows.length);
-
-function solve(rows: readonly Row[], count: number): number[] | null {
-  const [normal, right] = [Matrix.zeros(count, count), Matrix.zeros(count, 1)];
-  for (const { slopes, off } of rows) {
-    for (let i = 0; i < count; i += 1) {
-      right.set(i, 0, right.get(i, 0) + slopes[i]! * off);
-      for (let j = 0; j < count; j += 1) normal.set(i, j, normal.get(i, j) + slopes[i]! * slopes[j]!);
-    }
-  }
-  // What nothing holds, such as a wheel about its axle, stays where it is.
-  for (let i = 0; i < count; i += 1) normal.set(i, i, normal.get(i, i) + HOLD * rows.length);
-  const solver = new CholeskyDecomposition(normal);
-  return solver.isPositiveDefinite() ? solver.solve(right).getColumn(0) : null;
-}
-
-/** How little everything is held where it is, beside what a point holds. */
-const HOLD = 1e-6;

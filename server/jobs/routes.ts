@@ -2,7 +2,7 @@ import { createSession } from 'better-sse';
 import { Router } from 'express';
 import { z } from 'zod';
 
-import { isGcodeLine, JobAct, linesOf, NewJob, unreadableLine, type UnreadableLine } from '@core/model';
+import { JobAct, linesOf, NewJob, unreadableLine, type UnreadableLine } from '@core/model';
 
 import { boundedJson } from '../http/boundedJson';
 import { Refused } from '../refusal';
@@ -21,7 +21,8 @@ async function unreadableIn(gcode: string): Promise<UnreadableLine | null> {
   let line = 0;
   for (const text of linesOf(gcode)) {
     line += 1;
-    if (!isGcodeLine(text)) return { ...unreadableLine([text])!, line };
+    const wrong = unreadableLine([text]);
+    if (wrong) return { ...wrong, line };
     if (line % LINES_AT_ONCE === 0) await new Promise(setImmediate);
   }
   return null;
