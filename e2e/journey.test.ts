@@ -135,6 +135,8 @@ test('from three readings to a checked, exportable spare, and back after a resta
     await scanned.getByRole('radio', { name: '0.1', exact: true }).click({ timeout: 60_000 });
     await expect(scanned.getByLabel('What is off')).toContainText(/Furthest out of the spare by 0\.1[01] mm/);
     await scanned.getByRole('slider').fill('50');
+    await scanned.getByRole('button', { name: 'Keep the scan with the repair' }).click();
+    await expect(scanned).toContainText('Kept with the repair as it lies here.');
   });
 
   await test.step('all of it again after the server was restarted', async () => {
@@ -150,6 +152,11 @@ test('from three readings to a checked, exportable spare, and back after a resta
     await expect(page.getByLabel(/^Trail of/)).toContainText('6.54');
     await goTo(page, 'Shape');
     await partIsBuilt(page);
+    await page.getByRole('link', { name: 'Revisions, newest B' }).click();
+    await page.getByRole('button', { name: /^Compare / }).click();
+    await expect(page.getByLabel('What is off')).toContainText(
+      /Furthest out of the spare by 0\.2[12] mm|% of it/,
+    );
   });
 });
 

@@ -9,6 +9,8 @@ import type { JobQueue } from './jobs/queue';
 import { jobRoutes } from './jobs/routes';
 import { photoRoutes } from './photos/routes';
 import type { PhotoStore } from './photos/store';
+import { scanRoutes } from './scans/routes';
+import type { ScanStore } from './scans/store';
 import { Refused, refuse } from './refusal';
 import { repairRoutes } from './repairs/routes';
 import type { RepairStore } from './repairs/store';
@@ -23,6 +25,7 @@ export function createApp(parts: {
   store: RepairStore;
   workshop: WorkshopStore;
   photos: PhotoStore;
+  scans: ScanStore;
   jobs: JobQueue;
   /** Practice devices, each under its own address; the server knows nothing of what they hide. */
   devices: readonly { path: string; routes: Router }[];
@@ -63,6 +66,7 @@ export function createApp(parts: {
   app.use('/api', repairRoutes(parts));
   app.use('/api', workshopRoutes(parts.workshop));
   app.use('/api', photoRoutes(parts.photos));
+  app.use('/api', scanRoutes(parts.scans));
   app.use('/api', jobRoutes(parts.jobs));
   for (const { path, routes } of parts.devices) app.use(`/api${path}`, routes);
   const nothing = () => {

@@ -42,6 +42,7 @@ const STATUS: Partial<Record<Fault['code'], number>> = {
   'change.tooLarge': 413,
   'file.tooBig': 413,
   'photo.tooBig': 413,
+  'scan.tooBig': 413,
 };
 
 const refusal = (fault: Fault): Refusal => ({ fault, sentence: sentenceOf(fault) });

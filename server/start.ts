@@ -8,12 +8,13 @@ import { createApp } from './app';
 import type { Config } from './config';
 import type { Database } from './database/database';
 import { lockFolder, type FolderLock } from './database/folderLock';
-import { makeFolder, openDatabase, PHOTO_FOLDER } from './database/open';
+import { makeFolder, openDatabase, PHOTO_FOLDER, SCAN_FOLDER } from './database/open';
 import { JobQueue } from './jobs/queue';
 import { JobStore } from './jobs/store';
 import { PhotoStore } from './photos/store';
 import { practiceDevices, realPracticeWorld } from './practiceDevices';
 import { RepairStore } from './repairs/store';
+import { ScanStore } from './scans/store';
 import type { Surroundings } from './surroundings';
 import { Trouble } from './trouble';
 import { WorkshopStore } from './workshop/store';
@@ -65,13 +66,18 @@ async function serve(
   lock: FolderLock,
 ): Promise<RunningServer> {
   const onTrouble = (error: unknown) =>
-    log.error({ err: error }, 'what is done in between failed: lists, or pictures that no photo shows');
+    log.error({ err: error }, 'what is done in between failed: lists, or files that no row names');
   const photos = new PhotoStore(join(config.dataFolder, PHOTO_FOLDER));
-  const store = new RepairStore(database, surroundings, photos, onTrouble);
+  const scans = new ScanStore(join(config.dataFolder, SCAN_FOLDER));
+  const files = { pictures: photos.files, scans: scans.files };
+  const store = new RepairStore(database, surroundings, files, onTrouble);
   await store.forgetOldChanges();
   const sweep = async () => {
-    const swept = await photos.sweep(await store.usedPictures(), Date.parse(surroundings.now()));
+    const now = Date.parse(surroundings.now());
+    const swept = await photos.files.sweep(await store.usedPictures(), now);
     if (swept > 0) log.info({ swept }, 'pictures that no photo shows were taken away');
+    const sweptScans = await scans.files.sweep(await store.usedScans(), now);
+    if (sweptScans > 0) log.info({ swept: sweptScans }, 'files of scans that no repair keeps were taken away');
   };
   await sweep();
   const sweeping = setInterval(() => void sweep().catch(onTrouble), SWEPT_EVERY_MS).unref();
@@ -85,6 +91,7 @@ async function serve(
     jobs,
     workshop: new WorkshopStore(database, surroundings),
     photos,
+    scans,
     devices,
     database,
     guard: config,

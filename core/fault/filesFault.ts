@@ -11,7 +11,8 @@ export type ValueProblem =
   | { is: 'noSuchPoint'; id: string }
   | { is: 'twice'; id: string; picture?: true }
   | { is: 'tooMany'; limit: number }
-  | { is: 'noPicture' };
+  | { is: 'noPicture' }
+  | { is: 'noScan' };
 
 /** What can be wrong with a repair file. */
 export type FilesFault =

@@ -10,6 +10,8 @@ export type RowsFault =
   | { code: 'photo.heif' }
   | { code: 'photo.tooBig'; bytes: number; limitBytes: number }
   | { code: 'photo.tooManyPixels'; megapixels: number; limitMegapixels: number }
+  | { code: 'scan.notAScan' }
+  | { code: 'scan.tooBig'; bytes: number; limitBytes: number }
   | { code: 'device.unknown'; what: string }
   | { code: 'job.missing' }
   | { code: 'job.unreadable'; line: number; text: string }

@@ -1,4 +1,5 @@
 export { PROGRAM, stepString, withStepHeader, type StepHeader } from './stepHeader';
+export { trianglesOfPly, writePly } from './ply';
 export { writeStl } from './stl';
 export { writeThreeMf, type NamedMesh, type Placing } from './threeMf';
 export { fileStem } from './fileName';

@@ -102,6 +102,22 @@ function waysFrom(
   return explainedBest(distinct(fine.sort(byWorth), MOST_WAYS), found, spare, facing, AS_MUCH);
 }
 
+/** Brings a piece near from a place that is about right, and says what it explains there. */
+export function refinedFrom(
+  start: Matrix4,
+  found: WeldedMesh,
+  spare: WeldedMesh,
+  onShare: (share: number) => void,
+): Laid {
+  const [close, fine] = [samplesOf(found, POINTS.close), samplesOf(found, POINTS.fine)];
+  const near = refined(close, spare, start, 'close', null);
+  onShare(0.4);
+  const facing = facingOf(close, spare, [near]);
+  const laid = refined(fine, spare, near.place, 'fine', facing);
+  onShare(0.9);
+  return explainedBest([laid], found, spare, facing, AS_MUCH)[0]!;
+}
+
 /** What the mirror image of a piece explains, by few points: enough to say that it is one. */
 export function explainedMirrored(found: WeldedMesh, spare: WeldedMesh): number {
   const mirrored = mirrorOf(found);

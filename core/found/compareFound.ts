@@ -5,6 +5,7 @@ import type { WeldedMesh } from '@core/part';
 
 import { explainedMirrored, laidOver } from './align';
 import { deviationOf, meshLaid, offsOf, quantile, shareWithin, type Deviation } from './deviation';
+import { SURE } from './explained';
 import { diagonalOf } from './foundMesh';
 import { paintingOf, type Painting } from './paint';
 import type { Laid } from './refine';
@@ -43,8 +44,6 @@ export interface FoundWays {
   isSure: boolean;
 }
 
-/** Below this share of both that is explained, it may as well lie elsewhere. */
-const SURE = 0.8;
 /** Of a mirror image so much more is explained. */
 const MIRRORED_BY = 0.06;
 

@@ -15,6 +15,9 @@ export interface Explained {
   both: number;
 }
 
+/** Below this share of both that is explained, it may as well lie elsewhere. */
+export const SURE = 0.8;
+
 /** Points of each surface. */
 const POINTS = 700;
 /** Faces agree that look no further apart than this, by the cosine: 45°. */

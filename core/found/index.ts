@@ -13,3 +13,4 @@ export { painted, type Painted } from './paint';
 export { readFound } from './readFound';
 export { laidByAll } from './align';
 export { type Laid } from './refine';
+export { waysFromPlaces, type PlacePair } from './fromPlaces';

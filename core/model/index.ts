@@ -57,6 +57,7 @@ export { DatumEdge, Layout, LayoutDistance, LayoutEnd, LayoutPoint } from './lay
 export { Chain, ChainLink } from './chain';
 export { Fit } from './fit';
 export { BedDirection, FitFeature } from './fitFeature';
+export { Scan, ScanFile, ScanPlace } from './scan';
 export { Photo, PhotoFile, PhotoTag, type PhotoMark } from './photo';
 export {
   BENCH_CALIPER_ID,
@@ -93,9 +94,9 @@ export {
   REPAIR_LIMIT_BYTES,
   roomForPictures,
 } from './limits';
-export { LIST_LIMITS, LIST_OF, Repair, type ListedRow, type ListName } from './repairRows';
+export { laterLists, LIST_LIMITS, LIST_OF, Repair, type ListedRow, type ListName } from './repairRows';
 export { type BrokenRule } from './rules';
-export { picturesOf } from './pictures';
+export { picturesOf, scanFilesOf } from './pictures';
 export {
   bodyInPresentWords,
   changeInPresentWords,

@@ -5,7 +5,7 @@ const MB = 1024 * 1024;
  * and whatever is saved can be opened again.
  */
 
-/** Pictures of one repair together, revisions' too, bytes of JPEG. In a file they take a third more (base 64). */
+/** Pictures and scans of one repair together, revisions' too, bytes. In a file they take a third more (base 64). */
 export const PHOTOS_LIMIT_BYTES = 40 * MB;
 /** A repair with its revisions as JSON, without pictures, bytes. One with 10,000 readings takes about 3 MB. */
 export const REPAIR_LIMIT_BYTES = 32 * MB;
@@ -18,7 +18,7 @@ export const REPAIR_FILE_LIMIT_BYTES =
   REPAIR_LIMIT_BYTES + Math.ceil((PHOTOS_LIMIT_BYTES * 4) / 3 / MB) * MB + WORKSHOP_LIMIT_BYTES + 2 * MB;
 
 /**
- * How much room a repair of so many bytes leaves for pictures in its file, bytes of JPEG. The usual limit, except for one that an
+ * How much room a repair of so many bytes leaves for pictures and scans in its file, bytes. The usual limit, except for one that an
  * earlier version let grow larger.
  */
 export function roomForPictures(repairBytes: number): number {

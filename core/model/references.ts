@@ -40,6 +40,7 @@ const REFERENCES: { [K in RowKind]: (row: RowsOf[K]) => Reference[] } = {
   revision: () => [],
   // A fit or a revision that was tried may be gone since: what was asked is in the trial.
   trial: () => [],
+  scan: ({ bodyId }) => [{ path: 'bodyId', list: 'bodies', id: bodyId }],
 };
 
 export function referencesOf<K extends RowKind>(kind: K, row: RowsOf[K]): Reference[] {

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { no, ok, type Fault, type Result, type ValueProblem } from '@core/fault';
 
 import { PhotoFile } from './photo';
+import { ScanFile } from './scan';
 import { REPAIR_FILE_LIMIT_BYTES } from './limits';
 import { inPresentVersion } from './fileChain';
 import { LIST_LIMITS, Repair, ROW_OF_LIST } from './repairRows';
@@ -11,7 +12,7 @@ import { brokenInState, type BrokenRule } from './rules';
 import { Workshop } from './workshopRows';
 
 export const REPAIR_FILE_FORMAT = 'even-spare-repair';
-export const REPAIR_FILE_VERSION = 11;
+export const REPAIR_FILE_VERSION = 12;
 
 const isRead = (version: unknown): version is number =>
   typeof version === 'number' && Number.isInteger(version) && version >= 1 && version <= REPAIR_FILE_VERSION;
@@ -32,11 +33,16 @@ export const RepairFile = z.strictObject({
     .array(z.strictObject({ file: PhotoFile, base64: z.base64() }))
     .max(LIST_LIMITS.photos)
     .optional(),
+  /** Its scans, PLY in base 64, by their name. */
+  scanFiles: z
+    .array(z.strictObject({ file: ScanFile, base64: z.base64() }))
+    .max(LIST_LIMITS.scans)
+    .optional(),
 });
 export type RepairFile = z.infer<typeof RepairFile>;
 
 /** What a repair file holds, and what goes into one. */
-export type RepairFileContent = Pick<RepairFile, 'repair' | 'workshop' | 'photoFiles'>;
+export type RepairFileContent = Pick<RepairFile, 'repair' | 'workshop' | 'photoFiles' | 'scanFiles'>;
 
 /** The text of a repair file. `now` is an ISO 8601 instant. */
 export function writeRepairFile(content: RepairFileContent, now: string): string {
@@ -82,10 +88,10 @@ export function parseRepairFile(data: unknown): Result<RepairFileContent, Fault>
     version: REPAIR_FILE_VERSION,
   });
   if (!parsed.success) return no(faultOfIssue(parsed.error.issues[0]!));
-  const { repair, photoFiles } = parsed.data;
+  const { repair, photoFiles, scanFiles } = parsed.data;
   const workshop = parsed.data.workshop ?? (data.version === 1 ? usualOfVersion1() : undefined);
   const inconsistency = findInconsistency(parsed.data);
-  return inconsistency ? no(inconsistency) : ok({ repair, workshop, photoFiles });
+  return inconsistency ? no(inconsistency) : ok({ repair, workshop, photoFiles, scanFiles });
 }
 
 /** `repair.sizes[2].name`: a place in a file as a person would point at it. */

@@ -2,6 +2,7 @@ import { z } from 'zod';
 
 import { RepairHead, Revision } from './repair';
 import { listNames, listSchemas } from './rowKinds';
+import { Scan } from './scan';
 import { STATE_ROWS } from './stateRows';
 import { Trial } from './trial';
 
@@ -11,6 +12,8 @@ export const REPAIR_ROWS = {
   revision: { list: 'revisions', row: Revision, most: 200, missing: 'refused' },
   /** Not frozen with a revision: a trial belongs to what was made of it. Absent in what was written before there were any. */
   trial: { list: 'trials', row: Trial, most: 500, missing: 'empty' },
+  /** Not frozen either: the piece that was scanned is what it is. */
+  scan: { list: 'scans', row: Scan, most: 50, missing: 'empty' },
 } as const;
 
 /** The list of a repair in which each kind of row stands. */
@@ -28,6 +31,12 @@ export const ROW_OF_LIST = Object.fromEntries(Object.entries(LIST_OF).map(([row,
 export const LIST_LIMITS = Object.fromEntries(
   Object.values(REPAIR_ROWS).map(({ list, most }) => [list, most]),
 ) as Readonly<Record<ListName, number>>;
+
+/** Lists that came later, empty: what was kept before lacks them. */
+export const laterLists = (): Partial<Record<ListName, never[]>> =>
+  Object.fromEntries(
+    Object.values(REPAIR_ROWS).flatMap(({ list, missing }) => (missing === 'empty' ? [[list, []]] : [])),
+  );
 
 /** One thing to mend, whole. */
 export const Repair = z.strictObject({ head: RepairHead, ...listSchemas(REPAIR_ROWS) });

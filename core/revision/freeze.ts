@@ -8,7 +8,7 @@ export function freeze(
   repair: Repair,
   given: { id: string; note: string; frozenAt: string; figures: FrozenFigures[]; workshop: Workshop },
 ): Revision {
-  const { revisions, trials: _trials, ...state } = repair;
+  const { revisions, trials: _trials, scans: _scans, ...state } = repair;
   return {
     ...given,
     version: 0,

@@ -37,6 +37,7 @@ export class RepairDraft {
       fits: [],
       chains: [],
       photos: [],
+      scans: [],
       bodies: [],
       revisions: [],
       trials: [],

@@ -12,6 +12,7 @@ export const ROW_WORDS: Record<RowKind | WorkshopRowKind, { one: string; changed
   body: { one: 'recipe', changed: 'this recipe' },
   revision: { one: 'revision', changed: 'this revision' },
   trial: { one: 'trial', changed: 'this trial' },
+  scan: { one: 'scan', changed: 'this scan' },
   instrument: { one: 'instrument', changed: 'this instrument' },
   machine: { one: 'machine', changed: 'this machine' },
   fitTable: { one: 'table of fits', changed: 'these fits' },

@@ -22,6 +22,7 @@ import { Trouble } from '../trouble';
 
 export const DATABASE_FILE = 'even-spare.sqlite';
 export const PHOTO_FOLDER = 'photos';
+export const SCAN_FOLDER = 'scans';
 /** Says that the database was made whole once: empty after that, it was cut off. */
 const BEGUN_FILE = '.begun';
 
@@ -107,8 +108,10 @@ export function makeFolder(folder: string): void {
 /** Refuses a folder in which a workshop's database is missing or was cut off. */
 function mustBeWhole(folder: string, file: string): void {
   const there = statSync(file, { throwIfNoEntry: false });
-  const photos = join(folder, PHOTO_FOLDER);
-  const hasPhotos = existsSync(photos) && readdirSync(photos).some((name) => name.endsWith('.jpg'));
+  const hasFiles = (own: string, extension: string) =>
+    existsSync(join(folder, own)) &&
+    readdirSync(join(folder, own)).some((name) => name.endsWith(extension));
+  const hasPhotos = hasFiles(PHOTO_FOLDER, '.jpg') || hasFiles(SCAN_FOLDER, '.ply');
   // Stopped in its very first moments it leaves an empty one: that is begun again.
   if (there?.size === 0 && (hasPhotos || existsSync(join(folder, BEGUN_FILE)))) {
     throw new Trouble({ code: 'server.cut', where: file });

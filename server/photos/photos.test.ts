@@ -247,10 +247,10 @@ describe('pictures that nobody shows', () => {
     const all = names();
     expect(all).toHaveLength(3);
     const now = Date.now();
-    expect(await server.photos.sweep(new Set([shown]), now)).toBe(0);
-    expect(await server.photos.sweep(new Set([shown]), now + 2 * DAY)).toBe(1);
+    expect(await server.photos.files.sweep(new Set([shown]), now)).toBe(0);
+    expect(await server.photos.files.sweep(new Set([shown]), now + 2 * DAY)).toBe(1);
     expect(names()).toEqual([`${shown}.jpg`, `${loose}.jpg`].sort());
-    expect(await server.photos.sweep(new Set([shown]), now + 61 * DAY)).toBe(1);
+    expect(await server.photos.files.sweep(new Set([shown]), now + 61 * DAY)).toBe(1);
     expect(names()).toEqual([`${shown}.jpg`]);
   });
 

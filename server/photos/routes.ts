@@ -22,7 +22,7 @@ export function photoRoutes(store: PhotoStore): Router {
   });
 
   router.get('/photos/:file', async (request, response, next) => {
-    const path = await store.find(PhotoFile.parse(request.params.file));
+    const path = await store.files.find(PhotoFile.parse(request.params.file));
     if (path === null) {
       next();
       return;

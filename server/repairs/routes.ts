@@ -13,6 +13,7 @@ import {
   Picture,
   picturesOf,
   REPAIR_FILE_LIMIT_BYTES,
+  scanFilesOf,
   writeRepairFile,
   type CorrectionEffects,
   type Repair,
@@ -22,6 +23,7 @@ import { effectsOf } from '@core/trial';
 import { boundedJson } from '../http/boundedJson';
 import type { PhotoStore } from '../photos/store';
 import { Refused } from '../refusal';
+import type { ScanStore } from '../scans/store';
 import type { WorkshopStore } from '../workshop/store';
 import type { Surroundings } from '../surroundings';
 import type { RepairStore } from './store';
@@ -39,9 +41,10 @@ export function repairRoutes(parts: {
   store: RepairStore;
   workshop: WorkshopStore;
   photos: PhotoStore;
+  scans: ScanStore;
   surroundings: Surroundings;
 }): Router {
-  const { store, workshop, photos, surroundings } = parts;
+  const { store, workshop, photos, scans, surroundings } = parts;
   const router = Router();
   const small = boundedJson({ bytes: NEW_REPAIR_BYTES });
   const picture = boundedJson({ bytes: PICTURE_BYTES });
@@ -98,7 +101,8 @@ export function repairRoutes(parts: {
     const content = {
       repair,
       workshop: await workshop.get(),
-      photoFiles: await photos.embed(picturesOf(repair)),
+      photoFiles: await photos.files.embed(picturesOf(repair)),
+      scanFiles: await scans.files.embed(scanFilesOf(repair)),
     };
     response
       .type('json')
@@ -109,16 +113,24 @@ export function repairRoutes(parts: {
   router.post('/repair-files', file, async (request, response) => {
     const read = parseRepairFile(request.body as unknown);
     if (!read.ok) throw Refused.of(read.fault);
-    const { repair, workshop: brought, photoFiles } = read.value;
+    const { repair, workshop: brought, photoFiles, scanFiles } = read.value;
     const renamed = await photos.unpack(photoFiles ?? []);
     if (!renamed.ok) throw Refused.of(renamed.fault);
+    const scanned = await scans.unpack(scanFiles ?? []);
+    if (!scanned.ok) throw Refused.of(scanned.fault);
     if (brought) await workshop.bringIn(brought);
-    const opened = await store.open(withPhotoFiles(repair, renamed.value));
+    const opened = await store.open(withScanFiles(withPhotoFiles(repair, renamed.value), scanned.value));
     response.status(201).json({ id: opened.head.id });
   });
 
   return router;
 }
+
+/** A file may call them otherwise than by their hash. */
+const withScanFiles = (repair: Repair, renamed: ReadonlyMap<string, string>): Repair => ({
+  ...repair,
+  scans: repair.scans.map((scan) => ({ ...scan, file: renamed.get(scan.file) ?? scan.file })),
+});
 
 /** Pictures are worked over when they are unpacked, so their names may have changed. */
 function withPhotoFiles(repair: Repair, renamed: ReadonlyMap<string, string>): Repair {

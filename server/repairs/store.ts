@@ -10,6 +10,7 @@ import {
   picturesOf,
   REPAIR_LIMIT_BYTES,
   roomForPictures,
+  scanFilesOf,
   rowBefore,
   takenIn,
   type Change,
@@ -37,8 +38,8 @@ interface Cached {
   json: string | null;
 }
 
-/** What the store needs of the pictures: how large some are together, bytes. */
-export interface PictureSizes {
+/** What the store needs of files that lie beside the database: how large some are together, bytes. */
+interface FileSizes {
   bytesOf(files: readonly string[]): Promise<number>;
 }
 
@@ -59,7 +60,7 @@ export class RepairStore {
   constructor(
     private readonly database: Database,
     private readonly surroundings: Surroundings,
-    private readonly pictures: PictureSizes,
+    private readonly files: { pictures: FileSizes; scans: FileSizes },
     onTrouble: (error: unknown) => void,
   ) {
     const load = async (transaction: Knex, id: string) =>
@@ -172,10 +173,13 @@ export class RepairStore {
     if (after.bytes > REPAIR_LIMIT_BYTES && after.bytes > before.bytes) {
       return { code: 'repair.tooLarge', bytes: after.bytes, limitBytes: REPAIR_LIMIT_BYTES };
     }
-    if (change.row !== 'photo') return null;
-    const known = new Set(picturesOf(before.repair));
-    if (known.has(change.value.file)) return null;
-    const bytes = await this.pictures.bytesOf([...known, change.value.file]);
+    if (change.row !== 'photo' && change.row !== 'scan') return null;
+    const kept = { pictures: picturesOf(before.repair), scans: scanFilesOf(before.repair) };
+    const known = change.row === 'photo' ? kept.pictures : kept.scans;
+    if (known.includes(change.value.file)) return null;
+    known.push(change.value.file);
+    const bytes =
+      (await this.files.pictures.bytesOf(kept.pictures)) + (await this.files.scans.bytesOf(kept.scans));
     const limitBytes = roomForPictures(after.bytes);
     return bytes > limitBytes ? { code: 'photos.tooLarge', bytes, limitBytes } : null;
   }
@@ -207,6 +211,14 @@ export class RepairStore {
       `select json_extract(data, '$.file') as file from photos
        union
        select json_extract(photo.value, '$.file') from revisions, json_each(revisions.data, '$.state.photos') as photo`,
+    )) as { file: string }[];
+    return new Set(rows.map(({ file }) => file));
+  }
+
+  /** Names of the files of all scans of any repair. */
+  async usedScans(): Promise<Set<string>> {
+    const rows = (await this.database.knex.raw(
+      `select distinct json_extract(data, '$.file') as file from scans`,
     )) as { file: string }[];
     return new Set(rows.map(({ file }) => file));
   }

@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -11,6 +11,7 @@ import { JobStore } from '@server/jobs/store';
 import { PhotoStore } from '@server/photos/store';
 import { practiceDevices, type PracticeWorld } from '@server/practiceDevices';
 import { RepairStore } from '@server/repairs/store';
+import { ScanStore } from '@server/scans/store';
 import { WorkshopStore } from '@server/workshop/store';
 
 /** A clock that moves on a second whenever it is asked, and names in a row. */
@@ -32,10 +33,14 @@ export async function openTestServer(
   practice: Partial<PracticeWorld> = {},
 ) {
   const database = await openDatabase(dataFolder);
-  const photoFolder = mkdtempSync(join(tmpdir(), 'even-spare-photos-'));
+  const fileFolder = mkdtempSync(join(tmpdir(), 'even-spare-files-'));
+  const photoFolder = join(fileFolder, 'photos');
+  mkdirSync(photoFolder);
   const photos = new PhotoStore(photoFolder);
+  const scans = new ScanStore(join(fileFolder, 'scans'));
+  const files = { pictures: photos.files, scans: scans.files };
   const troubles: unknown[] = [];
-  const store = new RepairStore(database, surroundings, photos, (error) => troubles.push(error));
+  const store = new RepairStore(database, surroundings, files, (error) => troubles.push(error));
   const made = new JobStore(database);
   const world: PracticeWorld = { now: () => 0, random: () => 0.5, every: () => () => {}, ...practice };
   const { printer, devices } = practiceDevices(made, world);
@@ -46,6 +51,7 @@ export async function openTestServer(
     jobs,
     workshop: new WorkshopStore(database, surroundings),
     photos,
+    scans,
     devices,
     surroundings,
     database,
@@ -58,6 +64,7 @@ export async function openTestServer(
     app,
     database,
     photos,
+    scans,
     store,
     jobs,
     /** What went wrong while lists were brought up to date. */
@@ -67,7 +74,7 @@ export async function openTestServer(
       store.summaries.stop();
       await jobs.stop();
       await database.close();
-      rmSync(photoFolder, { recursive: true });
+      rmSync(fileFolder, { recursive: true });
     },
   };
 }

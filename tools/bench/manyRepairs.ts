@@ -26,7 +26,8 @@ async function workshopOf(count: number, synced: boolean, like: Repair) {
   const raise = (error: unknown) => {
     throw error;
   };
-  const storeOf = (database: typeof filling) => new RepairStore(database, surroundings, pictures, raise);
+  const storeOf = (database: typeof filling) =>
+    new RepairStore(database, surroundings, { pictures, scans: pictures }, raise);
   const small = { ...like, bodies: [], revisions: [] };
   const first = storeOf(filling);
   const ids: string[] = [];

@@ -7,7 +7,7 @@ import { Switch } from '../shared/Switch';
 import { Busy } from './Busy';
 import { FoundView } from './FoundView';
 import type { FoundShown } from './protocol';
-import type { FoundState, useFound } from './useFound';
+import type { FoundState, LaidAs, useFound } from './useFound';
 import { WhatIsOff } from './WhatIsOff';
 
 const LIMITS = [
@@ -29,12 +29,17 @@ export function LaidOver({
   name,
   laid: { spare, ways, isSure },
   show,
+  onPoint,
   onStop,
+  keep,
 }: {
   name: string;
   laid: FoundState & { kind: 'laid' };
   show: ReturnType<typeof useFound>['show'];
+  onPoint(): void;
   onStop(): void;
+  /** What keeps it as it lies. */
+  keep(as: LaidAs): React.ReactNode;
 }) {
   const [limit, setLimit] = useState<Limit>('0.2');
   const [rule, setRule] = useState<Rule>('agrees');
@@ -75,17 +80,19 @@ export function LaidOver({
       {isSure ? null : (
         <Text role="alert" className="font-medium text-[15px] leading-[22px] text-rust">
           Check: too little of the piece matches to be sure of its place. Look whether it lies where it broke
-          off; scan more of it if not.
+          off; if not, point at three places on both, or scan more of it.
         </Text>
       )}
-      {ways > 1 ? (
-        <View className="items-start">
+      <View className="flex-row flex-wrap gap-2">
+        {ways > 1 ? (
           <Button
             label={`Lay it another way round (${way + 1} of ${ways})`}
             onPress={() => setWay((way + 1) % ways)}
           />
-        </View>
-      ) : null}
+        ) : null}
+        <Button label="Lay it by three places" onPress={onPoint} />
+      </View>
+      {keep({ way, byAll: rule === 'all' })}
     </View>
   );
 }

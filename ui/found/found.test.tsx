@@ -1,8 +1,9 @@
-import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { Euler, Matrix4, Vector3 } from 'three';
 
 import { writeStl } from '@core/formats';
 import { meshLaid } from '@core/found';
+import type { Scan } from '@core/model';
 import { rackWheel } from '@core/testing/repairDraft';
 import { DEFAULT_WORKSHOP } from '@core/workshop';
 
@@ -15,6 +16,29 @@ const mockEnd = jest.fn();
 let mockLay: (() => Promise<unknown>) | null = null;
 jest.mock('../solid/useSolid', () => ({
   workbench: { ask: { meshFrom: (...given: unknown[]) => mockMesh(...given) as unknown } },
+}));
+const mockPut = jest.fn();
+jest.mock('../api/useRepair', () => ({ useChangeRepair: () => ({ put: mockPut }) }));
+const mockSent = jest.fn();
+jest.mock('../api/scans', () => ({
+  scanAddress: (file: string) => `kept/${file}`,
+  sendScan: (...given: unknown[]) => mockSent(...given) as unknown,
+}));
+const mockFetched = jest.fn();
+jest.mock('../api/sendFile', () => ({
+  fetchBytes: (...given: unknown[]) => mockFetched(...given) as unknown,
+}));
+/** Where each tap of the test goes, in the order of the taps. */
+const mockTaps: [number, number, number][] = [];
+jest.mock('./placesScene', () => ({
+  PlacesScene: class {
+    setPiece() {}
+    setPlaces() {}
+    resize() {}
+    dispose() {}
+    begin() {}
+    end = () => mockTaps.shift() ?? null;
+  },
 }));
 // No 3D graphics here: that is said, and all else goes on.
 jest.mock('./foundScene', () => ({
@@ -35,6 +59,10 @@ jest.mock('./spawnFound', () => ({
         read: (bytes: Uint8Array, name: string) => answered(() => desk.read(bytes, name)),
         lay: (unitMm: number, onShare: () => void) =>
           mockLay?.() ?? answered(() => desk.lay(unitMm, onShare)),
+        layAt: (place: never) => answered(() => desk.layAt(place)),
+        piece: () => answered(() => desk.piece()),
+        layBy: (pairs: never, onShare: () => void) => answered(() => desk.layBy(pairs, onShare)),
+        keepable: (way: number, byAll: boolean) => answered(() => desk.keepable(way, byAll)),
         show: (way: number, byAll: boolean, withinMm: number, onShare: () => void) =>
           answered(() => desk.show(way, byAll, withinMm, onShare)),
       },
@@ -127,6 +155,84 @@ test('a scan without a unit is asked for it, laid over the spare, and what is of
       /Furthest out of the spare by 0\.4[01] mm/,
     ),
   );
+});
+
+const tap = (name: RegExp) => {
+  const canvas = screen.getByRole('application', { name });
+  fireEvent.pointerDown(canvas);
+  fireEvent.pointerUp(canvas);
+};
+const CORNER_PLACES: [number, number, number][] = [
+  [0, 0, 0],
+  [30, 0, 5],
+  [0, 12, 0],
+];
+const onScan = ([x, y, z]: [number, number, number]) =>
+  new Vector3(x, y, z).applyMatrix4(SOMEWHERE).toArray() as [number, number, number];
+
+test('three places pointed at on both lay it; swapped ones are told by their numbers first', async () => {
+  choose(scan(inInches(5.8)));
+  fireEvent.click(await screen.findByRole('button', { name: 'Lay it over the spare' }));
+  await screen.findByLabelText('What is off', undefined, { timeout: 60_000 });
+  fireEvent.click(screen.getByRole('button', { name: 'Lay it by three places' }));
+  const lay = await screen.findByRole('button', { name: 'Lay it by these places' });
+  for (const [index, at] of CORNER_PLACES.entries()) {
+    expect(lay.getAttribute('aria-disabled')).toBe('true');
+    mockTaps.push(onScan(at), CORNER_PLACES[[0, 2, 1][index]!]!);
+    tap(/^Scanned piece/);
+    tap(new RegExp(`^${body.name}`));
+  }
+  fireEvent.click(lay);
+  expect((await screen.findByRole('alert')).textContent).toMatch(
+    /^Places 1 and 2 are 30\.41 mm apart on the scanned piece and 12\.00 mm on the spare/,
+  );
+  // Nothing is lost: the wrong ones are taken back. A tap beside the piece marks nothing.
+  expect(screen.getByRole('status').textContent).toBe('Three places are marked on both.');
+  for (let back = 0; back < 3; back += 1)
+    fireEvent.click(screen.getByRole('button', { name: 'Take back the last' }));
+  expect(screen.getByRole('status').textContent).toBe(`Now tap place 2 on ${body.name}: the same corner.`);
+  tap(new RegExp(`^${body.name}`));
+  mockTaps.push(CORNER_PLACES[1]!, onScan(CORNER_PLACES[2]!), CORNER_PLACES[2]!);
+  tap(new RegExp(`^${body.name}`));
+  tap(/^Scanned piece/);
+  tap(new RegExp(`^${body.name}`));
+  fireEvent.click(screen.getByRole('button', { name: 'Lay it by these places' }));
+  const told = await screen.findByLabelText('What is off', undefined, { timeout: 60_000 });
+  expect(told.textContent).toContain('Furthest out of the spare by 0.80 mm');
+});
+
+test('a scan is kept with the repair as it lies, and compared again without being laid anew', async () => {
+  choose(scan(inInches(5.8)));
+  fireEvent.click(await screen.findByRole('button', { name: 'Lay it over the spare' }));
+  await screen.findByLabelText('What is off', undefined, { timeout: 60_000 });
+  mockSent.mockRejectedValueOnce(new Error('The server is away.'));
+  const keep = () => fireEvent.click(screen.getByRole('button', { name: 'Keep the scan with the repair' }));
+  keep();
+  await screen.findByText('The server is away.');
+  const file = 'a'.repeat(64);
+  mockSent.mockResolvedValueOnce({ file, triangles: 20 });
+  keep();
+  await screen.findByText('Kept with the repair as it lies here.');
+  const [bytes] = mockSent.mock.lastCall as [Uint8Array];
+  const [kind, kept] = mockPut.mock.lastCall as [string, Scan];
+  expect([kind, kept]).toMatchObject(['scan', { name: 'scan', bodyId: body.id, file, triangles: 20 }]);
+  cleanup();
+
+  mockFetched.mockRejectedValueOnce(new Error('away')).mockResolvedValue(bytes);
+  render(
+    <InRepair repair={{ ...repair, scans: [kept] }}>
+      <FoundComparison body={body} of={{ state: repair, workshop: DEFAULT_WORKSHOP, figures: [] } as never} />
+    </InRepair>,
+  );
+  mockLay = () => Promise.reject(new Error('it is not laid again'));
+  fireEvent.click(screen.getByRole('button', { name: 'Compare scan' }));
+  expect((await screen.findByRole('alert')).textContent).toMatch(/^scan could not be fetched/);
+  fireEvent.click(screen.getByRole('button', { name: 'Compare scan' }));
+  const told = await screen.findByLabelText('What is off', undefined, { timeout: 60_000 });
+  expect(mockFetched).toHaveBeenLastCalledWith(`kept/${file}`);
+  expect(told.textContent).toContain('Furthest out of the spare by 0.80 mm');
+  fireEvent.click(screen.getByRole('button', { name: 'Delete scan' }));
+  expect(mockPut).toHaveBeenLastCalledWith('scan', { ...kept, removed: true }, 'Deleted the scan scan.');
 });
 
 test('what can’t be read, or belongs to a spare that can’t be built, is said, and another file can be chosen', async () => {

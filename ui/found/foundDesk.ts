@@ -1,5 +1,6 @@
-import { Matrix4 } from 'three';
+import { Matrix4, Quaternion, Vector3 } from 'three';
 
+import { writePly } from '@core/formats';
 import { ok, type FoundFault, type Result } from '@core/fault';
 import {
   boxOf,
@@ -10,11 +11,15 @@ import {
   meshLaid,
   painted,
   readFound,
+  waysFromPlaces,
   waysOver,
   type FoundCompared,
   type FoundMesh,
+  type FoundWays,
   type Laid,
+  type PlacePair,
 } from '@core/found';
+import type { ScanPlace } from '@core/model';
 import type { SolidMesh, WeldedMesh } from '@core/part';
 
 import type { FoundRead, FoundShown, LaidWays } from './protocol';
@@ -25,6 +30,7 @@ export class FoundDesk {
   #file: { mesh: FoundMesh; name: string } | null = null;
   #inMm: WeldedMesh | null = null;
   #ways: Laid[] = [];
+  #isSure = false;
   /** The way that was shown last: with another limit it is not compared anew. */
   #shown: { way: number; byAll: boolean; compared: FoundCompared } | null = null;
 
@@ -52,9 +58,38 @@ export class FoundDesk {
     this.#shown = null;
     this.#inMm = meshLaid(this.#file.mesh, unitMm, new Matrix4());
     const ways = waysOver(this.#inMm, this.#given(), this.#file.name, onShare);
-    if (!ways.ok) return ways;
-    this.#ways = ways.value.ways;
-    return ok({ ways: this.#ways.length, isSure: ways.value.isSure });
+    return ways.ok ? ok(this.#take(ways.value)) : ways;
+  }
+
+  layAt({ turn, move, isSure }: ScanPlace): LaidWays {
+    if (!this.#file) throw new Error('nothing was read');
+    this.#inMm = this.#file.mesh;
+    const place = new Matrix4().compose(new Vector3(...move), new Quaternion(...turn), new Vector3(1, 1, 1));
+    return this.#take({ ways: [{ place, worth: 0 }], isSure });
+  }
+
+  piece(): WeldedMesh {
+    const { positions, indices } = this.#piece();
+    return { positions: positions.slice(), indices: indices.slice() };
+  }
+
+  layBy(pairs: readonly PlacePair[], onShare: (share: number) => void): Result<LaidWays, FoundFault> {
+    const ways = waysFromPlaces(this.#piece(), this.#given(), pairs, onShare);
+    return ways.ok ? ok(this.#take(ways.value)) : ways;
+  }
+
+  keepable(way: number, byAll: boolean): { bytes: Uint8Array<ArrayBuffer>; place: ScanPlace } {
+    const [at, turn, scale] = [new Vector3(), new Quaternion(), new Vector3()];
+    this.#placeOf(way, byAll).decompose(at, turn, scale);
+    const place = { turn: turn.normalize().toArray(), move: at.toArray(), isSure: this.#isSure };
+    return { bytes: writePly(this.#piece()), place };
+  }
+
+  #take({ ways, isSure }: FoundWays): LaidWays {
+    this.#shown = null;
+    this.#ways = ways;
+    this.#isSure = isSure;
+    return { ways: ways.length, isSure };
   }
 
   show(way: number, byAll: boolean, withinMm: number, onShare: (share: number) => void): FoundShown {
@@ -71,11 +106,18 @@ export class FoundDesk {
   }
 
   #compare(way: number, byAll: boolean, onShare: (share: number) => void): FoundCompared {
-    const [found, spare] = [this.#inMm, this.#given()];
+    return comparedOver(this.#piece(), this.#given(), this.#placeOf(way, byAll), onShare);
+  }
+
+  #placeOf(way: number, byAll: boolean): Matrix4 {
     const laid = this.#ways[way];
-    if (!found || !laid) throw new Error('nothing is laid');
-    const { place } = byAll ? laidByAll(found, spare, laid) : laid;
-    return comparedOver(found, spare, place, onShare);
+    if (!laid) throw new Error('nothing is laid');
+    return (byAll ? laidByAll(this.#piece(), this.#given(), laid) : laid).place;
+  }
+
+  #piece(): WeldedMesh {
+    if (!this.#inMm) throw new Error('nothing was read');
+    return this.#inMm;
   }
 
   #given(): WeldedMesh {

@@ -1,6 +1,7 @@
 import type { FoundFault, Result } from '@core/fault';
-import type { FoundFigures, FoundUnit, Painted } from '@core/found';
-import type { SolidMesh } from '@core/part';
+import type { FoundFigures, FoundUnit, Painted, PlacePair } from '@core/found';
+import type { ScanPlace } from '@core/model';
+import type { SolidMesh, WeldedMesh } from '@core/part';
 
 /** What the screen and the worker for scanned pieces say to each other. Meshes are handed over, not copied. */
 export interface FoundWorker {
@@ -9,6 +10,14 @@ export interface FoundWorker {
   read(bytes: Uint8Array, name: string): Promise<Result<FoundRead, FoundFault>>;
   /** Lays what was read over the spare. @param unitMm what one of its numbers is. */
   lay(unitMm: number, onShare: (share: number) => void): Promise<Result<LaidWays, FoundFault>>;
+  /** Lays it where it lay before; its numbers are mm. */
+  layAt(place: ScanPlace): Promise<LaidWays>;
+  /** The piece by itself, mm, as it was read: to be pointed at. */
+  piece(): Promise<WeldedMesh>;
+  /** Lays it by places that were pointed at on both. */
+  layBy(pairs: readonly PlacePair[], onShare: (share: number) => void): Promise<Result<LaidWays, FoundFault>>;
+  /** What is kept of it with the repair: a PLY in mm, and where it lies. */
+  keepable(way: number, byAll: boolean): Promise<{ bytes: Uint8Array<ArrayBuffer>; place: ScanPlace }>;
   /** Shows one of the ways. @param withinMm what does not count as off. */
   show(way: number, byAll: boolean, withinMm: number, onShare: (share: number) => void): Promise<FoundShown>;
 }

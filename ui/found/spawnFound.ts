@@ -17,6 +17,10 @@ export function spawnFound(): FoundHandle {
       read: (bytes, name) => remote.read(transfer(bytes, [bytes.buffer as ArrayBuffer]), name),
       // Progress alone is called back.
       lay: (unitMm, onShare) => remote.lay(unitMm, proxy(onShare)),
+      layAt: (place) => remote.layAt(place),
+      piece: () => remote.piece(),
+      layBy: (pairs, onShare) => remote.layBy(pairs, proxy(onShare)),
+      keepable: (way, byAll) => remote.keepable(way, byAll),
       show: (way, byAll, withinMm, onShare) => remote.show(way, byAll, withinMm, proxy(onShare)),
     },
     end: () => thread.terminate(),

@@ -1,15 +1,26 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 
 import type { FoundFault } from '@core/fault';
-import { MOST_FOUND_BYTES } from '@core/found';
-import type { SolidMesh } from '@core/part';
+import { MOST_FOUND_BYTES, type PlacePair } from '@core/found';
+import type { Scan } from '@core/model';
+import type { SolidMesh, WeldedMesh } from '@core/part';
 import { programFaultOf, type ProgramFault } from '@core/wording';
 
+import { scanAddress } from '../api/scans';
+import { fetchBytes } from '../api/sendFile';
 import { spawnFound, type FoundHandle } from './spawnFound';
 import type { FoundRead, FoundShown } from './protocol';
 
 export interface ReadFile extends FoundRead {
   name: string;
+  /** The scan that is kept with the repair, where it was taken from there. */
+  kept: Scan | null;
+}
+
+/** Which of the ways it is laid, and by what. */
+export interface LaidAs {
+  way: number;
+  byAll: boolean;
 }
 
 /** How far the comparison with a scanned piece is. */
@@ -19,8 +30,28 @@ export type FoundState =
   /** Read; its unit has to be said, or confirmed. */
   | { kind: 'read'; file: ReadFile }
   | { kind: 'laying'; file: ReadFile; share: number }
-  | { kind: 'laid'; file: ReadFile; spare: SolidMesh; ways: number; isSure: boolean }
-  | { kind: 'refused'; fault: FoundFault }
+  /** Places are pointed at on both; `wrong` is what was wrong with those that were. */
+  | {
+      kind: 'pointing';
+      file: ReadFile;
+      spare: SolidMesh;
+      piece: WeldedMesh;
+      pairs: readonly PlacePair[];
+      wrong: FoundFault | null;
+    }
+  /** @property keptAs how it lay when it was kept with the repair. */
+  | {
+      kind: 'laid';
+      file: ReadFile;
+      spare: SolidMesh;
+      ways: number;
+      isSure: boolean;
+      keptAs: LaidAs | null;
+    }
+  /** @property file what was read, if anything: it may still be laid by places. */
+  | { kind: 'refused'; fault: FoundFault; file: ReadFile | null }
+  /** A file that is kept with the repair did not come. */
+  | { kind: 'away'; scan: Scan }
   /** Nobody's input: told with a report. */
   | { kind: 'broken'; fault: ProgramFault };
 
@@ -57,47 +88,96 @@ export function useFound(meshOfSpare: () => Promise<SolidMesh | null>, spawn = s
         });
     }
   };
+  const refuse = (fault: FoundFault, file: ReadFile | null = null) =>
+    setState({ kind: 'refused', fault, file });
+
+  /** Hands a file's bytes to a worker of its own, with the spare; null if it came to nothing, which is told. */
+  const readBytes = async (
+    bytesOf: () => Promise<Uint8Array | null>,
+    name: string,
+    isCurrent: () => boolean,
+  ): Promise<FoundRead | null> => {
+    setState({ kind: 'reading', name });
+    const mesh = await meshOfSpare();
+    if (!isCurrent()) return null;
+    if (!mesh) {
+      refuse({ code: 'found.noSpare' });
+      return null;
+    }
+    const bytes = await bytesOf();
+    if (!isCurrent() || !bytes) return null;
+    spare.current = mesh;
+    handle.current?.end();
+    handle.current = spawn();
+    const { worker } = handle.current;
+    await worker.setSpare(mesh);
+    const reply = await worker.read(bytes, name);
+    if (!isCurrent()) return null;
+    if (reply.ok) return reply.value;
+    refuse(reply.fault);
+    return null;
+  };
 
   const read = (file: File) =>
     started(async (isCurrent) => {
       const { name } = file;
-      const refuse = (fault: FoundFault) => setState({ kind: 'refused', fault });
       if (file.size > MOST_FOUND_BYTES) {
         refuse({ code: 'found.tooBig', name, bytes: file.size, limitBytes: MOST_FOUND_BYTES });
         return;
       }
-      setState({ kind: 'reading', name });
-      const mesh = await meshOfSpare();
-      if (!isCurrent()) return;
-      if (!mesh) return refuse({ code: 'found.noSpare' });
-      const bytes = await bytesOf(file);
-      if (!isCurrent()) return;
-      if (!bytes) return refuse({ code: 'found.gone', name });
-      spare.current = mesh;
-      handle.current?.end();
-      handle.current = spawn();
-      const { worker } = handle.current;
-      await worker.setSpare(mesh);
-      const reply = await worker.read(bytes, name);
-      if (!isCurrent()) return;
-      setState(
-        reply.ok ? { kind: 'read', file: { ...reply.value, name } } : { kind: 'refused', fault: reply.fault },
-      );
+      const bytesOf = async () => {
+        const bytes = await bytesOfFile(file);
+        if (!bytes && isCurrent()) refuse({ code: 'found.gone', name });
+        return bytes;
+      };
+      const found = await readBytes(bytesOf, name, isCurrent);
+      if (found) setState({ kind: 'read', file: { ...found, name, kept: null } });
     });
+
+  /** Takes a scan that is kept with the repair and lays it where it lay. */
+  const open = (scan: Scan) =>
+    started(async (isCurrent) => {
+      const bytesOf = async () => {
+        const bytes = await fetchBytes(scanAddress(scan.file)).catch(() => null);
+        if (!bytes && isCurrent()) setState({ kind: 'away', scan });
+        return bytes;
+      };
+      const found = await readBytes(bytesOf, scan.name, isCurrent);
+      if (!found) return;
+      const laid = await handle.current!.worker.layAt(scan.place);
+      if (!isCurrent()) return;
+      const file = { ...found, name: scan.name, kept: scan };
+      setState({ kind: 'laid', file, spare: spare.current!, ...laid, keptAs: { way: 0, byAll: false } });
+    });
+
+  const onShare = (isCurrent: () => boolean) => (share: number) => {
+    // Progress comes by a way of its own, and may come in after the reply.
+    setState((now) => (isCurrent() && now.kind === 'laying' ? { ...now, share } : now));
+  };
 
   const lay = (file: ReadFile, unitMm: number) =>
     started(async (isCurrent) => {
       setState({ kind: 'laying', file, share: 0 });
-      const reply = await handle.current!.worker.lay(unitMm, (share) => {
-        // Progress comes by a way of its own, and may come in after the reply.
-        setState((now) => (isCurrent() && now.kind === 'laying' ? { ...now, share } : now));
-      });
+      const reply = await handle.current!.worker.lay(unitMm, onShare(isCurrent));
       if (!isCurrent()) return;
-      setState(
-        reply.ok
-          ? { kind: 'laid', file, spare: spare.current!, ...reply.value }
-          : { kind: 'refused', fault: reply.fault },
-      );
+      if (reply.ok) setState({ kind: 'laid', file, spare: spare.current!, ...reply.value, keptAs: null });
+      else refuse(reply.fault, reply.fault.code === 'found.notAlike' ? file : null);
+    });
+
+  /** Shows the piece and the spare beside each other, to be pointed at. */
+  const point = (file: ReadFile, pairs: readonly PlacePair[] = [], wrong: FoundFault | null = null) =>
+    started(async (isCurrent) => {
+      const piece = await handle.current!.worker.piece();
+      if (isCurrent()) setState({ kind: 'pointing', file, spare: spare.current!, piece, pairs, wrong });
+    });
+
+  const layBy = (file: ReadFile, pairs: readonly PlacePair[]) =>
+    started(async (isCurrent) => {
+      setState({ kind: 'laying', file, share: 0 });
+      const reply = await handle.current!.worker.layBy(pairs, onShare(isCurrent));
+      if (!isCurrent()) return;
+      if (reply.ok) setState({ kind: 'laid', file, spare: spare.current!, ...reply.value, keptAs: null });
+      else await point(file, pairs, reply.fault);
     });
 
   /** Shows one of the ways; null if it came to nothing, which is told. */
@@ -118,13 +198,18 @@ export function useFound(meshOfSpare: () => Promise<SolidMesh | null>, spawn = s
     },
     [],
   );
-  return { state, read, lay, show, stop };
+  /** What is kept of it with the repair, as it is laid. */
+  const keepable = ({ way, byAll }: LaidAs) => handle.current!.worker.keepable(way, byAll);
+  /** It is kept with the repair now: where it lies is told from there. */
+  const isKept = (kept: Scan, keptAs: LaidAs) =>
+    setState((now) => (now.kind === 'laid' ? { ...now, file: { ...now.file, kept }, keptAs } : now));
+  return { state, read, open, lay, point, layBy, show, keepable, isKept, stop };
 }
 
 const faultOf = (error: unknown) => programFaultOf(error, 'the scanned piece', new Date().toISOString());
 
 /** A file that was moved or taken away since it was chosen has none. */
-async function bytesOf(file: File): Promise<Uint8Array | null> {
+async function bytesOfFile(file: File): Promise<Uint8Array | null> {
   try {
     return new Uint8Array(await file.arrayBuffer());
   } catch {

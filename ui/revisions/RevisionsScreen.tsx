@@ -116,7 +116,7 @@ function BesideScans({ of, named }: { of: Compared; named: string }) {
     <View className="gap-2">
       <GroupHeading>Beside a scanned piece</GroupHeading>
       <Text className="font-label text-[14px] text-muted">
-        {`A mesh of the broken piece, or of one that was made (STL, 3MF, OBJ, PLY), laid over the spare as ${named}. The file is not kept with the repair.`}
+        {`A mesh of the broken piece, or of one that was made (STL, 3MF, OBJ, PLY), laid over the spare as ${named}. Kept with the repair if you say so.`}
       </Text>
       {sparesOf(of).map((body) => (
         <FoundComparison key={`${body.id} ${body.version} ${named}`} body={body} of={of} />

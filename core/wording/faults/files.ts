@@ -59,6 +59,8 @@ function problemWords(problem: ValueProblem): string {
       return `there are more than ${problem.limit}`;
     case 'noPicture':
       return 'it is not a picture that can be read';
+    case 'noScan':
+      return 'it is not a scan as Even Spare keeps it';
   }
 }
 

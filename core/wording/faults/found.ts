@@ -1,6 +1,6 @@
 import type { FoundFault } from '@core/fault';
 
-import type { Sentences } from './sentences';
+import { mm, type Sentences } from './sentences';
 
 const ODD_WORDS = {
   blanks: 'it has long stretches of nothing but blanks',
@@ -22,6 +22,9 @@ export const FOUND: Sentences<FoundFault> = {
     `${name} has ${Math.ceil(bytes / 1048576)} MB; up to ${limitBytes / 1048576} MB can be read. Let the program that scanned it make its triangles fewer, and save that.`,
   'found.notAlike': ({ name }) =>
     `${name} can’t be laid over the spare: nowhere does even half of it come near. Check its unit, or whether it is this piece at all.`,
+  'found.placesApart': ({ first, second, foundMm, spareMm }) =>
+    `Places ${first} and ${second} are ${mm(foundMm)} apart on the scanned piece and ${mm(spareMm)} on the spare. Point at the same places on both.`,
+  'found.placesInLine': () => 'The three places lie almost in a line. Choose one further off that line.',
   'found.mirrored': ({ name }) =>
     `${name} is the mirror image of this spare: left and right are swapped. Scan the right piece, or mirror the spare.`,
   'found.gone': ({ name }) => `${name} can’t be read from this device. Choose it again, or a copy of it.`,

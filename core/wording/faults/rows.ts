@@ -22,6 +22,10 @@ export const ROWS: Sentences<RowsFault> = {
     `This photo has ${Math.ceil(bytes / 1048576)} MB; up to ${limitBytes / 1048576} MB can be taken in. Take it smaller, or crop it.`,
   'photo.tooManyPixels': ({ megapixels, limitMegapixels }) =>
     `This photo has ${Math.round(megapixels)} megapixels; up to ${limitMegapixels} can be taken in. Take it smaller, or crop it.`,
+  'scan.notAScan': () =>
+    'This is not a scan as Even Spare keeps it. Choose the scan’s own file beside the spare, and keep it from there.',
+  'scan.tooBig': ({ bytes, limitBytes }) =>
+    `This scan has ${Math.ceil(bytes / 1048576)} MB; up to ${limitBytes / 1048576} MB can be kept. Let the program that scanned it make its triangles fewer.`,
   'photo.heif': () =>
     'This photo is in the HEIF format, which can’t be read here. Let the camera save JPEG (“most compatible”), or send it as JPEG or PNG.',
   'job.unreadable': ({ line, text }) =>

@@ -63,5 +63,5 @@ export const SERVER: Sentences<ServerFault> = {
   'repair.tooLarge': ({ bytes, limitBytes }) =>
     `This repair would have ${size(bytes)} with its revisions; up to ${size(limitBytes)} fit into its file. Save it as a file, and go on in a new repair.`,
   'photos.tooLarge': ({ bytes, limitBytes }) =>
-    `The photos of this repair would have ${size(bytes)} together; up to ${size(limitBytes)} fit into its file. Take this one smaller, or begin a new repair for more.`,
+    `The photos and scans of this repair would have ${size(bytes)} together; up to ${size(limitBytes)} fit into its file. Take this one smaller, or begin a new repair for more.`,
 };

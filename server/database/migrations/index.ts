@@ -7,6 +7,7 @@ import { keepMachine } from './003-keep-machine';
 import { trials } from './004-trials';
 import { stepsInWordsOfTheField } from './005-steps-in-words-of-the-field';
 import { nextThingAsData } from './006-next-thing-as-data';
+import { scans } from './007-scans';
 import type { Migration } from './migration';
 
 /** All migrations, oldest first. New ones are added at the end; those that stand are never edited. */
@@ -17,6 +18,7 @@ const MIGRATIONS: readonly Migration[] = [
   trials,
   stepsInWordsOfTheField,
   nextThingAsData,
+  scans,
 ];
 
 const HISTORY = 'knex_migrations';

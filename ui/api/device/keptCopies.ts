@@ -1,7 +1,7 @@
 import { hashKey, type QueryClient, type QueryKey, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 
-import { stateInPresentWords } from '@core/model';
+import { laterLists, stateInPresentWords } from '@core/model';
 
 import { browserStore, type DeviceStore } from './deviceStore';
 
@@ -69,7 +69,7 @@ export async function restoreCopy(client: QueryClient, key: QueryKey, store: Dev
 
 /** A copy that an earlier version of this page kept lacks the lists that came later, and has steps in former words. */
 function inPresentForm(key: QueryKey, data: unknown): unknown {
-  return key[0] === 'repair' ? stateInPresentWords({ trials: [], ...(data as object) }) : data;
+  return key[0] === 'repair' ? stateInPresentWords({ ...laterLists(), ...(data as object) }) : data;
 }
 
 /** Whether the copy of this device has been looked for; the server is asked then. */

@@ -2,33 +2,45 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 
 import { fileStem } from '@core/formats';
-import { writeRepairFile, type Photo, type RepairFileContent } from '@core/model';
+import { writeRepairFile, type RepairFileContent } from '@core/model';
 
-import { fetchPhoto } from '../../api/photos';
+import { photoAddress } from '../../api/photos';
+import { scanAddress } from '../../api/scans';
+import { fetchBase64 } from '../../api/sendFile';
 import { useNotices } from '../../api/notices';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button } from '../../shared/Button';
 import { saveFile } from '../../shared/saveFile';
 
-/** Saves the repair with all readings, fits, recipes, revisions and photos. Without photos it needs no server. */
+/** Saves the repair with all readings, fits, recipes, revisions, photos and scans. Without these two it needs no server. */
 export function RepairFileButton() {
   const { repair, numbers } = useRepairContext();
   const { say } = useNotices();
   const [busy, setBusy] = useState(false);
   const save = async () => {
     setBusy(true);
-    const { photoFiles, missing } = await picturesOf(repair.photos);
-    const content: RepairFileContent = { repair, workshop: numbers.workshop, photoFiles };
+    const photos = await fetched(repair.photos, photoAddress);
+    const scans = await fetched(repair.scans, scanAddress);
+    const content: RepairFileContent = {
+      repair,
+      workshop: numbers.workshop,
+      photoFiles: photos.files,
+      scanFiles: scans.files,
+    };
     saveFile({
       name: `${fileStem(repair.head.name)}.json`,
       mime: 'application/json',
       bytes: new TextEncoder().encode(writeRepairFile(content, new Date().toISOString())),
     });
     setBusy(false);
-    if (missing > 0) {
+    const missing = [
+      photos.missing > 0 ? counted(photos.missing, 'photo') : '',
+      scans.missing > 0 ? counted(scans.missing, 'scan') : '',
+    ].filter(Boolean);
+    if (missing.length > 0) {
       say({
         tone: 'wrong',
-        text: `The file is saved without ${missing} ${missing === 1 ? 'photo' : 'photos'} that could not be fetched. Save it again when the server is back.`,
+        text: `The file is saved without ${missing.join(' and ')} that could not be fetched. Save it again when the server is back.`,
       });
     }
   };
@@ -42,11 +54,17 @@ export function RepairFileButton() {
   );
 }
 
-async function picturesOf(photos: readonly Photo[]) {
-  const files = [...new Set(photos.filter(({ removed }) => !removed).map(({ file }) => file))];
-  const fetched = await Promise.all(
-    files.map(async (file) => ({ file, base64: await fetchPhoto(file).catch(() => null) })),
+const counted = (count: number, word: string) => `${count} ${word}${count === 1 ? '' : 's'}`;
+
+/** The files of rows that are not deleted, and how many of them could not be fetched. */
+async function fetched(
+  rows: readonly { file: string; removed: boolean }[],
+  addressOf: (file: string) => string,
+) {
+  const names = [...new Set(rows.filter(({ removed }) => !removed).map(({ file }) => file))];
+  const all = await Promise.all(
+    names.map(async (file) => ({ file, base64: await fetchBase64(addressOf(file)).catch(() => null) })),
   );
-  const photoFiles = fetched.flatMap(({ file, base64 }) => (base64 === null ? [] : [{ file, base64 }]));
-  return { photoFiles, missing: files.length - photoFiles.length };
+  const files = all.flatMap(({ file, base64 }) => (base64 === null ? [] : [{ file, base64 }]));
+  return { files, missing: names.length - files.length };
 }

@@ -1,0 +1,24 @@
+import { z } from 'zod';
+
+import { ScanFile } from '@core/model';
+
+import { sendFile } from './sendFile';
+
+const Kept = z.object({ file: ScanFile, triangles: z.int() });
+export type KeptScan = z.infer<typeof Kept>;
+
+/** Where a scan is fetched from. */
+export const scanAddress = (file: string) => `/api/scans/${file}`;
+
+/** Sends a scan, as `writePly` writes it. @throws Unreachable, Troubled, or Refused. */
+export const sendScan = (
+  bytes: Uint8Array<ArrayBuffer>,
+  onProgress: (share: number) => void,
+  signal: AbortSignal,
+): Promise<KeptScan> =>
+  sendFile('/scans', new Blob([bytes]), {
+    reply: Kept,
+    otherwise: 'The scan was not taken in. Try again.',
+    onProgress,
+    signal,
+  });
