@@ -77,7 +77,8 @@ async function serve(
     const swept = await photos.files.sweep(await store.usedPictures(), now);
     if (swept > 0) log.info({ swept }, 'pictures that no photo shows were taken away');
     const sweptScans = await scans.files.sweep(await store.usedScans(), now);
-    if (sweptScans > 0) log.info({ swept: sweptScans }, 'files of scans that no repair keeps were taken away');
+    if (sweptScans > 0)
+      log.info({ swept: sweptScans }, 'files of scans that no repair keeps were taken away');
   };
   await sweep();
   const sweeping = setInterval(() => void sweep().catch(onTrouble), SWEPT_EVERY_MS).unref();

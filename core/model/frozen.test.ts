@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
+import { trianglesOfPly } from '@core/formats';
 import { evaluateRepair, formulaLength } from '@core/fit';
 import { RepairBuilder } from '@core/solid';
 import { testKernel } from '@core/testing/kernel';
@@ -227,6 +228,20 @@ test('one of version 11 says which way a fit lies, how long a load acts, where a
   const before = opened('version-10.json');
   expect(before.repair.fits[0]!.along).toBeUndefined();
   expect(before.workshop!.materials![0]!.yieldMpa).toBeUndefined();
+});
+
+test('one of version 12 has its scans, where they lie, and their files', () => {
+  const { repair, scanFiles } = opened('version-12.json');
+  const [scan] = repair.scans;
+  expect(scan).toMatchObject({ name: 'Broken half', bodyId: repair.bodies[0]!.id, triangles: 4 });
+  expect(scan!.place).toEqual({
+    turn: [0, 0, Math.SQRT1_2, Math.SQRT1_2],
+    move: [1.25, -2, 30],
+    isSure: true,
+  });
+  expect(scanFiles!.map(({ file }) => file)).toEqual([scan!.file]);
+  expect(trianglesOfPly(new Uint8Array(Buffer.from(scanFiles![0]!.base64, 'base64')))).toBe(4);
+  expect(opened('version-11.json').repair.scans).toEqual([]);
 });
 
 test('what misses a list today is no file of the first weeks', () => {

@@ -109,8 +109,7 @@ export function makeFolder(folder: string): void {
 function mustBeWhole(folder: string, file: string): void {
   const there = statSync(file, { throwIfNoEntry: false });
   const hasFiles = (own: string, extension: string) =>
-    existsSync(join(folder, own)) &&
-    readdirSync(join(folder, own)).some((name) => name.endsWith(extension));
+    existsSync(join(folder, own)) && readdirSync(join(folder, own)).some((name) => name.endsWith(extension));
   const hasPhotos = hasFiles(PHOTO_FOLDER, '.jpg') || hasFiles(SCAN_FOLDER, '.ply');
   // Stopped in its very first moments it leaves an empty one: that is begun again.
   if (there?.size === 0 && (hasPhotos || existsSync(join(folder, BEGUN_FILE)))) {

@@ -6,6 +6,7 @@ import {
   Color,
   DirectionalLight,
   DoubleSide,
+  EdgesGeometry,
   Group,
   Mesh,
   MeshLambertMaterial,
@@ -74,7 +75,7 @@ export class PlacesScene {
     this.fit();
   }
 
-  /** @param edges pairs of corners that are drawn in ink; of a scan none are known. */
+  /** @param edges pairs of corners that are drawn in ink; of a scan none are known, so its creases are looked for. */
   setPiece({ positions, indices }: WeldedMesh, edges: Float32Array | null): void {
     disposeOf(this.#piece);
     const geometry = new BufferGeometry();
@@ -89,7 +90,8 @@ export class PlacesScene {
       polygonOffsetUnits: 2,
     });
     this.#piece.add(new Mesh(geometry, putty));
-    if (edges) this.#piece.add(lines(edges, inkMaterial(colours.ink, 1.4)));
+    const drawn = edges ?? creasesOf(geometry);
+    if (drawn) this.#piece.add(lines(drawn, inkMaterial(colours.ink, 1.4)));
     this.#box = new Box3().setFromArray(positions);
     this.fit();
   }
@@ -170,6 +172,18 @@ export class PlacesScene {
     for (const group of [this.#piece, this.#marks]) disposeOf(group);
     this.#view.dispose();
   }
+}
+
+/** Faces that meet more sharply than this meet in a crease, degrees; of more triangles creases are not looked for. */
+const CREASE_DEGREES = 35;
+const MOST_CREASED = 100_000;
+
+function creasesOf(geometry: BufferGeometry): Float32Array | null {
+  if (geometry.getIndex()!.count / 3 > MOST_CREASED) return null;
+  const creases = new EdgesGeometry(geometry, CREASE_DEGREES);
+  const corners = creases.getAttribute('position').array as Float32Array;
+  creases.dispose();
+  return corners.length > 0 ? corners : null;
 }
 
 const RING_CORNERS = 40;
