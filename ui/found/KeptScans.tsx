@@ -20,11 +20,11 @@ export function KeptScans({ body, onOpen }: { body: Body; onOpen(scan: Scan): vo
             {scan.name}
             <Text className="font-label text-[14px] text-muted">{`  ${scan.triangles} triangles`}</Text>
           </Text>
-          <Button label="Compare" name={`Compare ${scan.name}`} onPress={() => onOpen(scan)} />
+          <Button label="Compare" name={`Compare the scan ${scan.name}`} onPress={() => onOpen(scan)} />
           <Button
             tone="quiet"
             label="Delete"
-            name={`Delete ${scan.name}`}
+            name={`Delete the scan ${scan.name}`}
             onPress={() => put('scan', { ...scan, removed: true }, `Deleted the scan ${scan.name}.`)}
           />
         </View>

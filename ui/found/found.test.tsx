@@ -225,13 +225,13 @@ test('a scan is kept with the repair as it lies, and compared again without bein
     </InRepair>,
   );
   mockLay = () => Promise.reject(new Error('it is not laid again'));
-  fireEvent.click(screen.getByRole('button', { name: 'Compare scan' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Compare the scan scan' }));
   expect((await screen.findByRole('alert')).textContent).toMatch(/^scan could not be fetched/);
-  fireEvent.click(screen.getByRole('button', { name: 'Compare scan' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Compare the scan scan' }));
   const told = await screen.findByLabelText('What is off', undefined, { timeout: 60_000 });
   expect(mockFetched).toHaveBeenLastCalledWith(`kept/${file}`);
   expect(told.textContent).toContain('Furthest out of the spare by 0.80 mm');
-  fireEvent.click(screen.getByRole('button', { name: 'Delete scan' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Delete the scan scan' }));
   expect(mockPut).toHaveBeenLastCalledWith('scan', { ...kept, removed: true }, 'Deleted the scan scan.');
 });
 
