@@ -2,7 +2,7 @@ import { Matrix4, Quaternion, Vector3 } from 'three';
 
 import type { WeldedMesh } from '@core/part';
 
-import { firstGuesses } from './axisGuesses';
+import { firstGuesses, spun } from './axisGuesses';
 import { explained } from './explained';
 import { diagonalOf } from './foundMesh';
 import { pairGuesses } from './pairGuesses';
@@ -90,7 +90,10 @@ function waysFrom(
   const aside = shiftsOf(samples.close, spare, best!.place).map((place) =>
     refined(samples.close, spare, place, 'close', null),
   );
-  const good = asGood(distinct([...close, ...aside].sort(byWorth), MOST_WAYS), LIKELY);
+  const round = spunNear(best!.place, samples.close, spare).map((place) =>
+    refined(samples.close, spare, place, 'close', null),
+  );
+  const good = asGood(distinct([...close, ...aside, ...round].sort(byWorth), MOST_WAYS), LIKELY);
   const facing = facingOf(samples.close, spare, good);
   // What hardly explains either is not brought nearer with thousands of points.
   const hopeful = explainedBest(good, found, spare, facing, HOPEFUL);
@@ -200,6 +203,19 @@ function shiftsOf(found: Samples, spare: WeldedMesh, place: Matrix4): Matrix4[] 
     }),
   );
 }
+
+/** Of what is round: the turns about its axis in which all of it, and not just most, comes nearest. */
+function spunNear(place: Matrix4, found: Samples, spare: WeldedMesh): Matrix4[] {
+  const turns = spun(place, samplesOf(spare, POINTS.fine)).map((turned) => {
+    const mms = distances(found, turned, spare);
+    return { place: turned, worth: mms.reduce((sum, mm) => sum + Math.min(mm, FAR_MM), 0) / mms.length };
+  });
+  return distinct(turns.sort(byWorth), SPUN_TRIED).map((one) => one.place);
+}
+
+/** Further off than this is off, and no more; and as many turns are brought nearer. */
+const FAR_MM = 3;
+const SPUN_TRIED = 8;
 
 /** Those that differ, the first of each kind. */
 function distinct<T extends { place: Matrix4 }>(ranked: readonly T[], most: number): T[] {

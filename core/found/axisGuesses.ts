@@ -106,6 +106,38 @@ function between({ spread: [long, middle, short] }: Axes): Matrix4[] {
   return [new Matrix4()];
 }
 
+/** Turns that are tried about the axis of what is round. */
+const SPUN = 90;
+
+/**
+ * A place turned about the axis of a spare that is as good as round, all the way, and the same turned over: what tells its turns apart (spokes, a key) may be too little of it
+ * to be felt from a few degrees away. None where it has no such axis.
+ */
+export function spun(place: Matrix4, spare: Samples): Matrix4[] {
+  const { axes, spread } = axesOf(spare);
+  const [long, middle, short] = spread as [number, number, number];
+  const [flat, slim] = [long < EQUAL * middle, middle < EQUAL * short];
+  if (flat === slim) return [];
+  const axis = new Vector3().setFromMatrixColumn(axes, flat ? 2 : 0);
+  const [low, high] = boxAlong(spare, new Matrix4(), axes);
+  const centre = new Vector3(...low.map((mm, at) => (mm + high[at]!) / 2)).applyMatrix4(axes);
+  const [there, back] = [
+    new Matrix4().makeTranslation(centre.x, centre.y, centre.z),
+    new Matrix4().makeTranslation(-centre.x, -centre.y, -centre.z),
+  ];
+  const over = new Vector3().setFromMatrixColumn(axes, flat ? 0 : 2);
+  return [0, Math.PI].flatMap((half) =>
+    Array.from({ length: SPUN }, (_, step) =>
+      there
+        .clone()
+        .multiply(new Matrix4().makeRotationAxis(axis, (step * 2 * Math.PI) / SPUN))
+        .multiply(new Matrix4().makeRotationAxis(over, half))
+        .multiply(back)
+        .multiply(place),
+    ),
+  );
+}
+
 /** How far points reach along axes once they are turned. */
 function boxAlong({ points }: Samples, turn: Matrix4, axes: Matrix4): [number[], number[]] {
   const low = [Infinity, Infinity, Infinity];
