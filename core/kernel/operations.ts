@@ -2,6 +2,7 @@ import { KernelRefusal, type FaceTag } from '@core/part';
 
 import { type Kernel, type Shape } from './kernel';
 import { scoped } from './scope';
+import { sharesRoundWall } from './sharedWalls';
 import { carryTags, tagFresh, type TaggedSolid } from './tagged';
 import { partsOf } from './topology';
 
@@ -29,7 +30,11 @@ export function cylinder(
   });
 }
 
-/** Cut, fuse or common of two solids, with tags carried and faces that became one merged. Inputs stay whole. */
+/**
+ * Cut, fuse or common of two solids, with tags carried.
+ *
+ * @param merge makes one face of those that lie in one surface. Inputs stay whole, unless such faces are round: then they may no longer be as they were.
+ */
 export function boolean(
   kind: 'cut' | 'fuse' | 'common',
   body: TaggedSolid,
@@ -45,7 +50,7 @@ export function boolean(
   return scoped((scope) => {
     const operation = scope.keep(new Maker(body.shape, tool.shape));
     if (!operation.IsDone() || operation.HasErrors()) throw new KernelRefusal(`${kind} failed`);
-    if (merge) operation.SimplifyResult(true, true, ONE_FACE_RAD);
+    if (merge && !sharesRoundWall(body, [tool])) operation.SimplifyResult(true, true, ONE_FACE_RAD);
     return carryTags([body, tool], unwrapped(kernel, operation.Shape()), operation);
   });
 }
@@ -74,7 +79,7 @@ export function booleanWithAll(
     operation.SetTools(listOf(tools));
     operation.Build(scope.keep(new kernel.Message_ProgressRange()));
     if (!operation.IsDone() || operation.HasErrors()) throw new KernelRefusal(`${kind} failed`);
-    if (merge) operation.SimplifyResult(true, true, ONE_FACE_RAD);
+    if (merge && !sharesRoundWall(body, tools)) operation.SimplifyResult(true, true, ONE_FACE_RAD);
     return carryTags([body, ...tools], unwrapped(kernel, operation.Shape()), operation);
   });
 }

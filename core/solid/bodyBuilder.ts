@@ -98,6 +98,10 @@ export class BodyBuilder {
   #failedTool: Float32Array | null = null;
   /** By a link's own key: how much wider its tool is made, mm. */
   readonly #hairs = new Map<string, number>();
+  /** Links' own keys: their flush faces are not made one. */
+  readonly #apart = new Set<string>();
+  /** The step at which building the chain ended. */
+  #failed: { own: string; step: SettledStep } | null = null;
   readonly #kept: KeptOfFaces;
 
   /**
@@ -162,16 +166,25 @@ export class BodyBuilder {
   #buildSealed(all: readonly Step[], work: Work): { fault: StepFault | null; rebuilt: number } {
     let rebuilt = 0;
     const build = () => {
+      this.#failed = null;
       const made = this.#buildChain(all, work);
       rebuilt += made.rebuilt;
       return made.failure;
     };
+    const left: string[] = [];
+    /** Of what stays wrong with its flush faces apart, those are made one again. */
+    const given = (fault: StepFault | null) => {
+      for (const own of left) this.#apart.delete(own);
+      return { fault, rebuilt };
+    };
     for (;;) {
       const failure = build();
+      if (failure && this.#failed && this.#leaveApart(this.#failed, failure, left)) continue;
       const unsealed = this.#unsealed();
-      if (!unsealed) return { fault: failure, rebuilt };
+      if (!unsealed) return failure ? given(failure) : { fault: null, rebuilt };
       const { index, fault } = unsealed;
       const { own, numbers } = this.#chain[index]!;
+      if (this.#leaveApart({ own, step: numbers.step }, fault, left)) continue;
       const pieces = this.#chain[index - 1]?.check.pieces ?? 0;
       const mayOverlap =
         fault.code === 'step.touchesAtEdge' &&
@@ -180,7 +193,7 @@ export class BodyBuilder {
         effectOf(numbers.step) === 'add';
       if (!mayOverlap) {
         this.#cutChain(index);
-        return { fault, rebuilt };
+        return given(fault);
       }
       this.#hairs.set(own, -HAIR_MM);
       build();
@@ -188,6 +201,26 @@ export class BodyBuilder {
       const isHeld = narrower?.own === own && narrower.check.pieces === pieces;
       this.#hairs.set(own, isHeld ? HAIR_MM : 0);
     }
+  }
+
+  /**
+   * Flush round faces that are made one across their seam may cross, and what the kernel was given is then no longer as it was. Left apart they
+   * do not: those of the step itself, or else those of all before it. All is built anew.
+   *
+   * @param left gets the links that are left apart.
+   * @returns whether there was anything that could be left apart.
+   */
+  #leaveApart({ own, step }: { own: string; step: SettledStep }, fault: StepFault, left: string[]): boolean {
+    if (!CROSSED.includes(fault.code) || !mergesFaces(step)) return false;
+    const before = this.#chain.flatMap((link) =>
+      mergesFaces(link.numbers.step) && !this.#apart.has(link.own) ? [link.own] : [],
+    );
+    const more = this.#apart.has(own) ? before.filter((one) => one !== own) : [own];
+    for (const one of more) this.#apart.add(one);
+    left.push(...more);
+    if (more.length === 0) return false;
+    this.#cutChain(0);
+    return true;
   }
 
   /** Makes the chain current as far as it goes; afterwards it holds the steps before the first failure. */
@@ -275,7 +308,7 @@ export class BodyBuilder {
     const font = step.kind === 'text' && surroundings.font !== null;
     const own = JSON.stringify([{ ...step, note: undefined }, resolved.value, of, keysOfOthers, font]);
     const hair = this.#hairs.get(own) ?? 0;
-    const key = `${own} ${hair}`;
+    const key = `${own} ${hair} ${this.#apart.has(own)}`;
     if (this.#chain[index]?.key === key) return ok({ reused: true });
 
     this.#cutChain(index);
@@ -319,10 +352,9 @@ export class BodyBuilder {
       solid.dispose();
       return no(fault);
     };
-    let made = attempt(true);
-    // Faces that were made one across the seam of a round one may cross: left as they are they do not.
-    if (!made.ok && made.fault.code === 'step.notValid' && mergesFaces(step)) made = attempt(false);
+    const made = attempt(!this.#apart.has(own));
     if (!made.ok) {
+      this.#failed = { own, step };
       this.#failedTool = this.#outlineOfTool(step, lengths.value, input);
       return made;
     }
@@ -413,6 +445,9 @@ function addTo(earlier: Map<string, StepNumbers>, numbers: StepNumbers): void {
   }
   earlier.set(numbers.step.id, numbers);
 }
+
+/** What a part may seem to be whose faces were made one and cross. */
+const CROSSED: readonly StepFault['code'][] = ['step.notValid', 'step.nothingLeft'];
 
 /** Steps that make one face of several, where they lie in one another. */
 const mergesFaces = (step: SettledStep): boolean =>
