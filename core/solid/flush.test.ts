@@ -99,7 +99,7 @@ describe('flush and tangent things', () => {
     expect((fault.mostAngle * 180) / Math.PI).toBeCloseTo(9.4, 9);
     expect(tapered(0.3, fault.mostMm).faults).toEqual([]);
     expect(tapered(fault.mostAngle).faults).toEqual([]);
-    // Half of it either way leans by half as much.
+    // Half of it either way leans half as far.
     const bothWays = { ...post, height: numberValue(30), draft: 0.3, bothWays: true } as Step;
     expect(build(bothWays).faults).toEqual([]);
   });

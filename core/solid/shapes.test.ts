@@ -195,6 +195,22 @@ describe('solids from outlines, against closed formulas', () => {
     expect(built.box![5]).toBeCloseTo(13, 6);
   });
 
+  test('raised or cut both ways with leaning sides: as large as its outline where it is held, smaller at either end', () => {
+    const draft = Math.atan(0.1);
+    const stump = (large: number, small: number, high: number) =>
+      (high / 3) * (large ** 2 + small ** 2 + large * small);
+    const post = { ...raised(rectangle(40, 40), 20), draft, bothWays: true } as Step;
+    const built = build(post);
+    expectSolid(built, 2 * stump(40, 38, 10));
+    expect(built.box!.map((mm) => Number(mm.toFixed(6)))).toEqual([-20, -20, -10, 20, 20, 10]);
+    const slot = {
+      ...raised(rectangle(8, 8), 6, { effect: 'cut', on: 'top', lift: -5 }),
+      draft,
+      bothWays: true,
+    } as Step;
+    expectSolid(build(block(40, 20, 10), slot), BLOCK - 2 * stump(8, 7.4, 3));
+  });
+
   test('from a square to a smaller one, straight: a stump of a pyramid', () => {
     const section = (side: number, at: number) => ({
       outline: rectangle(side, side),

@@ -98,12 +98,17 @@ function heightParts(step: StepOf<'extrude'>): SentencePart[] {
 }
 
 /** Sides that lean, if they do. */
-const draftParts = ({ draft }: StepOf<'extrude'>): SentencePart[] =>
+const draftParts = ({ draft, bothWays }: StepOf<'extrude'>): SentencePart[] =>
   draft === undefined
     ? []
     : [
         words(', '),
-        added('how its sides stand', 'sides leaning in by', 'sides upright', { draft: undefined }),
+        added(
+          'how its sides stand',
+          bothWays ? 'sides leaning in both ways by' : 'sides leaning in by',
+          'sides upright',
+          { draft: undefined },
+        ),
         words(' '),
         angle('draft', 'lean of the sides', draft),
       ];

@@ -70,6 +70,12 @@ export const solid: StepSolid<'extrude'> = {
     const region = placedRegion(lies.value, step.turn, stand.at);
     const fits = checkPlace(step, lengths, region.outer, stand);
     if (!fits.ok) return fits;
+    const closes =
+      step.draft && !step.upTo ? closesBefore(step.draft, region.outer, leaningMm(step, lengths)) : null;
+    if (closes) return no(closes);
+    if (step.draft && step.bothWays && lengths.height) {
+      return leaningBothWays(step, region, input, lengths.height.mm);
+    }
     const tool = step.upTo
       ? raisedUpTo(step, region, input)
       : ok(raisedBetween(step, region, input, heights(step, lengths, stand)));
@@ -79,25 +85,7 @@ export const solid: StepSolid<'extrude'> = {
       return eased;
     }
     if (!tool.ok || !step.draft) return tool;
-    const goesUp = !takesAway(step.effect) || stand.up;
-    // How far one goes right through, or up to a face, its sides are not asked before.
-    const reaches = step.upTo ? null : (lengths.height?.mm ?? null);
-    const closes = reaches && closesBefore(step.draft, region.outer, step.bothWays ? reaches / 2 : reaches);
-    if (closes) {
-      tool.value.dispose();
-      return no(closes);
-    }
-    const leaned = drafted(
-      tool.value,
-      (tag) => tag !== faceTag(step.id, 'top') && tag !== faceTag(step.id, 'bottom'),
-      {
-        direction: [0, 0, goesUp ? 1 : -1],
-        angle: step.draft,
-        heldAt: [0, 0, stand.level],
-      },
-    );
-    tool.value.dispose();
-    return leaned ? ok(leaned) : no({ code: 'draft.nothing' });
+    return leaning(step, tool.value, stand.level, !takesAway(step.effect) || stand.up ? 1 : -1);
   },
   annotate(step, lengths, { stand }) {
     const loop = placed(step, lengths, stand);
@@ -153,8 +141,55 @@ function asItLies(
   return map ? ok(mappedRegion(region, map)) : no({ code: 'outline.notLevelThere' });
 }
 
+/** How far the sides lean on, mm; 0 for what goes right through, whose sides are not asked before. */
+const leaningMm = (step: SettledStepOf<'extrude'>, { height }: LengthsOf<'extrude'>): number =>
+  (height?.mm ?? 0) / (step.bothWays ? 2 : 1);
+
+/** The same with sides that lean in from a level on, upwards or downwards. Takes over `tool`. */
+function leaning(
+  step: SettledStepOf<'extrude'>,
+  tool: TaggedSolid,
+  level: number,
+  way: 1 | -1,
+): Result<TaggedSolid, StepFault> {
+  const leaned = drafted(
+    tool,
+    (tag) => tag !== faceTag(step.id, 'top') && tag !== faceTag(step.id, 'bottom'),
+    { direction: [0, 0, way], angle: step.draft!, heldAt: [0, 0, level] },
+  );
+  tool.dispose();
+  return leaned ? ok(leaned) : no({ code: 'draft.nothing' });
+}
+
+/** Half to each side of its place: from there its sides lean in both ways, so that it is as large as its outline where it is held. */
+function leaningBothWays(
+  step: SettledStepOf<'extrude'>,
+  region: Region,
+  input: StepInput,
+  heightMm: number,
+): Result<TaggedSolid, StepFault> {
+  const { level } = input.stand;
+  const half = (way: 1 | -1) => {
+    const ends = [level, level + (way * heightMm) / 2];
+    const raised = raisedBetween(step, region, input, { from: Math.min(...ends), to: Math.max(...ends) });
+    return leaning(step, raised, level, way);
+  };
+  const upper = half(1);
+  if (!upper.ok) return upper;
+  const lower = half(-1);
+  if (!lower.ok) {
+    upper.value.dispose();
+    return lower;
+  }
+  const both = boolean('fuse', upper.value, lower.value);
+  upper.value.dispose();
+  lower.value.dispose();
+  return ok(both);
+}
+
 /** What is said of sides that meet before they are as high as they should be; null where they don't, as far as their box tells. */
 function closesBefore(draft: number, loop: Loop, height: number): StepFault | null {
+  if (height === 0) return null;
   const [x0, y0, x1, y1] = boxOfLoop(loop);
   const half = Math.min(x1 - x0, y1 - y0) / 2;
   if (draft <= 0 || height * Math.tan(draft) < half) return null;
