@@ -1,6 +1,7 @@
 /** What can be wrong with the place where things are kept, and with what is sent there. Sizes in bytes. */
 export type ServerFault =
   | { code: 'server.failed'; report: string }
+  /** @property seconds for how long it was waited for. */
   | { code: 'server.busy'; seconds: number }
   | { code: 'server.diskFull' }
   | { code: 'server.readOnly'; where: string }

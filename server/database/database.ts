@@ -75,17 +75,17 @@ export class Database {
   }
 
   async #run<T>(work: () => Promise<T>): Promise<T> {
-    const until = Date.now() + BUSY_PATIENCE_MS;
+    const begun = Date.now();
     for (let wait = FIRST_WAIT_MS; ; wait = Math.min(wait * 2, LONGEST_WAIT_MS)) {
       try {
         return await work();
       } catch (error) {
         // Nothing was done yet, since the lock is asked for first: it can be asked for again.
-        if (isBusy(error) && Date.now() < until) {
+        if (isBusy(error) && Date.now() < begun + BUSY_PATIENCE_MS) {
           await new Promise((resolve) => setTimeout(resolve, wait));
           continue;
         }
-        const fault = storageFault(error, this.file ?? 'memory');
+        const fault = storageFault(error, this.file ?? 'memory', Date.now() - begun);
         throw fault ? new Trouble(fault, { cause: error }) : error;
       }
     }

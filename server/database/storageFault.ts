@@ -1,7 +1,11 @@
 import type { ServerFault } from '@core/fault';
 
-/** What a storage error means for people; null for one that is no fault of the storage. */
-export function storageFault(error: unknown, where: string): ServerFault | null {
+/**
+ * What a storage error means for people; null for one that is no fault of the storage.
+ *
+ * @param waitedMs how long another program was waited for.
+ */
+export function storageFault(error: unknown, where: string, waitedMs = 0): ServerFault | null {
   const code = codeOf(error);
   const { message } = error as Error;
   if (code === 'ENOSPC' || code === 'EDQUOT' || code === 'EFBIG' || code.startsWith('SQLITE_FULL')) {
@@ -15,7 +19,7 @@ export function storageFault(error: unknown, where: string): ServerFault | null 
     return { code: 'server.damaged', where, found: message };
   }
   if (code.startsWith('SQLITE_BUSY') || code.startsWith('SQLITE_LOCKED')) {
-    return { code: 'server.busy', seconds: BUSY_PATIENCE_MS / 1000 };
+    return { code: 'server.busy', seconds: Math.floor(waitedMs / 1000) };
   }
   // The folder itself can't be read or written to, or the disk does not answer.
   if (code.startsWith('SQLITE_CANTOPEN') || code.startsWith('SQLITE_IOERR')) {

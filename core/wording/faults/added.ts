@@ -10,7 +10,7 @@ export const ADDED: Sentences<AddedFault> = {
     `The ${named(bore)} is as wide as the part or wider (${mm(bodyMm)}). Make the part wider or the ${lengthWords(bore.what)} smaller.`,
   'hole.missesBody': ({ bore }) => `The ${named(bore)} misses the part. Move it nearer to the middle.`,
   'hole.deeperThanBody': ({ depth, bodyMm }) =>
-    `The ${named(depth)} reaches the bottom of the part (${mm(bodyMm)}). Make it less deep, or drill right through.`,
+    `The ${named(depth)} reaches the other side of the part (${mm(bodyMm)} away). Make it less deep, or let it go right through.`,
   'hole.headTooNarrow': ({ head, holeMm }) =>
     `The ${named(head)} is not wider than its hole (${mm(holeMm)}). Make it wider, or take it away.`,
   'hole.headTooDeep': ({ headMm, roomMm }) =>

@@ -12,7 +12,7 @@ export const SERVER: Sentences<ServerFault> = {
   'server.failed': ({ report }) =>
     `Something went wrong on the server (report ${report}). Nothing was changed; try again.`,
   'server.busy': ({ seconds }) =>
-    `Another program has held the workshop’s database for more than ${seconds} seconds. Nothing was changed; close that program, then try again.`,
+    `Another program holds the workshop’s database${seconds >= 2 ? `, for ${seconds} seconds already` : ''}. Nothing was changed; close that program, then try again.`,
   'server.diskFull': () =>
     'The disk that the workshop is kept on is full. Nothing was changed; make room on it, then try again.',
   'server.readOnly': ({ where }) =>
