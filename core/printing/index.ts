@@ -20,3 +20,4 @@ export { AS_IT_STANDS, axesLaidDown, laidDown, waysUp, type WayUp } from './wayU
 export { blankDrawing, drawingOf, type LayerDrawing } from './drawing';
 export { happeningsIn, type Happening } from './happenings';
 export { MOST_PIECES, placesOnBed } from './placesOnBed';
+export { sliceRequestOf, type RequestedPart, type RequestedSpare, type SliceRequest } from './sliceRequest';

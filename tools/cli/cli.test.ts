@@ -3,10 +3,19 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-import { writeRepairFile } from '@core/model';
+import { unzipSync } from 'fflate';
+
+import { evaluateRepair } from '@core/fit';
+import { layerMeshOf } from '@core/make';
+import { readRepairFile, writeRepairFile, type RepairFileContent } from '@core/model';
+import { sliceRequestOf } from '@core/printing';
+import { RepairBuilder, type Built } from '@core/solid';
 import { STARTERS } from '@core/starters';
+import { testKernel } from '@core/testing/kernel';
 import { LONG } from '@core/testing/long';
 import { REAL_PARTS, repairOf } from '@core/testing/parts';
+import { DEFAULT_WORKSHOP, growthOf, machineIn } from '@core/workshop';
+import { LayerDesk } from '@ui/layers/layerDesk';
 
 const root = join(__dirname, '..', '..');
 const demos = readdirSync(join(root, 'demo', 'repairs'));
@@ -120,8 +129,83 @@ test('a spare is laid in layers for a printer by name, with its job', () => {
   expect(job.match(/^; layer /gm)).toHaveLength(29);
   const unknown = slice('--machine', 'Loom');
   expect(unknown.status).toBe(2);
-  expect(unknown.stderr).toContain('There are: Bench printer, Quick printer, Wide printer.');
+  expect(unknown.stderr).toContain(
+    'There are: Bench printer, Quick printer, Wide printer, Resin printer, Wide resin printer.',
+  );
 }, 60_000);
+
+/** The wheel with changes, as a file of its own. */
+function wheelWith(name: string, change: (file: RepairFileContent) => void): string {
+  const file = JSON.parse(
+    readFileSync(join(root, 'demo', 'repairs', 'rack-wheel.json'), 'utf8'),
+  ) as RepairFileContent;
+  change(file);
+  const path = join(out, `${name}.json`);
+  writeFileSync(path, JSON.stringify(file));
+  return path;
+}
+
+test('a spare is sliced as its repair holds it, the same job as on the screen; in resin as pictures', async () => {
+  const held = wheelWith('held', ({ repair }) => {
+    repair.bodies[0]!.laying = { down: [1, 0, 0], settings: 'draft', support: 'bed', foot: 'brim' };
+  });
+  const folder = join(out, 'held');
+  const { status, stdout, stderr } = cli('slice', held, '--out', folder);
+  expect({ status, stderr }).toEqual({ status: 0, stderr: '' });
+  const line = JSON.parse(stdout) as { settings: string; layers: number; file: string };
+  // On its rim it is 38 high, and not 9: layers of 0.28.
+  expect(line).toMatchObject({ settings: 'Draft', layers: expect.closeTo(38.2 / 0.28, -1) as number });
+  const job = readFileSync(join(folder, line.file), 'utf8');
+
+  // The screen's own worker, given the same repair.
+  const file = readRepairFile(readFileSync(held, 'utf8'));
+  if (!file.ok) throw new Error(file.fault.code);
+  const { repair, workshop } = file.value;
+  const numbers = evaluateRepair(repair, workshop ?? DEFAULT_WORKSHOP);
+  const body = repair.bodies[0]!;
+  const builder = new RepairBuilder(await testKernel());
+  const [[, built]] = [...builder.build(repair.bodies, numbers, () => {})] as [[string, Built]];
+  const mesh = layerMeshOf(built, growthOf(machineIn(numbers.workshop, repair.head.machineId)));
+  if (!mesh.ok) throw new Error(mesh.fault.code);
+  const desk = new LayerDesk(() => Promise.resolve());
+  await desk.setMesh(body.id, mesh.value);
+  await desk.lay(sliceRequestOf([{ body, pieces: 1 }], repair.head, numbers.workshop), () => {});
+  const seen = await desk.gcode(`${repair.head.name}, ${body.name}`, '2026-01-01T00:00:00.000Z');
+  builder.dispose();
+  if (!seen.ok) throw new Error(seen.fault.code);
+  const without = (text: string) => text.replaceAll(/\d{4}-\d\d-\d\dT[\d:.]+Z/g, '');
+  expect(without(seen.value)).toBe(without(job));
+
+  const inResin = wheelWith('resin', ({ repair }) => {
+    repair.head.machineId = 'resin-printer';
+    repair.head.materialId = 'resin';
+  });
+  const resin = cli('slice', inResin, '--out', folder);
+  expect({ status: resin.status, stderr: resin.stderr }).toEqual({ status: 0, stderr: '' });
+  const pictures = JSON.parse(resin.stdout) as { file: string; layers: number };
+  expect(pictures.file).toMatch(/\.zip$/);
+  const entries = Object.keys(unzipSync(new Uint8Array(readFileSync(join(folder, pictures.file)))));
+  expect(entries.filter((name) => name.endsWith('.png'))).toHaveLength(pictures.layers);
+}, 120_000);
+
+test('every command goes by one workshop: what a file does not bring along is the usual, which is told', () => {
+  const path = wheelWith('no-machines', (file) => (file.workshop = { ...DEFAULT_WORKSHOP, machines: [] }));
+  const sizes = cli('sizes', path);
+  expect(sizes.stderr).toMatch(
+    /names the machine “bench-printer” and does not hold it: the usual “Bench printer” is taken/,
+  );
+  const { fits } = JSON.parse(sizes.stdout) as { fits: { working: number }[] };
+  const [built] = cli('build', path, '--out', join(out, 'm')).stdout.trim().split('\n');
+  const [sliced] = cli('slice', path, '--out', join(out, 'm'), '--settings', 'draft')
+    .stdout.trim()
+    .split('\n');
+  // 6.02, 0.18 for turning freely, 0.12 for the usual printer's small holes: as the demo says with its own.
+  expect(fits[0]!.working).toBe(6.32);
+  const { volumeMm3 } = JSON.parse(built!) as { volumeMm3: number };
+  // Without that machine its bore would be 6.20: 8 high, 9.4 mm³ more.
+  expect(volumeMm3).toBeCloseTo(7345.4625, 3);
+  expect(JSON.parse(sliced!)).toMatchObject({ machine: 'Bench printer' });
+}, 120_000);
 
 test('working sizes with their trails', () => {
   const { status, stdout } = cli('sizes', 'demo/repairs/rack-wheel.json');

@@ -2,16 +2,17 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { isMainThread } from 'node:worker_threads';
 
-import {
-  readRepairFile,
-  USUAL_LAYING,
-  type Repair,
-  type RepairFileContent,
-  type Workshop,
-} from '@core/model';
+import { readRepairFile, type Repair, type RepairFileContent, type Workshop } from '@core/model';
 import { readMachinesFile, WORLD_NAMES } from '@core/rehearsal';
 import { programFaultOf, programFaultReport, sentenceOf } from '@core/wording';
-import { DEFAULT_WORKSHOP, LAYER_SETS, layerPrinterIn, layerSetsIn, withUsualRows } from '@core/workshop';
+import {
+  DEFAULT_WORKSHOP,
+  LAYER_SETS,
+  layerPrinterIn,
+  layerSetsIn,
+  resinPrinterIn,
+  withUsualRows,
+} from '@core/workshop';
 
 import type { StepAt, Telling } from './build';
 import { learn, learnWorlds } from './learn';
@@ -25,16 +26,17 @@ const USAGE = `Even Spare on the command line
 
   build FILE.json --out DIR   build every body; write STL, 3MF and STEP of each spare; one JSON line per body
   sizes FILE.json             working sizes with their trails, as JSON
-  slice FILE.json --machine NAME --out DIR
-                              lay every spare in layers; write its G-code; one JSON line per spare
+  slice FILE.json --out DIR   slice every spare as the repair holds it; write its G-code, or a ZIP of pictures for
+                              resin; one JSON line per spare
   learn MACHINES.json         rehearse first makes on printers with hidden habits: how many fit before and after trials,
                               beside those of one who knows each printer; one JSON line per printer, one for all;
                               the file holds machines or a population, or names a world instead:
                               ${WORLD_NAMES.join(', ')}, or all of them: worlds
   starters --out DIR          as build, of every starter at its usual numbers
 
-  --settings NAME             how it is laid: ${LAYER_SETS.map(({ id }) => id).join(', ')}, or one of the file’s workshop (everyday without it)
-  --best                      lay it on the face that suits best, not as it stands
+  --machine NAME              on this machine, instead of the repair’s
+  --settings NAME             with these settings, instead of the repair’s: ${LAYER_SETS.map(({ id }) => id).join(', ')}, or one of the file’s workshop
+  --best                      on the face that suits best, instead of the repair’s
   --repairs COUNT, --seed N   of a rehearsal: repairs for each printer (200), and what is drawn (1)
   --machines COUNT            printers of a world (30)
   --limit SECONDS             end when a step takes longer than this (${USUAL_LIMIT_SECONDS} without it)
@@ -60,6 +62,23 @@ function textOf(path: string): string {
 function readFile(path: string): RepairFileContent {
   const file = readRepairFile(textOf(path));
   return file.ok ? file.value : refuse(`${path}: ${sentenceOf(file.fault)}`);
+}
+
+/**
+ * A repair with the workshop that every command goes by: what the file does not bring along is as in a new workshop, and a machine that it names and does not
+ * hold is told.
+ */
+function contentOf(path: string): RepairFileContent & { workshop: Workshop } {
+  const file = readFile(path);
+  const workshop = withUsualRows(file.workshop ?? DEFAULT_WORKSHOP);
+  const { machineId } = file.repair.head;
+  if (file.workshop && !file.workshop.machines.some(({ id }) => id === machineId)) {
+    const usual = workshop.machines.find(({ id }) => id === machineId);
+    console.error(
+      `${path} names the machine “${machineId}” and does not hold it: ${usual ? `the usual “${usual.name}” is taken` : 'nothing is corrected for a machine'}.`,
+    );
+  }
+  return { ...file, workshop };
 }
 
 function parseCall() {
@@ -137,15 +156,13 @@ async function main(): Promise<void> {
   }
   if (!path || rest.length > 0) refuse(USAGE);
   if (command === 'sizes') {
-    console.log(JSON.stringify(sizes(readFile(path)), null, 2));
+    console.log(JSON.stringify(sizes(contentOf(path)), null, 2));
   } else if (command === 'build') {
     if (!values.out) refuse(`Say where the files should go: build ${path} --out DIR`);
-    return run({ content: readFile(path), outFolder: values.out }, limit, progress);
+    return run({ content: contentOf(path), outFolder: values.out }, limit, progress);
   } else if (command === 'slice') {
     if (!values.out) refuse(`Say where the files should go: slice ${path} --out DIR`);
-    const file = readFile(path);
-    // A machine or settings that the file does not bring along are those of a new workshop.
-    const content = { ...file, workshop: withUsualRows(file.workshop ?? DEFAULT_WORKSHOP) };
+    const content = contentOf(path);
     const layers = sliceWish(content, values);
     return run({ content, outFolder: values.out, layers }, limit, progress);
   } else if (command === 'learn') {
@@ -189,19 +206,23 @@ function sliceWish(
   const machine = workshop.machines.find(({ id, name }) => id === wanted || name.toLowerCase() === wanted);
   if (!machine) {
     const names = [
-      ...new Set(workshop.machines.filter(({ id }) => layerPrinterIn(workshop, id)).map(({ name }) => name)),
+      ...new Set(
+        workshop.machines
+          .filter(({ id }) => layerPrinterIn(workshop, id) ?? resinPrinterIn(workshop, id))
+          .map(({ name }) => name),
+      ),
     ];
     return refuse(`There is no machine "${values.machine}" here. There are: ${names.join(', ')}.`);
   }
-  const sets = layerSetsIn(workshop);
-  const named = values.settings?.toLowerCase() ?? USUAL_LAYING.settings;
+  const sets = [...layerSetsIn(workshop), ...(workshop.resinSets ?? [])];
+  const named = values.settings?.toLowerCase();
   const set = sets.find(({ id, name }) => id === named || name.toLowerCase() === named);
-  if (!set) {
+  if (named !== undefined && !set) {
     return refuse(
       `There are no settings "${values.settings}". There are: ${sets.map(({ name }) => name.toLowerCase()).join(', ')}.`,
     );
   }
-  return { machineId: machine.id, set, bestWay: values.best ?? false };
+  return { machineId: machine.id, setId: set?.id ?? null, bestWay: values.best ?? false };
 }
 
 /** Nobody's input: told with what helps to mend it. */

@@ -1,108 +1,137 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 
-import type { Fault } from '@core/fault';
+import { no, ok, type Fault, type Result } from '@core/fault';
 import { evaluateRepair } from '@core/fit';
 import { startKernel } from '@core/kernel';
 import { layerMeshOf, spareStems } from '@core/make';
-import { USUAL_LAYING, type LayerSet, type RepairFileContent } from '@core/model';
+import type { Body, RepairFileContent } from '@core/model';
+import type { WeldedMesh } from '@core/part';
 import {
-  AS_IT_STANDS,
   LayerBench,
   layerMeans,
-  settingsFor,
+  sliceRequestOf,
   waysUp,
   writeGcode,
   type LaidOut,
+  type SliceRequest,
 } from '@core/printing';
+import { imageStack, ResinBench, type LaidInResin } from '@core/resin';
 import { RepairBuilder } from '@core/solid';
-import { layerWarningSentence, sentenceOf } from '@core/wording';
-import { filamentIn, growthOf, layerPrinterFor, machineIn, materialIn } from '@core/workshop';
+import { layerWarningSentence, resinWarningSentence, sentenceOf } from '@core/wording';
+import { growthOf, machineIn } from '@core/workshop';
 
 import { lettersFont } from '../lettersFont';
 import { stepTeller, writeWhole, type Telling } from './build';
 
-/** How a repair is to be laid in layers. */
+/** How a repair is to be sliced. */
 export interface SliceWish {
   /** Of the workshop. */
   machineId: string;
-  set: LayerSet;
-  /** Laid on its best face, or as it stands. */
+  /** Settings that are used whatever the bodies hold; null for theirs. */
+  setId: string | null;
+  /** On its best face, whatever its body holds. */
   bestWay: boolean;
 }
 
+/** What came of a spare: its figures as data, and its file. */
+interface SlicedSpare {
+  figures: object;
+  ending: 'gcode' | 'zip';
+  bytes: Uint8Array;
+}
+
 /**
- * Lays every spare of a repair in layers, prints a JSON line for each, and writes its G-code.
- * @returns false if one could not be laid.
+ * Slices every spare of a repair as its body holds it (orientation, settings, supports, bed adhesion), prints a JSON line for each, and writes its
+ * G-code, or for resin a ZIP of pictures.
+ *
+ * @returns false if one could not be sliced.
  */
 export async function slice(
   { repair, workshop }: RepairFileContent,
   outFolder: string,
-  { machineId, set, bestWay }: SliceWish,
+  { machineId, setId, bestWay }: SliceWish,
   telling: Telling,
 ): Promise<boolean> {
   mkdirSync(outFolder, { recursive: true });
   const head = { ...repair.head, machineId };
   const numbers = evaluateRepair({ ...repair, head }, workshop);
-  const workshopMachine = machineIn(numbers.workshop, machineId);
-  const material = materialIn(numbers.workshop, head.materialId);
-  const means = layerMeans(
-    { name: workshopMachine.name, printer: layerPrinterFor(numbers.workshop, machineId, material.family) },
-    { name: material.name, filament: filamentIn(numbers.workshop, material.id) },
-  );
-  if (!means.ok) {
-    telling.tell(sentenceOf(means.fault));
-    return false;
-  }
-  const settings = settingsFor(set, USUAL_LAYING, means.value.machine);
   const stems = spareStems(head, repair.bodies, '');
   const builder = new RepairBuilder(await startKernel(), lettersFont());
-  const growth = growthOf(workshopMachine);
+  const growth = growthOf(machineIn(numbers.workshop, machineId));
   let allWell = true;
   for (const [bodyId, built] of builder.build(repair.bodies, numbers, stepTeller(repair, telling))) {
     const body = repair.bodies.find(({ id }) => id === bodyId)!;
     if (body.role !== 'spare') continue;
-    const refuse = (fault: Fault) => {
+    const request = sliceRequestOf([{ body, pieces: 1 }], head, numbers.workshop, setId ?? undefined);
+    const mesh = layerMeshOf(built, growth);
+    const made = mesh.ok
+      ? sliced(request, mesh.value, { body, bestWay, title: `${head.name}, ${body.name}` })
+      : mesh;
+    if (!made.ok) {
       allWell = false;
-      telling.tell(`${body.name}: ${sentenceOf(fault)}`);
-    };
-    const laid = layerMeshOf(built, growth);
-    if (!laid.ok) {
-      refuse(laid.fault);
+      telling.tell(`${body.name}: ${sentenceOf(made.fault)}`);
       continue;
     }
-    const mesh = laid.value;
-    const down = bestWay ? waysUp(mesh, means.value.machine.overhang)[0]!.down : AS_IT_STANDS;
-    const part = { name: body.name, mesh, down, settings, pieces: 1 };
-    const run = new LayerBench().layOut({ ...means.value, parts: [part], density: material.density });
-    let step = run.next();
-    while (!step.done) step = run.next();
-    if (!step.value.ok) {
-      refuse(step.value.fault);
-      continue;
-    }
-    const gcode = writeGcode(step.value.value.job, `${head.name}, ${body.name}`, new Date().toISOString());
-    if (!gcode.ok) {
-      refuse(gcode.fault);
-      continue;
-    }
-    const file = `${stems.get(bodyId)!}.gcode`;
-    writeWhole(join(outFolder, file), new TextEncoder().encode(gcode.value));
-    telling.print(
-      JSON.stringify({
-        body: body.name,
-        machine: workshopMachine.name,
-        ...figuresOf(step.value.value),
-        file,
-      }),
-    );
+    const { figures, ending, bytes } = made.value;
+    const file = `${stems.get(bodyId)!}.${ending}`;
+    writeWhole(join(outFolder, file), bytes);
+    telling.print(JSON.stringify({ body: body.name, machine: request.machine.name, ...figures, file }));
   }
   builder.dispose();
   return allWell;
 }
 
+function sliced(
+  request: SliceRequest,
+  mesh: WeldedMesh,
+  { body, bestWay, title }: { body: Body; bestWay: boolean; title: string },
+): Result<SlicedSpare, Fault> {
+  const { machine, material, resin } = request;
+  const part = { ...request.parts[0]!, mesh };
+  const overhang = (resin?.printer ?? machine.printer)?.overhang;
+  if (bestWay && overhang !== undefined)
+    part.down = waysUp(mesh, overhang, body.laying?.load ?? null)[0]!.down;
+  const when = new Date().toISOString();
+  if (resin) {
+    if (!resin.resin) return no({ code: 'slice.noResin', material: material.name });
+    const laying = {
+      parts: [part],
+      printer: resin.printer,
+      resin: resin.resin,
+      set: resin.set,
+      density: material.density,
+    };
+    const laid = finished(new ResinBench().layOut(laying));
+    if (!laid.ok) return laid;
+    const bytes = finished(imageStack(laid.value.job, title, when));
+    return ok({ figures: resinFiguresOf(laid.value, resin.set.name), ending: 'zip', bytes });
+  }
+  const means = layerMeans(machine, material);
+  if (!means.ok) return means;
+  const laid = finished(
+    new LayerBench().layOut({ ...means.value, parts: [part], density: material.density }),
+  );
+  if (!laid.ok) return laid;
+  const gcode = writeGcode(laid.value.job, title, when);
+  if (!gcode.ok) return gcode;
+  return ok({
+    figures: figuresOf(laid.value),
+    ending: 'gcode',
+    bytes: new TextEncoder().encode(gcode.value),
+  });
+}
+
+/** What work comes to that is done in stretches. */
+function finished<T>(work: Generator<number, T>): T {
+  let step = work.next();
+  while (!step.done) step = work.next();
+  return step.value;
+}
+
+const round = (value: number, places: number) => Number(value.toFixed(places));
+
 function figuresOf({ figures, sliced: { warnings }, job }: LaidOut) {
-  const round = (value: number, places: number) => Number(value.toFixed(places));
   return {
     settings: job.settings.name,
     minutes: round(figures.minutes, 2),
@@ -115,5 +144,16 @@ function figuresOf({ figures, sliced: { warnings }, job }: LaidOut) {
       ...warning,
       sentence: layerWarningSentence(warning),
     })),
+  };
+}
+
+function resinFiguresOf({ figures, warnings }: LaidInResin, settings: string) {
+  return {
+    settings,
+    minutes: round(figures.minutes, 2),
+    grams: round(figures.grams, 3),
+    layers: figures.layers,
+    cost: round(figures.cost.whole, 2),
+    warnings: warnings.map((warning) => ({ ...warning, sentence: resinWarningSentence(warning) })),
   };
 }

@@ -1,3 +1,4 @@
+import { sliceRequestOf } from '@core/printing';
 import { useState } from 'react';
 import { Text } from 'react-native';
 
@@ -9,7 +10,6 @@ import { Button } from '../shared/Button';
 import { workbench } from '../solid/useSolid';
 import { layerWorker } from './layerWorker';
 import type { ComparedReply } from './protocol';
-import { wishOf } from './useLayers';
 
 /** What a test piece takes beside the spare that it is cut from; worked out when it is asked for. */
 export function BesideTheWhole({ whole, figures }: { whole: Body; figures: ComparedReply['figures'] }) {
@@ -21,7 +21,9 @@ export function BesideTheWhole({ whole, figures }: { whole: Body; figures: Compa
     if (!mesh.ok) return sentenceOf(mesh.fault);
     const worker = layerWorker();
     await worker.lend(whole.id, mesh.value);
-    const reply = await worker.compare(wishOf([{ body: whole, pieces: 1 }], repair, numbers.workshop));
+    const reply = await worker.compare(
+      sliceRequestOf([{ body: whole, pieces: 1 }], repair.head, numbers.workshop),
+    );
     if (!reply) return 'Something else was laid in between. Ask once more.';
     return reply.ok ? besideWholeSentence(whole.name, reply.value.figures, figures) : sentenceOf(reply.fault);
   };

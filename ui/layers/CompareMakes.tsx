@@ -1,3 +1,4 @@
+import { sliceRequestOf, type SliceRequest, type RequestedSpare } from '@core/printing';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
@@ -14,8 +15,8 @@ import { useRepairContext } from '../inRepair/useRepairContext';
 import { Button } from '../shared/Button';
 import { colours } from '../theme/colours';
 import { layerWorker } from './layerWorker';
-import type { ComparedReply, LayWish } from './protocol';
-import { settingOf, wishOf, type SpareOnBed } from './useLayers';
+import type { ComparedReply } from './protocol';
+import { settingOf } from './useLayers';
 
 interface Row {
   id: string;
@@ -33,19 +34,25 @@ interface Row {
 /** A way of making that is asked about. */
 interface Asked {
   choice: MakeChoice;
-  wish: LayWish;
+  request: SliceRequest;
 }
 
 /** What other printers, settings and materials would take, in one table and one chart; worked out when asked for. */
-export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wish: LayWish }) {
+export function CompareMakes({
+  onBed,
+  request,
+}: {
+  onBed: readonly RequestedSpare[];
+  request: SliceRequest;
+}) {
   const { repair, numbers } = useRepairContext();
   const { say } = useNotices();
-  const [{ body: leading }] = onBed as [SpareOnBed];
+  const [{ body: leading }] = onBed as [RequestedSpare];
   const found = useWeakest(leading);
   const section = found?.weakest ?? null;
   const [rows, setRows] = useState<Row[]>([]);
   const [share, setShare] = useState<number | null>(null);
-  const key = JSON.stringify(wish);
+  const key = JSON.stringify(request);
   const [comparedFor, setComparedFor] = useState('');
 
   const bearsIn = ({ machineId, materialId }: MakeChoice): string => {
@@ -66,14 +73,14 @@ export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wi
           ? one
           : { ...one, body: { ...one.body, laying: { ...(one.body.laying ?? USUAL_LAYING), settings } } },
       );
-      return { choice, wish: wishOf(laid, { ...repair, head: { ...head, ...choice } }, workshop) };
+      return { choice, request: sliceRequestOf(laid, { ...head, ...choice }, workshop) };
     };
-    const inResin = wish.resin !== null;
+    const inResin = request.resin !== null;
     // Others of its kind: what is no resin is no choice for a resin printer, and the other way round.
     const means = inResin ? resinPrinterIn : layerPrinterIn;
     const machines = workshop.machines.filter(({ id, removed }) => !removed && means(workshop, id) !== null);
     const sets = (inResin ? resinSetsIn : layerSetsIn)(workshop).filter(
-      ({ id }) => id !== settingOf(wish).id,
+      ({ id }) => id !== settingOf(request).id,
     );
     const asked = [
       ...machines.map(({ id }) => so({ machineId: id })),
@@ -84,7 +91,7 @@ export function CompareMakes({ onBed, wish }: { onBed: readonly SpareOnBed[]; wi
     ];
     const found: Row[] = [];
     setShare(0);
-    for (const [index, { wish: one, choice }] of asked.entries()) {
+    for (const [index, { request: one, choice }] of asked.entries()) {
       const reply = await layerWorker().compare(one);
       setShare((index + 1) / asked.length);
       if (!reply) break;

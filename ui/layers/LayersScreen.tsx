@@ -71,20 +71,20 @@ function Layers({
   const { put } = useChangeRepair(repair);
   const wide = useWide();
   const onBed = onBedOf(body, spares, choice);
-  const { state, ways, laying, wish, stop, again, ready, footings } = useLayers(onBed);
+  const { state, ways, laying, request, stop, again, ready, footings } = useLayers(onBed);
   const [layer, setLayer] = useState<number | null>(null);
   const [ringed, setRinged] = useState<Watched['at'] | null>(null);
   const [asking, setAsking] = useState(false);
   const [draining, setDraining] = useState(false);
-  const job = useBedJob(onBed, wish);
-  const inResin = wish.resin;
+  const job = useBedJob(onBed, request);
+  const inResin = request.resin;
   const sets = (inResin ? resinSetsIn : layerSetsIn)(numbers.workshop);
   const change = (fields: Partial<Laying>) => put('body', { ...body, laying: { ...laying, ...fields } });
   const reply = state.kind === 'laid' ? state.reply : null;
   const last = reply ? reply.drawing.topMm.length - 1 : 0;
   const shown = Math.min(layer ?? last, last);
-  const { settings } = wish.parts[0]!;
-  const bedMm = (inResin ?? wish.machine).printer?.envelopeMm ?? null;
+  const { settings } = request.parts[0]!;
+  const bedMm = (inResin ?? request.machine).printer?.envelopeMm ?? null;
   const [suggested] = ways;
   const cutFrom = testPieceOf(body, repair.fits)?.bodyId;
   const whole = cutFrom === undefined ? undefined : spares.find(({ id }) => id === cutFrom);
@@ -160,7 +160,7 @@ function Layers({
           />
           {sets.some(({ id }) => id === laying.settings) ? null : (
             <Text role="alert" className="font-medium text-[15px] leading-6 text-rust">
-              {`The settings “${laying.settings}” are not known here, so it is laid as “${settingOf(wish).name}”. Choose others above.`}
+              {`The settings “${laying.settings}” are not known here, so it is laid as “${settingOf(request).name}”. Choose others above.`}
             </Text>
           )}
           <Text className="font-label text-[14px] leading-5 text-muted">{`${capital(inResin ? resinSetWords(inResin.set) : settingsWords(settings, settings.lineMm))}.`}</Text>
@@ -211,7 +211,7 @@ function Layers({
         {inResin ? (
           <>
             <Text className="font-label text-[14px] leading-5 text-muted">
-              {`${wish.machine.name} is not sent anything from here: save the layers and carry them to it.`}
+              {`${request.machine.name} is not sent anything from here: save the layers and carry them to it.`}
             </Text>
             <Button
               tone="primary"
@@ -229,7 +229,7 @@ function Layers({
           <>
             <Button
               tone="primary"
-              label={`Send it to ${wish.machine.name}`}
+              label={`Send it to ${request.machine.name}`}
               disabled={!reply}
               onPress={() => setAsking(true)}
             />
@@ -260,7 +260,7 @@ function Layers({
         ) : null}
         {asking ? (
           <SendSheet
-            machineName={wish.machine.name}
+            machineName={request.machine.name}
             busy={job.writing || job.sending}
             onSend={(how) => void job.send(how).finally(() => setAsking(false))}
             onClose={() => setAsking(false)}
@@ -269,9 +269,9 @@ function Layers({
         <ActingCorrections body={body} />
         <AfterworkList tasks={afterworkFor(body, repair, numbers)} />
         {reply && whole ? (
-          <BesideTheWhole key={JSON.stringify(wish)} whole={whole} figures={reply.told.figures} />
+          <BesideTheWhole key={JSON.stringify(request)} whole={whole} figures={reply.told.figures} />
         ) : null}
-        {reply ? <CompareMakes onBed={onBed} wish={wish} /> : null}
+        {reply ? <CompareMakes onBed={onBed} request={request} /> : null}
         <Button label="Back to Make" onPress={() => router.replace(`/repair/${repair.head.id}/make`)} />
       </View>
     </ScrollView>

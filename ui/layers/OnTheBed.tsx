@@ -1,14 +1,13 @@
 import { Text, View } from 'react-native';
 
 import type { Body } from '@core/model';
-import { MOST_PIECES, type Footing } from '@core/printing';
+import { type Footing, MOST_PIECES, type RequestedSpare } from '@core/printing';
 
 import { Button } from '../shared/Button';
 import { CountSteps } from '../shared/CountSteps';
 import { GroupHeading } from '../shared/Heading';
 import { BedPlan } from './BedPlan';
 import type { BedChoice } from './bedChoice';
-import type { SpareOnBed } from './useLayers';
 
 /** What is made in one job: how many pieces of each spare, and where they stand. */
 export function OnTheBed({
@@ -27,7 +26,7 @@ export function OnTheBed({
   leading: Body;
   choice: BedChoice;
   bedMm: readonly [number, number, ...unknown[]] | null;
-  onBed: readonly SpareOnBed[];
+  onBed: readonly RequestedSpare[];
   /** Of each of them, as it was last laid or put since; none while nothing is laid. */
   footings: readonly Footing[];
   /** Why they are not laid as they stand. */

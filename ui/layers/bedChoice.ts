@@ -1,7 +1,5 @@
 import { NAME_LIMIT, type Body } from '@core/model';
-import type { BedPlace } from '@core/printing';
-
-import type { SpareOnBed } from './useLayers';
+import type { BedPlace, RequestedSpare } from '@core/printing';
 
 /** What a person chose to make in one job. */
 export interface BedChoice {
@@ -14,7 +12,7 @@ export interface BedChoice {
 export const ONE_ALONE: BedChoice = { pieces: {}, at: null };
 
 /** The leading spare and those that are made with it. */
-export function onBedOf(leading: Body, spares: readonly Body[], { pieces, at }: BedChoice): SpareOnBed[] {
+export function onBedOf(leading: Body, spares: readonly Body[], { pieces, at }: BedChoice): RequestedSpare[] {
   const others = spares.filter(({ id }) => id !== leading.id && (pieces[id] ?? 0) > 0);
   return [leading, ...others].map((body) => {
     // Whose page it is lies there once at least.
@@ -25,7 +23,7 @@ export function onBedOf(leading: Body, spares: readonly Body[], { pieces, at }: 
 }
 
 /** "Wheel", "Wheel, 3 pieces", "Wheel, 3 pieces and Hub" */
-export function namesOnBed(onBed: readonly SpareOnBed[]): string {
+export function namesOnBed(onBed: readonly RequestedSpare[]): string {
   const names = onBed.map(({ body, pieces }) =>
     pieces === 1 ? body.name : `${body.name}, ${pieces} pieces`,
   );

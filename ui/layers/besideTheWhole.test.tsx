@@ -15,7 +15,7 @@ jest.mock('../solid/useSolid', () => ({
 jest.mock('./layerWorker', () => ({
   layerWorker: () => ({
     lend: (...given: unknown[]) => Promise.resolve(mockLend(...given)),
-    compare: (wish: unknown) => mockCompare(wish) as unknown,
+    compare: (request: unknown) => mockCompare(request) as unknown,
   }),
 }));
 
@@ -36,8 +36,8 @@ test('tells what the whole takes beside the piece, laid as it would be by itself
   mockCompare.mockResolvedValue(ok({ figures: { minutes: 25.6, grams: 5.31 } }));
   expect(await ask()).toBe(`The whole ${whole.name} takes 26 min and 5.3 g; this piece 9 min and 1.2 g.`);
   expect(mockLend).toHaveBeenCalledWith(whole.id, { positions: [] });
-  const [wish] = mockCompare.mock.lastCall as [{ parts: { bodyId: string; pieces: number }[] }];
-  expect(wish.parts).toMatchObject([{ bodyId: whole.id, pieces: 1 }]);
+  const [request] = mockCompare.mock.lastCall as [{ parts: { bodyId: string; pieces: number }[] }];
+  expect(request.parts).toMatchObject([{ bodyId: whole.id, pieces: 1 }]);
 });
 
 test('what can’t be laid, or was stopped, is said', async () => {

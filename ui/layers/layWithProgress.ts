@@ -1,4 +1,5 @@
-import type { LayerWorker, LayWish } from './protocol';
+import type { SliceRequest } from '@core/printing';
+import type { LayerWorker } from './protocol';
 
 /**
  * Lays a spare, telling its share until the reply is there: progress comes by a way of its own, and may come in after the reply, when nobody
@@ -6,12 +7,12 @@ import type { LayerWorker, LayWish } from './protocol';
  */
 export async function layWithProgress(
   worker: Pick<LayerWorker, 'lay'>,
-  wish: LayWish,
+  request: SliceRequest,
   onShare: (share: number) => void,
 ): ReturnType<LayerWorker['lay']> {
   let isOver = false;
   try {
-    return await worker.lay(wish, (share) => {
+    return await worker.lay(request, (share) => {
       if (!isOver) onShare(share);
     });
   } finally {

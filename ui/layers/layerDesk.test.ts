@@ -1,3 +1,4 @@
+import type { SliceRequest } from '@core/printing';
 import { unzipSync } from 'fflate';
 import { BoxGeometry } from 'three';
 
@@ -6,7 +7,6 @@ import { settingsNamed } from '@core/testing/laid';
 import { FILAMENTS, LAYER_PRINTERS, RESIN_PRINTERS, RESIN_SETS, RESINS } from '@core/workshop';
 
 import { LayerDesk } from './layerDesk';
-import type { LayWish } from './protocol';
 
 const block = () => {
   const { index, attributes } = new BoxGeometry(20, 20, 10);
@@ -23,14 +23,14 @@ const part = {
   support: 'none' as const,
   pieces: 1,
 };
-const wish: LayWish = {
+const request: SliceRequest = {
   parts: [part],
   machine: { id: 'bench-printer', name: 'Bench printer', printer: LAYER_PRINTERS[0]! },
   material: { id: 'petg', name: 'PETG', density: 1.27, filament: FILAMENTS[0]! },
   resin: null,
 };
-const inSet = (id: 'draft' | 'fine'): LayWish => ({
-  ...wish,
+const inSet = (id: 'draft' | 'fine'): SliceRequest => ({
+  ...request,
   parts: [{ ...part, settings: settingsNamed(id) }],
 });
 const atOnce = () => Promise.resolve();
@@ -39,7 +39,7 @@ test('lays a block, tells its figures, and gives its job', async () => {
   const desk = new LayerDesk(atOnce);
   expect(await desk.gcode('Block', '2026-11-28T08:00:00Z')).toMatchObject({ ok: false });
   await desk.setMesh('block', block());
-  const reply = await desk.lay(wish, () => {});
+  const reply = await desk.lay(request, () => {});
   if (!reply?.ok) throw new Error(reply ? reply.fault.code : 'ended');
   expect(reply.value.drawing.begins).toHaveLength(51);
   expect(reply.value.told.figures.layers).toBe(50);
@@ -48,7 +48,7 @@ test('lays a block, tells its figures, and gives its job', async () => {
   expect(job.ok && job.value.split('\n').filter((line) => line.startsWith('; layer'))).toHaveLength(50);
 });
 
-test('a newer wish ends the one before it, and stopping ends it at once', async () => {
+test('a newer request ends the one before it, and stopping ends it at once', async () => {
   const waiting: (() => void)[] = [];
   const clock = jest.spyOn(performance, 'now');
   let now = 0;
@@ -57,7 +57,7 @@ test('a newer wish ends the one before it, and stopping ends it at once', async 
   const desk = new LayerDesk(() => new Promise((resolve) => waiting.push(resolve)));
   await desk.setMesh('block', block());
   const shares: number[] = [];
-  const first = desk.lay(wish, (share) => shares.push(share));
+  const first = desk.lay(request, (share) => shares.push(share));
   expect(waiting).toHaveLength(1);
   const second = desk.lay(inSet('draft'), () => {});
   waiting.shift()!();
@@ -84,7 +84,7 @@ test('comparing while a spare is being laid ends neither; another part ends both
       await Promise.resolve();
     }
   };
-  const both = Promise.all([desk.lay(wish, () => {}), desk.compare(wish)]);
+  const both = Promise.all([desk.lay(request, () => {}), desk.compare(request)]);
   await goOn(both);
   expect(await both).toMatchObject([{ ok: true }, { ok: true }]);
   const ended = Promise.all([desk.lay(inSet('fine'), () => {}), desk.compare(inSet('fine'))]);
@@ -97,9 +97,9 @@ test('comparing while a spare is being laid ends neither; another part ends both
 test('comparing leaves the job that was laid', async () => {
   const desk = new LayerDesk(atOnce);
   await desk.setMesh('block', block());
-  const laid = await desk.lay(wish, () => {});
+  const laid = await desk.lay(request, () => {});
   const other = await desk.compare({
-    ...wish,
+    ...request,
     machine: { id: 'quick-printer', name: 'Quick printer', printer: LAYER_PRINTERS[1]! },
   });
   if (!laid?.ok || !other?.ok) throw new Error('not laid');
@@ -107,7 +107,7 @@ test('comparing leaves the job that was laid', async () => {
   const job = await desk.gcode('Block', '2026-11-28T08:00:00Z');
   expect(job.ok && job.value).toContain('F2400');
   const none = await desk.compare({
-    ...wish,
+    ...request,
     machine: { id: 'casting-bench', name: 'Casting bench', printer: null },
   });
   expect(none).toMatchObject({ ok: false, fault: { code: 'slice.noLayerMachine' } });
@@ -117,7 +117,7 @@ test('a spare whose mesh is not there yet is told, and nothing is laid without i
   const desk = new LayerDesk(atOnce);
   await desk.setMesh('block', block());
   const other = { ...part, bodyId: 'hub', name: 'Hub' };
-  const two = { ...wish, parts: [part, other] };
+  const two = { ...request, parts: [part, other] };
   expect(await desk.lay(two, () => {})).toMatchObject({ ok: false, fault: { code: 'slice.notLaid' } });
   await desk.setMesh('hub', block());
   const laid = await desk.lay(two, () => {});
@@ -137,7 +137,7 @@ test('in resin it gives a stack of pictures and no G-code, and can be stopped wh
   expect(await desk.pictures('Block', '2026-11-30T08:00:00Z', () => {})).toMatchObject({ ok: false });
   const printer = { ...RESIN_PRINTERS[0]!, pixels: [306, 172] as [number, number] };
   const set = { ...RESIN_SETS[0]!, layerMm: 0.1 };
-  const inResin: LayWish = { ...wish, resin: { printer, resin: RESINS[0]!, set } };
+  const inResin: SliceRequest = { ...request, resin: { printer, resin: RESINS[0]!, set } };
   const reply = await desk.lay(inResin, () => {});
   if (!reply?.ok) throw new Error('not laid');
   expect(reply.value.told).toMatchObject({ by: 'resin', figures: { layers: 100 }, warnings: [] });

@@ -4,18 +4,19 @@ import {
   drawingOf,
   happeningsIn,
   keptJob,
+  type KeptJob,
+  type LaidOut,
   LayerBench,
   layerMeans,
   readGcode,
+  type SliceRequest,
   waysUp,
-  writeGcode,
-  type KeptJob,
-  type LaidOut,
   type WayUp,
+  writeGcode,
 } from '@core/printing';
 import { imageStack, ResinBench, resinDrawing, resinHappenings, type LaidInResin } from '@core/resin';
 
-import type { ComparedReply, LaidReply, LayerWorker, LayWish } from './protocol';
+import type { ComparedReply, LaidReply, LayerWorker } from './protocol';
 
 /** It works so long at a stretch, ms; then whoever wants to stop it is heard. */
 const STRETCH_MS = 40;
@@ -60,8 +61,11 @@ export class LayerDesk implements LayerWorker {
     return mesh ? waysUp(mesh, overhang, load) : [];
   }
 
-  async lay(wish: LayWish, onProgress: (share: number) => void): Promise<Result<LaidReply, Fault> | null> {
-    const made = await this.#make('lay', wish, onProgress);
+  async lay(
+    request: SliceRequest,
+    onProgress: (share: number) => void,
+  ): Promise<Result<LaidReply, Fault> | null> {
+    const made = await this.#make('lay', request, onProgress);
     if (!made?.ok) {
       if (made) this.#job = null;
       return made;
@@ -87,8 +91,8 @@ export class LayerDesk implements LayerWorker {
     });
   }
 
-  async compare(wish: LayWish): Promise<Result<ComparedReply, Fault> | null> {
-    const made = await this.#make('compare', wish, () => {});
+  async compare(request: SliceRequest): Promise<Result<ComparedReply, Fault> | null> {
+    const made = await this.#make('compare', request, () => {});
     if (!made?.ok) return made;
     return ok({ figures: made.value.laid.figures });
   }
@@ -123,18 +127,18 @@ export class LayerDesk implements LayerWorker {
 
   async #make(
     what: 'lay' | 'compare',
-    wish: LayWish,
+    request: SliceRequest,
     onProgress: (share: number) => void,
   ): Promise<Result<Made, Fault> | null> {
-    const { parts, machine, material } = wish;
+    const { parts, machine, material } = request;
     const onBed = parts.flatMap(({ bodyId, ...part }) => {
       const mesh = this.#meshes.get(bodyId);
       return mesh ? [{ ...part, mesh }] : [];
     });
     if (onBed.length === 0 || onBed.length < parts.length) return no({ code: 'slice.notLaid' });
     const { density } = material;
-    if (wish.resin) {
-      const { printer, resin, set } = wish.resin;
+    if (request.resin) {
+      const { printer, resin, set } = request.resin;
       if (!resin) return no({ code: 'slice.noResin', material: material.name });
       const work = this.#resin[what].layOut({ parts: onBed, printer, resin, set, density });
       const laid = await this.#inStretches(what, work, onProgress);

@@ -14,8 +14,8 @@ export function layerWorker(): LayerWorker {
     forget: () => remote.forget(),
     waysUp: (bodyId, overhang, load) => remote.waysUp(bodyId, overhang, load),
     // Calls go through as they are; progress alone is called back.
-    lay: (wish, onProgress) => remote.lay(wish, proxy(onProgress)),
-    compare: (wish) => remote.compare(wish),
+    lay: (request, onProgress) => remote.lay(request, proxy(onProgress)),
+    compare: (request) => remote.compare(request),
     gcode: (title, when) => remote.gcode(title, when),
     pictures: (title, when, onProgress) => remote.pictures(title, when, proxy(onProgress)),
     read: (text) => remote.read(text),

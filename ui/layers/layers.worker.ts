@@ -10,8 +10,8 @@ const worker: LayerWorker = {
   lend: (bodyId, mesh) => desk.lend(bodyId, mesh),
   forget: () => desk.forget(),
   waysUp: (bodyId, overhang, load) => desk.waysUp(bodyId, overhang, load),
-  lay: async (wish, onProgress) => {
-    const reply = await desk.lay(wish, onProgress);
+  lay: async (request, onProgress) => {
+    const reply = await desk.lay(request, onProgress);
     if (!reply?.ok) return reply;
     const { begins, topMm, heightMm, seconds, x, y, kind, width, speed } = reply.value.drawing;
     const { triangles, hatching } = reply.value.hanging;
@@ -21,7 +21,7 @@ const worker: LayerWorker = {
       arrays.map(({ buffer }) => buffer as ArrayBuffer),
     );
   },
-  compare: (wish) => desk.compare(wish),
+  compare: (request) => desk.compare(request),
   gcode: (title, when) => desk.gcode(title, when),
   pictures: async (title, when, onProgress) => {
     const written = await desk.pictures(title, when, onProgress);

@@ -16,13 +16,12 @@ import { useSendJob } from '../jobs/useJobs';
 import { saveFile } from '../shared/saveFile';
 import { workbench } from '../solid/useSolid';
 import { layerWorker } from './layerWorker';
-import type { LayWish } from './protocol';
-import type { SpareOnBed } from './useLayers';
-import type { Footing } from '@core/printing';
+
+import type { Footing, RequestedSpare, SliceRequest } from '@core/printing';
 import { materialIn } from '@core/workshop';
 
 /** What is done with a job that is laid: saved, or sent to the machine. */
-export function useBedJob(onBed: readonly SpareOnBed[], wish: LayWish) {
+export function useBedJob(onBed: readonly RequestedSpare[], request: SliceRequest) {
   const { repair, numbers } = useRepairContext();
   const { say } = useNotices();
   const [writing, setWriting] = useState(false);
@@ -70,7 +69,7 @@ export function useBedJob(onBed: readonly SpareOnBed[], wish: LayWish) {
     } else say({ tone: 'wrong', text: sentenceOf(stack.fault) });
   };
   const saveBed = async (footings: readonly Footing[]) => {
-    const lying = wish.parts.map(({ bodyId }, index) => ({ bodyId, at: footings[index]!.at }));
+    const lying = request.parts.map(({ bodyId }, index) => ({ bodyId, at: footings[index]!.at }));
     const file = await written(() => workbench.ask.bedFile(lying, when()));
     if (file) saveFile(file);
   };
@@ -85,8 +84,8 @@ export function useBedJob(onBed: readonly SpareOnBed[], wish: LayWish) {
       name: made,
       repairName: head.name,
       letter: frozenLetter(repair, numbers.workshop),
-      machineId: wish.machine.id,
-      machineName: wish.machine.name,
+      machineId: request.machine.id,
+      machineName: request.machine.name,
       materialId: head.materialId,
       family: materialIn(numbers.workshop, head.materialId).family,
       asked: askedOfBed(bodies, repair, numbers),

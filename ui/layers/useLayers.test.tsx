@@ -1,3 +1,4 @@
+import type { SliceRequest } from '@core/printing';
 import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 
@@ -9,14 +10,14 @@ import { RepairDraft } from '@core/testing/repairDraft';
 import { RepairContext } from '../inRepair/useRepairContext';
 import { SolidContext } from '../inRepair/useSolidView';
 import type { SolidView } from '../solid/useSolid';
-import type { LayWish } from './protocol';
+
 import { useLayers } from './useLayers';
 
 /** Calls that wait until the test answers them. */
-const mockAsked: { what: string; wish?: LayWish; answer(value: unknown): void }[] = [];
+const mockAsked: { what: string; request?: SliceRequest; answer(value: unknown): void }[] = [];
 jest.mock('./layerWorker', () => {
-  const ask = (what: string) => (wish: LayWish) =>
-    new Promise((answer) => mockAsked.push({ what, wish, answer }));
+  const ask = (what: string) => (request: SliceRequest) =>
+    new Promise((answer) => mockAsked.push({ what, request, answer }));
   const worker = {
     setMesh: () => Promise.resolve(),
     cancel: () => Promise.resolve(),
@@ -47,7 +48,7 @@ const wrapper = ({ children }: { children: ReactNode }) => (
 );
 const settle = () => act(() => new Promise((resolve) => setTimeout(resolve)));
 const laid = () =>
-  mockAsked.filter(({ what }) => what === 'lay').map(({ wish }) => wish!.parts[0]!.settings.layerMm);
+  mockAsked.filter(({ what }) => what === 'lay').map(({ request }) => request!.parts[0]!.settings.layerMm);
 
 test('other settings while ways up are looked for: only these are laid, and nothing stops them', async () => {
   const { result, rerender } = renderHook(({ of }) => useLayers([{ body: of, pieces: 1 }]), {
@@ -83,7 +84,7 @@ test('another number of pieces is laid anew, the ways up stay as they are', asyn
   await settle();
   rerender({ pieces: 3 });
   await settle();
-  const asked = mockAsked.map(({ what, wish }) => [what, wish?.parts?.[0]!.pieces]);
+  const asked = mockAsked.map(({ what, request }) => [what, request?.parts?.[0]!.pieces]);
   expect(asked.slice(1)).toEqual([
     ['lay', 1],
     ['lay', 3],

@@ -1,27 +1,22 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 
-import { USUAL_LAYING, type Body, type Picture, type RepairState, type Workshop } from '@core/model';
+import { USUAL_LAYING, type Picture } from '@core/model';
 import type { Vec3 } from '@core/part';
-import { settingsFor, type BedPlace, type Footing, type WayUp } from '@core/printing';
-import { programFaultOf, sentenceOf, type ProgramFault } from '@core/wording';
 import {
-  filamentIn,
-  layerPrinterFor,
-  LAYER_PRINTERS,
-  layerSetIn,
-  machineIn,
-  resinIn,
-  resinPrinterIn,
-  resinSetIn,
-  materialIn,
-} from '@core/workshop';
+  type Footing,
+  type RequestedSpare,
+  type SliceRequest,
+  sliceRequestOf,
+  type WayUp,
+} from '@core/printing';
+import { programFaultOf, sentenceOf, type ProgramFault } from '@core/wording';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useSolidView } from '../inRepair/useSolidView';
 import { workbench } from '../solid/useSolid';
 import { layerWorker } from './layerWorker';
 import { layWithProgress } from './layWithProgress';
-import type { LaidReply, LayWish } from './protocol';
+import type { LaidReply } from './protocol';
 
 /** A way to lay it, with its picture. */
 export interface DrawnWay {
@@ -37,56 +32,15 @@ export type LayersState =
   /** Nobody's input: told with a report. */
   | { kind: 'broken'; fault: ProgramFault };
 
-/** A spare with how many of it are made at once. */
-export interface SpareOnBed {
-  body: Body;
-  pieces: number;
-  /** Where somebody put them. */
-  at?: BedPlace[];
-}
-
-/** How spares are laid on a machine of a workshop, as it is chosen for each; the first leads. */
-export function wishOf(onBed: readonly SpareOnBed[], { head }: RepairState, workshop: Workshop): LayWish {
-  const { id, name } = machineIn(workshop, head.machineId);
-  const material = materialIn(workshop, head.materialId);
-  const printer = layerPrinterFor(workshop, id, material.family);
-  const resinPrinter = resinPrinterIn(workshop, id);
-  return {
-    // Where nobody said what the machine can do it is refused before it is laid.
-    parts: onBed.map(({ body, pieces, at }) => {
-      const laying = body.laying ?? USUAL_LAYING;
-      const settings = settingsFor(
-        layerSetIn(workshop, laying.settings),
-        laying,
-        printer ?? LAYER_PRINTERS[0]!,
-      );
-      const { down, support } = laying;
-      return { bodyId: body.id, name: body.name, down, settings, support, pieces, ...(at ? { at } : {}) };
-    }),
-    machine: { id, name, printer },
-    material: {
-      id: material.id,
-      name: material.name,
-      density: material.density,
-      filament: filamentIn(workshop, material.id),
-    },
-    resin: resinPrinter && {
-      printer: resinPrinter,
-      resin: resinIn(workshop, material.id),
-      set: resinSetIn(workshop, (onBed[0]!.body.laying ?? USUAL_LAYING).settings),
-    },
-  };
-}
-
 /** What its layers are laid by, whichever way it is made. */
-export const settingOf = ({ resin, parts }: LayWish): { id: string; name: string } =>
+export const settingOf = ({ resin, parts }: SliceRequest): { id: string; name: string } =>
   resin ? resin.set : parts[0]!.settings;
 
 /** How many ways of lying are drawn. */
 const DRAWN_WAYS = 4;
 
 /** Lays spares in layers, in one job, whenever the shape of one, or how one is to be laid, has changed. @param onBed the first leads. */
-export function useLayers(onBed: readonly SpareOnBed[]) {
+export function useLayers(onBed: readonly RequestedSpare[]) {
   const { repair, numbers } = useRepairContext();
   const solid = useSolidView();
   const { body } = onBed[0]!;
@@ -99,10 +53,10 @@ export function useLayers(onBed: readonly SpareOnBed[]) {
   /** How each spare stood when it was last laid, by its id: what is put elsewhere is drawn before it is laid again. */
   const [stood, setStood] = useState<ReadonlyMap<string, Footing>>(new Map());
   const [attempt, setAttempt] = useState(0);
-  const wish = wishOf(onBed, repair, numbers.workshop);
-  const wishNow = useRef(wish);
-  wishNow.current = wish;
-  const key = JSON.stringify(wish);
+  const request = sliceRequestOf(onBed, repair.head, numbers.workshop);
+  const requestNow = useRef(request);
+  requestNow.current = request;
+  const key = JSON.stringify(request);
   /** Of which build of each spare the worker has the mesh. */
   const meshes = useRef(new Map<string, string>());
   const waysFor = useRef<string | null>(null);
@@ -124,7 +78,7 @@ export function useLayers(onBed: readonly SpareOnBed[]) {
       const wanted = `${buildKey} ${repair.head.machineId} ${key} ${attempt}`;
       const isLaid = laidFor.current === wanted;
       if (!isLaid) show({ kind: 'working', share: 0 });
-      for (const [at, { bodyId }] of wishNow.current.parts.entries()) {
+      for (const [at, { bodyId }] of requestNow.current.parts.entries()) {
         if (meshes.current.get(bodyId) === meshKey(at)) continue;
         const fetched = await workbench.ask.layerMesh(bodyId);
         if (!current) return;
@@ -137,7 +91,7 @@ export function useLayers(onBed: readonly SpareOnBed[]) {
       const ranked = `${body.id} ${meshKey(0)} ${JSON.stringify(loadNow.current)}`;
       if (waysFor.current !== ranked) {
         waysFor.current = ranked;
-        const { machine, resin } = wishNow.current;
+        const { machine, resin } = requestNow.current;
         const overhang = (resin ?? machine).printer?.overhang ?? Math.PI / 4;
         const found = await worker.waysUp(body.id, overhang, loadNow.current);
         // Ways whose pictures can't be drawn stand there with their reasons alone.
@@ -145,16 +99,18 @@ export function useLayers(onBed: readonly SpareOnBed[]) {
           () => undefined,
         );
       }
-      // A newer wish may be laid by now, which laying for this one would end.
+      // A newer request may be laid by now, which laying for this one would end.
       if (isLaid || !current) return;
       laidFor.current = null;
-      const reply = await layWithProgress(worker, wishNow.current, (share) =>
+      const reply = await layWithProgress(worker, requestNow.current, (share) =>
         show({ kind: 'working', share }),
       );
       if (!reply) return show({ kind: 'stopped' });
       if (reply.ok && current) {
         laidFor.current = wanted;
-        setStood(new Map(wishNow.current.parts.map(({ bodyId }, at) => [bodyId, reply.value.footings[at]!])));
+        setStood(
+          new Map(requestNow.current.parts.map(({ bodyId }, at) => [bodyId, reply.value.footings[at]!])),
+        );
       }
       show(
         reply.ok
@@ -180,7 +136,7 @@ export function useLayers(onBed: readonly SpareOnBed[]) {
 
   const stop = useCallback(() => void layerWorker().cancel(), []);
   const again = useCallback(() => setAttempt((count) => count + 1), []);
-  const footings = wish.parts.flatMap(({ bodyId, name, at, pieces }): Footing[] => {
+  const footings = request.parts.flatMap(({ bodyId, name, at, pieces }): Footing[] => {
     const footing = stood.get(bodyId);
     const places = at ? [...at] : footing?.at;
     return footing && places?.length === pieces ? [{ ...footing, name, at: places }] : [];
@@ -189,11 +145,11 @@ export function useLayers(onBed: readonly SpareOnBed[]) {
     state,
     ways,
     laying,
-    wish,
+    request,
     stop,
     again,
     ready,
-    footings: footings.length === wish.parts.length ? footings : [],
+    footings: footings.length === request.parts.length ? footings : [],
   };
 }
 
