@@ -29,7 +29,9 @@ export const solid: StepSolid<'mirror'> = {
     const both = boolean('fuse', before, other, input.merge);
     other.dispose();
     // Half of a part has nothing on the other side to be filled; a whole one may.
-    const filled = emptiedFaces(before, both, step.across, cuttersOf(input));
+    const filled = emptiedFaces(before, both, step.across, cuttersOf(input), (cutter) =>
+      cutsAlike(cutter, step.across, input),
+    );
     if (filled === null) return ok(both);
     both.dispose();
     return no({ code: 'mirror.fills', place: filled.place });
@@ -44,6 +46,16 @@ export const solid: StepSolid<'mirror'> = {
           z: [0, 0, across === 'upDown' ? -1 : 1],
         },
 };
+
+/** A hollow is alike where its outside is; of what it was made before it, nothing is known any more. */
+function cutsAlike(cutter: StepNumbers, across: Across, input: StepInput): boolean {
+  if (cutter.kind === 'shell') return true;
+  const tool = input.toolOf(cutter);
+  if (!tool?.ok) return false;
+  const isAlike = isOwnImage(tool.value, across);
+  tool.value.dispose();
+  return isAlike;
+}
 
 const cuttersOf = ({ earlier }: StepInput): StepNumbers[] => [...earlier.values()].filter(({ cuts }) => cuts);
 
