@@ -67,7 +67,14 @@ export function createApp(parts: {
   app.use('/api', workshopRoutes(parts.workshop));
   app.use('/api', photoRoutes(parts.photos));
   app.use('/api', scanRoutes(parts.scans));
-  app.use('/api', jobRoutes(parts.jobs));
+  app.use(
+    '/api',
+    jobRoutes(parts.jobs, async ({ repairId, machineId }) => {
+      if (!(await parts.store.get(repairId))) return 'repair';
+      const { machines } = await parts.workshop.get();
+      return machines.some(({ id }) => id === machineId) ? null : 'machine';
+    }),
+  );
   for (const { path, routes } of parts.devices) app.use(`/api${path}`, routes);
   const nothing = () => {
     throw new Refused(404, { code: 'route.missing' });

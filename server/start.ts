@@ -8,8 +8,9 @@ import { createApp } from './app';
 import type { Config } from './config';
 import type { Database } from './database/database';
 import { lockFolder, type FolderLock } from './database/folderLock';
-import { makeFolder, openDatabase, PHOTO_FOLDER, SCAN_FOLDER } from './database/open';
+import { makeFolder, openDatabase, JOB_FOLDER, PHOTO_FOLDER, SCAN_FOLDER } from './database/open';
 import { JobQueue } from './jobs/queue';
+import { JobPrograms } from './jobs/programs';
 import { JobStore } from './jobs/store';
 import { PhotoStore } from './photos/store';
 import { practiceDevices, realPracticeWorld } from './practiceDevices';
@@ -72,6 +73,7 @@ async function serve(
   const files = { pictures: photos.files, scans: scans.files };
   const store = new RepairStore(database, surroundings, files, onTrouble);
   await store.forgetOldChanges();
+  const made = new JobStore(database, new JobPrograms(join(config.dataFolder, JOB_FOLDER)));
   const sweep = async () => {
     const now = Date.parse(surroundings.now());
     const swept = await photos.files.sweep(await store.usedPictures(), now);
@@ -79,11 +81,12 @@ async function serve(
     const sweptScans = await scans.files.sweep(await store.usedScans(), now);
     if (sweptScans > 0)
       log.info({ swept: sweptScans }, 'files of scans that no repair keeps were taken away');
+    const sweptJobs = await made.sweep(surroundings.now());
+    if (sweptJobs > 0) log.info({ swept: sweptJobs }, 'G-code of old jobs was taken away');
   };
   await sweep();
   const sweeping = setInterval(() => void sweep().catch(onTrouble), SWEPT_EVERY_MS).unref();
   store.summaries.soon();
-  const made = new JobStore(database);
   const { printer, devices } = practiceDevices(made, realPracticeWorld);
   const jobs = new JobQueue(made, printer, surroundings, onTrouble);
   await jobs.begin();

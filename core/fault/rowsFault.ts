@@ -14,6 +14,8 @@ export type RowsFault =
   | { code: 'scan.tooBig'; bytes: number; limitBytes: number }
   | { code: 'device.unknown'; what: string }
   | { code: 'job.missing' }
+  | { code: 'job.noGcode' }
+  | { code: 'job.forNothing'; lacks: 'repair' | 'machine' }
   | { code: 'job.unreadable'; line: number; text: string }
   | { code: 'job.tooBig'; bytes: number; limitBytes: number }
   | { code: 'job.idTaken' }

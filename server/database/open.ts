@@ -23,6 +23,7 @@ import { Trouble } from '../trouble';
 export const DATABASE_FILE = 'even-spare.sqlite';
 export const PHOTO_FOLDER = 'photos';
 export const SCAN_FOLDER = 'scans';
+export const JOB_FOLDER = 'jobs';
 /** Says that the database was made whole once: empty after that, it was cut off. */
 const BEGUN_FILE = '.begun';
 

@@ -5,6 +5,9 @@ import { join } from 'node:path';
 import request from 'supertest';
 
 import type { Job, NewJob } from '@core/model';
+import { evaluateRepair } from '@core/fit';
+import { newTrial } from '@core/trial';
+import { rackWheel } from '@core/testing/repairDraft';
 import { openTestServer, testSurroundings, type TestServer } from '@server/testing/testServer';
 
 /** A clock that the test turns, and that calls whoever waits. */
@@ -17,10 +20,12 @@ function practiceClock() {
       calls.add(work);
       return () => void calls.delete(work);
     },
-    async pass(seconds: number) {
+    async pass(seconds: number, of: TestServer | undefined = server) {
       ms += seconds * 1000;
       for (const work of [...calls]) work();
       // What was heard is written before anybody looks.
+      for (let turn = 0; turn < 30; turn += 1) await new Promise((resolve) => setImmediate(resolve));
+      await of?.jobs.written();
       for (let turn = 0; turn < 30; turn += 1) await new Promise((resolve) => setImmediate(resolve));
     },
     waiting: () => calls.size,
@@ -38,9 +43,10 @@ const GCODE = [
   'G1 X0 Y0 E20',
 ].join('\n');
 
+let wheelId: string;
 const job = (id: string, more: Partial<NewJob> = {}): NewJob => ({
   id,
-  repairId: 'wheel',
+  repairId: wheelId,
   bodyId: 'body',
   name: 'Wheel',
   repairName: 'Rack wheel',
@@ -64,6 +70,7 @@ let server: TestServer;
 beforeEach(async () => {
   clock = practiceClock();
   server = await openTestServer(testSurroundings(), ':memory:', clock);
+  wheelId = (await server.store.open(rackWheel())).head.id;
 });
 afterEach(() => server.close());
 
@@ -190,6 +197,7 @@ test('a server that was stopped in mid-job loses nothing and says what happened'
   try {
     const first = practiceClock();
     let open = await openTestServer(testSurroundings(), folder, first);
+    wheelId = (await open.store.open(rackWheel())).head.id;
     await request(open.app)
       .post('/api/jobs')
       .send({ job: job('a'), gcode: GCODE })
@@ -198,7 +206,7 @@ test('a server that was stopped in mid-job loses nothing and says what happened'
       .post('/api/jobs')
       .send({ job: job('b'), gcode: GCODE })
       .expect(201);
-    await first.pass(110);
+    await first.pass(110, open);
     await open.close();
     const second = practiceClock();
     open = await openTestServer(testSurroundings(), folder, second);
@@ -211,7 +219,7 @@ test('a server that was stopped in mid-job loses nothing and says what happened'
     });
     expect(after.find(({ id }) => id === 'b')).toMatchObject({ state: 'waiting' });
     await request(open.app).post('/api/jobs/a/acts').send({ act: 'resume' }).expect(200);
-    await second.pass(120);
+    await second.pass(120, open);
     expect((await list()).find(({ id }) => id === 'a')).toMatchObject({ state: 'done' });
     await open.close();
   } finally {
@@ -229,17 +237,90 @@ test('what happens is told as it happens', async () => {
   expect([...new Set(heard)]).toEqual(['a waiting', 'a running', 'a done']);
 });
 
-describe('what people send ends nothing', () => {
-  test('a machine or a material by the name of something else in the program is one that nobody knows', async () => {
-    for (const [id, machineId, family] of [
-      ['a', 'constructor', 'plastic'],
-      ['b', '__proto__', '__proto__'],
-      ['c', 'toString', 'constructor'],
-    ] as const) {
-      await send(job(id, { machineId, family, mishap: 'may' }));
+describe('what machines were given', () => {
+  const DAY = 24 * 60 * 60 * 1000;
+  const later = (days: number) => new Date(Date.UTC(2026, 4, 4) + days * DAY).toISOString();
+
+  test('is kept as packed files, shown by how large it is, and let go of when nobody needs it any more', async () => {
+    const large = `${GCODE}\n${'G1 X1 Y1\n'.repeat(20_000)}`;
+    await send(job('tried'), large);
+    await clock.pass(30_000);
+    const { madePartId } = await jobOf('tried');
+    await send(job('loose'), `${large}G1 X2\n`);
+    await clock.pass(30_000);
+    // The same again is the same file; one more stands still.
+    await send(job('again'), large);
+    await act('again', 'pause').expect(200);
+    const list = await request(server.app).get('/api/jobs').expect(200);
+    const { kept } = list.body as { kept: { jobs: number; bytes: number } };
+    expect(kept.jobs).toBe(3);
+    expect(kept.bytes).toBeGreaterThan(100);
+    expect(kept.bytes).toBeLessThan(large.length / 20);
+
+    const repair = (await server.store.get(wheelId))!;
+    const trial = newTrial(
+      { state: repair, numbers: evaluateRepair(repair), letter: null },
+      { id: 't', of: 'part', triedAt: later(0), madePartId },
+    );
+    const change = { changeId: 't', row: 'trial', baseVersion: 0, value: trial };
+    await request(server.app).post(`/api/repairs/${wheelId}/changes`).send(change).expect(200);
+    expect(await server.made.sweep(later(100))).toBe(0);
+    // Sixty newer ones push them off what is shown.
+    for (let count = 0; count < 60; count += 1) {
+      await send(job(`n${count}`, { machineId: 'quick-printer' }));
+      await act(`n${count}`, 'cancel').expect(200);
     }
+    expect(await server.made.sweep(later(20))).toBe(0);
+    // "loose" alone: a trial goes by "tried", "again" is not over.
+    expect(await server.made.sweep(later(100))).toBe(1);
+    expect(await server.made.gcode('loose')).toBeNull();
+    expect((await server.made.gcode('tried'))!).toBe(large);
+    expect((await server.made.gcode('again'))!).toBe(large);
+    await request(server.app).get('/api/jobs/loose/gcode').expect(404);
+    const refused = await act('loose', 'again').expect(422);
+    expect(refused.body).toMatchObject({ fault: { code: 'job.noGcode' } });
+  });
+
+  test('of jobs that were written into the database before is moved out and stays the same', async () => {
+    await send(job('old'));
+    await server.database.write((transaction) =>
+      transaction('jobs').where({ id: 'old' }).update({ gcode: GCODE, gcode_file: null }),
+    );
+    expect(await server.made.gcode('old')).toBe(GCODE);
+    await server.made.sweep(later(1));
+    const row = await server.database.read((transaction) =>
+      transaction<{ id: string; gcode: string; gcode_file: string }>('jobs').where({ id: 'old' }).first(),
+    );
+    expect(row).toMatchObject({ gcode: '', gcode_file: expect.stringMatching(/^[0-9a-f]{64}$/) as string });
+    expect(await server.made.gcode('old')).toBe(GCODE);
+    expect(await send(job('old'))).toMatchObject({ id: 'old' });
+  });
+});
+
+describe('what people send ends nothing', () => {
+  test('a machine by the name of something else in the program is not there, a material is one that nobody knows', async () => {
+    for (const machineId of ['constructor', '__proto__', 'toString']) {
+      const refused = await request(server.app)
+        .post('/api/jobs')
+        .send({ job: job('x', { machineId }), gcode: GCODE })
+        .expect(422);
+      expect(refused.body).toMatchObject({ fault: { code: 'job.forNothing', lacks: 'machine' } });
+    }
+    const families = { a: 'plastic', b: '__proto__', c: 'constructor' };
+    const machines = { a: 'bench-printer', b: 'quick-printer', c: 'wide-printer' };
+    for (const id of ['a', 'b', 'c'] as const)
+      await send(job(id, { machineId: machines[id], family: families[id], mishap: 'may' }));
     await clock.pass(300);
     for (const id of ['a', 'b', 'c']) expect(await jobOf(id)).toMatchObject({ state: 'done' });
+  });
+
+  test('a job for a repair that is not there is refused, and nothing is kept of it', async () => {
+    const refused = await request(server.app)
+      .post('/api/jobs')
+      .send({ job: job('x', { repairId: 'nobody' }), gcode: GCODE })
+      .expect(422);
+    expect(refused.body).toMatchObject({ fault: { code: 'job.forNothing', lacks: 'repair' } });
+    expect(await jobs()).toEqual([]);
   });
 
   test('a printer that goes wrong ends its job, with a report, and the next one begins', async () => {
@@ -250,6 +331,7 @@ describe('what people send ends nothing', () => {
     };
     const own = practiceClock();
     const open = await openTestServer(testSurroundings(), ':memory:', { ...own, random });
+    wheelId = (await open.store.open(rackWheel())).head.id;
     const post = (id: string) =>
       request(open.app)
         .post('/api/jobs')
@@ -257,12 +339,12 @@ describe('what people send ends nothing', () => {
         .expect(201);
     await post('a');
     await post('b');
-    await own.pass(300);
+    await own.pass(300, open);
     chance.broken = false;
     const list = async () => ((await request(open.app).get('/api/jobs')).body as { jobs: Job[] }).jobs;
     expect((await list()).find(({ id }) => id === 'a')).toMatchObject({ state: 'failed', reason: 'broken' });
     expect(open.troubles.map(String)).toEqual(['Error: the printer failed at job a']);
-    await own.pass(300);
+    await own.pass(300, open);
     expect((await list()).find(({ id }) => id === 'b')).toMatchObject({ state: 'done' });
     await open.close();
   });
@@ -292,7 +374,7 @@ describe('what people send ends nothing', () => {
   });
 
   test('one that stands still is shown however many came after it', async () => {
-    await send(job('first', { machineId: 'slow' }));
+    await send(job('first', { machineId: 'quick-printer' }));
     await act('first', 'pause').expect(200);
     for (let count = 0; count < 65; count += 1) {
       await send(job(`n${count}`));

@@ -56,8 +56,9 @@ export class JobQueue {
     const job = await this.store.get(id);
     if (!job) return no({ code: 'job.missing' });
     if (act === 'again') {
-      const again: NewJob = { ...newJobOf(job), id: this.surroundings.newId() };
-      return this.add(again, (await this.store.gcode(id)) ?? '');
+      const gcode = await this.store.gcode(id);
+      if (gcode === null) return no({ code: 'job.noGcode' });
+      return this.add({ ...newJobOf(job), id: this.surroundings.newId() }, gcode);
     }
     if (isOver(job)) return no({ code: 'job.over', state: job.state });
     if (act === 'resume') {
@@ -78,10 +79,14 @@ export class JobQueue {
     return ok(moved ?? job);
   }
 
-  /** Waits for what is still being written. */
+  /** Waits for what is still being written, and for the jobs that are begun after it. */
+  async written(): Promise<void> {
+    await this.#writes;
+  }
+
   async stop(): Promise<void> {
     this.printer.leaveAll();
-    await this.#writes;
+    await this.written();
   }
 
   /** Begins the oldest job that waits on each machine that has nothing to do; one that stands still keeps its machine. */

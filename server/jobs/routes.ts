@@ -28,8 +28,11 @@ async function unreadableIn(gcode: string): Promise<UnreadableLine | null> {
   return null;
 }
 
-/** The API of the queue. */
-export function jobRoutes(queue: JobQueue): Router {
+/** The API of the queue. @param lacking what a job is for that is not there: its repair or its machine. */
+export function jobRoutes(
+  queue: JobQueue,
+  lacking: (job: NewJob) => Promise<'repair' | 'machine' | null>,
+): Router {
   const router = Router();
   router.get('/jobs', async (_request, response) => {
     response.json(await queue.list());
@@ -41,6 +44,8 @@ export function jobRoutes(queue: JobQueue): Router {
       const { job, gcode } = Sent.parse(request.body);
       const wrong = await unreadableIn(gcode);
       if (wrong) throw Refused.of({ code: 'job.unreadable', ...wrong });
+      const lacks = await lacking(job);
+      if (lacks) throw Refused.of({ code: 'job.forNothing', lacks });
       const added = await queue.add(job, gcode);
       if (!added.ok) throw Refused.of(added.fault);
       response.status(201).json(added.value);
@@ -56,7 +61,7 @@ export function jobRoutes(queue: JobQueue): Router {
   });
   router.get('/jobs/:id/gcode', async (request, response) => {
     const gcode = await queue.gcode(request.params.id);
-    if (gcode === null) throw new Refused(404, { code: 'job.missing' });
+    if (gcode === null) throw new Refused(404, { code: 'job.noGcode' });
     response.type('text/plain').send(gcode);
   });
   router.post('/jobs/:id/acts', boundedJson({ bytes: 2048 }), async (request, response) => {

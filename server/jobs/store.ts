@@ -5,11 +5,14 @@ import { no, ok, type Fault, type Result } from '@core/fault';
 import { Job, NewJob, type JobList, type JobReason, type JobState } from '@core/model';
 
 import type { Database } from '../database/database';
+import type { JobPrograms } from './programs';
 
 interface StoredJob {
   id: string;
   data: string;
+  /** As jobs of earlier versions have it; empty once it lies in a file. */
   gcode: string;
+  gcode_file: string | null;
 }
 
 const NOT_OVER: readonly JobState[] = ['waiting', 'running', 'paused'];
@@ -25,10 +28,16 @@ function readJob(data: string): { job: Job | null; name: string } {
 /** Jobs that are shown, newest first. */
 const SHOWN = 60;
 const HISTORY_KEPT = 200;
+const DAY_MS = 24 * 60 * 60 * 1000;
+/** How long the G-code of a job that is over is kept for whoever wants it made again. */
+const GCODE_KEPT_DAYS = 60;
 
 /** Jobs and made parts in the database. */
 export class JobStore {
-  constructor(private readonly database: Database) {}
+  constructor(
+    private readonly database: Database,
+    private readonly programs: JobPrograms,
+  ) {}
 
   /** The newest ones, and all that are not over: one that stands still holds its machine, however many came after it. */
   async list(): Promise<JobList> {
@@ -40,10 +49,12 @@ export class JobStore {
         .orderBy('asked_at', 'desc'),
     );
     const read = rows.map(({ id, data }) => ({ id, ...readJob(data) }));
+    const kept = await this.#kept();
     const unreadable = read.flatMap(({ id, job, name }) => (job ? [] : [{ id, name }]));
     return {
       jobs: read.flatMap(({ job }) => job ?? []),
       ...(unreadable.length > 0 ? { unreadable } : {}),
+      kept,
     };
   }
 
@@ -64,11 +75,63 @@ export class JobStore {
     return row ? (JSON.parse(row.data) as Job) : null;
   }
 
+  /** What its machine was given; null where it is no longer kept, or there is no such job. */
   async gcode(id: string): Promise<string | null> {
     const row = await this.database.read((transaction) =>
-      transaction<StoredJob>('jobs').select('gcode').where({ id }).first(),
+      transaction<StoredJob>('jobs').select('gcode', 'gcode_file').where({ id }).first(),
     );
-    return row?.gcode ?? null;
+    if (!row) return null;
+    return row.gcode_file === null ? row.gcode || null : this.programs.read(row.gcode_file);
+  }
+
+  /** How many jobs' G-code is kept, and how large their files are. */
+  async #kept(): Promise<NonNullable<JobList['kept']>> {
+    const rows = await this.database.read((transaction) =>
+      transaction<StoredJob>('jobs').select('gcode_file').whereNotNull('gcode_file'),
+    );
+    const files = [...new Set(rows.map(({ gcode_file }) => gcode_file!))];
+    return { jobs: rows.length, bytes: await this.programs.files.bytesOf(files) };
+  }
+
+  /**
+   * Lets go of the G-code that nobody needs any more: of jobs that are over, were sent long ago, are not among those that are shown, and made nothing that a
+   * trial goes by. What jobs of earlier versions have in their rows is moved into files first.
+   *
+   * @returns how many jobs it was taken from.
+   */
+  async sweep(now: string): Promise<number> {
+    const olds = await this.database.read((transaction) =>
+      transaction<StoredJob>('jobs').select('id', 'gcode').where('gcode', '<>', ''),
+    );
+    for (const { id, gcode } of olds) {
+      const file = await this.programs.keep(gcode);
+      await this.database.write((transaction) =>
+        transaction('jobs').where({ id }).update({ gcode: '', gcode_file: file }),
+      );
+    }
+    const before = new Date(Date.parse(now) - GCODE_KEPT_DAYS * DAY_MS).toISOString();
+    const swept = await this.database.write((transaction) =>
+      transaction('jobs')
+        .whereNotNull('gcode_file')
+        .whereNotIn('state', [...NOT_OVER])
+        .where('asked_at', '<', before)
+        .whereNotIn('id', transaction('jobs').select('id').orderBy('asked_at', 'desc').limit(SHOWN))
+        .whereNotIn(
+          'id',
+          transaction('made_parts')
+            .select('job_id')
+            .whereIn(
+              'id',
+              transaction('trials').select(transaction.raw(`json_extract(data, '$.madePartId')`)),
+            ),
+        )
+        .update({ gcode_file: null }),
+    );
+    const used = await this.database.read((transaction) =>
+      transaction<StoredJob>('jobs').select('gcode_file').whereNotNull('gcode_file'),
+    );
+    await this.programs.files.sweep(new Set(used.map(({ gcode_file }) => gcode_file!)), Date.parse(now));
+    return swept;
   }
 
   /** Takes a job in. Sent twice (a reply was lost), it is taken once; another one by its id is refused. */
@@ -84,17 +147,20 @@ export class JobStore {
       askedAt: now,
       history: [{ at: now, state: 'waiting', share: 0, reason: null }],
     };
+    const file = await this.programs.keep(gcode);
     return this.database.write(async (transaction) => {
       const there = await transaction<StoredJob>('jobs')
-        .select('data', 'gcode')
+        .select('data', 'gcode', 'gcode_file')
         .where({ id: given.id })
         .first();
       if (there) {
         const job = JSON.parse(there.data) as Job;
-        const isSame = there.gcode === gcode && equal(NewJob.strip().parse(job), NewJob.parse(given));
+        const isSame =
+          (there.gcode_file === file || there.gcode === gcode) &&
+          equal(NewJob.strip().parse(job), NewJob.parse(given));
         return isSame ? ok(job) : no<Fault>({ code: 'job.idTaken' });
       }
-      await transaction('jobs').insert({ ...columnsOf(job), gcode });
+      await transaction('jobs').insert({ ...columnsOf(job), gcode: '', gcode_file: file });
       return ok(job);
     });
   }

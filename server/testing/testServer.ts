@@ -7,6 +7,7 @@ import pino from 'pino';
 import { createApp } from '@server/app';
 import { openDatabase } from '@server/database/open';
 import { JobQueue } from '@server/jobs/queue';
+import { JobPrograms } from '@server/jobs/programs';
 import { JobStore } from '@server/jobs/store';
 import { PhotoStore } from '@server/photos/store';
 import { practiceDevices, type PracticeWorld } from '@server/practiceDevices';
@@ -33,15 +34,16 @@ export async function openTestServer(
   practice: Partial<PracticeWorld> = {},
 ) {
   const database = await openDatabase(dataFolder);
-  const fileFolder = mkdtempSync(join(tmpdir(), 'even-spare-files-'));
+  const passes = dataFolder === ':memory:';
+  const fileFolder = passes ? mkdtempSync(join(tmpdir(), 'even-spare-files-')) : dataFolder;
   const photoFolder = join(fileFolder, 'photos');
-  mkdirSync(photoFolder);
+  mkdirSync(photoFolder, { recursive: true });
   const photos = new PhotoStore(photoFolder);
   const scans = new ScanStore(join(fileFolder, 'scans'));
   const files = { pictures: photos.files, scans: scans.files };
   const troubles: unknown[] = [];
   const store = new RepairStore(database, surroundings, files, (error) => troubles.push(error));
-  const made = new JobStore(database);
+  const made = new JobStore(database, new JobPrograms(join(fileFolder, 'jobs')));
   const world: PracticeWorld = { now: () => 0, random: () => 0.5, every: () => () => {}, ...practice };
   const { printer, devices } = practiceDevices(made, world);
   const jobs = new JobQueue(made, printer, surroundings, (error) => troubles.push(error));
@@ -67,6 +69,7 @@ export async function openTestServer(
     scans,
     store,
     jobs,
+    made,
     /** What went wrong while lists were brought up to date. */
     troubles,
     photoFolder,
@@ -74,7 +77,7 @@ export async function openTestServer(
       store.summaries.stop();
       await jobs.stop();
       await database.close();
-      rmSync(fileFolder, { recursive: true });
+      if (passes) rmSync(fileFolder, { recursive: true });
     },
   };
 }

@@ -19,6 +19,9 @@ const useJobList = () =>
 
 /** Jobs that were written down wrongly, so that nothing but their names is known. */
 export const useUnreadableJobs = () => useJobList().data?.unreadable ?? NOTHING_UNREADABLE;
+
+/** How much of what machines were given is kept; undefined where nobody has told yet. */
+export const useKeptGcode = () => useJobList().data?.kept;
 const NOTHING_UNREADABLE: NonNullable<JobList['unreadable']> = [];
 
 /** The jobs of the workshop, newest first, kept up to date as the server tells what happens. */

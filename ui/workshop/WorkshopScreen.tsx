@@ -23,6 +23,7 @@ import { AddFilament } from './AddFilament';
 import { OpenSheet, type Opened } from './OpenSheet';
 import { PutAway } from './PutAway';
 import { clearancesOf, correctionsOf, filamentNote, layerSetNote, materialNote, resinNote } from './rowNotes';
+import { KeptGcode } from './KeptGcode';
 import { FAMILY_WORDS, PROCESS_WORDS } from './words';
 
 /** Of a material that begins like another one. */
@@ -196,6 +197,7 @@ export function WorkshopScreen() {
             />
           ))}
         </RowsGroup>
+        <KeptGcode />
         <PutAway workshop={workshop} onSave={put} />
       </ScrollView>
       {opened ? <OpenSheet opened={opened} workshop={workshop} onSave={put} onOpen={setOpened} /> : null}

@@ -33,6 +33,9 @@ export const ROWS: Sentences<RowsFault> = {
   'job.tooBig': ({ bytes, limitBytes }) =>
     `This job has ${Math.ceil(bytes / 1048576)} MB; up to ${limitBytes / 1048576} MB can be sent at a time. Lay it in thicker layers or make fewer pieces at once; or save its file and carry that to the printer.`,
   'job.idTaken': () => 'Another job goes by this name already. Lay the part again, then send it anew.',
+  'job.noGcode': () => 'The G-code of this job is no longer kept. Slice the part again, then send it anew.',
+  'job.forNothing': ({ lacks }) =>
+    `The ${lacks} of this job is not here any more. Nothing was sent; choose another one, then send it anew.`,
   'job.missing': () => 'This job is not here any more. Send it again from its layers.',
   'job.over': ({ state }) =>
     `This job is ${state === 'done' ? 'done' : 'over'} already. Send it again to make another.`,

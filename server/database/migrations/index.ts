@@ -8,6 +8,7 @@ import { trials } from './004-trials';
 import { stepsInWordsOfTheField } from './005-steps-in-words-of-the-field';
 import { nextThingAsData } from './006-next-thing-as-data';
 import { scans } from './007-scans';
+import { jobsAsFiles } from './008-jobs-as-files';
 import type { Migration } from './migration';
 
 /** All migrations, oldest first. New ones are added at the end; those that stand are never edited. */
@@ -19,6 +20,7 @@ const MIGRATIONS: readonly Migration[] = [
   stepsInWordsOfTheField,
   nextThingAsData,
   scans,
+  jobsAsFiles,
 ];
 
 const HISTORY = 'knex_migrations';
