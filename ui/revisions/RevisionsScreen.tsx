@@ -7,6 +7,7 @@ import { backTo, compare, lastThatFitted, standsAs, type Compared } from '@core/
 
 import { useNotices } from '../api/notices';
 import { useChangeRepair } from '../api/useRepair';
+import { DeletedRows } from '../inRepair/DeletedRows';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useSolidView } from '../inRepair/useSolidView';
 import { FoundComparison } from '../found/FoundComparison';
@@ -121,6 +122,7 @@ function BesideScans({ of, named }: { of: Compared; named: string }) {
       {sparesOf(of).map((body) => (
         <FoundComparison key={`${body.id} ${body.version} ${named}`} body={body} of={of} />
       ))}
+      <DeletedRows kinds={['scan']} />
     </View>
   );
 }
