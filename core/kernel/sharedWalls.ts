@@ -74,12 +74,15 @@ function pointsOf(scope: Scope, surface: Surface): Vec3[] {
   );
 }
 
+/** The same of a whole wall: a ring that is whole both ways ends where it begins. */
+const RINGS = [0, 0.43, 0.8];
+
 function wholeWall(kind: string, scope: Scope, surface: Surface): WholeWall {
   const [v0, v1] = [surface.FirstVParameter(), surface.LastVParameter()];
   const third = (2 * Math.PI) / 3;
   const ringAt = (share: number) =>
     [0, 1, 2].map((step) => pointAt(scope, surface, step * third, v0 + share * (v1 - v0)));
-  const rings = SHARES.map(ringAt);
+  const rings = RINGS.map(ringAt);
   // The middle ring of the three: the ends of a cone may be points.
   const [a, b, c] = rings[1] as [Vec3, Vec3, Vec3];
   const at: Vec3 = [0, 1, 2].map((axis) => (a[axis]! + b[axis]! + c[axis]!) / 3) as unknown as Vec3;
