@@ -1,7 +1,7 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 import { fileStem, mimeOf, writeThreeMf, type NamedMesh, type SpareFile } from '@core/formats';
 import { meshOf } from '@core/kernel';
-import { FILE_QUALITY, openEdgeCount, weld, type Vec3 } from '@core/part';
+import { FILE_QUALITY, openEdgeCount, weld, withoutSlivers, type Vec3 } from '@core/part';
 
 import { placedOnBed } from './asMade';
 import { sizedSolid, type Spare } from './spareFiles';
@@ -25,7 +25,7 @@ export function bedFile(spares: readonly SpareOnBed[], when: string): Result<Spa
     const sized = sizedSolid(spare.built, spare.growth);
     if (!sized.ok) return sized;
     const { solid, dispose } = sized.value;
-    const mesh = weld(meshOf(solid, FILE_QUALITY));
+    const mesh = withoutSlivers(weld(meshOf(solid, FILE_QUALITY)));
     dispose();
     if (openEdgeCount(mesh) > 0) return no({ code: 'step.notValid', reason: 'trianglesOpen' });
     const { material, laid } = spare.asMade;

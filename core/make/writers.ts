@@ -1,7 +1,7 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 import { withStepHeader, writeStl, writeThreeMf, type SpareFormat } from '@core/formats';
 import { meshOf, writeStep, type TaggedSolid } from '@core/kernel';
-import { FILE_QUALITY, openEdgeCount, weld, type WeldedMesh } from '@core/part';
+import { FILE_QUALITY, openEdgeCount, weld, withoutSlivers, type WeldedMesh } from '@core/part';
 
 import { placedOnBed, type AsMade } from './asMade';
 
@@ -33,6 +33,6 @@ export const WRITERS: Record<SpareFormat, (spare: Written) => Result<Uint8Array,
 
 /** Its triangles, once it is known that they close. */
 function ofTriangles({ solid }: Written, write: (mesh: WeldedMesh) => Uint8Array): Result<Uint8Array, Fault> {
-  const mesh = weld(meshOf(solid, FILE_QUALITY));
+  const mesh = withoutSlivers(weld(meshOf(solid, FILE_QUALITY)));
   return openEdgeCount(mesh) > 0 ? no({ code: 'step.notValid', reason: 'trianglesOpen' }) : ok(write(mesh));
 }

@@ -57,3 +57,4 @@ export { type WeldedMesh, meshVolume, openEdgeCount, weld } from './weld';
 export type { ShapeDifference } from './shapeDifference';
 export { KernelRefusal, KernelTrap } from './kernelErrors';
 export { MemoryWatch } from './memoryWatch';
+export { sliversIn, withoutSlivers } from './withoutSlivers';
