@@ -73,13 +73,14 @@ export const solid: StepSolid<'extrude'> = {
     const closes =
       step.draft && !step.upTo ? closesBefore(step.draft, region.outer, leaningMm(step, lengths)) : null;
     if (closes) return no(closes);
-    if (step.draft && step.bothWays && lengths.height) {
+    const hasRim = lengths.outline.rim && step.outline.shape === 'gear' && step.outline.side === 'outside';
+    if (step.draft && step.bothWays && lengths.height && !hasRim) {
       return leaningBothWays(step, region, input, lengths.height.mm);
     }
     const tool = step.upTo
       ? raisedUpTo(step, region, input)
       : ok(raisedBetween(step, region, input, heights(step, lengths, stand)));
-    if (tool.ok && lengths.outline.rim && step.outline.shape === 'gear' && step.outline.side === 'outside') {
+    if (tool.ok && hasRim) {
       const eased = withRim(step, lengths, tool.value, input);
       tool.value.dispose();
       return eased;
