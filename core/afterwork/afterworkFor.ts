@@ -18,7 +18,7 @@ export interface AfterworkTask {
 /** A bed loses about so much a minute, and lets go at about this, °C: guidance. */
 const COOLS_A_MINUTE = 2.5;
 const LETS_GO_C = 35;
-/** Of hands, guidance. */
+/** Estimates of work by hand. */
 const MINUTES: Record<Exclude<Afterwork, 'cool' | 'drip' | 'wash' | 'cure'>, number> = {
   takeOff: 1,
   supports: 5,

@@ -16,7 +16,7 @@ export type MadeFault =
   | { code: 'slice.noResin'; material: string }
   | { code: 'slice.layerHeight'; layerMm: number; leastMm: number; mostMm: number }
   | { code: 'slice.machineTooCold'; neededC: number; mostC: number }
-  /** Along x, y and z, as it lies. */
+  /** Along x, y and z, in its orientation on the bed. */
   | {
       code: 'slice.doesNotFit';
       sizeMm: [number, number, number];

@@ -28,7 +28,7 @@ export type Caution = { where?: CautionPlace } & (
   | { code: 'face.sliver'; count: number; breadthMm: number }
   | { code: 'root.sharp'; of: string; on: string; radiusMm: number }
   | ({ code: 'section.weak' } & Omit<WeakSection, 'segments'>)
-  /** `turnedMm2`: what would hang over air if it were turned over. */
+  /** `turnedMm2`: overhanging area if it were turned over. */
   | { code: 'slope.unsupported'; areaMm2: number; turnedMm2: number }
   | {
       code: 'tongue.strained';

@@ -2,7 +2,7 @@ import type { SolidMesh } from '@core/part';
 
 import { corner, cross, minus, type Vec } from './rays';
 
-/** Faces that hang over air as the part stands, mm² and where most of it is. */
+/** Overhanging faces of the part as modelled, mm², and where most of it is. */
 export interface Overhang {
   areaMm2: number;
   at: Vec;

@@ -102,7 +102,7 @@ export function mirrored(solid: TaggedSolid, across: 'sides' | 'frontBack' | 'up
   );
 }
 
-/** A copy of a solid of the part, as it lies along a frame's axes. */
+/** A copy of a solid of the part, turned along a frame's axes. */
 export const broughtInto = (frame: Frame, solid: TaggedSolid): TaggedSolid =>
   transformed(
     solid,

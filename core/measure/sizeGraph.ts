@@ -3,6 +3,7 @@ import { layFormula, listsOf, Sheet, type Lists } from '@core/formula';
 import type { Reading, Size, Workshop } from '@core/model';
 
 import type { ReadyConstruction } from './derive';
+import { EdgeSlopes } from './edgeSlopes';
 import { propagate, takeApart, type Root } from './propagate';
 import { MOST_ROOTS, rootSetsOf, type RootSets } from './rootSets';
 import { linkAndSort, type Linked } from './sizeOrder';
@@ -14,13 +15,6 @@ import type { Uncertainty } from './uncertainty';
 export type SettleDepth = 'values' | 'uncertainty';
 
 const NO_FORMULA = -1;
-/** A size is moved by at least so much to see what a value does beside it, mm or radians. */
-const LEAST_DOUBT = 2e-3;
-/** Changes to either side that differ by more than this share of each other are no straight line's. */
-const BENDS = 0.5;
-/** Slopes hold where a change over the doubts differs from what they say by less than this share of it. */
-const HOLDS = 0.25;
-
 /** What is out of date of a size. A value that is out of date takes its slopes with it. */
 const FRESH = 0;
 const SLOPES_STALE = 1;
@@ -63,9 +57,7 @@ export class SizeGraph {
   /** The same of what stands by itself, without what an instrument shares among all that it measures. */
   readonly #ownVariances: Float64Array;
   readonly #shared: SharedErrors;
-  /** Of the size whose slopes are being tried: values of its needs, and how far each is moved. */
-  readonly #unmoved: Float64Array;
-  readonly #steps: Float64Array;
+  readonly #edges: EdgeSlopes;
   /** Results that were asked for, and by rank whether they still hold. */
   readonly #results: (SizeResult | null)[];
   readonly #told: Uint8Array;
@@ -101,9 +93,7 @@ export class SizeGraph {
     this.#variances = new Float64Array(count);
     this.#ownVariances = new Float64Array(count);
     this.#shared = new SharedErrors(count);
-    const mostNeeds = Math.max(0, ...needs.map((own) => own.length));
-    this.#unmoved = new Float64Array(mostNeeds);
-    this.#steps = new Float64Array(mostNeeds);
+    this.#edges = new EdgeSlopes(this.#sheet, this.#needs.items, this.#slopes, this.#variances);
     this.#results = new Array<null>(count).fill(null);
     this.#told = new Uint8Array(count);
     this.#steady = new Uint8Array(count);
@@ -287,80 +277,8 @@ export class SizeGraph {
     }
     this.#sheet.gradient(formula, this.#slopes, firstNeed);
     if (this.#sheet.isLinear(formula)) this.#steady[rank] = 1;
-    else if (this.#sheet.hasEdges(formula)) this.#overEdges(rank, firstNeed);
-  }
-
-  /**
-   * At the edge of a root, an arc or an amount a first-order slope is infinite or nothing: √(A² − B²), acos(A / B)
-   * and |A − B| at A = B. There each slope is taken over the doubt instead.
-   */
-  #overEdges(rank: number, firstNeed: number): void {
-    const lastNeed = this.#needs.starts[rank + 1]!;
-    if (!this.#holdsAround(rank, firstNeed, lastNeed)) {
-      for (let at = firstNeed; at < lastNeed; at += 1) {
-        this.#slopes[at] = this.#slopeOverDoubt(rank, this.#needs.items[at]!, this.#slopes[at]!);
-      }
-    }
-    // Slopes are taken at the sheet's last evaluation.
-    this.#sheet.evaluate(this.#formulas[rank]!);
-  }
-
-  /**
-   * Whether first-order slopes hold as far as the doubts reach. All needs are moved at once, each the way that makes
-   * the result larger, then the other way: both changes are what the slopes say. Two evaluations, however many needs.
-   */
-  #holdsAround(rank: number, firstNeed: number, lastNeed: number): boolean {
-    const sheet = this.#sheet;
-    const values = sheet.values;
-    const slopes = this.#slopes;
-    const needs = this.#needs.items;
-    const before = this.#unmoved;
-    const steps = this.#steps;
-    let expected = 0;
-    for (let at = firstNeed; at < lastNeed; at += 1) {
-      const slope = slopes[at]!;
-      // An infinite slope less itself is no number.
-      if (slope === 0 || slope - slope !== 0) return false;
-      const need = needs[at]!;
-      const doubt = this.#doubtOf(need);
-      expected += Math.abs(slope) * doubt;
-      before[at - firstNeed] = values[need]!;
-      steps[at - firstNeed] = slope < 0 ? -doubt : doubt;
-    }
-    const formula = this.#formulas[rank]!;
-    const here = values[rank]!;
-    for (let at = firstNeed; at < lastNeed; at += 1) values[needs[at]!]! += steps[at - firstNeed]!;
-    const up = sheet.evaluate(formula) - here;
-    for (let at = firstNeed; at < lastNeed; at += 1) {
-      values[needs[at]!] = before[at - firstNeed]! - steps[at - firstNeed]!;
-    }
-    const down = sheet.evaluate(formula) - here;
-    for (let at = firstNeed; at < lastNeed; at += 1) values[needs[at]!] = before[at - firstNeed]!;
-    // A change that is no number is not near anything.
-    return Math.abs(up - expected) < HOLDS * expected && Math.abs(down + expected) < HOLDS * expected;
-  }
-
-  /** What the value changes by when a need is off by its doubt, either way (root of the mean square), by that doubt. */
-  #slopeOverDoubt(rank: number, need: number, slope: number): number {
-    const { values } = this.#sheet;
-    const here = values[rank]!;
-    const value = values[need]!;
-    const doubt = this.#doubtOf(need);
-    const moved = (by: number) => {
-      values[need] = value + by;
-      const change = this.#sheet.evaluate(this.#formulas[rank]!) - here;
-      // A way that leads nowhere changes nothing.
-      return Number.isFinite(change) ? change : 0;
-    };
-    const [up, down] = [moved(doubt), moved(-doubt)];
-    values[need] = value;
-    const bends = Math.abs(up + down) > BENDS * Math.abs(up - down);
-    if (Number.isFinite(slope) && !bends) return slope;
-    return ((up < down ? -1 : 1) * Math.sqrt((up ** 2 + down ** 2) / 2)) / doubt;
-  }
-
-  #doubtOf(need: number): number {
-    return Math.max(Math.sqrt(this.#variances[need]!), LEAST_DOUBT);
+    else if (this.#sheet.hasEdges(formula))
+      this.#edges.correct(rank, formula, firstNeed, this.#needs.starts[rank + 1]!);
   }
 
   /** The same for a size that stands by itself; true if it is known otherwise than before. */

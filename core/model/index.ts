@@ -139,6 +139,7 @@ export {
   Job,
   JobAct,
   JobList,
+  KeptGcode,
   JobReason,
   JobState,
   Mishap,

@@ -90,10 +90,12 @@ export type Job = z.infer<typeof Job>;
 export const JobList = z.strictObject({
   jobs: z.array(Job),
   unreadable: z.array(z.strictObject({ id: z.string(), name: z.string() })).optional(),
-  /** How many of all jobs have their G-code kept, and how large it is, bytes. */
-  kept: z.strictObject({ jobs: z.int(), bytes: z.int() }).optional(),
 });
 export type JobList = z.infer<typeof JobList>;
+
+/** How many of all jobs have their G-code kept, and how large it is, bytes. */
+export const KeptGcode = z.strictObject({ jobs: z.int(), bytes: z.int() });
+export type KeptGcode = z.infer<typeof KeptGcode>;
 
 /** What may be done with a job. */
 export const JobAct = z.enum(['pause', 'resume', 'cancel', 'again']);

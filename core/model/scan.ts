@@ -12,7 +12,7 @@ const part = z.number().min(-1).max(1);
 export const ScanPlace = z.strictObject({
   turn: z
     .tuple([part, part, part, part])
-    .refine((turn) => Math.abs(Math.hypot(...turn) - 1) < 1e-6, 'a turn has the length 1'),
+    .refine((turn) => Math.abs(Math.hypot(...turn) - 1) < 1e-6, 'must have the length 1'),
   move: z.tuple([mm, mm, mm]),
   /** Enough of it and of the spare is explained there; else it may lie elsewhere. */
   isSure: z.boolean(),

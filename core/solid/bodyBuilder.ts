@@ -45,11 +45,13 @@ import {
   type Surroundings,
   frameOfOutline,
   type Drawn,
+  type VolumeBound,
 } from '@core/shaping';
 import { buildStep, placedTool, solidOf } from '@core/steps/solids';
 import { type LengthsOf, resolveStep } from '@core/steps/kinds';
 
 import { KeptOfFaces } from './keptOfFaces';
+import { SecondTries, type Tried } from './secondTries';
 import { boundOf, findFault, isRisky } from './stepChecks';
 
 /** What a rebuild gave. `solid` is what the steps up to the first failure made; null if there is nothing. */
@@ -96,12 +98,9 @@ export class BodyBuilder {
   #chain: Link[] = [];
   #changes = 0;
   #failedTool: Float32Array | null = null;
-  /** By a link's own key: how much wider its tool is made, mm. */
-  readonly #hairs = new Map<string, number>();
-  /** Links' own keys: their flush faces are not made one. */
-  readonly #apart = new Set<string>();
+  readonly #second = new SecondTries();
   /** The step at which building the chain ended. */
-  #failed: { own: string; step: SettledStep } | null = null;
+  #failed: Tried | null = null;
   readonly #kept: KeptOfFaces;
 
   /**
@@ -172,9 +171,8 @@ export class BodyBuilder {
       return made.failure;
     };
     const left: string[] = [];
-    /** Of what stays wrong with its flush faces apart, those are made one again. */
     const given = (fault: StepFault | null) => {
-      for (const own of left) this.#apart.delete(own);
+      this.#second.makeOneAgain(left);
       return { fault, rebuilt };
     };
     for (;;) {
@@ -188,35 +186,25 @@ export class BodyBuilder {
       const pieces = this.#chain[index - 1]?.check.pieces ?? 0;
       const mayOverlap =
         fault.code === 'step.touchesAtEdge' &&
-        !this.#hairs.has(own) &&
+        !this.#second.hadHair(own) &&
         factsOf(numbers.step).makes === 'solid' &&
         effectOf(numbers.step) === 'add';
       if (!mayOverlap) {
         this.#cutChain(index);
         return given(fault);
       }
-      this.#hairs.set(own, -HAIR_MM);
+      this.#second.makeNarrower(own);
       build();
       const narrower = this.#chain[index];
       const isHeld = narrower?.own === own && narrower.check.pieces === pieces;
-      this.#hairs.set(own, isHeld ? HAIR_MM : 0);
+      this.#second.settleHair(own, isHeld);
     }
   }
 
-  /**
-   * Flush round faces that are made one across their seam may cross, and what the kernel was given is then no longer as it was. Left apart they
-   * do not: those of the step itself, or else those of all before it. All is built anew.
-   *
-   * @param left gets the links that are left apart.
-   * @returns whether there was anything that could be left apart.
-   */
-  #leaveApart({ own, step }: { own: string; step: SettledStep }, fault: StepFault, left: string[]): boolean {
-    if (!CROSSED.includes(fault.code) || !mergesFaces(step)) return false;
-    const before = this.#chain.flatMap((link) =>
-      mergesFaces(link.numbers.step) && !this.#apart.has(link.own) ? [link.own] : [],
-    );
-    const more = this.#apart.has(own) ? before.filter((one) => one !== own) : [own];
-    for (const one of more) this.#apart.add(one);
+  /** Lets flush faces stay apart where that may help, and begins anew. @param left gets the links whose faces do. */
+  #leaveApart(tried: Tried, fault: StepFault, left: string[]): boolean {
+    const before = this.#chain.map(({ own, numbers }) => ({ own, step: numbers.step }));
+    const more = this.#second.leaveApart(tried, before, fault);
     left.push(...more);
     if (more.length === 0) return false;
     this.#cutChain(0);
@@ -307,8 +295,9 @@ export class BodyBuilder {
     }
     const font = step.kind === 'text' && surroundings.font !== null;
     const own = JSON.stringify([{ ...step, note: undefined }, resolved.value, of, keysOfOthers, font]);
-    const hair = this.#hairs.get(own) ?? 0;
-    const key = `${own} ${hair} ${this.#apart.has(own)}`;
+    const hair = this.#second.hairOf(own);
+    const merge = this.#second.merges(own);
+    const key = `${own} ${hair} ${merge}`;
     if (this.#chain[index]?.key === key) return ok({ reused: true });
 
     this.#cutChain(index);
@@ -328,7 +317,7 @@ export class BodyBuilder {
     const notes: StepNote[] = [];
     const input: StepInput = {
       kernel: this.kernel,
-      merge: true,
+      merge,
       hair,
       note: (note) => void notes.push(note),
       ...there,
@@ -341,18 +330,7 @@ export class BodyBuilder {
           : placedTool(of.step, of.lengths, { ...input, stand: of.stand }),
     };
     const bound = boundOf(step, earlier);
-    const attempt = (merge: boolean): Result<{ solid: TaggedSolid; check: SolidCheck }, StepFault> => {
-      notes.length = 0;
-      const made = this.#attempt(() => buildStep(step, lengths.value, { ...input, merge }));
-      if (!made.ok) return made;
-      const solid = made.value;
-      const check = guarded(this.kernel, () => checkSolid(solid));
-      const fault = findFault(check, before?.check ?? null, bound);
-      if (!fault) return ok({ solid, check });
-      solid.dispose();
-      return no(fault);
-    };
-    const made = attempt(!this.#apart.has(own));
+    const made = this.#sound(() => buildStep(step, lengths.value, input), before?.check ?? null, bound);
     if (!made.ok) {
       this.#failed = { own, step };
       this.#failedTool = this.#outlineOfTool(step, lengths.value, input);
@@ -382,6 +360,22 @@ export class BodyBuilder {
       } as StepNumbers,
     });
     return ok({ reused: false });
+  }
+
+  /** What a step gave, held against what such a step can do. */
+  #sound(
+    build: () => Result<TaggedSolid, StepFault>,
+    before: SolidCheck | null,
+    bound: VolumeBound,
+  ): Result<{ solid: TaggedSolid; check: SolidCheck }, StepFault> {
+    const made = this.#attempt(build);
+    if (!made.ok) return made;
+    const solid = made.value;
+    const check = guarded(this.kernel, () => checkSolid(solid));
+    const fault = findFault(check, before, bound);
+    if (!fault) return ok({ solid, check });
+    solid.dispose();
+    return no(fault);
   }
 
   /** Where a step stands: where its outline stands that was taken from elsewhere, if its place says so. */
@@ -446,13 +440,6 @@ function addTo(earlier: Map<string, StepNumbers>, numbers: StepNumbers): void {
   earlier.set(numbers.step.id, numbers);
 }
 
-/** What a part may seem to be whose faces were made one and cross. */
-const CROSSED: readonly StepFault['code'][] = ['step.notValid', 'step.nothingLeft'];
-
-/** Steps that make one face of several, where they lie in one another. */
-const mergesFaces = (step: SettledStep): boolean =>
-  factsOf(step).makes === 'solid' || solidOf(step.kind).merges === true;
-
 const NOTHING_DRAWN: Drawn = { annotations: [], centreLines: [] };
 
 /** The numbers of a step's place. */
@@ -460,9 +447,6 @@ const placeIn = (lengths: LengthsOf<StepKind>): PlaceNumbers =>
   'place' in lengths ? lengths.place : AT_ORIGIN;
 const ZERO: NamedLength = { what: 'place', tag: null, mm: 0 };
 const AT_ORIGIN: PlaceNumbers = { x: ZERO, y: ZERO };
-
-/** How far a tool is made to overlap what it would touch along a line, mm: a micrometre, a tenth of what anybody measures. */
-const HAIR_MM = 0.001;
 
 /** What a build works from. */
 interface Work {

@@ -40,7 +40,7 @@ export { featureWords, type FeatureWords } from './features';
 export { nextThingWords, lackWords } from './progress';
 export { FIT_CLASSES, fitClassOf, type FitClassWords } from './fitClasses';
 export { derivedWords, takenWords, trailLabel, allowanceReason } from './trails';
-export { jobStateSentence } from './jobs';
+export { jobStateSentence, keptGcodeSentence } from './jobs';
 export { tagWords } from './tagWords';
 export {
   BREAK_WORDS,

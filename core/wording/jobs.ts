@@ -1,5 +1,6 @@
-import type { Job } from '@core/model';
+import type { Job, KeptGcode } from '@core/model';
 
+import { fileSize } from './fileSize';
 import { minutesText } from './layers';
 
 const REASONS: Record<NonNullable<Job['reason']>, string> = {
@@ -37,3 +38,9 @@ export function jobStateSentence({ id, state, share, layer, secondsLeft, reason,
       return `Cancelled at ${done}.`;
   }
 }
+
+/** How much of what machines were given is kept. */
+export const keptGcodeSentence = ({ jobs, bytes }: KeptGcode): string =>
+  jobs === 0
+    ? 'No G-code is kept.'
+    : `The G-code of ${jobs === 1 ? 'one job' : `${jobs} jobs`} is kept: ${fileSize(bytes)}.`;

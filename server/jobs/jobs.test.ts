@@ -251,8 +251,8 @@ describe('what machines were given', () => {
     // The same again is the same file; one more stands still.
     await send(job('again'), large);
     await act('again', 'pause').expect(200);
-    const list = await request(server.app).get('/api/jobs').expect(200);
-    const { kept } = list.body as { kept: { jobs: number; bytes: number } };
+    const reply = await request(server.app).get('/api/kept-gcode').expect(200);
+    const kept = reply.body as { jobs: number; bytes: number };
     expect(kept.jobs).toBe(3);
     expect(kept.bytes).toBeGreaterThan(100);
     expect(kept.bytes).toBeLessThan(large.length / 20);

@@ -35,6 +35,7 @@ export class JobQueue {
 
   list = () => this.store.list();
   gcode = (id: string) => this.store.gcode(id);
+  kept = () => this.store.kept();
 
   /** What was running when the server stopped stands still, and says why; then what waits is begun. */
   async begin(): Promise<void> {

@@ -51,6 +51,9 @@ export function jobRoutes(
       response.status(201).json(added.value);
     },
   );
+  router.get('/kept-gcode', async (_request, response) => {
+    response.json(await queue.kept());
+  });
   // Every change of a job as it happens (server-sent events, WHATWG HTML 9.2).
   router.get('/jobs/events', async (request, response) => {
     // What is packed is held back until there is enough of it.

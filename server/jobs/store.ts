@@ -2,7 +2,7 @@ import equal from 'fast-deep-equal';
 import type { Knex } from 'knex';
 
 import { no, ok, type Fault, type Result } from '@core/fault';
-import { Job, NewJob, type JobList, type JobReason, type JobState } from '@core/model';
+import { Job, NewJob, type KeptGcode, type JobList, type JobReason, type JobState } from '@core/model';
 
 import type { Database } from '../database/database';
 import type { JobPrograms } from './programs';
@@ -49,12 +49,10 @@ export class JobStore {
         .orderBy('asked_at', 'desc'),
     );
     const read = rows.map(({ id, data }) => ({ id, ...readJob(data) }));
-    const kept = await this.#kept();
     const unreadable = read.flatMap(({ id, job, name }) => (job ? [] : [{ id, name }]));
     return {
       jobs: read.flatMap(({ job }) => job ?? []),
       ...(unreadable.length > 0 ? { unreadable } : {}),
-      kept,
     };
   }
 
@@ -85,7 +83,7 @@ export class JobStore {
   }
 
   /** How many jobs' G-code is kept, and how large their files are. */
-  async #kept(): Promise<NonNullable<JobList['kept']>> {
+  async kept(): Promise<KeptGcode> {
     const rows = await this.database.read((transaction) =>
       transaction<StoredJob>('jobs').select('gcode_file').whereNotNull('gcode_file'),
     );

@@ -1,6 +1,7 @@
-import { no, ok, type Fault, type Result } from '@core/fault';
+import { ok, type Fault, type Result } from '@core/fault';
 
 import { HashedFiles } from '../files/hashedFiles';
+import { unpacked, type Embedded } from '../files/unpacked';
 import { preparePhoto } from './prepare';
 
 /** A picture as it lies in the folder. */
@@ -27,21 +28,7 @@ export class PhotoStore {
   }
 
   /** Keeps the pictures of a repair file; gives the name that each has here by the name it had there. */
-  async unpack(
-    files: readonly { file: string; base64: string }[],
-  ): Promise<Result<Map<string, string>, Fault>> {
-    const renamed = new Map<string, string>();
-    for (const [index, { file, base64 }] of files.entries()) {
-      const kept = await this.keep(Buffer.from(base64, 'base64'));
-      if (!kept.ok) {
-        return no({
-          code: 'file.invalid',
-          path: `photoFiles[${index}]`,
-          problem: { is: 'noPicture' },
-        });
-      }
-      renamed.set(file, kept.value.file);
-    }
-    return ok(renamed);
+  unpack(files: readonly Embedded[]): Promise<Result<Map<string, string>, Fault>> {
+    return unpacked(files, (bytes) => this.keep(bytes), { list: 'photoFiles', problem: { is: 'noPicture' } });
   }
 }

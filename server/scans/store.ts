@@ -2,6 +2,7 @@ import { no, ok, type Fault, type Result } from '@core/fault';
 import { trianglesOfPly } from '@core/formats';
 
 import { HashedFiles } from '../files/hashedFiles';
+import { unpacked, type Embedded } from '../files/unpacked';
 
 /** Largest scan that is kept, bytes: half a million triangles with their corners have 10 MB. */
 export const SCAN_LIMIT_BYTES = 16 * 1024 * 1024;
@@ -31,16 +32,7 @@ export class ScanStore {
   }
 
   /** Keeps the scans of a repair file; gives the name that each has here by the name it had there. */
-  async unpack(
-    files: readonly { file: string; base64: string }[],
-  ): Promise<Result<Map<string, string>, Fault>> {
-    const renamed = new Map<string, string>();
-    for (const [index, { file, base64 }] of files.entries()) {
-      const kept = await this.keep(Buffer.from(base64, 'base64'));
-      if (!kept.ok)
-        return no({ code: 'file.invalid', path: `scanFiles[${index}]`, problem: { is: 'noScan' } });
-      renamed.set(file, kept.value.file);
-    }
-    return ok(renamed);
+  unpack(files: readonly Embedded[]): Promise<Result<Map<string, string>, Fault>> {
+    return unpacked(files, (bytes) => this.keep(bytes), { list: 'scanFiles', problem: { is: 'noScan' } });
   }
 }

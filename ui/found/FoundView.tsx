@@ -3,13 +3,11 @@ import { View } from 'react-native';
 
 import type { SolidMesh } from '@core/part';
 
+import { turnByKey } from '../scene/turningKeys';
 import { useScene } from '../scene/useScene';
 import { FadeSlider } from '../shared/FadeSlider';
 import { FoundScene } from './foundScene';
 import type { FoundShown } from './protocol';
-
-/** Turn of an arrow key, radians. */
-const KEY_TURN = Math.PI / 24;
 
 /** A scanned piece over the spare, turned by the finger; a slider fades from one to the other. */
 export function FoundView({ spare, shown, name }: { spare: SolidMesh; shown: FoundShown; name: string }) {
@@ -33,12 +31,7 @@ export function FoundView({ spare, shown, name }: { spare: SolidMesh; shown: Fou
               : `The scanned piece over ${name}; what reaches out of the spare is hatched, what stays within it hatched crosswise. Arrow keys turn it, plus and minus zoom, 0 fits it into view.`
           }
           tabIndex={0}
-          onKeyDown={(event) => {
-            const act = keyActions[event.key];
-            if (!act || !scene.current) return;
-            event.preventDefault();
-            act(scene.current);
-          }}
+          onKeyDown={(event) => turnByKey(event, scene.current)}
           style={{ width: '100%', height: '100%', display: 'block', touchAction: 'none' }}
         />
       </View>
@@ -52,14 +45,3 @@ export function FoundView({ spare, shown, name }: { spare: SolidMesh; shown: Fou
     </View>
   );
 }
-
-const keyActions: Record<string, (scene: FoundScene) => void> = {
-  ArrowLeft: (scene) => scene.turn(-KEY_TURN, 0),
-  ArrowRight: (scene) => scene.turn(KEY_TURN, 0),
-  ArrowUp: (scene) => scene.turn(0, KEY_TURN),
-  ArrowDown: (scene) => scene.turn(0, -KEY_TURN),
-  '+': (scene) => scene.zoom(1.2),
-  '=': (scene) => scene.zoom(1.2),
-  '-': (scene) => scene.zoom(1 / 1.2),
-  '0': (scene) => scene.fit(),
-};

@@ -3,6 +3,7 @@ import { Text, View } from 'react-native';
 
 import type { Body, Scan } from '@core/model';
 
+import { Unreachable } from '../api/client';
 import { newId } from '../api/newId';
 import { useNotices } from '../api/notices';
 import { sendScan } from '../api/scans';
@@ -54,6 +55,8 @@ export function KeepScan({
       onKept(scan, as);
     } catch (error) {
       if (controller.signal.aborted) say({ tone: 'plain', text: 'The scan was not kept.' });
+      else if (error instanceof Unreachable)
+        setWrong('The server is away. The scan stays on this screen: keep it again when the server is back.');
       else setWrong((error as Error).message);
     } finally {
       setShare(null);

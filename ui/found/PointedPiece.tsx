@@ -3,11 +3,9 @@ import { Text, View } from 'react-native';
 
 import type { Vec3, WeldedMesh } from '@core/part';
 
+import { turnByKey } from '../scene/turningKeys';
 import { useScene } from '../scene/useScene';
 import { PlacesScene } from './placesScene';
-
-/** Turn of an arrow key, radians. */
-const KEY_TURN = Math.PI / 24;
 
 /** A piece on which places are pointed at: by a tap, or by Enter for what is in the middle. */
 export function PointedPiece({
@@ -44,17 +42,9 @@ export function PointedPiece({
           onPointerDown={(event) => scene.current?.begin(...spot(event))}
           onPointerUp={(event) => take(scene.current?.end(...spot(event)))}
           onKeyDown={(event) => {
-            const own = scene.current;
-            if (!own) return;
-            if (event.key === 'Enter') {
-              event.preventDefault();
-              take(own.middle());
-              return;
-            }
-            const act = keyActions[event.key];
-            if (!act) return;
+            if (event.key !== 'Enter') return turnByKey(event, scene.current);
             event.preventDefault();
-            act(own);
+            take(scene.current?.middle());
           }}
           style={{ width: '100%', height: '100%', display: 'block', touchAction: 'none' }}
         />
@@ -62,14 +52,3 @@ export function PointedPiece({
     </View>
   );
 }
-
-const keyActions: Record<string, (scene: PlacesScene) => void> = {
-  ArrowLeft: (scene) => scene.turn(-KEY_TURN, 0),
-  ArrowRight: (scene) => scene.turn(KEY_TURN, 0),
-  ArrowUp: (scene) => scene.turn(0, KEY_TURN),
-  ArrowDown: (scene) => scene.turn(0, -KEY_TURN),
-  '+': (scene) => scene.zoom(1.2),
-  '=': (scene) => scene.zoom(1.2),
-  '-': (scene) => scene.zoom(1 / 1.2),
-  '0': (scene) => scene.fit(),
-};

@@ -7,6 +7,7 @@ import type { Scan } from '@core/model';
 import { rackWheel } from '@core/testing/repairDraft';
 import { DEFAULT_WORKSHOP } from '@core/workshop';
 
+import { Unreachable } from '../api/client';
 import { InRepair } from '../testing/InRepair';
 import { FoundComparison } from './FoundComparison';
 import { FoundDesk as MockDesk } from './foundDesk';
@@ -205,10 +206,10 @@ test('a scan is kept with the repair as it lies, and compared again without bein
   choose(scan(inInches(5.8)));
   fireEvent.click(await screen.findByRole('button', { name: 'Lay it over the spare' }));
   await screen.findByLabelText('What is off', undefined, { timeout: 60_000 });
-  mockSent.mockRejectedValueOnce(new Error('The server is away.'));
+  mockSent.mockRejectedValueOnce(new Unreachable('no answer'));
   const keep = () => fireEvent.click(screen.getByRole('button', { name: 'Keep the scan with the repair' }));
   keep();
-  await screen.findByText('The server is away.');
+  await screen.findByText(/^The server is away. The scan stays on this screen/);
   const file = 'a'.repeat(64);
   mockSent.mockResolvedValueOnce({ file, triangles: 20 });
   keep();

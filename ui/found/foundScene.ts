@@ -1,10 +1,8 @@
 import {
-  AmbientLight,
   Box3,
   BufferAttribute,
   BufferGeometry,
   Color,
-  DirectionalLight,
   DoubleSide,
   Group,
   LineBasicMaterial,
@@ -12,8 +10,6 @@ import {
   type Material,
   Mesh,
   MeshLambertMaterial,
-  ShaderMaterial,
-  type Vector2,
   Vector3,
 } from 'three';
 
@@ -22,36 +18,24 @@ import type { SolidMesh, Vec3 } from '@core/part';
 
 import { disposeOf, lines } from '../part/drawnBody';
 import { inkMaterial } from '../part/materials';
-import { SpaceView } from '../scene/spaceView';
+import { LitScene } from '../scene/litScene';
 import { colours } from '../theme/colours';
 
-/** Of the view, what is left free at each side. */
-const MARGIN = 1.15;
-const CORNER = new Vector3(0.612, -0.612, 0.5);
 const RING_CORNERS = 48;
 
 /** A scanned piece over the spare: painted by where it is off, the spare in ink; one shines through the other. */
-export class FoundScene {
-  readonly #view: SpaceView;
+export class FoundScene extends LitScene {
   readonly #spare = new Group();
   /** The spare's edges: they stay, so that one sees where the scanned piece leaves them. */
   readonly #edges = new Group();
   readonly #found = new Group();
   readonly #marks = new Group();
-  readonly #shoulder = new DirectionalLight('white', 0.3 * Math.PI);
-  #box = new Box3();
   /** 0 shows the spare alone, 1 the scanned piece alone. */
   #share = 0.5;
 
   constructor(canvas: HTMLCanvasElement) {
-    this.#view = new SpaceView(canvas, () => this.#beforeDraw());
-    const around = new AmbientLight('white', 0.74 * Math.PI);
-    this.#view.scene.add(this.#spare, this.#edges, this.#found, this.#marks, around, this.#shoulder);
-  }
-
-  resize(width: number, height: number, pixelRatio: number): void {
-    this.#view.resize(width, height, pixelRatio);
-    this.fit();
+    super(canvas);
+    this.view.scene.add(this.#spare, this.#edges, this.#found, this.#marks);
   }
 
   setSpare(mesh: SolidMesh): void {
@@ -64,7 +48,7 @@ export class FoundScene {
     ink.material.transparent = true;
     ink.renderOrder = 2;
     this.#edges.add(ink);
-    this.#box = new Box3().setFromArray(mesh.positions);
+    this.box = new Box3().setFromArray(mesh.positions);
     this.fit();
   }
 
@@ -92,7 +76,7 @@ export class FoundScene {
   /** Rings places, seen through what lies before them: the first in the ink of what is out, the second of what is within. */
   ring(out: Vec3 | null, within: Vec3 | null): void {
     disposeOf(this.#marks);
-    const radius = this.#box.getSize(new Vector3()).length() / 22;
+    const radius = this.box.getSize(new Vector3()).length() / 22;
     for (const [at, colour] of [
       [out, colours.moss.DEFAULT],
       [within, colours.rust.DEFAULT],
@@ -105,7 +89,7 @@ export class FoundScene {
       ring.renderOrder = 4;
       this.#marks.add(ring);
     }
-    this.#view.invalidate();
+    this.view.invalidate();
   }
 
   /** @param share 0 for the spare alone, 1 for the scanned piece alone. */
@@ -126,41 +110,17 @@ export class FoundScene {
         material.depthWrite = opacity === 1;
       }
     }
-    this.#view.invalidate();
+    this.view.invalidate();
   }
 
-  fit(): void {
-    if (this.#box.isEmpty()) return;
-    const { width, height } = this.#view.size;
-    this.#view.lookAt(this.#box, CORNER, { x: width / MARGIN, y: height / MARGIN });
+  /** Rings are seen as circles from wherever one looks. */
+  protected override faceViewer(): void {
+    for (const ring of this.#marks.children) ring.quaternion.copy(this.view.camera.quaternion);
   }
 
-  turn(right: number, up: number): void {
-    this.#view.turn(right, up);
-  }
-
-  zoom(factor: number): void {
-    this.#view.zoom(factor);
-  }
-
-  #beforeDraw(): void {
-    const { camera, scene, size } = this.#view;
-    // The light stands at the viewer's left shoulder.
-    const away = this.#view.towards();
-    const left = new Vector3().crossVectors(away, camera.up);
-    this.#shoulder.position.copy(away).addScaledVector(left, 0.6).addScaledVector(camera.up, 0.7);
-    // Rings are seen as circles from wherever one looks.
-    for (const ring of this.#marks.children) ring.quaternion.copy(camera.quaternion);
-    scene.traverse((object) => {
-      const { material } = object as Mesh;
-      if (!(material instanceof ShaderMaterial)) return;
-      (material.uniforms.resolution?.value as Vector2 | undefined)?.set(size.width, size.height);
-    });
-  }
-
-  dispose(): void {
+  override dispose(): void {
     for (const group of [this.#spare, this.#edges, this.#found, this.#marks]) disposeOf(group);
-    this.#view.dispose();
+    super.dispose();
   }
 }
 

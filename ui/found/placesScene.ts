@@ -1,30 +1,24 @@
 import {
-  AmbientLight,
   Box3,
   BufferAttribute,
   BufferGeometry,
   Color,
-  DirectionalLight,
   DoubleSide,
   EdgesGeometry,
   Group,
   Mesh,
   MeshLambertMaterial,
   Raycaster,
-  ShaderMaterial,
   Vector2,
-  Vector3,
 } from 'three';
 
 import type { Vec3, WeldedMesh } from '@core/part';
 
 import { disposeOf, lines } from '../part/drawnBody';
 import { inkMaterial } from '../part/materials';
-import { SpaceView } from '../scene/spaceView';
+import { LitScene } from '../scene/litScene';
 import { colours } from '../theme/colours';
 
-const MARGIN = 1.15;
-const CORNER = new Vector3(0.612, -0.612, 0.5);
 /** A mark is so large, px. */
 const MARK_PX = 13;
 /** A finger that moved further than this turned the piece, px. */
@@ -56,23 +50,14 @@ const NUMERALS: readonly (readonly (readonly [number, number])[])[] = [
 ];
 
 /** One piece by itself on which places are pointed at: each is ringed, with its number. */
-export class PlacesScene {
-  readonly #view: SpaceView;
+export class PlacesScene extends LitScene {
   readonly #piece = new Group();
   readonly #marks = new Group();
-  readonly #shoulder = new DirectionalLight('white', 0.3 * Math.PI);
-  #box = new Box3();
   #begun: { x: number; y: number } | null = null;
 
-  constructor(private readonly canvas: HTMLCanvasElement) {
-    this.#view = new SpaceView(canvas, () => this.#beforeDraw());
-    const around = new AmbientLight('white', 0.74 * Math.PI);
-    this.#view.scene.add(this.#piece, this.#marks, around, this.#shoulder);
-  }
-
-  resize(width: number, height: number, pixelRatio: number): void {
-    this.#view.resize(width, height, pixelRatio);
-    this.fit();
+  constructor(canvas: HTMLCanvasElement) {
+    super(canvas);
+    this.view.scene.add(this.#piece, this.#marks);
   }
 
   /** @param edges pairs of corners that are drawn in ink; of a scan none are known, so its creases are looked for. */
@@ -92,7 +77,7 @@ export class PlacesScene {
     this.#piece.add(new Mesh(geometry, putty));
     const drawn = edges ?? creasesOf(geometry);
     if (drawn) this.#piece.add(lines(drawn, inkMaterial(colours.ink, 1.4)));
-    this.#box = new Box3().setFromArray(positions);
+    this.box = new Box3().setFromArray(positions);
     this.fit();
   }
 
@@ -105,7 +90,7 @@ export class PlacesScene {
       mark.renderOrder = 4;
       this.#marks.add(mark);
     }
-    this.#view.invalidate();
+    this.view.invalidate();
   }
 
   /** A finger or pointer comes down; px from the upper left. */
@@ -123,9 +108,9 @@ export class PlacesScene {
 
   /** The place of the piece that is seen at a point of the view, px. */
   placeAt(x: number, y: number): Vec3 | null {
-    const { width, height } = this.#view.size;
+    const { width, height } = this.view.size;
     const ray = new Raycaster();
-    ray.setFromCamera(new Vector2((2 * x) / width - 1, 1 - (2 * y) / height), this.#view.camera);
+    ray.setFromCamera(new Vector2((2 * x) / width - 1, 1 - (2 * y) / height), this.view.camera);
     const [drawn] = this.#piece.children;
     const hit = drawn ? ray.intersectObject(drawn, false)[0] : undefined;
     return hit ? [hit.point.x, hit.point.y, hit.point.z] : null;
@@ -133,44 +118,21 @@ export class PlacesScene {
 
   /** The place in the middle of the view. */
   middle(): Vec3 | null {
-    const { width, height } = this.#view.size;
+    const { width, height } = this.view.size;
     return this.placeAt(width / 2, height / 2);
   }
 
-  fit(): void {
-    if (this.#box.isEmpty()) return;
-    const { width, height } = this.#view.size;
-    this.#view.lookAt(this.#box, CORNER, { x: width / MARGIN, y: height / MARGIN });
-  }
-
-  turn(right: number, up: number): void {
-    this.#view.turn(right, up);
-  }
-
-  zoom(factor: number): void {
-    this.#view.zoom(factor);
-  }
-
-  #beforeDraw(): void {
-    const { camera, scene, size } = this.#view;
-    const away = this.#view.towards();
-    const left = new Vector3().crossVectors(away, camera.up);
-    this.#shoulder.position.copy(away).addScaledVector(left, 0.6).addScaledVector(camera.up, 0.7);
-    const radius = MARK_PX * this.#view.mmPerPx();
+  protected override faceViewer(): void {
+    const radius = MARK_PX * this.view.mmPerPx();
     for (const mark of this.#marks.children) {
-      mark.quaternion.copy(camera.quaternion);
+      mark.quaternion.copy(this.view.camera.quaternion);
       mark.scale.setScalar(radius);
     }
-    scene.traverse((object) => {
-      const { material } = object as Mesh;
-      if (!(material instanceof ShaderMaterial)) return;
-      (material.uniforms.resolution?.value as Vector2 | undefined)?.set(size.width, size.height);
-    });
   }
 
-  dispose(): void {
+  override dispose(): void {
     for (const group of [this.#piece, this.#marks]) disposeOf(group);
-    this.#view.dispose();
+    super.dispose();
   }
 }
 

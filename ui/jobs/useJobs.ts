@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 
-import { isOver, Job, JobList, type JobAct, type NewJob } from '@core/model';
+import { isOver, Job, JobList, KeptGcode, type JobAct, type NewJob } from '@core/model';
 
 import { ask, Unreachable } from '../api/client';
 import { useNotices } from '../api/notices';
@@ -21,7 +21,11 @@ const useJobList = () =>
 export const useUnreadableJobs = () => useJobList().data?.unreadable ?? NOTHING_UNREADABLE;
 
 /** How much of what machines were given is kept; undefined where nobody has told yet. */
-export const useKeptGcode = () => useJobList().data?.kept;
+export const useKeptGcode = () =>
+  useQuery({
+    queryKey: ['kept-gcode'],
+    queryFn: ({ signal }) => ask('/kept-gcode', { reply: KeptGcode, signal }),
+  }).data;
 const NOTHING_UNREADABLE: NonNullable<JobList['unreadable']> = [];
 
 /** The jobs of the workshop, newest first, kept up to date as the server tells what happens. */

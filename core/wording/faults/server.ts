@@ -1,11 +1,7 @@
 import type { ServerFault } from '@core/fault';
 
+import { fileSize } from '../fileSize';
 import type { Sentences } from './sentences';
-
-const megabytes = (bytes: number) =>
-  `${(bytes / 1048576).toLocaleString('en', { maximumFractionDigits: 1 })} MB`;
-const size = (bytes: number) =>
-  bytes < 1048576 ? `${Math.ceil(bytes / 1024).toLocaleString('en')} kB` : megabytes(bytes);
 
 /** What is wrong with the place where things are kept, or with what was sent there; what to do about it. */
 export const SERVER: Sentences<ServerFault> = {
@@ -47,9 +43,9 @@ export const SERVER: Sentences<ServerFault> = {
   'server.tooManyGuesses': ({ seconds }) =>
     `The passphrase was wrong too often. Wait ${seconds === 1 ? 'a second' : `${seconds} seconds`}, then type it again.`,
   'workshop.tooLarge': ({ bytes, limitBytes }) =>
-    `This change of the Workshop has ${size(bytes)}; up to ${size(limitBytes)} can be taken in at a time. Shorten its texts or its lists.`,
+    `This change of the Workshop has ${fileSize(bytes)}; up to ${fileSize(limitBytes)} can be taken in at a time. Shorten its texts or its lists.`,
   'request.tooLarge': ({ bytes, limitBytes }) =>
-    `This has ${size(bytes)}; up to ${size(limitBytes)} can be taken in here. Send less at a time.`,
+    `This has ${fileSize(bytes)}; up to ${fileSize(limitBytes)} can be taken in here. Send less at a time.`,
   'request.notUnpacked': () =>
     'What was sent is not packed in the way it says. Send it again, or send it plain.',
   'request.notRead': ({ rule, limit }) =>
@@ -57,11 +53,11 @@ export const SERVER: Sentences<ServerFault> = {
       ? `What was sent is nested more than ${limit} levels deep. Nothing of ours is; check what sends it.`
       : `What was sent has more than ${limit.toLocaleString('en')} values. Send less at a time.`,
   'change.tooLarge': ({ bytes, limitBytes }) =>
-    `This change has ${size(bytes)}; one change may have ${size(limitBytes)}. If it freezes a revision, save the repair as a file instead.`,
+    `This change has ${fileSize(bytes)}; one change may have ${fileSize(limitBytes)}. If it freezes a revision, save the repair as a file instead.`,
   'change.idTaken': () =>
     'Another change has this change’s id already. Nothing was changed; load the page again.',
   'repair.tooLarge': ({ bytes, limitBytes }) =>
-    `This repair would have ${size(bytes)} with its revisions; up to ${size(limitBytes)} fit into its file. Save it as a file, and go on in a new repair.`,
+    `This repair would have ${fileSize(bytes)} with its revisions; up to ${fileSize(limitBytes)} fit into its file. Save it as a file, and go on in a new repair.`,
   'photos.tooLarge': ({ bytes, limitBytes }) =>
-    `The photos and scans of this repair would have ${size(bytes)} together; up to ${size(limitBytes)} fit into its file. Take this one smaller, or begin a new repair for more.`,
+    `The photos and scans of this repair would have ${fileSize(bytes)} together; up to ${fileSize(limitBytes)} fit into its file. Take this one smaller, or begin a new repair for more.`,
 };
