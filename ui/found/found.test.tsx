@@ -10,6 +10,7 @@ import { DEFAULT_WORKSHOP } from '@core/workshop';
 import { Unreachable } from '../api/client';
 import { InRepair } from '../testing/InRepair';
 import { FoundComparison } from './FoundComparison';
+import { PointedPiece } from './PointedPiece';
 import { FoundDesk as MockDesk } from './foundDesk';
 
 const mockMesh = jest.fn();
@@ -38,6 +39,8 @@ jest.mock('./placesScene', () => ({
     resize() {}
     dispose() {}
     begin() {}
+    turn() {}
+    placeAt = (x: number, y: number) => [x, y, 0];
     end = () => mockTaps.shift() ?? null;
   },
 }));
@@ -156,6 +159,22 @@ test('a scan without a unit is asked for it, laid over the spare, and what is of
       /Furthest out of the spare by 0\.4[01] mm/,
     ),
   );
+});
+
+test('from a keyboard a cross is moved over the piece, and marks what is under it', () => {
+  const onPlace = jest.fn();
+  const { container } = render(
+    <PointedPiece heading="Stay" piece={SPARE} edges={null} places={[]} onPlace={onPlace} />,
+  );
+  const canvas = container.querySelector('canvas')!;
+  fireEvent.keyDown(canvas, { key: 'ArrowRight' });
+  expect(screen.queryByTestId('cross')).toBeNull();
+  fireEvent.keyDown(canvas, { key: 'Enter' });
+  // Nothing is laid out here: the view has no size, so the cross stays in its middle.
+  fireEvent.keyDown(canvas, { key: 'ArrowRight', shiftKey: true });
+  expect(screen.getByTestId('cross')).toBeTruthy();
+  fireEvent.keyDown(canvas, { key: 'Enter' });
+  expect(onPlace.mock.calls).toEqual([[[0, 0, 0]], [[0, 0, 0]]]);
 });
 
 const tap = (name: RegExp) => {

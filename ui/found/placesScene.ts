@@ -109,17 +109,13 @@ export class PlacesScene extends LitScene {
   /** The place of the piece that is seen at a point of the view, px. */
   placeAt(x: number, y: number): Vec3 | null {
     const { width, height } = this.view.size;
+    // It may have been turned since it was drawn.
+    this.view.camera.updateMatrixWorld();
     const ray = new Raycaster();
     ray.setFromCamera(new Vector2((2 * x) / width - 1, 1 - (2 * y) / height), this.view.camera);
     const [drawn] = this.#piece.children;
     const hit = drawn ? ray.intersectObject(drawn, false)[0] : undefined;
     return hit ? [hit.point.x, hit.point.y, hit.point.z] : null;
-  }
-
-  /** The place in the middle of the view. */
-  middle(): Vec3 | null {
-    const { width, height } = this.view.size;
-    return this.placeAt(width / 2, height / 2);
   }
 
   protected override faceViewer(): void {
