@@ -244,6 +244,14 @@ test('one of version 12 has its scans, where they lie, and their files', () => {
   expect(opened('version-11.json').repair.scans).toEqual([]);
 });
 
+test('one of version 13 says what a printer takes in', () => {
+  const printer = layerPrinterIn(opened('version-13.json').workshop!, 'bench-printer');
+  expect(printer).toMatchObject({ takesArcs: true, linesPerSecond: 250, nozzleMm: 0.6 });
+  // Where nothing is said it gets straight lines.
+  const before = layerPrinterIn(opened('version-12.json').workshop!, 'bench-printer')!;
+  expect([before.takesArcs, before.linesPerSecond]).toEqual([undefined, undefined]);
+});
+
 test('what misses a list today is no file of the first weeks', () => {
   const file = JSON.parse(readFileSync(join(FOLDER, 'version-1.json'), 'utf8')) as {
     repair: Record<string, unknown>;

@@ -41,6 +41,10 @@ export const LayerPrinter = z.strictObject({
   acceleration: within(50, 100_000),
   /** The largest sudden change of velocity: at a corner it goes on with as much speed as keeps the change below this. */
   junctionSpeed: within(0.1, 200),
+  /** It understands arcs (G2 and G3 by their centre); not where nothing is said. */
+  takesArcs: z.boolean().optional(),
+  /** So many lines of a job it takes in within a second; 100 where nothing is said. */
+  linesPerSecond: within(5, 5000).optional(),
   retractMm: within(0, 20),
   retractSpeed: within(1, 300),
   /** From cold to ready, with the way to the first line, s. */

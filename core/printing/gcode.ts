@@ -1,11 +1,12 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
 
-import { MOVE_KINDS, type Toolpath, type ToolpathLayer } from './toolpath';
+import { arcCentre } from './arcs';
+import { lengthsOf, MOVE_KINDS, type Toolpath, type ToolpathLayer } from './toolpath';
 import type { LayerPrinter } from '@core/model';
 import { readGcode } from './readGcode';
 
 /**
- * A job as G-code (ISO 6983-1 words; M codes of heating as is usual on layer printers), with what each stretch is for as comments. It is read back before it
+ * A job as G-code (ISO 6983-1 words, arcs by their centre; M codes of heating as is usual on layer printers), with what each stretch is for as comments. It is read back before it
  * is given out: whatever leaves the machine's envelope or heats more than it may is refused with its line, the machine's own first and last commands
  * too.
  *
@@ -51,10 +52,12 @@ function* layerLines(
   let kind = -1;
   let width = -1;
   let speed = -1;
+  const lengths = lengthsOf(layer);
   let way = 0;
-  const whole = layer.rising ? wayOf(layer) : 1;
+  let owed = 0;
+  const whole = layer.rising ? wayOf(layer, lengths) : 1;
   for (let move = 1; move < layer.x.length; move += 1) {
-    const place = `X${number(layer.x[move]!, 4)} Y${number(layer.y[move]!, 4)}`;
+    const place = `X${number(layer.x[move]!, PLACE_DECIMALS)} Y${number(layer.y[move]!, PLACE_DECIMALS)}`;
     const rate = speed === layer.speed[move] ? '' : ` F${feed(layer.speed[move]!)}`;
     speed = layer.speed[move]!;
     if (MOVE_KINDS[layer.kind[move]!] === 'travel') {
@@ -70,20 +73,32 @@ function* layerLines(
       width = layer.width[move]!;
       yield `; lay ${MOVE_KINDS[kind]} ${number(width, 3)} wide`;
     }
-    way += Math.hypot(layer.x[move]! - layer.x[move - 1]!, layer.y[move]! - layer.y[move - 1]!);
+    way += lengths[move]!;
     const rise = layer.rising ? ` Z${number(from + (layer.heightMm * way) / whole, 3)}` : '';
-    yield `G1 ${place}${rise} E${number(layer.filamentMm[move]!, 5)}${rate}`;
+    // What rounding leaves goes to the next line.
+    const pushed = number(layer.filamentMm[move]! + owed, FILAMENT_DECIMALS);
+    owed += layer.filamentMm[move]! - Number(pushed);
+    yield `${goes(layer, move, place)}${rise} E${pushed}${rate}`;
   }
 }
 
-function wayOf({ x, y, kind }: ToolpathLayer): number {
-  let way = 0;
-  for (let move = 1; move < x.length; move += 1) {
-    if (MOVE_KINDS[kind[move]!] !== 'travel')
-      way += Math.hypot(x[move]! - x[move - 1]!, y[move]! - y[move - 1]!);
-  }
+/** The word of a straight move or of an arc, to where, and for an arc from where to its centre. */
+function goes({ x, y, sweep }: ToolpathLayer, move: number, place: string): string {
+  if (sweep[move] === 0) return `G1 ${place}`;
+  const from = [x[move - 1]!, y[move - 1]!] as const;
+  const centre = arcCentre({ from, to: [x[move]!, y[move]!], sweep: sweep[move]! });
+  const [i, j] = [centre[0] - from[0], centre[1] - from[1]];
+  return `${sweep[move]! > 0 ? 'G3' : 'G2'} ${place} I${number(i, PLACE_DECIMALS)} J${number(j, PLACE_DECIMALS)}`;
+}
+
+function wayOf({ kind }: ToolpathLayer, lengths: Float64Array): number {
+  const way = lengths.reduce((sum, mm, move) => (MOVE_KINDS[kind[move]!] === 'travel' ? sum : sum + mm), 0);
   return way || 1;
 }
+
+/** A thousandth of a millimetre of place; of filament a ten-thousandth, which is 0.0002 mm³. */
+const PLACE_DECIMALS = 3;
+const FILAMENT_DECIMALS = 4;
 
 const oneLine = (text: string) => text.replace(/[\r\n;]+/g, ' ');
 const feed = (mmS: number) => number(mmS * 60, 0);
@@ -95,7 +110,7 @@ function number(value: number, decimals: number): string {
 }
 
 /** Ways are written to a thousandth, mm. */
-const STEP_MM = 1e-3;
+const STEP_MM = 10 ** -PLACE_DECIMALS;
 
 /** What in a file of G-code the machine can't or may not do; null if there is nothing. */
 export function faultInGcode(text: string, machine: LayerPrinter): Fault | null {

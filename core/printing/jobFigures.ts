@@ -1,4 +1,4 @@
-import { MOVE_KINDS, type Toolpath, type MoveKind } from './toolpath';
+import { linesPerSecondOf, lengthsOf, MOVE_KINDS, type Toolpath, type MoveKind } from './toolpath';
 
 /** What a job takes, for one kind of line. */
 export interface KindFigures {
@@ -19,6 +19,8 @@ export interface JobFigures {
   layers: number;
   /** With warming up. */
   minutes: number;
+  /** Of them, what it takes longer so that the printer can take in its lines, and how many it takes in a second. */
+  slowed: { minutes: number; linesPerSecond: number };
   /** Of filament. */
   metres: number;
   grams: number;
@@ -45,6 +47,7 @@ export function jobFigures(job: Toolpath, density: number, partCount: number): J
   let all = machine.warmUpSeconds;
   for (const layer of layers) {
     all += layer.allSeconds;
+    const lengths = lengthsOf(layer);
     for (let move = 1; move < layer.x.length; move += 1) {
       const kind = layer.kind[move]!;
       seconds[kind]! += layer.seconds[move]!;
@@ -54,7 +57,7 @@ export function jobFigures(job: Toolpath, density: number, partCount: number): J
         part.seconds += layer.seconds[move]! + (layer.drawnBack[move] ? drawingBack : 0);
         part.filament += layer.filamentMm[move]!;
       }
-      way[kind]! += Math.hypot(layer.x[move]! - layer.x[move - 1]!, layer.y[move]! - layer.y[move - 1]!);
+      way[kind]! += lengths[move]!;
     }
   }
   const filamentMm = filament.reduce((sum, one) => sum + one, 0);
@@ -70,6 +73,10 @@ export function jobFigures(job: Toolpath, density: number, partCount: number): J
   return {
     layers: layers.length,
     minutes: all / 60,
+    slowed: {
+      minutes: layers.reduce((sum, { slowedSeconds }) => sum + slowedSeconds, 0) / 60,
+      linesPerSecond: linesPerSecondOf(machine),
+    },
     metres: filamentMm / 1000,
     grams,
     cost: { ...cost, whole: cost.material + cost.energy + cost.machine },

@@ -5,7 +5,7 @@ import { jobOf, laid, partOf, settingsNamed } from '@core/testing/laid';
 
 import { drawingOf } from './drawing';
 import { writeGcode } from './gcode';
-import { MOVE_KINDS } from './toolpath';
+import { lengthsOf, MOVE_KINDS } from './toolpath';
 import { keptJob } from './keptJob';
 import { readGcode } from './readGcode';
 
@@ -41,12 +41,11 @@ describe('a job that is read back from its file', () => {
 
   test('has their lengths and their filament', () => {
     let [metres, filament] = [0, 0];
-    for (const { x, y, kind, filamentMm } of job.layers) {
-      for (let move = 1; move < x.length; move += 1) {
-        filament += filamentMm[move]! / 1000;
-        if (kind[move] === TRAVEL) continue;
-        metres += Math.hypot(x[move]! - x[move - 1]!, y[move]! - y[move - 1]!) / 1000;
-      }
+    for (const layer of job.layers) {
+      filament += layer.filamentMm.reduce((sum, one) => sum + one, 0) / 1000;
+      lengthsOf(layer).forEach((mm, move) => {
+        if (layer.kind[move] !== TRAVEL) metres += mm / 1000;
+      });
     }
     expect(kept.laidMetres / metres).toBeCloseTo(1, 4);
     // What is drawn back and pushed again comes to nothing.
@@ -64,10 +63,24 @@ test('a single wall that rises without a seam has as many turns as were sent', (
   expect(drawing.topMm.at(-1)).toBeCloseTo(job.layers.at(-1)!.zMm, 2);
 });
 
-test('a file that says nothing of its lines, and has arcs, is drawn as far as it is understood, and that is told', () => {
+test('arcs are laid round their middle', () => {
+  const { drawing, laidMetres } = keptJob(
+    readGcode('G21\nG90\nM83\nG1 Z0.2 F600\nG0 X10 Y0\nG2 X10 Y10 I0 J5 E1 F1200\nG3 X10 Y10 I4 J0 E1'),
+  )!;
+  expect(laidMetres).toBeCloseTo((Math.PI * 5 + 2 * Math.PI * 4) / 1000, 9);
+  const laid = (axis: Float32Array) => [...axis].filter((_, at) => drawing.width[at]! > 0);
+  const [x, y] = [laid(drawing.x), laid(drawing.y)];
+  // Clockwise from below to above goes by the left; a whole turn anticlockwise ends where it began.
+  expect(Math.min(...x)).toBeCloseTo(5, 1);
+  expect(Math.max(...x)).toBeCloseTo(18, 1);
+  expect([x.at(-1), y.at(-1)]).toEqual([10, 10]);
+  expect(drawing.seconds[0]).toBeCloseTo((Math.PI * 13) / 20 + 0.2 / 10 + 1, 4);
+});
+
+test('a file that says nothing of its lines, and has arcs without a middle, is drawn as far as it is understood, and that is told', () => {
   const kept = keptJob(
     readGcode(
-      'G21\nG90\nM83\nG1 Z0.2 F600\nG0 X0 Y0\nG1 X10 Y0 E0.4 F1200\nG2 X10 Y10 I0 J5 E1\nG1 Z0.4\nG1 X0 Y0 E0.4',
+      'G21\nG90\nM83\nG1 Z0.2 F600\nG0 X0 Y0\nG1 X10 Y0 E0.4 F1200\nG2 X10 Y10 I0 J9 E1\nG1 Z0.4\nG1 X0 Y0 E0.4',
     ),
   )!;
   expect([...kept.drawing.topMm].map((mm) => Number(mm.toFixed(3)))).toEqual([0.2, 0.4]);

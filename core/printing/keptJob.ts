@@ -1,4 +1,5 @@
-import type { LayerDrawing } from './drawing';
+import { placesAlong } from './arcs';
+import { blankDrawing, DRAWN_WITHIN_MM, type LayerDrawing } from './drawing';
 import { MOVE_KINDS } from './toolpath';
 import type { ReadGcode, ReadMove } from './readGcode';
 
@@ -35,37 +36,37 @@ interface Level {
 export function keptJob({ moves, unknown }: ReadGcode): KeptJob | null {
   const levels = levelsOf(moves);
   if (levels.length === 0) return null;
-  const count = levels.reduce((sum, { moves: own }) => sum + own.length + 1, 0);
-  const drawing: LayerDrawing = {
-    begins: new Uint32Array(levels.length + 1),
-    topMm: Float32Array.from(levels, ({ topMm }) => topMm),
-    heightMm: Float32Array.from(levels, ({ topMm }, index) => topMm - (levels[index - 1]?.topMm ?? 0)),
-    seconds: new Float32Array(levels.length),
-    x: new Float32Array(count),
-    y: new Float32Array(count),
-    kind: new Uint8Array(count),
-    width: new Float32Array(count),
-    speed: new Float32Array(count),
-  };
+  const places = levels.map(({ moves: own }) => own.map(placesOf));
+  const count = places.reduce((sum, own) => own.reduce((all, { length }) => all + length, sum + 1), 0);
+  const drawing = blankDrawing(
+    levels.map(({ topMm }, index) => ({
+      topMm,
+      heightMm: topMm - (levels[index - 1]?.topMm ?? 0),
+      seconds: 0,
+    })),
+    count,
+  );
   let [at, laidMm, filamentMm, unsaid] = [0, 0, 0, 0];
   for (const [index, { moves: own }] of levels.entries()) {
     [drawing.x[at], drawing.y[at], drawing.kind[at]] = [own[0]!.from[0], own[0]!.from[1], TRAVEL];
     at += 1;
-    for (const move of own) {
-      const { from, to, kind, widthMm, speed } = move;
-      const length = Math.hypot(to[0] - from[0], to[1] - from[1], to[2] - from[2]);
+    for (const [rank, move] of own.entries()) {
+      const { kind, widthMm, speed } = move;
+      const length = lengthOfMove(move);
       filamentMm += move.filamentMm;
       if (isLaid(move)) {
         laidMm += length;
         if (kind === null) unsaid += 1;
       }
-      drawing.x[at] = to[0];
-      drawing.y[at] = to[1];
-      drawing.kind[at] = isLaid(move) ? (kind === null ? UNSAID : MOVE_KINDS.indexOf(kind)) : TRAVEL;
-      drawing.width[at] = isLaid(move) ? (widthMm ?? USUAL_WIDTH_MM) : 0;
-      drawing.speed[at] = speed ?? 0;
       drawing.seconds[index]! += speed ? length / speed : 0;
-      at += 1;
+      for (const [x, y] of places[index]![rank]!) {
+        drawing.x[at] = x;
+        drawing.y[at] = y;
+        drawing.kind[at] = isLaid(move) ? (kind === null ? UNSAID : MOVE_KINDS.indexOf(kind)) : TRAVEL;
+        drawing.width[at] = isLaid(move) ? (widthMm ?? USUAL_WIDTH_MM) : 0;
+        drawing.speed[at] = speed ?? 0;
+        at += 1;
+      }
     }
     drawing.begins[index + 1] = at;
   }
@@ -73,8 +74,27 @@ export function keptJob({ moves, unknown }: ReadGcode): KeptJob | null {
 }
 
 /** Filament comes out while it goes along. */
-const isLaid = ({ from, to, filamentMm }: ReadMove): boolean =>
-  filamentMm > 0 && Math.hypot(to[0] - from[0], to[1] - from[1]) > 0;
+const isLaid = ({ from, to, round, filamentMm }: ReadMove): boolean =>
+  filamentMm > 0 && (round !== undefined || Math.hypot(to[0] - from[0], to[1] - from[1]) > 0);
+
+/** How long a move is, mm. */
+function lengthOfMove({ from, to, round }: ReadMove): number {
+  const along = round
+    ? Math.abs(round.sweep) * Math.hypot(from[0] - round.centre[0], from[1] - round.centre[1])
+    : Math.hypot(to[0] - from[0], to[1] - from[1]);
+  return Math.hypot(along, to[2] - from[2]);
+}
+
+/** The ends of the straight lines that it is drawn by. */
+function placesOf({ from, to, round }: ReadMove): [number, number][] {
+  const end: [number, number] = [to[0], to[1]];
+  if (!round) return [end];
+  return placesAlong(
+    round.centre,
+    { from: [from[0], from[1]], to: end, sweep: round.sweep },
+    DRAWN_WITHIN_MM,
+  );
+}
 
 function levelsOf(moves: readonly ReadMove[]): Level[] {
   const levels: Level[] = [];
@@ -107,7 +127,8 @@ function levelsOf(moves: readonly ReadMove[]): Level[] {
   return levels;
 }
 
-const staysInPlace = ({ from, to }: ReadMove): boolean => from[0] === to[0] && from[1] === to[1];
+const staysInPlace = ({ from, to, round }: ReadMove): boolean =>
+  !round && from[0] === to[0] && from[1] === to[1];
 
 /** The height is said, be it the one that it has. */
 const setsHeight = (move: ReadMove): boolean => staysInPlace(move) && move.filamentMm === 0;

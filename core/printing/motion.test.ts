@@ -90,6 +90,22 @@ describe('time of moves', () => {
     expect(turned).toBeCloseTo(2 * one, 9);
   });
 
+  test('an arc is as long as it is, no quicker than the acceleration holds it, and joins a straight move without a corner', () => {
+    // Half a circle of radius 5 between two straight moves of 40: √(1000 · 5) = 70.7 mm/s at most.
+    const [x, y] = [
+      [0, 40, 40, 0],
+      [0, 0, 10, 10],
+    ];
+    const round = secondsOfMoves({ x, y, sweep: [0, 0, Math.PI, 0], speed: [0, 50, 50, 50] }, 1000, 8);
+    expect(round[2]).toBeCloseTo((Math.PI * 5) / 50, 9);
+    expect(round[1]).toBeCloseTo(trapezoid(40, 0, 50, 50, 1000), 9);
+    const quick = secondsOfMoves({ x, y, sweep: [0, 0, Math.PI, 0], speed: [0, 200, 200, 200] }, 1000, 8);
+    expect(quick[2]).toBeCloseTo((Math.PI * 5) / Math.sqrt(5000), 9);
+    // The other way round it meets the straight moves head on, and stops there all but 4 mm/s.
+    const back = secondsOfMoves({ x, y, sweep: [0, 0, -Math.PI, 0], speed: [0, 50, 50, 50] }, 1000, 8);
+    expect(back[1]).toBeCloseTo(trapezoid(40, 0, 4, 50, 1000), 9);
+  });
+
   test('a move without a length takes no time and breaks no corner', () => {
     expect(
       seconds(

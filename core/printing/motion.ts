@@ -1,8 +1,12 @@
-/** Straight moves one after another, from rest to rest. Lengths in mm, speeds in mm/s. */
+import { lengthPerChord } from './arcs';
+
+/** Moves one after another, straight ones and arcs, from rest to rest. Lengths in mm, speeds in mm/s. */
 export interface Moves {
   /** Where each ends; the first number is where the first begins. */
   x: ArrayLike<number>;
   y: ArrayLike<number>;
+  /** By what angle each goes round, radians, anticlockwise above zero; all straight where nothing is said. */
+  sweep?: ArrayLike<number>;
   /** The speed that each is to have; the first number is not used. */
   speed: ArrayLike<number>;
 }
@@ -10,13 +14,14 @@ export interface Moves {
 /**
  * How long each move takes, s. Speed rises and falls evenly along each move (a trapezoid); at a corner from direction u to direction w it may go on with v
  * where |v w - v u| is at most `junctionSpeed`. A backward pass keeps every corner reachable by braking, a forward pass by speeding
- * up: the optimum for this model (Bobrow, Dubowsky & Gibson, "Time-optimal control of robotic manipulators along specified paths", 1985).
+ * up: the optimum for this model. Along an arc
+ * of radius r it goes with √(acceleration · r) at most (Bobrow, Dubowsky & Gibson, "Time-optimal control of robotic manipulators along specified paths", 1985).
  *
  * @param acceleration mm/s².
  * @returns as many numbers as there are ends; the first is 0.
  */
 export function secondsOfMoves(
-  { x, y, speed }: Moves,
+  { x, y, sweep, speed: asked }: Moves,
   acceleration: number,
   junctionSpeed: number,
 ): Float64Array {
@@ -26,15 +31,24 @@ export function secondsOfMoves(
   const length = new Float64Array(count);
   // Speed at the beginning of each move; the last is at rest.
   const entry = new Float64Array(count + 1);
-  for (let move = 1; move < count; move += 1)
-    length[move] = Math.hypot(x[move]! - x[move - 1]!, y[move]! - y[move - 1]!);
+  const speed = new Float64Array(count);
+  const ways = new Float64Array(4 * count);
+  for (let move = 1; move < count; move += 1) {
+    const [dx, dy, by] = [x[move]! - x[move - 1]!, y[move]! - y[move - 1]!, sweep?.[move] ?? 0];
+    length[move] = Math.hypot(dx, dy) * lengthPerChord(by);
+    speed[move] =
+      by === 0
+        ? asked[move]!
+        : Math.min(asked[move]!, Math.sqrt((acceleration * length[move]!) / Math.abs(by)));
+    waysOf(dx, dy, by, ways, 4 * move);
+  }
   let before = 0;
   for (let move = 1; move < count; move += 1) {
     if (length[move] === 0) continue;
     if (before > 0) {
       const turn = Math.hypot(
-        (x[move]! - x[move - 1]!) / length[move]! - (x[before]! - x[before - 1]!) / length[before]!,
-        (y[move]! - y[move - 1]!) / length[move]! - (y[before]! - y[before - 1]!) / length[before]!,
+        ways[4 * move]! - ways[4 * before + 2]!,
+        ways[4 * move + 1]! - ways[4 * before + 3]!,
       );
       entry[move] = Math.min(speed[move]!, speed[before]!, turn > 0 ? junctionSpeed / turn : Infinity);
     }
@@ -58,6 +72,17 @@ export function secondsOfMoves(
     now = then;
   }
   return seconds;
+}
+
+/** The directions of a move at its beginning and at its end: those of its chord, turned by half its angle. */
+function waysOf(dx: number, dy: number, sweep: number, ways: Float64Array, at: number): void {
+  const chord = Math.hypot(dx, dy);
+  if (chord === 0) return;
+  const [ux, uy, cos, sin] = [dx / chord, dy / chord, Math.cos(sweep / 2), Math.sin(sweep / 2)];
+  ways[at] = cos * ux + sin * uy;
+  ways[at + 1] = cos * uy - sin * ux;
+  ways[at + 2] = cos * ux - sin * uy;
+  ways[at + 3] = cos * uy + sin * ux;
 }
 
 /** Seconds for a way with a speed at its beginning, one at its end, and one that it does not exceed. */

@@ -14,10 +14,13 @@ import {
 import { meshVolume, type Vec3, type WeldedMesh } from '@core/part';
 import type { LayerPrinter } from '@core/model';
 import { jobOf, laid, partOf, settingsNamed, tryToLay } from '@core/testing/laid';
+import { readByAnother } from '@core/testing/otherReader';
 import { FILAMENTS, LAYER_PRINTERS } from '@core/workshop';
 import { volumeOf, type LayerSettings } from '@core/slice';
 import { ball, bar, block, cone, lyingBar, together, torus } from '@core/testing/solids3d';
 import { layerWarningSentence, sentenceOf } from '@core/wording';
+
+import { lengthsOf } from './toolpath';
 
 const [machine, quick] = LAYER_PRINTERS as [LayerPrinter, LayerPrinter, LayerPrinter];
 const material = FILAMENTS[0]!;
@@ -212,28 +215,15 @@ describe('the job', () => {
   if (!text.ok) throw new Error(sentenceOf(text.fault));
 
   test('read by another reader it has the same lengths of lines and of filament', () => {
-    let [x, y, way, filament] = [0, 0, 0, 0];
-    for (const line of text.value.split('\n')) {
-      const words = new Map(
-        [...line.replace(/;.*/, '').matchAll(/([A-Z])(-?[\d.]+)/g)].map(([, letter, value]) => [
-          letter,
-          Number(value),
-        ]),
-      );
-      if (words.get('G') === undefined || words.get('G')! > 1) continue;
-      const [nx, ny] = [words.get('X') ?? x, words.get('Y') ?? y];
-      if (words.get('G') === 1 && words.has('X')) way += Math.hypot(nx - x, ny - y);
-      filament += words.get('E') ?? 0;
-      [x, y] = [nx, ny];
-    }
-    const expected = job.layers.flatMap((layer) =>
-      Array.from(layer.x, (at, move) =>
-        move > 0 && MOVE_KINDS[layer.kind[move]!] !== 'travel'
-          ? Math.hypot(at - layer.x[move - 1]!, layer.y[move]! - layer.y[move - 1]!)
-          : 0,
-      ),
-    );
-    expect(way / expected.reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 5);
+    const read = readByAnother(text.value);
+    const way = read.reduce((sum, { kind, lengthMm }) => (kind === 'travel' ? sum : sum + lengthMm), 0);
+    const filament = read.reduce((sum, { filamentMm }) => sum + filamentMm, 0);
+    expect(read.filter(({ command }) => command === 'G3').length).toBeGreaterThan(100);
+    const expected = job.layers.flatMap((layer) => {
+      const mm = lengthsOf(layer);
+      return Array.from(mm, (one, move) => (MOVE_KINDS[layer.kind[move]!] === 'travel' ? 0 : one));
+    });
+    expect(way / expected.reduce((sum, one) => sum + one, 0)).toBeCloseTo(1, 4);
     const pushed = job.layers.reduce(
       (sum, layer) => sum + layer.filamentMm.reduce((all, one) => all + one, 0),
       0,
@@ -251,7 +241,7 @@ describe('the job', () => {
     expect(text.value.split('\n')[0]).toBe('; Even Spare job: Bar  of the wheel');
   });
 
-  test('inches, filament counted on, places counted from here are read; arcs are told and not guessed', () => {
+  test('inches, filament counted on, places counted from here are read; arcs too, and one without a middle is told and not guessed', () => {
     const read = readGcode(
       'G20\nG90\nM82\nG1 X1 Y2 E0.1 F60\nG1 X2 E0.3\nG91\nG1 X1 E0.1\nG2 X1 Y1 I1 J0\nG2 X0\n',
     );
@@ -259,19 +249,30 @@ describe('the job', () => {
       [25.4, 50.8, 0],
       [50.8, 50.8, 0],
       [76.2, 50.8, 0],
+      [101.6, 76.2, 0],
+      [101.6, 76.2, 0],
     ]);
+    expect(read.moves[3]!.round).toEqual({
+      sweep: expect.closeTo(-Math.PI / 2, 9),
+      centre: [expect.closeTo(101.6, 9), expect.closeTo(50.8, 9)],
+    });
+    expect(read.moves[4]!.round).toBeUndefined();
     expect(read.moves.map(({ filamentMm }) => filamentMm)).toEqual([
       expect.closeTo(2.54, 9),
       expect.closeTo(5.08, 9),
       expect.closeTo(2.54, 9),
+      0,
+      0,
     ]);
     expect(read.moves[0]!.speed).toBeCloseTo(25.4, 9);
-    expect(read.unknown).toEqual([{ command: 'G2', times: 2, line: 8 }]);
+    expect(read.unknown).toEqual([{ command: 'G2', times: 1, line: 9 }]);
   });
 
   test.each([
     ['G1 X230 Y10', 'X 230.00 mm'],
     ['G1 Z-2', 'Z -2.00 mm'],
+    // Its ends lie within, its middle does not.
+    ['G1 X215 Y100\nG3 X215 Y120 I0 J10', 'X 225.00 mm'],
     ['M104 S320', '320 °C'],
     ['M190 S150', '150 °C'],
   ])('%s among the first commands is refused with its line', (command, words) => {
@@ -280,7 +281,7 @@ describe('the job', () => {
     if (refused.ok) throw new Error('taken');
     const sentence = sentenceOf(refused.fault).replace('−', '-');
     expect(sentence).toContain(words);
-    expect(sentence).toMatch(/^Line 9 /);
+    expect(sentence).toMatch(new RegExp(`^Line ${8 + command.split('\n').length} `));
     expect(faultInGcode(text.value, machine)).toBeNull();
   });
 });

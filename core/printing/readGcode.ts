@@ -1,9 +1,12 @@
+import { arcCentreByRadius, furthestOf, sweepAbout } from './arcs';
 import { MOVE_KINDS, type MoveKind } from './toolpath';
 
 /** A move as a file of G-code has it. Places in mm, on the bed. */
 export interface ReadMove {
   from: [number, number, number];
   to: [number, number, number];
+  /** By what angle it goes round seen from above, radians, anticlockwise above zero, and about what place; straight without. */
+  round?: { sweep: number; centre: [number, number] };
   /** Filament pushed, mm; below zero when it is drawn back. */
   filamentMm: number;
   /** mm/s; null if the file never said. */
@@ -28,7 +31,6 @@ export interface ReadGcode {
 /** Commands without a bearing on where anything is laid. */
 const OF_NO_BEARING = new Set([
   'G4',
-  'G17',
   'M84',
   'M18',
   'M106',
@@ -45,8 +47,8 @@ const OF_NO_BEARING = new Set([
 const MM_PER_INCH = 25.4;
 
 /**
- * Reads G-code of a layer printer: straight moves, absolute or relative, in mm or inches, with filament counted either way. What is not understood is
- * listed and never guessed; arcs among it.
+ * Reads G-code of a layer printer: straight moves and arcs in the plane of the bed (by their centre, or by their radius), absolute or relative, in mm or
+ * inches, with filament counted either way. What is not understood is listed and never guessed.
  */
 export function readGcode(text: string): ReadGcode {
   const read: ReadGcode = { moves: [], ends: [], heats: [], unknown: [] };
@@ -60,10 +62,16 @@ export function readGcode(text: string): ReadGcode {
     unit: 1,
     relative: false,
     relativeE: false,
+    plane: 'G17',
   };
   let kind: MoveKind | null = null;
   let widthMm: number | null = null;
   let line = 0;
+  const tellUnknown = (command: string) => {
+    const known = unknown.get(command);
+    if (known) known.times += 1;
+    else unknown.set(command, { command, times: 1, line });
+  };
   for (const raw of text.split(/\r?\n/)) {
     line += 1;
     const comment = raw.indexOf(';');
@@ -79,8 +87,11 @@ export function readGcode(text: string): ReadGcode {
     if (!command) continue;
     const value = (letter: string) => words.slice(1).find((word) => word.letter === letter)?.value;
     switch (command) {
+      case 'G2':
+      case 'G3':
       case 'G0':
       case 'G1': {
+        const isArc = command === 'G2' || command === 'G3';
         const feed = value('F');
         if (feed !== undefined) state.speed = (feed * state.unit) / 60;
         const from: [number, number, number] = [state.x, state.y, state.z];
@@ -94,13 +105,22 @@ export function readGcode(text: string): ReadGcode {
           state[name] = given * state.unit + (state.relative ? state[name] : 0);
           read.ends.push({ line, axis, mm: state[name] });
         }
+        const round = isArc && state.plane === 'G17' ? roundOf(from, state, command === 'G2', value) : null;
+        if (isArc && !round) tellUnknown(command);
+        if (round) {
+          for (const [axis, mm] of furthestOf(round.centre, from, round.sweep))
+            read.ends.push({ line, axis, mm });
+        }
         const e = value('E');
-        const filamentMm = e === undefined ? 0 : e * state.unit - (state.relativeE ? 0 : state.e);
+        const given = e === undefined ? 0 : e * state.unit - (state.relativeE ? 0 : state.e);
         if (e !== undefined && !state.relativeE) state.e = e * state.unit;
-        const lays = filamentMm > 0 && (from[0] !== state.x || from[1] !== state.y);
+        // By an arc that is not understood nobody knows where anything was laid.
+        const filamentMm = isArc && !round ? 0 : given;
+        const lays = filamentMm > 0 && (round !== null || from[0] !== state.x || from[1] !== state.y);
         read.moves.push({
           from,
           to: [state.x, state.y, state.z],
+          ...(round ? { round } : {}),
           filamentMm,
           speed: state.speed,
           kind: lays ? kind : 'travel',
@@ -111,6 +131,9 @@ export function readGcode(text: string): ReadGcode {
       }
       case 'G20':
         state.unit = MM_PER_INCH;
+        break;
+      case 'G17':
+        state.plane = 'G17';
         break;
       case 'G21':
         state.unit = 1;
@@ -151,15 +174,37 @@ export function readGcode(text: string): ReadGcode {
         break;
       }
       default: {
-        if (OF_NO_BEARING.has(command)) break;
-        const known = unknown.get(command);
-        if (known) known.times += 1;
-        else unknown.set(command, { command, times: 1, line });
+        // Arcs in other planes are not understood.
+        if (command === 'G18' || command === 'G19') state.plane = command;
+        if (!OF_NO_BEARING.has(command)) tellUnknown(command);
       }
     }
   }
   read.unknown = [...unknown.values()];
   return read;
+}
+
+/** Distances of an arc's two ends from its centre differ by less, mm: files are rounded. */
+const SAME_RADIUS_MM = 0.01;
+
+/** The arc that a line asks for; null where it does not say one. */
+function roundOf(
+  from: readonly [number, number, number],
+  { x, y, unit }: { x: number; y: number; unit: number },
+  isClockwise: boolean,
+  value: (letter: string) => number | undefined,
+): NonNullable<ReadMove['round']> | null {
+  const [begin, end] = [[from[0], from[1]] as const, [x, y] as const];
+  const [i, j, radius] = [value('I'), value('J'), value('R')];
+  // Several turns are not understood.
+  if ((value('P') ?? 1) > 1) return null;
+  let centre: [number, number] | null = null;
+  if (i !== undefined || j !== undefined) centre = [from[0] + (i ?? 0) * unit, from[1] + (j ?? 0) * unit];
+  else if (radius !== undefined) centre = arcCentreByRadius(begin, end, radius * unit, isClockwise);
+  if (!centre) return null;
+  const [first, last] = [begin, end].map((at) => Math.hypot(at[0] - centre[0], at[1] - centre[1]));
+  if (!(first! > 0) || Math.abs(first! - last!) > Math.max(SAME_RADIUS_MM, first! * 1e-3)) return null;
+  return { sweep: sweepAbout(centre, begin, end, isClockwise), centre };
 }
 
 function wordsOf(text: string): { letter: string; value: number }[] {

@@ -10,7 +10,8 @@ import {
 import type { LayerPrinter } from '@core/model';
 import type { Filament } from '@core/model';
 import { isNothing } from '@core/tolerance';
-import { neededPoints } from './fewerPoints';
+import { lengthPerChord } from './arcs';
+import { neededMoves } from './fewerMoves';
 import { secondsOfMoves } from './motion';
 import { OF_ALL, type BedLayers } from './togetherOnBed';
 
@@ -27,6 +28,8 @@ export interface ToolpathLayer {
   /** Where each move ends; the first entry is where the layer begins. */
   x: Float64Array;
   y: Float64Array;
+  /** By what angle each goes round to get there, radians, anticlockwise above zero; 0 is straight. */
+  sweep: Float64Array;
   /** Length of filament that each move takes, mm; 0 for a way. */
   filamentMm: Float64Array;
   /** mm/s. */
@@ -43,6 +46,8 @@ export interface ToolpathLayer {
   seconds: Float64Array;
   /** With the way up to it and all that is drawn back, s. */
   allSeconds: number;
+  /** Of that, what it takes longer so that the printer can take in its lines, s. */
+  slowedSeconds: number;
   /** The nozzle rises evenly along the layer, from the one below: a wall without a seam. */
   rising: boolean;
 }
@@ -86,7 +91,13 @@ export function toolpathOf(
         speedOf(path.kind, index === 0, machine),
         material.mostFlow / (broadest(path) * heightMm),
       );
-      layPath(moves, path, at, { heightMm, filamentArea, speed: most, travel: machine.speeds.travel });
+      layPath(moves, path, at, {
+        heightMm,
+        filamentArea,
+        speed: most,
+        travel: machine.speeds.travel,
+        takesArcs: machine.takesArcs ?? false,
+      });
     }
     const layer = moves.layer(topMm, heightMm);
     // Of the part that leads: another one that is left over higher up has walls of its own.
@@ -105,6 +116,7 @@ interface Laying {
   filamentArea: number;
   speed: number;
   travel: number;
+  takesArcs: boolean;
 }
 
 function layPath(moves: MoveList, path: LayerPath, at: readonly [number, number], laying: Laying): void {
@@ -113,19 +125,17 @@ function layPath(moves: MoveList, path: LayerPath, at: readonly [number, number]
   const [dx, dy] = at;
   moves.travel(points[0]! + dx, points[1]! + dy, laying.travel);
   const count = points.length / 2;
-  const needed = neededPoints(path);
-  for (let rank = 1; rank < needed.length; rank += 1) {
-    const [from, to] = [needed[rank - 1]!, needed[rank]!];
+  let from = 0;
+  for (const { to, sweep } of neededMoves(path, laying.takesArcs)) {
     // What is laid between them is as much as with every point between.
     const { mm3, broad } = laidBetween(path, from, to, laying.heightMm);
-    moves.lay(
-      points[2 * (to % count)]! + dx,
-      points[2 * (to % count) + 1]! + dy,
-      mm3 / laying.filamentArea,
-      laying.speed,
+    moves.lay(points[2 * (to % count)]! + dx, points[2 * (to % count) + 1]! + dy, sweep, {
+      filamentMm: mm3 / laying.filamentArea,
+      speed: laying.speed,
       kind,
-      broad,
-    );
+      width: broad,
+    });
+    from = to;
   }
 }
 
@@ -177,16 +187,23 @@ function speedOf(kind: PathKind, first: boolean, { speeds }: LayerPrinter): numb
   }
 }
 
-/** Lines that a printer can take in a second: firmware of small boards stutters beyond. */
-const MOST_LINES_PER_SECOND = 100;
+/** Lines that a printer takes in within a second, where its row says nothing: firmware of small boards stutters beyond. */
+const USUAL_LINES_PER_SECOND = 100;
+
+export const linesPerSecondOf = ({ linesPerSecond }: Pick<LayerPrinter, 'linesPerSecond'>): number =>
+  linesPerSecond ?? USUAL_LINES_PER_SECOND;
+
 /** Lines that follow each other are looked at together: one short one among long ones is no matter. */
 const TOGETHER = 15;
 
-/** Slows lines down where so many short ones follow each other that a printer could not take them in as fast. */
-function keepUp({ x, y, kind, speed }: ToolpathLayer): void {
-  const mm = Float64Array.from(x, (to, move) =>
-    move === 0 ? 0 : Math.hypot(to - x[move - 1]!, y[move]! - y[move - 1]!),
-  );
+/**
+ * Slows lines down where so many short ones follow each other that a printer could not take them in as fast.
+ *
+ * @returns how much longer they take at their full speeds, s.
+ */
+function keepUp(layer: ToolpathLayer, linesPerSecond: number): number {
+  const { x, kind, speed } = layer;
+  const mm = lengthsOf(layer);
   const asked = speed.slice();
   let [seconds, from] = [0, 1];
   for (let move = 1; move < x.length; move += 1) {
@@ -195,7 +212,7 @@ function keepUp({ x, y, kind, speed }: ToolpathLayer): void {
       seconds -= mm[from]! / asked[from]!;
       from += 1;
     }
-    const wanted = (move - from + 1) / MOST_LINES_PER_SECOND;
+    const wanted = (move - from + 1) / linesPerSecond;
     if (move - from + 1 < TOGETHER || seconds >= wanted) continue;
     // All of them as much slower as they are too fast together.
     for (let one = from; one <= move; one += 1) {
@@ -203,7 +220,14 @@ function keepUp({ x, y, kind, speed }: ToolpathLayer): void {
         speed[one] = Math.min(speed[one]!, asked[one]! * (seconds / wanted));
     }
   }
+  return mm.reduce((sum, one, move) => (one > 0 ? sum + one / speed[move]! - one / asked[move]! : sum), 0);
 }
+
+/** How long each move is, mm; the first is none. */
+export const lengthsOf = ({ x, y, sweep }: Pick<ToolpathLayer, 'x' | 'y' | 'sweep'>): Float64Array =>
+  Float64Array.from(x, (to, move) =>
+    move === 0 ? 0 : Math.hypot(to - x[move - 1]!, y[move]! - y[move - 1]!) * lengthPerChord(sweep[move]!),
+  );
 
 /** Times each move; where the layer would be done too soon, its lines are laid slower, and timed again. */
 function timed(layer: ToolpathLayer, machine: LayerPrinter, leastSeconds: number): void {
@@ -211,7 +235,7 @@ function timed(layer: ToolpathLayer, machine: LayerPrinter, leastSeconds: number
   let stops = layer.heightMm / speeds.rise;
   for (const one of layer.drawnBack) if (one) stops += (2 * retractMm) / retractSpeed;
   const sum = () => layer.seconds.reduce((all, one) => all + one, 0) + stops;
-  keepUp(layer);
+  layer.slowedSeconds = keepUp(layer, linesPerSecondOf(machine));
   const time = () => {
     layer.seconds = secondsOfMoves(layer, acceleration, junctionSpeed);
     layer.allSeconds = sum();
@@ -240,6 +264,7 @@ class MoveList {
   part = OF_ALL;
   readonly #x: number[];
   readonly #y: number[];
+  readonly #sweep = [0];
   readonly #filament = [0];
   readonly #speed = [0];
   readonly #kind = [TRAVEL];
@@ -255,30 +280,26 @@ class MoveList {
   travel(x: number, y: number, speed: number): void {
     const mm = Math.hypot(x - this.#x.at(-1)!, y - this.#y.at(-1)!);
     if (isNothing(mm)) return;
-    this.#push(x, y, 0, speed, TRAVEL, 0, mm > DRAWN_BACK_FROM_MM ? 1 : 0);
+    const drawnBack = mm > DRAWN_BACK_FROM_MM;
+    this.lay(x, y, 0, { filamentMm: 0, speed, kind: TRAVEL, width: 0 }, drawnBack);
   }
 
-  lay(x: number, y: number, filamentMm: number, speed: number, kind: number, width: number): void {
-    this.#push(x, y, filamentMm, speed, kind, width, 0);
-  }
-
-  #push(
+  lay(
     x: number,
     y: number,
-    filament: number,
-    speed: number,
-    kind: number,
-    width: number,
-    back: number,
+    sweep: number,
+    { filamentMm, speed, kind, width }: { filamentMm: number; speed: number; kind: number; width: number },
+    drawnBack = false,
   ): void {
     this.#x.push(x);
     this.#y.push(y);
-    this.#filament.push(filament);
+    this.#sweep.push(sweep);
+    this.#filament.push(filamentMm);
     this.#speed.push(speed);
     this.#kind.push(kind);
     this.#part.push(this.part);
     this.#width.push(width);
-    this.#drawnBack.push(back);
+    this.#drawnBack.push(drawnBack ? 1 : 0);
   }
 
   layer(zMm: number, heightMm: number): ToolpathLayer {
@@ -287,6 +308,7 @@ class MoveList {
       heightMm,
       x: new Float64Array(this.#x),
       y: new Float64Array(this.#y),
+      sweep: new Float64Array(this.#sweep),
       filamentMm: new Float64Array(this.#filament),
       speed: new Float64Array(this.#speed),
       kind: new Uint8Array(this.#kind),
@@ -295,6 +317,7 @@ class MoveList {
       drawnBack: new Uint8Array(this.#drawnBack),
       seconds: new Float64Array(),
       allSeconds: 0,
+      slowedSeconds: 0,
       rising: false,
     };
   }

@@ -104,10 +104,18 @@ export function jobSentence(
   names: readonly string[],
   pieces: readonly number[],
 ): string {
-  const { minutes, metres, grams, cost, layers, kinds } = figures;
+  const { minutes, metres, grams, cost, layers, kinds, slowed } = figures;
   const longest = kinds.reduce((most, one) => (one.seconds > most.seconds ? one : most));
-  return `${minutesText(minutes)} for ${layers} ${layers === 1 ? 'layer' : 'layers'}; ${metres.toFixed(2)} m, ${grams.toFixed(1)} g, costs about ${cost.whole.toFixed(2)}. Longest: ${MOVE_WORDS[longest.kind]}, ${minutesText(longest.seconds / 60)}; ${SHORTER[longest.kind]}.${ofParts(figures, names, pieces)}`;
+  return `${minutesText(minutes)} for ${layers} ${layers === 1 ? 'layer' : 'layers'}; ${metres.toFixed(2)} m, ${grams.toFixed(1)} g, costs about ${cost.whole.toFixed(2)}. Longest: ${MOVE_WORDS[longest.kind]}, ${minutesText(longest.seconds / 60)}; ${SHORTER[longest.kind]}.${slowedWords(slowed)}${ofParts(figures, names, pieces)}`;
 }
+
+/** Slowed by less than this it is no matter, minutes. */
+const SLOWED_FROM = 0.5;
+
+const slowedWords = ({ minutes, linesPerSecond }: JobFigures['slowed']): string =>
+  minutes < SLOWED_FROM
+    ? ''
+    : ` ${minutesText(minutes)} of that because the printer takes in ${linesPerSecond} lines a second at most (Workshop, under the printer).`;
 
 /** What each piece of one part, or each of several parts, takes of it. */
 function ofParts(

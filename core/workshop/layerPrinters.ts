@@ -8,6 +8,7 @@ const usual = {
   filamentMm: 1.75,
   nozzleMm: 0.4,
   layerMm: [0.08, 0.32] as [number, number],
+  takesArcs: true,
   retractMm: 0.8,
   retractSpeed: 35,
   hottestNozzleC: 280,

@@ -78,6 +78,7 @@ class ProgramReader {
     if (command === 'G4') this.#seconds += value(words, 'P') / 1000 + value(words, 'S');
     if (command === 'G92') this.#set(words);
     if (command === 'G0' || command === 'G1') this.#move(words);
+    if (command === 'G2' || command === 'G3') this.#move(words, command === 'G2');
   }
 
   #set(words: readonly string[]): void {
@@ -87,7 +88,8 @@ class ProgramReader {
     }
   }
 
-  #move(words: readonly string[]): void {
+  /** @param isClockwise of an arc; a straight move where nothing is said. */
+  #move(words: readonly string[], isClockwise?: boolean): void {
     const at = this.#at;
     const from = { ...at };
     for (const word of words.slice(1)) {
@@ -99,14 +101,32 @@ class ProgramReader {
       else if (axis)
         at[axis] = (axis === 'E' ? this.#relativeE : this.#relative) ? at[axis] + number : number;
     }
-    this.#seconds += Math.hypot(at.X - from.X, at.Y - from.Y, at.Z - from.Z) / this.#speed;
-    const pushed = at.E > from.E && Math.hypot(at.X - from.X, at.Y - from.Y) > 0;
+    const straight = Math.hypot(at.X - from.X, at.Y - from.Y);
+    const along =
+      isClockwise === undefined
+        ? straight
+        : arcLength(from, at, value(words, 'I'), value(words, 'J'), isClockwise);
+    this.#seconds += Math.hypot(along, at.Z - from.Z) / this.#speed;
+    const pushed = at.E > from.E && along > 0;
     this.#lays ||= pushed;
     if (pushed && at.Z > this.#highest + 1e-6) {
       this.#highest = at.Z;
       this.#layers += 1;
     }
   }
+}
+
+/** How far it is round a centre that is told from where an arc begins; the same place again is a whole turn. */
+function arcLength(from: Place, to: Place, i: number, j: number, isClockwise: boolean): number {
+  const angle = Math.atan2(to.Y - from.Y - j, to.X - from.X - i) - Math.atan2(-j, -i);
+  const turn = 2 * Math.PI;
+  const round = (((isClockwise ? -angle : angle) % turn) + turn) % turn;
+  return Math.hypot(i, j) * (round === 0 ? turn : round);
+}
+
+interface Place {
+  X: number;
+  Y: number;
 }
 
 type Axis = 'X' | 'Y' | 'Z' | 'E';

@@ -1,8 +1,11 @@
+import { useState } from 'react';
+
 import { LayerPrinter, unreadableLine, type Machine } from '@core/model';
 import { RAD_PER_DEGREE } from '@core/quantity';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { useShow } from '../preferences/useShow';
+import { Switch } from '../shared/Switch';
 import { RowForm } from './RowForm';
 import { FAMILY_WORDS } from './words';
 import type { RowField, RowGroup } from './rowFields';
@@ -58,6 +61,7 @@ const GROUPS: readonly RowGroup[] = [
       speed('firstLayer', 'First layer'),
       speed('travel', 'Ways'),
       speed('rise', 'Rising'),
+      number('linesPerSecond', 'Lines of G-code a second, at most'),
       number('acceleration', 'Acceleration', 'mm/s²'),
       number('junctionSpeed', 'Corners change speed by', 'mm/s'),
     ],
@@ -107,6 +111,7 @@ export function LayerPrinterForm({
   onClose(): void;
 }) {
   const show = useShow();
+  const [takesArcs, setTakesArcs] = useState(printer.takesArcs ?? false);
   return (
     <RowForm<LayerPrinter>
       title={`${machine.name}: how it lays layers`}
@@ -125,11 +130,26 @@ export function LayerPrinterForm({
             }
           : {})}
       row={printer}
+      choices={
+        <Switch
+          label="Round walls"
+          options={[
+            { id: 'arcs', word: 'As arcs (G2, G3)' },
+            { id: 'straight', word: 'As short straight lines' },
+          ]}
+          value={takesArcs ? 'arcs' : 'straight'}
+          onChange={(id) => setTakesArcs(id === 'arcs')}
+        />
+      }
       schema={LayerPrinter}
       groups={GROUPS}
       wrongIn={wrongIn}
       onKeep={(row) =>
-        onSave('layerPrinter', row, `What ${machine.name} can do is kept. Times and layers follow.`)
+        onSave(
+          'layerPrinter',
+          { ...row, takesArcs },
+          `What ${machine.name} can do is kept. Times and layers follow.`,
+        )
       }
       onClose={onClose}
     />
