@@ -12,8 +12,9 @@ export {
   type Loop,
   type Point,
 } from './curves';
+export { withArcs } from './biarcs';
 export { recognised, rejoined } from './recognised';
-export { curvesOfPolygon, type KnownCircle } from './polygonCurves';
+export { curvesOfPolygon, type KnownCurve } from './polygonCurves';
 export { evenedLoops } from './evened';
 export { gearRadii, halfToothAngle, type GearTeeth } from './gearTeeth';
 export { fewestRingTeeth, ringCollision } from './meshing';

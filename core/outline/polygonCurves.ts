@@ -1,10 +1,13 @@
 import type { Curve, Point } from './curves';
+import { thinned } from './recognised';
 
-/** A circle that runs of a polygon may have been made of. */
-export interface KnownCircle {
-  middle: Point;
-  radius: number;
-}
+/** A curve that runs of a polygon may have been made of, and how near to it, on either side, corners lie that belong to it, mm. */
+export type KnownCurve = { withinMm: number } & (
+  | { kind: 'circle'; middle: Point; radius: number }
+  /** As far as it goes. */
+  | { kind: 'line'; from: Point; to: Point }
+);
+type KnownCircle = Extract<KnownCurve, { kind: 'circle' }>;
 
 /** What lies as near as this lies on a circle or a line exactly, mm: corners come rounded to a hundred-thousandth. */
 const EXACT_MM = 1e-4;
@@ -17,32 +20,36 @@ const FEWEST_CHORDS = 4;
 
 /** Chords of a polygon that were one curve. */
 interface Run {
-  circle: KnownCircle | null;
+  known: KnownCurve | null;
   points: Point[];
 }
 
 /**
- * A closed polygon that was made of curves, as these again: chords of a known circle are an arc of it, other runs that turn evenly are
+ * A closed polygon that was made of curves, as these again: chords of a known circle are an arc of it, those of a known line are that, other runs that turn evenly are
  * a smooth line, the rest are lines. Ends of arcs lie where curves meet exactly.
  *
  * @param gapMm how far the middle of a chord may lie inside its circle.
  */
 export function curvesOfPolygon(
   points: readonly Point[],
-  circles: readonly KnownCircle[],
+  known: readonly KnownCurve[],
   gapMm: number,
 ): Curve[] {
   const corners = withoutStraightOn(points);
-  const runs = joinedEnds(runsOf(corners, circles, gapMm));
+  const runs = joinedEnds(runsOf(corners, known, gapMm));
   const [only] = runs;
-  if (runs.length === 1 && only?.circle) return [{ kind: 'circle', ...only.circle, role: 'side0' }];
+  if (runs.length === 1 && only?.known?.kind === 'circle') {
+    const { middle, radius } = only.known;
+    return [{ kind: 'circle', middle, radius, role: 'side0' }];
+  }
   const ends = runs.map((run, index) => junction(run, runs[(index + 1) % runs.length]!));
   return runs.map((run, index): Curve => {
     const [from, to] = [ends[(index + runs.length - 1) % runs.length]!, ends[index]!];
     const role = `side${index}`;
-    if (run.circle) return { kind: 'arc', from, via: onArc(run, run.circle), to, role };
-    if (run.points.length === 2) return { kind: 'line', from, to, role };
-    return { kind: 'spline', points: [from, ...run.points.slice(1, -1), to], role };
+    if (run.known?.kind === 'circle') return { kind: 'arc', from, via: onArc(run, run.known), to, role };
+    if (run.known || run.points.length === 2) return { kind: 'line', from, to, role };
+    // Corners of a mesh lie a little in and out of the curve: through fewer of them it is smooth.
+    return thinned({ kind: 'spline', points: [from, ...run.points.slice(1, -1), to], role }, gapMm);
   });
 }
 
@@ -65,31 +72,46 @@ function withoutStraightOn(points: readonly Point[]): Point[] {
   return kept;
 }
 
-/** The circle that a chord belongs to. */
-const circleOf = (a: Point, b: Point, circles: readonly KnownCircle[], gapMm: number) =>
-  circles.find(({ middle, radius }) =>
-    [a, between(a, b), b].every((point) => {
-      const out = apart(point, middle) - radius;
-      return out < EXACT_MM && out > -gapMm;
-    }),
-  ) ?? null;
+/** The curve that a chord belongs to: one whose corners it has exactly before one that it is near to. */
+const knownCurveOf = (a: Point, b: Point, known: readonly KnownCurve[], gapMm: number) =>
+  known.find((curve) => curve.kind === 'circle' && isChord(a, b, curve, EXACT_MM, gapMm)) ??
+  known.find((curve) => isNear(a, b, curve, gapMm)) ??
+  null;
+
+/** Whether a chord lies on a circle or, as its middle does and whatever cuts it off, within it by a gap at most. */
+const isChord = (a: Point, b: Point, { middle, radius }: KnownCircle, withinMm: number, gapMm: number) =>
+  [a, between(a, b), b].every((point) => {
+    const out = apart(point, middle) - radius;
+    return out < withinMm && out > -gapMm - withinMm;
+  });
+
+function isNear(a: Point, b: Point, curve: KnownCurve, gapMm: number): boolean {
+  if (curve.kind === 'circle') return isChord(a, b, curve, curve.withinMm, gapMm);
+  const { from, to, withinMm } = curve;
+  const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
+  const length = Math.hypot(dx, dy);
+  return [a, b].every((point) => {
+    const beyond = ((point[0] - from[0]) * dx + (point[1] - from[1]) * dy) / length;
+    return offLine(point, from, to) < withinMm && beyond > -withinMm && beyond < length + withinMm;
+  });
+}
 
 /** Neighbouring chords of one curve together, all the way round. */
-function runsOf(corners: readonly Point[], circles: readonly KnownCircle[], gapMm: number): Run[] {
+function runsOf(corners: readonly Point[], curves: readonly KnownCurve[], gapMm: number): Run[] {
   const runs: Run[] = [];
   corners.forEach((from, index) => {
     const to = corners[(index + 1) % corners.length]!;
-    const circle = circleOf(from, to, circles, gapMm);
+    const known = knownCurveOf(from, to, curves, gapMm);
     const last = runs.at(-1);
-    const goesOn = last && (circle ? last.circle === circle : !last.circle && isSmooth([...last.points, to]));
+    const goesOn = last && (known ? last.known === known : !last.known && isSmooth([...last.points, to]));
     if (goesOn) last.points.push(to);
-    else runs.push({ circle, points: [from, to] });
+    else runs.push({ known, points: [from, to] });
   });
-  return runs.flatMap((run) => (run.circle || run.points.length > FEWEST_CHORDS ? [run] : linesOf(run)));
+  return runs.flatMap((run) => (run.known || run.points.length > FEWEST_CHORDS ? [run] : linesOf(run)));
 }
 
 const linesOf = ({ points }: Run): Run[] =>
-  points.slice(1).map((to, index) => ({ circle: null, points: [points[index]!, to] }));
+  points.slice(1).map((to, index) => ({ known: null, points: [points[index]!, to] }));
 
 /** Whether the last chord of a line goes on smoothly: a small turn, and no chord much longer than its neighbour. */
 function isSmooth(points: readonly Point[]): boolean {
@@ -103,7 +125,7 @@ function isSmooth(points: readonly Point[]): boolean {
 /** The last run may go on as the first one. */
 function joinedEnds(runs: Run[]): Run[] {
   const [first, last] = [runs[0], runs.at(-1)];
-  if (!first?.circle || !last || first === last || last.circle !== first.circle) return runs;
+  if (!first?.known || !last || first === last || last.known !== first.known) return runs;
   return [{ ...first, points: [...last.points.slice(0, -1), ...first.points] }, ...runs.slice(1, -1)];
 }
 
@@ -121,17 +143,14 @@ function junction(one: Run, next: Run): Point {
 }
 
 /** The nearest point of the curve of a run. Smooth lines keep their ends. */
-function onto(point: Point, { circle, points }: Run, end: 'begin' | 'end'): Point {
-  if (circle) {
-    const out = apart(point, circle.middle);
-    const share = circle.radius / out;
-    return [
-      circle.middle[0] + (point[0] - circle.middle[0]) * share,
-      circle.middle[1] + (point[1] - circle.middle[1]) * share,
-    ];
+function onto(point: Point, { known, points }: Run, end: 'begin' | 'end'): Point {
+  if (known?.kind === 'circle') {
+    const { middle, radius } = known;
+    const share = radius / apart(point, middle);
+    return [middle[0] + (point[0] - middle[0]) * share, middle[1] + (point[1] - middle[1]) * share];
   }
-  if (points.length > 2) return end === 'end' ? points.at(-1)! : points[0]!;
-  const [a, b] = points as [Point, Point];
+  if (!known && points.length > 2) return end === 'end' ? points.at(-1)! : points[0]!;
+  const [a, b] = known ? [known.from, known.to] : (points as [Point, Point]);
   const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
   const along = ((point[0] - a[0]) * dx + (point[1] - a[1]) * dy) / (dx * dx + dy * dy);
   return [a[0] + along * dx, a[1] + along * dy];
@@ -141,5 +160,5 @@ function onto(point: Point, { circle, points }: Run, end: 'begin' | 'end'): Poin
 const onArc = ({ points }: Run, circle: KnownCircle): Point => {
   const half = points.length >> 1;
   const near = points.length === 2 ? between(points[0]!, points[1]!) : points[half]!;
-  return onto(near, { circle, points }, 'begin');
+  return onto(near, { known: circle, points }, 'begin');
 };

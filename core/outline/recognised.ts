@@ -58,7 +58,9 @@ export function rejoined(loop: Loop): Curve[] {
       joined[0] = whole;
     }
   }
-  return joined.map((curve) => (curve.kind === 'spline' && !curve.closed ? thinned(curve) : curve));
+  return joined.map((curve) =>
+    curve.kind === 'spline' && !curve.closed ? thinned(curve, THINNED_MM) : curve,
+  );
 }
 
 function together(one: Curve, next: Curve): Curve | null {
@@ -94,14 +96,14 @@ function bendAt(points: readonly Point[]): number {
 }
 
 /** Through every second, fourth, eighth point of it, as long as it stays where it was. */
-function thinned(curve: Extract<Curve, { kind: 'spline' }>): Curve {
+export function thinned(curve: Extract<Curve, { kind: 'spline' }>, withinMm: number): Curve {
   const { points } = curve;
   for (let stride = 16; stride > 1; stride /= 2) {
     const kept = points.filter((_, index) => index % stride === 0 || index === points.length - 1);
     if (kept.length < 4) continue;
     const dense = alongSmooth(smoothLine(kept, false), 8 * stride) as unknown as Point[];
     const isNear = points.every((at) =>
-      dense.some((_, index) => index > 0 && offLine(at, dense[index - 1]!, dense[index]!) < THINNED_MM),
+      dense.some((_, index) => index > 0 && offLine(at, dense[index - 1]!, dense[index]!) < withinMm),
     );
     if (isNear) return { ...curve, points: kept };
   }

@@ -5,13 +5,14 @@ import {
   loopOf,
   placedRegion,
   regionOf,
+  withArcs,
   type KnownOutline,
   type Loop,
   type PlaneMap,
   type Region,
 } from '@core/outline';
 import { dot, toWorld, WORLD, type Frame, type OutlineNumbers } from '@core/part';
-import { SAME_ANGLE } from '@core/tolerance';
+import { isNothing, SAME_ANGLE } from '@core/tolerance';
 
 import { offsetRegion, regionOfFace } from './outlineOnPart';
 import { faceOfPick } from './picks';
@@ -41,7 +42,11 @@ export function regionHere(
       : 'face' in of
         ? pickedRegion(of.face, there.value)
         : wholeRegion(there.value);
-  return base.ok ? offsetRegion(input.kernel, base.value, lengths.by!) : base;
+  if (!base.ok) return base;
+  const { by } = lengths;
+  // What is seen bends as it will: moved out or in, it is of arcs.
+  const moved = 'whole' in of && !isNothing(by!.mm) ? regionWithArcs(base.value) : base.value;
+  return offsetRegion(input.kernel, moved, by!);
 }
 
 type Taken = Extract<SettledOutline, { shape: 'offset' }>;
@@ -115,6 +120,14 @@ function middleOf(kernel: Kernel, { shape }: TaggedSolid): [number, number] {
   const [x0, y0, , x1, y1] = boundingBox(kernel, shape);
   return [(x0 + x1) / 2, (y0 + y1) / 2];
 }
+
+/** How near arcs come to what is seen, mm: its corners are a few micrometres off themselves. */
+const ARCS_WITHIN_MM = 0.005;
+
+const regionWithArcs = ({ outer, holes }: Region): Region => ({
+  outer: withArcs(outer, ARCS_WITHIN_MM),
+  holes: holes.map((hole) => withArcs(hole, ARCS_WITHIN_MM)),
+});
 
 function wholeRegion({ kernel, before }: OutlineInput): Result<Region, StepFault> {
   return before ? silhouetteOf(before, middleOf(kernel, before)) : no({ code: 'outline.notHere' });

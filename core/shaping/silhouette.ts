@@ -5,15 +5,22 @@ import { meshOf, scoped, type TaggedSolid, partsOf } from '@core/kernel';
 import {
   curvesOfPolygon,
   regionOfLoops,
-  type KnownCircle,
+  type KnownCurve,
   type Loop,
   type Point,
   type Region,
 } from '@core/outline';
 import { isParallel, isSameLength, isSamePoint } from '@core/tolerance';
 
-/** Where the outline bends out of no edge, as a ball's does, it is as near as this. */
-const QUALITY = { gapMm: 0.004, angle: 0.1 };
+import { boundaryOfTriangles, type Corner } from './boundaryOfTriangles';
+import { isKnownAllRound, turningEdges } from './turningEdges';
+
+/** Where the outline is of curves that nobody knows, it is as near as this. */
+const FINE = { gapMm: 0.004, angle: 0.1 };
+/** Where all of it is known, the mesh only tells which curve is where. */
+const COARSE = { gapMm: 0.01, angle: 0.2 };
+/** Where a round face turns away, no corner of the mesh need lie: its outline runs within so many gaps. */
+const TURNS_WITHIN = 3;
 
 /** Clipper counts in whole numbers; these are a mm. */
 const PER_MM = 1e5;
@@ -22,35 +29,43 @@ const PER_MM = 1e5;
 const SMALLEST_MM2 = 1e-3;
 
 /**
- * The outline of all of a solid as it is seen from above, about `middle`: exact where edges make it that are straight or round, within a few
- * micrometres elsewhere.
+ * The outline of all of a solid as it is seen from above, about `middle`: exact where edges make it that are straight or round, or balls, cylinders, cones and level
+ * rings; within a few micrometres elsewhere.
  */
 export function silhouetteOf(solid: TaggedSolid, middle: Point): Result<Region, StepFault> {
-  const { positions, indices } = meshOf(solid, QUALITY);
+  const quality = isKnownAllRound(solid) ? COARSE : FINE;
+  const { positions, indices } = meshOf(solid, quality);
   const at = (corner: number): Point => {
     const place = 3 * indices[corner]!;
     return [positions[place]! - middle[0], positions[place + 1]! - middle[1]];
   };
-  const triangles = [];
+  const triangles: [Corner, Corner, Corner][] = [];
   for (let corner = 0; corner < indices.length; corner += 3) {
     const [a, b, c] = [at(corner), at(corner + 1), at(corner + 2)];
     if ((b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]) <= 0) continue;
-    triangles.push([a, b, c].map(([x, y]) => ({ x: Math.round(x * PER_MM), y: Math.round(y * PER_MM) })));
+    triangles.push([whole(a), whole(b), whole(c)]);
   }
-  const circles = levelCircles(solid, middle);
-  const loops = Clipper.union(triangles, FillRule.NonZero).flatMap((path): Loop[] => {
+  const known = [
+    ...levelCircles(solid, middle),
+    ...turningEdges(solid, middle, TURNS_WITHIN * quality.gapMm),
+  ];
+  // Where it runs along a line and back, Clipper may never end.
+  const round = boundaryOfTriangles(triangles).map((loop) => Clipper.trimCollinear(loop));
+  const loops = Clipper.union(round, FillRule.NonZero).flatMap((path): Loop[] => {
     const area = Clipper.area(path);
     if (Math.abs(area) < SMALLEST_MM2 * PER_MM ** 2) return [];
     const points = path.map(({ x, y }): Point => [x / PER_MM, y / PER_MM]);
     // Holes come clockwise.
-    return [curvesOfPolygon(area > 0 ? points : points.reverse(), circles, QUALITY.gapMm)];
+    return [curvesOfPolygon(area > 0 ? points : points.reverse(), known, quality.gapMm)];
   });
   return loops.length > 0 ? regionOfLoops(loops) : no({ code: 'outline.notHere' });
 }
 
+const whole = ([x, y]: Point): Corner => ({ x: Math.round(x * PER_MM), y: Math.round(y * PER_MM) });
+
 /** Circles of which level edges are a part, each once, about `middle`. */
-function levelCircles({ kernel, shape }: TaggedSolid, [mx, my]: Point): KnownCircle[] {
-  const found: KnownCircle[] = [];
+function levelCircles({ kernel, shape }: TaggedSolid, [mx, my]: Point): KnownCurve[] {
+  const found: Extract<KnownCurve, { kind: 'circle' }>[] = [];
   scoped((scope) => {
     for (const edge of partsOf(kernel, scope, shape, 'TopAbs_EDGE')) {
       const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(edge))));
@@ -63,7 +78,7 @@ function levelCircles({ kernel, shape }: TaggedSolid, [mx, my]: Point): KnownCir
       const isKnown = found.some(
         (one) => isSameLength(one.radius, radius) && isSamePoint(one.middle, [x, y]),
       );
-      if (!isKnown) found.push({ middle: [x, y], radius });
+      if (!isKnown) found.push({ kind: 'circle', middle: [x, y], radius, withinMm: 0 });
     }
   });
   return found;
