@@ -5,6 +5,8 @@ import reactHooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
+import { ownKeys } from './tools/lint/ownKeys.mjs';
+
 /** Folders of core, so that a path which climbs out of one into another can be told from one that stays inside. */
 const coreFolders = readdirSync('core');
 const outOfCoreFolder = `^(\\.\\./)+(${coreFolders.join('|')})(/|$)`;
@@ -61,7 +63,9 @@ export default tseslint.config(
     // Rules that need types: no promise is left to itself, and a switch over a union answers all of it.
     files: ['**/*.{ts,tsx}'],
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    plugins: { own: { rules: { 'own-keys': ownKeys } } },
     rules: {
+      'own/own-keys': 'error',
       '@typescript-eslint/no-floating-promises': 'error',
       '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
       '@typescript-eslint/await-thenable': 'error',
@@ -88,6 +92,11 @@ export default tseslint.config(
       '@typescript-eslint/no-unsafe-assignment': 'off',
       '@typescript-eslint/no-unsafe-member-access': 'off',
     },
+  },
+  {
+    // What tests and tools look up, they have written themselves.
+    files: ['**/*.test.{ts,tsx}', 'tools/**/*.ts', 'core/testing/**/*.ts'],
+    rules: { 'own/own-keys': 'off' },
   },
   {
     files: ['**/*.{ts,tsx}'],

@@ -1,3 +1,5 @@
+import { ownValue } from '@core/own';
+
 import { resolve } from 'node:path';
 
 import { Trouble } from './trouble';
@@ -28,7 +30,7 @@ const HIGHEST_PORT = 65_535;
  */
 export function readConfig(environment: Record<string, string | undefined>): Config {
   const text = (name: string, usual: string): string => {
-    const value = environment[name] ?? usual;
+    const value = ownValue(environment, name) ?? usual;
     if (value.trim() === '') throw bad(name, value, 'filled in, or left out');
     return value;
   };

@@ -1,3 +1,5 @@
+import { ownValue } from '@core/own';
+
 /** What an old part may be made of, by its mark (ISO 1043-1), or the metal's name. */
 export const OLD_MATERIALS = [
   'PP',
@@ -229,7 +231,7 @@ export interface Likely {
  */
 export function oldMaterial(answers: Readonly<Record<string, string>>): Likely[] {
   const given = CLUES.flatMap(({ id, answers: known }) =>
-    known.filter((answer) => answer.id === answers[id]),
+    known.filter((answer) => answer.id === ownValue(answers, id)),
   );
   const weights = OLD_MATERIALS.map((material) => ({
     material,

@@ -8,6 +8,7 @@ import {
   type Step,
   type TakenNumber,
 } from '@core/model';
+import { ownValue } from '@core/own';
 
 import { formulaValue, type EvaluatedRepair } from './evaluateRepair';
 
@@ -74,7 +75,7 @@ function settledField(
 
 function withNumberAt(at: unknown, [key, ...rest]: readonly string[], value: number): unknown {
   if (key === undefined) return value;
-  const inside = withNumberAt((at as Record<string, unknown>)[key], rest, value);
+  const inside = withNumberAt(ownValue(at as Record<string, unknown>, key), rest, value);
   return Array.isArray(at)
     ? at.map((one: unknown, index) => (index === Number(key) ? inside : one))
     : { ...(at as object), [key]: inside };

@@ -2,6 +2,7 @@ import { create, parseDependencies, type FactoryFunctionMap } from 'mathjs/numbe
 
 import { no, ok, type Fault, type Result } from '@core/fault';
 import { cleanTyped, exponentIn, INCHES_PER_FOOT, MM_PER, RAD_PER_DEGREE, rewritten } from '@core/quantity';
+import { ownValue } from '@core/own';
 
 import { fitTag, FUNCTIONS, isFunctionName, type Expression } from './expression';
 
@@ -126,7 +127,7 @@ function check(node: Parsed, text: string): Result<Expression, Fault> {
 
 function checkName(name: string): Result<Expression, Fault> {
   if (name === 'pi') return ok({ op: 'number', value: Math.PI });
-  const unit = Object.hasOwn(UNITS, name) ? UNITS[name] : undefined;
+  const unit = ownValue(UNITS, name);
   if (unit) return ok({ op: 'quantity', ...unit });
   if (/^[A-Z]{1,3}$/.test(name)) return ok({ op: 'size', tag: name });
   return no({ code: 'formula.unknownWord', word: name });

@@ -2,6 +2,7 @@ import { no, ok, type ConstructionNumber, type Fault, type Result } from '@core/
 import { fitOfTag, parseFormula, tagsIn, type Expression } from '@core/formula';
 import type { Derivation, Size, Source } from '@core/model';
 import type { LengthUnit } from '@core/quantity';
+import { ownValue } from '@core/own';
 
 import { impossible } from './construction';
 import { constructionOf } from './constructions';
@@ -81,7 +82,7 @@ function prepareConstruction(
   const needs: Size[] = [];
   const places: { key: string; need: number; value: number; exact: boolean }[] = [];
   for (const { key, quantity } of construction.inputs) {
-    const found = findInput(derivation.inputs[key], named(key), quantity, find);
+    const found = findInput(ownValue(derivation.inputs, key), named(key), quantity, find);
     if (!found.ok) return found;
     const { value } = found;
     if (typeof value === 'number') places.push({ key, need: -1, value, exact: true });
@@ -99,7 +100,7 @@ function prepareConstruction(
     }
     const computed = construction.compute(inputs);
     if (!computed.ok) return computed;
-    const value = computed.value[wanted.key]!;
+    const value = ownValue(computed.value, wanted.key)!;
     return Number.isFinite(value) ? ok(value) : impossible(construction.id, 'doNotGoTogether', wanted.key);
   };
   return ok({

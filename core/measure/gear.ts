@@ -1,5 +1,6 @@
 import { ok } from '@core/fault';
 import { RAD_PER_DEGREE } from '@core/quantity';
+import { ownValue } from '@core/own';
 
 import { impossible, type Construction } from './construction';
 
@@ -115,8 +116,8 @@ export const gearFromSpans: Construction = {
     { key: 'mateShift', quantity: 'count' },
   ],
   compute(given) {
-    const [teeth, tip, k, span, mate, centres] = ['teeth', 'tip', 'k', 'span', 'mate', 'centres'].map(
-      (key) => given[key]!,
+    const [teeth, tip, k, span, mate, centres] = ['teeth', 'tip', 'k', 'span', 'mate', 'centres'].map((key) =>
+      ownValue(given, key)!,
     ) as [number, number, number, number, number, number];
     let best: GearGuess | null = null;
     for (const kind of TOOTH_KINDS) {
@@ -172,7 +173,7 @@ export const gearFromTwoSpans: Construction = {
     { key: 'unworn', quantity: 'length' },
   ],
   compute(given) {
-    const [teeth, k, span, next] = ['teeth', 'k', 'span', 'next'].map((key) => given[key]!) as [
+    const [teeth, k, span, next] = ['teeth', 'k', 'span', 'next'].map((key) => ownValue(given, key)!) as [
       number,
       number,
       number,

@@ -1,3 +1,5 @@
+import { ownValue } from '@core/own';
+
 /**
  * Steps were called otherwise until version 9 of the repair file: by the words of the screens instead of the field's. No word of then is
  * one of now, so that what is in present words stays as it is.
@@ -29,7 +31,7 @@ const each = (value: unknown, change: (one: Data) => Data): unknown =>
 
 /** A step in present words. */
 function inPresentWords(step: Data): Data {
-  const kind = typeof step.kind === 'string' ? (KINDS[step.kind] ?? step.kind) : step.kind;
+  const kind = typeof step.kind === 'string' ? (ownValue(KINDS, step.kind) ?? step.kind) : step.kind;
   const { taper, ...rest } = step;
   return { ...rest, kind, ...(taper === undefined ? {} : { draft: taper }) };
 }

@@ -1,3 +1,5 @@
+import { ownValue } from '@core/own';
+
 /**
  * Repair files of version 1 were written in a first form for some weeks: lengths only, no layouts, chains or photos.
  * What was read then is read now; the form of a version never changes again.
@@ -7,7 +9,7 @@ type Data = Record<string, unknown>;
 const isData = (value: unknown): value is Data =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 const rowsIn = (state: Data, list: string): Data[] => {
-  const rows = state[list];
+  const rows = ownValue(state, list);
   return Array.isArray(rows) ? rows.filter(isData) : [];
 };
 

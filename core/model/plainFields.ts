@@ -2,6 +2,7 @@ import { z } from 'zod';
 
 import { PLAIN_NUMBERS, type PlainBounds, type PlainNumber } from '@core/fields';
 import { schemaOf, type Step } from '@core/steps/data';
+import { ownValue } from '@core/own';
 
 /** An angle, a count or a factor of a step, with its bounds: `path` is where it stands, `pattern.count`. */
 export interface PlainField extends PlainBounds {
@@ -33,7 +34,7 @@ function look(schema: z.core.$ZodType, data: unknown, path: string, found: Plain
     if (data !== undefined) look(schema.unwrap(), data, path, found);
   } else if (schema instanceof z.ZodObject) {
     for (const [key, inside] of Object.entries(schema.shape as z.core.$ZodShape)) {
-      look(inside, (data as Record<string, unknown>)[key], path ? `${path}.${key}` : key, found);
+      look(inside, ownValue(data as Record<string, unknown>, key), path ? `${path}.${key}` : key, found);
     }
   } else if (schema instanceof z.ZodArray) {
     (data as unknown[]).forEach((one, index) => look(schema.element, one, `${path}.${index}`, found));
@@ -54,7 +55,7 @@ function mayBe(schema: z.core.$ZodType, data: unknown): boolean {
   if (!isObject(data) || Array.isArray(data)) return false;
   return Object.entries(schema.shape as z.core.$ZodShape).every(([key, inside]) =>
     inside instanceof z.ZodLiteral
-      ? inside.values.has(data[key] as never)
+      ? inside.values.has(ownValue(data, key) as never)
       : inside instanceof z.ZodOptional || key in data,
   );
 }

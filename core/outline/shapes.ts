@@ -1,6 +1,7 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { DrawnCurve, OutlineShapeName } from '@core/model';
 import { isSameLength } from '@core/tolerance';
+import { ownValue } from '@core/own';
 
 import type { Region } from './chain';
 import type { Curve, Loop, Point } from './curves';
@@ -48,7 +49,7 @@ export function regionOf(outline: KnownOutline): Result<Region, StepFault> {
 /** The loop of a plain outline about the origin, or what is wrong with its numbers. */
 export function loopOf(outline: KnownOutline): Result<Loop, StepFault> {
   const { lengths } = outline;
-  const mm = (key: string) => lengths[key]!.mm;
+  const mm = (key: string) => ownValue(lengths, key)!.mm;
   switch (outline.shape) {
     case 'circle':
       return ok([{ kind: 'circle', middle: [0, 0], radius: mm('diameter') / 2, role: 'wall' }]);

@@ -1,6 +1,7 @@
 import { ok, type LengthName, type NamedLength, type Result, type StepFault } from '@core/fault';
 import type { EvaluatedRepair } from '@core/fit';
 import { isValue, type OutlineShape } from '@core/model';
+import { ownValue } from '@core/own';
 
 import { layoutPlaces, resolveAll, resolveLength, resolvePosition } from './resolve';
 
@@ -37,7 +38,7 @@ export function outlineNumbers(
         continue;
       }
       const resolve = MAY_BE_ZERO.has(key) ? resolvePosition : resolveLength;
-      resolved[path + key] = resolve(inside, NAMES[key] ?? (key as LengthName), numbers);
+      resolved[path + key] = resolve(inside, ownValue(NAMES, key) ?? (key as LengthName), numbers);
     }
   };
   look(outline, '');

@@ -1,3 +1,5 @@
+import { ownValue } from '@core/own';
+
 /** Fractions that are one character, as they are written out. */
 const VULGAR: Record<string, string> = {
   '½': '1/2',
@@ -48,9 +50,9 @@ export function cleanTyped(text: string): string {
       .replace(/\u066b/g, '.')
       .replace(/\u066c/g, "'")
       .replace(/(\d?)([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅐⅛⅜⅝⅞⅑⅒])/g, (_, before: string, one: string) =>
-        before ? `${before} ${VULGAR[one]!}` : VULGAR[one]!,
+        before ? `${before} ${ownValue(VULGAR, one)!}` : ownValue(VULGAR, one)!,
       )
-      .replace(/[⁰¹²³⁴⁵⁶⁷⁸⁹⁻]+/g, (raised) => `^${[...raised].map((one) => RAISED[one]!).join('')}`)
+      .replace(/[⁰¹²³⁴⁵⁶⁷⁸⁹⁻]+/g, (raised) => `^${[...raised].map((one) => ownValue(RAISED, one)!).join('')}`)
       .replace(/[\u2033\u201d\u201c\u3003]|''|′′|’’/g, '"')
       .replace(/[\u2032\u2019\u2018\u00b4`]/g, "'")
       .replace(/[º˚]/g, '°')

@@ -1,4 +1,5 @@
 import { no, ok, type Fault, type Result } from '@core/fault';
+import { ownValue } from '@core/own';
 
 import { cleanTyped } from './cleanTyped';
 import { INCHES_PER_FOOT, MM_PER, type LengthUnit } from './lengthUnit';
@@ -249,7 +250,7 @@ export function mmPer(unit: string): number | null {
   // A large M is a thread, and no metre.
   if (unit === 'M') return null;
   const word = unit.toLowerCase().replace(/\.$/, '').trim();
-  return Object.hasOwn(UNIT_MM, word) ? UNIT_MM[word]! : null;
+  return ownValue(UNIT_MM, word) ?? null;
 }
 
 const UNIT_MM: Record<string, number> = {

@@ -1,4 +1,5 @@
 import type { Step, Value } from '@core/model';
+import { ownValue } from '@core/own';
 
 /** Recipes with one thing changed. All give a new list and leave the old one alone. */
 
@@ -42,7 +43,8 @@ export const fieldOf = (step: Step, field: string): Value | 'through' | undefine
 
 /** Data with what stands at a path replaced; undefined takes it away. */
 function setAt(at: unknown, [key, ...rest]: readonly string[], value: unknown): unknown {
-  const inside = rest.length === 0 ? value : setAt((at as Record<string, unknown>)[key!], rest, value);
+  const inside =
+    rest.length === 0 ? value : setAt(ownValue(at as Record<string, unknown>, key!), rest, value);
   if (Array.isArray(at)) return at.map((item: unknown, index) => (index === Number(key) ? inside : item));
   const { [key!]: _, ...others } = at as Record<string, unknown>;
   return inside === undefined ? others : { ...(at as object), [key!]: inside };

@@ -7,6 +7,7 @@ import {
   type Value,
   type PlainNumber,
 } from '@core/model';
+import { ownValue } from '@core/own';
 
 import {
   added,
@@ -159,7 +160,7 @@ export function outlineParts(
     ),
   ];
   const isNow = ({ patch }: Option) => {
-    const other = patch[path] as OutlineShape;
+    const other = ownValue(patch, path) as OutlineShape;
     if (other.shape !== outline.shape) return false;
     if (other.shape === 'layoutHull') return other.layout === (outline as typeof other).layout;
     return other.shape !== 'offset' || JSON.stringify(other) === JSON.stringify(outline);

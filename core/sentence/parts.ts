@@ -1,4 +1,5 @@
 import { isTaken, type PlainNumber, type PlainQuantity, type TakenNumber, type Value } from '@core/model';
+import { ownValue } from '@core/own';
 
 /** Other words, and what of the step they stand for, by the path of each thing they set: `outline`, `sections.1.turn`. */
 export interface Option {
@@ -124,7 +125,7 @@ export function setting<T>(
 ): SentencePart {
   return choice(
     what,
-    ({ patch }) => patch[field] === value,
+    ({ patch }) => ownValue(patch, field) === value,
     options.map(([of, word]) => ({ word, patch: { [field]: of } })),
   );
 }

@@ -2,6 +2,7 @@ import { type Kernel, prismOf, type TaggedSolid } from '@core/kernel';
 import { effectOf, takesAway, type SettledStepOf } from '@core/model';
 import { cornerLoop, type Point } from '@core/outline';
 import { type Stand, faceTag } from '@core/part';
+import { ownValue } from '@core/own';
 
 import { uprightSection } from './upright';
 
@@ -28,7 +29,7 @@ export function ridge(
   const up = takesAway(effectOf(step)) && !stand.up ? -1 : 1;
   const loop = cornerLoop(corners.map(({ at: [x, z], role }) => ({ at: [x, up * z], role })));
   const { plane, direction } = uprightSection(step.turn, stand, breadth);
-  return prismOf(kernel, loop, plane, direction, (role) => faceTag(step.id, ROLES[role] ?? role));
+  return prismOf(kernel, loop, plane, direction, (role) => faceTag(step.id, ownValue(ROLES, role) ?? role));
 }
 
 /** The section of the room for something. */

@@ -50,7 +50,9 @@ export function silhouetteOf(solid: TaggedSolid, middle: Point): Result<Region, 
     ...turningEdges(solid, middle, TURNS_WITHIN * quality.gapMm),
   ];
   // Where it runs along a line and back, Clipper may never end.
-  const round = boundaryOfTriangles(triangles).map((loop) => Clipper.trimCollinear(loop));
+  const round = boundaryOfTriangles(triangles)
+    .map((loop) => Clipper.trimCollinear(loop))
+    .filter(({ length }) => length > 2);
   const loops = Clipper.union(round, FillRule.NonZero).flatMap((path): Loop[] => {
     const area = Clipper.area(path);
     if (Math.abs(area) < SMALLEST_MM2 * PER_MM ** 2) return [];

@@ -1,3 +1,5 @@
+import { ownValue } from '@core/own';
+
 import { BEARINGS, sourceOfBearing } from './bearings';
 import { CLEARANCE_HOLES } from './clearanceHoles';
 import { HEX_FLATS, NUT_HEIGHTS_MM } from './hexagons';
@@ -248,7 +250,12 @@ export const HARDWARE_HOLES: readonly HardwareHole[] = [
       name: `${thread} nut, held`,
       source: 'ISO 272, table 1; ISO 4032, table 1',
       diameterMm,
-      head: { kind: 'nut', sides: 6, acrossMm: flatsMm + NUT_ROOM_MM, depthMm: NUT_HEIGHTS_MM[thread]! },
+      head: {
+        kind: 'nut',
+        sides: 6,
+        acrossMm: flatsMm + NUT_ROOM_MM,
+        depthMm: ownValue(NUT_HEIGHTS_MM, thread)!,
+      },
     }),
   ),
   ...INSERTS.map(([thread, diameterMm, lengthMm]): HardwareHole => ({

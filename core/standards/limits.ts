@@ -1,3 +1,5 @@
+import { ownValue } from '@core/own';
+
 import { GRADES, sizeStep, standardToleranceMm } from './toleranceGrades';
 
 /** Limit deviations from the nominal size, mm. */
@@ -107,7 +109,7 @@ export function limitsOf(toleranceClass: string, nominalMm: number): Limits | nu
   const { hole, letter, grade } = read;
   const tolerance = standardToleranceMm(grade, nominalMm);
   if (letter === 'js') return { upperMm: tolerance / 2, lowerMm: -tolerance / 2 };
-  const tabled = SHAFTS[letter]![sizeStep(nominalMm, FINE_STEPS_MM)];
+  const tabled = ownValue(SHAFTS, letter)![sizeStep(nominalMm, FINE_STEPS_MM)];
   if (tabled === null || tabled === undefined) return null;
   const deviation = tabled / 1000;
   const loose = letter <= 'h';

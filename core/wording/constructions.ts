@@ -1,5 +1,6 @@
 import type { ConstructionNumber } from '@core/fault';
 import type { ConstructionId } from '@core/measure';
+import { ownValue } from '@core/own';
 
 import { lengthWords } from './lengthNames';
 
@@ -211,5 +212,5 @@ export const constructionName = (id: string): string | null =>
 /** One of a construction's numbers, or a length of a step, or what a person has named, in words. */
 export function numberWords(what: string | ConstructionNumber): string {
   if (typeof what === 'string') return lengthWords(what);
-  return WORDS[what.construction as ConstructionId].numbers[what.key] ?? what.key;
+  return ownValue(WORDS[what.construction as ConstructionId].numbers, what.key) ?? what.key;
 }

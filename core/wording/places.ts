@@ -1,5 +1,6 @@
 import type { Ground } from '@core/model';
 import type { NextPlace, Way } from '@core/trial';
+import { ownValue } from '@core/own';
 
 import type { Lengths } from './lengths';
 
@@ -20,15 +21,15 @@ export function nextPlaceSentences({ maker, changed, again, elsewhere }: NextPla
   return [
     ...changed.map(
       ({ way, fromMm, toMm }) =>
-        `${step}: its place ${AXIS_WORDS[ways[way][1]]} becomes ${show.length(toMm)} instead of ${show.length(fromMm)}.`,
+        `${step}: its place ${ownValue(AXIS_WORDS, ways[way][1])} becomes ${show.length(toMm)} instead of ${show.length(fromMm)}.`,
     ),
     ...again.map(
       ({ way, tag, name, fromMm, toMm }) =>
-        `${step}: its place ${AXIS_WORDS[ways[way][1]]} comes from ${tag} ${name}, ${show.length(fromMm)}. Measure that again: it should be about ${show.length(toMm)}.`,
+        `${step}: its place ${ownValue(AXIS_WORDS, ways[way][1])} comes from ${tag} ${name}, ${show.length(fromMm)}. Measure that again: it should be about ${show.length(toMm)}.`,
     ),
     ...elsewhere.map(
       ({ way, byMm }) =>
-        `${step}: its place ${AXIS_WORDS[ways[way][1]]} is worked out from others, and is off by ${show.signed(byMm)} ${show.word}. Take again what it is worked out from.`,
+        `${step}: its place ${ownValue(AXIS_WORDS, ways[way][1])} is worked out from others, and is off by ${show.signed(byMm)} ${show.word}. Take again what it is worked out from.`,
     ),
   ];
 }

@@ -1,3 +1,5 @@
+import { ownValue } from '@core/own';
+
 /** A millionth of a tenth of a degree: 45° is 450 tenths, and not a hair more or less. */
 const SAME_TENTH = 1e-6;
 
@@ -34,5 +36,5 @@ const WORDS: Record<string, string> = {
 /** What the number at a path of a step is called: `outline.teeth`. */
 export function plainWord(path: string): string {
   const keys = path.split('.').reverse();
-  return keys.flatMap((key) => WORDS[key] ?? [])[0] ?? 'number';
+  return keys.flatMap((key) => ownValue(WORDS, key) ?? [])[0] ?? 'number';
 }

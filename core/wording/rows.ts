@@ -1,4 +1,5 @@
 import type { RowKind, WorkshopRowKind } from '@core/model';
+import { ownValue } from '@core/own';
 
 /** Words for each kind of row: what one is called, and how the one is told that somebody is changing. */
 export const ROW_WORDS: Record<RowKind | WorkshopRowKind, { one: string; changed: string }> = {
@@ -27,4 +28,4 @@ export const ROW_WORDS: Record<RowKind | WorkshopRowKind, { one: string; changed
 
 /** What a row of a kind is called, also of a kind that only a newer server knows. */
 export const rowWord = (row: string): string =>
-  (ROW_WORDS as Partial<Record<string, { one: string }>>)[row]?.one ?? row;
+  ownValue(ROW_WORDS as Partial<Record<string, { one: string }>>, row)?.one ?? row;

@@ -1,4 +1,5 @@
 import { anyCopy, roleOf, stepOfTag, type FaceTag } from '@core/faceTag';
+import { ownValue } from '@core/own';
 
 const ROLE_WORDS: Record<string, string> = {
   top: 'the top',
@@ -22,5 +23,5 @@ export function tagWords(tag: FaceTag, placeOf: (stepId: string) => number | und
   const copy = /~(\d+)$/.exec(tag)?.[1];
   const place = placeOf(stepOfTag(tag));
   const of = place === undefined ? 'a step that is no longer before this one' : `step ${place}`;
-  return `${ROLE_WORDS[role] ?? 'a face'} of ${copy ? `number ${copy} of ` : ''}${of}`;
+  return `${ownValue(ROLE_WORDS, role) ?? 'a face'} of ${copy ? `number ${copy} of ` : ''}${of}`;
 }

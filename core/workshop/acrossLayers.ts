@@ -1,3 +1,5 @@
+import { ownValue } from '@core/own';
+
 /**
  * What a plastic laid in layers bears across them, as a share of what it bears along them: tensile strength of bars laid upright against such
  * laid flat (ISO 527-2, type 1A or 5A), middle of published comparisons of well laid bars; less where it was laid cold or fast.
@@ -17,4 +19,4 @@ const ACROSS_LAYERS: Readonly<Record<string, number>> = {
 /** Of one that nobody has measured. */
 const UNKNOWN = 0.5;
 
-export const acrossLayersOf = (materialId: string): number => ACROSS_LAYERS[materialId] ?? UNKNOWN;
+export const acrossLayersOf = (materialId: string): number => ownValue(ACROSS_LAYERS, materialId) ?? UNKNOWN;

@@ -1,5 +1,6 @@
 import { STANDINGS, type Grade, type Standing } from '@core/fields';
 import type { Material, MaterialFamily } from '@core/model';
+import { ownValue } from '@core/own';
 
 type Stands = Record<Standing, Grade>;
 type Some = Partial<Stands>;
@@ -45,6 +46,6 @@ const SHIPPED: Readonly<Record<string, Some>> = {
 
 /** How a material stands each thing: as its row says, or as those that ship and its family do. */
 export function standsOf({ id, family, stands }: Pick<Material, 'id' | 'family' | 'stands'>): Stands {
-  const known: Some = { ...FAMILIES[family], ...SHIPPED[id], ...stands };
+  const known: Some = { ...FAMILIES[family], ...ownValue(SHIPPED, id), ...stands };
   return Object.fromEntries(STANDINGS.map((one) => [one, known[one] ?? 'suited'])) as Stands;
 }

@@ -1,4 +1,5 @@
 import type { Material } from '@core/model';
+import { ownValue } from '@core/own';
 
 /** What a material bears, as shares of its yield stress. */
 export interface Bearing {
@@ -61,14 +62,13 @@ const BENDS_AWAY: Readonly<Record<Material['family'], number>> = {
 };
 
 /** Yield stress of a material that ships with the app, MPa. */
-export const yieldOf = (materialId: string): number | undefined =>
-  Object.hasOwn(BEARING, materialId) ? BEARING[materialId]!.yieldMpa : undefined;
+export const yieldOf = (materialId: string): number | undefined => ownValue(BEARING, materialId)?.yieldMpa;
 
 /** What a material bears; `isEstimated` where its yield stress stands in no row and in no table. */
 export function bearingOf(
   material: Pick<Material, 'id' | 'family' | 'modulusMpa' | 'strain' | 'yieldMpa'>,
 ): Bearing & { isEstimated: boolean } {
-  const known = Object.hasOwn(BEARING, material.id) ? BEARING[material.id] : undefined;
+  const known = ownValue(BEARING, material.id);
   const shares = known ?? OF_FAMILY[material.family];
   if (material.yieldMpa !== undefined) return { ...shares, yieldMpa: material.yieldMpa, isEstimated: false };
   if (known) return { ...known, isEstimated: false };

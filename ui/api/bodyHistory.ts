@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 
 import type { Body } from '@core/model';
+import { ownValue } from '@core/own';
 
 /** Bodies as they were before each change of this session, and as they were before each step back, by body. */
 interface BodyHistory {
@@ -37,29 +38,29 @@ export const useBodyHistory = create<BodyHistory>((set, get) => ({
     if (stepping) return;
     const { past, future } = get();
     set({
-      past: { ...past, [before.id]: [...(past[before.id] ?? []), before] },
+      past: { ...past, [before.id]: [...(ownValue(past, before.id) ?? []), before] },
       future: { ...future, [before.id]: [] },
     });
   },
   back: (now) => {
     const { past, future } = get();
-    const list = [...(past[now.id] ?? [])];
+    const list = [...(ownValue(past, now.id) ?? [])];
     let found = list.pop();
     // What was undone from its notice is as it was already.
     while (found && same(found, now)) found = list.pop();
     set({
       past: { ...past, [now.id]: list },
-      future: found ? { ...future, [now.id]: [...(future[now.id] ?? []), now] } : future,
+      future: found ? { ...future, [now.id]: [...(ownValue(future, now.id) ?? []), now] } : future,
     });
     return found ?? null;
   },
   on: (now) => {
     const { past, future } = get();
-    const list = [...(future[now.id] ?? [])];
+    const list = [...(ownValue(future, now.id) ?? [])];
     const found = list.pop();
     if (!found) return null;
     set({
-      past: { ...past, [now.id]: [...(past[now.id] ?? []), now] },
+      past: { ...past, [now.id]: [...(ownValue(past, now.id) ?? []), now] },
       future: { ...future, [now.id]: list },
     });
     return found;

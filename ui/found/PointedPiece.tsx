@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { Text, View } from 'react-native';
 
 import type { Vec3, WeldedMesh } from '@core/part';
+import { ownValue } from '@core/own';
 
 import { turnByKey } from '../scene/turningKeys';
 import { useScene } from '../scene/useScene';
@@ -56,7 +57,7 @@ export function PointedPiece({
           onPointerUp={(event) => take(scene.current?.end(...spot(event)))}
           onKeyDown={(event) => {
             const [x, y] = aim ?? [0, 0];
-            const step = event.shiftKey ? AIMS[event.key] : undefined;
+            const step = event.shiftKey ? ownValue(AIMS, event.key) : undefined;
             if (!step && event.key !== 'Enter') return turnByKey(event, scene.current);
             event.preventDefault();
             if (step) setAim([inside(x + step[0], size.width), inside(y + step[1], size.height)]);

@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { evaluateRepair } from '@core/fit';
 import { progressOf } from '@core/progress';
 import type { Repair } from '@core/model';
+import { ownValue } from '@core/own';
 
 import { useRepair } from '../api/useRepair';
 import { useWorkshop } from '../api/useWorkshop';
@@ -114,14 +115,14 @@ function Frame({ repair }: { repair: Repair }) {
   );
   const screen = (
     // Another screen begins anew.
-    <ScreenBoundary key={stage} where={SCREEN_WORDS[stage] ?? 'this screen'} repair={repair}>
+    <ScreenBoundary key={stage} where={ownValue(SCREEN_WORDS, stage) ?? 'this screen'} repair={repair}>
       <Slot />
     </ScreenBoundary>
   );
   const rule = (
     <StageRule
       repairId={repair.head.id}
-      current={STAGE_OF[stage] ?? stage}
+      current={ownValue(STAGE_OF, stage) ?? stage}
       missing={progress.missing}
       upright={wide}
     />

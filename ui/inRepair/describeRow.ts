@@ -1,3 +1,5 @@
+import { ownValue } from '@core/own';
+
 /** What differs between two versions of a row, in words. */
 export interface RowDifference {
   what: string;
@@ -44,7 +46,7 @@ const FIELD_WORDS: Record<string, string> = {
 /** @param theirs null when the other side has no such row. */
 export function describeRow(mine: object, theirs: object | null): RowDifference[] {
   return Object.entries(FIELD_WORDS).flatMap(([field, what]) => {
-    const [own, other] = [mine, theirs ?? {}].map((row) => (row as Record<string, unknown>)[field]);
+    const [own, other] = [mine, theirs ?? {}].map((row) => ownValue(row as Record<string, unknown>, field));
     if (JSON.stringify(own) === JSON.stringify(other)) return [];
     return [{ what, mine: show(own), theirs: show(other) }];
   });

@@ -2,6 +2,7 @@ import { Text, View } from 'react-native';
 
 import type { Body } from '@core/model';
 import { type Footing, MOST_PIECES, type RequestedSpare } from '@core/printing';
+import { ownValue } from '@core/own';
 
 import { Button } from '../shared/Button';
 import { CountSteps } from '../shared/CountSteps';
@@ -36,7 +37,7 @@ export function OnTheBed({
   onLead(body: Body): void;
 }) {
   const several = spares.length > 1;
-  const count = (body: Body) => choice.pieces[body.id] ?? (body.id === leading.id ? 1 : 0);
+  const count = (body: Body) => ownValue(choice.pieces, body.id) ?? (body.id === leading.id ? 1 : 0);
   return (
     <View className="gap-3">
       <GroupHeading>On the bed</GroupHeading>

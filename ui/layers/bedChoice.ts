@@ -1,5 +1,6 @@
 import { NAME_LIMIT, type Body } from '@core/model';
 import type { BedPlace, RequestedSpare } from '@core/printing';
+import { ownValue } from '@core/own';
 
 /** What a person chose to make in one job. */
 export interface BedChoice {
@@ -13,10 +14,10 @@ export const ONE_ALONE: BedChoice = { pieces: {}, at: null };
 
 /** The leading spare and those that are made with it. */
 export function onBedOf(leading: Body, spares: readonly Body[], { pieces, at }: BedChoice): RequestedSpare[] {
-  const others = spares.filter(({ id }) => id !== leading.id && (pieces[id] ?? 0) > 0);
+  const others = spares.filter(({ id }) => id !== leading.id && (ownValue(pieces, id) ?? 0) > 0);
   return [leading, ...others].map((body) => {
     // Whose page it is lies there once at least.
-    const count = Math.max(1, pieces[body.id] ?? 1);
+    const count = Math.max(1, ownValue(pieces, body.id) ?? 1);
     const put = at?.[body.id];
     return { body, pieces: count, ...(put?.length === count ? { at: [...put] } : {}) };
   });

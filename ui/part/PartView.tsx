@@ -2,6 +2,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 
 import type { Annotation, Picked, Vec3 } from '@core/part';
+import { ownValue } from '@core/own';
 
 import { useScene } from '../scene/useScene';
 import { PartLabels, type LabelText } from './PartLabels';
@@ -91,7 +92,7 @@ export function PartView(props: PartViewProps) {
     if (found) props.onPick(found);
   };
   const onKeyDown = (event: React.KeyboardEvent) => {
-    const act = keyActions[event.key];
+    const act = ownValue(keyActions, event.key);
     if (!act || !scene.current) return;
     event.preventDefault();
     act(scene.current);

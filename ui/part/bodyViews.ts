@@ -2,6 +2,7 @@ import { create } from 'zustand';
 
 import { testPieceOf } from '@core/fit';
 import type { Body } from '@core/model';
+import { ownValue } from '@core/own';
 
 /** How a body is shown. */
 export type BodyView = 'shown' | 'ghost' | 'hidden';
@@ -28,7 +29,7 @@ export function viewOf(
   views: Record<string, BodyView>,
   body: Pick<Body, 'id' | 'role' | 'name' | 'steps'> | undefined,
 ): BodyView {
-  const told = body && views[body.id];
+  const told = body && ownValue(views, body.id);
   if (told || !body) return told ?? 'shown';
   if (body.role === 'counterpart') return 'ghost';
   return testPieceOf(body, []) ? 'hidden' : 'shown';

@@ -1,3 +1,5 @@
+import { ownValue } from '@core/own';
+
 /** What is turned and zoomed by keys. */
 interface Turned {
   turn(right: number, up: number): void;
@@ -22,7 +24,7 @@ const ACTS: Record<string, (scene: Turned) => void> = {
 
 /** Turns and zooms what is looked at by the arrow keys, plus, minus and 0; other keys keep their meaning. */
 export function turnByKey(event: React.KeyboardEvent, scene: Turned | null): void {
-  const act = ACTS[event.key];
+  const act = ownValue(ACTS, event.key);
   if (!act || !scene) return;
   event.preventDefault();
   act(scene);

@@ -38,6 +38,7 @@ import {
 } from '@core/part';
 import type { Font } from '@core/text';
 import { growthOf, machineIn, materialIn } from '@core/workshop';
+import { ownValue } from '@core/own';
 
 import type {
   BuildReply,
@@ -98,7 +99,7 @@ export class BodyBench implements Answered<WorkerCalls> {
       const same = old && built.rebuiltSteps === 0 && old.built.solid === built.solid;
       const build = same ? old.build : (this.#builds += 1);
       const figures = figuresOf(built, material);
-      const isKnown = known[body.id] === build;
+      const isKnown = ownValue(known, body.id) === build;
       const mesh = same && isKnown ? null : built.mesh();
       const made = madeOf(body, state.head, numbers.workshop);
       const { safety } = serviceOf(body, state.head);

@@ -6,6 +6,7 @@ import type { Body, Reading } from '@core/model';
 import { typedUnitOf } from '@core/quantity';
 import { beginWith, STARTER_FIGURES, type Starter } from '@core/starters';
 import { instrumentIn } from '@core/workshop';
+import { ownValue } from '@core/own';
 
 import { newId } from '../api/newId';
 import { useNotices } from '../api/notices';
@@ -47,7 +48,7 @@ export function StarterForm({
   const instrument = instrumentIn(numbers.workshop, instruments.length);
   // What an inch caliper types without a unit is in inches, as on the pad.
   const unit = instrument.shows === 'in' ? 'in' : typedUnitOf(show.unit);
-  const figure = STARTER_FIGURES[starter.id];
+  const figure = ownValue(STARTER_FIGURES, starter.id);
   const { asks } = starter;
   const [typed, setTyped] = useState<Record<string, string>>({});
   const [wrong, setWrong] = useState<Record<string, Problem | undefined>>({});
@@ -74,7 +75,7 @@ export function StarterForm({
   useTypedKeys(() => null, {
     onText: (text) => {
       const { key } = asks[latest.current.at]!;
-      change(key, (latest.current.typed[key] ?? '') + text);
+      change(key, (ownValue(latest.current.typed, key) ?? '') + text);
     },
     onEnter: goOn,
   });
@@ -97,7 +98,7 @@ export function StarterForm({
         version: 0,
         sizeId: begun.sizeOf.get(key)!.id,
         value,
-        typed: typed[key]!.trim(),
+        typed: ownValue(typed, key)!.trim(),
         instrumentId: instrument.id,
         takenAt: new Date().toISOString(),
         leftOut: null,
@@ -139,16 +140,16 @@ export function StarterForm({
           }}
           label={`${letters.get(key)}  ${name}: ${JAW_WORDS[jaw]}${of === 'counterpart' ? ', on what it must fit' : ''}`}
           unit={unit}
-          worth={worth(typed[key] ?? '', 'length', unit)}
+          worth={worth(ownValue(typed, key) ?? '', 'length', unit)}
           inputMode="decimal"
           placeholder={`usually ${show.length(usualMm)}`}
-          value={typed[key] ?? ''}
+          value={ownValue(typed, key) ?? ''}
           onFocus={() => setAt(index)}
           onSubmitEditing={goOn}
           submitBehavior="submit"
           enterKeyHint={index < asks.length - 1 ? 'next' : 'done'}
           onChangeText={(text) => change(key, text)}
-          wrong={wrong[key]}
+          wrong={ownValue(wrong, key)}
         />
       ))}
       <View className="flex-row gap-3">

@@ -1,6 +1,7 @@
 import { Pressable, Text, View } from 'react-native';
 
 import { STARTER_FIGURES, STARTERS, type Starter } from '@core/starters';
+import { ownValue } from '@core/own';
 
 import { LineDrawing } from '../shared/LineDrawing';
 
@@ -17,7 +18,7 @@ export function StarterTiles({ onChoose }: { onChoose(starter: Starter): void })
             className="h-full rounded border border-line bg-card active:bg-green-soft"
           >
             <View className="items-center rounded-t-sm bg-bench py-2">
-              <LineDrawing picture={STARTER_FIGURES[starter.id]?.picture ?? null} size={92} />
+              <LineDrawing picture={ownValue(STARTER_FIGURES, starter.id)?.picture ?? null} size={92} />
             </View>
             <View className="gap-0.5 px-2.5 pb-2 pt-1.5">
               <Text className="font-semibold text-[15.5px] leading-5 text-ink">{starter.name}</Text>

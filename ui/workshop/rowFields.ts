@@ -1,3 +1,5 @@
+import { ownValue } from '@core/own';
+
 import { z } from 'zod';
 
 import { readNumber, shownNumber } from '../shared/numberFields';
@@ -27,7 +29,7 @@ type Row = object;
 export const keyOf = ({ path }: RowField) => path.replaceAll('.', '/');
 
 const valueAt = (row: Row, path: string): unknown =>
-  path.split('.').reduce<unknown>((value, key) => (value as Record<string, unknown>)[key], row);
+  path.split('.').reduce<unknown>((value, key) => ownValue(value as Record<string, unknown>, key), row);
 
 /** A copy of the row with a value at a place. */
 const withValue = <T extends Row>(row: T, path: string, value: unknown): T =>
@@ -36,7 +38,7 @@ const withValue = <T extends Row>(row: T, path: string, value: unknown): T =>
 function put(holder: unknown, [key, ...rest]: readonly string[], value: unknown): unknown {
   if (key === undefined) return value;
   if (Array.isArray(holder)) return holder.with(Number(key), put(holder[Number(key)], rest, value));
-  return { ...(holder as object), [key]: put((holder as Record<string, unknown>)[key], rest, value) };
+  return { ...(holder as object), [key]: put(ownValue(holder as Record<string, unknown>, key), rest, value) };
 }
 
 /** The schema of what stands at a place of a row. */
@@ -46,7 +48,7 @@ function schemaAt(schema: z.ZodType, path: string): z.ZodType {
       at instanceof z.ZodTuple
         ? (at.def.items as readonly unknown[])[Number(key)]
         : at instanceof z.ZodObject
-          ? (at.shape as Record<string, unknown>)[key]
+          ? ownValue(at.shape as Record<string, unknown>, key)
           : undefined;
     if (!(found instanceof z.ZodType)) throw new Error(`a row has nothing at ${path}`);
     return found;
@@ -124,8 +126,8 @@ export function rowWith<T extends Row>(
 ): T {
   const shown = shownOf(row, fields);
   return fields.reduce((next, field) => {
-    const text = typed[keyOf(field)]!;
-    if (text === shown[keyOf(field)]) return next;
+    const text = ownValue(typed, keyOf(field))!;
+    if (text === ownValue(shown, keyOf(field))) return next;
     if (field.kind !== 'number')
       return withValue(next, field.path, field.kind === 'lines' ? linesOf(text) : text.trim());
     const read = readField(text, field, schema);

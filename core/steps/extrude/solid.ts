@@ -46,6 +46,7 @@ import {
   depthOfFloor,
 } from '@core/shaping';
 import { isParallel } from '@core/tolerance';
+import { ownValue } from '@core/own';
 
 import { upToCurved } from './upToCurved';
 import type { LengthsOf } from '../kinds';
@@ -409,14 +410,14 @@ function outlineAnnotations(
   };
   const spansOf = { along, across };
   return Object.entries(step.outline).flatMap(([key, value]): Annotation[] => {
-    const sides = sidesOf[key];
+    const sides = ownValue(sidesOf, key);
     if (!sides || typeof value !== 'object') return [];
     return [
       {
         stepId: step.id,
         field: `outline.${key}`,
         value: value as Value,
-        mm: lengths.outline[key]!.mm,
+        mm: ownValue(lengths.outline, key)!.mm,
         form: leaders ? 'leader' : 'span',
         spans: leaders ? [] : sides.flatMap((side) => [...spansOf[side]]),
         points: leaders ? sides.flatMap((side) => [...leaders[side]]) : [],

@@ -3,6 +3,7 @@ import { prismOf } from '@core/kernel';
 import { cornerLoop, type Point } from '@core/outline';
 import { type Vec3, faceTag } from '@core/part';
 import { type StepSolid, pointIn, uprightSection } from '@core/shaping';
+import { ownValue } from '@core/own';
 
 /** Heights below this are an edge, mm. */
 const EDGE_BELOW_MM = 1e-6;
@@ -30,7 +31,9 @@ export const solid: StepSolid<'wedge'> = {
     const { plane, direction } = uprightSection(step.turn, stand, lengths.breadth.mm);
     // What a prism calls its bottom and top are here the front and the back; its underside is the ground.
     const roles: Record<string, string> = { bottom: 'front', top: 'back', ground: 'bottom' };
-    return ok(prismOf(kernel, loop, plane, direction, (role) => faceTag(step.id, roles[role] ?? role)));
+    return ok(
+      prismOf(kernel, loop, plane, direction, (role) => faceTag(step.id, ownValue(roles, role) ?? role)),
+    );
   },
   annotate: (step, lengths, { stand }) => {
     const at = pointIn(step.turn, stand);

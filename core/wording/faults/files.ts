@@ -1,4 +1,5 @@
 import type { FilesFault, ValueProblem } from '@core/fault';
+import { ownValue } from '@core/own';
 
 import { quoted, type Sentences } from './sentences';
 
@@ -40,7 +41,7 @@ function problemWords(problem: ValueProblem): string {
       return `it must be ${limitIsIn ? within : beyond} ${limit}`;
     }
     case 'otherType':
-      return `it must be ${TYPES[problem.wanted] ?? problem.wanted}`;
+      return `it must be ${ownValue(TYPES, problem.wanted) ?? problem.wanted}`;
     case 'otherValue':
       return `it must be ${anyOf(problem.wanted)}`;
     case 'noKnownKind':

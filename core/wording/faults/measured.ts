@@ -1,5 +1,6 @@
 import type { MeasuredFault, NotPossible } from '@core/fault';
 import { listed } from '@core/sentence';
+import { ownValue } from '@core/own';
 
 import { numberWords } from '../constructions';
 import { mm, QUANTITY_WORDS, type Sentences } from './sentences';
@@ -8,7 +9,7 @@ import { mm, QUANTITY_WORDS, type Sentences } from './sentences';
 export const MEASURED: Sentences<MeasuredFault> = {
   'size.gone': ({ what }) => `The ${numberWords(what)} has no size yet, or its size was deleted. Choose one.`,
   'size.wrongQuantity': ({ what, got, wanted }) =>
-    `The ${numberWords(what)} is ${QUANTITY_WORDS[got] ?? got}, but ${QUANTITY_WORDS[wanted] ?? wanted} is wanted here. Choose another size.`,
+    `The ${numberWords(what)} is ${ownValue(QUANTITY_WORDS, got) ?? got}, but ${ownValue(QUANTITY_WORDS, wanted) ?? wanted} is wanted here. Choose another size.`,
   'size.tooManyRoots': ({ limit }) =>
     `This rests on more than ${limit} measured sizes. Measure one of those in between instead.`,
   'triangle.open': ({ gapMm }) =>

@@ -6,6 +6,7 @@ import { constructionOf, isKnown, type SizeResult } from '@core/measure';
 import { constructionWords } from '@core/wording';
 import type { Derivation, Source } from '@core/model';
 import type { Quantity } from '@core/quantity';
+import { ownValue } from '@core/own';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
@@ -31,7 +32,7 @@ export function ConstructionFigure({
   const show = useShow();
   const [width, setWidth] = useState(0);
   const construction = constructionOf(derivation.construction);
-  const figure = FIGURES[derivation.construction];
+  const figure = ownValue(FIGURES, derivation.construction);
   if (!construction || !figure) return null;
   const words = constructionWords(construction.id);
   const scale = width / WIDTH;
@@ -45,7 +46,7 @@ export function ConstructionFigure({
       text: isKnown(found.result) ? show.value(found.result.value, ofQuantity) : 'to take',
     };
   };
-  const outcome = figure.results[derivation.result];
+  const outcome = ownValue(figure.results, derivation.result);
   return (
     <View
       className="rounded bg-bench"
@@ -60,10 +61,10 @@ export function ConstructionFigure({
       {width === 0
         ? null
         : construction.inputs.map(({ key, quantity: ofQuantity }) => {
-            const what = words.numbers[key]!;
-            const mark = figure.inputs[key];
+            const what = ownValue(words.numbers, key)!;
+            const mark = ownValue(figure.inputs, key);
             if (!mark) return null;
-            const source = derivation.inputs[key];
+            const source = ownValue(derivation.inputs, key);
             const { tag, text } = textOf(source, ofQuantity);
             return (
               <Pressable

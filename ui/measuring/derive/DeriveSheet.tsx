@@ -16,6 +16,7 @@ import { newSize, nextLetter, type Derivation, type Size, type Source } from '@c
 import { ambiguityIn, typedUnitOf, type Quantity } from '@core/quantity';
 import { constructionWords, sentenceOf } from '@core/wording';
 import { capital } from '@core/sentence';
+import { ownValue } from '@core/own';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
@@ -243,7 +244,7 @@ function ConstructionEditor({
       newSize({
         id,
         tag: nextLetter([...repair.sizes.map((other) => other.tag), size.tag]),
-        name: capital(words.numbers[key]!),
+        name: capital(ownValue(words.numbers, key)!),
         of: size.of,
         jaw: jaw ?? 'outside',
       }),
@@ -256,7 +257,7 @@ function ConstructionEditor({
       {construction.results.length > 1 ? (
         <Switch
           label="What it gives"
-          options={construction.results.map(({ key }) => ({ id: key, word: words.numbers[key]! }))}
+          options={construction.results.map(({ key }) => ({ id: key, word: ownValue(words.numbers, key)! }))}
           value={draft.result}
           onChange={(key) => onChange({ ...draft, result: key })}
         />
@@ -272,9 +273,9 @@ function ConstructionEditor({
       </Text>
       {open ? (
         <SourceSheet
-          what={words.numbers[open.key]!}
+          what={ownValue(words.numbers, open.key)!}
           quantity={open.quantity}
-          now={draft.inputs[open.key] ?? null}
+          now={ownValue(draft.inputs, open.key) ?? null}
           without={[size.id]}
           onChoose={(source) => choose(open.key, source)}
           onNewSize={() => measureNew(open)}

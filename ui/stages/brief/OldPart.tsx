@@ -4,6 +4,7 @@ import { Text, View } from 'react-native';
 import { CLUES, oldMaterial } from '@core/brief';
 import type { Brief } from '@core/fields';
 import { oldMaterialSentence } from '@core/wording';
+import { ownValue } from '@core/own';
 
 import { Button } from '../../shared/Button';
 import { GroupHeading } from '../../shared/Heading';
@@ -29,11 +30,12 @@ export function OldPart({ brief, onChange }: { brief: Brief; onChange(fields: Pa
             <Switch
               label={question}
               options={answers}
-              value={brief.clues[id] ?? null}
+              value={ownValue(brief.clues, id) ?? null}
               // Tapped again, it is not answered any more.
               onChange={(answer) =>
                 onChange({
-                  clues: brief.clues[id] === answer ? without(id) : { ...brief.clues, [id]: answer },
+                  clues:
+                    ownValue(brief.clues, id) === answer ? without(id) : { ...brief.clues, [id]: answer },
                 })
               }
             />

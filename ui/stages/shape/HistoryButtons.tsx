@@ -4,6 +4,7 @@ import { useEffect } from 'react';
 import { View } from 'react-native';
 
 import type { Body } from '@core/model';
+import { ownValue } from '@core/own';
 
 import { useBodyHistory, whileStepping } from '../../api/bodyHistory';
 import { useChangeRepair } from '../../api/useRepair';
@@ -34,14 +35,14 @@ export function HistoryButtons({ body }: { body: Body }) {
     <View className="flex-row">
       <IconButton
         label="Take back the last change"
-        disabled={(past[body.id] ?? []).length === 0}
+        disabled={(ownValue(past, body.id) ?? []).length === 0}
         onPress={() => step(back)}
       >
         <Undo size={20} color={colours.ink} />
       </IconButton>
       <IconButton
         label="Make the change again"
-        disabled={(future[body.id] ?? []).length === 0}
+        disabled={(ownValue(future, body.id) ?? []).length === 0}
         onPress={() => step(on)}
       >
         <Redo size={20} color={colours.ink} />

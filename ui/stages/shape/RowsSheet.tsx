@@ -6,6 +6,7 @@ import { numberValue, type Body, type Step, type Value } from '@core/model';
 import { dataAt } from '@core/recipe';
 import type { SentencePart } from '@core/sentence';
 import { capital } from '@core/sentence';
+import { ownValue } from '@core/own';
 
 import { trailTargetOf } from '../../inRepair/labelOf';
 import { openTrail } from '../../inRepair/opened';
@@ -42,7 +43,7 @@ export function RowsSheet({
   const add = () => {
     const last = rows.at(-1)!;
     const first = part.columns[0]!.key;
-    const value = last[first] as Value;
+    const value = ownValue(last, first) as Value;
     const next = value.from === 'number' ? numberValue(value.mm + NEXT_MM) : value;
     const { via: _, ...plain } = last;
     onChange({ [part.field]: [...rows, { ...plain, [first]: next }] });
@@ -85,7 +86,7 @@ export function RowsSheet({
               <View key={key} className="flex-row items-center gap-1">
                 <NumberChip
                   // A depth that is not given is as much as the width.
-                  value={(row[key] ?? row.diameter) as Value}
+                  value={(ownValue(row, key) ?? row.diameter) as Value}
                   what={`${part.what} ${index + 1} ${word}`}
                   onPress={() =>
                     setEditing({
@@ -94,7 +95,7 @@ export function RowsSheet({
                     })
                   }
                   onTrail={() => {
-                    const target = trailTargetOf(row[key] as Value);
+                    const target = trailTargetOf(ownValue(row, key) as Value);
                     if (target) openTrail(target);
                   }}
                 />
