@@ -10,10 +10,14 @@ import {
 import { checkShape } from './check';
 import type { Kernel, Shape } from './kernel';
 import { meshShape } from './mesh';
-import { scoped } from './scope';
+import { scoped, type Scope } from './scope';
+import { partsOf } from './topology';
 
 /** Where the kernel's own integration comes to the volume, its centre and moment are right too: a share of the volume. */
 const AGREE = 5e-5;
+
+/** Of triangles the moment is right to some 1e-4. */
+const MOMENTS_AGREE = 1e-3;
 
 /**
  * Volume, centre and moment of a closed solid: the volume to some 1e-8, centre and moment to some 1e-4 where edges are smooth lines. There
@@ -24,15 +28,26 @@ export function massProperties(kernel: Kernel, shape: Shape): MassProperties {
   return scoped((scope) => {
     const own = scope.keep(new kernel.GProp_GProps());
     kernel.BRepGProp.VolumeProperties(shape, own, false, false, false);
-    if (Math.abs(own.Mass() / volumeMm3 - 1) > AGREE) {
-      const byTriangles = propertiesByTriangles(kernel, shape, volumeMm3);
-      if (byTriangles) return byTriangles;
-    }
     const centre = scope.keep(own.CentreOfMass());
     const upright = scope.keep(new kernel.gp_Ax1(centre, scope.keep(new kernel.gp_Dir(0, 0, 1))));
-    return { volumeMm3, centre: coordinatesOf(centre), momentMm5: own.MomentOfInertia(upright) };
+    const momentMm5 = own.MomentOfInertia(upright);
+    const isOff = Math.abs(own.Mass() / volumeMm3 - 1) > AGREE;
+    if (isOff || hasFreeFaces(kernel, scope, shape)) {
+      const byTriangles = propertiesByTriangles(kernel, shape, volumeMm3);
+      // Over long windings its volume may be right and its moment not.
+      if (byTriangles && (isOff || Math.abs(momentMm5 / byTriangles.momentMm5 - 1) > MOMENTS_AGREE))
+        return byTriangles;
+    }
+    return { volumeMm3, centre: coordinatesOf(centre), momentMm5 };
   });
 }
+
+/** Whether it has faces that are neither flat, round nor made of one line that is moved. */
+const hasFreeFaces = (kernel: Kernel, scope: Scope, shape: Shape): boolean =>
+  partsOf(kernel, scope, shape, 'TopAbs_FACE').some((face) => {
+    const surface = scope.keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(face)), true));
+    return surface.GetType() === 'GeomAbs_BSplineSurface';
+  });
 
 /** Null where the triangles do not close. */
 function propertiesByTriangles(kernel: Kernel, shape: Shape, volumeMm3: number): MassProperties | null {

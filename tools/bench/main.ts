@@ -8,6 +8,7 @@ import { apiFigures } from './api';
 import type { Figure } from './figure';
 import { firstScreenFigures } from './firstScreen';
 import { frameFigures } from './frames';
+import { largeJobFigures } from './largeJobs';
 import { layoutFigures } from './layouts';
 import { learningFigures } from './learning';
 import { sizeFigures } from './sizes';
@@ -16,6 +17,7 @@ import { realPartFigures } from './realParts';
 import { shapeFigures } from './shapes';
 import { slicingFigures } from './slicing';
 import { thinWallFigures } from './thinWalls';
+import { threadFigures } from './threads';
 import { solidFigures } from './solids';
 
 /**
@@ -34,7 +36,9 @@ async function main(): Promise<void> {
     realParts: realPartFigures,
     thinWalls: thinWallFigures,
     slicing: async () => slicingFigures(await startKernel()),
+    threads: async () => threadFigures(await startKernel()),
     api: () => apiFigures(wheel),
+    largeJobs: () => largeJobFigures(wheel),
     manyRepairs: () => manyRepairsFigures(wheel),
     firstScreen: firstScreenFigures,
     frames: frameFigures,

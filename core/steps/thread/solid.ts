@@ -5,8 +5,8 @@ import { OVERRUN_MM, type Stand, faceTag } from '@core/part';
 import { type StepSolid, threadedRod, type Mouth } from '@core/shaping';
 import { ridgeOf, THREADS, threadForm } from '@core/standards';
 
-/** More turns than this take too long to model on a phone. */
-const MOST_TURNS = 40;
+/** More turns than this take too long to mesh on a phone. */
+const MOST_TURNS = 100;
 
 /** A screw thread. Faces: thread, root, lead, bottom, top; of a drawn one: wall, bottom, top. */
 export const solid: StepSolid<'thread'> = {
@@ -49,7 +49,7 @@ export const solid: StepSolid<'thread'> = {
           y,
           z: from,
           length: to - from,
-          lead: side === 'outside' ? 'top' : null,
+          hasLead: side === 'outside',
           mouths: side === 'inside' && step.eased ? mouthsOf(step, stand) : [],
         },
         (role) => faceTag(step.id, role),
