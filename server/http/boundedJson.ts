@@ -1,9 +1,10 @@
-import { raw, type NextFunction, type Request, type RequestHandler } from 'express';
+import { raw, type Request, type RequestHandler } from 'express';
 
 import type { Fault } from '@core/fault';
 import { JSON_DEPTH_LIMIT, JSON_VALUES_LIMIT } from '@core/model';
 
 import { Refused } from '../refusal';
+import { parseApart } from './parseApart';
 
 const [QUOTE, BACKSLASH, COMMA, COLON] = [0x22, 0x5c, 0x2c, 0x3a];
 const OPEN = new Set([0x5b, 0x7b]);
@@ -24,7 +25,7 @@ export function boundedJson({ bytes: limitBytes, tooLarge = 'request.tooLarge' }
   return (request, response, next) =>
     read(request, response, (error?: unknown) => {
       if (error === undefined) {
-        parse(request, next);
+        parse(request).then(() => next(), next);
       } else if ((error as { type?: unknown }).type === 'entity.too.large') {
         const { length } = error as { length?: number };
         next(new Refused(413, { code: tooLarge, bytes: length ?? limitBytes + 1, limitBytes }));
@@ -34,18 +35,26 @@ export function boundedJson({ bytes: limitBytes, tooLarge = 'request.tooLarge' }
     });
 }
 
-function parse(request: Request, next: NextFunction): void {
+/** A larger body is parsed in a thread of its own: it would hold up whoever else asks something. */
+const APART_FROM_BYTES = 2 * 1024 * 1024;
+
+async function parse(request: Request): Promise<void> {
   const body: unknown = request.body;
   const bytes = Buffer.isBuffer(body) ? body : Buffer.alloc(0);
   const fault = tooMuchIn(bytes);
-  if (fault) return next(new Refused(400, fault));
+  if (fault) throw new Refused(400, fault);
+  const parsed = bytes.length > APART_FROM_BYTES ? await parseApart(bytes) : parseHere(bytes);
+  if (!parsed) throw new Refused(400, { code: 'file.notJson' });
+  request.body = parsed.value;
+}
+
+function parseHere(bytes: Buffer): { value: unknown } | null {
   try {
     // Some programs put a byte order mark before it.
-    request.body = JSON.parse(bytes.toString('utf8').replace(/^\uFEFF/, '')) as unknown;
+    return { value: JSON.parse(bytes.toString('utf8').replace(/^\uFEFF/, '')) as unknown };
   } catch {
-    return next(new Refused(400, { code: 'file.notJson' }));
+    return null;
   }
-  next();
 }
 
 /** What is too deep or too much in a text of JSON, without parsing it; null if nothing is. */

@@ -35,6 +35,16 @@ describe('what is sent', () => {
     expect(reply.body).toMatchObject({ fault: { code } });
     expect((reply.body as { sentence: string }).sentence).toMatch(/[.]$/);
   });
+  test('what is large is read as what is small is, a byte order mark before it too, and what is no JSON told', async () => {
+    const large = `{"format":"${'é'.repeat(2_000_000)}"`;
+    const whole = await send(`\uFEFF${large}}`);
+    const half = await send(large);
+    // The one is JSON and no repair, the other is none.
+    expect([whole, half].map(({ body }) => (body as { fault: { code: string } }).fault.code)).toEqual([
+      'file.notARepairFile',
+      'file.notJson',
+    ]);
+  });
   test('a byte order mark before it is no mistake', async () => {
     const reply = await request(server.app)
       .post('/api/repairs')
