@@ -17,7 +17,7 @@ async function countTaps(page: Page): Promise<() => Promise<number>> {
 /** Sends the spare to the printer, from where it is laid in layers. */
 async function send(page: Page, mishap: string): Promise<void> {
   await goTo(page, 'Make');
-  await page.getByRole('button', { name: 'Lay it in layers' }).click();
+  await page.getByRole('button', { name: 'Slice it' }).click();
   await expect(page.getByText(/min for \d+ layers/)).toBeVisible({ timeout: 90_000 });
   await page.getByRole('button', { name: 'Send it to Bench printer' }).click();
   await page.getByRole('radio', { name: mishap }).click();
@@ -57,14 +57,14 @@ test('from nothing to a wheel that was made, tried too tight, and made again, in
   const jobs = page.getByRole('group', { name: /^Job / });
   await expect(jobs.first()).toContainText(/Wheel, revision A/);
   await page.goto(workshop.address);
-  await expect(page.getByText(/Failed at \d+ %: it let go of the bed/)).toBeVisible({ timeout: 60_000 });
-  await page.getByRole('link', { name: /let go of the bed/ }).click();
+  await expect(page.getByText(/Failed at \d+ %: the part came off the bed/)).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('link', { name: /came off the bed/ }).click();
   // Its very file is read back, to see where it failed.
   await page.getByRole('button', { name: 'Look at its layers' }).click();
   await expect(page.getByText(/^Layer (\d+) of \1, up to 8\.\d\d mm: /)).toBeVisible();
   await page.getByRole('button', { name: 'Back to Trial' }).click();
   await page.getByRole('button', { name: 'Make it again' }).click();
-  await expect(page.getByText(/^Made\. It lies on the practice bench/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/^Printed\. The part lies on the practice bench/)).toBeVisible({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Try it' }).click();
 
   // By feel alone nobody can tell why.
@@ -92,7 +92,7 @@ test('from nothing to a wheel that was made, tried too tight, and made again, in
   await expect(page.getByText(/^Bench printer, holes \+0\.\d\d for \+0\.12$/)).toBeVisible();
   await page.getByRole('button', { name: 'Freeze revision B' }).click();
   await send(page, 'Goes well');
-  await expect(page.getByText(/^Made\. It lies on the practice bench/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/^Printed\. The part lies on the practice bench/)).toBeVisible({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Try it' }).click();
   await page.getByRole('radio', { name: 'Right' }).click();
   await expect(page.getByText('It is right: revision B can be made again as it is.')).toBeVisible();
@@ -145,14 +145,14 @@ test('from nothing to a wheel that was made, tried too tight, and made again, in
 /** Lays the spare that was added in layers, sends it, and goes to its trial once it is made. */
 async function makeTheSecondSpare(page: Page): Promise<void> {
   await goTo(page, 'Make');
-  const row = page.getByRole('button', { name: 'Lay it in layers' }).nth(1);
+  const row = page.getByRole('button', { name: 'Slice it' }).nth(1);
   await expect(row).toBeEnabled({ timeout: 90_000 });
   await row.click();
   await expect(page.getByText(/min for \d+ layers/)).toBeVisible({ timeout: 90_000 });
   await page.getByRole('button', { name: 'Send it to Bench printer' }).click();
   await page.getByRole('radio', { name: 'Goes well' }).click();
   await page.getByRole('button', { name: 'Send it', exact: true }).click();
-  await expect(page.getByText(/^Made\. It lies on the practice bench/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/^Printed\. The part lies on the practice bench/)).toBeVisible({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Try it' }).click();
 }
 

@@ -46,7 +46,7 @@ test('resin drips, is washed before its supports go and cured after them; what i
   expect(afterworkSentence(cure, show)).toBe(
     'Cure it under the lamp, 15 min. It shrinks by 0.4 %, which is in its sizes already.',
   );
-  expect(afterworkTotal(tasks)).toBe('About 8 min of hands and 31 min of waiting.');
+  expect(afterworkTotal(tasks)).toBe('About 8 min hands-on and 31 min of waiting.');
 });
 
 test('a hole that the machine makes well too seldom is reamed to what is wanted, without the machine’s correction', () => {

@@ -25,7 +25,7 @@ test('each correction acts in one place: the working size, the first layer, or t
   ]);
   expect(acting.map((one) => actingSentence(one, show))).toEqual([
     expect.stringMatching(/^Bore on the axle: \+0\.12 mm in its working size \(a starting value/),
-    'First layer: 0.10 mm less on each side, since it spreads on the bed.',
+    'First layer: 0.10 mm smaller on each side, against elephant foot.',
   ]);
   // Not laid in layers, another body, and what shrinks.
   expect(correctionsActing('wheel', repair, evaluateRepair(repair), 0)).toHaveLength(1);
@@ -45,6 +45,6 @@ test('each correction acts in one place: the working size, the first layer, or t
     { acts: 'file', axis: 'z', share: 0.02 },
   ]);
   expect(actingSentence(shrunk[0]!, show)).toBe(
-    'Along x: 1.00 % for shrinkage, in what is laid and in the files.',
+    'Along x: 1.00 % for shrinkage, in the print and in the files.',
   );
 });

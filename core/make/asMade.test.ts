@@ -83,8 +83,7 @@ test('and says what it is made of, on what, and with which settings', async () =
   );
   expect(metadataOf(model)).toMatchObject({
     'es:Printer': 'Bench printer',
-    'es:Settings':
-      'Draft: layers of 0.28 mm, 2 walls, 3 solid layers on top and 3 below, filled by 12 % (gyroid).',
+    'es:Settings': 'Draft: layer height 0.28 mm, 2 walls, 3 top and 3 bottom layers, 12 % infill (gyroid).',
   });
 });
 

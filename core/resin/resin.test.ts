@@ -119,7 +119,9 @@ describe('supports', () => {
   test('a table is told without them, and held by columns from the plate that thin out under it', () => {
     const bare = laid(jobOf([part(table, { support: 'none' })]));
     expect(codes(bare)).toEqual(['slice.overhang']);
-    expect(resinWarningSentence(bare.warnings[0]!)).toMatch(/^At 8\.00 mm above the plate \d+ mm² reach out/);
+    expect(resinWarningSentence(bare.warnings[0]!)).toMatch(
+      /^At 8\.00 mm above the plate \d+ mm² overhang and may curl/,
+    );
     const held = laid(jobOf([part(table, { support: 'bed' })]));
     expect(codes(held)).toEqual([]);
     const columns = (layer: number) => held.job.layers[layer]!.pillars;
@@ -190,7 +192,7 @@ test('what holds resin, and what is too thin, is told with its place and its men
   const closed = warnings.filter(({ code }) => code === 'resin.closed');
   expect(closed).toHaveLength(2);
   expect(closed[0]).toMatchObject({ mm3: expect.closeTo(1536, -2) as number });
-  expect(resinWarningSentence(closed[0]!)).toMatch(/shuts in 1\.5 ml of resin .* Drill a hole of 3 mm/);
+  expect(resinWarningSentence(closed[0]!)).toMatch(/traps 1\.5 ml of resin .* Drill a 3 mm hole/);
   const thin = laid(jobOf([part(block(20, 0.3, 6))]));
   expect(codes(thin)).toEqual(['resin.tooThin']);
   expect(resinWarningSentence(thin.warnings[0]!)).toMatch(/6\.0 mm² are thinner/);

@@ -9,10 +9,10 @@ const WORDS: Record<Exclude<Afterwork, 'ream' | 'cure'>, string> = {
   drip: 'Let it drip off over the vat',
   takeOff: 'Take it off',
   wash: 'Wash it',
-  supports: 'Break the supports away and smooth where they stood',
-  foot: 'Cut off what was laid round its foot',
-  edges: 'Take the sharpness off its edges',
-  nut: 'Put the nut into its pocket',
+  supports: 'Break off the supports and smooth the marks',
+  foot: 'Cut off the brim or skirt',
+  edges: 'Deburr the edges',
+  nut: 'Put the nut in its pocket',
   glue: 'Put the halves together and glue them',
 };
 
@@ -21,7 +21,7 @@ export function afterworkSentence({ what, minutes, fit, shrinks }: AfterworkTask
   const long = minutesText(minutes);
   if (what === 'ream') {
     return fit
-      ? `Ream “${fit.name}” to ${show.length(fit.toMm)}, ${long}: the machine alone makes it well too seldom.`
+      ? `Ream “${fit.name}” to ${show.length(fit.toMm)}, ${long}: the machine alone hits this size too rarely.`
       : `Ream its hole, ${long}.`;
   }
   if (what === 'cure') {
@@ -33,10 +33,10 @@ export function afterworkSentence({ what, minutes, fit, shrinks }: AfterworkTask
   return `${WORDS[what]}, ${long}.`;
 }
 
-/** "About 8 min of hands and 18 min of waiting." */
+/** "About 8 min hands-on and 18 min of waiting." */
 export function afterworkTotal(tasks: readonly AfterworkTask[]): string {
   const sum = (waits: boolean) =>
     tasks.filter((task) => task.waits === waits).reduce((all, { minutes }) => all + minutes, 0);
   const [hands, waiting] = [sum(false), sum(true)];
-  return `About ${minutesText(hands)} of hands${waiting > 0 ? ` and ${minutesText(waiting)} of waiting` : ''}.`;
+  return `About ${minutesText(hands)} hands-on${waiting > 0 ? ` and ${minutesText(waiting)} of waiting` : ''}.`;
 }

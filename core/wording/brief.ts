@@ -77,8 +77,7 @@ const CAUTIONS: Record<BriefCaution['code'], string> = {
     'It carries or touches the mains: a home-made part may burn or kill. Have the maker’s part put in by someone who is allowed to.',
   brakes: 'It is part of a brake: do not make it yourself. Get the maker’s part.',
   gas: 'It is near gas or flames: do not make it yourself. A leak or a part that drips can burn a house down.',
-  lifting:
-    'Somebody’s weight hangs on it: do not make it yourself unless it can fail without anybody falling.',
+  lifting: 'It carries a person’s weight: do not make it yourself unless it can fail without anyone falling.',
   children:
     'Small children reach it: no piece that could be swallowed (smaller than 32 mm), no sharp edge, nothing that snaps into splinters.',
   food: 'It touches food: layers have gaps that cannot be cleaned, and resin is not safe. Use it for what is dry or wrapped, or line it.',
@@ -156,11 +155,10 @@ const BETTERMENTS: Record<Betterment, string> = {
 };
 
 const HOW_IT_LIES: Record<HowItLies, string> = {
-  springsAlong: 'Lay it so that what springs lies flat on the bed: bent across its layers it snaps.',
-  loadAlong:
-    'Lay it so that the load runs along its layers: pulled across them, they come apart much sooner.',
+  springsAlong: 'Orient the spring flat on the bed: bent across its layers it snaps.',
+  loadAlong: 'Orient the part so that the load runs along its layers: pulled across, they split much sooner.',
   rubsRound: 'Stand upright what rubs, bores and pegs: layers that run round it come out round.',
-  brokeAcross: 'The old one snapped: lay it so that no layer runs across where it broke.',
+  brokeAcross: 'The old one snapped: orient the new one so that no layer runs across the break.',
 };
 
 /** How a part that is made in layers had better lie, with why. */

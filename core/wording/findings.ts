@@ -39,13 +39,13 @@ export function cautionSentence(
     case 'contact.point':
       return `The part touches itself at ${caution.count === 1 ? 'a single point' : `${caution.count} single points`}, where nothing holds it together. Move what meets there so that it overlaps, or is apart.`;
     case 'face.sliver':
-      return `${caution.count === 1 ? 'One face is' : `${caution.count} faces are`} only ${caution.breadthMm.toFixed(3)} mm broad: edges miss each other by a hair. Let them meet, or move them apart.`;
+      return `${caution.count === 1 ? 'One face is' : `${caution.count} faces are`} only ${caution.breadthMm.toFixed(3)} mm broad: two edges almost meet. Let them meet, or move them apart.`;
     case 'root.sharp':
       return `Where ${step(caution.of)} stands on ${step(caution.on)} the corner is sharp, and a load on it cracks there first. Round it by about ${mm(caution.radiusMm)}.`;
     case 'section.weak':
       return weakSentence(caution);
     case 'slope.unsupported':
-      return `As it stands, ${caution.areaMm2.toFixed(0)} mm² of it hang over air. ${caution.turnedMm2 < caution.areaMm2 ? `Turned over it would be ${caution.turnedMm2.toFixed(0)} mm². ` : ''}Put a slope of 45° under them, or make it with supports.`;
+      return `${caution.areaMm2.toFixed(0)} mm² overhang in this orientation. ${caution.turnedMm2 < caution.areaMm2 ? `Turned over it would be ${caution.turnedMm2.toFixed(0)} mm². ` : ''}Add a 45° slope, or print with supports.`;
     case 'wall.thin':
       return `The thinnest wall is ${mm(caution.mm)}; ${mm(caution.leastMm)} can be made in this material. Make it thicker, or the cut behind it less deep.`;
     case 'tongue.strained':

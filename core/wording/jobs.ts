@@ -5,11 +5,11 @@ import { minutesText } from './layers';
 
 const REASONS: Record<NonNullable<Job['reason']>, string> = {
   person: 'as you asked',
-  filament: 'the filament ran out; put in more, then go on',
-  adhesion: 'it let go of the bed; clean the bed or give it a rim, then send it again',
+  filament: 'the filament ran out; load more, then go on',
+  adhesion: 'the part came off the bed; clean the bed or add a brim, then send the job again',
   serverStopped: 'the server was stopped meanwhile; look at the machine, then go on or cancel',
-  noJob: 'there is nothing to lay in this file; lay the part in layers again, then send that',
-  machineBusy: 'the machine is at work on another job',
+  noJob: 'this file prints nothing; slice the part again, then send that',
+  machineBusy: 'the machine is printing another job',
   broken: 'the practice printer went wrong for a reason of its own',
 };
 
@@ -24,14 +24,13 @@ export function jobStateSentence({ id, state, share, layer, secondsLeft, reason,
     case 'waiting':
       return `Waits for ${machineName}.`;
     case 'running': {
-      const left =
-        secondsLeft === null ? '' : `, ${minutesText(secondsLeft / 60)} of the machine’s time to go`;
+      const left = secondsLeft === null ? '' : `, ${minutesText(secondsLeft / 60)} left`;
       return `On ${machineName}, ${done}, layer ${layer + 1}${left}.`;
     }
     case 'paused':
-      return `Stands still at ${done}${because}.`;
+      return `Paused at ${done}${because}.`;
     case 'done':
-      return 'Made. It lies on the practice bench, ready to be measured.';
+      return 'Printed. The part lies on the practice bench, ready to measure.';
     case 'failed':
       return `Failed at ${done}${because}.`;
     case 'cancelled':

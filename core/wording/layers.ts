@@ -13,15 +13,15 @@ const mm2 = (value: number) => `${value < 10 ? value.toFixed(1) : value.toFixed(
 export function layerWarningSentence(warning: LayerWarning): string {
   switch (warning.code) {
     case 'slice.tooThin':
-      return `At ${mm(warning.at[2])} above the bed the part is only ${mm(warning.widthMm)} thick${warning.layers > 1 ? `, through ${warning.layers} layers` : ''}: too thin for a line, so nothing is laid there. Make it thicker, or choose a finer line.`;
+      return `At ${mm(warning.at[2])} above the bed the part is only ${mm(warning.widthMm)} thick${warning.layers > 1 ? `, through ${warning.layers} layers` : ''}: too thin for one line, so nothing is printed there. Make the wall thicker, or choose a finer nozzle.`;
     case 'slice.inAir':
-      return `At ${mm(warning.at[2])} above the bed a piece of ${mm2(warning.areaMm2)} begins in the air. Turn the part over, put a slope under it, or lay supports.`;
+      return `At ${mm(warning.at[2])} above the bed a piece of ${mm2(warning.areaMm2)} starts in mid-air. Turn the part over, add a 45° slope, or use supports.`;
     case 'slice.overhang':
-      return `At ${mm(warning.at[2])} above the bed ${mm2(warning.areaMm2)} reach out over air. Lay it another way, put a slope under it, or lay supports.`;
+      return `At ${mm(warning.at[2])} above the bed ${mm2(warning.areaMm2)} overhang. Turn the part over, add a 45° slope, or use supports.`;
     case 'slice.longBridge':
-      return `At ${mm(warning.at[2])} above the bed lines span ${mm(warning.spanMm)} through air; this printer manages about ${mm(warning.limitMm)}. They may sag: lay supports, or turn the part.`;
+      return `At ${mm(warning.at[2])} above the bed a bridge spans ${mm(warning.spanMm)}; this printer manages about ${mm(warning.limitMm)}. Use supports, or turn the part over.`;
     case 'slice.heightRounded':
-      return `In whole layers its height comes out at ${mm(warning.madeMm)}, not ${mm(warning.askedMm)}. Where that matters, choose a layer that goes into it, or lay it on another face.`;
+      return `Rounded to whole layers the part is ${mm(warning.madeMm)} high, not ${mm(warning.askedMm)}. Choose a layer height that divides ${mm(warning.askedMm)} evenly, or another orientation.`;
   }
 }
 
@@ -36,7 +36,7 @@ export const settingsWords = (
   }: Pick<LayerSet, 'layerMm' | 'walls' | 'topLayers' | 'bottomLayers' | 'fillShare'>,
   lineMm?: number,
 ): string =>
-  `layers of ${layerMm} mm, ${walls} ${walls === 1 ? 'wall' : 'walls'}${lineMm === undefined ? '' : ` of ${lineMm} mm`}, ${topLayers} solid layers on top and ${bottomLayers} below, filled by ${Math.round(100 * fillShare)} %`;
+  `layer height ${layerMm} mm, ${walls} ${walls === 1 ? 'wall' : 'walls'}${lineMm === undefined ? '' : ` of ${lineMm} mm`}, ${topLayers} top and ${bottomLayers} bottom layers, ${Math.round(100 * fillShare)} % infill`;
 
 /** Settings by their name, for another program's files. */
 export const layerSetSentence = (set: LayerSet): string =>
@@ -47,45 +47,45 @@ export const MOVE_WORDS: Record<MoveKind, string> = {
   outerWall: 'outer walls',
   innerWall: 'inner walls',
   thinWall: 'thin walls',
-  gap: 'gaps filled',
-  skin: 'solid layers',
+  gap: 'gap fill',
+  skin: 'top and bottom layers',
   bridge: 'bridges',
-  fill: 'filling',
+  fill: 'infill',
   support: 'supports',
-  supportFace: 'tops of supports',
-  foot: 'foot',
-  travel: 'ways between',
+  supportFace: 'support interfaces',
+  foot: 'skirt and brim',
+  travel: 'travel moves',
 };
 
 /** What happens at a layer. */
 export const HAPPENING_WORDS: Record<Happening['what'], string> = {
-  bridge: 'A bridge begins: lines go through air from side to side.',
-  supportBegins: 'Supports begin.',
-  supportEnds: 'Supports end: what lies on them begins.',
-  closes: 'The filling ends: it is solid from here.',
-  'slice.tooThin': 'Something is too thin to be laid.',
-  'slice.inAir': 'A piece begins in the air.',
-  'slice.overhang': 'Something reaches out over air.',
-  'slice.longBridge': 'A long bridge begins.',
+  bridge: 'A bridge starts.',
+  supportBegins: 'Supports start.',
+  supportEnds: 'Supports end: the part above them starts.',
+  closes: 'The infill ends: solid layers start.',
+  'slice.tooThin': 'A wall is too thin to print.',
+  'slice.inAir': 'A piece starts in mid-air.',
+  'slice.overhang': 'An overhang starts.',
+  'slice.longBridge': 'A long bridge starts.',
   'slice.heightRounded': 'The height is rounded.',
-  'resin.tooThin': 'Something is too thin to hold when the plate rises.',
-  'resin.closed': 'A room that holds resin begins.',
-  'resin.cup': 'A cup that sucks at the film begins.',
+  'resin.tooThin': 'A wall is too thin to hold when the plate rises.',
+  'resin.closed': 'A closed cavity that holds resin starts.',
+  'resin.cup': 'A suction cup starts.',
 };
 
 /** What would shorten the longest part of a job. */
 const SHORTER: Record<MoveKind, string> = {
-  outerWall: 'higher layers or a quicker printer would shorten them',
-  innerWall: 'fewer walls would shorten them',
-  thinWall: 'a thicker part would be quicker',
-  gap: 'another line breadth would shorten them',
-  skin: 'fewer solid layers, or another way up, would shorten them',
-  bridge: 'another way up would shorten them',
-  fill: 'less filling would shorten it',
-  support: 'another way up would spare them',
-  supportFace: 'another way up would spare them',
-  foot: 'a narrower foot would shorten it',
-  travel: 'fewer small pieces in a layer would shorten them',
+  outerWall: 'thicker layers or a faster printer would shorten this',
+  innerWall: 'fewer walls would shorten this',
+  thinWall: 'thicker walls would print faster',
+  gap: 'another line width would shorten this',
+  skin: 'fewer top and bottom layers, or another orientation, would shorten this',
+  bridge: 'another orientation would shorten this',
+  fill: 'less infill would shorten this',
+  support: 'another orientation would need fewer',
+  supportFace: 'another orientation would need fewer',
+  foot: 'a narrower brim would shorten this',
+  travel: 'fewer small pieces in a layer would shorten this',
 };
 
 /** "1 h 25 min" */
@@ -150,8 +150,8 @@ export function actingSentence(correction: ActingCorrection, show: Lengths): str
     case 'workingSize':
       return `${correction.fitName}: ${show.signed(correction.mm)} ${show.word} in its working size (${correction.learnedFrom}).`;
     case 'firstLayer':
-      return `First layer: ${show.length(correction.mm)} less on each side, since it spreads on the bed.`;
+      return `First layer: ${show.length(correction.mm)} smaller on each side, against elephant foot.`;
     case 'file':
-      return `Along ${correction.axis}: ${(100 * correction.share).toFixed(2)} % for shrinkage, in what is laid and in the files.`;
+      return `Along ${correction.axis}: ${(100 * correction.share).toFixed(2)} % for shrinkage, in the print and in the files.`;
   }
 }

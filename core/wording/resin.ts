@@ -13,15 +13,15 @@ export function resinWarningSentence(warning: ResinWarning): string {
   const height = `At ${mm(warning.at[2])} above the plate`;
   switch (warning.code) {
     case 'slice.inAir':
-      return `${height} a piece of ${mm2(warning.areaMm2)} begins in the air: it would stay in the vat. Turn the part over, put a slope under it, or lay supports.`;
+      return `${height} a piece of ${mm2(warning.areaMm2)} starts in mid-air: it would come off and stay in the vat. Turn the part over, add a 45° slope, or use supports.`;
     case 'slice.overhang':
-      return `${height} ${mm2(warning.areaMm2)} reach out over nothing and may curl. Lay it another way, put a slope under it, or lay supports.`;
+      return `${height} ${mm2(warning.areaMm2)} overhang and may curl. Turn the part over, add a 45° slope, or use supports.`;
     case 'resin.tooThin':
       return `${height} ${mm2(warning.areaMm2)} are thinner than this printer’s smallest wall and may tear when the plate rises. Make it thicker there.`;
     case 'resin.closed':
-      return `${height} a room inside shuts in ${ml(warning.mm3)} of resin that can’t be washed out and never cures. Drill a hole of 3 mm or more into its lowest and its highest place.`;
+      return `${height} a closed cavity traps ${ml(warning.mm3)} of resin that can’t be washed out and never cures. Drill a 3 mm hole into its lowest and its highest point.`;
     case 'resin.cup':
-      return `${height} a cup of ${mm2(warning.areaMm2)} begins that is open upwards alone: it sucks at the film as the plate rises. Turn it over or aslant, or drill a hole of 3 mm through its side close to here.`;
+      return `${height} a suction cup of ${mm2(warning.areaMm2)} pulls at the film as the plate rises. Tilt the part, turn it over, or drill a 3 mm hole through its side near here.`;
   }
 }
 
@@ -32,7 +32,7 @@ export const resinSetWords = ({
   tipMm,
   apartMm,
 }: Pick<ResinSet, 'layerMm' | 'pillarMm' | 'tipMm' | 'apartMm'>): string =>
-  `layers of ${layerMm} mm, supports ${pillarMm} mm thick every ${apartMm} mm, with tips of ${tipMm} mm`;
+  `layer height ${layerMm} mm, supports ${pillarMm} mm thick every ${apartMm} mm, with tips of ${tipMm} mm`;
 
 /** Settings by their name, for another program's files. */
 export const resinSetSentence = (set: ResinSet): string => `${set.name}: ${resinSetWords(set)}.`;
@@ -49,8 +49,8 @@ export function resinSentence(
 ): string {
   const longest =
     lightMinutes > liftMinutes
-      ? `light, ${minutesText(lightMinutes)}; higher layers would shorten it`
-      : `the plate’s rising, ${minutesText(liftMinutes)}; higher layers, or lying flatter, would shorten it`;
+      ? `exposure, ${minutesText(lightMinutes)}; thicker layers would shorten this`
+      : `plate lifts, ${minutesText(liftMinutes)}; thicker layers, or a flatter orientation, would shorten this`;
   return `${minutesText(minutes)} for ${layers} ${layers === 1 ? 'layer' : 'layers'}; ${grams.toFixed(1)} g with supports, costs about ${cost.whole.toFixed(2)}. Longest: ${longest}.${gramsOfEach(parts, names, pieces)}`;
 }
 

@@ -18,7 +18,7 @@ export const ROW_WORDS: Record<RowKind | WorkshopRowKind, { one: string; changed
   machine: { one: 'machine', changed: 'this machine' },
   fitTable: { one: 'table of fits', changed: 'these fits' },
   layerPrinter: { one: 'layer printer', changed: 'what this printer can do' },
-  filament: { one: 'plastic', changed: 'how this plastic is laid' },
+  filament: { one: 'plastic', changed: 'this filament' },
   layerSet: { one: 'set of settings', changed: 'these settings' },
   material: { one: 'material', changed: 'this material' },
   resinPrinter: { one: 'resin printer', changed: 'what this printer can do' },

@@ -69,7 +69,7 @@ async function main(): Promise<void> {
   await goTo(phone, 'Make');
   await built(phone);
   await shoot(phone, 'make');
-  await phone.getByRole('button', { name: 'Lay it in layers' }).click();
+  await phone.getByRole('button', { name: 'Slice it' }).click();
   await phone.getByText(/^Layer 40 of 40/).waitFor({ timeout: 60_000 });
   await phone.getByRole('slider', { name: 'Layer' }).fill('24');
   await phone.getByRole('button', { name: 'From above' }).click();
@@ -109,8 +109,8 @@ async function main(): Promise<void> {
   await phone.getByRole('dialog').getByRole('button', { name: /^A/ }).click();
   await shoot(phone, 'photo');
   await phone.goto(`${server.address}/workshop`);
-  await phone.getByText('Plastics laid in layers').scrollIntoViewIfNeeded();
-  await phone.getByText('Settings for layers').scrollIntoViewIfNeeded();
+  await phone.getByText('Filaments').scrollIntoViewIfNeeded();
+  await phone.getByText('Print settings').scrollIntoViewIfNeeded();
   await shoot(phone, 'workshop');
   await phone.getByRole('button', { name: /^Bench printer/ }).click();
   await phone.getByRole('button', { name: 'What trials taught of it' }).click();

@@ -31,8 +31,8 @@ const box = (name: RegExp) => screen.getByRole('checkbox', { name });
 
 test('what comes after is ticked off at the bench and can be ticked on again', () => {
   show();
-  expect(screen.getByRole('status').textContent).toBe('About 11 min of hands and 18 min of waiting.');
-  fireEvent.click(box(/^Break the supports away/));
+  expect(screen.getByRole('status').textContent).toBe('About 11 min hands-on and 18 min of waiting.');
+  fireEvent.click(box(/^Break off the supports/));
   expect(kept()).toEqual([{ what: 'supports' }]);
   fireEvent.click(box(/^Ream .* to 6\.20/));
   expect(kept()).toEqual([{ what: 'ream', fitId: 'bore' }]);
@@ -40,9 +40,9 @@ test('what comes after is ticked off at the bench and can be ticked on again', (
 
 test('what is done is told apart from what is left', () => {
   show([{ what: 'supports' }, { what: 'ream', fitId: 'bore' }]);
-  expect(box(/^Break the supports away/).getAttribute('aria-checked')).toBe('true');
+  expect(box(/^Break off the supports/).getAttribute('aria-checked')).toBe('true');
   expect(box(/^Take it off/).getAttribute('aria-checked')).toBe('false');
-  expect(screen.getByRole('status').textContent).toBe('About 3 min of hands and 18 min of waiting.');
-  fireEvent.click(box(/^Break the supports away/));
+  expect(screen.getByRole('status').textContent).toBe('About 3 min hands-on and 18 min of waiting.');
+  fireEvent.click(box(/^Break off the supports/));
   expect(kept()).toEqual([{ what: 'ream', fitId: 'bore' }]);
 });

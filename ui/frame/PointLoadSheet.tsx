@@ -93,7 +93,7 @@ function Pointing({
         onPoint={setPicked}
       />
       <Text role="status" className="font-medium text-[14px] leading-5 text-muted">
-        {load ? 'It pulls or pushes along the line.' : 'Nothing is pointed at yet.'}
+        {load ? 'It pulls or pushes along the line.' : 'No place tapped yet.'}
       </Text>
       <Button
         tone="primary"

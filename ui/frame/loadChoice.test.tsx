@@ -47,7 +47,7 @@ function point(tap: Picked) {
     </InRepair>,
   );
   press('Point at it on the part');
-  expect(screen.getByRole('status').textContent).toBe('Nothing is pointed at yet.');
+  expect(screen.getByRole('status').textContent).toBe('No place tapped yet.');
   mockTap = tap;
   press('the part');
   press('Take its way alone');

@@ -26,7 +26,7 @@ export function JobStrip() {
       <GroupHeading>On the machines</GroupHeading>
       {unreadable.map(({ id, name }) => (
         <Text key={id} role="alert" className="font-medium text-[15px] text-rust">
-          {`The job ${name ? `“${name}”` : id} was written down wrongly and can’t be shown. Lay its part again to make it.`}
+          {`The job ${name ? `“${name}”` : id} can’t be read. Slice its part again to print it.`}
         </Text>
       ))}
       {shown.map((job) => (

@@ -24,13 +24,13 @@ export function BesideTheWhole({ whole, figures }: { whole: Body; figures: Compa
     const reply = await worker.compare(
       sliceRequestOf([{ body: whole, pieces: 1 }], repair.head, numbers.workshop),
     );
-    if (!reply) return 'Something else was laid in between. Ask once more.';
+    if (!reply) return 'Another part was sliced meanwhile. Compare again.';
     return reply.ok ? besideWholeSentence(whole.name, reply.value.figures, figures) : sentenceOf(reply.fault);
   };
   const ask = () => {
     setBusy(true);
     void work()
-      .catch(() => 'The whole could not be laid. Look at it under Shape, then ask again.')
+      .catch(() => 'The whole part could not be sliced. Check it under Shape, then compare again.')
       .then(setSaid)
       .finally(() => setBusy(false));
   };

@@ -49,8 +49,8 @@ function Drilling({ body, mesh, onTake }: { body: Body; mesh: SolidMesh; onTake(
   return (
     <>
       <Text className="font-sans text-[15px] leading-[22px] text-ink">
-        Tap the outside of the wall where resin is to run out: as low in the room as it lies, and once more
-        where air is to come in.
+        Tap the outer wall where resin should run out, at the cavity’s lowest point, and once more where air
+        should come in.
       </Text>
       <PointedPart
         body={body}
@@ -65,7 +65,7 @@ function Drilling({ body, mesh, onTake }: { body: Body; mesh: SolidMesh; onTake(
         className={`font-medium text-[15px] leading-[22px] ${drain && !drain.ok ? 'text-rust' : 'text-muted'}`}
       >
         {!drain
-          ? 'Nothing is pointed at yet.'
+          ? 'No place tapped yet.'
           : drain.ok
             ? `${show.length(DRAIN_MM)} wide, through a wall of ${show.length(drain.value.wallMm)}.`
             : sentenceOf(drain.fault)}

@@ -62,7 +62,7 @@ export function LayerView({
       line
         ? // What is lit has edges without breadth or speed.
           `Here: ${MOVE_WORDS[line.kind]}${line.widthMm > 0 ? `, ${line.widthMm.toFixed(2)} mm broad, laid at ${line.speed.toFixed(0)} mm/s` : ''}.`
-        : 'Nothing is laid here in this layer.',
+        : 'Nothing is printed here in this layer.',
     );
   };
   const top = drawing.topMm[layer] ?? 0;
@@ -101,13 +101,13 @@ export function LayerView({
           />
           {hasWays ? (
             <Button
-              label={travel ? 'Hide ways between' : 'Show ways between'}
+              label={travel ? 'Hide travel moves' : 'Show travel moves'}
               onPress={() => setTravel(!travel)}
             />
           ) : null}
           {hanging && hanging.areaMm2 >= 1 ? (
             <Button
-              label={painted ? 'Hide what hangs' : 'Show what hangs'}
+              label={painted ? 'Hide overhangs' : 'Show overhangs'}
               onPress={() => setPainted(!painted)}
             />
           ) : null}

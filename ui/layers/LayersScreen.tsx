@@ -36,9 +36,9 @@ import { settingOf, useLayers } from './useLayers';
 import { isSameDown, WayChoice } from './WayChoice';
 
 const SUPPORT_WORDS = { none: 'None', bed: 'From the bed', everywhere: 'Everywhere' } as const;
-const FOOT_WORDS = { none: 'Nothing', skirt: 'Loop', brim: 'Rim', ears: 'Ears' } as const;
+const FOOT_WORDS = { none: 'None', skirt: 'Skirt', brim: 'Brim', ears: 'Mouse ears' } as const;
 
-/** A spare laid in layers: which way up, how, what it takes, and the layers themselves. */
+/** A spare in layers: which way up, how, what it takes, and the layers themselves. */
 export function LayersScreen() {
   const { repair } = useRepairContext();
   const { body: wanted } = useLocalSearchParams<{ body?: string }>();
@@ -49,7 +49,7 @@ export function LayersScreen() {
   return (
     <View className="p-4">
       <EmptyState
-        text="There is no spare to lay in layers yet. Build its shape first."
+        text="Nothing to slice yet. Build the part’s shape first."
         action={{ label: 'Go to Shape', onPress: () => router.replace(`/repair/${repair.head.id}/shape`) }}
       />
     </View>
@@ -112,13 +112,13 @@ function Layers({
               {state.kind === 'refused'
                 ? state.sentence
                 : state.kind === 'stopped'
-                  ? 'Stopped. Nothing is laid.'
+                  ? 'Stopped. Nothing is sliced.'
                   : !ready
                     ? 'The part is being built.'
-                    : `Laying ${body.name} in layers: ${(100 * (state.kind === 'working' ? state.share : 0)).toFixed(0)} %`}
+                    : `Slicing ${body.name}: ${(100 * (state.kind === 'working' ? state.share : 0)).toFixed(0)} %`}
             </Text>
             {state.kind === 'working' && ready ? <Button label="Stop" onPress={stop} /> : null}
-            {state.kind === 'stopped' ? <Button label="Lay it again" onPress={again} /> : null}
+            {state.kind === 'stopped' ? <Button label="Slice again" onPress={again} /> : null}
           </View>
         )}
       </View>
@@ -143,7 +143,7 @@ function Layers({
           />
         ) : null}
         <View className="gap-1.5">
-          <GroupHeading>Way up</GroupHeading>
+          <GroupHeading>Orientation</GroupHeading>
           <WayChoice ways={ways} down={laying.down} onChange={({ down }) => change({ down: [...down] })} />
         </View>
         <View className="gap-1.5">
@@ -151,7 +151,7 @@ function Layers({
           <LoadChoice body={body} onChange={(next) => put('body', next)} />
         </View>
         <View className="gap-1.5">
-          <GroupHeading>How it is laid</GroupHeading>
+          <GroupHeading>Print settings</GroupHeading>
           <Switch
             label="Settings"
             options={sets.map(({ id, name }) => ({ id, word: name }))}
@@ -160,11 +160,11 @@ function Layers({
           />
           {sets.some(({ id }) => id === laying.settings) ? null : (
             <Text role="alert" className="font-medium text-[15px] leading-6 text-rust">
-              {`The settings “${laying.settings}” are not known here, so it is laid as “${settingOf(request).name}”. Choose others above.`}
+              {`The print settings “${laying.settings}” are not in this Workshop, so “${settingOf(request).name}”. Choose others above.`}
             </Text>
           )}
           <Text className="font-label text-[14px] leading-5 text-muted">{`${capital(inResin ? resinSetWords(inResin.set) : settingsWords(settings, settings.lineMm))}.`}</Text>
-          <Button label="Change these in the Workshop" onPress={() => router.push('/workshop')} />
+          <Button label="Edit print settings in the Workshop" onPress={() => router.push('/workshop')} />
         </View>
         {inResin ? null : (
           <LaysBadly
@@ -199,9 +199,9 @@ function Layers({
         </View>
         {inResin ? null : (
           <View className="gap-1.5">
-            <GroupHeading>Round its foot</GroupHeading>
+            <GroupHeading>Bed adhesion</GroupHeading>
             <Switch
-              label="Round its foot"
+              label="Bed adhesion"
               options={FEET.map((id) => ({ id, word: FOOT_WORDS[id] }))}
               value={laying.foot}
               onChange={(foot) => change({ foot })}
@@ -234,7 +234,7 @@ function Layers({
               onPress={() => setAsking(true)}
             />
             <Button
-              label="Save the job (G-code)"
+              label="Save G-code"
               busy={job.writing && !asking}
               disabled={!reply}
               onPress={() => void job.save()}

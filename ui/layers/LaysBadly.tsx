@@ -37,10 +37,10 @@ export function LaysBadly({
       {lifts ? (
         <>
           <Text role="alert" className="font-medium text-[15px] leading-6 text-rust">
-            {`${material.name} ${stands.lifts === 'unsuited' ? 'pulls' : 'may pull'} its corners off the bed, and this foot is ${show.length(longMm)} long.`}
+            {`${material.name} ${stands.lifts === 'unsuited' ? 'lifts' : 'may lift'} its corners off the bed (warping), and this part is ${show.length(longMm)} long on it.`}
           </Text>
           <View className="items-start">
-            <Button label="Lay ears at its corners" onPress={onEars} />
+            <Button label="Add mouse ears" onPress={onEars} />
           </View>
         </>
       ) : null}

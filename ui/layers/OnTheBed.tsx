@@ -53,7 +53,7 @@ export function OnTheBed({
             onChange={(pieces) => onChange({ pieces: { ...choice.pieces, [body.id]: pieces }, at: null })}
           />
           {body.id !== leading.id && count(body) > 0 ? (
-            <Button label={`How ${body.name} is laid`} onPress={() => onLead(body)} />
+            <Button label={`Print settings of ${body.name}`} onPress={() => onLead(body)} />
           ) : null}
         </View>
       ))}
@@ -61,8 +61,8 @@ export function OnTheBed({
         <>
           <Text className="font-label text-[14px] leading-5 text-muted">
             {choice.at
-              ? 'They stand where you put them.'
-              : 'Drag a piece to stand elsewhere. The dashes show what reaches over its foot.'}
+              ? 'The pieces are where you put them.'
+              : 'Drag a piece to move it. Dashes show what reaches beyond its first layer.'}
           </Text>
           <View className="pb-6">
             <BedPlan
@@ -87,12 +87,12 @@ export function OnTheBed({
             </Text>
           ) : null}
           {choice.at ? (
-            <Button label="Pack them in the middle again" onPress={() => onChange({ ...choice, at: null })} />
+            <Button label="Pack them again" onPress={() => onChange({ ...choice, at: null })} />
           ) : null}
         </>
       ) : null}
       {footings.length > 1 ? (
-        <Text className="font-label text-[14px] leading-5 text-muted">{`All are laid in layers as high as those of ${leading.name}; walls, filling and supports are each one’s own.`}</Text>
+        <Text className="font-label text-[14px] leading-5 text-muted">{`All parts use the layer height of ${leading.name}; walls, infill and supports are set for each part.`}</Text>
       ) : null}
     </View>
   );

@@ -35,7 +35,7 @@ export function OpenJobFile({ repairId }: { repairId: string }) {
   };
   return (
     <FileButton
-      label="Look at a kept job (G-code)"
+      label="Open a G-code file"
       name="Job file"
       accept=".gcode,.gco,.g,.nc,text/plain"
       busy={reading}

@@ -43,7 +43,7 @@ export function ReadJob({
                 : query.error instanceof Unreachable
                   ? 'The job’s file can’t be fetched: the server is away. Try again in a moment.'
                   : `The job’s file can’t be read (${query.error.message}). Try again, or make the spare again from its recipe.`
-              : 'Nothing is laid in this file.'
+              : 'This file prints nothing.'
           }
           action={
             query.isError

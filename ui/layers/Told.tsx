@@ -76,10 +76,10 @@ export function Told({
               />
             ) : null}
             {HANGS.has(warning.code) && mends.onSupports ? (
-              <Button label="Lay supports" onPress={mends.onSupports} />
+              <Button label="Use supports" onPress={mends.onSupports} />
             ) : null}
             {HANGS.has(warning.code) && mends.onSuggestedWay ? (
-              <Button label="Lay it the suggested way" onPress={mends.onSuggestedWay} />
+              <Button label="Use the suggested orientation" onPress={mends.onSuggestedWay} />
             ) : null}
           </View>
         </View>

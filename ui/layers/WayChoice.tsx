@@ -19,7 +19,7 @@ export function WayChoice({
   if (ways.length === 0) return null;
   return (
     <ScrollView horizontal showsHorizontalScrollIndicator={false}>
-      <View accessibilityRole="radiogroup" accessibilityLabel="Way up" className="flex-row gap-2">
+      <View accessibilityRole="radiogroup" accessibilityLabel="Orientation" className="flex-row gap-2">
         {ways.map(({ way, picture }, index) => {
           const chosen = isSameDown(way.down, down);
           const reasons = reasonsOf(way);
@@ -58,14 +58,14 @@ export const isSameDown = (one: Vec3, other: Vec3) =>
 function reasonsOf({ heightMm, footMm2, overhangMm2, across }: WayUp): string[] {
   return [
     ...(across === null ? [] : [loadWords(across)]),
-    overhangMm2 < 1 ? 'nothing hangs over air' : `${overhangMm2.toFixed(0)} mm² hang over air`,
+    overhangMm2 < 1 ? 'no overhangs' : `${overhangMm2.toFixed(0)} mm² overhang`,
     `${heightMm.toFixed(1)} mm high`,
-    footMm2 < 1 ? 'stands on next to nothing' : `stands on ${footMm2.toFixed(0)} mm²`,
+    footMm2 < 1 ? 'almost no contact with the bed' : `${footMm2.toFixed(0)} mm² on the bed`,
   ];
 }
 
 /** Layers hold least where they are pulled from each other. */
 function loadWords(across: number): string {
   if (across < 0.1) return 'the load runs along its layers';
-  return across > 0.75 ? 'the load pulls its layers apart' : 'the load runs slanting through its layers';
+  return across > 0.75 ? 'the load pulls its layers apart' : 'the load runs at an angle to its layers';
 }

@@ -46,8 +46,8 @@ test('what can’t be laid, or was stopped, is said', async () => {
   document.body.innerHTML = '';
   mockMesh.mockResolvedValue(ok({ positions: [] }));
   mockCompare.mockResolvedValue(null);
-  expect(await ask()).toBe('Something else was laid in between. Ask once more.');
+  expect(await ask()).toBe('Another part was sliced meanwhile. Compare again.');
   document.body.innerHTML = '';
   mockMesh.mockRejectedValue(new Error('lost'));
-  expect(await ask()).toMatch(/^The whole could not be laid/);
+  expect(await ask()).toMatch(/^The whole part could not be sliced/);
 });

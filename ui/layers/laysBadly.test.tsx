@@ -35,9 +35,9 @@ const told = (id: string, longMm: number, pieces = 1, foot = 'skirt') => {
 
 test('a long foot of what lifts is told, and gets ears by a tap', () => {
   expect(told('abs', 80)).toEqual([
-    expect.stringMatching(/^ABS pulls its corners off the bed, .* 80\.\d\d mm long\.$/),
+    expect.stringMatching(/^ABS lifts its corners off the bed \(warping\), .* 80\.\d\d mm long on it\.$/),
   ]);
-  fireEvent.click(screen.getByRole('button', { name: 'Lay ears at its corners' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Add mouse ears' }));
   expect(onEars).toHaveBeenCalledTimes(1);
   expect(told('abs', 80, 1, 'ears')).toEqual([]);
   expect(told('abs', 30)).toEqual([]);

@@ -47,13 +47,13 @@ test('a place that is to be watched is shown in its layer, and mended by a tap',
   expect(shown[0]!.layer).toBe(40);
   expect(shown[0]!.at[2]).toBeCloseTo(8, 6);
   expect(Math.abs(shown[0]!.at[0] - 70)).toBeLessThan(20.1);
-  fireEvent.click(screen.getByRole('button', { name: 'Lay supports' }));
-  fireEvent.click(screen.getByRole('button', { name: 'Lay it the suggested way' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Use supports' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Use the suggested orientation' }));
   expect(acts).toEqual(['supports', 'way']);
   first.unmount();
   show({ onSupports: null, onSuggestedWay: null, onDrain: () => {} });
-  expect(screen.queryByRole('button', { name: 'Lay supports' })).toBeNull();
-  expect(screen.queryByRole('button', { name: 'Lay it the suggested way' })).toBeNull();
+  expect(screen.queryByRole('button', { name: 'Use supports' })).toBeNull();
+  expect(screen.queryByRole('button', { name: 'Use the suggested orientation' })).toBeNull();
 });
 
 test('resin that is shut in is let out by a hole, in the spare whose page it is alone', () => {
@@ -86,10 +86,10 @@ test('resin that is shut in is let out by a hole, in the spare whose page it is 
     );
   };
   const first = show(0);
-  fireEvent.click(screen.getByRole('button', { name: /^Drill a drain hole: .*shuts in/ }));
+  fireEvent.click(screen.getByRole('button', { name: /^Drill a drain hole: .*traps/ }));
   expect(onDrain).toHaveBeenCalledTimes(1);
   first.unmount();
   show(1);
-  expect(screen.getByRole('alert').textContent).toContain('shuts in');
+  expect(screen.getByRole('alert').textContent).toContain('traps');
   expect(screen.queryByRole('button', { name: /^Drill a drain hole/ })).toBeNull();
 });

@@ -41,7 +41,7 @@ export function useBedJob(onBed: readonly RequestedSpare[], request: SliceReques
     if (reply?.ok) return reply.value;
     say({
       tone: 'wrong',
-      text: reply ? sentenceOf(reply.fault) : 'The job could not be written. Lay it again, then save it.',
+      text: reply ? sentenceOf(reply.fault) : 'The G-code could not be written. Slice again, then save it.',
     });
     return null;
   }

@@ -11,8 +11,8 @@ const GROUPS: readonly RowGroup[] = [
       { kind: 'number', path: 'nozzleC', label: 'Nozzle', unit: '°C' },
       { kind: 'number', path: 'bedC', label: 'Bed', unit: '°C' },
       { kind: 'number', path: 'pricePerKg', label: 'Price of a kg' },
-      { kind: 'number', path: 'mostFlow', label: 'Melts at most', unit: 'mm³/s' },
-      { kind: 'number', path: 'leastLayerSeconds', label: 'A layer takes at least', unit: 's' },
+      { kind: 'number', path: 'mostFlow', label: 'Most it melts', unit: 'mm³/s' },
+      { kind: 'number', path: 'leastLayerSeconds', label: 'Shortest layer time', unit: 's' },
       { kind: 'number', path: 'fan', label: 'Fan', unit: '%', times: 0.01 },
       { kind: 'text', path: 'source', label: 'Where these figures are from' },
     ],
@@ -34,11 +34,11 @@ export function FilamentForm({
   const { name } = materialIn(workshop, filament.id);
   return (
     <RowForm<Filament>
-      title={`${name}: how it is laid`}
+      title={`${name}: print settings`}
       row={filament}
       schema={Filament}
       groups={GROUPS}
-      onKeep={(row) => onSave('filament', row, `How ${name} is laid is kept. Layers and costs follow.`)}
+      onKeep={(row) => onSave('filament', row, `${name} is saved. Layers and costs follow.`)}
       {...(filament.version > 0
         ? {
             onPutAway: () => onSave('filament', { ...filament, removed: true }, `${name} is put away.`),

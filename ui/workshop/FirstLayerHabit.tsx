@@ -39,13 +39,13 @@ export function FirstLayerHabit({
     <View className="gap-2" role="group" aria-label="First layer">
       <GroupHeading>First layer</GroupHeading>
       <Text className="font-sans text-[15px] leading-[22px] text-ink">
-        {`It is taken to spread by ${show.length(now)} on each side.`}
+        {`Elephant foot: ${show.length(now)} per side.`}
         {learned === null
-          ? ' Measure a size above its foot and at its foot, under Trial, and it is learned.'
+          ? ' To learn it, measure a size above the first layer and at it, under Trial.'
           : learned.count === 0
-            ? ' What was measured at the foot is so far from that that it is taken for odd: measure another make.'
-            : ` By ${learned.count} measured at the foot it is ${show.length(learned.mm)} ± ${show.uncertainty(learned.plusMinusMm)}${
-                learned.odd.length > 0 ? `; ${learned.odd.length} more are odd and hardly count` : ''
+            ? ' What was measured at the first layer is an outlier: measure another print.'
+            : ` By ${learned.count} measured at the first layer it is ${show.length(learned.mm)} ± ${show.uncertainty(learned.plusMinusMm)}${
+                learned.odd.length > 0 ? `; ${learned.odd.length} more are outliers and hardly count` : ''
               }.`}
       </Text>
       {learned === null || learned.count === 0 ? null : isTaken ? (
@@ -56,7 +56,10 @@ export function FirstLayerHabit({
         <Button
           label="Use what was learned of the first layer"
           onPress={() =>
-            save(learned, `First layers of ${machine.name} are laid narrower by ${show.length(learned.mm)}.`)
+            save(
+              learned,
+              `The first layer on ${machine.name} is shrunk by ${show.length(learned.mm)} per side.`,
+            )
           }
         />
       )}

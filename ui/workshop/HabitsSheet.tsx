@@ -320,7 +320,7 @@ function HabitChart({
       <Text className="px-3 pt-1 font-label text-[13px] text-muted">
         {points.length === 0
           ? 'None of these was measured: the band is what other kinds and the start say.'
-          : `${points.length} measured${habits.odd.length > 0 ? '; open rings are taken for odd and hardly count' : ''}.`}
+          : `${points.length} measured${habits.odd.length > 0 ? '; open rings are outliers and hardly count' : ''}.`}
       </Text>
     </View>
   );

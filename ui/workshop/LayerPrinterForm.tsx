@@ -21,7 +21,7 @@ const speed = (path: string, label: string) => number(`speeds.${path}`, label, '
 
 const GROUPS: readonly RowGroup[] = [
   {
-    heading: 'Room, from its front left corner',
+    heading: 'Build volume, from the front left corner',
     fields: [
       number('envelopeMm.0', 'To the right', 'mm'),
       number('envelopeMm.1', 'To the back', 'mm'),
@@ -33,20 +33,20 @@ const GROUPS: readonly RowGroup[] = [
     fields: [
       number('nozzleMm', 'Nozzle', 'mm'),
       number('filamentMm', 'Filament', 'mm'),
-      number('layerMm.0', 'Lowest layer', 'mm'),
-      number('layerMm.1', 'Highest layer', 'mm'),
+      number('layerMm.0', 'Thinnest layer', 'mm'),
+      number('layerMm.1', 'Thickest layer', 'mm'),
       number('hottestNozzleC', 'Hottest nozzle', '°C'),
       number('hottestBedC', 'Hottest bed', '°C'),
-      number('retractMm', 'Drawn back before a way', 'mm'),
-      number('retractSpeed', 'Drawn back at', 'mm/s'),
+      number('retractMm', 'Retraction', 'mm'),
+      number('retractSpeed', 'Retraction speed', 'mm/s'),
     ],
   },
   {
-    heading: 'What it manages',
+    heading: 'Overhangs and bridges',
     fields: [
-      number('overhang', 'Walls lean out by', '° from upright', RAD_PER_DEGREE),
+      number('overhang', 'Overhang up to', '° from upright', RAD_PER_DEGREE),
       number('bridgeMm', 'Bridges up to', 'mm'),
-      number('firstLayerSpreadMm', 'First layer spreads by', 'mm'),
+      number('firstLayerSpreadMm', 'Elephant foot per side', 'mm'),
     ],
   },
   {
@@ -54,24 +54,24 @@ const GROUPS: readonly RowGroup[] = [
     fields: [
       speed('outerWall', 'Outer wall'),
       speed('innerWall', 'Inner walls'),
-      speed('skin', 'Tops and bottoms'),
-      speed('fill', 'Filling'),
+      speed('skin', 'Top and bottom'),
+      speed('fill', 'Infill'),
       speed('bridge', 'Bridges'),
       speed('support', 'Supports'),
       speed('firstLayer', 'First layer'),
-      speed('travel', 'Ways'),
-      speed('rise', 'Rising'),
-      number('linesPerSecond', 'Lines of G-code a second, at most'),
+      speed('travel', 'Travel'),
+      speed('rise', 'Z moves'),
+      number('linesPerSecond', 'G-code lines per second'),
       number('acceleration', 'Acceleration', 'mm/s²'),
-      number('junctionSpeed', 'Corners change speed by', 'mm/s'),
+      number('junctionSpeed', 'Speed change at corners', 'mm/s'),
     ],
   },
   {
     heading: 'What it costs',
     fields: [
-      number('warmUpSeconds', 'Warming up', 'min', 60),
-      number('watts', 'Takes', 'W'),
-      number('pricePerHour', 'Wear, an hour'),
+      number('warmUpSeconds', 'Warm-up', 'min', 60),
+      number('watts', 'Power', 'W'),
+      number('pricePerHour', 'Wear per hour'),
     ],
   },
   {
@@ -85,7 +85,7 @@ const GROUPS: readonly RowGroup[] = [
 ];
 
 function wrongIn({ layerMm: [low, high], startGcode, endGcode }: LayerPrinter): string | null {
-  if (low > high) return 'The lowest layer is higher than the highest. Change one of them.';
+  if (low > high) return 'The thinnest layer is thicker than the thickest. Change one of them.';
   for (const [where, lines] of [
     ['Before a job', startGcode],
     ['After a job', endGcode],
@@ -114,19 +114,16 @@ export function LayerPrinterForm({
   const [takesArcs, setTakesArcs] = useState(printer.takesArcs ?? false);
   return (
     <RowForm<LayerPrinter>
-      title={`${machine.name}: how it lays layers`}
+      title={`${machine.name}: as a layer printer`}
       {...(printer.version === 0
         ? {
-            intro:
-              'Nobody said yet. These are the figures of a usual bench printer: change those that differ.',
+            intro: 'Not set yet. These are typical figures of a bench printer: change those that differ.',
           }
         : printer.learnedSpreads
           ? {
-              intro: `How far the first layer spreads was learned from trials: ${printer.learnedSpreads
+              intro: `Elephant foot was learned from trials: ${printer.learnedSpreads
                 .map(({ family, mm }) => `${FAMILY_WORDS[family]} ${show.length(mm)}`)
-                .join(
-                  ', ',
-                )}. That goes before the figure here, until it is forgotten under what trials taught of it.`,
+                .join(', ')}. It replaces the figure here until you forget it under what trials taught.`,
             }
           : {})}
       row={printer}

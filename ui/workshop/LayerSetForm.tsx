@@ -9,19 +9,19 @@ import { Switch } from '../shared/Switch';
 import { RowForm } from './RowForm';
 import type { RowGroup } from './rowFields';
 
-const FILL_WORDS: Record<Fill, string> = { lines: 'Lines', grid: 'Grid', gyroid: 'Waves' };
+const FILL_WORDS: Record<Fill, string> = { lines: 'Lines', grid: 'Grid', gyroid: 'Gyroid' };
 
 const GROUPS: readonly RowGroup[] = [
   {
     fields: [
       { kind: 'text', path: 'name', label: 'Name' },
-      { kind: 'number', path: 'layerMm', label: 'Layers of', unit: 'mm' },
+      { kind: 'number', path: 'layerMm', label: 'Layer height', unit: 'mm' },
       { kind: 'number', path: 'firstLayerMm', label: 'First layer', unit: 'mm' },
       { kind: 'number', path: 'walls', label: 'Walls' },
-      { kind: 'number', path: 'fillShare', label: 'Filled by', unit: '%', times: 0.01 },
-      { kind: 'number', path: 'topLayers', label: 'Solid layers on top' },
-      { kind: 'number', path: 'bottomLayers', label: 'Solid layers below' },
-      { kind: 'number', path: 'footMm', label: 'Breadth of a rim or ear', unit: 'mm' },
+      { kind: 'number', path: 'fillShare', label: 'Infill share', unit: '%', times: 0.01 },
+      { kind: 'number', path: 'topLayers', label: 'Top layers' },
+      { kind: 'number', path: 'bottomLayers', label: 'Bottom layers' },
+      { kind: 'number', path: 'footMm', label: 'Brim or ear width', unit: 'mm' },
     ],
   },
 ];
@@ -47,7 +47,7 @@ export function LayerSetForm({
       choices={
         <View className="gap-3">
           <Switch<Fill>
-            label="Filling"
+            label="Infill"
             options={FILLS.map((id) => ({ id, word: FILL_WORDS[id] }))}
             value={fill}
             onChange={setFill}
@@ -55,14 +55,14 @@ export function LayerSetForm({
           <Switch
             label="Walls"
             options={[
-              { id: 'usual', word: 'Walls and filling' },
+              { id: 'usual', word: 'Walls and infill' },
               { id: 'single', word: 'One wall, open on top' },
             ]}
             value={singleWall ? 'single' : 'usual'}
             onChange={(id) => setSingleWall(id === 'single')}
           />
           <Text className="font-label text-[13.5px] leading-5 text-muted">
-            How broad a line is follows from the printer’s nozzle.
+            The line width follows from the printer’s nozzle.
           </Text>
         </View>
       }

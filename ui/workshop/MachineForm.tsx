@@ -117,10 +117,7 @@ export function MachineForm({
       />
       {machine.version === 0 ? null : <Button label="What trials taught of it" onPress={onHabits} />}
       {machine.version > 0 && (machine.process === 'printing' || machine.process === 'resin') ? (
-        <Button
-          label={machine.process === 'resin' ? 'How it lights layers' : 'How it lays layers'}
-          onPress={onLayers}
-        />
+        <Button label="Printer settings" onPress={onLayers} />
       ) : null}
       <GroupHeading>Corrections, for the material</GroupHeading>
       <Picker

@@ -46,7 +46,7 @@ export function ResinForm({
       row={resin}
       schema={Resin}
       groups={GROUPS}
-      onKeep={(row) => onSave('resin', row, `How ${name} is cured is kept. Layers and costs follow.`)}
+      onKeep={(row) => onSave('resin', row, `${name} is saved. Layers and costs follow.`)}
       onClose={onClose}
     />
   );

@@ -19,32 +19,32 @@ const GROUPS: readonly RowGroup[] = [
   {
     heading: 'Layers',
     fields: [
-      { kind: 'number', path: 'layerMm.0', label: 'Lowest layer', unit: 'mm' },
-      { kind: 'number', path: 'layerMm.1', label: 'Highest layer', unit: 'mm' },
+      { kind: 'number', path: 'layerMm.0', label: 'Thinnest layer', unit: 'mm' },
+      { kind: 'number', path: 'layerMm.1', label: 'Thickest layer', unit: 'mm' },
       { kind: 'number', path: 'liftMm', label: 'Plate rises by', unit: 'mm' },
       { kind: 'number', path: 'liftSpeed', label: 'Plate rises at', unit: 'mm/s' },
       { kind: 'number', path: 'restSeconds', label: 'Resin rests for', unit: 's' },
     ],
   },
   {
-    heading: 'What it manages',
+    heading: 'Overhangs and bridges',
     fields: [
       { kind: 'number', path: 'smallestWallMm', label: 'Smallest wall', unit: 'mm' },
       {
         kind: 'number',
         path: 'overhang',
-        label: 'Walls lean out by',
+        label: 'Overhang up to',
         unit: '° from upright',
         times: RAD_PER_DEGREE,
       },
-      { kind: 'number', path: 'firstLayerSpreadMm', label: 'First layers spread by', unit: 'mm' },
+      { kind: 'number', path: 'firstLayerSpreadMm', label: 'Elephant foot per side', unit: 'mm' },
     ],
   },
   {
     heading: 'What it costs',
     fields: [
-      { kind: 'number', path: 'watts', label: 'Takes', unit: 'W' },
-      { kind: 'number', path: 'pricePerHour', label: 'Wear, an hour' },
+      { kind: 'number', path: 'watts', label: 'Power', unit: 'W' },
+      { kind: 'number', path: 'pricePerHour', label: 'Wear per hour' },
       { kind: 'text', path: 'source', label: 'Where these figures are from' },
     ],
   },
@@ -68,15 +68,14 @@ export function ResinPrinterForm({
       title={`${machine.name}: how it lights layers`}
       {...(printer.version === 0
         ? {
-            intro:
-              'Nobody said yet. These are the figures of a usual bench printer: change those that differ.',
+            intro: 'Not set yet. These are typical figures of a bench printer: change those that differ.',
           }
         : {})}
       row={printer}
       schema={ResinPrinter}
       groups={GROUPS}
       wrongIn={({ layerMm: [low, high] }) =>
-        low > high ? 'The lowest layer is higher than the highest. Change one of them.' : null
+        low > high ? 'The thinnest layer is thicker than the thickest. Change one of them.' : null
       }
       onKeep={(row) =>
         onSave('resinPrinter', row, `What ${machine.name} can do is kept. Times and layers follow.`)

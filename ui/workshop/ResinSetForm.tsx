@@ -8,7 +8,7 @@ const GROUPS: readonly RowGroup[] = [
   {
     fields: [
       { kind: 'text', path: 'name', label: 'Name' },
-      { kind: 'number', path: 'layerMm', label: 'Layers of', unit: 'mm' },
+      { kind: 'number', path: 'layerMm', label: 'Layer height', unit: 'mm' },
       { kind: 'number', path: 'pillarMm', label: 'Supports, thick', unit: 'mm' },
       { kind: 'number', path: 'tipMm', label: 'Their tips', unit: 'mm' },
       { kind: 'number', path: 'apartMm', label: 'Apart', unit: 'mm' },

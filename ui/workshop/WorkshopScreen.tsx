@@ -140,7 +140,7 @@ export function WorkshopScreen() {
             }
           />
         </RowsGroup>
-        <RowsGroup heading="Plastics laid in layers">
+        <RowsGroup heading="Filaments">
           {shown(workshop, 'filament').map((row) => (
             <ChoiceRow
               key={row.id}
@@ -151,7 +151,7 @@ export function WorkshopScreen() {
           ))}
           <AddFilament workshop={workshop} onAdd={(row) => setOpened({ what: 'filament', row })} />
         </RowsGroup>
-        <RowsGroup heading="Settings for layers">
+        <RowsGroup heading="Print settings">
           {layerSetsIn(workshop).map((row) => (
             <ChoiceRow
               key={row.id}

@@ -34,13 +34,15 @@ beforeEach(() => onSave.mockReset());
 
 test('nothing measured: says how it is learned', () => {
   show([]);
-  expect(text()).toContain('It is taken to spread by 0.10 mm on each side. Measure a size above its foot');
+  expect(text()).toContain(
+    'Elephant foot: 0.10 mm per side. To learn it, measure a size above the first layer',
+  );
   expect(screen.queryByRole('button')).toBeNull();
 });
 
 test('what was measured is used on request, and forgotten on request', () => {
   show([0.16, 0.17, 0.18]);
-  expect(text()).toMatch(/By 3 measured at the foot it is 0.17 mm ± 0.0\d/);
+  expect(text()).toMatch(/By 3 measured at the first layer it is 0.17 mm ± 0.0\d/);
   expect(onSave).not.toHaveBeenCalled();
   fireEvent.click(screen.getByRole('button', { name: 'Use what was learned of the first layer' }));
   const [kind, taught] = onSave.mock.lastCall as [string, LayerPrinter];
@@ -49,13 +51,13 @@ test('what was measured is used on request, and forgotten on request', () => {
   document.body.innerHTML = '';
   show([0.16, 0.17, 0.18], taught);
   expect(screen.getByRole('status').textContent).toBe('Layers use what was learned.');
-  expect(text()).toContain('It is taken to spread by 0.17 mm');
+  expect(text()).toContain('Elephant foot: 0.17 mm');
   fireEvent.click(screen.getByRole('button', { name: 'Forget what was learned of the first layer' }));
   expect((onSave.mock.lastCall as [string, LayerPrinter])[1]).toEqual(LAYER_PRINTERS[0]);
 });
 
 test('one value that is far off is taken for odd, and nothing is offered', () => {
   show([0.9]);
-  expect(text()).toContain('taken for odd: measure another make');
+  expect(text()).toContain('an outlier: measure another print');
   expect(screen.queryByRole('button')).toBeNull();
 });

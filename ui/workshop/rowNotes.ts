@@ -32,7 +32,7 @@ export const filamentNote = ({ nozzleC, bedC, pricePerKg }: Filament): string =>
 
 /** "layers of 0.2 mm, 3 walls, filled by 20 %" */
 export const layerSetNote = ({ layerMm, walls, fillShare, singleWall }: LayerSet): string =>
-  `layers of ${layerMm} mm, ${singleWall ? 'one wall, open on top' : `${walls} walls, filled by ${Math.round(100 * fillShare)} %`}`;
+  `layer height ${layerMm} mm, ${singleWall ? 'one wall, open on top' : `${walls} walls, ${Math.round(100 * fillShare)} % infill`}`;
 
 /** "2.5 s for a layer of 0.05 mm, 45.00 a kg" */
 export const resinNote = ({ exposureSeconds, pricePerKg }: Resin): string =>

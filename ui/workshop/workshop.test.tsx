@@ -240,8 +240,8 @@ describe('how layers are laid', () => {
     showPrinter(printer);
     type('Nozzle', '0.6');
     type('To the right', '30 cm');
-    type('Walls lean out by', '50');
-    type('Warming up', '5');
+    type('Overhang up to', '50');
+    type('Warm-up', '5');
     type('Before a job', ' G28 \n\nG29\n');
     await keep();
     expect(saved<LayerPrinter>()).toEqual({
@@ -256,14 +256,14 @@ describe('how layers are laid', () => {
 
   test.each([
     ['Outer wall', '4000', 'The outer wall must be between 1 and 2000. Change the number.'],
-    ['Walls lean out by', '120', /must be between 5\.7\d* and 85\.9\d*/],
+    ['Overhang up to', '120', /must be between 5\.7\d* and 85\.9\d*/],
     [
       'Hottest nozzle',
       '250 C',
       'The hottest nozzle takes a number alone, in °C. Leave all but the number out.',
     ],
-    ['Warming up', '8"', 'The warming up takes a number alone, in min. Leave all but the number out.'],
-    ['Lowest layer', '0.5', 'The lowest layer is higher than the highest. Change one of them.'],
+    ['Warm-up', '8"', 'The warm-up takes a number alone, in min. Leave all but the number out.'],
+    ['Thinnest layer', '0.5', 'The thinnest layer is thicker than the thickest. Change one of them.'],
     [
       'After a job',
       'G28\nG1 Z[first_layer_height] F300',
@@ -282,14 +282,14 @@ describe('how layers are laid', () => {
 
   test('one of which nobody said anything begins with usual figures, and says so', () => {
     showPrinter({ ...printer, version: 0 });
-    expect(screen.getByText(/Nobody said yet/)).toBeTruthy();
+    expect(screen.getByText(/Not set yet/)).toBeTruthy();
   });
 
   test('shares are typed in hundredths; counts are whole', async () => {
     const set = DEFAULT_WORKSHOP.layerSets[1]!;
     render(<LayerSetForm set={set} onSave={save} onClose={close} />);
-    expect(screen.getByLabelText<HTMLInputElement>('Filled by').value).toBe('20');
-    type('Filled by', '35');
+    expect(screen.getByLabelText<HTMLInputElement>('Infill share').value).toBe('20');
+    type('Infill share', '35');
     type('Walls', '2.5', 1);
     fireEvent.click(screen.getByRole('radio', { name: 'Grid' }));
     await keep();
@@ -368,7 +368,7 @@ describe('how layers are laid', () => {
     const names = [
       'Bench printer',
       'how Bench printer lays layers',
-      'how PLA is laid',
+      'the print settings of PLA',
       'Draft',
       'how Resin printer lights layers',
       'how Tough resin, cured is cured',

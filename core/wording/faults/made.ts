@@ -12,38 +12,38 @@ export const MADE: Sentences<MadeFault> = {
   'make.notGrown': () =>
     'The spare cannot be made larger for a shrinkage that differs along its three ways. Give the machine the same shrinkage along all three ways, or none.',
   'slice.noLayerMachine': ({ machine }) =>
-    `${machine} lays no layers, or the Workshop does not say how. Choose a layer printer, say there what this one can do, or save a file for it.`,
+    `${machine} is not a layer printer. Choose one, or save STL or STEP for it.`,
   'slice.noLayerMaterial': ({ material }) =>
-    `${material} does not come as filament, as far as the Workshop knows. Choose a plastic that does, add it there, or save a file for whoever makes it.`,
+    `${material} is not sold as filament, as far as the Workshop knows. Choose another plastic, or add it in the Workshop.`,
   'slice.noResin': ({ material }) =>
-    `${material} is no resin, as far as the Workshop knows, and this printer makes with nothing else. Choose a resin, or another machine.`,
+    `${material} is not a resin, as far as the Workshop knows. Choose a resin, or another machine.`,
   'slice.layerHeight': ({ layerMm, leastMm, mostMm }) =>
-    `Layers of ${mm(layerMm)} can’t be laid by this printer as it is: it lays from ${mm(leastMm)} to ${mm(mostMm)}. Choose other settings, or another printer.`,
+    `This printer can’t print layers of ${mm(layerMm)}: its layer height is ${mm(leastMm)} to ${mm(mostMm)}. Choose other print settings, or another printer.`,
   'slice.machineTooCold': ({ neededC, mostC }) =>
-    `This material wants ${neededC} °C, and this printer’s nozzle may have ${mostC} °C at most. Choose another of the two.`,
+    `This material needs ${neededC} °C; the nozzle of this printer goes up to ${mostC} °C. Choose another material or printer.`,
   'slice.doesNotFit': ({ sizeMm, roomMm }) =>
-    `As it lies the part takes ${boxText(sizeMm)}, and the printer has ${boxText(roomMm)}: ${tooLarge(sizeMm, roomMm)}. Lay it another way, choose a larger printer, or split it.`,
+    `The part is ${boxText(sizeMm)} in this orientation; the build volume is ${boxText(roomMm)}: ${tooLarge(sizeMm, roomMm)}. Choose another orientation or a larger printer, or split the part.`,
   'slice.piecesDoNotFit': ({ pieces, most }) =>
-    `${pieces} pieces do not go on this bed at once: ${most} ${most === 1 ? 'does' : 'do'}. Make fewer at once, lay them another way, or choose a larger printer.`,
+    `${pieces} pieces do not fit on this bed: ${most} ${most === 1 ? 'does' : 'do'}. Print fewer at once, choose another orientation, or a larger printer.`,
   'slice.pieceOffBed': ({ which, overMm }) =>
-    `${pieceText(which)}, with what is laid round it, lies ${mm(overMm)} beyond what the printer reaches. Move it in, or have all packed again.`,
+    `${pieceText(which)}, with its brim or skirt, is ${mm(overMm)} off the bed. Move it in, or pack all pieces again.`,
   'slice.piecesTooNear': ({ one, other, gapMm }) =>
-    `${pieceText(one)} and ${pieceText(other)} come nearer to each other than ${mm(gapMm)}, which what is laid round them needs. Move them apart, or have all packed again.`,
+    `${pieceText(one)} and ${pieceText(other)} are too close for their brims: they need ${mm(gapMm)}. Move them apart, or pack all pieces again.`,
   'drain.notFlat': () =>
-    'That face is not flat, and a drain hole is drilled square to a flat one. Tap a flat face, or drill it under Shape.',
+    'That face is not flat, and a drain hole needs a flat one. Tap a flat face, or drill it under Shape.',
   'drain.noRoom': () =>
-    'Behind that place there is no room that holds resin. Tap the wall of the room that is told of, at its lowest or highest place.',
+    'There is no closed cavity behind that place. Tap the wall of the cavity named above, at its lowest or highest point.',
   'slice.tooLow': ({ heightMm, firstLayerMm }) =>
-    `As it lies the part is ${mm(heightMm)} high, less than its first layer (${mm(firstLayerMm)}). Lay it another way.`,
+    `The part is ${mm(heightMm)} high in this orientation, less than its first layer (${mm(firstLayerMm)}). Choose another orientation.`,
   'slice.tooManyLayers': ({ layers, most }) =>
-    `That would be ${layers} layers; up to ${most} are laid. Choose higher layers, or lay it flatter.`,
+    `That would be ${layers} layers; the limit is ${most}. Choose thicker layers, or a flatter orientation.`,
   'slice.notClosed': ({ edges }) =>
-    `The part’s triangles do not close at ${edges} edges, so nobody can tell what is inside. Change the last step a little.`,
+    `The part’s triangles do not close at ${edges} edges, so the inside is not defined. Change the last step a little.`,
   'slice.nothingLaid': ({ lineMm }) =>
-    `As it lies no place of the part is thick enough for a line of ${mm(lineMm)}. Lay it another way, make it thicker, or choose a printer with a finer nozzle.`,
-  'slice.notLaid': () => 'Nothing is laid in layers yet. Lay the part first, then save its job.',
+    `No wall of the part is thick enough for a line of ${mm(lineMm)}. Make it thicker, choose another orientation, or a finer nozzle.`,
+  'slice.notLaid': () => 'Nothing is sliced yet. Slice the part first, then save its G-code.',
   'gcode.outside': ({ line, axis, mm: at, mostMm }) =>
-    `Line ${line} of the job goes to ${axis} ${mm(at)}, and the printer reaches from 0 to ${mm(mostMm)}. Change the printer’s first or last commands, or lay the part elsewhere.`,
+    `Line ${line} of the job goes to ${axis} ${mm(at)}, and the printer reaches from 0 to ${mm(mostMm)}. Change the printer’s first or last commands, or move the part on the bed.`,
   'gcode.tooHot': ({ line, what, celsius, mostCelsius }) =>
     `Line ${line} of the job heats the ${what} to ${celsius} °C; ${mostCelsius} °C is the most it may have. Change the printer’s first or last commands, or the material.`,
 };

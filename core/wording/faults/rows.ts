@@ -29,11 +29,11 @@ export const ROWS: Sentences<RowsFault> = {
   'photo.heif': () =>
     'This photo is in the HEIF format, which can’t be read here. Let the camera save JPEG (“most compatible”), or send it as JPEG or PNG.',
   'job.unreadable': ({ line, text }) =>
-    `Line ${line} of this job is no G-code that a printer can take: “${text}”. If it stands among the machine’s own commands in the Workshop, put it right there and lay the part again.`,
+    `Line ${line} of this job is no G-code that a printer can take: “${text}”. If it stands among the machine’s own commands in the Workshop, correct it there and slice the part again.`,
   'job.tooBig': ({ bytes, limitBytes }) =>
-    `This job has ${Math.ceil(bytes / 1048576)} MB; up to ${limitBytes / 1048576} MB can be sent at a time. Lay it in thicker layers or make fewer pieces at once; or save its file and carry that to the printer.`,
-  'job.idTaken': () => 'Another job goes by this name already. Lay the part again, then send it anew.',
-  'job.noGcode': () => 'The G-code of this job is no longer kept. Slice the part again, then send it anew.',
+    `This job has ${Math.ceil(bytes / 1048576)} MB; up to ${limitBytes / 1048576} MB can be sent at a time. Use thicker layers or fewer pieces, or save the G-code and carry it to the printer.`,
+  'job.idTaken': () => 'A job with this id exists already. Slice the part again, then send it.',
+  'job.noGcode': () => 'The G-code of this job is no longer kept. Slice the part again, then send it.',
   'job.forNothing': ({ lacks }) =>
     `The ${lacks} of this job is not here any more. Nothing was sent; choose another one, then send it anew.`,
   'job.missing': () => 'This job is not here any more. Send it again from its layers.',

@@ -83,7 +83,7 @@ export function SpareCard({ body }: { body: Body }) {
         </Text>
       ) : null}
       <Button
-        label="Lay it in layers"
+        label="Slice it"
         disabled={!ready}
         onPress={() => router.push(`/repair/${repair.head.id}/layers?body=${body.id}`)}
       />

@@ -94,7 +94,7 @@ function Pointing({
           ? `About ${ways.join(' and ')}. A finger is broad: type what you measured, if you have.`
           : off
             ? 'It stands there already.'
-            : 'Nothing is pointed at yet.'}
+            : 'No place tapped yet.'}
       </Text>
       <Button
         tone="primary"
