@@ -135,6 +135,11 @@ test('where the printer takes them it is three arcs at most, each half a turn at
   for (const { sweep } of moves) expect(sweep).toBeLessThanOrEqual(Math.PI + 1e-9);
 });
 
+test('circles that thousandths of a millimetre would bend are straight lines', () => {
+  expect(neededMoves(circle(40, 0.08), true).every(({ sweep }) => sweep === 0)).toBe(true);
+  expect(neededMoves(circle(40, 0.5), true).some(({ sweep }) => sweep !== 0)).toBe(true);
+});
+
 test('corners that were meant stay: a hexagon and a polygon of 24 sides get no arcs', () => {
   expect(neededMoves(circle(6, 8), true)).toEqual([1, 2, 3, 4, 5, 6].map((to) => ({ to, sweep: 0 })));
   expect(neededMoves(circle(24, 8), true).every(({ sweep }) => sweep === 0)).toBe(true);

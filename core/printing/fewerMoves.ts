@@ -22,8 +22,10 @@ const NO_WAY_MM = 1.5e-3;
 /** An arc takes the place of three straight moves at least, and goes round by half a turn at most. */
 const FEWEST = 3;
 const MOST_SWEEP = Math.PI + 1e-9;
-/** Firmware works with single precision: larger circles are straight. */
+/** Firmware works with single precision, and places are thousandths: larger circles are straight, and so are smaller ones, and those over shorter chords, mm. */
 const LARGEST_RADIUS_MM = 1000;
+const SMALLEST_RADIUS_MM = 0.1;
+const SHORTEST_CHORD_MM = 0.05;
 /** A place may lie so far behind the one before it, along an arc, mm. */
 const BACK_MM = 1e-3;
 
@@ -133,7 +135,7 @@ class Line {
     const [x, y, z] = [this.#x, this.#y, this.#z];
     const [x0, y0] = [x[from]!, y[from]!];
     const chord = Math.hypot(x[to]! - x0, y[to]! - y0);
-    if (chord <= 4 * NO_WAY_MM) return 0;
+    if (chord < SHORTEST_CHORD_MM) return 0;
     const [ux, uy] = [(x[to]! - x0) / chord, (y[to]! - y0) / chord];
     let [above, below, aside] = [0, 0, 0];
     for (let at = from + 1; at < to; at += 1) {
@@ -147,7 +149,7 @@ class Line {
     // The centre lies over the middle of the chord, this far to its left.
     const left = above / below;
     const radius = Math.hypot(chord / 2, left);
-    if (radius > LARGEST_RADIUS_MM) return 0;
+    if (radius > LARGEST_RADIUS_MM || radius < SMALLEST_RADIUS_MM) return 0;
     // What lies to the left of its chord goes round clockwise.
     const side = Math.sign(aside);
     const sweep = -side * 2 * Math.atan2(chord / 2, -side * left);
