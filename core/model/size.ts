@@ -53,7 +53,7 @@ export const Size = z.strictObject({
   /** Taken on the broken piece (or its twin), or on the thing the spare must fit. */
   of: z.enum(['piece', 'counterpart']),
   jaw: Jaw,
-  /** How much hangs on it. */
+  /** How important it is. */
   importance: z.enum(['critical', 'plain', 'free']),
   taken: Taken,
   /** Why not the mean. */

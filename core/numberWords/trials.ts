@@ -76,10 +76,10 @@ export function clearanceSentence({ result, clearanceMm, evidence }: Judged, sho
   const { wish } = evidence;
   const place =
     clearanceMm < wish.fromMm
-      ? 'tighter than wished'
+      ? 'tighter than the target'
       : clearanceMm > wish.toMm
-        ? 'looser than wished'
-        : 'as wished';
+        ? 'looser than the target'
+        : 'on target';
   return `Clearance ${show.signed(clearanceMm)} ${show.word}, ${place} (${show.signed(wish.fromMm)} to ${show.signed(wish.toMm)}).`;
 }
 

@@ -49,7 +49,7 @@ export function cautionSentence(
     case 'wall.thin':
       return `The thinnest wall is ${mm(caution.mm)}; ${mm(caution.leastMm)} can be made in this material. Make it thicker, or the cut behind it less deep.`;
     case 'tongue.strained':
-      return `The tongue is bent to a strain of ${percent(caution.strain)}; its material bears ${percent(caution.limit)} again and again. Make it ${mm(caution.lengthMm)} long, or ${mm(caution.thicknessMm)} thick.`;
+      return `The tongue is bent to a strain of ${percent(caution.strain)}; its material allows ${percent(caution.limit)} repeatedly. Make it ${mm(caution.lengthMm)} long, or ${mm(caution.thicknessMm)} thick.`;
     case 'copies.miss':
       return `Of the ${caution.of} copies of ${step(caution.stepId)}, ${caution.missing} ${caution.missing === 1 ? 'leaves' : 'leave'} nothing on the part: ${caution.missing === 1 ? 'it misses' : 'they miss'} it, or ${caution.missing === 1 ? 'lies' : 'lie'} within something. Make fewer, or move them.`;
     case 'edges.copiesLeft':

@@ -18,7 +18,7 @@ test('an allowance by its class, by limits, typed, and where nothing is allowed'
   expect(allowanceReason(limits)).toBe('on the diameter, limits of ISO 286');
   expect(allowanceReason({ ...allowance, by: 'typed', on: 'oneSide' })).toBe('on the one side, typed by you');
   expect(allowanceReason({ ...allowance, on: 'nothing' })).toBe(
-    'the holes take up the play, not their spacing',
+    'the clearance is in the holes, not in the spacing',
   );
 });
 

@@ -32,7 +32,7 @@ export function derivedWords(derivation: Size['derivation']): string {
 
 /** What an allowance is told on, and who says so. */
 export function allowanceReason({ on, by }: Extract<TrailEntry, { kind: 'allowance' }>): string {
-  if (on === 'nothing') return 'the holes take up the play, not their spacing';
+  if (on === 'nothing') return 'the clearance is in the holes, not in the spacing';
   return `${on === 'diameter' ? 'on the diameter' : 'on the one side'}, ${BY[by]}`;
 }
 

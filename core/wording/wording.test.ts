@@ -71,7 +71,7 @@ describe('sentences of faults', () => {
     [{ is: 'otherType', wanted: 'int' }, 'it must be a whole number'],
     [{ is: 'otherValue', wanted: ['"spare"', '"mate"'] }, 'it must be "spare" or "mate"'],
     [{ is: 'noSuchRow', row: 'size', id: 'zz' }, 'there is no size "zz"'],
-    [{ is: 'twice', id: 'a', picture: true }, 'picture "a" stands twice'],
+    [{ is: 'twice', id: 'a', picture: true }, 'picture "a" appears twice'],
   ])('say what is wrong with a value in a file: %j', (problem, words) =>
     expect(sentenceOf({ code: 'file.invalid', path: 'repair.sizes[1]', problem })).toBe(
       `The repair file has a mistake at repair.sizes[1]: ${words}.`,

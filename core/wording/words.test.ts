@@ -28,6 +28,12 @@ const INSTEAD: readonly [RegExp, string][] = [
   [/by a hair\b/i, 'almost'],
   [/sucks at the film/i, 'suction cup'],
   [/come as filament/i, 'is sold as filament'],
+  [/\bscatters\b/i, 'varies'],
+  [/\b(than|as|is) wished\b/i, 'target'],
+  [/hangs on it\b/i, 'how important it is; carries a weight'],
+  [/stands twice\b/i, 'appears twice'],
+  [/again and again\b/i, 'repeatedly'],
+  [/take up the play\b/i, 'clearance in'],
 ];
 
 /** Where “lay” is meant as one lays a scan over a part, or a bolt into it. */

@@ -18,7 +18,7 @@ const FIELD_WORDS: Record<string, string> = {
   of: 'taken on',
   jaw: 'jaws',
   quantity: 'length, angle or count',
-  importance: 'how much hangs on it',
+  importance: 'how important it is',
   taken: 'which value is taken',
   given: 'number',
   givenPlusMinus: 'plus or minus',

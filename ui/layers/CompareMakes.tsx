@@ -164,7 +164,7 @@ export function CompareMakes({
             )}
           </View>
           <Text className="font-label text-[13.5px] leading-5 text-muted">
-            {`Fits: how likely the first make goes as wished at the fit that is least likely to.${
+            {`Fits: the chance that the first print fits, at its least likely fit.${
               section
                 ? ' Holds: at the weakest section between load and hold (guidance).'
                 : ' Allows: the allowable stress along its layers / across them. Point at the load above to see it in newtons.'

@@ -245,7 +245,7 @@ export function SizeForm({
       <Choice
         form={form}
         name="importance"
-        label="How much hangs on it"
+        label="How important it is"
         options={[
           { id: 'critical', word: 'Critical' },
           { id: 'plain', word: 'Usual' },

@@ -55,7 +55,7 @@ function problemWords(problem: ValueProblem): string {
     case 'noSuchPoint':
       return `there is no point "${problem.id}"`;
     case 'twice':
-      return `${problem.picture ? 'picture ' : ''}"${problem.id}" stands twice`;
+      return `${problem.picture ? 'picture ' : ''}"${problem.id}" appears twice`;
     case 'tooMany':
       return `there are more than ${problem.limit}`;
     case 'noPicture':

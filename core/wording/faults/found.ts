@@ -15,7 +15,7 @@ export const FOUND: Sentences<FoundFault> = {
   'found.odd': ({ name, oddly }) =>
     `${name} is put together as no scan is: ${ODD_WORDS[oddly]}. Let the program that scanned it save it again, as binary STL.`,
   'found.noFaces': ({ name }) =>
-    `${name} holds no faces, at most points. Let the program that scanned it join them to a surface, and save that.`,
+    `${name} contains points but no faces. Convert it to a mesh in the scanning program, then save it.`,
   'found.tooMany': ({ name, count, limit }) =>
     `${name} has ${count} triangles; up to ${limit} can be compared. Let the program that scanned it make them fewer, and save that.`,
   'found.tooBig': ({ name, bytes, limitBytes }) =>
