@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 
-import { textsForPeople, type TextForPeople } from '@core/testing/textsForPeople';
+import { textsForPeople, type TextForPeople } from './textsForPeople';
 
 /**
  * Words that texts for people no longer have, each with what to say instead. Printing's words so far; every room that is read anew adds its own.
