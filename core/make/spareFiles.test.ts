@@ -138,7 +138,7 @@ test('of a resin printer too each piece has its place, with the settings of resi
   const head = { ...repair.head, machineId: 'resin-printer', materialId: 'resin' };
   const made = asMade(head, bodies[0]!, DEFAULT_WORKSHOP);
   expect(made.laid).toMatchObject({
-    settings: 'Everyday: layers of 0.05 mm, supports 1 mm thick every 3 mm, with tips of 0.4 mm.',
+    settings: 'Everyday: layer height 0.05 mm, supports 1 mm thick every 3 mm, with tips of 0.4 mm.',
     bedMm: [153, 86],
   });
   const model = (asMadeThere: Spare['asMade']) => {

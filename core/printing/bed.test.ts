@@ -39,7 +39,7 @@ describe('places', () => {
   test('more than go on the bed are refused with how many do', () => {
     const refused = faultOf([standing(60, 60, { pieces: 16 })])!;
     expect(refused).toEqual({ code: 'slice.piecesDoNotFit', pieces: 16, most: 9 });
-    expect(sentenceOf(refused)).toMatch(/^16 pieces do not go .* at once: 9 do\./);
+    expect(sentenceOf(refused)).toMatch(/^16 pieces do not fit on this bed: 9 do\./);
     expect(faultOf([standing(1, 1, { pieces: MOST_PIECES + 1 })])).toMatchObject({ most: MOST_PIECES });
   });
 
@@ -79,10 +79,10 @@ describe('places', () => {
       which: { name: 'Block', piece: 1, of: 1 },
       overMm: expect.closeTo(5, 6),
     });
-    expect(sentenceOf(off)).toMatch(/^Block, with .* lies 5\.00 mm beyond/);
+    expect(sentenceOf(off)).toMatch(/^Block, with its brim or skirt, is 5\.00 mm off the bed/);
     const near = faultOf(put([0, 0], [20.9, 0]))!;
     expect(near).toMatchObject({ code: 'slice.piecesTooNear', gapMm: 1, other: { piece: 2, of: 2 } });
-    expect(sentenceOf(near)).toMatch(/^Block, piece 1 and Block, piece 2 come nearer/);
+    expect(sentenceOf(near)).toMatch(/^Block, piece 1 and Block, piece 2 are too close/);
     expect(faultOf(put([0, 0], [21.1, 0]))).toBeNull();
     // A number of places that is not that of the pieces is an old one: they are packed.
     expect(
