@@ -1,10 +1,12 @@
 import { useState } from 'react';
+import { View } from 'react-native';
 
 import { LayerPrinter, unreadableLine, type Machine } from '@core/model';
 import { RAD_PER_DEGREE } from '@core/quantity';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { useShow } from '../preferences/useShow';
+import { GroupHeading } from '../shared/Heading';
 import { Switch } from '../shared/Switch';
 import { RowForm } from './RowForm';
 import { FAMILY_WORDS } from './words';
@@ -128,15 +130,18 @@ export function LayerPrinterForm({
           : {})}
       row={printer}
       choices={
-        <Switch
-          label="Round walls"
-          options={[
-            { id: 'arcs', word: 'As arcs (G2, G3)' },
-            { id: 'straight', word: 'As short straight lines' },
-          ]}
-          value={takesArcs ? 'arcs' : 'straight'}
-          onChange={(id) => setTakesArcs(id === 'arcs')}
-        />
+        <View className="gap-3">
+          <GroupHeading>Round walls</GroupHeading>
+          <Switch
+            label="Round walls"
+            options={[
+              { id: 'arcs', word: 'As arcs (G2, G3)' },
+              { id: 'straight', word: 'As short straight lines' },
+            ]}
+            value={takesArcs ? 'arcs' : 'straight'}
+            onChange={(id) => setTakesArcs(id === 'arcs')}
+          />
+        </View>
       }
       schema={LayerPrinter}
       groups={GROUPS}
