@@ -67,7 +67,7 @@ export function afterworkFor(body: Body, state: RepairState, numbers: EvaluatedR
   return tasks.sort((a, b) => order.indexOf(a.what) - order.indexOf(b.what));
 }
 
-/** Round holes that the machine alone makes well too seldom, with the size that was wanted of them. */
+/** Round holes whose size the machine alone hits too rarely, with the size that was wanted of them. */
 function reamed(
   body: Body,
   state: RepairState,

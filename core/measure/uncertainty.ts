@@ -27,7 +27,7 @@ export interface Contribution {
   standard: number;
   /** Degrees of freedom; Infinity where the limits are taken as known (type B). */
   degreesOfFreedom: number;
-  /** Of those, the share that is known of hands beforehand and not from these readings, 0 to 1. */
+  /** Of those, the share that rests on prior knowledge of hand measurement and not on these readings, 0 to 1. */
   foreknown?: number;
 }
 
@@ -53,7 +53,7 @@ export type Statistic = 'mean' | 'median' | 'one';
 /**
  * Uncertainty of what is taken of readings of one size with one instrument:
  * - repeatability: the scatter of a single reading, of the mean over √n (GUM 4.2.3), of the median somewhat more. The scatter
- *   is pooled from what is known of hands with that instrument and what these readings show (GUM 4.2.4, F.2.4.5);
+ *   is pooled from prior knowledge of that instrument in the hand and what these readings show (GUM 4.2.4, F.2.4.5);
  * - the instrument's permissible error as half width of a rectangle (GUM 4.3.7);
  * - what its jaws may add where they touch, likewise;
  * - half its resolution as half width of a rectangle (GUM F.2.2.1).
@@ -210,7 +210,7 @@ function spentOf(contributions: readonly Contribution[]) {
   return { variance, spent: alone + together * together, together };
 }
 
-/** Of what is unsure of a scatter, the share that rests on what is known of hands beforehand. */
+/** Of what is unsure of a scatter, the share that rests on prior knowledge of hand measurement. */
 export function foreknownOf(contributions: readonly Contribution[]): number {
   const { spent, together } = spentOf(contributions);
   return spent === 0 ? 0 : Math.min(1, (together * together) / spent);

@@ -72,28 +72,38 @@ function withoutStraightOn(points: readonly Point[]): Point[] {
   return kept;
 }
 
-/** The curve that a chord belongs to: one whose corners it has exactly before one that it is near to. */
-const knownCurveOf = (a: Point, b: Point, known: readonly KnownCurve[], gapMm: number) =>
-  known.find((curve) => curve.kind === 'circle' && isChord(a, b, curve, EXACT_MM, gapMm)) ??
-  known.find((curve) => isNear(a, b, curve, gapMm)) ??
-  null;
+/** The curve that a chord belongs to: of those that it is near enough to, the nearest, so that what lies close beside another is not taken for it. */
+function knownCurveOf(a: Point, b: Point, known: readonly KnownCurve[], gapMm: number): KnownCurve | null {
+  let [nearest, least]: [KnownCurve | null, number] = [null, Infinity];
+  for (const curve of known) {
+    const off = curve.kind === 'circle' ? offCircle(a, b, curve, gapMm) : offSegment(a, b, curve);
+    if (off < least) [nearest, least] = [curve, off];
+  }
+  return nearest;
+}
 
-/** Whether a chord lies on a circle or, as its middle does and whatever cuts it off, within it by a gap at most. */
-const isChord = (a: Point, b: Point, { middle, radius }: KnownCircle, withinMm: number, gapMm: number) =>
-  [a, between(a, b), b].every((point) => {
-    const out = apart(point, middle) - radius;
-    return out < withinMm && out > -gapMm - withinMm;
-  });
+/** How far the ends of a chord lie off a circle; endless where it is none of its. Its middle, and what cuts it off, may lie within it by a gap. */
+function offCircle(a: Point, b: Point, { middle, radius, withinMm }: KnownCircle, gapMm: number): number {
+  const outs = [a, b, between(a, b)].map((point) => apart(point, middle) - radius);
+  const isOne = outs.every((out) => out < withinMm + EXACT_MM && out > -gapMm - withinMm);
+  return isOne ? Math.max(Math.abs(outs[0]!), Math.abs(outs[1]!)) : Infinity;
+}
 
-function isNear(a: Point, b: Point, curve: KnownCurve, gapMm: number): boolean {
-  if (curve.kind === 'circle') return isChord(a, b, curve, curve.withinMm, gapMm);
-  const { from, to, withinMm } = curve;
+/** As offCircle, of a line as far as it goes. */
+function offSegment(
+  a: Point,
+  b: Point,
+  { from, to, withinMm }: Extract<KnownCurve, { kind: 'line' }>,
+): number {
+  const within = withinMm + EXACT_MM;
   const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
   const length = Math.hypot(dx, dy);
-  return [a, b].every((point) => {
-    const beyond = ((point[0] - from[0]) * dx + (point[1] - from[1]) * dy) / length;
-    return offLine(point, from, to) < withinMm && beyond > -withinMm && beyond < length + withinMm;
+  const isAlong = [a, b].every((point) => {
+    const along = ((point[0] - from[0]) * dx + (point[1] - from[1]) * dy) / length;
+    return along > -within && along < length + within;
   });
+  const off = Math.max(offLine(a, from, to), offLine(b, from, to));
+  return isAlong && off < within ? off : Infinity;
 }
 
 /** Neighbouring chords of one curve together, all the way round. */

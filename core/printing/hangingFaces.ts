@@ -21,7 +21,7 @@ const SLACK = 0.01;
 /** How far down a face may look, as the cosine between its normal and straight down. @param overhang from upright, radians. */
 export const steepestOf = (overhang: number): number => Math.sin(overhang) + SLACK;
 
-/** Between the lines that hatch what hangs. */
+/** Between the lines that hatch overhangs. */
 const HATCH_MM = 1;
 
 /**

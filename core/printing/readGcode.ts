@@ -53,12 +53,12 @@ const MM_PER_INCH = 25.4;
 export function readGcode(text: string): ReadGcode {
   const read: ReadGcode = { moves: [], ends: [], heats: [], unknown: [] };
   const unknown = new Map<string, { command: string; times: number; line: number }>();
-  const state = {
+  const state: State = {
     x: 0,
     y: 0,
     z: 0,
     e: 0,
-    speed: null as number | null,
+    speed: null,
     unit: 1,
     relative: false,
     relativeE: false,
@@ -90,45 +90,9 @@ export function readGcode(text: string): ReadGcode {
       case 'G2':
       case 'G3':
       case 'G0':
-      case 'G1': {
-        const isArc = command === 'G2' || command === 'G3';
-        const feed = value('F');
-        if (feed !== undefined) state.speed = (feed * state.unit) / 60;
-        const from: [number, number, number] = [state.x, state.y, state.z];
-        for (const [axis, name] of [
-          ['X', 'x'],
-          ['Y', 'y'],
-          ['Z', 'z'],
-        ] as const) {
-          const given = value(axis);
-          if (given === undefined) continue;
-          state[name] = given * state.unit + (state.relative ? state[name] : 0);
-          read.ends.push({ line, axis, mm: state[name] });
-        }
-        const round = isArc && state.plane === 'G17' ? roundOf(from, state, command === 'G2', value) : null;
-        if (isArc && !round) tellUnknown(command);
-        if (round) {
-          for (const [axis, mm] of furthestOf(round.centre, from, round.sweep))
-            read.ends.push({ line, axis, mm });
-        }
-        const e = value('E');
-        const given = e === undefined ? 0 : e * state.unit - (state.relativeE ? 0 : state.e);
-        if (e !== undefined && !state.relativeE) state.e = e * state.unit;
-        // By an arc that is not understood nobody knows where anything was laid.
-        const filamentMm = isArc && !round ? 0 : given;
-        const lays = filamentMm > 0 && (round !== null || from[0] !== state.x || from[1] !== state.y);
-        read.moves.push({
-          from,
-          to: [state.x, state.y, state.z],
-          ...(round ? { round } : {}),
-          filamentMm,
-          speed: state.speed,
-          kind: lays ? kind : 'travel',
-          widthMm: lays ? widthMm : null,
-          line,
-        });
+      case 'G1':
+        if (!readMove(read, state, { command, value, line, kind, widthMm })) tellUnknown(command);
         break;
-      }
       case 'G20':
         state.unit = MM_PER_INCH;
         break;
@@ -184,8 +148,74 @@ export function readGcode(text: string): ReadGcode {
   return read;
 }
 
+/** Where a machine is as its lines are read. */
+interface State {
+  x: number;
+  y: number;
+  z: number;
+  e: number;
+  speed: number | null;
+  /** mm for what is written as 1. */
+  unit: number;
+  relative: boolean;
+  relativeE: boolean;
+  /** The plane of arcs, by its command. */
+  plane: string;
+}
+
+interface MoveLine {
+  command: string;
+  value(letter: string): number | undefined;
+  line: number;
+  kind: MoveKind | null;
+  widthMm: number | null;
+}
+
+const AXES = [
+  ['X', 'x'],
+  ['Y', 'y'],
+  ['Z', 'z'],
+] as const;
+
+/** Reads a straight move or an arc (G0 to G3); false for an arc that is not understood: it goes where it ends, and nobody knows where anything was laid. */
+function readMove(read: ReadGcode, state: State, { command, value, line, kind, widthMm }: MoveLine): boolean {
+  const isArc = command === 'G2' || command === 'G3';
+  const feed = value('F');
+  if (feed !== undefined) state.speed = (feed * state.unit) / 60;
+  const from: [number, number, number] = [state.x, state.y, state.z];
+  for (const [axis, name] of AXES) {
+    const given = value(axis);
+    if (given === undefined) continue;
+    state[name] = given * state.unit + (state.relative ? state[name] : 0);
+    read.ends.push({ line, axis, mm: state[name] });
+  }
+  const round = isArc && state.plane === 'G17' ? roundOf(from, state, command === 'G2', value) : null;
+  if (round) {
+    for (const [axis, mm] of furthestOf(round.centre, from, round.sweep)) read.ends.push({ line, axis, mm });
+  }
+  const isUnderstood = !isArc || round !== null;
+  const e = value('E');
+  const pushed = e === undefined ? 0 : e * state.unit - (state.relativeE ? 0 : state.e);
+  if (e !== undefined && !state.relativeE) state.e = e * state.unit;
+  const filamentMm = isUnderstood ? pushed : 0;
+  const lays = filamentMm > 0 && (round !== null || from[0] !== state.x || from[1] !== state.y);
+  read.moves.push({
+    from,
+    to: [state.x, state.y, state.z],
+    ...(round ? { round } : {}),
+    filamentMm,
+    speed: state.speed,
+    kind: lays ? kind : 'travel',
+    widthMm: lays ? widthMm : null,
+    line,
+  });
+  return isUnderstood;
+}
+
 /** Distances of an arc's two ends from its centre differ by less, mm: files are rounded. */
 const SAME_RADIUS_MM = 0.01;
+/** Or by less than this share of it. */
+const SAME_RADIUS_SHARE = 1e-3;
 
 /** The arc that a line asks for; null where it does not say one. */
 function roundOf(
@@ -203,7 +233,8 @@ function roundOf(
   else if (radius !== undefined) centre = arcCentreByRadius(begin, end, radius * unit, isClockwise);
   if (!centre) return null;
   const [first, last] = [begin, end].map((at) => Math.hypot(at[0] - centre[0], at[1] - centre[1]));
-  if (!(first! > 0) || Math.abs(first! - last!) > Math.max(SAME_RADIUS_MM, first! * 1e-3)) return null;
+  if (!(first! > 0) || Math.abs(first! - last!) > Math.max(SAME_RADIUS_MM, SAME_RADIUS_SHARE * first!))
+    return null;
   return { sweep: sweepAbout(centre, begin, end, isClockwise), centre };
 }
 

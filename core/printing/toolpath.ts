@@ -199,9 +199,9 @@ const TOGETHER = 15;
 /**
  * Slows lines down where so many short ones follow each other that a printer could not take them in as fast.
  *
- * @returns how much longer they take at their full speeds, s.
+ * @returns whether any is.
  */
-function keepUp(layer: ToolpathLayer, linesPerSecond: number): number {
+function keepUp(layer: ToolpathLayer, linesPerSecond: number): boolean {
   const { x, kind, speed } = layer;
   const mm = lengthsOf(layer);
   const asked = speed.slice();
@@ -220,7 +220,7 @@ function keepUp(layer: ToolpathLayer, linesPerSecond: number): number {
         speed[one] = Math.min(speed[one]!, asked[one]! * (seconds / wanted));
     }
   }
-  return mm.reduce((sum, one, move) => (one > 0 ? sum + one / speed[move]! - one / asked[move]! : sum), 0);
+  return speed.some((one, move) => one < asked[move]!);
 }
 
 /** How long each move is, mm; the first is none. */
@@ -235,12 +235,17 @@ function timed(layer: ToolpathLayer, machine: LayerPrinter, leastSeconds: number
   let stops = layer.heightMm / speeds.rise;
   for (const one of layer.drawnBack) if (one) stops += (2 * retractMm) / retractSpeed;
   const sum = () => layer.seconds.reduce((all, one) => all + one, 0) + stops;
-  layer.slowedSeconds = keepUp(layer, linesPerSecondOf(machine));
   const time = () => {
     layer.seconds = secondsOfMoves(layer, acceleration, junctionSpeed);
     layer.allSeconds = sum();
   };
   time();
+  const asked = layer.allSeconds;
+  if (keepUp(layer, linesPerSecondOf(machine))) {
+    time();
+    // What a layer takes anyway, so that it sets, is not the lines' doing.
+    layer.slowedSeconds = Math.max(0, layer.allSeconds - Math.max(asked, leastSeconds));
+  }
   // Slower lines take less than their share of speeding up: a second and third time come near.
   for (let pass = 0; pass < 3 && layer.allSeconds < leastSeconds && layer.x.length > 1; pass += 1) {
     let lines = 0;

@@ -116,6 +116,17 @@ test.each(TURNING)(
   },
 );
 
+test('what lies two hundredths beside a round face is not taken for it', () => {
+  // A block's sides two hundredths outside of a peg that lies along it, and a disc as much wider than a ball.
+  const beside = [
+    block(10, 8.04, 4),
+    stepOf('peg', { diameter: 8, height: 20, on: 'right', x: 0, y: 2, yFrom: 'low' }),
+  ];
+  expect(areaOf(beside).area).toBeCloseTo(10 * 8.04 + 20 * 8, 3);
+  const ballInDisc = [stepOf('disc', { diameter: 20.04, width: 2 }), ball({ diameter: 20, up: 1, x: 0 })];
+  expect(areaOf(ballInDisc).area).toBeCloseTo(Math.PI * 10.02 ** 2, 3);
+});
+
 test('a disc on edge, aslant, is of other curves: within a few micrometres, moved out and in too', () => {
   const tilt = 0.6;
   const steps = [

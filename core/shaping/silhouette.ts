@@ -10,6 +10,7 @@ import {
   type Point,
   type Region,
 } from '@core/outline';
+import { coordinatesOf } from '@core/part';
 import { isParallel, isSameLength, isSamePoint } from '@core/tolerance';
 
 import { boundaryOfTriangles, type Corner } from './boundaryOfTriangles';
@@ -45,10 +46,7 @@ export function silhouetteOf(solid: TaggedSolid, middle: Point): Result<Region, 
     if ((b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]) <= 0) continue;
     triangles.push([whole(a), whole(b), whole(c)]);
   }
-  const known = [
-    ...levelCircles(solid, middle),
-    ...turningEdges(solid, middle, TURNS_WITHIN * quality.gapMm),
-  ];
+  const known = [...edgeCurves(solid, middle), ...turningEdges(solid, middle, TURNS_WITHIN * quality.gapMm)];
   // Where it runs along a line and back, Clipper may never end.
   const round = boundaryOfTriangles(triangles)
     .map((loop) => Clipper.trimCollinear(loop))
@@ -65,20 +63,28 @@ export function silhouetteOf(solid: TaggedSolid, middle: Point): Result<Region, 
 
 const whole = ([x, y]: Point): Corner => ({ x: Math.round(x * PER_MM), y: Math.round(y * PER_MM) });
 
-/** Circles of which level edges are a part, each once, about `middle`. */
-function levelCircles({ kernel, shape }: TaggedSolid, [mx, my]: Point): KnownCurve[] {
-  const found: Extract<KnownCurve, { kind: 'circle' }>[] = [];
+/** What its edges are as they are seen, each once: level circles, and straight lines. */
+function edgeCurves({ kernel, shape }: TaggedSolid, [mx, my]: Point): KnownCurve[] {
+  const found: KnownCurve[] = [];
   scoped((scope) => {
     for (const edge of partsOf(kernel, scope, shape, 'TopAbs_EDGE')) {
       const curve = scope.keep(new kernel.BRepAdaptor_Curve(scope.keep(kernel.TopoDS.Edge(edge))));
-      if (curve.GetType() !== 'GeomAbs_Circle') continue;
+      const kind = curve.GetType();
+      if (kind === 'GeomAbs_Line') {
+        const [from, to] = [curve.FirstParameter(), curve.LastParameter()].map((at): Point => {
+          const [x, y] = coordinatesOf(scope.keep(curve.Value(at)));
+          return [x - mx, y - my];
+        }) as [Point, Point];
+        if (!isSamePoint(from, to)) found.push({ kind: 'line', from, to, withinMm: 0 });
+      }
+      if (kind !== 'GeomAbs_Circle') continue;
       const circle = scope.keep(curve.Circle());
       const axis = scope.keep(scope.keep(circle.Axis()).Direction());
       if (!isParallel(axis.Z())) continue;
       const location = scope.keep(circle.Location());
       const [x, y, radius] = [location.X() - mx, location.Y() - my, circle.Radius()];
       const isKnown = found.some(
-        (one) => isSameLength(one.radius, radius) && isSamePoint(one.middle, [x, y]),
+        (one) => one.kind === 'circle' && isSameLength(one.radius, radius) && isSamePoint(one.middle, [x, y]),
       );
       if (!isKnown) found.push({ kind: 'circle', middle: [x, y], radius, withinMm: 0 });
     }

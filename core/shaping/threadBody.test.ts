@@ -5,8 +5,9 @@ import { testKernel } from '@core/testing/kernel';
 import { LONG } from '@core/testing/long';
 import { integral } from '@core/testing/parts/volumes';
 
-import { mouthDepth, threadBody, type ThreadEnd } from './threadBody';
+import { mouthDepth, threadBody } from './threadBody';
 import { threadedRod } from './threaded';
+import type { ThreadEnd } from './threadFaces';
 
 let kernel: Kernel;
 beforeAll(async () => {
@@ -74,7 +75,7 @@ test.each(['outside', 'inside'] as const)(
       const ridge = ridgeOf(form, side, PLAY);
       // Too fine for that play.
       if (!ridge) continue;
-      const [low, high] = endsOf(form.pitchMm * (3.3 + 0.77 * (index % 9)))[index % 4]!;
+      const [low, high] = endsOf(form.pitchMm * (1.5 + 0.97 * (index % 9)))[index % 4]!;
       const body = threadBody(
         kernel,
         ridge,
@@ -148,3 +149,22 @@ test('of a hole through a plate that is thinner than its two mouths are deep, th
   expect(volumeMm3 / expected).toBeCloseTo(1, 4);
   rod.dispose();
 });
+
+test.each(endsOf(threadForm(THREADS.find(({ name }) => name === 'M10')!).pitchMm).slice(0, 2))(
+  'one turn is the shortest thread, and is as sound',
+  (low, high) => {
+    const form = threadForm(THREADS.find(({ name }) => name === 'M10')!);
+    const ridge = ridgeOf(form, 'outside', PLAY)!;
+    const body = threadBody(
+      kernel,
+      ridge,
+      form.pitchMm,
+      { x: 0, y: 0, z: FOOT, low, high },
+      (role) => `t:${role}` as FaceTag,
+    );
+    const { valid, closed, pieces, volumeMm3 } = checkSolid(body);
+    expect([valid, closed, pieces]).toEqual([true, true, 1]);
+    expect(volumeMm3 / volumeByShells(ridge, form.pitchMm, low, high)).toBeCloseTo(1, 6);
+    body.dispose();
+  },
+);

@@ -3,7 +3,8 @@ import { type Kernel, boolean, turnedLoop, type TaggedSolid } from '@core/kernel
 import { pointLoop } from '@core/outline';
 import type { Ridge } from '@core/standards';
 
-import { mouthDepth, threadBody, type ThreadEnd, type ThreadRole } from './threadBody';
+import { mouthDepth, threadBody, type ThreadRole } from './threadBody';
+import type { ThreadEnd } from './threadFaces';
 
 /** Where a threaded hole comes out: its height, mm, and the way out, up or down. */
 export interface Mouth {

@@ -35,12 +35,13 @@ export function boundedJson({ bytes: limitBytes, tooLarge = 'request.tooLarge' }
     });
 }
 
+const BYTE_ORDER_MARK = Buffer.from([0xef, 0xbb, 0xbf]);
 /** A larger body is parsed in a thread of its own: it would hold up whoever else asks something. */
 const APART_FROM_BYTES = 2 * 1024 * 1024;
 
 async function parse(request: Request): Promise<void> {
   const body: unknown = request.body;
-  const bytes = Buffer.isBuffer(body) ? body : Buffer.alloc(0);
+  const bytes = withoutMark(Buffer.isBuffer(body) ? body : Buffer.alloc(0));
   const fault = tooMuchIn(bytes);
   if (fault) throw new Refused(400, fault);
   const parsed = bytes.length > APART_FROM_BYTES ? await parseApart(bytes) : parseHere(bytes);
@@ -48,10 +49,13 @@ async function parse(request: Request): Promise<void> {
   request.body = parsed.value;
 }
 
+/** Some programs put a byte order mark before it. */
+const withoutMark = (bytes: Buffer): Buffer =>
+  bytes.subarray(0, 3).equals(BYTE_ORDER_MARK) ? bytes.subarray(3) : bytes;
+
 function parseHere(bytes: Buffer): { value: unknown } | null {
   try {
-    // Some programs put a byte order mark before it.
-    return { value: JSON.parse(bytes.toString('utf8').replace(/^\uFEFF/, '')) as unknown };
+    return { value: JSON.parse(bytes.toString('utf8')) as unknown };
   } catch {
     return null;
   }

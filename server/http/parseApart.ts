@@ -6,7 +6,7 @@ const { parentPort } = require('node:worker_threads');
 parentPort.once('message', (bytes) => {
   let reply;
   try {
-    reply = { value: JSON.parse(Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length).toString('utf8').replace(/^\\uFEFF/, '')) };
+    reply = { value: JSON.parse(Buffer.from(bytes.buffer, bytes.byteOffset, bytes.length).toString('utf8')) };
   } catch {
     reply = null;
   }

@@ -11,7 +11,7 @@ const GROUPS: readonly RowGroup[] = [
       { kind: 'number', path: 'nozzleC', label: 'Nozzle', unit: '°C' },
       { kind: 'number', path: 'bedC', label: 'Bed', unit: '°C' },
       { kind: 'number', path: 'pricePerKg', label: 'Price of a kg' },
-      { kind: 'number', path: 'mostFlow', label: 'Most it melts', unit: 'mm³/s' },
+      { kind: 'number', path: 'mostFlow', label: 'Max volumetric flow', unit: 'mm³/s' },
       { kind: 'number', path: 'leastLayerSeconds', label: 'Shortest layer time', unit: 's' },
       { kind: 'number', path: 'fan', label: 'Fan', unit: '%', times: 0.01 },
       { kind: 'text', path: 'source', label: 'Where these figures are from' },
