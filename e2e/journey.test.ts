@@ -35,7 +35,7 @@ test('from three readings to a checked, exportable spare, and back after a resta
     await expect(page.getByText('mean 38.197 mm · spread 0.01 mm')).toBeVisible();
     await page.getByRole('button', { name: 'All sizes' }).click();
 
-    await addSize(page, 'Axle it runs on', ['What it must fit']);
+    await addSize(page, 'Axle it runs on', ['The mating part']);
     await page.getByRole('button', { name: 'Add and measure' }).click();
     for (const text of ['6.02', '6.01', '6.03']) await takeReading(page, text);
     await expect(page.getByText('± 0.03', { exact: true })).toBeVisible();
@@ -131,12 +131,12 @@ test('from three readings to a checked, exportable spare, and back after a resta
     const scanned = page.getByRole('group', { name: 'Spare beside a scanned piece' });
     await scanned.getByLabel('Scanned piece for Spare').setInputFiles(saved);
     await expect(scanned).toContainText(/38\.\d\d mm × 38\.\d\d mm × 9\.00 mm/);
-    await scanned.getByRole('button', { name: 'Lay it over the spare' }).click();
+    await scanned.getByRole('button', { name: 'Align it with the spare' }).click();
     await scanned.getByRole('radio', { name: '0.1', exact: true }).click({ timeout: 60_000 });
-    await expect(scanned.getByLabel('What is off')).toContainText(/Furthest out of the spare by 0\.1[01] mm/);
+    await expect(scanned.getByLabel('Deviation')).toContainText(/Furthest outside the spare by 0\.1[01] mm/);
     await scanned.getByRole('slider').fill('50');
     await scanned.getByRole('button', { name: 'Keep the scan with the repair' }).click();
-    await expect(scanned).toContainText('Kept with the repair as it lies here.');
+    await expect(scanned).toContainText('Saved with the repair in this position.');
   });
 
   await test.step('all of it again after the server was restarted', async () => {
@@ -154,7 +154,7 @@ test('from three readings to a checked, exportable spare, and back after a resta
     await partIsBuilt(page);
     await page.getByRole('link', { name: 'Revisions, newest B' }).click();
     await page.getByRole('button', { name: /^Compare the scan / }).click();
-    await expect(page.getByLabel('What is off')).toContainText(/of it lies within 0\.20 mm/);
+    await expect(page.getByLabel('Deviation')).toContainText(/of it is within 0\.20 mm/);
   });
 });
 

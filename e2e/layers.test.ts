@@ -56,7 +56,7 @@ test('a spare is sliced: way up, layers looked at, other settings, printers comp
   await expect(page.getByRole('radio', { name: /^Suggested\. / })).toBeChecked();
 
   await page.getByRole('button', { name: 'Compare printers, settings and materials' }).click();
-  const table = page.getByRole('table', { name: 'What each way of making takes' });
+  const table = page.getByRole('table', { name: 'Time, weight and cost of each' });
   await expect(table.getByRole('row')).toHaveCount(14, { timeout: 120_000 });
   const minutes = async (name: string) => {
     const words = await table.getByRole('row', { name }).innerText();

@@ -11,7 +11,7 @@ test('looked at closely: cut at a slant, slid until it touches, a finding mended
   await partIsBuilt(page);
   const press = (name: string | RegExp) => page.getByRole('button', { name, exact: true }).click();
 
-  // Turned by keys and cut square to the look: more area than any cut along an axis would show.
+  // Turned by keys and cut perpendicular to the view: more area than any cut along an axis would show.
   await press('Cut open');
   const area = page.getByText(/mm² cut$/);
   await expect(area).toBeVisible();
@@ -19,7 +19,7 @@ test('looked at closely: cut at a slant, slid until it touches, a finding mended
   const picture = page.getByRole('img', { name: /^Drawing of Rack wheel/ });
   await picture.focus();
   for (let key = 0; key < 4; key += 1) await page.keyboard.press('ArrowUp');
-  await press('Cut square to the look');
+  await press('Cut perpendicular to the view');
   await expect.poll(async () => parseFloat(await area.innerText())).toBeGreaterThan(1.1 * straight);
   await press('Cut open');
   await press('Corner');
@@ -57,7 +57,7 @@ test('looked at closely: cut at a slant, slid until it touches, a finding mended
   await page.getByRole('button', { name: /worth a look$/ }).click();
   const finding = page.getByRole('group', { name: /^Finding/ }).filter({ hasText: 'the corner is sharp' });
   await finding.getByRole('button', { name: 'Show it on the part' }).click();
-  await expect(page.getByRole('group', { name: 'Pointed at' })).toContainText('step 6 stands on step 1');
+  await expect(page.getByRole('group', { name: 'Pointed at' })).toContainText('step 6 meets step 1');
   await press('Done');
   await page.getByRole('button', { name: /worth a look$/ }).click();
   await finding.getByRole('button', { name: /^Round this corner/ }).click();

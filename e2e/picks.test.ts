@@ -11,7 +11,7 @@ test('a pick is lost, told in words, and picked again', async ({ page, workshop 
   await press('Add a step');
   await page.getByRole('button', { name: /^Raise a peg/ }).click();
   const step = page.getByRole('listitem').last();
-  await step.getByRole('button', { name: /^what it stands on/ }).click();
+  await step.getByRole('button', { name: /^what it starts from/ }).click();
   await press('Pick a flat face on the part');
   const bar = page.getByRole('group', { name: /^Picking/ });
   await expect(bar).toContainText('Tap a face.');

@@ -13,12 +13,12 @@ test('readings wait on the device while the server is away, and are sent when it
   await workshop.stop();
   await takeReading(page, '8.05');
   await expect(page.getByRole('button', { name: 'Reading 4, 8.05 mm' })).toBeVisible();
-  await expect(page.getByText(/The server is away. 1 change is kept on this device/)).toBeVisible();
+  await expect(page.getByText(/The server can’t be reached. 1 change is kept on this device/)).toBeVisible();
   await takeReading(page, '8.07');
   await expect(page.getByText(/2 changes are kept on this device/)).toBeVisible();
 
   await workshop.start();
-  await expect(page.getByText(/The server is away/)).toHaveCount(0, { timeout: 40_000 });
+  await expect(page.getByText(/The server can’t be reached/)).toHaveCount(0, { timeout: 40_000 });
   await page.reload();
   await page.getByRole('button', { name: /^Size C/ }).click();
   await expect(page.getByRole('button', { name: 'Reading 5, 8.07 mm' })).toBeVisible();
@@ -94,7 +94,7 @@ test('a repair that is refused is told at the form, with what was typed still th
   await workshop.stop();
   await page.getByLabel('What is it?').fill('Lamp knob');
   await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.getByRole('alert')).toContainText('The server is away');
+  await expect(page.getByRole('alert')).toContainText('The server can’t be reached');
   await workshop.start();
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByRole('heading', { name: 'Lamp knob' })).toBeVisible();

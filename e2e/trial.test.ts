@@ -51,7 +51,7 @@ test('from nothing to a wheel that was made, tried too tight, and made again, in
   await partIsBuilt(page);
   await goTo(page, 'Make');
   await page.getByRole('button', { name: 'Freeze revision A' }).click();
-  await send(page, 'Lets go');
+  await send(page, 'Comes off the bed');
 
   // It is followed to where it fails, with what to do, and is sent again.
   const jobs = page.getByRole('group', { name: /^Job / });
@@ -64,7 +64,7 @@ test('from nothing to a wheel that was made, tried too tight, and made again, in
   await expect(page.getByText(/^Layer (\d+) of \1, up to 8\.\d\d mm: /)).toBeVisible();
   await page.getByRole('button', { name: 'Back to Trial' }).click();
   await page.getByRole('button', { name: 'Make it again' }).click();
-  await expect(page.getByText(/^Printed\. The part lies on the practice bench/)).toBeVisible({
+  await expect(page.getByText(/^Printed\. The part is on the practice bench/)).toBeVisible({
     timeout: 60_000,
   });
   await page.getByRole('button', { name: 'Try it' }).click();
@@ -93,8 +93,8 @@ test('from nothing to a wheel that was made, tried too tight, and made again, in
   await page.getByRole('button', { name: 'Take it: correction' }).click();
   await expect(page.getByText(/^Bench printer, holes \+0\.\d\d for \+0\.12$/)).toBeVisible();
   await page.getByRole('button', { name: 'Freeze revision B' }).click();
-  await send(page, 'Goes well');
-  await expect(page.getByText(/^Printed\. The part lies on the practice bench/)).toBeVisible({
+  await send(page, 'Succeeds');
+  await expect(page.getByText(/^Printed\. The part is on the practice bench/)).toBeVisible({
     timeout: 60_000,
   });
   await page.getByRole('button', { name: 'Try it' }).click();
@@ -124,7 +124,7 @@ test('from nothing to a wheel that was made, tried too tight, and made again, in
   await shapes.getByRole('slider').fill('100');
   // Back to A: nothing is lost, since B is what stood.
   await page.getByRole('button', { name: 'Go back to A' }).click();
-  await expect(page.getByText('It stands as revision A again.')).toBeVisible();
+  await expect(page.getByText('It is as revision A again.')).toBeVisible();
   // A branch from it, of another material.
   await page.getByRole('button', { name: 'Freeze another' }).click();
   await page.getByLabel(/^What changed since A/).fill('As A, to be made on the other printer');
@@ -132,12 +132,12 @@ test('from nothing to a wheel that was made, tried too tight, and made again, in
   await page.getByRole('link', { name: /^Revisions/ }).click();
   await expect(tree.first()).toContainText(/Not tried.*from A.*other printer/s);
   await page.getByRole('button', { name: 'Go back to B' }).click();
-  await expect(page.getByText('It stands as revision B again.')).toBeVisible();
+  await expect(page.getByText('It is as revision B again.')).toBeVisible();
 
   // The machine shows what it was taught, and can forget it.
   await page.goto(`${workshop.address}/workshop`);
   await page.getByRole('button', { name: /^Bench printer/ }).click();
-  await page.getByRole('button', { name: 'What trials taught of it' }).click();
+  await page.getByRole('button', { name: 'What trials taught' }).click();
   await expect(page.getByRole('img', { name: /made less asked, 1 made sizes/ })).toBeVisible();
   await expect(page.getByText('Working sizes use what was learned.')).toBeVisible();
   await page.getByRole('button', { name: 'Forget what was learned' }).click();
@@ -154,9 +154,9 @@ async function makeTheSecondSpare(page: Page): Promise<void> {
   await row.click();
   await expect(page.getByText(/min for \d+ layers/)).toBeVisible({ timeout: 90_000 });
   await page.getByRole('button', { name: 'Send it to Bench printer' }).click();
-  await page.getByRole('radio', { name: 'Goes well' }).click();
+  await page.getByRole('radio', { name: 'Succeeds' }).click();
   await page.getByRole('button', { name: 'Send it', exact: true }).click();
-  await expect(page.getByText(/^Printed\. The part lies on the practice bench/)).toBeVisible({
+  await expect(page.getByText(/^Printed\. The part is on the practice bench/)).toBeVisible({
     timeout: 60_000,
   });
   await page.getByRole('button', { name: 'Try it' }).click();

@@ -53,7 +53,7 @@ test('ISO limits for a machined fit, and a clearance typed per side', async ({ p
     .click();
   await expect(page.getByRole('group', { name: 'ISO limits' })).toContainText('H7');
   await page.getByRole('button', { name: 'Other ISO limits, or none' }).click();
-  await page.getByRole('button', { name: 'Go back to a class in words' }).click();
+  await page.getByRole('button', { name: 'Go back to a named class' }).click();
 
   await page.getByRole('button', { name: 'Type the clearance yourself' }).click();
   await page.getByRole('radio', { name: /per side/i }).click();

@@ -35,6 +35,7 @@ export function prepareProcess(log: Pick<Logger, 'error'>): void {
 /** Ends the program with a sentence about why it could not go on. */
 export function explainFailure(error: Error): void {
   if (error instanceof Trouble) console.error(error.message);
-  else console.error(`Even Spare could not start, for a reason of its own:\n${error.stack ?? error.message}`);
+  else
+    console.error(`Even Spare could not start, through a fault of its own:\n${error.stack ?? error.message}`);
   process.exit(1);
 }

@@ -67,7 +67,7 @@ async function serve(
   lock: FolderLock,
 ): Promise<RunningServer> {
   const onTrouble = (error: unknown) =>
-    log.error({ err: error }, 'what is done in between failed: lists, or files that no row names');
+    log.error({ err: error }, 'clean-up in the background failed: lists, or files without a row');
   const photos = new PhotoStore(join(config.dataFolder, PHOTO_FOLDER));
   const scans = new ScanStore(join(config.dataFolder, SCAN_FOLDER));
   const files = { pictures: photos.files, scans: scans.files };
@@ -77,12 +77,11 @@ async function serve(
   const sweep = async () => {
     const now = Date.parse(surroundings.now());
     const swept = await photos.files.sweep(await store.usedPictures(), now);
-    if (swept > 0) log.info({ swept }, 'pictures that no photo shows were taken away');
+    if (swept > 0) log.info({ swept }, 'pictures without a photo were deleted');
     const sweptScans = await scans.files.sweep(await store.usedScans(), now);
-    if (sweptScans > 0)
-      log.info({ swept: sweptScans }, 'files of scans that no repair keeps were taken away');
+    if (sweptScans > 0) log.info({ swept: sweptScans }, 'files of scans without a repair were deleted');
     const sweptJobs = await made.sweep(surroundings.now());
-    if (sweptJobs > 0) log.info({ swept: sweptJobs }, 'G-code of old jobs was taken away');
+    if (sweptJobs > 0) log.info({ swept: sweptJobs }, 'G-code of old jobs was deleted');
   };
   await sweep();
   const sweeping = setInterval(() => void sweep().catch(onTrouble), SWEPT_EVERY_MS).unref();

@@ -187,7 +187,7 @@ describe('first choices', () => {
   ] as const)('of a brief with %j a %s goes as “%s”', (said, feature, fitClass, why) => {
     const first = firstFit(brief(said as Partial<Brief>), feature);
     expect(first).toEqual({ fitClass, why });
-    expect(firstFitSentence('Word', first)).toMatch(/^It begins as “Word”, since .{20,}\./);
+    expect(firstFitSentence('Word', first)).toMatch(/^It starts as “Word”, since .{20,}\./);
   });
 
   test('a trial is made of what is simpler and of the same family, if anything is', () => {
@@ -206,7 +206,7 @@ test('what it must fit is worth taking first; what broke, wore or springs is ask
   expect(names({})).toContain('Outside, largest');
   expect(names({ breaks: ['tooThin'] })).toContain('Thickness where it broke');
   expect(names({ breaks: ['worn'], movement: 'springs' })).toEqual(
-    expect.arrayContaining(['Where it is not worn', 'How far it springs']),
+    expect.arrayContaining(['Where it is unworn', 'How far it springs']),
   );
   expect(sizesToTake(brief({ breaks: ['lost'] })).every(({ of }) => of === 'counterpart')).toBe(true);
 });

@@ -85,7 +85,7 @@ export const CLUES: readonly Clue[] = [
   {
     id: 'water',
     question: 'Does a piece float?',
-    how: 'A clean chip without metal or air in it, in water with a drop of soap.',
+    how: 'Put a clean chip, without metal or air in it, into water with a drop of soap.',
     answers: [
       { id: 'floats', word: 'Floats', ofHundred: floats },
       { id: 'sinks', word: 'Sinks', ofHundred: rest(floats) },
@@ -95,7 +95,7 @@ export const CLUES: readonly Clue[] = [
   {
     id: 'acetone',
     question: 'Does acetone soften it?',
-    how: 'One drop where nobody sees it, a minute, then a fingernail. Air the room.',
+    how: 'Put one drop where it does not show, wait a minute, then scratch with a fingernail. Air the room.',
     answers: [
       { id: 'softens', word: 'Goes soft or dull', ofHundred: softens },
       { id: 'nothing', word: 'Nothing', ofHundred: rest(softens) },
@@ -104,8 +104,8 @@ export const CLUES: readonly Clue[] = [
   },
   {
     id: 'iron',
-    question: 'At what heat does an iron sink in?',
-    how: 'A soldering iron with a set heat, on an edge that goes to waste. Do not breathe the smoke.',
+    question: 'At what temperature does a soldering iron sink in?',
+    how: 'Set the iron’s temperature and try an edge that is not needed. Do not breathe the smoke.',
     answers: [
       {
         id: 'below130',
@@ -138,7 +138,7 @@ export const CLUES: readonly Clue[] = [
   {
     id: 'edge',
     question: 'What does a thin edge do when it is bent?',
-    how: 'With pliers, on a piece that is broken off; eyes away.',
+    how: 'Bend it with pliers, on a piece that has broken off. Protect your eyes.',
     answers: [
       {
         id: 'snaps',
@@ -147,7 +147,7 @@ export const CLUES: readonly Clue[] = [
       },
       {
         id: 'whitens',
-        word: 'Turns white, then gives',
+        word: 'Turns white, then tears',
         ofHundred: shares({ ABS: 75, PP: 55, PVC: 55, PS: 20, PE: 20, PC: 12, POM: 12, PA: 12 }, 5, 0),
       },
       {

@@ -21,14 +21,14 @@ export function sizesToTake({ breaks, movement }: Brief): SizeToTake[] {
   return [
     take('What it goes over', 'counterpart', 'outside', 'mate'),
     take('What it goes into', 'counterpart', 'inside', 'mate'),
-    ...(breaks.includes('worn') ? [take('Where it is not worn', 'piece', 'outside', 'worn')] : []),
+    ...(breaks.includes('worn') ? [take('Where it is unworn', 'piece', 'outside', 'worn')] : []),
     ...(breaks.includes('tooThin') || breaks.includes('brittle')
       ? [take('Thickness where it broke', 'piece', 'outside', 'broke')]
       : []),
     ...(movement === 'springs' ? [take('How far it springs', 'counterpart', 'step', 'springs')] : []),
     // What was lost can be measured no more.
     ...(breaks.includes('lost')
-      ? [take('Room that it has', 'counterpart', 'inside', 'mate')]
+      ? [take('Space for it', 'counterpart', 'inside', 'mate')]
       : [
           take('Outside, largest', 'piece', 'outside', 'outside'),
           take('Height or thickness', 'piece', 'outside', 'outside'),

@@ -6,7 +6,7 @@ import { line } from './ids';
 export const BREAKS = ['brittle', 'worn', 'noLock', 'tooThin', 'wrongMaterial', 'lost'] as const;
 export type Break = (typeof BREAKS)[number];
 
-/** What the part must stand up to where it lives. */
+/** What the part must withstand where it lives. */
 export const SURROUNDINGS = ['sun', 'water', 'food', 'cold'] as const;
 export type Surrounding = (typeof SURROUNDINGS)[number];
 

@@ -166,7 +166,7 @@ describe('what nobody could better', () => {
   test('is told where it is poor, with what would give', () => {
     expect(atBestSentence(chance(0.02), 'Bench printer')).toBeNull();
     expect(atBestSentence(chance(0.05), 'Bench printer')).toMatch(
-      /^Even with everything known it would be 5\d %: Bench printer varies too much/,
+      /^Even with perfect measurements the chance would be 5\d %: Bench printer varies too much/,
     );
   });
 });

@@ -8,7 +8,7 @@ export class TooManyTriangles extends Error {
   }
 }
 
-/** A file is put together as no scan is: by what; thrown by readers. */
+/** A file is not built like a scan: by what; thrown by readers. */
 export class OddFile extends Error {
   override name = 'OddFile';
   constructor(readonly what: 'blanks' | 'parts' | 'counts') {

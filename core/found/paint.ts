@@ -16,7 +16,7 @@ export interface Painting {
   offs: Float32Array;
 }
 
-/** A found piece as it is painted: what lies on the spare, what reaches out of it (hatched) and what stays within (hatched crosswise). */
+/** A found piece as it is painted: what lies on the spare, what reaches out of it (hatched) and what stays within (cross-hatched). */
 export interface Painted {
   on: Float32Array;
   out: Float32Array;

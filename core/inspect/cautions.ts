@@ -175,7 +175,7 @@ function overhangs(mesh: SolidMesh): Caution[] {
 
 /** Overlaps smaller than this are faces that touch, mm³. */
 const TOUCHING_MM3 = 1e-3;
-/** Room that differs from what the fit asks for by less than this is it, mm. */
+/** Room that differs from what the fit needs by less than this is it, mm. */
 const LIKE_MM = 0.03;
 /** Bodies further from each other than this are shown side by side, mm. */
 const APART_MM = 1;

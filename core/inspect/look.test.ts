@@ -301,7 +301,7 @@ describe('a sharp corner at the root of what stands out', () => {
     const root = only(cautions, 'root.sharp');
     expect(root).toMatchObject({ of: peg.id, on: base.id, radiusMm: 1.5 });
     expect(cautionSentence(root, (id) => (id === base.id ? 1 : 2))).toBe(
-      'Where step 2 stands on step 1 the corner is sharp, and a load on it cracks there first. Round it by about 1.50 mm.',
+      'Where step 2 meets step 1 the corner is sharp, and a load on it cracks there first. Round it by about 1.50 mm.',
     );
     const { steps } = mend(root, [base, peg, drill(3, 15)]);
     expect(steps.map(({ kind }) => kind)).toEqual(['extrude', 'peg', 'fillet', 'hole']);

@@ -165,7 +165,7 @@ test('one of version 7 has a fit that serves two, a mark on a photo, and what st
   expect(opened('version-6.json').repair.fits[0]!.alsoSizeIds).toBeUndefined();
 });
 
-test('one of version 8 says how its workshop lays layers', () => {
+test('one of version 8 says how its workshop prints layers', () => {
   const { repair, workshop } = opened('version-8.json');
   const { machineId, materialId } = repair.head;
   expect(layerPrinterIn(workshop!, machineId)).toMatchObject({ nozzleMm: 0.6, firstLayerSpreadMm: 0.14 });

@@ -50,7 +50,7 @@ export const Body = z.strictObject({
   name,
   role: BodyRole,
   steps: z.array(Step).max(500),
-  /** How it is laid in layers, if anybody has chosen. */
+  /** How it is sliced, if that was chosen. */
   laying: Laying.optional(),
   removed: z.boolean(),
 });

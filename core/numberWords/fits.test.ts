@@ -43,7 +43,7 @@ describe('the largest doubt and what would raise the chance', () => {
       .measured('B', 'Pin', ['6.00', '6.40'], { of: 'counterpart' })
       .fit('bore', 'Bore', 'B', 'turns').repair;
     expect(doubtOf(repair)).toMatch(
-      /^The largest doubt is the size of the counterpart\. Two more readings of B make it \d+ %\.$/,
+      /^The largest doubt is the size of the mating part\. Two more readings of B make it \d+ %\.$/,
     );
   });
 
@@ -53,7 +53,7 @@ describe('the largest doubt and what would raise the chance', () => {
       .fit('bore', 'Bore', 'B', 'turns').repair;
     repair.readings[0]!.instrumentId = 'steel-rule';
     expect(doubtOf(repair)).toMatch(
-      /^The largest doubt is the size of the counterpart\. A micrometer on B makes it \d\d %\.$/,
+      /^The largest doubt is the size of the mating part\. A micrometer on B makes it \d\d %\.$/,
     );
   });
 

@@ -27,7 +27,7 @@ const WISHES: Record<Fit['fitClass'], string> = {
 };
 
 const DOUBTS: Record<Doubt, string> = {
-  measuring: 'the size of the counterpart',
+  measuring: 'the size of the mating part',
   making: 'how much the machine varies',
   correction: 'what the machine does to this kind of feature',
   mates: 'that the mating parts differ in size',
@@ -65,12 +65,12 @@ const POOR = 0.8;
 export function atBestSentence({ atBest, tooFarApartMm }: FitChance, machineName: string): string | null {
   // Then it is not the machine.
   if (atBest >= POOR || tooFarApartMm !== null) return null;
-  return `Even with everything known it would be ${percent(atBest)}: ${machineName} varies too much for so close a fit. Choose a looser one, let something give (a slit, a tongue), or make it tight and ream or sand it.`;
+  return `Even with perfect measurements the chance would be ${percent(atBest)}: ${machineName} varies too much for so close a fit. Choose a looser one, make it springy (a slit, a tongue), or make it tight and ream or sand it.`;
 }
 
 /** Why no single number serves all that it must fit, and what would. */
 export const tooFarApartSentence = (apart: string, room: string): string =>
-  `No single size serves them all: they are ${apart} apart, and the target leaves ${room}. Let something give: a slit, a tongue, a soft plastic. Or make one for each.`;
+  `No single size fits them all: they differ by ${apart}, and the target band is ${room} wide. Make it springy (a slit, a tongue, a soft plastic), or make one for each.`;
 
 /** "Bore, working size", after the feature. */
 export function workingSizeName(fit: Fit): string {

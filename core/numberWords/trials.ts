@@ -36,8 +36,8 @@ const percent = (share: number) => `${Math.round(100 * share)} %`;
 const CAUSE_WORDS: Record<Cause, string> = {
   machine: 'what the machine does to it',
   allowance: 'how much was allowed',
-  measuring: 'how the counterpart was measured',
-  scatter: 'nothing but the usual scatter',
+  measuring: 'how the mating part was measured',
+  scatter: 'only the usual variation',
 };
 
 /** What it most likely was, how surely, and what would tell more. */
@@ -50,9 +50,9 @@ export function causeSentence({ told, result }: Pick<Judged, 'told' | 'result'>,
   if (told.ask === null) return `${surely}.`;
   const other = `, else ${CAUSE_WORDS[second!.cause]} (${percent(second!.probability)})`;
   const ask = {
-    made: 'Measure what came out: that tells them apart.',
+    made: 'Measure the part: that tells them apart.',
     counterpart: `Measure ${tag ?? 'the counterpart'} again, with the same care: that tells them apart.`,
-    make: 'The next make, or a gauge row, will tell them apart.',
+    make: 'The next one made, or a gauge row, will tell them apart.',
   }[told.ask];
   return bad ? `${surely}${other}. ${ask}` : '';
 }
@@ -60,9 +60,9 @@ export function causeSentence({ told, result }: Pick<Judged, 'told' | 'result'>,
 /** What was measured and what was felt do not go together. */
 export const CONTRADICTION_SENTENCES: Record<Contradiction, string> = {
   looseYetTight:
-    'It measures loose and felt tight: one of the two is a slip, or something else is in the way, such as a spread first layer or a string of plastic. Look at its mouth, and measure again further in.',
+    'It measures loose but felt tight. One of the two is a mistake, or something is in the way, such as elephant foot or a string of plastic. Look at its mouth, and measure again further in.',
   tightYetLoose:
-    'It measures tight and felt loose: one of the two is a slip, or it was tried on another piece. Measure both again.',
+    'It measures tight but felt loose. One of the two is a mistake, or it was tried on another piece. Measure both again.',
 };
 
 /** What came out beside what was wanted. */
@@ -70,7 +70,7 @@ export function clearanceSentence({ result, clearanceMm, evidence }: Judged, sho
   if (clearanceMm === null) return null;
   if (result.ofSize) {
     const off = featureOf(result.feature).inside ? clearanceMm : -clearanceMm;
-    if (Math.abs(off) < 0.005) return 'It came out as it should.';
+    if (Math.abs(off) < 0.005) return 'It came out right.';
     return `It came out ${show.length(Math.abs(off))} too ${off > 0 ? 'large' : 'small'}.`;
   }
   const { wish } = evidence;
@@ -93,7 +93,7 @@ export function proposalSentence(
   switch (proposal.kind) {
     case 'correction': {
       const { machine, feature, fromMm, toMm, count, odd } = proposal;
-      const from = `${count} made ${count === 1 ? 'size' : 'sizes'}${odd > 0 ? `; ${odd} left aside as odd` : ''}`;
+      const from = `${count} made ${count === 1 ? 'size' : 'sizes'}${odd > 0 ? `; ${odd} left out as outliers` : ''}`;
       return `${machine.name}: correct ${KIND_WORDS[feature]} by ${show.signed(toMm)} ${show.word} instead of ${show.signed(fromMm)} (from ${from}). ${effectSentence(proposal, show)}`.trim();
     }
     case 'feel': {
@@ -134,19 +134,19 @@ export function driftSentence(
   show: Lengths,
 ): string {
   const way = shiftMm < 0 ? 'smaller' : 'larger';
-  return `Since ${since} ${machineName} makes ${KIND_WORDS[feature]} ${show.length(Math.abs(shiftMm))} ${way} than before. Look what changed on it: a nozzle, a belt, another spool. What it made before says little of it now.`;
+  return `Since ${since} ${machineName} makes ${KIND_WORDS[feature]} ${show.length(Math.abs(shiftMm))} ${way} than before. Check what changed: a nozzle, a belt, another spool. Its earlier results say little now.`;
 }
 
 /** How the part that lies there can be saved. */
 export function savingSentence(saving: Saving, show: Lengths): string {
   switch (saving.by) {
     case 'ream':
-      return `Without a new make: ream or drill it to ${show.length(saving.toMm)}.`;
+      return `Without making a new one: ream or drill it to ${show.length(saving.toMm)}.`;
     case 'deepen':
-      return `Without a new make: deepen it to ${show.length(saving.toMm)}.`;
+      return `Without making a new one: deepen it to ${show.length(saving.toMm)}.`;
     case 'sand':
-      return `Without a new make: sand ${show.length(saving.byMm)} off, to ${show.length(saving.toMm)}.`;
+      return `Without making a new one: sand ${show.length(saving.byMm)} off, to ${show.length(saving.toMm)}.`;
     case 'shim':
-      return `Without a new make: a shim or a turn of tape, ${show.length(saving.eachMm)} thick.`;
+      return `Without making a new one: a shim or a turn of tape, ${show.length(saving.eachMm)} thick.`;
   }
 }

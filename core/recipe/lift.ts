@@ -45,7 +45,7 @@ export const liftedBody = (body: Body, numbers: EvaluatedRepair, newId: () => st
 
 /** Stands for a number that was not known where the step came from. */
 export const MISSING_MM = 10;
-const MISSING_NOTE = 'A number was not known where this came from. Type it.';
+const MISSING_NOTE = 'This number was not known in the repair it comes from. Type it.';
 
 /** With its angles, counts and factors as numbers; one that is not known becomes the least that may stand there. */
 function withoutTaken(step: Step, numbers: EvaluatedRepair, onMissing: () => void): Step {

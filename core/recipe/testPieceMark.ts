@@ -5,7 +5,7 @@ import type { SolidMesh } from '@core/part';
 /** Heights of capitals that are tried, mm, and how broad a letter is beside that, with the room after it. */
 const HEIGHTS_MM = [3, 2.5, 2];
 const BROAD = 0.75;
-/** How deep it goes in, and what has to be under it at least, mm. */
+/** How deep a screw goes in, and what has to be under it at least, mm. */
 const DEEP_MM = 0.4;
 const UNDER_MM = 1.2;
 /** Free round it, mm. */

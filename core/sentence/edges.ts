@@ -6,7 +6,7 @@ import { choice, type Option, type SentencePart } from './parts';
 function edgeWords(rule: EdgeRule, steps: readonly Step[]): string {
   const stepWord = (id: string) => {
     const place = steps.findIndex((step) => step.id === id);
-    return place < 0 ? 'a lost step' : `step ${place + 1}`;
+    return place < 0 ? 'a missing step' : `step ${place + 1}`;
   };
   switch (rule.edges) {
     case 'insides':

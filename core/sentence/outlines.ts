@@ -140,7 +140,7 @@ export function outlineParts(
         as(`the outline of step ${place}`, { shape: 'offset', of: { step: step.id }, by }, taken),
       ),
     ...(steps.length > 0
-      ? [as('the outline of all that is there', { shape: 'offset', of: { whole: true }, by }, taken)]
+      ? [as('the outline of the whole part', { shape: 'offset', of: { whole: true }, by }, taken)]
       : []),
     ...bodies.map(({ id, name }) =>
       as(`the outline of all of ${name}`, { shape: 'offset', of: { whole: true, body: id }, by }, taken),
@@ -215,9 +215,9 @@ export function outlineParts(
         words(', '),
         number('across', 'across', outline.across),
         words(' '),
-        setting(at('by'), 'over what it is measured', outline.by, [
-          ['flats', 'over flats'],
-          ['corners', 'over corners'],
+        setting(at('by'), 'what is measured', outline.by, [
+          ['flats', 'across flats'],
+          ['corners', 'across corners'],
         ]),
       ];
     case 'sector':
@@ -251,7 +251,7 @@ export function outlineParts(
     case 'layoutHull':
       return [shape, words(', '), number('diameter', 'across', outline.diameter), words(' across at each')];
     case 'offset':
-      return [shape, words(', moved out by '), number('by', 'way out', outline.by)];
+      return [shape, words(', moved out by '), number('by', 'distance out', outline.by)];
     case 'drawn':
       return [shape];
     case 'points':
@@ -281,7 +281,7 @@ export function outlineParts(
         words(' with '),
         ...plainNumber(at('teeth'), 'number of teeth', outline.teeth, 'count', 'teeth'),
         words(' '),
-        setting(at('side'), 'where the teeth stand', outline.side, [
+        setting(at('side'), 'where the teeth are', outline.side, [
           ['outside', 'outside'],
           ['inside', 'inside a ring'],
         ]),
@@ -322,13 +322,13 @@ export function outlineParts(
 function specialWord(outline: OutlineShape, bodies: SentenceSources['bodies']): string {
   switch (outline.shape) {
     case 'layoutHull':
-      return 'a band round a lost layout';
+      return 'a band round a missing layout';
     case 'offset': {
       const { body } = outline.of;
-      if ('whole' in outline.of) return 'the outline of a lost body';
-      if (!('face' in outline.of)) return 'the outline of a lost step';
+      if ('whole' in outline.of) return 'the outline of a missing body';
+      if (!('face' in outline.of)) return 'the outline of a missing step';
       if (body === undefined) return 'the outline of the face that was picked';
-      return `the outline of a face of ${bodies.find(({ id }) => id === body)?.name ?? 'a lost body'}`;
+      return `the outline of a face of ${bodies.find(({ id }) => id === body)?.name ?? 'a missing body'}`;
     }
     case 'drawn':
       return `a drawn outline of ${outline.curves.length} ${outline.curves.length === 1 ? 'curve' : 'curves'}`;

@@ -17,7 +17,7 @@ import { added, angle, chip, choice, words, type Option, type SentencePart } fro
 
 const isZero = (value: Value) => value.from === 'number' && value.mm === 0;
 
-/** Which ways a place's two numbers run, by what it stands on. */
+/** Which ways a place's two numbers run, by what it starts from. */
 type Ways = 'level' | 'frontBack' | 'sides' | 'face';
 
 const waysOf = (on: Ground | undefined): Ways =>
@@ -84,7 +84,7 @@ export function placeWords(step: Place, before: readonly EarlierStep[] = []): Se
     patch: { x: numberValue(5), y: numberValue(5), xFrom: 'low', yFrom: 'low' },
   };
   const stays: Option = {
-    word: 'where it stands',
+    word: 'where it is',
     patch: { x: numberValue(0), y: numberValue(0), xFrom: 'there', yFrom: 'there' },
   };
   const isTaken =
@@ -137,9 +137,9 @@ function fromEdge(
       `${on} of the middle of step ${place}`,
     ]),
   ];
-  if (isTaken || now === 'there') options.push(['there', 'where it stands', `${on} of where it stands`]);
+  if (isTaken || now === 'there') options.push(['there', 'where it is', `${on} of where it is`]);
   if (typeof now === 'object' && !known.some(({ step }) => step.id === now.step)) {
-    options.push([now, 'in line with a lost step', `${on} of the middle of a lost step`]);
+    options.push([now, 'in line with a missing step', `${on} of the middle of a missing step`]);
   }
   const field = axis === 'x' ? 'xFrom' : 'yFrom';
   const standard: MeasuredFrom = onFace ? 'middle' : 'axle';
@@ -185,7 +185,7 @@ function finerWords(step: Place): SentencePart[] {
 
 /** The finer points of a place that it has not yet. */
 export const finerOptions = (step: Place): Option[] => [
-  ...(step.lift ? [] : [{ word: 'Lift it off what it stands on', patch: { lift: numberValue(1) } }]),
+  ...(step.lift ? [] : [{ word: 'Raise it off its face', patch: { lift: numberValue(1) } }]),
   ...(step.tilt === undefined ? [{ word: 'Tilt it', patch: { tilt: Math.PI / 12 } }] : []),
 ];
 
@@ -201,10 +201,10 @@ function isUsual(step: Grounded): boolean {
 /** What a wheel or a plate may have, and has not yet. */
 export const groundedOptions = (step: Grounded): Option[] => [
   ...(step.kind === 'plate' && !step.turn
-    ? [{ word: 'Turn it in its place', patch: { turn: Math.PI / 12 } }]
+    ? [{ word: 'Turn it where it is', patch: { turn: Math.PI / 12 } }]
     : []),
   ...(isUsual(step)
-    ? [{ word: 'Put it aside of the axle line', patch: { x: numberValue(10), y: numberValue(0) } }]
+    ? [{ word: 'Offset it from the axle line', patch: { x: numberValue(10), y: numberValue(0) } }]
     : []),
 ];
 
@@ -219,14 +219,14 @@ export function groundedWords(step: Grounded, usual: string, before: readonly Ea
   const said = (option: Option): Option =>
     option.patch.on === 'bottom' && isUsual({ ...step, on: 'bottom' }) ? { ...option, word: usual } : option;
   const ground = choice(
-    'what it stands on',
+    'what it starts from',
     ({ patch }) => patch.on === place.on,
     groundOptions(place, cuts).map(said),
   );
   return [words(', '), ground, ...(isUsual(step) ? [] : placeWords(place, before))];
 }
 
-/** A step that says what it stands on, and where. */
+/** A step that says what it starts from, and where. */
 export type Placed = Extract<Step, { on: Ground; x: Value; y: Value }>;
 
 /** What the step does, as its verb. @param add the verb for adding. */
@@ -261,7 +261,7 @@ const GROUND_WORDS: Record<Exclude<Ground, object>, { added: string; cut: string
 
 /** What a step stands on: a side of the part, or a face that was picked. */
 export const groundChoice = (step: Place, cuts: boolean): SentencePart =>
-  choice('what it stands on', ({ patch }) => patch.on === (step.on ?? 'top'), groundOptions(step, cuts));
+  choice('what it starts from', ({ patch }) => patch.on === (step.on ?? 'top'), groundOptions(step, cuts));
 
 function groundOptions({ on }: Place, cuts: boolean): Option[] {
   const sides = Object.entries(GROUND_WORDS).map(([side, { added, cut }]): Option => ({

@@ -5,9 +5,9 @@ import { choice, type Option, type SentencePart } from './parts';
 
 import { listed } from './listed';
 
-/** What is mirrored: all that is there, a step before it, or a run of steps up to it. */
+/** What is mirrored: the whole part, a step before it, or a run of steps up to it. */
 export function mirroredWhat(step: StepOf<'mirror'>, steps: readonly Step[]): SentencePart {
-  const all: Option = { word: 'all that is there', patch: { of: undefined }, group: 'The whole part' };
+  const all: Option = { word: 'the whole part', patch: { of: undefined }, group: 'The whole part' };
   const offered = offeredSteps(step, steps, canBeMirrored, (ids) => ({ of: [...ids], keep: 'both' }));
   return asItIs('what is mirrored', step.of, steps, [all, ...offered]);
 }
@@ -57,7 +57,7 @@ function asItIs(
 /** “step 3”, “steps 3 to 5”, “steps 2, 4 and 7”. */
 function stepsInWords(ids: readonly string[], steps: readonly Step[]): string {
   const places = ids.map((id) => steps.findIndex((one) => one.id === id) + 1);
-  if (places.includes(0)) return 'a lost step';
+  if (places.includes(0)) return 'a missing step';
   if (places.length === 1) return `step ${places[0]}`;
   const inOne = places.every((place, index) => place === places[0]! + index);
   return inOne ? `steps ${places[0]} to ${places.at(-1)}` : `steps ${listed(places)}`;

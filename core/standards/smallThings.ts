@@ -39,7 +39,7 @@ export function smallThings(): StandardThing[] {
       common: 0.1,
     })),
     ...CABLE_TIES_MM.map((mm): StandardThing => ({
-      name: `Cable tie, ${mm} broad`,
+      name: `Cable tie, ${mm} wide`,
       source: TRADE,
       form: 'flats',
       nominalMm: mm,

@@ -10,10 +10,10 @@ export const FLAT_STARTERS: readonly Starter[] = [
     name: 'Link bar with two holes',
     what: 'ties two pins together',
     asks: [
-      onMate('pin', 'Pins, across', 6, { feature: 'bore', fitClass: 'turns', name: 'Holes on the pins' }),
+      onMate('pin', 'Pins, diameter', 6, { feature: 'bore', fitClass: 'turns', name: 'Holes on the pins' }),
       inside('apart', 'Holes, middle to middle', 60),
-      outside('broad', 'Bar, broad', 14),
-      outside('thick', 'Bar, thick', 4),
+      outside('broad', 'Bar, width', 14),
+      outside('thick', 'Bar, thickness', 4),
     ],
     bodies: [
       {
@@ -44,11 +44,11 @@ export const FLAT_STARTERS: readonly Starter[] = [
     name: 'Clip for a tube',
     what: 'grips a round tube from the side',
     asks: [
-      onMate('tube', 'Tube, across', 16, { feature: 'recess', fitClass: 'snug', name: 'Clip on the tube' }),
+      onMate('tube', 'Tube, diameter', 16, { feature: 'recess', fitClass: 'snug', name: 'Clip on the tube' }),
       outside('wall', 'Clip, wall', 2.4),
-      outside('broad', 'Clip, broad', 12),
+      outside('broad', 'Clip, width', 12),
       outside('foot', 'Foot, length', 34),
-      onMate('screw', 'Screw, across', 4, {
+      onMate('screw', 'Screw, diameter', 4, {
         feature: 'bore',
         fitClass: 'loose',
         name: 'Holes for the screws',
@@ -102,17 +102,17 @@ export const FLAT_STARTERS: readonly Starter[] = [
     asks: [
       outside('long', 'Foot, length', 40),
       outside('high', 'Back, height', 30),
-      outside('broad', 'Bracket, broad', 20),
-      outside('thick', 'Plates, thick', 3),
-      onMate('screw', 'Screw, across', 4, {
+      outside('broad', 'Bracket, width', 20),
+      outside('thick', 'Plates, thickness', 3),
+      onMate('screw', 'Screw, diameter', 4, {
         feature: 'bore',
         fitClass: 'loose',
         name: 'Holes for the screws',
       }),
-      onMate('head', 'Screw head, across', 8, {
+      onMate('head', 'Screw head, diameter', 8, {
         feature: 'bore',
         fitClass: 'loose',
-        name: 'Room for their heads',
+        name: 'Recesses for their heads',
       }),
     ],
     bodies: [
@@ -157,17 +157,17 @@ export const FLAT_STARTERS: readonly Starter[] = [
   {
     id: 'hinge',
     name: 'Hinge arm',
-    what: 'an arm that turns on a pin and ends in one',
+    what: 'an arm that turns on a pin and carries another',
     asks: [
       onMate('pin', 'Pin it turns on', 5, { feature: 'bore', fitClass: 'turns', name: 'Bore on the pin' }),
-      inMate('hole', 'Hole that its own pin goes in', 6, {
+      inMate('hole', 'Hole for its own pin', 6, {
         feature: 'peg',
         fitClass: 'turns',
         name: 'Pin in the hole',
       }),
       outside('apart', 'Pins, middle to middle', 45),
       outside('eye', 'Eye, outside', 14),
-      outside('thick', 'Arm, thick', 5),
+      outside('thick', 'Arm, thickness', 5),
       stepped('pinLong', 'Own pin, length', 8),
     ],
     bodies: [
@@ -203,10 +203,10 @@ export const FLAT_STARTERS: readonly Starter[] = [
     name: 'Spur gear',
     what: 'twenty-four teeth on a shaft with a flat',
     asks: [
-      outside('tip', 'Gear, over its tips', 26),
+      outside('tip', 'Gear, over the tips', 26),
       outside('width', 'Gear, width', 8),
-      onMate('shaft', 'Shaft, across', 6, { feature: 'bore', fitClass: 'snug', name: 'Bore on the shaft' }),
-      outside('hub', 'Hub, across', 12),
+      onMate('shaft', 'Shaft, diameter', 6, { feature: 'bore', fitClass: 'snug', name: 'Bore on the shaft' }),
+      outside('hub', 'Hub, diameter', 12),
       stepped('hubHigh', 'Hub, height', 4),
     ],
     bodies: [
@@ -241,13 +241,13 @@ export const FLAT_STARTERS: readonly Starter[] = [
     what: 'a cover plate with four screw holes',
     asks: [
       outside('long', 'Plate, length', 80),
-      outside('broad', 'Plate, broad', 60),
-      outside('thick', 'Plate, thick', 3),
+      outside('broad', 'Plate, width', 60),
+      outside('thick', 'Plate, thickness', 3),
       inside('openLong', 'Opening, length', 45),
-      inside('openBroad', 'Opening, broad', 28),
+      inside('openBroad', 'Opening, width', 28),
       inside('holesLong', 'Holes, middle to middle along', 68),
       inside('holesBroad', 'Holes, middle to middle across', 48),
-      onMate('screw', 'Screw, across', 3, {
+      onMate('screw', 'Screw, diameter', 3, {
         feature: 'bore',
         fitClass: 'loose',
         name: 'Holes for the screws',
@@ -291,10 +291,10 @@ export const FLAT_STARTERS: readonly Starter[] = [
     what: 'a box with an even wall, and a lid that sits in it',
     asks: [
       outside('long', 'Box, length', 60),
-      outside('broad', 'Box, broad', 40),
+      outside('broad', 'Box, width', 40),
       outside('high', 'Box, height', 25),
       outside('wall', 'Box, wall', 2),
-      outside('lid', 'Lid, thick', 2),
+      outside('lid', 'Lid, thickness', 2),
     ],
     bodies: [
       {

@@ -41,8 +41,8 @@ export const ROUND_STARTERS: readonly Starter[] = [
         name: 'Bore on the pin',
       }),
       stepped('long', 'Bush, length under the flange', 10),
-      outside('flange', 'Flange, across', 18),
-      outside('thick', 'Flange, thick', 2),
+      outside('flange', 'Flange, diameter', 18),
+      outside('thick', 'Flange, thickness', 2),
     ],
     bodies: [
       {
@@ -61,16 +61,16 @@ export const ROUND_STARTERS: readonly Starter[] = [
   {
     id: 'knob',
     name: 'Knob with a captive bolt and a lid',
-    what: 'a bolt is laid in from the top and covered',
+    what: 'a bolt goes in from the top and is covered',
     asks: [
-      outside('across', 'Knob, across', 36),
+      outside('across', 'Knob, diameter', 36),
       outside('high', 'Knob, height', 18),
-      onMate('bolt', 'Bolt, thread across', 8, {
+      onMate('bolt', 'Bolt, thread diameter', 8, {
         feature: 'bore',
         fitClass: 'loose',
         name: 'Hole for the bolt',
       }),
-      onMate('flats', 'Bolt head, over its flats', 13, {
+      onMate('flats', 'Bolt head, across flats', 13, {
         feature: 'slot',
         fitClass: 'slides',
         name: 'Pocket for its head',
@@ -80,7 +80,7 @@ export const ROUND_STARTERS: readonly Starter[] = [
         fitClass: 'slides',
         name: 'Depth of the pocket',
       }),
-      outside('lid', 'Lid, thick', 2),
+      outside('lid', 'Lid, thickness', 2),
     ],
     bodies: [
       {
@@ -140,10 +140,14 @@ export const ROUND_STARTERS: readonly Starter[] = [
     name: 'Cap for a leg',
     what: 'goes over the end of a round leg',
     asks: [
-      onMate('leg', 'Leg, across', 22, { feature: 'recess', fitClass: 'slides', name: 'Recess on the leg' }),
+      onMate('leg', 'Leg, diameter', 22, {
+        feature: 'recess',
+        fitClass: 'slides',
+        name: 'Recess on the leg',
+      }),
       deep('deep', 'How far it goes over', 20),
       outside('wall', 'Wall', 2.4),
-      outside('floor', 'Floor, thick', 3),
+      outside('floor', 'Floor, thickness', 3),
     ],
     bodies: [
       {
@@ -171,7 +175,7 @@ export const ROUND_STARTERS: readonly Starter[] = [
       inMate('bore', 'Tube, inside', 20, { feature: 'peg', fitClass: 'snug', name: 'Plug in the tube' }),
       onMate('tube', 'Tube, outside', 24),
       deep('long', 'Plug, length in the tube', 16),
-      outside('head', 'Head, thick', 3),
+      outside('head', 'Head, thickness', 3),
     ],
     bodies: [
       {
@@ -207,7 +211,7 @@ export const ROUND_STARTERS: readonly Starter[] = [
   {
     id: 'reducer',
     name: 'Hose reducer',
-    what: 'joins two hoses of different size',
+    what: 'joins two hoses of different sizes',
     asks: [
       inMate('large', 'Wide hose, inside', 20, {
         feature: 'peg',
@@ -262,14 +266,14 @@ export const ROUND_STARTERS: readonly Starter[] = [
   {
     id: 'handle',
     name: 'Handle on a tang',
-    what: 'a grip taken at stations along it',
+    what: 'a grip measured at stations along it',
     asks: [
       outside('front', 'Grip, at the front', 22),
       outside('belly', 'Grip, at its thickest', 30),
       outside('waist', 'Grip, before the end', 24),
       outside('end', 'Grip, at the end', 28),
       outside('long', 'Grip, length', 110),
-      onMate('tang', 'Tang, across', 8, { feature: 'recess', fitClass: 'snug', name: 'Hole for the tang' }),
+      onMate('tang', 'Tang, diameter', 8, { feature: 'recess', fitClass: 'snug', name: 'Hole for the tang' }),
       onMate('tangLong', 'Tang, length', 60),
     ],
     bodies: [

@@ -16,7 +16,7 @@ function say(step: object): string {
 test.each([
   [
     { kind: 'wedge', effect: 'add', ...at, ...plain({ length: 20, breadth: 10, low: 0, high: 5 }), turn: 0 },
-    'Set a wedge 20 long, 10 broad, 0 high on the left and 5 on the right, turned 0°, on the top, on the axle line',
+    'Set a wedge 20 long, 10 wide, 0 high on the left and 5 on the right, turned 0°, on the top, on the axle line',
   ],
   [
     {
@@ -45,7 +45,7 @@ test.each([
       turn: Math.PI / 6,
       ...plain({ length: 20, breadth: 9, thickness: 3, cornerRadius: 1, x: 0, y: 5, lift: 2 }),
     },
-    'Lay a plate 20 long, 9 broad, 3 thick, corners rounded 1, turned 30°, on the right, 0 back and 5 up, aside of the axle line, lifted 2',
+    'Lay a plate 20 long, 9 wide, 3 thick, corners rounded 1, turned 30°, on the right, 0 back and 5 up, aside of the axle line, lifted 2',
   ],
   [
     { kind: 'peg', effect: 'cut', ...plain({ diameter: 5, height: 4, x: 0, y: 0 }) },
@@ -110,7 +110,7 @@ test.each([
   ],
   [
     { kind: 'bump', effect: 'add', ...at, ...plain({ breadth: 6, bump: 0.8, play: 0.2 }), turn: 0 },
-    'Set a bump that snaps in, 6 broad and 0.8 out, turned 0°, on the top, on the axle line',
+    'Set a bump that snaps in, 6 wide and 0.8 out, turned 0°, on the top, on the axle line',
   ],
   [
     {
@@ -121,7 +121,7 @@ test.each([
       turn: 0,
       undercut: Math.PI / 12,
     },
-    'Cut out the room for a bump 6 broad and 0.8 out, leaning back 15°, play 0.2, turned 0°, down from the top, on the axle line',
+    'Cut out the recess for a bump 6 wide and 0.8 out, leaning back 15°, play 0.2, turned 0°, down from the top, on the axle line',
   ],
   [
     {
@@ -131,7 +131,7 @@ test.each([
       ...plain({ length: 15, breadth: 6, thickness: 1.5, bump: 0.8, play: 0.2 }),
       turn: 0,
     },
-    'Cut out the room for a tongue 15 long, 6 broad, 1.5 thick, its bump 0.8 out, play 0.2, turned 0°, down from the top, on the axle line',
+    'Cut out the recess for a tongue 15 long, 6 wide, 1.5 thick, its bump 0.8 out, play 0.2, turned 0°, down from the top, on the axle line',
   ],
   [
     { kind: 'body', of: 'bolt', effect: 'cut', ...plain({ grow: 0.2 }), wayIn: 'top' },
@@ -140,7 +140,7 @@ test.each([
   [{ kind: 'body', of: 'bolt', effect: 'add', ...plain({ grow: 0 }), wayIn: 'none' }, 'Join Bolt'],
   [
     { kind: 'body', of: 'gone', effect: 'common', ...plain({ grow: 0 }), wayIn: 'none' },
-    'Keep only what it shares with a lost body, 0 larger all round, no way in cleared',
+    'Keep only what it shares with a missing body, 0 larger all round, no way in cleared',
   ],
   [
     { kind: 'body', of: 'bolt', effect: 'cut', byFits: true, ...plain({ grow: 0 }), wayIn: 'none' },
@@ -167,7 +167,7 @@ test.each([
       ...plain({ height: 5 }),
       upTo: { tag: 'base:top', near: [0, 0, 0] },
     },
-    'Raise a band round a lost layout, 9 across at each, up to the face that was picked, on the top, on the axle line',
+    'Raise a band round a missing layout, 9 across at each, up to the face that was picked, on the top, on the axle line',
   ],
   [
     {
@@ -182,7 +182,7 @@ test.each([
       })),
       between: 'straight',
     },
-    'Blend from a circle 8 across at 0 to a circle 8 across at 10, leaning 30°, its corners 1 further on; 2 outlines, straight between, on the top, on the axle line',
+    'Blend from a circle 8 across at 0 to a circle 8 across at 10, tilted 30°, its corners 1 further on; 2 outlines, straight between, on the top, on the axle line',
   ],
   [
     {
@@ -192,7 +192,7 @@ test.each([
       keep: 'both',
       ties: plain({ breadth: 4, thickness: 2, apart: 30 }),
     },
-    'Split it from front to back, at 0, and keep both halves, moved apart by 8, without pegs, with two slots for a strap 4 broad, 2 thick, 30 from each other',
+    'Split it from front to back, at 0, and keep both halves, moved apart by 8, without pegs, with two slots for a strap 4 wide, 2 thick, 30 from each other',
   ],
   [{ kind: 'offset', of: 'base', ...plain({ by: -0.1 }) }, 'Move the faces of step 1 out by -0.1'],
   [
@@ -201,7 +201,7 @@ test.each([
   ],
   [
     { kind: 'move', ...plain({ dx: 1, dy: 2, dz: 3 }), axis: 'z', turn: Math.PI / 2, scale: 1 },
-    'Move all that is there 1 right, 2 back, 3 up, turned 90° about the upright axis, scaled 1 times every way',
+    'Move the whole part 1 right, 2 back, 3 up, turned 90° about the upright axis, scaled 1 times in all directions',
   ],
   [
     {
@@ -211,7 +211,7 @@ test.each([
       turn: 0,
       scale: { x: 1.02, y: 1.02, z: 1.005 },
     },
-    'Move all that is there 0 right, 0 back, 0 up, turned 0° about the upright axis, scaled each way by its own: 1.02 to the right, 1.02 to the back and 1.005 up',
+    'Move the whole part 0 right, 0 back, 0 up, turned 0° about the upright axis, scaled each direction by its own: 1.02 to the right, 1.02 to the back and 1.005 up',
   ],
   [
     { kind: 'split', axis: 'x', ...plain({ at: 4, gap: 8 }), keep: 'low' },
@@ -281,7 +281,7 @@ test.each([
 test.each([
   [{ edges: 'insides' }, 'every hollow corner'],
   [{ edges: 'all', of: 'base' }, 'all edges of step 1'],
-  [{ edges: 'between', of: 'base', and: 'gone' }, 'the edges where step 1 meets a lost step'],
+  [{ edges: 'between', of: 'base', and: 'gone' }, 'the edges where step 1 meets a missing step'],
   [{ edges: 'face', face: { tag: 'base:top', near: [0, 0, 0] } }, 'the edges round the face that was picked'],
   [{ edges: 'picked', picks: [{ tags: ['a:b', 'c:d'], near: [0, 0, 0] }] }, 'the edge that was picked'],
 ])('edges %o read aloud', (where, words) => {

@@ -86,14 +86,14 @@ test.each([
   ['block', 'Raise a circle A across, 8 high, from the ground up, on the axle line'],
   [
     'nut',
-    'Cut out a polygon of 6 sides, 13 over flats, turned 30°, 5 deep, down from the top, 10 right and -4 back, aside of the axle line',
+    'Cut out a polygon of 6 sides, 13 across flats, turned 30°, 5 deep, down from the top, 10 right and -4 back, aside of the axle line',
   ],
   ['bore', 'Cut out a circle A across, right through, down from the top, on the axle line'],
   ['sink', 'Cut out a cone 5 across below, 10 above, 2.5 high, down from the top, on the axle line'],
   ['again', 'Repeat step 2 3 times in all, evenly round the axle line'],
   ['row', 'Repeat step 2 4 times in all in a row, each 9 right, 0 back and 0 up of the last'],
   ['holes', 'Repeat step 2 at the points of Screw holes'],
-  ['mirror', 'Mirror all that is there, front to back'],
+  ['mirror', 'Mirror the whole part, front to back'],
   ['hollow', 'Hollow it to a wall of 2, open at the bottom'],
   [
     'grip',
@@ -186,7 +186,7 @@ describe('choices', () => {
       'Give it a round seat',
       'Give it a countersink',
       'Give it a pocket for a nut',
-      'Lift it off what it stands on',
+      'Raise it off its face',
       'Tilt it',
     ]);
     for (const { patch } of offered) {
@@ -222,7 +222,7 @@ describe('choices', () => {
     const [lost] = stepSentence(
       Step.parse({ ...steps[6], pattern: { by: 'layout', id: 'gone' } }),
       steps,
-    ).filter((part) => part.kind === 'choice' && part.what === 'how it is laid out');
-    expect(lost).toMatchObject({ text: 'at the points of a lost layout' });
+    ).filter((part) => part.kind === 'choice' && part.what === 'arrangement');
+    expect(lost).toMatchObject({ text: 'at the points of a missing layout' });
   });
 });

@@ -9,7 +9,7 @@ const made: Made = { alongMpa: 30, across: 0.5, down: null, shell: null };
 const printed: Made = { ...made, down: [0, 0, -1] };
 const degrees = (angle: number) => (angle * Math.PI) / 180;
 
-/** An arm 60 long, 6 broad, 4 high, along x from 0. */
+/** An arm 60 long, 6 wide, 4 high, along x from 0. */
 const arm = async (): Promise<WeldedMesh> => {
   const { Manifold } = await manifoldKernel();
   return meshOfManifold(Manifold.cube([60, 6, 4]).translate([0, -3, 0]));
@@ -33,7 +33,7 @@ test('a section of a hollow bar has the area and moments of the tables', async (
 
 test('an arm that is pressed at its end is weakest where it is held: M c / I', async () => {
   const weakest = weakestSection(await arm(), load, printed)!;
-  // 50 N at 60 mm on a section 6 broad and 4 high: 3000 · 6 / (6 · 16).
+  // 50 N at 60 mm on a section 6 wide and 4 high: 3000 · 6 / (6 · 16).
   expect(weakest.stressMpa / ((50 * 60 * 6) / (6 * 4 ** 2))).toBeGreaterThan(0.95);
   expect(weakest.stressMpa / ((50 * 60 * 6) / (6 * 4 ** 2))).toBeLessThan(1.02);
   expect(Math.abs(weakest.plane.normal[0])).toBeGreaterThan(0.999);

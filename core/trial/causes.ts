@@ -5,7 +5,7 @@ import type { TrialResult, Verdict } from '@core/model';
 
 import { clearanceMeasured, madeOf, wantedOf } from './asked';
 
-/** Why something did not go as wished: the machine's habit, how much was allowed, how the counterpart was measured, or nothing but scatter. */
+/** Why something did not go as wished: the machine's habit, how much was allowed, how the mating part was measured, or nothing but scatter. */
 export type Cause = 'machine' | 'allowance' | 'measuring' | 'scatter';
 
 /** What is known of a trial, to tell causes apart. Standard deviations in mm. */

@@ -37,7 +37,7 @@ export const LOAD_WORDS: Record<Load, string> = {
   knocks: 'Knocks',
 };
 export const MOVEMENT_WORDS: Record<Movement, string> = {
-  still: 'Stands still',
+  still: 'Does not move',
   rubs: 'Rubs',
   springs: 'Springs',
 };
@@ -90,13 +90,13 @@ const CAUTIONS: Record<BriefCaution['code'], string> = {
 export const briefCautionSentence = ({ code }: Pick<BriefCaution, 'code'>): string => CAUTIONS[code];
 
 const REASONS: Record<Reason['code'], string> = {
-  'heat.gives': 'gives in that heat',
-  'heat.near': 'only just stands the heat',
-  'heat.stands': 'stands the heat',
+  'heat.gives': 'softens at that temperature',
+  'heat.near': 'only just withstands the heat',
+  'heat.stands': 'withstands the heat',
   'sun.brittle': 'goes brittle in the sun',
   'sun.slowly': 'fades and weakens in the sun over years',
-  'sun.stands': 'stands the sun',
-  'water.swells': 'takes up water and swells',
+  'sun.stands': 'withstands sunlight',
+  'water.swells': 'absorbs water and swells',
   'water.rusts': 'rusts',
   'food.layers': 'layers hold dirt that cannot be washed out',
   'food.unknown': 'is not safe with food',
@@ -104,11 +104,11 @@ const REASONS: Record<Reason['code'], string> = {
   'rubs.wears': 'wears where it rubs; grease it or put in a bush',
   'springs.well': 'can be bent repeatedly',
   'springs.snaps': 'snaps when it is bent repeatedly',
-  'knocks.well': 'takes knocks',
+  'knocks.well': 'withstands knocks',
   'knocks.snaps': 'snaps when it is knocked',
-  'load.creeps': 'gives way slowly under a steady load: make it thicker',
+  'load.creeps': 'creeps under a steady load: make it thicker',
   'mains.conducts': 'conducts',
-  'mains.flame': 'is not tested against fire',
+  'mains.flame': 'has no fire rating',
   'cold.brittle': 'is brittle in frost',
 };
 
@@ -120,44 +120,44 @@ export function reasonsSentence(reasons: readonly Reason[]): string {
 
 /** Why a size is worth taking first. */
 export const SIZE_REASONS: Record<SizeToTake['why'], string> = {
-  mate: 'on the thing that it must fit: the piece itself may be worn or bent',
-  outside: 'so that it finds its room',
-  broke: 'it broke there: the next one is to be thicker',
+  mate: 'on the mating part: the broken piece may be worn or bent',
+  outside: 'so that it fits in its space',
+  broke: 'it broke there: make the next one thicker',
   springs: 'so that it holds and does not snap',
-  worn: 'what is worn is no measure any more',
+  worn: 'worn places give wrong sizes',
 };
 
 const FIRST_FIT_REASONS: Record<FirstFit['why'], string> = {
   rubs: 'the brief says that it rubs',
   springs: 'the brief says that it springs',
-  still: 'the brief says that it stands still',
-  knocks: 'the brief says that it stands still and is knocked',
+  still: 'the brief says that it does not move',
+  knocks: 'the brief says that it does not move and is knocked',
   lock: 'the old one came loose',
-  lies: 'something lies in it and has to come out again',
+  lies: 'something sits in it and has to come out again',
   unknown: 'the brief does not say whether it moves',
 };
 
 /** Why a fit begins with its class. */
 export const firstFitSentence = (word: string, { why }: Pick<FirstFit, 'why'>): string =>
-  `It begins as “${word}”, since ${FIRST_FIT_REASONS[why]}. Any other is one tap on its card.`;
+  `It starts as “${word}”, since ${FIRST_FIT_REASONS[why]}. You can change it on its card.`;
 
 /** What to make a trial of. */
 export const trialMaterialSentence = (name: string, chosen: string): string =>
   `For a first try ${name} does: it prints easily and costs little, and the machine’s corrections are the same. What ${chosen} is chosen for shows only in the real one.`;
 
 const BETTERMENTS: Record<Betterment, string> = {
-  tougher: 'Round its inner corners, and choose something tougher.',
-  slides: 'Give it something that slides well, or a bush, or more to wear away.',
-  lock: 'Give it a lock: a bump that snaps in, a captive nut, a screw.',
+  tougher: 'Round its inner corners, and choose a tougher material.',
+  slides: 'Choose a material that slides well, add a bush, or make it thicker where it wears.',
+  lock: 'Add a lock: a bump that snaps in, a captive nut or a screw.',
   thicker: 'Make it thicker where it broke, not everywhere.',
   material: 'Copy its shape, not its material.',
-  keep: 'Measure what it must fit, and its twin if there is one.',
+  keep: 'Measure the mating part, and an identical part if there is one.',
 };
 
 const HOW_IT_LIES: Record<HowItLies, string> = {
   springsAlong: 'Orient the spring flat on the bed: bent across its layers it snaps.',
   loadAlong: 'Orient the part so that the load runs along its layers: pulled across, they split much sooner.',
-  rubsRound: 'Stand upright what rubs, bores and pegs: layers that run round it come out round.',
+  rubsRound: 'Print bores, pegs and rubbing faces upright: layers that run round them come out round.',
   brokeAcross: 'The old one snapped: orient the new one so that no layer runs across the break.',
 };
 
@@ -170,11 +170,11 @@ const percent = (share: number) => `${Math.round(100 * share)} %`;
 
 /** What the old part is most likely made of, with how surely. */
 export function oldMaterialSentence(likely: readonly Likely[], answered: number): string {
-  if (answered === 0) return 'Nothing was tried on the old part yet.';
+  if (answered === 0) return 'No clue was tried on the old part yet.';
   const named = likely.filter(({ probability }) => probability >= 0.08).slice(0, 3);
   const [first, ...others] = named.map(
     ({ material, probability }) => `${OLD_MATERIAL_WORDS[material]} (${percent(probability)})`,
   );
-  if (!first) return 'Nothing stands out yet: try another clue.';
+  if (!first) return 'No material is likelier than the others yet: try another clue.';
   return `The old part is most likely ${first}${others.length > 0 ? `, else ${others.join(' or ')}` : ''}.`;
 }

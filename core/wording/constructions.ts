@@ -53,7 +53,7 @@ const WORDS: Readonly<Record<ConstructionId, ConstructionWords>> = {
   },
   'radius-from-chord': {
     name: 'Radius from chord and height',
-    when: 'A broken arc: straight across it, and how high it stands over that.',
+    when: 'A broken arc: straight across it, and its height over that.',
     numbers: {
       chord: 'straight across',
       height: 'height over it',
@@ -139,7 +139,7 @@ const WORDS: Readonly<Record<ConstructionId, ConstructionWords>> = {
   },
   'angle-from-two': {
     name: 'Angle from a rise',
-    when: 'A slope: how far along, and how far up, square to it.',
+    when: 'A slope: how far along, and how far up at right angles to it.',
     numbers: {
       along: 'along',
       up: 'up',
@@ -158,7 +158,7 @@ const WORDS: Readonly<Record<ConstructionId, ConstructionWords>> = {
   },
   'triangle-of-holes': {
     name: 'Triangle of holes',
-    when: 'Three holes: the three centre distances. Gives where the third stands from the first two.',
+    when: 'Three holes: the three centre distances. Gives where the third is, seen from the first two.',
     numbers: {
       base: 'hole 1 to 2',
       left: 'hole 1 to 3',
@@ -169,7 +169,7 @@ const WORDS: Readonly<Record<ConstructionId, ConstructionWords>> = {
   },
   'gear-from-spans': {
     name: 'Spur gear',
-    when: 'A worn or broken gear: teeth counted, over the tips, over k teeth with the outside jaws, and the distance to the axle of its mate.',
+    when: 'A worn or broken gear: count its teeth. Measure over the tips, over k teeth with the outside jaws, and to the axle of its mate.',
     numbers: {
       teeth: 'number of teeth',
       tip: 'over the tips',
@@ -187,7 +187,7 @@ const WORDS: Readonly<Record<ConstructionId, ConstructionWords>> = {
   },
   'gear-from-two-spans': {
     name: 'Spur gear by itself',
-    when: 'A gear whose tips are worn, or whose mate is gone: teeth counted, over k teeth with the outside jaws, and over one more.',
+    when: 'A gear whose tips are worn, or whose mate is gone: count its teeth. Measure over k teeth with the outside jaws, and over one more.',
     numbers: {
       teeth: 'number of teeth',
       k: 'teeth between the jaws',

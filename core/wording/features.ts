@@ -14,10 +14,10 @@ const FEATURES: Record<FitFeature, FeatureWords> = {
   peg: { word: 'Peg in', phrase: 'A peg goes into it', noun: 'peg' },
   slot: { word: 'Slot over', phrase: 'A slot goes over it', noun: 'slot' },
   tab: { word: 'Tab in', phrase: 'A tab goes into it', noun: 'tab' },
-  recess: { word: 'Recess for', phrase: 'It lies in a recess, so deep', noun: 'recess' },
+  recess: { word: 'Recess for', phrase: 'It goes into a recess this deep', noun: 'recess' },
   between: { word: 'Length between', phrase: 'The spare goes between two faces', noun: 'length' },
-  nut: { word: 'Thread over', phrase: 'A thread inside, screwed over it', noun: 'thread' },
-  screw: { word: 'Thread in', phrase: 'A thread outside, screwed into it', noun: 'thread' },
+  nut: { word: 'Thread over', phrase: 'Internal thread, screwed onto it', noun: 'thread' },
+  screw: { word: 'Thread in', phrase: 'External thread, screwed into it', noun: 'thread' },
   spacing: { word: 'Spacing for', phrase: 'Holes as far apart as its pegs', noun: 'spacing' },
 };
 

@@ -35,13 +35,13 @@ export function cautionSentence(
   };
   switch (caution.code) {
     case 'hole.nearEdge':
-      return `The hole of ${step(caution.stepId)} has ${mm(caution.mm)} beside it; a screw or a pin wants ${mm(caution.leastMm)}. Move it in, or put a boss round it.`;
+      return `The hole of ${step(caution.stepId)} has ${mm(caution.mm)} beside it; a screw or a pin needs ${mm(caution.leastMm)}. Move it in, or put a boss round it.`;
     case 'contact.point':
-      return `The part touches itself at ${caution.count === 1 ? 'a single point' : `${caution.count} single points`}, where nothing holds it together. Move what meets there so that it overlaps, or is apart.`;
+      return `The part touches itself at ${caution.count === 1 ? 'a single point' : `${caution.count} single points`}, where nothing holds it together. Move the two so that they overlap or are apart.`;
     case 'face.sliver':
-      return `${caution.count === 1 ? 'One face is' : `${caution.count} faces are`} only ${caution.breadthMm.toFixed(3)} mm broad: two edges almost meet. Let them meet, or move them apart.`;
+      return `${caution.count === 1 ? 'One face is' : `${caution.count} faces are`} only ${caution.breadthMm.toFixed(3)} mm wide: two edges almost meet. Let them meet, or move them apart.`;
     case 'root.sharp':
-      return `Where ${step(caution.of)} stands on ${step(caution.on)} the corner is sharp, and a load on it cracks there first. Round it by about ${mm(caution.radiusMm)}.`;
+      return `Where ${step(caution.of)} meets ${step(caution.on)} the corner is sharp, and a load on it cracks there first. Round it by about ${mm(caution.radiusMm)}.`;
     case 'section.weak':
       return weakSentence(caution);
     case 'slope.unsupported':
@@ -53,19 +53,19 @@ export function cautionSentence(
     case 'copies.miss':
       return `Of the ${caution.of} copies of ${step(caution.stepId)}, ${caution.missing} ${caution.missing === 1 ? 'leaves' : 'leave'} nothing on the part: ${caution.missing === 1 ? 'it misses' : 'they miss'} it, or ${caution.missing === 1 ? 'lies' : 'lie'} within something. Make fewer, or move them.`;
     case 'edges.copiesLeft':
-      return `Of ${caution.of} copies, ${caution.left} ${caution.left === 1 ? 'has' : 'have'} an edge that ${step(caution.stepId)} works on elsewhere, and not there: it was picked before they came. Pick it too, or choose the edges by rule.`;
+      return `Of ${caution.of} copies, ${caution.left} ${caution.left === 1 ? 'has' : 'have'} an edge that ${step(caution.stepId)} works on elsewhere, and not there: it was picked before these copies were made. Pick it too, or choose the edges by rule.`;
     case 'gears.collide':
       return `Its teeth and those of ${caution.other} run into each other by ${mm(caution.mm)} as they turn: ${caution.teeth} teeth in a ring of ${caution.ringTeeth}. ${
         caution.fewest === null
-          ? 'Give them more play, or shift the teeth of both.'
-          : `Such a wheel wants a ring of ${caution.fewest} teeth or more; else give them more play, or shift the teeth of both.`
+          ? 'Give them more backlash, or shift the teeth of both.'
+          : `Such a wheel needs a ring of ${caution.fewest} teeth or more; else give them more backlash, or shift the teeth of both.`
       }`;
     case 'bodies.overlap':
       return `It overlaps ${caution.other} by ${caution.mm3.toFixed(1)} mm³. Make room for it, or move one of them.`;
     case 'fit.unlike':
-      return `There are ${mm(caution.mm)} of room to ${caution.other}; the fit asks for ${mm(caution.wantedMm)} on each side. ${
+      return `There are ${mm(caution.mm)} of room to ${caution.other}; the fit needs ${mm(caution.wantedMm)} on each side. ${
         caution.mm < caution.wantedMm
-          ? 'Check where they stand, or make room for it.'
+          ? 'Check their places, or make room for it.'
           : 'Check whether the fit’s working size is used where they meet.'
       }`;
   }

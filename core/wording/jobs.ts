@@ -10,7 +10,7 @@ const REASONS: Record<NonNullable<Job['reason']>, string> = {
   serverStopped: 'the server was stopped meanwhile; look at the machine, then go on or cancel',
   noJob: 'this file prints nothing; slice the part again, then send that',
   machineBusy: 'the machine is printing another job',
-  broken: 'the practice printer went wrong for a reason of its own',
+  broken: 'the practice printer had a fault of its own',
 };
 
 /** Where a job is, in a sentence. */
@@ -30,7 +30,7 @@ export function jobStateSentence({ id, state, share, layer, secondsLeft, reason,
     case 'paused':
       return `Paused at ${done}${because}.`;
     case 'done':
-      return 'Printed. The part lies on the practice bench, ready to measure.';
+      return 'Printed. The part is on the practice bench, ready to measure.';
     case 'failed':
       return `Failed at ${done}${because}.`;
     case 'cancelled':

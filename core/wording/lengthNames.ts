@@ -3,12 +3,12 @@ import type { CountedLengthName, LengthName, PlainLengthName } from '@core/fault
 /** What lengths are called in sentences. */
 const PLAIN: Record<PlainLengthName, string> = {
   aboveMiddle: 'height above the middle',
-  across: 'measure across',
+  across: 'size across',
   axisBack: 'axis to the back',
   axisRight: 'axis to the right',
   backlash: 'backlash',
   band: 'band',
-  belowMouth: 'way down to the nut',
+  belowMouth: 'depth down to the nut',
   belowTeeth: 'height below the teeth',
   bend: 'bend',
   bore: 'bore',
@@ -55,7 +55,7 @@ const PLAIN: Record<PlainLengthName, string> = {
   rightHeight: 'height on the right',
   rimEase: 'ease of the rim',
   round: 'round',
-  slotBreadth: 'breadth of the slots',
+  slotBreadth: 'width of the slots',
   slotThickness: 'thickness of the slots',
   slotsApart: 'distance between the slots',
   thickness: 'thickness',
@@ -63,10 +63,10 @@ const PLAIN: Record<PlainLengthName, string> = {
   upperDiameter: 'upper diameter',
   wall: 'wall',
   way: 'way',
-  wayBack: 'way to the back',
-  wayOut: 'way out',
-  wayRight: 'way to the right',
-  wayUp: 'way up',
+  wayBack: 'distance to the back',
+  wayOut: 'distance out',
+  wayRight: 'distance to the right',
+  wayUp: 'distance up',
   width: 'width',
 };
 

@@ -29,7 +29,7 @@ export function nextPlaceSentences({ maker, changed, again, elsewhere }: NextPla
     ),
     ...elsewhere.map(
       ({ way, byMm }) =>
-        `${step}: its place ${ownValue(AXIS_WORDS, ways[way][1])} is worked out from others, and is off by ${show.signed(byMm)} ${show.word}. Take again what it is worked out from.`,
+        `${step}: its place ${ownValue(AXIS_WORDS, ways[way][1])} is worked out from others, and is off by ${show.signed(byMm)} ${show.word}. Measure again what it is worked out from.`,
     ),
   ];
 }

@@ -22,7 +22,7 @@ const WORDS: Record<string, string> = {
   turn: 'turn',
   tilt: 'tilt',
   angle: 'angle',
-  draft: 'lean of the sides',
+  draft: 'draft angle',
   undercut: 'undercut',
   point: 'angle of the point',
   pressure: 'pressure angle',

@@ -51,7 +51,7 @@ export function stressSentence(
   const done = {
     pulled: 'Pulled',
     twisted: 'Twisted',
-    bent: shears ? 'Sheared' : 'Bent the worst way',
+    bent: shears ? 'Sheared' : 'Bent in its weakest direction',
   }[load.kind];
   return `${done}, the stress here is ${about(stress.togetherMpa)} MPa. Allowed for ${made.material}${LAYER_WORDS[made.layers]}: ${about(borneMpa)} MPa.`;
 }

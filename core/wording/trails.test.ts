@@ -37,5 +37,5 @@ test('how a size came about: which reading counts and why, its formula, or its d
   expect(derivedWords({ by: 'formula', text: '(A - B) / 2', unit: 'mm' })).toBe('(A - B) / 2');
   const drawn = { by: 'construction', inputs: {}, result: 'result' } as const;
   expect(derivedWords({ ...drawn, construction: 'wall' })).toBe('Wall');
-  expect(derivedWords({ ...drawn, construction: 'of-a-later-program' })).toBe('not known here how');
+  expect(derivedWords({ ...drawn, construction: 'of-a-later-program' })).toBe('not known how');
 });

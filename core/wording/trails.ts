@@ -27,7 +27,7 @@ export const takenWords = (taken: Taken, why: string): string =>
 /** How a size is worked out: by its formula, or by a drawing. */
 export function derivedWords(derivation: Size['derivation']): string {
   if (derivation?.by === 'formula') return derivation.text;
-  return (derivation && constructionName(derivation.construction)) ?? 'not known here how';
+  return (derivation && constructionName(derivation.construction)) ?? 'not known how';
 }
 
 /** What an allowance is told on, and who says so. */

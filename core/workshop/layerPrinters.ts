@@ -90,7 +90,7 @@ export const LAYER_PRINTERS: readonly LayerPrinter[] = [
     warmUpSeconds: 480,
     watts: 350,
     pricePerHour: 0.5,
-    source: 'a large printer with a broader nozzle, usual figures',
+    source: 'a large printer with a wider nozzle, usual figures',
   },
 ];
 

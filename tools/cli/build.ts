@@ -132,7 +132,7 @@ function tellOfTwins(
   for (const { id, name } of bodies) {
     const stem = stems.get(id);
     if (stem === undefined || stem === fileStem(head.name, name)) continue;
-    tell(`Another spare’s files have the name of “${name}” already: its own are called ${stem}.`);
+    tell(`Another spare already has files named “${name}” already: its own are called ${stem}.`);
   }
 }
 

@@ -28,7 +28,7 @@ const USAGE = `Even Spare on the command line
   sizes FILE.json             working sizes with their trails, as JSON
   slice FILE.json --out DIR   slice every spare as the repair holds it; write its G-code, or a ZIP of pictures for
                               resin; one JSON line per spare
-  learn MACHINES.json         rehearse first makes on printers with hidden habits: how many fit before and after trials,
+  learn MACHINES.json         rehearse first prints on printers with hidden habits: how many fit before and after trials,
                               beside those of one who knows each printer; one JSON line per printer, one for all;
                               the file holds machines or a population, or names a world instead:
                               ${WORLD_NAMES.join(', ')}, or all of them: worlds

@@ -113,7 +113,7 @@ async function main(): Promise<void> {
   await phone.getByText('Print settings').scrollIntoViewIfNeeded();
   await shoot(phone, 'workshop');
   await phone.getByRole('button', { name: /^Bench printer/ }).click();
-  await phone.getByRole('button', { name: 'What trials taught of it' }).click();
+  await phone.getByRole('button', { name: 'What trials taught' }).click();
   await phone.getByRole('img', { name: /made less asked/ }).waitFor();
   await shoot(phone, 'habits');
   await shootStarter(phone, server.address, shoot);
@@ -150,7 +150,7 @@ async function shootStarter(
   await phone.getByRole('button', { name: /^Knob with/ }).click();
   await press('Begin');
   await phone.getByText(/Closed, 1 piece/).waitFor({ timeout: 60_000 });
-  await press('All right');
+  await press('OK');
   await press('Measure');
   const picture = phone.getByRole('img', { name: /^Drawing of/ });
   const box = (await picture.boundingBox())!;

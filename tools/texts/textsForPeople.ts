@@ -8,6 +8,10 @@ export interface TextForPeople {
   file: string;
   line: number;
   text: string;
+  /** It is what a control, a field or a heading is called. */
+  isLabel: boolean;
+  /** Two spaces stand in a row within it. */
+  doubled: boolean;
 }
 
 /** Rooms whose texts reach screens, files that are saved, or the command line. */
@@ -71,7 +75,8 @@ function textsIn(path: string, file: string): TextForPeople[] {
     const flat = text.replace(/\s+/g, ' ').trim();
     if (!isForPeople(flat)) return;
     const { line } = source.getLineAndCharacterOfPosition(node.getStart(source));
-    found.push({ file, line: line + 1, text: flat });
+    const doubled = !ts.isJsxText(node) && /\S {2,}\S/.test(text);
+    found.push({ file, line: line + 1, text: flat, isLabel: isLabel(node), doubled });
   };
   const look = (node: ts.Node): void => {
     if (ts.isImportDeclaration(node) || ts.isExportDeclaration(node) || ts.isTypeNode(node)) return;
@@ -86,6 +91,14 @@ function textsIn(path: string, file: string): TextForPeople[] {
   look(source);
   return found;
 }
+
+/** Attributes and properties that name a control, a field or a sheet. */
+const LABELS = new Set(['label', 'title', 'heading', 'aria-label', 'accessibilityLabel', 'word']);
+
+const isLabel = (node: ts.Node): boolean => {
+  const by = ts.isJsxExpression(node.parent) ? node.parent.parent : node.parent;
+  return (ts.isJsxAttribute(by) || ts.isPropertyAssignment(by)) && LABELS.has(by.name.getText());
+};
 
 function isForMachines(node: ts.Node): boolean {
   if (ts.isJsxAttribute(node)) return FOR_MACHINES.has(node.name.getText());

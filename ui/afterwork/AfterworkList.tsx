@@ -25,8 +25,8 @@ export function AfterworkList({
   const left = tasks.filter((task) => !isFinished(done, task));
   return (
     <View className="gap-1.5">
-      <GroupHeading>{onTick ? 'Before it is tried' : 'What comes after'}</GroupHeading>
-      <View role="list" aria-label="What comes after it is made" className="gap-1">
+      <GroupHeading>{onTick ? 'Before you try it' : 'Finishing'}</GroupHeading>
+      <View role="list" aria-label="Finishing, after it is made" className="gap-1">
         {tasks.map((task) => {
           const sentence = afterworkSentence(task, show);
           const isDone = isFinished(done, task);
@@ -60,7 +60,7 @@ export function AfterworkList({
         })}
       </View>
       <Text role="status" className="font-label text-[14px] leading-5 text-muted">
-        {left.length === 0 ? 'All of it is done.' : afterworkTotal(left)}
+        {left.length === 0 ? 'All done.' : afterworkTotal(left)}
       </Text>
     </View>
   );

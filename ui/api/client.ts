@@ -58,7 +58,7 @@ export async function ask<S extends z.ZodType>(path: string, call: Call<S>): Pro
     throw new Refused(
       response.status,
       null,
-      'The server gave an answer that can’t be read. Load the page again.',
+      'The server gave an answer that can’t be read. Reload the page.',
     );
   }
   const { fault, sentence } = refusal.data;
@@ -75,7 +75,7 @@ export async function askText(path: string, signal: AbortSignal): Promise<string
   const response = await reach(path, { reply: z.string(), signal });
   if (response.ok) return response.text();
   const refusal = Refusal.safeParse(await response.json().catch(() => null));
-  if (!refusal.success) throw new Unreachable('The server gives no answer.');
+  if (!refusal.success) throw new Unreachable('The server does not answer.');
   const { fault, sentence } = refusal.data;
   throw new Refused(
     response.status,

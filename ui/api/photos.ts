@@ -21,7 +21,7 @@ export const sendPhoto = (
 ): Promise<KeptPhoto> =>
   sendFile('/photos', picture, {
     reply: Kept,
-    otherwise: 'The photo was not taken in. Try again, or take it smaller.',
+    otherwise: 'The photo was not added. Try again, or take it smaller.',
     onProgress,
     signal,
   });

@@ -18,7 +18,7 @@ export const sendScan = (
 ): Promise<KeptScan> =>
   sendFile('/scans', new Blob([bytes]), {
     reply: Kept,
-    otherwise: 'The scan was not taken in. Try again.',
+    otherwise: 'The scan was not added. Try again.',
     onProgress,
     signal,
   });

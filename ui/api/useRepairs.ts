@@ -64,7 +64,10 @@ export function useBringBack() {
       noteReach(error);
       say({
         tone: 'wrong',
-        text: error instanceof Unreachable ? 'The server is away. Try again when it is back.' : error.message,
+        text:
+          error instanceof Unreachable
+            ? 'The server can’t be reached. Try again when it is back.'
+            : error.message,
       });
     },
     // The copy of it on this device is of when it was deleted.

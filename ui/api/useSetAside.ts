@@ -17,7 +17,7 @@ export function useSetAside() {
     await add({
       queued: first.state.variables as QueuedChange,
       theirs: null,
-      sentence: `${why ?? 'The server could not take it.'} It was set aside, so that what was done after it is sent.`,
+      sentence: `${why ?? 'The server could not take it.'} This change was set aside, so that later ones can be sent.`,
       stale: false,
     });
     setOpen(false);

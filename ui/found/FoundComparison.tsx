@@ -31,8 +31,8 @@ export function FoundComparison({ body, of }: { body: Body; of: Compared }) {
         <FileButton
           label={
             state.kind === 'none'
-              ? `Lay a scanned piece over ${body.name}`
-              : `Lay another scanned piece over ${body.name}`
+              ? `Compare a scanned piece with ${body.name}`
+              : `Compare another scanned piece with ${body.name}`
           }
           name={`Scanned piece for ${body.name}`}
           accept=".stl,.3mf,.obj,.ply,model/stl,model/3mf,model/obj"

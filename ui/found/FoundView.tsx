@@ -28,7 +28,7 @@ export function FoundView({ spare, shown, name }: { spare: SolidMesh; shown: Fou
           aria-label={
             failed
               ? 'The pieces can’t be drawn: this browser offers no 3D graphics.'
-              : `The scanned piece over ${name}; what reaches out of the spare is hatched, what stays within it hatched crosswise. Arrow keys turn it, plus and minus zoom, 0 fits it into view.`
+              : `The scanned piece over ${name}; where it lies outside the spare it is hatched, where inside cross-hatched. Arrow keys turn it, plus and minus zoom, 0 fits it into view.`
           }
           tabIndex={0}
           onKeyDown={(event) => turnByKey(event, scene.current)}

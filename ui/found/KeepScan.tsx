@@ -56,7 +56,9 @@ export function KeepScan({
     } catch (error) {
       if (controller.signal.aborted) say({ tone: 'plain', text: 'The scan was not kept.' });
       else if (error instanceof Unreachable)
-        setWrong('The server is away. The scan stays on this screen: keep it again when the server is back.');
+        setWrong(
+          'The server can’t be reached. The scan stays on this screen: keep it again when the server is back.',
+        );
       else setWrong((error as Error).message);
     } finally {
       setShare(null);
@@ -71,12 +73,12 @@ export function KeepScan({
     );
   }
   if (laid.keptAs?.way === as.way && laid.keptAs.byAll === as.byAll)
-    return <Text className="font-label text-[14px] text-muted">Kept with the repair as it lies here.</Text>;
+    return <Text className="font-label text-[14px] text-muted">Saved with the repair in this position.</Text>;
   return (
     <View className="items-start gap-2">
       {wrong ? <Wrong text={wrong} /> : null}
       <Button
-        label={file.kept ? 'Keep it where it lies now' : 'Keep the scan with the repair'}
+        label={file.kept ? 'Keep it in this position' : 'Keep the scan with the repair'}
         onPress={() => void keep()}
       />
     </View>

@@ -19,8 +19,8 @@ const LIMITS = [
 type Limit = (typeof LIMITS)[number]['id'];
 
 const RULES = [
-  { id: 'agrees', word: 'By what agrees' },
-  { id: 'all', word: 'By all of it' },
+  { id: 'agrees', word: 'By matching places' },
+  { id: 'all', word: 'By the whole piece' },
 ] as const;
 type Rule = (typeof RULES)[number]['id'];
 
@@ -71,26 +71,31 @@ export function LaidOver({
       {share === null || (shown && share === 0) ? null : (
         <Busy words={`Comparing them: ${(100 * share).toFixed(0)} %`} onStop={onStop} />
       )}
-      <Text className="font-label text-[14px] text-muted">What is off by more than this is shown, mm</Text>
-      <Switch<Limit> label="What counts as off, mm" options={LIMITS} value={limit} onChange={setLimit} />
+      <Text className="font-label text-[14px] text-muted">Show deviations above, mm</Text>
+      <Switch<Limit>
+        label="Show deviations above, mm"
+        options={LIMITS}
+        value={limit}
+        onChange={setLimit}
+      />
       <Text className="font-label text-[14px] text-muted">
-        Laid by what agrees, so that what wore or broke moves nothing; or as near as all of it comes
+        Aligned by what matches, so that worn or broken places do not pull it; or by the whole piece
       </Text>
-      <Switch<Rule> label="How it is laid" options={RULES} value={rule} onChange={setRule} />
+      <Switch<Rule> label="Alignment" options={RULES} value={rule} onChange={setRule} />
       {isSure ? null : (
         <Text role="alert" className="font-medium text-[15px] leading-[22px] text-rust">
-          Check: too little of the piece matches to be sure of its place. Look whether it lies where it broke
-          off; if not, point at three places on both, or scan more of it.
+          Check: too little of the piece matches to be sure of its position. If it is not where it broke off,
+          mark three places on both, or scan more of it.
         </Text>
       )}
       <View className="flex-row flex-wrap gap-2">
         {ways > 1 ? (
           <Button
-            label={`Lay it another way round (${way + 1} of ${ways})`}
+            label={`Turn it another way round (${way + 1} of ${ways})`}
             onPress={() => setWay((way + 1) % ways)}
           />
         ) : null}
-        <Button label="Lay it by three places" onPress={onPoint} />
+        <Button label="Align by three places" onPress={onPoint} />
       </View>
       {keep({ way, byAll: rule === 'all' })}
     </View>

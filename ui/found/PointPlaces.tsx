@@ -75,7 +75,7 @@ export function PointPlaces({
         />
       </View>
       <View className="flex-row flex-wrap gap-2">
-        <Button tone="primary" label="Lay it by these places" disabled={!isWhole} onPress={lay} />
+        <Button tone="primary" label="Align by these places" disabled={!isWhole} onPress={lay} />
         <Button
           label="Take back the last"
           disabled={tapped.length === 0}
@@ -90,7 +90,7 @@ export function PointPlaces({
 function nextOf(found: number, spare: number, name: string): string {
   if (found <= spare) {
     return found === 0
-      ? 'Tap a corner of the scanned piece that did not break or wear; far apart holds best.'
+      ? 'Tap a corner of the scanned piece that did not break or wear; places far apart work best.'
       : `Tap another place on the scanned piece: the ${ORDINALS[found]} of three.`;
   }
   return `Now tap place ${spare + 1} on ${name}: the same corner.`;

@@ -50,7 +50,7 @@ export function PointedPiece({
           aria-label={
             failed
               ? 'The piece can’t be drawn: this browser offers no 3D graphics.'
-              : `${heading}: ${places.length} of 3 places. Tap a place to mark it; arrow keys turn it, plus and minus zoom; with Shift they move a cross, and Enter marks what is under it.`
+              : `${heading}: ${places.length} of 3 places. Tap a place to mark it. Arrow keys turn it, plus and minus zoom. With Shift they move a cross, and Enter marks what is under it.`
           }
           tabIndex={0}
           onPointerDown={(event) => scene.current?.begin(...spot(event))}

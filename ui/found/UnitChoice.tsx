@@ -37,7 +37,7 @@ export function UnitChoice({ file, onLay }: { file: ReadFile; onLay(file: ReadFi
         </>
       ) : null}
       <View className="items-start">
-        <Button tone="primary" label="Lay it over the spare" onPress={() => onLay(file, unitMm)} />
+        <Button tone="primary" label="Align it with the spare" onPress={() => onLay(file, unitMm)} />
       </View>
     </View>
   );

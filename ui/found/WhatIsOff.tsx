@@ -20,25 +20,23 @@ export function WhatIsOff({ figures }: { figures: FoundFigures }) {
   const show = useShow();
   const { withinMm, shareOn, mostlyMm, middleMm, furthestOut, furthestIn, shareMissing, scale } = figures;
   const sentences = [
-    `${percent(shareOn)} of it lies within ${show.length(withinMm)} of the spare; nineteen of twenty places are off by ${show.length(mostlyMm)} at most.`,
+    `${percent(shareOn)} of it is within ${show.length(withinMm)} of the spare; 95 % of places are within ${show.length(mostlyMm)}.`,
     scale !== null
       ? `It is ${(100 * Math.abs(scale)).toFixed(1)} % ${scale > 0 ? 'larger' : 'smaller'} than the spare in every direction: it may have been scanned or saved at another scale.`
       : '',
     scale === null && Math.abs(middleMm) > withinMm / 4
-      ? `All over it is ${show.length(Math.abs(middleMm))} ${middleMm > 0 ? 'larger' : 'smaller'}, in the middle of its places.`
+      ? `All over it is ${show.length(Math.abs(middleMm))} ${middleMm > 0 ? 'larger' : 'smaller'}, as the median.`
       : '',
     furthestOut
-      ? `Furthest out of the spare by ${show.length(furthestOut.mm)}: hatched, at the green ring.`
+      ? `Furthest outside the spare by ${show.length(furthestOut.mm)}: hatched, at the green ring.`
       : '',
-    furthestIn
-      ? `Furthest within it by ${show.length(furthestIn.mm)}: hatched crosswise, at the red ring.`
-      : '',
+    furthestIn ? `Furthest inside it by ${show.length(furthestIn.mm)}: cross-hatched, at the red ring.` : '',
     shareMissing > LEAST_MISSING
-      ? `${percent(shareMissing)} of the spare has nothing of it near: that broke off, wore away, or was not scanned.`
+      ? `${percent(shareMissing)} of the spare has no scan near it: that part broke off, wore away, or was not scanned.`
       : '',
   ];
   return (
-    <View role="status" aria-label="What is off" className="gap-1">
+    <View role="status" aria-label="Deviation" className="gap-1">
       {sentences.filter(Boolean).map((sentence) => (
         <Text key={sentence} className="font-sans text-[16px] leading-6 text-ink">
           {sentence}

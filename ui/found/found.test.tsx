@@ -75,7 +75,7 @@ jest.mock('./spawnFound', () => ({
   },
 }));
 
-/** An angle of 30 by 12 with legs 10 and 4 broad, 5 thick: it looks the same from nowhere else. */
+/** An angle of 30 by 12 with legs 10 and 4 wide, 5 thick: it looks the same from nowhere else. */
 const CORNERS = [
   [0, 0],
   [30, 0],
@@ -141,22 +141,22 @@ test('a scan without a unit is asked for it, laid over the spare, and what is of
   choose(scan(inInches(5.8)));
   expect((await screen.findByText(/triangles/)).textContent).toMatch(/^scan.stl: 20 triangles/);
   expect(screen.getByRole('radio', { name: 'inches' }).getAttribute('aria-checked')).toBe('true');
-  fireEvent.click(screen.getByRole('button', { name: 'Lay it over the spare' }));
-  const told = await screen.findByLabelText('What is off', undefined, { timeout: 60_000 });
-  expect(told.textContent).toContain('Furthest out of the spare by 0.80 mm');
-  expect(told.textContent).toMatch(/^[6-8]\d % of it lies within 0.20 mm/);
+  fireEvent.click(screen.getByRole('button', { name: 'Align it with the spare' }));
+  const told = await screen.findByLabelText('Deviation', undefined, { timeout: 60_000 });
+  expect(told.textContent).toContain('Furthest outside the spare by 0.80 mm');
+  expect(told.textContent).toMatch(/^[6-8]\d % of it is within 0.20 mm/);
   expect(told.textContent).not.toContain('has nothing of it near');
   // Laid by all of it: half on each side, which no longer counts as off.
   fireEvent.click(screen.getByRole('radio', { name: '0.5' }));
-  fireEvent.click(screen.getByRole('radio', { name: 'By all of it' }));
+  fireEvent.click(screen.getByRole('radio', { name: 'By the whole piece' }));
   await waitFor(() =>
-    expect(screen.getByLabelText('What is off').textContent).toMatch(/^100 % of it lies within 0.50 mm/),
+    expect(screen.getByLabelText('Deviation').textContent).toMatch(/^100 % of it is within 0.50 mm/),
   );
   expect(screen.queryByText(/Furthest out/)).toBeNull();
   fireEvent.click(screen.getByRole('radio', { name: '0.2' }));
   await waitFor(() =>
-    expect(screen.getByLabelText('What is off').textContent).toMatch(
-      /Furthest out of the spare by 0\.4[01] mm/,
+    expect(screen.getByLabelText('Deviation').textContent).toMatch(
+      /Furthest outside the spare by 0\.4[01] mm/,
     ),
   );
 });
@@ -192,10 +192,10 @@ const onScan = ([x, y, z]: [number, number, number]) =>
 
 test('three places pointed at on both lay it; swapped ones are told by their numbers first', async () => {
   choose(scan(inInches(5.8)));
-  fireEvent.click(await screen.findByRole('button', { name: 'Lay it over the spare' }));
-  await screen.findByLabelText('What is off', undefined, { timeout: 60_000 });
-  fireEvent.click(screen.getByRole('button', { name: 'Lay it by three places' }));
-  const lay = await screen.findByRole('button', { name: 'Lay it by these places' });
+  fireEvent.click(await screen.findByRole('button', { name: 'Align it with the spare' }));
+  await screen.findByLabelText('Deviation', undefined, { timeout: 60_000 });
+  fireEvent.click(screen.getByRole('button', { name: 'Align by three places' }));
+  const lay = await screen.findByRole('button', { name: 'Align by these places' });
   for (const [index, at] of CORNER_PLACES.entries()) {
     expect(lay.getAttribute('aria-disabled')).toBe('true');
     mockTaps.push(onScan(at), CORNER_PLACES[[0, 2, 1][index]!]!);
@@ -216,23 +216,23 @@ test('three places pointed at on both lay it; swapped ones are told by their num
   tap(new RegExp(`^${body.name}`));
   tap(/^Scanned piece/);
   tap(new RegExp(`^${body.name}`));
-  fireEvent.click(screen.getByRole('button', { name: 'Lay it by these places' }));
-  const told = await screen.findByLabelText('What is off', undefined, { timeout: 60_000 });
-  expect(told.textContent).toContain('Furthest out of the spare by 0.80 mm');
+  fireEvent.click(screen.getByRole('button', { name: 'Align by these places' }));
+  const told = await screen.findByLabelText('Deviation', undefined, { timeout: 60_000 });
+  expect(told.textContent).toContain('Furthest outside the spare by 0.80 mm');
 });
 
 test('a scan is kept with the repair as it lies, and compared again without being laid anew', async () => {
   choose(scan(inInches(5.8)));
-  fireEvent.click(await screen.findByRole('button', { name: 'Lay it over the spare' }));
-  await screen.findByLabelText('What is off', undefined, { timeout: 60_000 });
+  fireEvent.click(await screen.findByRole('button', { name: 'Align it with the spare' }));
+  await screen.findByLabelText('Deviation', undefined, { timeout: 60_000 });
   mockSent.mockRejectedValueOnce(new Unreachable('no answer'));
   const keep = () => fireEvent.click(screen.getByRole('button', { name: 'Keep the scan with the repair' }));
   keep();
-  await screen.findByText(/^The server is away. The scan stays on this screen/);
+  await screen.findByText(/^The server can’t be reached. The scan stays on this screen/);
   const file = 'a'.repeat(64);
   mockSent.mockResolvedValueOnce({ file, triangles: 20 });
   keep();
-  await screen.findByText('Kept with the repair as it lies here.');
+  await screen.findByText('Saved with the repair in this position.');
   const [bytes] = mockSent.mock.lastCall as [Uint8Array];
   const [kind, kept] = mockPut.mock.lastCall as [string, Scan];
   expect([kind, kept]).toMatchObject(['scan', { name: 'scan', bodyId: body.id, file, triangles: 20 }]);
@@ -248,9 +248,9 @@ test('a scan is kept with the repair as it lies, and compared again without bein
   fireEvent.click(screen.getByRole('button', { name: 'Compare the scan scan' }));
   expect((await screen.findByRole('alert')).textContent).toMatch(/^scan could not be fetched/);
   fireEvent.click(screen.getByRole('button', { name: 'Compare the scan scan' }));
-  const told = await screen.findByLabelText('What is off', undefined, { timeout: 60_000 });
+  const told = await screen.findByLabelText('Deviation', undefined, { timeout: 60_000 });
   expect(mockFetched).toHaveBeenLastCalledWith(`kept/${file}`);
-  expect(told.textContent).toContain('Furthest out of the spare by 0.80 mm');
+  expect(told.textContent).toContain('Furthest outside the spare by 0.80 mm');
   fireEvent.click(screen.getByRole('button', { name: 'Delete the scan scan' }));
   expect(mockPut).toHaveBeenLastCalledWith('scan', { ...kept, removed: true }, 'Deleted the scan scan.');
 });
@@ -274,18 +274,18 @@ test('what can’t be read, or belongs to a spare that can’t be built, is said
 test('laying it can be stopped, which ends its thread', async () => {
   choose(scan(inInches(5)));
   mockLay = () => new Promise(() => {});
-  fireEvent.click(await screen.findByRole('button', { name: 'Lay it over the spare' }));
+  fireEvent.click(await screen.findByRole('button', { name: 'Align it with the spare' }));
   expect(screen.getByRole('status').textContent).toBe('Laying scan.stl over it: 0 %');
   mockEnd.mockClear();
   fireEvent.click(screen.getByRole('button', { name: 'Stop' }));
   expect(mockEnd).toHaveBeenCalled();
   expect(screen.queryByRole('status')).toBeNull();
-  expect(screen.getByRole('button', { name: `Lay a scanned piece over ${body.name}` })).toBeTruthy();
+  expect(screen.getByRole('button', { name: `Compare a scanned piece with ${body.name}` })).toBeTruthy();
 });
 
 test('a fault of the program is told with a report', async () => {
   choose(scan(inInches(5)));
   mockLay = () => Promise.reject(new Error('lost'));
-  fireEvent.click(await screen.findByRole('button', { name: 'Lay it over the spare' }));
+  fireEvent.click(await screen.findByRole('button', { name: 'Align it with the spare' }));
   expect((await screen.findByRole('alert')).textContent).toContain('the scanned piece');
 });

@@ -31,7 +31,7 @@ export function ConnectionSign() {
       {online ? null : (
         <Sign
           icon="away"
-          text={`${trouble ?? 'The server is away.'} ${keptWords(waiting, keepingFailed, trouble === null ? 'returns' : 'is well again')}`}
+          text={`${trouble ?? 'The server can’t be reached.'} ${keptWords(waiting, keepingFailed, trouble === null ? 'returns' : 'recovers')}`}
         >
           <Button label="Try again" onPress={lookNow} />
           {relapses > FAILS_BEFORE_ASIDE && waiting > 0 ? (
@@ -45,8 +45,8 @@ export function ConnectionSign() {
           icon="care"
           text={
             unsettled.length === 1
-              ? 'One change waits for you to choose what becomes of it.'
-              : `${unsettled.length} changes wait for you to choose what becomes of them.`
+              ? 'One change needs your decision.'
+              : `${unsettled.length} changes need your decision.`
           }
         >
           <Button label="Choose" onPress={() => setOpen(true)} />
@@ -57,7 +57,7 @@ export function ConnectionSign() {
 }
 
 const CANNOT_KEEP =
-  'This device can’t keep anything: its store is full, or closed to this page. Leave the page open until all is sent.';
+  'This device can’t save anything: its storage is full, or blocked for this page. Leave the page open until all is sent.';
 
 function keptWords(waiting: number, keepingFailed: boolean, when: string): string {
   const changes = `${waiting} ${waiting === 1 ? 'change' : 'changes'}`;

@@ -17,7 +17,7 @@ const TEETH = z.int().min(LEAST_TEETH).max(1000);
 const FIELDS = {
   screw: [
     { key: 'diameterMm', label: 'Across its thread', what: 'thread', unit: 'mm', schema: LENGTH, first: '3' },
-    { key: 'depthMm', label: 'How deep it goes in', what: 'depth', unit: 'mm', schema: LENGTH, first: '8' },
+    { key: 'depthMm', label: 'Length screwed in', what: 'depth', unit: 'mm', schema: LENGTH, first: '8' },
   ],
   pin: [
     { key: 'diameterMm', label: 'Across the pin', what: 'pin', unit: 'mm', schema: LENGTH, first: '4' },
@@ -26,7 +26,7 @@ const FIELDS = {
   tooth: [
     { key: 'moduleMm', label: 'Module', what: 'module', unit: 'mm', schema: MODULE, first: '1' },
     { key: 'teeth', label: 'Teeth', what: 'number of teeth', unit: '', schema: TEETH, first: '20' },
-    { key: 'widthMm', label: 'Breadth of the gear', what: 'breadth', unit: 'mm', schema: LENGTH, first: '8' },
+    { key: 'widthMm', label: 'Width of the gear', what: 'breadth', unit: 'mm', schema: LENGTH, first: '8' },
   ],
 } as const;
 

@@ -26,7 +26,7 @@ export function LoadChoice({ body, onChange }: { body: Body; onChange(body: Body
   return (
     <View className="gap-2">
       <Switch<Load>
-        label="Where the load pulls, as the part stands under Shape"
+        label="Direction of the load, as the part is shown under Shape"
         options={[
           { id: 'unknown', word: 'Not said' },
           { id: 'x', word: 'Left, right' },
@@ -38,7 +38,7 @@ export function LoadChoice({ body, onChange }: { body: Body; onChange(body: Body
       />
       {now && !axis ? (
         <Text className="font-sans text-[15px] leading-[22px] text-ink">
-          It pulls the way that was pointed at on the part.
+          It pulls in the direction that you pointed at on the part.
         </Text>
       ) : null}
       <WhatItBears body={body} />

@@ -50,7 +50,7 @@ export function NoticeBar() {
             }}
           />
         ) : (
-          <Button label="All right" onPress={dismiss} />
+          <Button label="OK" onPress={dismiss} />
         )}
       </View>
     </View>

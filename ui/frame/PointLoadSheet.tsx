@@ -44,7 +44,7 @@ export function PointLoadSheet({
     <Sheet title={acting ? 'Point at where it is held' : 'Point at the load'} onClose={onClose}>
       {!mesh ? (
         <EmptyState
-          text={`${body.name} is not built yet. Look at it under Shape until it is, then point at it.`}
+          text={`${body.name} is not built yet. Open Shape and wait until it is, then point at it.`}
         />
       ) : acting ? (
         <Holding body={body} mesh={mesh} acting={acting} onTake={onTake} onBack={() => setActing(null)} />
@@ -97,12 +97,12 @@ function Pointing({
       </Text>
       <Button
         tone="primary"
-        label="Say how strong it is"
+        label="Type the load"
         disabled={!load}
         onPress={() => load && picked && onNext({ load, at: picked.near })}
       />
       <Button
-        label="Take its way alone"
+        label="Use only its direction"
         disabled={!load}
         onPress={() => load && onTake({ load, held: undefined })}
       />
@@ -146,7 +146,7 @@ function Holding({
   return (
     <>
       <Text className="font-sans text-[15px] leading-[22px] text-ink">
-        Tap the face or edge where it is held against the load, at a place where it just begins to be held.
+        Tap the face or edge that holds it against the load, where the hold begins.
       </Text>
       <PointedPart
         body={body}

@@ -104,7 +104,7 @@ export function StrengthSheet({
         />
       ) : null}
       <Switch<'cut' | Joint['kind']>
-        label="What bears it"
+        label="What carries the load"
         options={[
           { id: 'cut', word: 'The cut' },
           { id: 'screw', word: 'A screw' },
@@ -149,7 +149,7 @@ export function StrengthSheet({
             {kind === 'pulled' ? null : (
               <View className="flex-1">
                 <Field
-                  label={kind === 'bent' ? 'How far from the cut' : 'How far from its middle'}
+                  label={kind === 'bent' ? 'Distance from the cut' : 'Distance from its middle'}
                   unit="mm"
                   inputMode="decimal"
                   value={lever}

@@ -50,7 +50,7 @@ function point(tap: Picked) {
   expect(screen.getByRole('status').textContent).toBe('No place tapped yet.');
   mockTap = tap;
   press('the part');
-  press('Take its way alone');
+  press('Use only its direction');
   return onChange.mock.calls[0]![0].laying!.load!;
 }
 
@@ -84,7 +84,7 @@ test('a way that was pointed at is said, and another choice takes its place', ()
       <LoadChoice body={pointed} onChange={onChange} />
     </InRepair>,
   );
-  expect(screen.getByText('It pulls the way that was pointed at on the part.')).toBeTruthy();
+  expect(screen.getByText('It pulls in the direction that you pointed at on the part.')).toBeTruthy();
   fireEvent.click(screen.getByRole('radio', { name: 'Not said' }));
   expect(onChange.mock.calls[0]![0].laying).not.toHaveProperty('load');
 });
@@ -98,12 +98,12 @@ test('how strong it is and what it is held against are kept with it, and another
   press('Point at it on the part');
   mockTap = { kind: 'edge', tags: ['slope:foot', 'slope:face'], near: [4, 0, 0] };
   press('the part');
-  press('Say how strong it is');
+  press('Type the load');
   expect(screen.getByRole('button', { name: 'Take it' }).getAttribute('aria-disabled')).toBe('true');
   mockTap = { kind: 'face', tag: 'slope:face', near: [0, 9, 9] };
   press('the part');
   fireEvent.change(screen.getByLabelText(/^Load/), { target: { value: 'much' } });
-  expect(screen.getByText(/takes a number alone/)).toBeTruthy();
+  expect(screen.getByText(/takes only a number/)).toBeTruthy();
   fireEvent.change(screen.getByLabelText(/^Load/), { target: { value: '50' } });
   press('Take it');
   const [loaded] = onChange.mock.lastCall!;

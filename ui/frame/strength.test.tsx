@@ -11,7 +11,7 @@ import { StrengthSheet } from './StrengthSheet';
 const { repair } = new RepairDraft('x').body('arm', 'Arm', [block(60, 6, 4)] as never);
 const numbers = evaluateRepair(repair);
 
-/** A bar 6 broad and 4 high, cut square to its length. */
+/** A bar 6 wide and 4 high, cut square to its length. */
 const OPENED: OpenedSolid = {
   mesh: {
     positions: Float32Array.from([0, -3, 0, 0, 3, 0, 0, 3, 4, 0, -3, 4]),
@@ -54,7 +54,7 @@ test('a bar of PETG on its lever, along its layers', () => {
   expect(screen.getByText(/^Too weak: it holds 75 % of the load. Make it 1.2 times/)).toBeTruthy();
   expect(screen.getByText(/Allowed for PETG along its layers: 8.5 MPa/)).toBeTruthy();
   expect(screen.getByText(/24.0 mm² and measures 6.00 mm by 4.00 mm/)).toBeTruthy();
-  type(/How far/, '10');
+  type(/Distance from/, '10');
   expect(screen.getByText('Holds about 11 N (safety factor 2)')).toBeTruthy();
   expect(screen.getByText(/^That is 2.3 times the load/)).toBeTruthy();
 });
@@ -76,7 +76,7 @@ test('how long the load acts and how much is to spare are chosen, and said', () 
 test('twisted, it bears by Saint-Venant’s figures for a bar 1.5 times as broad as thick', () => {
   show('x');
   fireEvent.click(screen.getByRole('radio', { name: 'Twists it' }));
-  expect(screen.getByRole('textbox', { name: 'How far from its middle' })).toBeTruthy();
+  expect(screen.getByRole('textbox', { name: 'Distance from its middle' })).toBeTruthy();
   // 0.231 b h², and 8.5 MPa over √3 of shear, on a lever of 30 mm.
   const bears = ((0.231 * 6 * 16 * 8.5) / Math.sqrt(3) / 30).toFixed(1);
   expect(screen.getByText(`Holds about ${bears} N (safety factor 2)`)).toBeTruthy();
@@ -102,9 +102,9 @@ test('pulled, it bears its area; and what is typed wrong is said, with nothing w
   show('x');
   fireEvent.click(screen.getByRole('radio', { name: 'Pulls it' }));
   expect(screen.getByText('Holds about 200 N (safety factor 2)')).toBeTruthy();
-  expect(screen.queryByRole('textbox', { name: /How far/ })).toBeNull();
+  expect(screen.queryByRole('textbox', { name: /Distance from/ })).toBeNull();
   type(/Load/, '5 kg');
-  expect(screen.getByText(/The load takes a number alone, in N/)).toBeTruthy();
+  expect(screen.getByText(/The load takes only a number, in N/)).toBeTruthy();
   expect(screen.queryByText(/Holds about/)).toBeNull();
   type(/Load/, '0');
   expect(screen.getByText(/The load must be between 0.1 and 100000/)).toBeTruthy();

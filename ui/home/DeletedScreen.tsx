@@ -55,7 +55,7 @@ export function DeletedScreen() {
                   list.error instanceof Unreachable
                     ? 'The server can’t be reached. Start it on the bench computer, then try again.'
                     : (list.error?.message ??
-                      'No repair is deleted. Those that are stand here, with all that is in them, until they are brought back.')
+                      'No deleted repairs. A deleted repair stays here, with everything in it, until you bring it back.')
                 }
                 action={
                   list.error

@@ -128,7 +128,7 @@ function Nothing({ search, error, retry }: { search: string; error: Error | null
     );
   return (
     <EmptyState
-      text="No repairs yet. Begin with the thing on the bench: give it a name, then measure it."
+      text="No repairs yet. Start with the broken part: give it a name, then measure it."
       action={{ label: 'Begin a repair', onPress: () => router.push('/new') }}
     />
   );

@@ -86,16 +86,16 @@ export function NewRepairScreen() {
           <Wrong
             text={
               create.error instanceof Unreachable
-                ? 'The server is away, so the repair can’t be begun yet. What you typed stays here; try again in a moment.'
+                ? 'The server can’t be reached, so the repair can’t be started yet. What you typed stays here; try again in a moment.'
                 : create.error.message
             }
           />
         ) : null}
         <Button tone="primary" label="Begin" busy={create.isPending} onPress={() => void begin()} />
         <View className="gap-2">
-          <GroupHeading>Or begin with one that is like it</GroupHeading>
+          <GroupHeading>Or start from a common part</GroupHeading>
           <Text className="font-sans text-[15px] leading-6 text-muted">
-            Each asks for its few numbers and is made of ordinary steps. Everything can be changed later.
+            Each asks for a few numbers and makes a recipe that you can change.
           </Text>
           <StarterTiles onChoose={beginLike} />
         </View>

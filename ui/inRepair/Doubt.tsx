@@ -25,7 +25,7 @@ export function Doubt({ size, uncertainty }: { size: Size; uncertainty: Uncertai
   if (!largest || variance === 0) {
     return (
       <Text className="font-label text-[13.5px] text-muted">
-        Nothing measured goes in, so nothing is unsure.
+        No measurement goes in, so there is no doubt.
       </Text>
     );
   }

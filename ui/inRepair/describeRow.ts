@@ -36,7 +36,7 @@ const FIELD_WORDS: Record<string, string> = {
   iso: 'ISO limits',
   resolution: 'resolution',
   permissibleErrors: 'permissible errors',
-  scatterMm: 'scatter, mm',
+  scatterMm: 'repeatability, mm',
   corrections: 'corrections',
   clearances: 'clearances',
   steps: 'steps',

@@ -27,7 +27,7 @@ export function labelOf(
         tag: point ? `${point.label}${value.axis}` : null,
         number: shown,
         tone: 'measured',
-        spoken: point ? `${layout!.name}, point ${point.label}, ${spokenMm}` : `Lost point, ${spokenMm}`,
+        spoken: point ? `${layout!.name}, point ${point.label}, ${spokenMm}` : `Missing point, ${spokenMm}`,
       };
     }
     case 'fit': {
@@ -37,7 +37,7 @@ export function labelOf(
         tag,
         number: shown,
         tone: 'working',
-        spoken: `${fit?.fit.name ?? 'Lost fit'}, working size ${spokenMm}`,
+        spoken: `${fit?.fit.name ?? 'Missing fit'}, working size ${spokenMm}`,
       };
     }
     case 'size': {
@@ -46,7 +46,7 @@ export function labelOf(
         tag: size?.size.tag ?? null,
         number: shown,
         tone: size?.size.kind === 'measured' ? 'measured' : 'typed',
-        spoken: size ? `${size.size.tag}, ${size.size.name}, ${spokenMm}` : `Lost size, ${spokenMm}`,
+        spoken: size ? `${size.size.tag}, ${size.size.name}, ${spokenMm}` : `Missing size, ${spokenMm}`,
       };
     }
   }

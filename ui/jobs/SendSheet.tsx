@@ -16,10 +16,10 @@ const SPEEDS = [
 type SpeedId = (typeof SPEEDS)[number]['id'];
 
 const MISHAPS: readonly { id: Mishap; word: string }[] = [
-  { id: 'may', word: 'As it comes' },
-  { id: 'none', word: 'Goes well' },
-  { id: 'runsOut', word: 'Filament ends' },
-  { id: 'letsGo', word: 'Lets go' },
+  { id: 'may', word: 'By chance' },
+  { id: 'none', word: 'Succeeds' },
+  { id: 'runsOut', word: 'Filament runs out' },
+  { id: 'letsGo', word: 'Comes off the bed' },
 ];
 
 /** How the practice printer is to run, before a job goes to it. */
@@ -39,11 +39,10 @@ export function SendSheet({
   return (
     <Sheet title={`Send to ${machineName}`} onClose={onClose}>
       <Text className="font-sans text-[16px] leading-6 text-ink">
-        The practice printer stands in for it: it takes the same file, takes its time, may fail, and its sizes
-        are off in its own way.
+        A practice printer stands in for it. It takes the same file and its time, may fail, and its sizes are off in its own way.
       </Text>
-      <GroupHeading>How fast time goes</GroupHeading>
-      <Switch<SpeedId> label="How fast time goes" options={SPEEDS} value={speed} onChange={setSpeed} />
+      <GroupHeading>Speed of time</GroupHeading>
+      <Switch<SpeedId> label="Speed of time" options={SPEEDS} value={speed} onChange={setSpeed} />
       <GroupHeading>What happens to it</GroupHeading>
       <Switch<Mishap> label="What happens to it" options={MISHAPS} value={mishap} onChange={setMishap} />
       <Button

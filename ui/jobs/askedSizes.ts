@@ -48,7 +48,7 @@ function atTheFoot(
       return {
         ...one,
         id: footId(one.id),
-        name: `${one.name}, at the foot`.slice(0, 120),
+        name: `${one.name}, at the first layer`.slice(0, 120),
         mm: Math.max(0.01, one.mm + takenBack),
         foot: true as const,
       };

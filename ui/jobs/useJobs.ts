@@ -72,7 +72,7 @@ export function useSendJob() {
         tone: 'wrong',
         text:
           error instanceof Unreachable
-            ? 'The job could not be sent. Start the server, then send it again: nothing is lost.'
+            ? 'The job could not be sent. Start the server, then send it again. Nothing is lost.'
             : error.message,
       }),
   });

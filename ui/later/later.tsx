@@ -65,7 +65,7 @@ function NotFetched({ onAgain }: { onAgain(): void }) {
     <View role="alert" className="flex-1 gap-3 bg-paper p-4">
       <Text className="font-sans text-[17px] leading-7 text-ink">
         This screen could not be fetched: the server can’t be reached, or it has a newer version of the app.
-        Nothing is lost. Try again, or load the page anew.
+        Nothing is lost. Try again, or reload the page.
       </Text>
       <Button tone="primary" label="Try again" onPress={onAgain} />
     </View>

@@ -138,7 +138,7 @@ export function CompareMakes({
         <>
           <View
             role="table"
-            aria-label="What each way of making takes"
+            aria-label="Time, weight and cost of each"
             className="rounded-lg border border-line bg-card"
           >
             <TableRow cells={['', 'Time', 'Weight', 'Cost', 'Fits']} head />

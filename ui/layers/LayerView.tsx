@@ -61,7 +61,7 @@ export function LayerView({
     setHere(
       line
         ? // What is lit has edges without breadth or speed.
-          `Here: ${MOVE_WORDS[line.kind]}${line.widthMm > 0 ? `, ${line.widthMm.toFixed(2)} mm broad, laid at ${line.speed.toFixed(0)} mm/s` : ''}.`
+          `Here: ${MOVE_WORDS[line.kind]}${line.widthMm > 0 ? `, ${line.widthMm.toFixed(2)} mm wide, printed at ${line.speed.toFixed(0)} mm/s` : ''}.`
         : 'Nothing is printed here in this layer.',
     );
   };

@@ -211,7 +211,7 @@ function Layers({
         {inResin ? (
           <>
             <Text className="font-label text-[14px] leading-5 text-muted">
-              {`${request.machine.name} is not sent anything from here: save the layers and carry them to it.`}
+              {`${request.machine.name} can’t be sent jobs from here: save the layers and carry them to it.`}
             </Text>
             <Button
               tone="primary"

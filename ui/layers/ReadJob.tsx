@@ -41,7 +41,7 @@ export function ReadJob({
               ? query.error instanceof Refused
                 ? query.error.message
                 : query.error instanceof Unreachable
-                  ? 'The job’s file can’t be fetched: the server is away. Try again in a moment.'
+                  ? 'The job’s file can’t be fetched: the server can’t be reached. Try again in a moment.'
                   : `The job’s file can’t be read (${query.error.message}). Try again, or make the spare again from its recipe.`
               : 'This file prints nothing.'
           }

@@ -70,9 +70,9 @@ export function LikelySheet({ size, result, onClose }: { size: Size; result: Siz
   }
   return (
     <Sheet title={`What might ${size.tag} be?`} onClose={onClose}>
-      <Text className="font-sans text-[16px] leading-6 text-ink">What is it to the eye?</Text>
+      <Text className="font-sans text-[16px] leading-6 text-ink">What does it look like?</Text>
       <Switch<Form>
-        label="What it is to the eye"
+        label="What it looks like"
         options={FORMS.map((id) => ({ id, word: FORM_WORDS[id] }))}
         value={form}
         onChange={setForm}
@@ -80,8 +80,8 @@ export function LikelySheet({ size, result, onClose }: { size: Size; result: Siz
       {likely.length === 0 ? (
         <Text className="font-sans text-[16px] leading-6 text-ink">
           {form === null && all.length > 0
-            ? 'Its size alone does not tell: several standard things agree with it a little. Say what it is to the eye.'
-            : 'No standard thing agrees with this size. Threads, bearings, bolts, pins, rings, pipes, bar and drilled holes were looked through.'}
+            ? 'The size is not enough: several standard sizes are close. Choose what it looks like.'
+            : 'No standard size matches. Threads, bearings, bolts, pins, rings, pipes, bars and drilled holes were checked.'}
         </Text>
       ) : (
         <>
@@ -159,8 +159,8 @@ function Confirm({
   return (
     <Sheet title={thing.name} onClose={onClose}>
       <Text className="font-sans text-[16px] leading-6 text-ink">
-        {`Sound ones measure ${limitWords(thing, show)}; ${size.tag} measures ${show.number(result.value)}.`}
-        {` Taken, it is known to ± ${show.number(doubtOf(thing))}, as its limits say.`}
+        {`New ones measure ${limitWords(thing, show)}; ${size.tag} measures ${show.number(result.value)}.`}
+        {` Used, it is known to ± ${show.number(doubtOf(thing))}, as its limits say.`}
         {isOther
           ? ` The standard calls it ${show.length(thing.nominalMm)}, which is not the diameter that you measured.`
           : ''}

@@ -85,7 +85,7 @@ export function MeasuredSize({
             accessibilityLabel={
               named
                 ? `Is this a standard size? ${likely.name}`
-                : 'Is this a standard size? Say what it is to the eye'
+                : 'Is this a standard size? Choose what it looks like'
             }
             onPress={onLikely}
             className="min-h-[44px] flex-row items-center gap-2 rounded border border-dashed border-brass px-3"

@@ -32,7 +32,7 @@ const UNIT_KEYS: Record<Instrument['quantity'], { main: UnitKey; more: readonly 
 
 const SHOWN: Partial<Record<Key, string>> = { '/': '÷', '-': '−', '*': '×', '/2': '÷ 2' };
 const SPOKEN: Partial<Record<Key, string>> = {
-  back: 'Rub out',
+  back: 'Delete',
   in: 'inch',
   '°': 'degrees',
   '/': 'over, for fractions',

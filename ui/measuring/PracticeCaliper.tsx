@@ -64,7 +64,7 @@ export function PracticeCaliper({
     } catch {
       say({
         tone: 'wrong',
-        text: 'The practice caliper gives no answer. Start the server, then press again.',
+        text: 'The practice caliper does not answer. Start the server, then press again.',
       });
     } finally {
       setBusy(false);

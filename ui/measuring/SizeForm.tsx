@@ -190,7 +190,7 @@ export function SizeForm({
         label="Taken on"
         options={[
           { id: 'piece', word: 'The broken piece' },
-          { id: 'counterpart', word: 'What it must fit' },
+          { id: 'counterpart', word: 'The mating part' },
         ]}
       />
       <Choice

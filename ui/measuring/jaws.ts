@@ -11,7 +11,7 @@ export const JAW_WORDS: Record<Jaw, string> = {
 /** How to hold the calipers, for whoever does it for the first time. */
 export const JAW_HINTS: Record<Jaw, string> = {
   outside:
-    'Close the long jaws over it, square to it, near their roots. Rock a little: the smallest is right.',
+    'Close the long jaws over it, at right angles, near their roots. Rock a little: the smallest is right.',
   inside: 'Open the short jaws in the hole and rock a little: across a hole the largest is right.',
   depth: 'Stand the end of the beam on the edge and let the rod down to the bottom.',
   step: 'Rest the end face of the beam on the upper level and slide the jaw’s end down to the lower one.',

@@ -45,7 +45,7 @@ export function CutSlider({ cut, onFace, onStrength }: { cut: CutOpen; onFace():
           <Text className="font-medium text-[13px] text-green">How strong?</Text>
         </Pressable>
       )}
-      <IconButton label="Cut square to the look" onPress={onFace}>
+      <IconButton label="Cut perpendicular to the view" onPress={onFace}>
         <ScanEye size={20} color={colours.ink} />
       </IconButton>
     </View>

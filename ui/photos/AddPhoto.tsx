@@ -49,7 +49,7 @@ export function AddPhoto({ onAdded }: { onAdded(id: string): void }) {
       if (controller.signal.aborted) say({ tone: 'plain', text: 'The photo was not sent.' });
       else if (error instanceof Unreachable) {
         setWrong(
-          'The server is away. The photo waits on this screen: stay here, and send it again when the server is back.',
+          'The server can’t be reached. The photo waits on this screen: stay here, and send it again when the server is back.',
         );
       } else {
         // What the server refuses it refuses again.

@@ -42,13 +42,13 @@ export function ReportSheet({
   return (
     <Sheet title="A fault of the program" onClose={onClose}>
       <Text className="font-sans text-[16px] leading-6 text-ink">
-        {`${programFaultSentence(fault)} This report helps to mend it; it stays on this device until you pass it on.`}
+        {`${programFaultSentence(fault)} This report helps to fix it; it stays on this device until you pass it on.`}
       </Text>
       {repair ? (
         <Switch<'alone' | 'repair'>
           label="What goes into it"
           options={[
-            { id: 'alone', word: 'The report alone' },
+            { id: 'alone', word: 'Only the report' },
             { id: 'repair', word: 'With this repair' },
           ]}
           value={withRepair}

@@ -74,7 +74,7 @@ function Row({
           <Text className="font-sans text-[15.5px] leading-6 text-ink">{revision.note}</Text>
         ) : null}
         {stands ? (
-          <Text className="font-label text-[14px] text-green">What stands now goes on from here</Text>
+          <Text className="font-label text-[14px] text-green">The current state goes on from here</Text>
         ) : (
           <View className="-ml-4 items-start">
             <Button

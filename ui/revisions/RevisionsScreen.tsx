@@ -49,7 +49,7 @@ export function RevisionsScreen() {
           text="No revision yet. Freeze one when you are about to make the spare, so that what was made can be found again."
           action={{ label: 'Go to Make', onPress: () => router.replace(`/repair/${repair.head.id}/make`) }}
         />
-        <BesideScans of={to} named="it stands now" />
+        <BesideScans of={to} named="it is now" />
       </ScrollView>
     );
   }
@@ -57,11 +57,11 @@ export function RevisionsScreen() {
   const goBack = (revision: Revision) => {
     const isKept = revisions.some((one) => standsAs(repair, one));
     // Nothing is ever overwritten: what stands now can be gone back to as well.
-    if (!isKept) freezeNow(`As it stood before going back to ${revision.letter}`);
+    if (!isKept) freezeNow(`As it was before going back to ${revision.letter}`);
     for (const { row, value } of backTo(repair, revision)) put(row, value);
     say({
       tone: 'plain',
-      text: `It stands as revision ${revision.letter} again.${isKept ? '' : ` What stood here is kept as revision ${letter}.`}`,
+      text: `It is as revision ${revision.letter} again.${isKept ? '' : ` The state before is kept as revision ${letter}.`}`,
     });
   };
   const options = [
@@ -103,7 +103,7 @@ export function RevisionsScreen() {
               after={to}
             />
           ))}
-      <BesideScans of={to} named={toId === NOW ? 'it stands now' : `it was in ${wordOf(options, toId)}`} />
+      <BesideScans of={to} named={toId === NOW ? 'it is now' : `it was in ${wordOf(options, toId)}`} />
     </ScrollView>
   );
 }
@@ -117,7 +117,7 @@ function BesideScans({ of, named }: { of: Compared; named: string }) {
     <View className="gap-2">
       <GroupHeading>Beside a scanned piece</GroupHeading>
       <Text className="font-label text-[14px] text-muted">
-        {`A mesh of the broken piece, or of one that was made (STL, 3MF, OBJ, PLY), laid over the spare as ${named}. Kept with the repair if you say so.`}
+        {`A mesh of the broken piece, or of one that was made (STL, 3MF, OBJ, PLY), aligned with the spare as ${named}. Saved with the repair if you choose.`}
       </Text>
       {sparesOf(of).map((body) => (
         <FoundComparison key={`${body.id} ${body.version} ${named}`} body={body} of={of} />

@@ -40,7 +40,7 @@ export function ShapeComparison({ body, before, after }: { body: Body; before: C
       />
       {state.kind === 'failed' ? (
         <Text role="alert" className="font-medium text-[15px] leading-6 text-rust">
-          {`${body.name} can’t be compared: on one side it is not there, or a step of it fails. Mend it, then compare again.`}
+          {`${body.name} can’t be compared: on one side it is not there, or a step of it fails. Fix it, then compare again.`}
         </Text>
       ) : null}
     </View>
@@ -54,7 +54,7 @@ function Found({ name, difference }: { name: string; difference: ShapeDifference
   const words = same
     ? 'The same shape.'
     : [
-        addedMm3 > 0 ? `${addedMm3.toFixed(1)} mm³ came on.` : '',
+        addedMm3 > 0 ? `${addedMm3.toFixed(1)} mm³ added.` : '',
         removedMm3 > 0 ? `${removedMm3.toFixed(1)} mm³ went.` : '',
         furthest ? `Furthest apart by ${show.length(furthest.mm)}, at the ring.` : '',
       ]
@@ -104,7 +104,7 @@ function Overlay({ difference }: { difference: ShapeDifference }) {
     <View className="gap-1">
       <View
         role="img"
-        aria-label={`The earlier shape and the later one over each other${added ? '; what came on is hatched' : ''}${removed ? '; what went is dotted' : ''}`}
+        aria-label={`The earlier shape and the later one over each other${added ? '; added material is hatched' : ''}${removed ? '; removed material is dotted' : ''}`}
         className="items-center rounded bg-bench"
       >
         <Svg width="100%" height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden>
@@ -138,7 +138,7 @@ function Overlay({ difference }: { difference: ShapeDifference }) {
         onChange={setShare}
       />
       <Text className="font-label text-[13.5px] text-muted">
-        {[added ? 'Came on: hatched.' : '', removed ? 'Went: dotted.' : ''].filter(Boolean).join(' ')}
+        {[added ? 'Added: hatched.' : '', removed ? 'Removed: dotted.' : ''].filter(Boolean).join(' ')}
       </Text>
     </View>
   );

@@ -27,7 +27,7 @@ export function readNumber(
     const inUnit = unit ? `, in ${unit}` : '';
     return {
       ok: false,
-      sentence: `The ${what} takes a number alone${inUnit}. Leave all but the number out.`,
+      sentence: `The ${what} takes only a number${inUnit}. Leave out everything but the number.`,
     };
   }
   const read = readTyped(text, 'length');

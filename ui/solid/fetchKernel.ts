@@ -9,7 +9,7 @@ import { fontFile, kernelFile } from './kernelFile';
 export async function fetchKernel(onShare: (share: number) => void): Promise<ArrayBuffer> {
   const response = await fetch(kernelFile);
   if (!response.ok || !response.body) {
-    throw new Error('The part of Even Spare that builds solids could not be loaded. Load the page again.');
+    throw new Error('The part of Even Spare that builds solids could not be loaded. Reload the page.');
   }
   // Content-Length counts packed bytes, while those that arrive here are unpacked.
   const total = Number(response.headers.get('X-Unpacked-Length')) || 23_500_000;

@@ -124,8 +124,8 @@ export function StarterForm({
         <StarterDrawing figure={figure} letters={letters} name={starter.name} now={asks[at]!.key} />
       ) : null}
       <Text className="font-sans text-[15px] leading-6 text-muted">
-        Type what the calipers show. What is left empty takes a usual number, so that the part can be seen;
-        measure it later under Sizes.
+        Type what the calipers show. Empty fields take a usual number, so that you see the part; measure them
+        later under Sizes.
       </Text>
       {practiceCaliper ? (
         <View className="-mx-4">
@@ -138,7 +138,7 @@ export function StarterForm({
           ref={(field) => {
             fields.current[index] = field;
           }}
-          label={`${letters.get(key)}  ${name}: ${JAW_WORDS[jaw]}${of === 'counterpart' ? ', on what it must fit' : ''}`}
+          label={`${letters.get(key)}  ${name}: ${JAW_WORDS[jaw]}${of === 'counterpart' ? ', on the mating part' : ''}`}
           unit={unit}
           worth={worth(ownValue(typed, key) ?? '', 'length', unit)}
           inputMode="decimal"

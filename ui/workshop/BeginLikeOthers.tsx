@@ -24,7 +24,7 @@ export function BeginLikeOthers({
   return (
     <View className="items-start">
       <Button
-        label={`Begin with what was learned of ${like}`}
+        label={`Start from what was learned on ${like}`}
         onPress={() => {
           onSave('machine', begun.machine, `${machine.name} begins as ${like}. Working sizes follow.`);
           onClose();

@@ -70,7 +70,7 @@ export function FirstLayerHabit({
           onPress={() =>
             save(
               null,
-              `First layers of ${machine.name} with ${FAMILY_WORDS[family]} are taken for what its figures say.`,
+              `First layers of ${machine.name} with ${FAMILY_WORDS[family]} use its own figures again.`,
             )
           }
         />

@@ -74,7 +74,7 @@ export function FitTableSheet({
         Clearances at 6 mm; they grow with size as the tolerances of ISO 286 do. Below zero is tight.
       </Text>
       <Switch<Per>
-        label="Told how"
+        label="Stated as"
         options={[
           { id: 'both', word: 'On the diameter' },
           { id: 'side', word: 'Per side' },

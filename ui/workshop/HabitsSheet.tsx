@@ -247,7 +247,7 @@ function HabitChart({
       onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}
     >
       <Text className="px-3 pb-2 font-label text-[13.5px] text-muted">
-        {`Made less asked, ${show.word}, over the size asked. It is taken for ${show.signed(zero)} now.`}
+        {`Made less asked, ${show.word}, over the size asked. It counts as ${show.signed(zero)} now.`}
       </Text>
       {width > 0 ? (
         <View>
@@ -319,7 +319,7 @@ function HabitChart({
       ) : null}
       <Text className="px-3 pt-1 font-label text-[13px] text-muted">
         {points.length === 0
-          ? 'None of these was measured: the band is what other kinds and the start say.'
+          ? 'None of these was measured: the band comes from other kinds and the starting values.'
           : `${points.length} measured${habits.odd.length > 0 ? '; open rings are outliers and hardly count' : ''}.`}
       </Text>
     </View>

@@ -124,8 +124,8 @@ export function InstrumentForm({
         <NumberField
           control={control}
           name="repeatability"
-          label="Scatter of one hand with it (one standard deviation)"
-          what="scatter of one hand"
+          label="Repeatability in one hand (one standard deviation)"
+          what="repeatability in one hand"
           schema={of.repeatability}
           typedIn={typedIn}
         />

@@ -14,8 +14,8 @@ export function KeptGcode() {
       <GroupHeading>Print jobs</GroupHeading>
       <Text className="font-sans text-[16px] leading-6 text-ink">{keptGcodeSentence(kept)}</Text>
       <Text className="font-label text-[14px] leading-5 text-muted">
-        It is deleted 60 days after it was sent, except for the 60 newest jobs and for those that a trial goes
-        by.
+        It is deleted 60 days after it was sent, except for the 60 newest jobs and for those that a trial
+        uses.
       </Text>
     </View>
   );

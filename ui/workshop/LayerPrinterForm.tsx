@@ -94,7 +94,7 @@ function wrongIn({ layerMm: [low, high], startGcode, endGcode }: LayerPrinter): 
   ] as const) {
     const wrong = unreadableLine(lines);
     if (wrong)
-      return `“${where}”, line ${wrong.line}, is no G-code that a printer can take: “${wrong.text}”. Put numbers where something stands in brackets, or begin it with ; to make it a remark.`;
+      return `“${where}”, line ${wrong.line}, is not valid G-code: “${wrong.text}”. Replace what is in brackets by numbers, or start the line with ; to make it a comment.`;
   }
   return null;
 }

@@ -110,12 +110,12 @@ export function MachineForm({
       <NumberField
         control={control}
         name="scatter"
-        label="Scatter of what it makes (one standard deviation)"
-        what="scatter"
+        label="Variation of what it makes (one standard deviation)"
+        what="variation"
         schema={Machine.shape.scatterMm}
         typedIn={MM}
       />
-      {machine.version === 0 ? null : <Button label="What trials taught of it" onPress={onHabits} />}
+      {machine.version === 0 ? null : <Button label="What trials taught" onPress={onHabits} />}
       {machine.version > 0 && (machine.process === 'printing' || machine.process === 'resin') ? (
         <Button label="Printer settings" onPress={onLayers} />
       ) : null}

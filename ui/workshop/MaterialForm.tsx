@@ -48,7 +48,7 @@ export function MaterialForm({
   return (
     <RowForm<Material>
       title={material.version === 0 ? 'Add a material' : material.name}
-      intro="Leave empty what it does not do: give under heat, or shrink as it sets."
+      intro="Leave empty what does not apply, such as softening or shrinkage."
       row={material}
       schema={Material}
       groups={GROUPS}

@@ -12,11 +12,11 @@ const WORDS: Record<Standing, string> = {
   water: 'In water',
   food: 'Touching food',
   cold: 'In frost',
-  knocks: 'Knocked about',
-  rubs: 'Rubbing on something',
-  steady: 'Under a load that stays',
-  strings: 'Keeping free of strings as it is laid',
-  lifts: 'Keeping its corners on the bed',
+  knocks: 'Knocks',
+  rubs: 'Rubbing',
+  steady: 'Steady load',
+  strings: 'Stringing',
+  lifts: 'Warping',
 };
 const GRADES: readonly { id: Grade; word: string }[] = [
   { id: 'suited', word: 'Well' },
@@ -38,7 +38,7 @@ export function MaterialStands({
   const stands = standsOf({ ...material, ...(value ? { stands: value } : {}) });
   return (
     <View className="gap-3">
-      <GroupHeading>How it does</GroupHeading>
+      <GroupHeading>How it copes</GroupHeading>
       {STANDINGS.map((one) => (
         <View key={one} className="gap-1">
           <Text className="font-label text-[14px] text-muted">{WORDS[one]}</Text>

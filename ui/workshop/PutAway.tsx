@@ -31,8 +31,8 @@ export function PutAway({ workshop, onSave }: { workshop: Workshop; onSave: Save
 function nameOf(workshop: Workshop, kind: WorkshopRowKind, row: WorkshopRowOf<WorkshopRowKind>): string {
   if ('name' in row) return row.name;
   if (kind === 'filament') return `the print settings of ${materialIn(workshop, row.id).name}`;
-  if (kind === 'layerPrinter') return `how ${machineIn(workshop, row.id).name} lays layers`;
-  if (kind === 'resinPrinter') return `how ${machineIn(workshop, row.id).name} lights layers`;
+  if (kind === 'layerPrinter') return `how ${machineIn(workshop, row.id).name} prints layers`;
+  if (kind === 'resinPrinter') return `how ${machineIn(workshop, row.id).name} exposes layers`;
   if (kind === 'resin') return `how ${materialIn(workshop, row.id).name} is cured`;
   return 'a table of fits';
 }

@@ -10,7 +10,7 @@ const GROUPS: readonly RowGroup[] = [
     heading: 'Light',
     fields: [
       { kind: 'number', path: 'exposureSeconds', label: 'A layer of 0.05 mm', unit: 's' },
-      { kind: 'number', path: 'penetrationMm', label: 'Light goes in by', unit: 'mm' },
+      { kind: 'number', path: 'penetrationMm', label: 'Penetration depth of light', unit: 'mm' },
       { kind: 'number', path: 'footSeconds', label: 'Each first layer', unit: 's' },
       { kind: 'number', path: 'footLayers', label: 'First layers' },
     ],

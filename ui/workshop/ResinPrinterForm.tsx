@@ -7,7 +7,7 @@ import type { RowGroup } from './rowFields';
 
 const GROUPS: readonly RowGroup[] = [
   {
-    heading: 'Room over its screen',
+    heading: 'Build volume',
     fields: [
       { kind: 'number', path: 'envelopeMm.0', label: 'Across', unit: 'mm' },
       { kind: 'number', path: 'envelopeMm.1', label: 'Deep', unit: 'mm' },
@@ -21,8 +21,8 @@ const GROUPS: readonly RowGroup[] = [
     fields: [
       { kind: 'number', path: 'layerMm.0', label: 'Thinnest layer', unit: 'mm' },
       { kind: 'number', path: 'layerMm.1', label: 'Thickest layer', unit: 'mm' },
-      { kind: 'number', path: 'liftMm', label: 'Plate rises by', unit: 'mm' },
-      { kind: 'number', path: 'liftSpeed', label: 'Plate rises at', unit: 'mm/s' },
+      { kind: 'number', path: 'liftMm', label: 'Plate lifts by', unit: 'mm' },
+      { kind: 'number', path: 'liftSpeed', label: 'Plate lifts at', unit: 'mm/s' },
       { kind: 'number', path: 'restSeconds', label: 'Resin rests for', unit: 's' },
     ],
   },
@@ -65,7 +65,7 @@ export function ResinPrinterForm({
 }) {
   return (
     <RowForm<ResinPrinter>
-      title={`${machine.name}: how it lights layers`}
+      title={`${machine.name}: how it exposes layers`}
       {...(printer.version === 0
         ? {
             intro: 'Not set yet. These are typical figures of a bench printer: change those that differ.',

@@ -35,7 +35,7 @@ export function ResinSetForm({
       wrongIn={({ tipMm, pillarMm }) =>
         tipMm > pillarMm ? 'The tips are thicker than the supports. Change one of them.' : null
       }
-      onKeep={(row) => onSave('resinSet', row, `${row.name} is kept. What is laid with it follows.`)}
+      onKeep={(row) => onSave('resinSet', row, `${row.name} is kept. Prints with it follow.`)}
       {...(set.version > 0
         ? { onPutAway: () => onSave('resinSet', { ...set, removed: true }, `${set.name} is put away.`) }
         : {})}

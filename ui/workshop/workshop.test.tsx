@@ -57,7 +57,7 @@ describe('numbers of the workshop’s forms', () => {
     // A share of 0.5 inch would be 12.7 %.
     for (const typed of ['0.5 in', '0.5"', '1/2"'])
       expect(readNumber(typed, 'share', Correction.shape.scale, percent)).toMatchObject({
-        sentence: 'The share takes a number alone, in %. Leave all but the number out.',
+        sentence: 'The share takes only a number, in %. Leave out everything but the number.',
       });
   });
 
@@ -191,11 +191,11 @@ describe('a machine', () => {
     expect(save).not.toHaveBeenCalled();
   });
 
-  test('a scatter of nothing is told', async () => {
+  test('a variation of nothing is refused', async () => {
     show();
-    type(/^Scatter/, '0');
+    type(/^Variation/, '0');
     await keep();
-    expect(screen.getByRole('alert').textContent).toContain('scatter');
+    expect(screen.getByRole('alert').textContent).toContain('variation');
     expect(save).not.toHaveBeenCalled();
   });
 });
@@ -260,14 +260,14 @@ describe('how layers are laid', () => {
     [
       'Hottest nozzle',
       '250 C',
-      'The hottest nozzle takes a number alone, in °C. Leave all but the number out.',
+      'The hottest nozzle takes only a number, in °C. Leave out everything but the number.',
     ],
-    ['Warm-up', '8"', 'The warm-up takes a number alone, in min. Leave all but the number out.'],
+    ['Warm-up', '8"', 'The warm-up takes only a number, in min. Leave out everything but the number.'],
     ['Thinnest layer', '0.5', 'The thinnest layer is thicker than the thickest. Change one of them.'],
     [
       'After a job',
       'G28\nG1 Z[first_layer_height] F300',
-      /“After a job”, line 2, is no G-code that a printer can take: “G1 Z\[first_layer_height\] F300”/,
+      /“After a job”, line 2, is not valid G-code: “G1 Z\[first_layer_height\] F300”/,
     ],
     ['Before a job', `G1 ${'X'.repeat(200)}`, /must have at most 200 characters/],
   ])('%s of %s is not taken, and why is said', async (label, text, sentence) => {
@@ -367,10 +367,10 @@ describe('how layers are laid', () => {
     render(<PutAway workshop={workshop} onSave={save} />);
     const names = [
       'Bench printer',
-      'how Bench printer lays layers',
+      'how Bench printer prints layers',
       'the print settings of PLA',
       'Draft',
-      'how Resin printer lights layers',
+      'how Resin printer exposes layers',
       'how Tough resin, cured is cured',
     ];
     for (const name of names) press(`Bring back ${name}`);

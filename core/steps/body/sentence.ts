@@ -14,7 +14,7 @@ export const menu = { verb: 'Make room for', what: 'another body, join it, or ke
 
 export function sentence(step: StepOf<'body'>, context: SentenceContext): SentencePart[] {
   const known = context.bodies.some(({ id }) => id === step.of);
-  const named = known ? context.bodies : [{ id: step.of, name: 'a lost body' }, ...context.bodies];
+  const named = known ? context.bodies : [{ id: step.of, name: 'a missing body' }, ...context.bodies];
   const which = setting(
     'of',
     'which body',

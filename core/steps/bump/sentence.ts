@@ -10,14 +10,14 @@ import {
 import { snapOptions, snapParts } from '../tongue/snapWords';
 
 /** In the list that a new step is chosen from: its verb, and what it does. */
-export const menu = { verb: 'Set a bump', what: 'that snaps in, or cut the room for one' };
+export const menu = { verb: 'Set a bump', what: 'that snaps in, or cut the recess for one' };
 
 export function sentence(step: StepOf<'bump'>, context: SentenceContext): SentencePart[] {
   return [
     effectVerb(step, 'Set'),
-    words(takesAway(step.effect) ? ' the room for a bump ' : ' a bump that snaps in, '),
+    words(takesAway(step.effect) ? ' the recess for a bump ' : ' a bump that snaps in, '),
     chip('breadth', 'breadth', step.breadth),
-    words(' broad and '),
+    words(' wide and '),
     ...snapParts(step, context.steps),
   ];
 }

@@ -35,13 +35,13 @@ function unevenParts({ other }: StepOf<'chamfer'>): SentencePart[] {
   return 'length' in other
     ? [
         words(' '),
-        added('how it lies', 'on one face, on the other', 'the same on both faces', even),
+        added('how it is measured', 'on one face, on the other', 'the same on both faces', even),
         words(' '),
         chip('other.length', 'other length', other.length),
       ]
     : [
         words(' '),
-        added('how it lies', 'on one face, leaning', 'the same on both faces', even),
+        added('how it is measured', 'on one face, leaning', 'the same on both faces', even),
         words(' '),
         angle('other.angle', 'angle of the ease', other.angle),
       ];
@@ -51,6 +51,6 @@ const unevenOptions = ({ size, other }: StepOf<'chamfer'>): Option[] =>
   other
     ? []
     : [
-        { word: 'Give the other face a length of its own', patch: { other: { length: size } } },
-        { word: 'Lean it at an angle', patch: { other: { angle: Math.PI / 6 } } },
+        { word: 'Use another length on the other face', patch: { other: { length: size } } },
+        { word: 'Use an angle', patch: { other: { angle: Math.PI / 6 } } },
       ];

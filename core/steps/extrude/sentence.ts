@@ -34,7 +34,7 @@ export function sentence(step: StepOf<'extrude'>, context: SentenceContext): Sen
 /** What could be added to it and mostly is not. */
 export const more = (step: StepOf<'extrude'>): Option[] => [
   ...(step.turn === 0 && step.outline.shape !== 'circle'
-    ? [{ word: 'Turn it in its place', patch: { turn: Math.PI / 12 } }]
+    ? [{ word: 'Turn it where it is', patch: { turn: Math.PI / 12 } }]
     : []),
   ...outlineOptions(step),
   ...draftOptions(step),
@@ -105,12 +105,12 @@ const draftParts = ({ draft, bothWays }: StepOf<'extrude'>): SentencePart[] =>
         words(', '),
         added(
           'how its sides stand',
-          bothWays ? 'sides leaning in both ways by' : 'sides leaning in by',
+          bothWays ? 'sides leaning in to both ends by' : 'sides leaning in by',
           'sides upright',
           { draft: undefined },
         ),
         words(' '),
-        angle('draft', 'lean of the sides', draft),
+        angle('draft', 'draft angle', draft),
       ];
 
 /** Finer points that the outline of a raised step has not yet. */

@@ -316,7 +316,7 @@ function raisedUpTo(
   return ok(cut);
 }
 
-/** From the level of its place past all that is there. */
+/** From the level of its place past the whole part. */
 function farReach({ level, box }: Stand, way: 1 | -1): { from: number; to: number } {
   const far = way > 0 ? (box?.[5] ?? level) : (box?.[2] ?? level);
   const past = way * Math.max(way * (far - level), 0) + way * OVERRUN_MM;

@@ -42,7 +42,7 @@ function rimWords({ rimOf }: StepOf<'groove'>, steps: readonly EarlierStep[]): S
     word: `of step ${place}`,
     patch: { rimOf: step.id },
   }));
-  const lost: Option = { word: 'of a lost step', patch: { rimOf } };
+  const lost: Option = { word: 'of a missing step', patch: { rimOf } };
   return [
     words(' '),
     choice('which rim', ({ patch }) => patch.rimOf === rimOf, isThere ? offered : [lost, ...offered]),
@@ -51,4 +51,4 @@ function rimWords({ rimOf }: StepOf<'groove'>, steps: readonly EarlierStep[]): S
 
 /** What could be added to it and mostly is not. */
 export const more = (step: StepOf<'groove'>): Option[] =>
-  step.up ? [] : [{ word: 'Off the middle of the rim', patch: { up: numberValue(1) } }];
+  step.up ? [] : [{ word: 'Off-centre on the rim', patch: { up: numberValue(1) } }];

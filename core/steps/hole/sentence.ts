@@ -117,7 +117,7 @@ function headParts({ head }: StepOf<'hole'>): SentencePart[] {
         words(', with '),
         way,
         words(' '),
-        chip('head.across', 'nut over its flats', head.across),
+        chip('head.across', 'nut across its flats', head.across),
         words(' over '),
         choice('its flats', ({ patch }) => patch['head.sides'] === head.sides, [
           { word: 'six flats', patch: { 'head.sides': 6 } },
@@ -137,9 +137,9 @@ function headParts({ head }: StepOf<'hole'>): SentencePart[] {
         ...(head.at === 'side'
           ? [
               words(', '),
-              chip('head.below', 'way down to the nut', belowOf(head)),
+              chip('head.below', 'depth down to the nut', belowOf(head)),
               words(' below the mouth, open towards '),
-              angle('head.turn', 'way it opens', head.turn),
+              angle('head.turn', 'direction of the opening', head.turn),
             ]
           : [words(', turned '), angle('head.turn', 'turn of the nut', head.turn)]),
       ];

@@ -45,7 +45,7 @@ export function sentence(step: StepOf<'loft'>, context: SentenceContext): Senten
           ? []
           : [
               words(', '),
-              added('how it lies', 'leaning', 'level', { [`${path}.tilt`]: undefined }),
+              added('how it is tilted', 'tilted', 'level', { [`${path}.tilt`]: undefined }),
               words(' '),
               angle(`${path}.tilt`, 'lean', tilt),
             ]),
@@ -76,10 +76,10 @@ export function more(step: StepOf<'loft'>): Option[] {
   const { tilt, shift } = step.sections[last]!;
   return [
     ...(tilt === undefined
-      ? [{ word: 'Lean its last outline', patch: { [`sections.${last}.tilt`]: Math.PI / 12 } }]
+      ? [{ word: 'Tilt its last outline', patch: { [`sections.${last}.tilt`]: Math.PI / 12 } }]
       : []),
     ...(shift === undefined
-      ? [{ word: 'Turn back a twist: corners one further on', patch: { [`sections.${last}.shift`]: 1 } }]
+      ? [{ word: 'Undo a twist: shift its corners by one', patch: { [`sections.${last}.shift`]: 1 } }]
       : []),
   ];
 }

@@ -5,7 +5,7 @@ import { Id, step } from '@core/fields';
 import type { StepFacts } from '../facts';
 
 /**
- * Mirrored across an upright plane through the axle line or the ground: all that is there, beside itself or instead; or only what
+ * Mirrored across an upright plane through the axle line or the ground: the whole part, beside itself or instead; or only what
  * some steps before it made or took away, and the edges that they rounded or eased, beside themselves.
  */
 export const schema = z.strictObject({

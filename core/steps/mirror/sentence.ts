@@ -2,7 +2,7 @@ import type { StepOf } from '@core/model';
 import { type SentenceContext, type SentencePart, choice, mirroredWhat, words } from '@core/sentence';
 
 /** In the list that a new step is chosen from: its verb, and what it does. */
-export const menu = { verb: 'Mirror', what: 'all that is there' };
+export const menu = { verb: 'Mirror', what: 'the whole part' };
 
 export function sentence(step: StepOf<'mirror'>, context: SentenceContext): SentencePart[] {
   return [

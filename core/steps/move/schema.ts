@@ -7,7 +7,7 @@ import type { StepFacts } from '../facts';
 /** 1 leaves it as it is. */
 const factor = factorWithin(0.01, 100);
 
-/** All that is there, moved, turned about an axis through the origin, and scaled about it: evenly or each way by its own. */
+/** All that is there, moved, turned about an axis through the origin, and scaled about it: evenly or each direction by its own. */
 export const schema = z.strictObject({
   ...step,
   kind: z.literal('move'),

@@ -12,17 +12,17 @@ import {
 } from '@core/sentence';
 
 /** In the list that a new step is chosen from: its verb, and what it does. */
-export const menu = { verb: 'Move', what: 'turn or scale all that is there' };
+export const menu = { verb: 'Move', what: 'turn or scale the whole part' };
 
 export function sentence(step: StepOf<'move'>): SentencePart[] {
   return [
     verb('Move'),
-    words(' all that is there '),
-    chip('dx', 'way to the right', step.dx),
+    words(' the whole part '),
+    chip('dx', 'distance to the right', step.dx),
     words(' right, '),
-    chip('dy', 'way to the back', step.dy),
+    chip('dy', 'distance to the back', step.dy),
     words(' back, '),
-    chip('dz', 'way up', step.dz),
+    chip('dz', 'distance up', step.dz),
     words(' up, turned '),
     angle('turn', 'turn', step.turn),
     words(' about the '),
@@ -36,12 +36,12 @@ export function sentence(step: StepOf<'move'>): SentencePart[] {
   ];
 }
 
-/** Once for all ways, or each way by its own, as what shrinks unevenly asks for. */
+/** Once for all ways, or each direction by its own, as what shrinks unevenly asks for. */
 function scaleParts({ scale }: StepOf<'move'>): SentencePart[] {
   const isEven = typeof scale === 'number' || isTaken(scale);
   const ways = isEven ? { x: scale, y: scale, z: scale } : scale;
-  const every: Option = { word: 'times every way', patch: { scale: ways.x } };
-  const own: Option = { word: 'each way by its own', patch: { scale: ways } };
+  const every: Option = { word: 'times in all directions', patch: { scale: ways.x } };
+  const own: Option = { word: 'each direction by its own', patch: { scale: ways } };
   const how = choice('how it is scaled', (option) => (option === every) === isEven, [every, own]);
   if (isEven) return [...plainNumber('scale', 'scale', scale, 'factor'), words(' '), how];
   return [

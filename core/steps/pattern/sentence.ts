@@ -65,8 +65,8 @@ function patternParts({ pattern }: StepOf<'pattern'>, layouts: readonly NamedLay
       return (other.x === undefined) === (pattern.x === undefined);
     return other.by === pattern.by && (other.by !== 'layout' || other.id === (pattern as { id?: string }).id);
   };
-  const lost = { word: 'at the points of a lost layout', patch: { pattern } };
-  const way = choice('how it is laid out', isNow, ways.some(isNow) ? ways : [...ways, lost]);
+  const lost = { word: 'at the points of a missing layout', patch: { pattern } };
+  const way = choice('arrangement', isNow, ways.some(isNow) ? ways : [...ways, lost]);
   if (pattern.by === 'layout') return [way];
   const rows: SentencePart | null =
     pattern.by === 'path' || pattern.by === 'points'
@@ -107,11 +107,11 @@ function patternParts({ pattern }: StepOf<'pattern'>, layouts: readonly NamedLay
     return [
       ...plainNumber('pattern.count', 'how many to the right', count, 'count', 'to the right'),
       words(', '),
-      chip('pattern.dx', 'way to the right', pattern.dx),
+      chip('pattern.dx', 'distance to the right', pattern.dx),
       words(' apart, and '),
       ...plainNumber('pattern.rows', 'how many to the back', pattern.rows, 'count', 'to the back'),
       words(', '),
-      chip('pattern.dy', 'way to the back', pattern.dy),
+      chip('pattern.dy', 'distance to the back', pattern.dy),
       words(' apart, '),
       way,
     ];
@@ -121,11 +121,11 @@ function patternParts({ pattern }: StepOf<'pattern'>, layouts: readonly NamedLay
     words(' '),
     way,
     words(', each '),
-    chip('pattern.dx', 'way to the right', pattern.dx),
+    chip('pattern.dx', 'distance to the right', pattern.dx),
     words(' right, '),
-    chip('pattern.dy', 'way to the back', pattern.dy),
+    chip('pattern.dy', 'distance to the back', pattern.dy),
     words(' back and '),
-    chip('pattern.dz', 'way up', pattern.dz ?? numberValue(0)),
+    chip('pattern.dz', 'distance up', pattern.dz ?? numberValue(0)),
     words(' up of the last'),
   ];
 }

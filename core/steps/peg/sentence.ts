@@ -12,7 +12,7 @@ import {
 } from '@core/sentence';
 
 /** In the list that a new step is chosen from: its verb, and what it does. */
-export const menu = { verb: 'Raise', what: 'a peg, or cut the room for one' };
+export const menu = { verb: 'Raise', what: 'a peg, or cut the recess for one' };
 
 export function sentence(step: StepOf<'peg'>, context: SentenceContext): SentencePart[] {
   return [

@@ -3,7 +3,7 @@ import { type StepSolid, drawnRound, roundTool, depthOfFloor } from '@core/shapi
 import { effectOf } from '@core/model';
 import { takesAway } from '@core/fields';
 
-/** Peg on what is there, or its room. Faces: wall, top (its bottom merges with what it stands on). */
+/** Peg on what is there, or its room. Faces: wall, top (its bottom merges with what it starts from). */
 export const solid: StepSolid<'peg'> = {
   verb: 'Raise',
   settled(step, lengths, stand) {

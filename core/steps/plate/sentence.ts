@@ -21,7 +21,7 @@ export function sentence(step: StepOf<'plate'>, context: SentenceContext): Sente
     chip('length', 'length', step.length),
     words(' long, '),
     chip('breadth', 'breadth', step.breadth),
-    words(' broad, '),
+    words(' wide, '),
     chip('thickness', 'thickness', step.thickness),
     words(' thick, corners rounded '),
     chip('cornerRadius', 'corner radius', step.cornerRadius),

@@ -10,7 +10,7 @@ export const schema = z.strictObject({
   kind: z.literal('split'),
   axis: z.enum(['x', 'y', 'z']),
   at: Value,
-  /** Split by the plane of this flat face instead: `low` is then what lies behind it, `high` what lies before it. */
+  /** Split by the plane of this flat face instead: `low` is then the half behind it, `high` the half in front of it. */
   face: FacePick.optional(),
   keep: z.enum(['low', 'high', 'both']),
   gap: Value,

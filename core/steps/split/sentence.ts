@@ -2,7 +2,7 @@ import { type StepOf, numberValue } from '@core/model';
 import { type Option, type SentencePart, added, chip, choice, setting, verb, words } from '@core/sentence';
 
 /** In the list that a new step is chosen from: its verb, and what it does. */
-export const menu = { verb: 'Split', what: 'it in two, with pegs to find each other by' };
+export const menu = { verb: 'Split', what: 'it in two, with pegs to align the halves' };
 
 export function sentence(step: StepOf<'split'>): SentencePart[] {
   const { pegs } = step;
@@ -63,8 +63,8 @@ export function sentence(step: StepOf<'split'>): SentencePart[] {
                 words(', '),
                 added('the slots', 'with two slots for a strap', 'without slots', { ties: undefined }),
                 words(' '),
-                chip('ties.breadth', 'breadth of the slots', step.ties.breadth),
-                words(' broad, '),
+                chip('ties.breadth', 'width of the slots', step.ties.breadth),
+                words(' wide, '),
                 chip('ties.thickness', 'thickness of the slots', step.ties.thickness),
                 words(' thick, '),
                 chip('ties.apart', 'distance between the slots', step.ties.apart),
@@ -92,9 +92,9 @@ const tieOptions = ({ keep, ties }: StepOf<'split'>): Option[] =>
         },
       ];
 
-const BESIDE_FACE = ['what lies behind it', 'what lies before it'] as const;
+const BESIDE_FACE = ['the half behind it', 'the half in front of it'] as const;
 const HALVES = {
-  z: ['what is below', 'what is above'],
+  z: ['the lower half', 'the upper half'],
   x: ['the left half', 'the right half'],
   y: ['the front half', 'the back half'],
 } as const;

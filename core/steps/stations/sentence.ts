@@ -11,7 +11,10 @@ import {
 } from '@core/sentence';
 
 /** In the list that a new step is chosen from: its verb, and what it does. */
-export const menu = { verb: 'Turn through stations', what: 'a handle, a grip or a plug as calipers take it' };
+export const menu = {
+  verb: 'Turn through stations',
+  what: 'a handle, a grip or a plug, as measured with calipers',
+};
 
 export function sentence(step: StepOf<'stations'>, context: SentenceContext): SentencePart[] {
   return [

@@ -40,9 +40,9 @@ export function sentence(step: StepOf<'sweep'>, context: SentenceContext): Sente
     ]),
     ...(step.along === 'straight' ? [words(' '), chip('bend', 'bend', step.bend)] : []),
     words(', '),
-    setting('closed', 'whether it comes back', step.closed, [
+    setting('closed', 'open or closed', step.closed, [
       [false, 'open at its ends'],
-      [true, 'back to its beginning'],
+      [true, 'closed'],
     ]),
     ...endingParts(step),
     ...standing(step, context.steps),

@@ -10,16 +10,16 @@ import {
 import { snapOptions, snapParts } from './snapWords';
 
 /** In the list that a new step is chosen from: its verb, and what it does. */
-export const menu = { verb: 'Set a tongue', what: 'that springs and snaps in, or cut the room for one' };
+export const menu = { verb: 'Set a tongue', what: 'that springs and snaps in, or cut the recess for one' };
 
 export function sentence(step: StepOf<'tongue'>, context: SentenceContext): SentencePart[] {
   return [
     effectVerb(step, 'Set'),
-    words(takesAway(step.effect) ? ' the room for a tongue ' : ' a springy tongue '),
+    words(takesAway(step.effect) ? ' the recess for a tongue ' : ' a springy tongue '),
     chip('length', 'length', step.length),
     words(' long, '),
     chip('breadth', 'breadth', step.breadth),
-    words(' broad, '),
+    words(' wide, '),
     chip('thickness', 'thickness', step.thickness),
     words(' thick, its bump '),
     ...snapParts(step, context.steps),

@@ -19,7 +19,7 @@ export function sentence(step: StepOf<'wedge'>, context: SentenceContext): Sente
     chip('length', 'length', step.length),
     words(' long, '),
     chip('breadth', 'breadth', step.breadth),
-    words(' broad, '),
+    words(' wide, '),
     chip('low', 'height on the left', step.low),
     words(' high on the left and '),
     chip('high', 'height on the right', step.high),

@@ -13,7 +13,7 @@ export const ANY_STEP: Sentences<AnyStepFault> = {
   'step.changesNothing': () =>
     'This step changes nothing: it misses the part, or is all inside it. Move it or change its size.',
   'step.touchesAtEdge': () =>
-    'Here the part touches itself at an edge alone, which nothing could hold together. Move it so that they overlap, or are apart.',
+    'Here the part touches itself only along an edge, which could not hold. Move it so that they overlap, or are apart.',
   'step.notValid': ({ reason }) =>
     `This step does not give a sound solid: ${UNSOUND[reason]}. Change its numbers a little.`,
   'step.timedOut': ({ seconds }) =>
@@ -28,6 +28,6 @@ const UNSOUND: Record<Unsound, string> = {
   notClosed: 'the solid is not closed',
   runsThroughItself: 'it runs through itself',
   trianglesOpen: 'its triangles do not close',
-  volumeDown: 'the volume went down',
-  volumeUp: 'the volume went up',
+  volumeDown: 'the volume shrank',
+  volumeUp: 'the volume grew',
 };

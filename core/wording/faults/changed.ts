@@ -7,16 +7,16 @@ import { mm, named, type Sentences } from './sentences';
 /** One sentence or two for each: what is wrong, by which rule, and the way out. */
 export const CHANGED: Sentences<ChangedFault> = {
   'body.gone': () => 'The body that this step uses is no longer there. Choose another, or bring it back.',
-  'body.notBuilt': ({ name }) => `${name} is not built yet. Mend its recipe first.`,
-  'body.itself': () => 'A body can’t be made with itself. Choose another.',
+  'body.notBuilt': ({ name }) => `${name} is not built yet. Fix its recipe first.`,
+  'body.itself': () => 'A body can’t be combined with itself. Choose another.',
   'body.circle': ({ names }) =>
-    `These bodies go round in a circle: ${[...names, names[0]].join(' needs ')}. Take one of them out of the other.`,
+    `These bodies depend on each other in a circle: ${[...names, names[0]].join(' needs ')}. Remove one from the recipe of the other.`,
   'body.noFits': ({ name }) =>
-    `No size of ${name} goes through a fit. Add a fit for one of them, or give it the same play all round.`,
+    `No size of ${name} has a fit. Add a fit for one of them, or use the same clearance all round.`,
   'body.severalFits': ({ name, tag }) =>
-    `Size ${tag} of ${name} goes through more than one fit, so it can’t be told which is meant. Delete one, or give it the same play all round.`,
+    `Size ${tag} of ${name} has more than one fit. Delete one, or use the same clearance all round.`,
   'body.noWayIn': ({ name }) =>
-    `No way in can be cleared for ${name} from that side: a round face of it bulges past its own edge. Choose another side, or cut the way by hand.`,
+    `There is no way in for ${name} from that side: a round face of it bulges past its own edge. Choose another side, or cut the opening yourself.`,
   'offset.none': () => 'None of these faces is left. Choose other faces, or put this step earlier.',
   'offset.noneMates': () =>
     'No step before this one takes a number from a fit, so there are no mating faces. Choose the faces of a step.',
@@ -25,23 +25,23 @@ export const CHANGED: Sentences<ChangedFault> = {
   'offset.pastMiddle': ({ face }) =>
     `This moves ${faceWords(face)} past its own middle, so that nothing is left of it. Move it less.`,
   'split.noGap': () =>
-    'Two halves that lie face on face are one piece in a file. Give the gap between them a length, or keep one half alone.',
+    'Two halves that touch are one piece in a file. Set a gap between them, or keep only one half.',
   'draft.closes': ({ mostAngle, mostMm }) =>
     `Leaning so far, its sides meet before they reach their height. At this height they can lean by up to about ${degrees(mostAngle)}; at this angle it can be about ${mm(mostMm)} high.`,
   'draft.nothing': () => 'None of these sides can lean: they are gone, or not upright. Choose another step.',
   'split.missesBody': ({ at }) => `A cut at ${mm(at.mm)} misses the part. Choose a place within it.`,
   'split.pegsDoNotFit': ({ diameter }) =>
-    `Pegs with a ${named(diameter)} find no room on the cut. Make them thinner, shorter or closer together.`,
+    `Pegs with a ${named(diameter)} do not fit on the cut. Make them thinner, shorter or closer together.`,
   'split.atOutside': () =>
-    'The part lies wholly on one side of this face, so it splits nothing. Choose a face inside it, or a place.',
+    'The part is wholly on one side of this face, so it splits nothing. Choose a face inside it, or a place.',
   'split.tiesDoNotFit': ({ breadth }) =>
-    `Slots with a ${named(breadth)} find no room on the cut. Make them narrower, thinner or closer together.`,
+    `Slots with a ${named(breadth)} do not fit on the cut. Make them narrower, thinner or closer together.`,
   'mirror.notPossible': ({ place }) =>
-    `Step ${place} works on all that is there, so it can’t be mirrored by itself. Choose steps that add, cut, round or ease.`,
+    `Step ${place} works on the whole part, so it can’t be mirrored on its own. Choose steps that add, cut, round or ease.`,
   'mirror.fills': ({ place }) =>
-    `The mirror image of all that is there fills what step ${place} has cut. Mirror only the steps that are to be on both sides, or mirror before that step.`,
+    `The mirror image of the whole part fills what step ${place} has cut. Mirror only the steps that are to be on both sides, or mirror before that step.`,
   'pattern.notPossible': () =>
-    'A step that works on edges or on all that is there can’t be repeated. Choose one that adds or cuts something.',
+    'A step that works on edges or on the whole part can’t be repeated. Choose one that adds or cuts something.',
   'shell.wallTooThick': ({ wall, limitMm }) =>
     `The ${named(wall)} leaves nothing inside: it must be less than ${mm(limitMm)} here. Make it thinner.`,
   'shell.nothingToOpen': ({ open }) =>

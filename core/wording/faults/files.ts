@@ -45,9 +45,9 @@ function problemWords(problem: ValueProblem): string {
     case 'otherValue':
       return `it must be ${anyOf(problem.wanted)}`;
     case 'noKnownKind':
-      return 'it is none of the things that can stand here; docs/repair-file.md says which can';
+      return 'it is not one of the things allowed here; docs/repair-file.md lists them';
     case 'otherFormat':
-      return problem.format === 'regex' ? 'it is not written as it must be' : `it is no ${problem.format}`;
+      return problem.format === 'regex' ? 'it has the wrong form' : `it is no ${problem.format}`;
     case 'other':
       return problem.message;
     case 'noSuchRow':
@@ -61,7 +61,7 @@ function problemWords(problem: ValueProblem): string {
     case 'noPicture':
       return 'it is not a picture that can be read';
     case 'noScan':
-      return 'it is not a scan as Even Spare keeps it';
+      return 'it is not a scan as Even Spare saves it';
   }
 }
 

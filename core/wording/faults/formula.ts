@@ -15,10 +15,10 @@ export const FORMULA: Sentences<FormulaFault> = {
   'formula.unknownWord': ({ word }) =>
     `${quoted(word)} is not known here. Use tags in capitals, and sqrt, sin, cos, tan, asin, acos, atan, hypot, min, max, mean, abs or pi.`,
   'formula.fitInSize': ({ name }) =>
-    `${quoted(name)} is a working size, which can stand in the numbers of a step, but not in a size: fits are made from sizes. Put it in the step.`,
+    `${quoted(name)} is a working size, which a step can use but a size can’t: fits are made from sizes. Use it in the step.`,
   'formula.noFit': ({ name, tag }) =>
     `There is no fit of that kind on ${tag}, so ${quoted(name)} has no number. Add the fit, or check the tag.`,
-  'formula.severalFits': ({ tag, choices }) => `Several fits go by ${tag}. Say which: ${choices}.`,
+  'formula.severalFits': ({ tag, choices }) => `Several fits are called ${tag}. Say which: ${choices}.`,
   'formula.unknownSize': ({ tag }) => `There is no size ${tag}. Add it first, or use another tag.`,
   'formula.mixedUnits': ({ left, right }) =>
     `${capital(DIMENSIONED[left])} and ${DIMENSIONED[right]} can’t be taken together. Check the brackets, and which sizes are meant.`,
@@ -26,13 +26,13 @@ export const FORMULA: Sentences<FormulaFault> = {
   'formula.wrongResult': ({ got, wanted }) =>
     `This gives ${DIMENSIONED[got]}, but ${QUANTITY_WORDS[wanted]} is wanted. Check what is multiplied and divided.`,
   'formula.divisionByZero': ({ text }) =>
-    `${quoted(text)} divides by zero with these numbers. Check what stands under the line.`,
+    `${quoted(text)} divides by zero with these numbers. Check what it divides by.`,
   'formula.notReal': ({ text }) =>
     `${quoted(text)} has no result with these numbers: a root of less than zero, or an angle that does not exist. Check them.`,
   'formula.cycle': ({ tags }) =>
     tags.length === 1
       ? `${tags[0]} is worked out from itself. Take it out of its own formula.`
-      : `These sizes go round in a circle: ${[...tags, tags[0]].join(' needs ')}. Measure or choose one of them.`,
+      : `These sizes depend on each other in a circle: ${[...tags, tags[0]].join(' needs ')}. Measure or choose one of them.`,
 };
 
 const DIMENSIONED: Record<Dimensioned, string> = {

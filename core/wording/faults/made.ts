@@ -6,11 +6,11 @@ import { mm, type Sentences } from './sentences';
 /** One sentence or two for each: what is wrong, by which rule, and the way out. */
 export const MADE: Sentences<MadeFault> = {
   'testPiece.notThere': () =>
-    'The spare has no face at this fit yet. Look at it under Shape until it is built whole, then cut the test piece.',
+    'The spare has no face at this fit yet. Open Shape and wait until it is built, then cut the test piece.',
   'testPiece.wholePart': () =>
-    'This fit goes round nearly the whole part: a piece would save nothing. Make the part itself.',
+    'A test piece for this fit would be nearly the whole part. Make the part itself.',
   'make.notGrown': () =>
-    'The spare cannot be made larger for a shrinkage that differs along its three ways. Give the machine the same shrinkage along all three ways, or none.',
+    'Files can’t allow for shrinkage that differs by direction. Give the machine the same shrinkage in all three directions, or none.',
   'slice.noLayerMachine': ({ machine }) =>
     `${machine} is not a layer printer. Choose one, or save STL or STEP for it.`,
   'slice.noLayerMaterial': ({ material }) =>
@@ -45,7 +45,7 @@ export const MADE: Sentences<MadeFault> = {
   'gcode.outside': ({ line, axis, mm: at, mostMm }) =>
     `Line ${line} of the job goes to ${axis} ${mm(at)}, and the printer reaches from 0 to ${mm(mostMm)}. Change the printer’s first or last commands, or move the part on the bed.`,
   'gcode.tooHot': ({ line, what, celsius, mostCelsius }) =>
-    `Line ${line} of the job heats the ${what} to ${celsius} °C; ${mostCelsius} °C is the most it may have. Change the printer’s first or last commands, or the material.`,
+    `Line ${line} of the job heats the ${what} to ${celsius} °C; ${mostCelsius} °C is its limit. Change the printer’s first or last commands, or the material.`,
 };
 
 const pieceText = ({ name, piece, of }: PieceName) => (of > 1 ? `${name}, piece ${piece}` : name);
@@ -54,7 +54,7 @@ const boxText = (box: readonly number[]) => `${box.map((side) => plainText(side)
 
 /** "12.3 mm too long in x, 4 mm too high" */
 function tooLarge(size: readonly number[], room: readonly number[]): string {
-  const words = ['too broad', 'too deep', 'too high'];
+  const words = ['too wide', 'too deep', 'too high'];
   return size
     .flatMap((side, axis) => (side > room[axis]! ? [`${mm(side - room[axis]!)} ${words[axis]}`] : []))
     .join(', ');

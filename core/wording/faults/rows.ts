@@ -15,7 +15,7 @@ export const ROWS: Sentences<RowsFault> = {
   'row.listFull': ({ row, limit }) =>
     `A repair has room for ${limit.toLocaleString('en')} ${rowWord(row)}s, deleted ones too, and they are all taken. Begin a new repair for the rest.`,
   'row.double': ({ row, path, id }) =>
-    `Two parts of this ${rowWord(row)} go by one name, “${id}” at ${path}. Give each a name of its own.`,
+    `Two parts of this ${rowWord(row)} have the same name, “${id}” at ${path}. Give each a name of its own.`,
   'photo.notAnImage': () =>
     'This is not a photo that can be read. Choose a JPEG, PNG, WebP, AVIF or TIFF picture.',
   'photo.tooBig': ({ bytes, limitBytes }) =>
@@ -23,23 +23,23 @@ export const ROWS: Sentences<RowsFault> = {
   'photo.tooManyPixels': ({ megapixels, limitMegapixels }) =>
     `This photo has ${Math.round(megapixels)} megapixels; up to ${limitMegapixels} can be taken in. Take it smaller, or crop it.`,
   'scan.notAScan': () =>
-    'This is not a scan as Even Spare keeps it. Choose the scan’s own file beside the spare, and keep it from there.',
+    'This is not a scan as Even Spare saves it. Choose the scan’s own file beside the spare, and keep it from there.',
   'scan.tooBig': ({ bytes, limitBytes }) =>
-    `This scan has ${Math.ceil(bytes / 1048576)} MB; up to ${limitBytes / 1048576} MB can be kept. Let the program that scanned it make its triangles fewer.`,
+    `This scan has ${Math.ceil(bytes / 1048576)} MB; up to ${limitBytes / 1048576} MB can be kept. Reduce its triangles in the scanning program.`,
   'photo.heif': () =>
-    'This photo is in the HEIF format, which can’t be read here. Let the camera save JPEG (“most compatible”), or send it as JPEG or PNG.',
+    'This photo is in the HEIF format, which can’t be read here. Set the camera to JPEG (“most compatible”), or send it as JPEG or PNG.',
   'job.unreadable': ({ line, text }) =>
-    `Line ${line} of this job is no G-code that a printer can take: “${text}”. If it stands among the machine’s own commands in the Workshop, correct it there and slice the part again.`,
+    `Line ${line} of this job is not valid G-code: “${text}”. If it comes from the machine’s own commands, correct it in the Workshop and slice again.`,
   'job.tooBig': ({ bytes, limitBytes }) =>
     `This job has ${Math.ceil(bytes / 1048576)} MB; up to ${limitBytes / 1048576} MB can be sent at a time. Use thicker layers or fewer pieces, or save the G-code and carry it to the printer.`,
   'job.idTaken': () => 'A job with this id exists already. Slice the part again, then send it.',
   'job.noGcode': () => 'The G-code of this job is no longer kept. Slice the part again, then send it.',
   'job.forNothing': ({ lacks }) =>
-    `The ${lacks} of this job is not here any more. Nothing was sent; choose another one, then send it anew.`,
-  'job.missing': () => 'This job is not here any more. Send it again from its layers.',
+    `The ${lacks} of this job is no longer here. Nothing was sent; choose another one, then send again.`,
+  'job.missing': () => 'This job is no longer here. Send it again from its layers.',
   'job.over': ({ state }) =>
     `This job is ${state === 'done' ? 'done' : 'over'} already. Send it again to make another.`,
   'job.machineBusy': ({ machine }) =>
-    `${machine} is at work on another job. Wait for that, or cancel it, then go on.`,
-  'device.unknown': () => 'There is nothing of that name on the practice bench. Load the page again.',
+    `${machine} is busy with another job. Wait for it or cancel it, then go on.`,
+  'device.unknown': () => 'There is nothing of that name on the practice bench. Reload the page.',
 };

@@ -14,9 +14,9 @@ export const SERVER: Sentences<ServerFault> = {
   'server.readOnly': ({ where }) =>
     `The workshop’s folder can’t be written: ${where}. Nothing was changed; give Even Spare the right to write there, then try again.`,
   'server.damaged': ({ where, found }) =>
-    `The workshop’s database is damaged (${found}): ${where}. Put back a copy of it; repair files that were saved can be opened again as well.`,
+    `The workshop’s database is damaged (${found}): ${where}. Restore a copy of it; repair files that were saved can be opened again as well.`,
   'server.cut': ({ where }) =>
-    `The workshop’s database has nothing in it; it was cut off: ${where}. Put back a copy of it, or take the file away to begin afresh.`,
+    `The workshop’s database is empty; it was cut off: ${where}. Restore a copy of it, or take the file away to begin afresh.`,
   'server.dataGone': ({ where }) =>
     `The workshop’s database is no longer where it was: ${where}. Nothing was changed; put it back and start Even Spare again.`,
   'server.photosWithoutData': ({ where }) =>
@@ -24,9 +24,9 @@ export const SERVER: Sentences<ServerFault> = {
   'server.newerData': ({ where, known, found }) =>
     `The workshop’s database was written by a later Even Spare (form ${found}; up to ${known} can be read here): ${where}. Start the later one. Nothing was changed.`,
   'server.notAFolder': ({ where }) =>
-    `${where} is no folder that a workshop can be kept in. Set EVEN_SPARE_DATA to one that is, or that can be made.`,
+    `${where} is not a folder for a workshop. Set EVEN_SPARE_DATA to one that is, or that can be made.`,
   'server.folderInUse': ({ where, by }) =>
-    `Another Even Spare is at work on ${where}${by ? `: ${by}` : ''}. Use that one, or stop it first. Two at once would overwrite each other.`,
+    `Another Even Spare is using ${where}${by ? `: ${by}` : ''}. Use that one, or stop it first. Two at once would overwrite each other.`,
   'server.portTaken': ({ port }) =>
     `Port ${port} is taken by another program. If it is an Even Spare, use that one; if not, set EVEN_SPARE_PORT to a free port.`,
   'server.noSuchAddress': ({ host }) =>
@@ -34,7 +34,7 @@ export const SERVER: Sentences<ServerFault> = {
   'server.badSetting': ({ name, value, wanted }) =>
     `${name} is “${value}”; it must be ${wanted}. Change it, then start again.`,
   'server.noPassphrase': ({ host, least }) =>
-    `At ${host} others on the network could open the workshop. Set EVEN_SPARE_PASSPHRASE to a passphrase of at least ${least} characters, or leave EVEN_SPARE_HOST out to be reached from this computer alone.`,
+    `At ${host} others on the network could open the workshop. Set EVEN_SPARE_PASSPHRASE to a passphrase of at least ${least} characters, or leave EVEN_SPARE_HOST out to be reached only from this computer.`,
   'server.otherHost': ({ host }) =>
     `This server is not called “${host}”. Use the address that it printed when it started.`,
   'server.otherPage': ({ origin }) => `A page of ${origin} may not do this here. Do it in Even Spare itself.`,
@@ -46,16 +46,14 @@ export const SERVER: Sentences<ServerFault> = {
     `This change of the Workshop has ${fileSize(bytes)}; up to ${fileSize(limitBytes)} can be taken in at a time. Shorten its texts or its lists.`,
   'request.tooLarge': ({ bytes, limitBytes }) =>
     `This has ${fileSize(bytes)}; up to ${fileSize(limitBytes)} can be taken in here. Send less at a time.`,
-  'request.notUnpacked': () =>
-    'What was sent is not packed in the way it says. Send it again, or send it plain.',
+  'request.notUnpacked': () => 'What was sent is not compressed as it says. Send it again, or uncompressed.',
   'request.notRead': ({ rule, limit }) =>
     rule === 'nesting'
-      ? `What was sent is nested more than ${limit} levels deep. Nothing of ours is; check what sends it.`
+      ? `What was sent is nested more than ${limit} levels deep. Check what sends it.`
       : `What was sent has more than ${limit.toLocaleString('en')} values. Send less at a time.`,
   'change.tooLarge': ({ bytes, limitBytes }) =>
     `This change has ${fileSize(bytes)}; one change may have ${fileSize(limitBytes)}. If it freezes a revision, save the repair as a file instead.`,
-  'change.idTaken': () =>
-    'Another change has this change’s id already. Nothing was changed; load the page again.',
+  'change.idTaken': () => 'Another change already has this id. Nothing was changed; reload the page.',
   'repair.tooLarge': ({ bytes, limitBytes }) =>
     `This repair would have ${fileSize(bytes)} with its revisions; up to ${fileSize(limitBytes)} fit into its file. Save it as a file, and go on in a new repair.`,
   'photos.tooLarge': ({ bytes, limitBytes }) =>

@@ -29,7 +29,7 @@ export const TYPED: Sentences<TypedFault> = {
   'count.notACount': ({ text }) => `${quoted(text)} is not a count. Type a whole number from 1 to 10,000.`,
   'name.empty': ({ what }) => `${capital(what)} needs a name. Type a word or two.`,
   'name.taken': ({ name, tag }) =>
-    `Size ${tag} is called “${name}” already. Name them so that they can be told apart, such as by side or place.`,
+    `Size ${tag} is called “${name}” already. Name them so that the names differ, such as by side or place.`,
   'name.tooLong': ({ what, length, limit }) =>
     `The name of ${what} has ${length} characters; there is room for ${limit}. Shorten it, and put the rest in the brief.`,
   'field.invalid': ({ path, message }) => `${capital(path || 'this')}: ${message}.`,

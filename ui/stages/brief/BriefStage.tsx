@@ -65,7 +65,7 @@ export function BriefStage() {
     <ScrollView contentContainerClassName="gap-5 p-4 pb-8">
       {field('name', 'Name')}
       {field('place', 'Where it belongs')}
-      {field('whatBroke', 'What broke, how and why; what the part must stand up to', true)}
+      {field('whatBroke', 'What broke, how and why; what the part must withstand', true)}
       <View className="items-start">
         <Button
           label={

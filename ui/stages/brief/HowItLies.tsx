@@ -32,7 +32,7 @@ export function HowItLies({
       {spare && isLoaded ? (
         <>
           <Text className="font-label text-[13.5px] leading-5 text-muted">
-            {`Which way does the load pull on ${spare.name}, as it stands under Shape? Its ways up are ranked by that under Layers.`}
+            {`Which way does the load pull on ${spare.name}, as shown under Shape? Its orientations are ranked by that under Layers.`}
           </Text>
           <LoadChoice body={spare} onChange={onSpare} />
         </>

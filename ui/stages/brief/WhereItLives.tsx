@@ -56,7 +56,7 @@ export function WhereItLives({ brief, onChange }: { brief: Brief; onChange(field
         />
       </View>
       <View className="gap-1.5">
-        <GroupHeading>What must it bear, and does it move?</GroupHeading>
+        <GroupHeading>What load must it carry, and does it move?</GroupHeading>
         <Switch
           label="Load"
           options={optionsOf(LOADS, LOAD_WORDS)}
@@ -79,9 +79,9 @@ export function WhereItLives({ brief, onChange }: { brief: Brief; onChange(field
           onChange={(dangers) => onChange({ dangers })}
         />
         <View className="h-2" />
-        <GroupHeading>Inside the broken thing</GroupHeading>
+        <GroupHeading>Inside the broken device</GroupHeading>
         <Toggles
-          label="Inside the broken thing"
+          label="Inside the broken device"
           options={optionsOf(INSIDES, INSIDE_WORDS)}
           value={brief.insides}
           onChange={(insides) => onChange({ insides })}

@@ -57,7 +57,7 @@ export function AddFitSheet({ onClose }: { onClose(): void }) {
     <Sheet title="Add a fit" onClose={onClose}>
       {sizes.length === 0 ? (
         <EmptyState
-          text="No size of a counterpart is known yet."
+          text="No size of a mating part is known yet."
           action={{ label: 'Go to Sizes', onPress: () => router.replace(`/repair/${repair.head.id}/sizes`) }}
         />
       ) : (
@@ -65,7 +65,7 @@ export function AddFitSheet({ onClose }: { onClose(): void }) {
           <View className="gap-1">
             <Text className="font-label text-[14px] text-muted">Which size must it fit?</Text>
             <Switch
-              label="Size of the counterpart"
+              label="Size of the mating part"
               options={sizes.map(({ id, tag, name }) => ({ id, word: `${tag}  ${name}` }))}
               value={sizeId}
               onChange={(id) => {

@@ -128,10 +128,10 @@ function GaugeRow({ fit, workingMm, tag }: { fit: EvaluatedFit['fit']; workingMm
   const add = () => {
     const body = gaugeRow(fit, workingMm, tag, newId);
     if (!body) {
-      say({ tone: 'wrong', text: 'This is too small for a gauge row: its tightest place would be nothing.' });
+      say({ tone: 'wrong', text: 'This is too small for a gauge row: its tightest place would be zero.' });
       return;
     }
-    put('body', body, `${body.name}: it lies with the spares, under Shape and Make.`);
+    put('body', body, `${body.name}: find it with the spares, under Shape and Make.`);
   };
   return (
     <View className="gap-1">
@@ -167,7 +167,7 @@ function ChanceWords({ fit, chance, tag }: { fit: EvaluatedFit['fit']; chance: F
       <Text className="font-label text-[13.5px] tabular-nums text-muted">
         {fit.feature === 'spacing'
           ? `Spacing off by at most ${show.signed(chance.largestMm)} ${show.word}; the play is ${show.signed(chance.wish.toMm)}.`
-          : `Clearance on the diameter: ${show.signed(chance.smallestMm)} to ${show.signed(chance.largestMm)} ${show.word}; wished ${show.signed(chance.wish.fromMm)} to ${show.signed(chance.wish.toMm)}.`}
+          : `Clearance on the diameter: ${show.signed(chance.smallestMm)} to ${show.signed(chance.largestMm)} ${show.word}; target ${show.signed(chance.wish.fromMm)} to ${show.signed(chance.wish.toMm)}.`}
       </Text>
     </View>
   );

@@ -22,8 +22,8 @@ export function FitsStage() {
           <EmptyState
             text={
               counterparts.length === 0
-                ? 'A fit says how freely the spare goes with what it must fit. Take a size of that first, such as the axle, and mark it “what it must fit”.'
-                : 'How freely should the spare go on? Add a fit for each place where it meets the counterpart.'
+                ? 'A fit says how freely the spare goes with its mating part. Measure that first, such as the axle, and mark it “the mating part”.'
+                : 'How freely should the spare go on? Add a fit for each place where it meets the mating part.'
             }
             {...(counterparts.length > 0
               ? { action: { label: 'Add a fit', onPress: () => setAdding(true) } }

@@ -139,7 +139,7 @@ function IsoSheet({
       />
       {fit.iso ? (
         <Button
-          label="Go back to a class in words"
+          label="Go back to a named class"
           onPress={() => {
             onChange(null);
             onClose();

@@ -63,7 +63,7 @@ export function OwnClearance({ fit, onChange }: { fit: Fit; onChange(mm: number 
   };
   return (
     <View className="gap-2">
-      {twoSides ? <Switch<Per> label="Told how" options={PER} value={per} onChange={setPer} /> : null}
+      {twoSides ? <Switch<Per> label="Stated as" options={PER} value={per} onChange={setPer} /> : null}
       <Field
         label={`Clearance ${twoSides ? (per === 'both' ? 'on the diameter' : 'per side') : 'on the one side'}; below zero is tight`}
         unit={show.word}

@@ -42,7 +42,7 @@ export function TestPiece({ fit }: { fit: Fit }) {
       put(
         'body',
         made.value,
-        `${made.value.name}: it lies with the spares, under Make, Layers and Trial. It follows the spare when that changes.${
+        `${made.value.name}: find it with the spares, under Make, Layers and Trial. It follows the spare when that changes.${
           made.value.steps.some(({ kind }) => kind === 'text')
             ? ''
             : ' It has no level place for a mark: write on it what it is.'
@@ -64,6 +64,6 @@ export function TestPiece({ fit }: { fit: Fit }) {
 
 /** Why it can't be cut yet. */
 function waitWords(shown: { mesh: unknown; outOfDate: boolean } | undefined): string {
-  if (shown?.outOfDate) return ' A step of it fails: mend that under Shape first.';
+  if (shown?.outOfDate) return ' One of its steps fails: fix that under Shape first.';
   return shown?.mesh ? '' : ' It is being built.';
 }

@@ -64,7 +64,7 @@ describe('the card of a fit', () => {
     ).toEqual(['B  Axle it runs on6.02 mm, 1 %', 'F  Axle, length22.41 mm, 1 %']);
     // Nobody can serve an axle and its length.
     expect(within(list).getByRole('alert').textContent).toMatch(
-      /^No single size serves them all: they are 16\.39 mm/,
+      /^No single size fits them all: they differ by 16\.39 mm/,
     );
     press('Leave B out of Bore on the axle');
     expect(mockPut).toHaveBeenLastCalledWith(

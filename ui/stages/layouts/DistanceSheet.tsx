@@ -98,7 +98,7 @@ export function DistanceSheet({
     <Sheet title={`${endWords(layout, from)} to ${endWords(layout, to)}`} onClose={onClose}>
       {round ? (
         <Switch
-          label="Taken how"
+          label="How it was taken"
           options={(['far', 'near', 'centres'] as const).map((way) => ({
             id: way,
             word: capital(OVER_WORDS[way]),

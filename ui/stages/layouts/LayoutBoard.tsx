@@ -46,7 +46,7 @@ export function LayoutBoard({
       onLayout={({ nativeEvent: { layout: box } }) => setSize({ width: box.width, height: box.height })}
     >
       <Pressable
-        accessibilityLabel="Board. Tap where a hole or peg stands."
+        accessibilityLabel="Board. Tap where a hole or peg is."
         accessibilityRole="button"
         onPress={({ nativeEvent }) => onBoard(nativeEvent.pageX, nativeEvent.pageY)}
         className="absolute inset-0"
@@ -86,7 +86,7 @@ export function LayoutBoard({
               <Target
                 key={`mirror-${point.id}`}
                 at={view.toPx(point.mirrored.x, point.mirrored.y)}
-                label={`Point ${point.label} stands here instead`}
+                label={`Point ${point.label} is here instead`}
                 onPress={() => onMirror(point)}
               />
             ) : null,

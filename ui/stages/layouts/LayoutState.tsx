@@ -49,7 +49,7 @@ export function LayoutState({
         <Sentence
           tone="text-rust"
           alert
-          text={`One of these ${all.length} distances is off, by ${by} ${show.word}, and they can’t be told apart: ${named}. Measure ${shortWords(suspect.distanceId)} again first: it would be ${show.number(Math.abs(suspect.tooLongMm))} ${show.word} too ${suspect.tooLongMm > 0 ? 'long' : 'short'}.`}
+          text={`One of these ${all.length} distances is off, by ${by} ${show.word}, and the distances do not show which: ${named}. Measure ${shortWords(suspect.distanceId)} again first: it would be ${show.number(Math.abs(suspect.tooLongMm))} ${show.word} too ${suspect.tooLongMm > 0 ? 'long' : 'short'}.`}
         />
       );
     }
@@ -73,7 +73,7 @@ export function LayoutState({
   }
   const words =
     agreement !== null && agreement < 0.05
-      ? 'The distances agree less well than they should; look at the largest differences.'
+      ? 'The distances agree less well than they should. Check the largest differences.'
       : 'The distances agree.';
   return (
     <Sentence

@@ -129,7 +129,7 @@ export function LayoutsScreen() {
           />
           {layout.points.length === 0 ? (
             <Text className="px-4 font-sans text-[15px] leading-6 text-muted">
-              Tap the board where the first hole or peg stands. It only has to be roughly right.
+              Tap the board where the first hole or peg is. Roughly right is enough.
             </Text>
           ) : null}
           <DeletedRows kinds={['layout']} />

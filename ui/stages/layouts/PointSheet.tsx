@@ -77,7 +77,7 @@ export function PointSheet({
         </Text>
       </View>
       <Switch
-        label="What stands there"
+        label="What is there"
         options={[
           { id: 'hole', word: 'Hole' },
           { id: 'peg', word: 'Peg' },

@@ -70,7 +70,7 @@ describe('how a layout stands, in a sentence', () => {
       .between(2, 4)
       .between(3, 4);
     expect(say(wrong.layout)).toMatch(
-      /^One of these 6 distances is off, by 0\.\d\d to \d\.\d\d mm, and they can’t be told apart: .*2 to 3.*\. Measure \d to \d again first: it would be \d\.\d\d mm too (long|short)\.$/,
+      /^One of these 6 distances is off, by 0\.\d\d to \d\.\d\d mm, and the distances do not show which: .*2 to 3.*\. Measure \d to \d again first: it would be \d\.\d\d mm too (long|short)\.$/,
     );
   });
 

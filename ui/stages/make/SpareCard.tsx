@@ -79,7 +79,7 @@ export function SpareCard({ body }: { body: Body }) {
       ))}
       {growth ? (
         <Text className="font-sans text-[15px] leading-6 text-ink">
-          {`${machine.name}: what is made shrinks, so its files are larger by ${growthWords(growth)}, once and in all sizes. The sizes above are what comes out.`}
+          {`${machine.name}: it shrinks, so the files are larger by ${growthWords(growth)}, once and in all sizes. The sizes above are what comes out.`}
         </Text>
       ) : null}
       <Button

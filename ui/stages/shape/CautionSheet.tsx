@@ -81,7 +81,7 @@ export function CautionSheet({
         );
       })}
       {cautions.length === 0 ? (
-        <Text className="font-sans text-[16px] leading-6 text-ink">Nothing is worth a look any more.</Text>
+        <Text className="font-sans text-[16px] leading-6 text-ink">Nothing is left to look at.</Text>
       ) : null}
     </Sheet>
   );

@@ -96,7 +96,7 @@ function Bodies({ from, into, onClose }: { from: Repair; into: Body; onClose(): 
   return (
     <>
       <Text className="font-sans text-[15px] leading-6 text-muted">
-        Its numbers come as they are there; sizes and fits stay behind. A step comes alone, to the end of{' '}
+        Numbers are copied as they are, without their sizes and fits. A single step goes to the end of{' '}
         {into.name}.
       </Text>
       {bodies.map((body) => (

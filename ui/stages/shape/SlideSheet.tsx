@@ -127,7 +127,7 @@ export function SlideSheet({ body, onClose }: { body: Body; onClose(): void }) {
       {busy ? <Button label="Stop" onPress={() => workbench.cancel()} /> : null}
       {failed ? (
         <Text role="alert" className="font-medium text-[15px] text-rust">
-          It could not be slid: it is not built, or it was stopped. Mend its recipe, or try again.
+          It could not be slid: it is not built, or it was stopped. Fix its recipe, or try again.
         </Text>
       ) : null}
       {words && slid ? (
@@ -173,7 +173,7 @@ function slideWords(
   if (slid.ends === 'touchesNow') return `${name} touches ${other} where it is. Move one of them away first.`;
   const far = motion.by === 'move' ? length(slid.far) : degrees(slid.far);
   return slid.ends === 'free'
-    ? `Nothing is in its way for ${far}.`
+    ? `Its path is free for ${far}.`
     : `${name} goes ${far}, and then touches ${other}.`;
 }
 

@@ -94,7 +94,7 @@ describe('what is worth a look', () => {
 
   test('with nothing left it says so', () => {
     show([]);
-    expect(screen.getByText('Nothing is worth a look any more.')).toBeTruthy();
+    expect(screen.getByText('Nothing is left to look at.')).toBeTruthy();
   });
 
   test('the bar says the first of several and how many there are, and nothing of an old build', () => {

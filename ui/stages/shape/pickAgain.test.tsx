@@ -52,7 +52,7 @@ test('of several faces that a step goes by, the one that is lost is picked again
   });
 });
 
-test('what it stands on, although an outline could be picked too', () => {
+test('what it starts from, although an outline could be picked too', () => {
   const step = raised(outlineOf('circle', { diameter: 5 }), 5, { on: face('lost:top') });
   expect(again(step, 'lost:top').want).toMatchObject({ field: 'on', picks: 'ground' });
 });

@@ -36,8 +36,7 @@ describe('the pad', () => {
 
   test('rubs out, and puts the inch on and off', () => {
     show();
-    for (const key of ['1', 'space', '3', 'over, for fractions', '1', '7', 'Rub out', '6', 'inch'])
-      press(key);
+    for (const key of ['1', 'space', '3', 'over, for fractions', '1', '7', 'Delete', '6', 'inch']) press(key);
     expect(value()).toBe('1 3/16 in');
     // The key; without a unit the number is marked as well.
     expect(screen.getAllByText('mm')).toHaveLength(1);
@@ -99,7 +98,7 @@ describe('the pad', () => {
     expect(take).not.toHaveBeenCalled();
     expect(screen.getByRole('alert').textContent).toContain('more than the bench caliper can reach (200 mm)');
     expect(screen.getByLabelText('Reading').getAttribute('aria-invalid')).toBe('true');
-    press('Rub out');
+    press('Delete');
     expect(screen.queryByRole('alert')).toBeNull();
     press('Take reading 1');
     expect(take).toHaveBeenCalledWith(200, '200');

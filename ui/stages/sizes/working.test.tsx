@@ -175,7 +175,7 @@ describe('what a size might be', () => {
     const [depth, odd] = [sizes.get('a')!, sizes.get('b')!];
     expect(likelyOf(depth.size, depth.result)).toEqual([]);
     inRepair(<LikelySheet {...odd} onClose={() => {}} />, repair);
-    expect(screen.getByText(/^No standard thing agrees/)).toBeTruthy();
+    expect(screen.getByText(/^No standard size matches/)).toBeTruthy();
   });
 });
 

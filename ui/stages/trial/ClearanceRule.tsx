@@ -24,7 +24,7 @@ export function ClearanceRule({ judged }: { judged: Judged }) {
   return (
     <View
       role="img"
-      aria-label={`Clearance ${show.signed(clearanceMm)}, wished ${show.signed(fromMm)} to ${show.signed(toMm)} ${show.word}`}
+      aria-label={`Clearance ${show.signed(clearanceMm)}, target ${show.signed(fromMm)} to ${show.signed(toMm)} ${show.word}`}
       className="rounded-sm bg-bench"
       style={{ height: HEIGHT }}
       onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}

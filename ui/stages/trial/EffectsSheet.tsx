@@ -25,7 +25,7 @@ export function EffectsSheet({ machine, onClose }: { machine: Machine; onClose()
         <Loading what="Working it out in every repair…" />
       ) : query.isError ? (
         <EmptyState
-          text="It can’t be worked out: the server gives no answer. Start it, then try again."
+          text="It can’t be worked out: the server does not answer. Start it, then try again."
           action={{ label: 'Try again', onPress: () => void query.refetch() }}
         />
       ) : query.data.effects.length === 0 ? (

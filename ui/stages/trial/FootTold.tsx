@@ -13,8 +13,8 @@ export function FootTold({ result }: { result: TrialResult }) {
   return (
     <Text className="font-sans text-[15px] leading-[22px] text-ink">
       {spread === null
-        ? `${show.length(foot)} at the foot. Measure it above the foot too: the two together say how far the first layer spreads.`
-        : `${show.length(foot)} at the foot: its first layer spread by ${show.length(Math.max(0, spread))} on each side, of which ${show.length(result.foot!.takenBackMm)} was taken back. The Workshop learns it, under what trials taught of the machine.`}
+        ? `${show.length(foot)} at the first layer. Measure it above the first layer too: the two together give the elephant foot.`
+        : `${show.length(foot)} at the first layer: elephant foot of ${show.length(Math.max(0, spread))} per side, of which ${show.length(result.foot!.takenBackMm)} was corrected already. The Workshop learns it, under what trials taught.`}
     </Text>
   );
 }

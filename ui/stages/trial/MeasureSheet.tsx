@@ -19,8 +19,8 @@ import { Switch } from '../../shared/Switch';
 
 type Where = 'above' | 'foot';
 const WHERE: readonly { id: Where; word: string }[] = [
-  { id: 'above', word: 'Above the foot' },
-  { id: 'foot', word: 'At the foot' },
+  { id: 'above', word: 'Above the first layer' },
+  { id: 'foot', word: 'At the first layer' },
 ];
 
 /** Readings of what came out, on the same pad as those of the broken piece. */
@@ -71,8 +71,8 @@ export function MeasureSheet({
           />
           <Text className="font-label text-[14px] leading-5 text-muted">
             {isFoot
-              ? 'Across the edge that stood on the bed. Beside what it measures above, this says how far the first layer spreads.'
-              : 'Clear of the edge that stood on the bed, which comes out broader.'}
+              ? 'Across the edge that was on the bed. Compared with the size above, this gives the elephant foot.'
+              : 'Clear of the edge that was on the bed, which comes out wider.'}
           </Text>
         </View>
       ) : null}

@@ -96,7 +96,7 @@ export function Misplaced({
       ))}
       {result.misplaced && next === null ? (
         <Text className="font-label text-[14px] leading-5 text-muted">
-          Its step stands there by now, or is measured from elsewhere since the trial: nothing to change.
+          Its step is there by now, or is measured from elsewhere since the trial: nothing to change.
         </Text>
       ) : null}
       {next && !isTaken ? (
@@ -112,7 +112,7 @@ export function Misplaced({
                 label="Take it"
                 name="Take it: place"
                 onPress={() => {
-                  put('body', next.body!, `${result.fitName} stands elsewhere.`);
+                  put('body', next.body!, `${result.fitName} is in another place.`);
                   const reason = nextPlaceReason(next, result.fitName, show).slice(0, 200);
                   put('trial', { ...trial, taken: [...trial.taken, reason] });
                 }}

@@ -41,7 +41,7 @@ export function PointPlaceSheet({
         <Pointing {...{ mesh, middle, maker, name, onTake }} />
       ) : (
         <EmptyState
-          text={`${maker.body.name} is not built yet. Look at it under Shape until it is, then point at the place.`}
+          text={`${maker.body.name} is not built yet. Open Shape and wait until it is, then point at the place.`}
         />
       )}
     </Sheet>
@@ -91,9 +91,9 @@ function Pointing({
       />
       <Text role="status" className="font-medium text-[14px] leading-5 text-muted">
         {ways.length > 0
-          ? `About ${ways.join(' and ')}. A finger is broad: type what you measured, if you have.`
+          ? `About ${ways.join(' and ')}. A finger is not exact: type what you measured, if you have.`
           : off
-            ? 'It stands there already.'
+            ? 'It is there already.'
             : 'No place tapped yet.'}
       </Text>
       <Button

@@ -58,7 +58,7 @@ export function StartTrial({ onStarted }: { onStarted(id: string): void }) {
           />
         ))}
       <ChoiceRow
-        title="Try what stands now"
+        title="Try the current state"
         note="Not frozen: its numbers are kept with the trial."
         onPress={() => begin(now)}
       />

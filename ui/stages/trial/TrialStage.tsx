@@ -49,8 +49,7 @@ export function TrialStage() {
         <>
           {trial.results.length === 0 ? (
             <Text className="font-sans text-[16px] leading-6 text-ink">
-              No fit is on what was made here, so there is nothing to try. Delete this trial, or begin
-              another.
+              What was made here has no fit, so there is nothing to try. Delete this trial, or begin another.
             </Text>
           ) : null}
           <TrialAfterwork trial={trial} />
@@ -60,7 +59,7 @@ export function TrialStage() {
           {failed ? (
             <Text role="alert" className="font-medium text-[15px] leading-6 text-rust">
               The trials of other repairs can’t be fetched, so nothing is proposed for the machine yet. Start
-              the server, then load the page again.
+              the server, then reload the page.
             </Text>
           ) : null}
           <NextRevision trial={trial} />

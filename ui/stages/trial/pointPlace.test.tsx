@@ -70,7 +70,7 @@ test('a tap tells how far off its middle is and which way, and is taken', () => 
 
 test('where it stands already there is nothing to take', () => {
   point([1.02, 1.99, 8]);
-  expect(screen.getByRole('status').textContent).toBe('It stands there already.');
+  expect(screen.getByRole('status').textContent).toBe('It is there already.');
   press('Take it');
   expect(onTake).not.toHaveBeenCalled();
 });

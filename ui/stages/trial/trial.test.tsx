@@ -150,7 +150,7 @@ test('a critical size is measured beside what it should be, without a feel', () 
 test('a size is measured at its foot too, and the two together say how far the first layer spread', () => {
   show({ made: [reading(6.1)] });
   press('Measure again: Bore on the axle');
-  choose('At the foot');
+  choose('At the first layer');
   const display = screen.getByLabelText('Reading');
   fireEvent.change(display, { target: { value: '6.04' } });
   press('Take reading 1');
@@ -162,16 +162,14 @@ test('a size is measured at its foot too, and the two together say how far the f
 
 test('what the foot measures is told, beside what was taken back', () => {
   show({ made: [reading(6.1)], foot: { takenBackMm: 0.1, made: [reading(6.04)] } });
-  expect(
-    screen.getByText(/^6.04 mm at the foot: its first layer spread by 0.13 mm on each side/),
-  ).toBeTruthy();
+  expect(screen.getByText(/^6.04 mm at the first layer: elephant foot of 0.13 mm per side/)).toBeTruthy();
 });
 
 test('a foot alone asks for what stands above it; what was not laid in layers has none', () => {
   show({ foot: { takenBackMm: 0.1, made: [reading(6.04)] } });
-  expect(screen.getByText(/Measure it above the foot too/)).toBeTruthy();
+  expect(screen.getByText(/Measure it above the first layer too/)).toBeTruthy();
   document.body.innerHTML = '';
   show({ made: [reading(6.1)], foot: undefined });
   press('Measure again: Bore on the axle');
-  expect(screen.queryByRole('radio', { name: 'At the foot' })).toBeNull();
+  expect(screen.queryByRole('radio', { name: 'At the first layer' })).toBeNull();
 });
