@@ -7,8 +7,9 @@ import tseslint from 'typescript-eslint';
 
 import { ownKeys } from './tools/lint/ownKeys.mjs';
 
-/** Folders of core, so that a path which climbs out of one into another can be told from one that stays inside. */
-const coreFolders = readdirSync('core');
+/** Wings of core and their rooms, so that a path which climbs out of one into another can be told from one that stays inside. */
+const coreWings = readdirSync('core').filter((name) => !name.includes('.'));
+const coreFolders = [...coreWings, ...coreWings.flatMap((wing) => readdirSync(`core/${wing}`))];
 const outOfCoreFolder = `^(\\.\\./)+(${coreFolders.join('|')})(/|$)`;
 const outOfTop = '^(\\.\\./)+(core|ui|server|app|tools|devices|demo|e2e)(/|$)';
 
@@ -23,8 +24,8 @@ const border = (files, message, ...patterns) => ({
           ...patterns.map((regex) => ({ regex, message })),
           { regex: outOfTop, message: 'Import another top folder by its alias: @core/…, @ui/…, @server/….' },
           {
-            regex: '^@core/(?!testing/|steps/)[^/]+/',
-            message: 'Import a core folder as a whole, through its index.ts.',
+            regex: '^@core/(?!testing/|shaping/steps/)[^/]+/[^/]+/',
+            message: 'Import a room of core as a whole, through its index.ts.',
           },
         ],
       },
@@ -171,13 +172,13 @@ export default tseslint.config(
   {
     // The one file that may load the geometry kernel; its name is needed where its file is served and translated.
     files: ['**/*.{ts,tsx}'],
-    ignores: ['core/kernel/kernel.ts', 'ui/solid/kernelFile.ts'],
+    ignores: ['core/shaping/kernel/kernel.ts', 'ui/solid/kernelFile.ts'],
     rules: {
       'no-restricted-syntax': [
         'error',
         {
           selector: 'ImportDeclaration[source.value=/^replicad-opencascadejs/]',
-          message: 'Only core/kernel/kernel.ts loads the geometry kernel.',
+          message: 'Only core/shaping/kernel/kernel.ts loads the geometry kernel.',
         },
       ],
     },

@@ -1,7 +1,7 @@
-import { evaluateRepair } from '@core/fit';
-import { CreatedReply, Repair, RepairList, type Change } from '@core/model';
-import { drawPicture, RepairBuilder } from '@core/solid';
-import { startKernel } from '@core/kernel';
+import { evaluateRepair } from '@core/fitting/fit';
+import { CreatedReply, Repair, RepairList, type Change } from '@core/record/model';
+import { drawPicture, RepairBuilder } from '@core/shaping/solid';
+import { startKernel } from '@core/shaping/kernel';
 
 import { lettersFont } from '../tools/lettersFont';
 

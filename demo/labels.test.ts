@@ -1,12 +1,12 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
-import { emptyRepair, readRepairFile, type Body } from '@core/model';
-import { RepairBuilder, type Built } from '@core/solid';
-import type { Kernel } from '@core/kernel';
-import type { Vec3 } from '@core/part';
-import { beginWith, STARTERS } from '@core/starters';
+import { evaluateRepair, type EvaluatedRepair } from '@core/fitting/fit';
+import { emptyRepair, readRepairFile, type Body } from '@core/record/model';
+import { RepairBuilder, type Built } from '@core/shaping/solid';
+import type { Kernel } from '@core/shaping/kernel';
+import type { Vec3 } from '@core/foundations/vectors';
+import { beginWith, STARTERS } from '@core/shaping/starters';
 import { testKernel } from '@core/testing/kernel';
 import { LONG } from '@core/testing/long';
 import { REAL_PARTS, repairOf } from '@core/testing/parts';

@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-import { REPAIR_FILE_VERSION } from '@core/model';
+import { REPAIR_FILE_VERSION } from '@core/record/model';
 
 import { expect, test } from './support/workshop';
 

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 
 import type { Download, Page } from '@playwright/test';
 
-import { readRepairFile } from '@core/model';
+import { readRepairFile } from '@core/record/model';
 
 import { addSize, goTo, partIsBuilt, takeReading } from './support/acts';
 import { expect, test } from './support/workshop';

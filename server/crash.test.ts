@@ -2,7 +2,7 @@ import { mkdtempSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-import { type Repair, writeRepairFile } from '@core/model';
+import { type Repair, writeRepairFile } from '@core/record/model';
 import { rackWheel } from '@core/testing/repairDraft';
 import { LONG } from '@core/testing/long';
 import { startProcess } from '@server/testing/otherProcess';

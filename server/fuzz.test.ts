@@ -7,7 +7,7 @@ import { gzipSync } from 'node:zlib';
 import fc from 'fast-check';
 import pino from 'pino';
 
-import { writeRepairFile } from '@core/model';
+import { writeRepairFile } from '@core/record/model';
 import { rackWheel } from '@core/testing/repairDraft';
 import { readConfig } from '@server/config';
 import { startServer, type RunningServer } from '@server/start';

@@ -4,9 +4,9 @@ import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
 import { ZodError } from 'zod';
 
-import type { Fault } from '@core/fault';
-import { pathText, type Refusal } from '@core/model';
-import { sentenceOf } from '@core/wording';
+import type { Fault } from '@core/foundations/fault';
+import { pathText, type Refusal } from '@core/record/model';
+import { sentenceOf } from '@core/reporting/wording';
 
 import { storageFault } from './database/storageFault';
 import { Trouble } from './trouble';

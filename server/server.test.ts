@@ -17,7 +17,7 @@ import {
   type Repair,
   type RepairLine,
   type Workshop,
-} from '@core/model';
+} from '@core/record/model';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
 import { searchExpression } from '@server/repairs/list';
 import { openTestServer, testSurroundings, type TestServer } from '@server/testing/testServer';

@@ -1,5 +1,5 @@
-import type { ServerFault } from '@core/fault';
-import { sentenceOf } from '@core/wording';
+import type { ServerFault } from '@core/foundations/fault';
+import { sentenceOf } from '@core/reporting/wording';
 
 /** Thrown where something can't be kept, or the server can't start; its fault has a sentence. */
 export class Trouble extends Error {

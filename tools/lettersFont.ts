@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
 
-import { readFont, type Font } from '@core/text';
+import { readFont, type Font } from '@core/shaping/text';
 
 /** The font that letters on parts are made from, read from its package; the same as the screens fetch. */
 export function lettersFont(): Font {

@@ -1,7 +1,7 @@
 import { Euler, Matrix4, Vector3 } from 'three';
 
-import type { WeldedMesh } from '@core/part';
-import { meshLaid } from '@core/found';
+import type { WeldedMesh } from '@core/shaping/part';
+import { meshLaid } from '@core/checking/found';
 import type { Manifold } from 'manifold-3d';
 
 import { manifoldKernel, meshOfManifold } from './manifold';

@@ -1,4 +1,4 @@
-import { startKernel, type Kernel } from '@core/kernel';
+import { startKernel, type Kernel } from '@core/shaping/kernel';
 
 let started: Promise<Kernel> | undefined;
 

@@ -1,5 +1,5 @@
-import { USUAL_LAYING } from '@core/model';
-import type { WeldedMesh } from '@core/part';
+import { USUAL_LAYING } from '@core/record/model';
+import type { WeldedMesh } from '@core/shaping/part';
 import {
   AS_IT_STANDS,
   LayerBench,
@@ -7,10 +7,10 @@ import {
   type LaidOut,
   type Laying,
   type PartOnBed,
-} from '@core/printing';
-import type { LayerSettings } from '@core/slice';
-import { FILAMENTS, LAYER_PRINTERS, LAYER_SETS } from '@core/workshop';
-import { sentenceOf } from '@core/wording';
+} from '@core/making/printing';
+import type { LayerSettings } from '@core/making/slice';
+import { FILAMENTS, LAYER_PRINTERS, LAYER_SETS } from '@core/record/workshop';
+import { sentenceOf } from '@core/reporting/wording';
 
 /** Settings that a workshop begins with, as the bench printer lays a body that says nothing else. */
 export function settingsNamed(id: 'draft' | 'everyday' | 'strong' | 'fine'): LayerSettings {

@@ -1,5 +1,5 @@
-import { normalSource } from '@core/fit';
-import type { DatumEdge, Layout, LayoutDistance, LayoutEnd } from '@core/model';
+import { normalSource } from '@core/fitting/fit';
+import type { DatumEdge, Layout, LayoutDistance, LayoutEnd } from '@core/record/model';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 
-import { readFont, type Font } from '@core/text';
+import { readFont, type Font } from '@core/shaping/text';
 
 /** The font that letters on parts are made from. */
 export function lettersFont(): Font {

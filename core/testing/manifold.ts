@@ -1,6 +1,6 @@
 import load, { type Manifold, type ManifoldToplevel } from 'manifold-3d';
 
-import type { WeldedMesh } from '@core/part';
+import type { WeldedMesh } from '@core/shaping/part';
 
 let loaded: Promise<ManifoldToplevel> | null = null;
 

@@ -1,4 +1,4 @@
-import type { Repair, Step } from '@core/model';
+import type { Repair, Step } from '@core/record/model';
 
 import { block, outlineOf, plain, raised, stepOf } from './pieces';
 import { RepairDraft } from './repairDraft';

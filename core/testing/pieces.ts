@@ -1,4 +1,4 @@
-import { evaluateRepair } from '@core/fit';
+import { evaluateRepair } from '@core/fitting/fit';
 import {
   numberValue,
   type Body,
@@ -6,9 +6,9 @@ import {
   type Repair,
   type Step,
   type StepKind,
-} from '@core/model';
-import { BodyBuilder, type Built } from '@core/solid';
-import type { Kernel } from '@core/kernel';
+} from '@core/record/model';
+import { BodyBuilder, type Built } from '@core/shaping/solid';
+import type { Kernel } from '@core/shaping/kernel';
 
 import { RepairDraft } from './repairDraft';
 

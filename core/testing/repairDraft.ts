@@ -9,7 +9,7 @@ import {
   type Size,
   type Step,
   type Value,
-} from '@core/model';
+} from '@core/record/model';
 
 const NOW = '2026-05-04T09:00:00.000Z';
 

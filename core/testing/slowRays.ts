@@ -1,4 +1,4 @@
-import type { SolidMesh } from '@core/part';
+import type { SolidMesh } from '@core/shaping/part';
 
 type Vec = readonly [number, number, number];
 const dot = (a: Vec, b: Vec) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];

@@ -7,7 +7,7 @@ import {
   type BufferGeometry,
 } from 'three';
 
-import { weld, type WeldedMesh } from '@core/part';
+import { weld, type WeldedMesh } from '@core/shaping/part';
 
 /** A geometry as a closed mesh. */
 export function meshOfGeometry({ index, attributes }: BufferGeometry): WeldedMesh {

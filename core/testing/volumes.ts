@@ -1,5 +1,5 @@
-import type { Step } from '@core/model';
-import type { Kernel } from '@core/kernel';
+import type { Step } from '@core/record/model';
+import type { Kernel } from '@core/shaping/kernel';
 
 import { buildPiece } from './pieces';
 

@@ -1,8 +1,8 @@
 import request from 'supertest';
 
-import { mean, readReading, sampleStandardDeviation } from '@core/measure';
+import { mean, readReading, sampleStandardDeviation } from '@core/measuring/measure';
 import { noiseFrom } from '@core/testing/layoutDraft';
-import { INSTRUMENTS } from '@core/workshop';
+import { INSTRUMENTS } from '@core/record/workshop';
 import { openTestServer, type TestServer } from '@server/testing/testServer';
 
 import { readCaliper } from './caliper';

@@ -1,7 +1,7 @@
-import { firstLayerLearned } from '@core/learn';
-import { BENCH_CALIPER_ID } from '@core/model';
-import { footSpread } from '@core/trial';
-import { DEFAULT_WORKSHOP, layerPrinterFor, machineIn } from '@core/workshop';
+import { firstLayerLearned } from '@core/fitting/learn';
+import { BENCH_CALIPER_ID } from '@core/record/model';
+import { footSpread } from '@core/fitting/trial';
+import { DEFAULT_WORKSHOP, layerPrinterFor, machineIn } from '@core/record/workshop';
 
 import { PracticePrinter } from './printer';
 

@@ -15,8 +15,8 @@ import { join } from 'node:path';
 import pino from 'pino';
 import request from 'supertest';
 
-import { evaluateRepair } from '@core/fit';
-import { LIST_OF, Repair, type Change, type RepairLine, type Workshop } from '@core/model';
+import { evaluateRepair } from '@core/fitting/fit';
+import { LIST_OF, Repair, type Change, type RepairLine, type Workshop } from '@core/record/model';
 import { readConfig } from '@server/config';
 import { startServer, type RunningServer } from '@server/start';
 import { holdDatabase } from '@server/testing/otherProcess';

@@ -2,7 +2,7 @@ import { statSync } from 'node:fs';
 
 import type { Knex } from 'knex';
 
-import type { ServerFault } from '@core/fault';
+import type { ServerFault } from '@core/foundations/fault';
 
 import { Trouble } from '../trouble';
 import { BUSY_PATIENCE_MS, isBusy, storageFault } from './storageFault';

@@ -1,4 +1,4 @@
-import type { ServerFault } from '@core/fault';
+import type { ServerFault } from '@core/foundations/fault';
 
 /**
  * What a storage error means for people; null for one that is no fault of the storage.

@@ -1,4 +1,4 @@
-import { no, ok, type Fault, type Result, type ValueProblem } from '@core/fault';
+import { no, ok, type Fault, type Result, type ValueProblem } from '@core/foundations/fault';
 
 /** A file as it stands in a repair file. */
 export interface Embedded {

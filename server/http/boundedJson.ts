@@ -1,7 +1,7 @@
 import { raw, type Request, type RequestHandler } from 'express';
 
-import type { Fault } from '@core/fault';
-import { JSON_DEPTH_LIMIT, JSON_VALUES_LIMIT } from '@core/model';
+import type { Fault } from '@core/foundations/fault';
+import { JSON_DEPTH_LIMIT, JSON_VALUES_LIMIT } from '@core/record/model';
 
 import { Refused } from '../refusal';
 import { parseApart } from './parseApart';

@@ -3,7 +3,7 @@ import { brotliCompressSync, gzipSync } from 'node:zlib';
 import express from 'express';
 import request from 'supertest';
 
-import { JSON_DEPTH_LIMIT, JSON_VALUES_LIMIT } from '@core/model';
+import { JSON_DEPTH_LIMIT, JSON_VALUES_LIMIT } from '@core/record/model';
 import { openTestServer, type TestServer } from '@server/testing/testServer';
 
 import { tooMuchIn } from './boundedJson';

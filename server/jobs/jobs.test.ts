@@ -4,9 +4,9 @@ import { join } from 'node:path';
 
 import request from 'supertest';
 
-import type { Job, NewJob } from '@core/model';
-import { evaluateRepair } from '@core/fit';
-import { newTrial } from '@core/trial';
+import type { Job, NewJob } from '@core/record/model';
+import { evaluateRepair } from '@core/fitting/fit';
+import { newTrial } from '@core/fitting/trial';
 import { rackWheel } from '@core/testing/repairDraft';
 import { openTestServer, testSurroundings, type TestServer } from '@server/testing/testServer';
 

@@ -1,4 +1,4 @@
-import type { FeatureKind, JobReason, Mishap } from '@core/model';
+import type { FeatureKind, JobReason, Mishap } from '@core/record/model';
 
 /** A machine that takes jobs, as the queue sees it. What is behind it, real or for practice, it does not know. */
 export interface Printer {

@@ -1,8 +1,8 @@
 import { EventEmitter } from 'node:events';
 
-import { no, ok, type Fault, type Result } from '@core/fault';
-import { featureOf } from '@core/fit';
-import { isOver, type Job, type JobAct, type NewJob } from '@core/model';
+import { no, ok, type Fault, type Result } from '@core/foundations/fault';
+import { featureOf } from '@core/fitting/fit';
+import { isOver, type Job, type JobAct, type NewJob } from '@core/record/model';
 
 import type { Surroundings } from '../surroundings';
 import type { Printer, PrinterReport } from './printer';

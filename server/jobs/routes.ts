@@ -2,7 +2,7 @@ import { createSession } from 'better-sse';
 import { Router } from 'express';
 import { z } from 'zod';
 
-import { JobAct, linesOf, NewJob, unreadableLine, type UnreadableLine } from '@core/model';
+import { JobAct, linesOf, NewJob, unreadableLine, type UnreadableLine } from '@core/record/model';
 
 import { boundedJson } from '../http/boundedJson';
 import { Refused } from '../refusal';

@@ -1,8 +1,8 @@
 import equal from 'fast-deep-equal';
 import type { Knex } from 'knex';
 
-import { no, ok, type Fault, type Result } from '@core/fault';
-import { Job, NewJob, type KeptGcode, type JobList, type JobReason, type JobState } from '@core/model';
+import { no, ok, type Fault, type Result } from '@core/foundations/fault';
+import { Job, NewJob, type KeptGcode, type JobList, type JobReason, type JobState } from '@core/record/model';
 
 import type { Database } from '../database/database';
 import type { JobPrograms } from './programs';

@@ -4,10 +4,16 @@ import { join } from 'node:path';
 import request from 'supertest';
 import sharp from 'sharp';
 
-import { PHOTOS_LIMIT_BYTES, readRepairFile, writeRepairFile, type Photo, type Repair } from '@core/model';
-import { freeze } from '@core/revision';
+import {
+  PHOTOS_LIMIT_BYTES,
+  readRepairFile,
+  writeRepairFile,
+  type Photo,
+  type Repair,
+} from '@core/record/model';
+import { freeze } from '@core/reporting/revision';
 import { rackWheel } from '@core/testing/repairDraft';
-import { DEFAULT_WORKSHOP } from '@core/workshop';
+import { DEFAULT_WORKSHOP } from '@core/record/workshop';
 import { openTestServer, testSurroundings, type TestServer } from '@server/testing/testServer';
 
 import { isPlainJpeg } from './plainJpeg';

@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 
-import { no, ok, type Fault, type Result } from '@core/fault';
+import { no, ok, type Fault, type Result } from '@core/foundations/fault';
 
 import { isPlainJpeg } from './plainJpeg';
 

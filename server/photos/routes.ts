@@ -1,6 +1,6 @@
 import { raw, Router } from 'express';
 
-import { PhotoFile } from '@core/model';
+import { PhotoFile } from '@core/record/model';
 
 import { Refused } from '../refusal';
 import { PHOTO_LIMIT_BYTES } from './prepare';

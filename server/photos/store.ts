@@ -1,4 +1,4 @@
-import { ok, type Fault, type Result } from '@core/fault';
+import { ok, type Fault, type Result } from '@core/foundations/fault';
 
 import { HashedFiles } from '../files/hashedFiles';
 import { unpacked, type Embedded } from '../files/unpacked';

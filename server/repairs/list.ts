@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import type { z } from 'zod';
 
-import type { ListQuery, NextThing, Picture, RepairLine, RepairList, Stage } from '@core/model';
+import type { ListQuery, NextThing, Picture, RepairLine, RepairList, Stage } from '@core/record/model';
 
 interface LineRow {
   id: string;

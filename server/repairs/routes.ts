@@ -1,6 +1,6 @@
 import { Router } from 'express';
 
-import { fileStem } from '@core/formats';
+import { fileStem } from '@core/making/formats';
 import {
   Change,
   changeInPresentWords,
@@ -17,8 +17,8 @@ import {
   writeRepairFile,
   type CorrectionEffects,
   type Repair,
-} from '@core/model';
-import { effectsOf } from '@core/trial';
+} from '@core/record/model';
+import { effectsOf } from '@core/fitting/trial';
 
 import { boundedJson } from '../http/boundedJson';
 import type { PhotoStore } from '../photos/store';

@@ -7,7 +7,7 @@ import {
   type Repair,
   type RepairHead,
   type RowKind,
-} from '@core/model';
+} from '@core/record/model';
 
 /** Every list of a repair has a table of its name. */
 const LISTS: readonly ListName[] = Object.values(LIST_OF);

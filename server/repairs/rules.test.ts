@@ -12,10 +12,10 @@ import {
   type Photo,
   type Repair,
   type RowKind,
-} from '@core/model';
-import { freeze } from '@core/revision';
+} from '@core/record/model';
+import { freeze } from '@core/reporting/revision';
 import { rackWheel } from '@core/testing/repairDraft';
-import { DEFAULT_WORKSHOP } from '@core/workshop';
+import { DEFAULT_WORKSHOP } from '@core/record/workshop';
 import { openTestServer, testSurroundings, type TestServer } from '@server/testing/testServer';
 
 const surroundings = testSurroundings();

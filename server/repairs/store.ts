@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import { LRUCache } from 'lru-cache';
 import type { z } from 'zod';
 
-import { no, ok, type Fault, type Result } from '@core/fault';
+import { no, ok, type Fault, type Result } from '@core/foundations/fault';
 import {
   applyChange,
   copyRepair,
@@ -21,7 +21,7 @@ import {
   type Repair,
   type RepairList,
   type Trial,
-} from '@core/model';
+} from '@core/record/model';
 
 import type { Database } from '../database/database';
 import type { Surroundings } from '../surroundings';

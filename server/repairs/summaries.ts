@@ -1,8 +1,8 @@
 import type { Knex } from 'knex';
 
-import type { Repair } from '@core/model';
-import { progressOf } from '@core/progress';
-import { newestRevision } from '@core/revision';
+import type { Repair } from '@core/record/model';
+import { progressOf } from '@core/reporting/progress';
+import { newestRevision } from '@core/reporting/revision';
 
 import type { Database } from '../database/database';
 

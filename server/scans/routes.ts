@@ -1,6 +1,6 @@
 import { raw, Router } from 'express';
 
-import { ScanFile } from '@core/model';
+import { ScanFile } from '@core/record/model';
 
 import { Refused } from '../refusal';
 import { SCAN_LIMIT_BYTES, type ScanStore } from './store';

@@ -3,9 +3,9 @@ import { join } from 'node:path';
 
 import request from 'supertest';
 
-import { writePly, writeStl } from '@core/formats';
-import { readFound } from '@core/found';
-import { copyRepair, readRepairFile, type Scan } from '@core/model';
+import { writePly, writeStl } from '@core/making/formats';
+import { readFound } from '@core/checking/found';
+import { copyRepair, readRepairFile, type Scan } from '@core/record/model';
 import { rackWheel } from '@core/testing/repairDraft';
 import { openTestServer, type TestServer } from '@server/testing/testServer';
 

@@ -1,5 +1,5 @@
-import { no, ok, type Fault, type Result } from '@core/fault';
-import { trianglesOfPly } from '@core/formats';
+import { no, ok, type Fault, type Result } from '@core/foundations/fault';
+import { trianglesOfPly } from '@core/making/formats';
 
 import { HashedFiles } from '../files/hashedFiles';
 import { unpacked, type Embedded } from '../files/unpacked';

@@ -1,6 +1,6 @@
 import { Router } from 'express';
 
-import { WorkshopChange } from '@core/model';
+import { WorkshopChange } from '@core/record/model';
 
 import { boundedJson } from '../http/boundedJson';
 import { Refused } from '../refusal';

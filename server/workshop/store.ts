@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 
-import { no, ok, type Fault, type Result } from '@core/fault';
+import { no, ok, type Fault, type Result } from '@core/foundations/fault';
 import {
   applyWorkshopChange,
   withWorkshopRow,
@@ -11,8 +11,8 @@ import {
   type WorkshopChange,
   type WorkshopRowKind,
   type WorkshopRowOf,
-} from '@core/model';
-import { DEFAULT_WORKSHOP, lackingRows } from '@core/workshop';
+} from '@core/record/model';
+import { DEFAULT_WORKSHOP, lackingRows } from '@core/record/workshop';
 
 import type { Database } from '../database/database';
 import type { Surroundings } from '../surroundings';

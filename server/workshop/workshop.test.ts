@@ -4,16 +4,16 @@ import { join } from 'node:path';
 
 import request from 'supertest';
 
-import { evaluateRepair } from '@core/fit';
+import { evaluateRepair } from '@core/fitting/fit';
 import {
   writeRepairFile,
   type Instrument,
   type Repair,
   type Workshop,
   type WorkshopChange,
-} from '@core/model';
+} from '@core/record/model';
 import { rackWheel } from '@core/testing/repairDraft';
-import { DEFAULT_WORKSHOP } from '@core/workshop';
+import { DEFAULT_WORKSHOP } from '@core/record/workshop';
 import { openTestServer, testSurroundings, type TestServer } from '@server/testing/testServer';
 
 const surroundings = testSurroundings();

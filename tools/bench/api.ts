@@ -7,7 +7,7 @@ import autocannon from 'autocannon';
 import express from 'express';
 import pino from 'pino';
 
-import { writeRepairFile, type Change, type Repair } from '@core/model';
+import { writeRepairFile, type Change, type Repair } from '@core/record/model';
 import { startServer } from '@server/start';
 
 import { figure, median, type Figure } from './figure';

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 
 import pino from 'pino';
 
-import { writeRepairFile, type NewJob, type Repair } from '@core/model';
+import { writeRepairFile, type NewJob, type Repair } from '@core/record/model';
 import { startServer } from '@server/start';
 
 import { figure, median, type Figure } from './figure';

@@ -1,6 +1,6 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 
-import { solveLayout } from '@core/layout';
+import { solveLayout } from '@core/measuring/layout';
 import { LayoutDraft, noiseFrom } from '@core/testing/layoutDraft';
 
 import { figure, timePair, type Figure } from './figure';

@@ -9,7 +9,7 @@ import {
   WORLD_NAMES,
   type FirstMake,
   type Knowing,
-} from '@core/rehearsal';
+} from '@core/fitting/rehearsal';
 
 import { figure, type Figure } from './figure';
 

@@ -1,8 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { startKernel } from '@core/kernel';
-import { readRepairFile, type Repair } from '@core/model';
+import { startKernel } from '@core/shaping/kernel';
+import { readRepairFile, type Repair } from '@core/record/model';
 
 import { apiFigures } from './api';
 import type { Figure } from './figure';

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-import { ListQuery, type Repair } from '@core/model';
+import { ListQuery, type Repair } from '@core/record/model';
 import { openDatabase } from '@server/database/open';
 import { RepairStore } from '@server/repairs/store';
 

@@ -1,6 +1,6 @@
-import { evaluateRepair } from '@core/fit';
-import { BodyBuilder } from '@core/solid';
-import { startKernel, type Kernel } from '@core/kernel';
+import { evaluateRepair } from '@core/fitting/fit';
+import { BodyBuilder } from '@core/shaping/solid';
+import { startKernel, type Kernel } from '@core/shaping/kernel';
 import { REAL_PARTS, repairOf, type Part } from '@core/testing/parts';
 
 import { figure, timePair, type Figure } from './figure';

@@ -1,8 +1,8 @@
-import { evaluateRepair } from '@core/fit';
-import { numberValue, type Body, type Step } from '@core/model';
-import { BodyBuilder } from '@core/solid';
-import { meshOf, scoped, startKernel, type Kernel } from '@core/kernel';
-import { SCREEN_QUALITY } from '@core/part';
+import { evaluateRepair } from '@core/fitting/fit';
+import { numberValue, type Body, type Step } from '@core/record/model';
+import { BodyBuilder } from '@core/shaping/solid';
+import { meshOf, scoped, startKernel, type Kernel } from '@core/shaping/kernel';
+import { SCREEN_QUALITY } from '@core/shaping/part';
 import { block, stepOf } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 

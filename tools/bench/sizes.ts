@@ -1,7 +1,7 @@
-import { layFormula, parseFormula, Sheet, tagsIn } from '@core/formula';
-import { SizeGraph } from '@core/measure';
-import { letterAt, newSize, type Reading, type Size } from '@core/model';
-import { DEFAULT_WORKSHOP } from '@core/workshop';
+import { layFormula, parseFormula, Sheet, tagsIn } from '@core/foundations/formula';
+import { SizeGraph } from '@core/measuring/measure';
+import { letterAt, newSize, type Reading, type Size } from '@core/record/model';
+import { DEFAULT_WORKSHOP } from '@core/record/workshop';
 
 import { figure, timePair, type Figure } from './figure';
 

@@ -1,18 +1,18 @@
 import type { ManifoldToplevel } from 'manifold-3d';
 import { Clipper, EndType, FillRule, JoinType, type Paths64 } from 'clipper2-ts';
 
-import { evaluateRepair } from '@core/fit';
-import type { Kernel } from '@core/kernel';
-import { layerMeshOf } from '@core/make';
-import type { WeldedMesh } from '@core/part';
-import { laidDown } from '@core/printing';
+import { evaluateRepair } from '@core/fitting/fit';
+import type { Kernel } from '@core/shaping/kernel';
+import { layerMeshOf } from '@core/reporting/make';
+import type { WeldedMesh } from '@core/shaping/part';
+import { laidDown } from '@core/making/printing';
 import { settingsNamed } from '@core/testing/laid';
-import { LAYER_PRINTERS } from '@core/workshop';
-import { areaWithin, contoursAt, cutTable, Slicer, type LayerSettings } from '@core/slice';
-import { BodyBuilder } from '@core/solid';
+import { LAYER_PRINTERS } from '@core/record/workshop';
+import { areaWithin, contoursAt, cutTable, Slicer, type LayerSettings } from '@core/making/slice';
+import { BodyBuilder } from '@core/shaping/solid';
 import { REAL_PARTS, repairOf } from '@core/testing/parts';
 import { ringMesh } from '@core/testing/slowRays';
-import { weld } from '@core/part';
+import { weld } from '@core/shaping/part';
 
 import { figure, timePair, type Figure } from './figure';
 

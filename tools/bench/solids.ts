@@ -1,8 +1,8 @@
-import { evaluateRepair } from '@core/fit';
-import { numberValue, type Body, type Repair } from '@core/model';
-import { BodyBuilder } from '@core/solid';
-import { startKernel, type Kernel } from '@core/kernel';
-import { MemoryWatch } from '@core/part';
+import { evaluateRepair } from '@core/fitting/fit';
+import { numberValue, type Body, type Repair } from '@core/record/model';
+import { BodyBuilder } from '@core/shaping/solid';
+import { startKernel, type Kernel } from '@core/shaping/kernel';
+import { MemoryWatch } from '@core/shaping/part';
 import { REAL_PARTS, repairOf } from '@core/testing/parts';
 
 import { ByHand, DEMO_BY_HAND, REAL_BY_HAND, type Numbers } from './hand';

@@ -1,4 +1,4 @@
-import { thinnestWall } from '@core/inspect';
+import { thinnestWall } from '@core/checking/inspect';
 import { ringMesh, slowFirstHit } from '@core/testing/slowRays';
 
 import { figure, timePair, type Figure } from './figure';

@@ -1,7 +1,7 @@
-import type { Kernel } from '@core/kernel';
-import type { FaceTag } from '@core/part';
-import { threadedRod } from '@core/shaping';
-import { ridgeOf, threadForm, THREADS, type Ridge } from '@core/standards';
+import type { Kernel } from '@core/shaping/kernel';
+import type { FaceTag } from '@core/shaping/part';
+import { threadedRod } from '@core/shaping/forming';
+import { ridgeOf, threadForm, THREADS, type Ridge } from '@core/foundations/standards';
 
 import { figure, timePair, type Figure } from './figure';
 

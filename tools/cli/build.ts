@@ -1,17 +1,17 @@
 import { mkdirSync, renameSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { evaluateRepair } from '@core/fit';
-import { fileStem } from '@core/formats';
-import { figuresOf, findingsOf } from '@core/inspect';
-import { SPARE_FORMATS } from '@core/formats';
-import { asMade, spareFile, spareStems } from '@core/make';
-import { emptyRepair, type Repair, type RepairFileContent } from '@core/model';
-import { massProperties, startKernel, type Kernel, type TaggedSolid } from '@core/kernel';
-import { RepairBuilder } from '@core/solid';
-import { beginWith, STARTERS } from '@core/starters';
-import { findingSentence, sentenceOf } from '@core/wording';
-import { DEFAULT_WORKSHOP, growthOf, machineIn, materialIn } from '@core/workshop';
+import { evaluateRepair } from '@core/fitting/fit';
+import { fileStem } from '@core/making/formats';
+import { figuresOf, findingsOf } from '@core/checking/inspect';
+import { SPARE_FORMATS } from '@core/making/formats';
+import { asMade, spareFile, spareStems } from '@core/reporting/make';
+import { emptyRepair, type Repair, type RepairFileContent } from '@core/record/model';
+import { massProperties, startKernel, type Kernel, type TaggedSolid } from '@core/shaping/kernel';
+import { RepairBuilder } from '@core/shaping/solid';
+import { beginWith, STARTERS } from '@core/shaping/starters';
+import { findingSentence, sentenceOf } from '@core/reporting/wording';
+import { DEFAULT_WORKSHOP, growthOf, machineIn, materialIn } from '@core/record/workshop';
 
 import { lettersFont } from '../lettersFont';
 

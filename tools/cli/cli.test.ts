@@ -5,16 +5,16 @@ import { join } from 'node:path';
 
 import { unzipSync } from 'fflate';
 
-import { evaluateRepair } from '@core/fit';
-import { layerMeshOf } from '@core/make';
-import { readRepairFile, writeRepairFile, type RepairFileContent } from '@core/model';
-import { sliceRequestOf } from '@core/printing';
-import { RepairBuilder, type Built } from '@core/solid';
-import { STARTERS } from '@core/starters';
+import { evaluateRepair } from '@core/fitting/fit';
+import { layerMeshOf } from '@core/reporting/make';
+import { readRepairFile, writeRepairFile, type RepairFileContent } from '@core/record/model';
+import { sliceRequestOf } from '@core/making/printing';
+import { RepairBuilder, type Built } from '@core/shaping/solid';
+import { STARTERS } from '@core/shaping/starters';
 import { testKernel } from '@core/testing/kernel';
 import { LONG } from '@core/testing/long';
 import { REAL_PARTS, repairOf } from '@core/testing/parts';
-import { DEFAULT_WORKSHOP, growthOf, machineIn } from '@core/workshop';
+import { DEFAULT_WORKSHOP, growthOf, machineIn } from '@core/record/workshop';
 import { LayerDesk } from '@ui/layers/layerDesk';
 
 const root = join(__dirname, '..', '..');
@@ -283,7 +283,7 @@ test('bad files and bad calls end with 2 and a sentence', () => {
   expect(cli('sing').status).toBe(2);
 }, 60_000);
 
-// That each starter is built to what it should be is tried in core/starters.
+// That each starter is built to what it should be is tried in core/shaping/starters.
 (LONG ? test : test.skip)(
   'every starter is built to closed solids, in a folder of its own',
   () => {

@@ -9,7 +9,7 @@ import {
   type Knowing,
   type RealMachine,
   type World,
-} from '@core/rehearsal';
+} from '@core/fitting/rehearsal';
 
 /**
  * Rehearses first makes on printers whose habits only the rehearsal knows; one JSON line for each printer, the last for all of them.

@@ -2,9 +2,9 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { isMainThread } from 'node:worker_threads';
 
-import { readRepairFile, type Repair, type RepairFileContent, type Workshop } from '@core/model';
-import { readMachinesFile, WORLD_NAMES } from '@core/rehearsal';
-import { programFaultOf, programFaultReport, sentenceOf } from '@core/wording';
+import { readRepairFile, type Repair, type RepairFileContent, type Workshop } from '@core/record/model';
+import { readMachinesFile, WORLD_NAMES } from '@core/fitting/rehearsal';
+import { programFaultOf, programFaultReport, sentenceOf } from '@core/reporting/wording';
 import {
   DEFAULT_WORKSHOP,
   LAYER_SETS,
@@ -12,7 +12,7 @@ import {
   layerSetsIn,
   resinPrinterIn,
   withUsualRows,
-} from '@core/workshop';
+} from '@core/record/workshop';
 
 import type { StepAt, Telling } from './build';
 import { learn, learnWorlds } from './learn';

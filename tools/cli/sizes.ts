@@ -1,7 +1,7 @@
-import { evaluateRepair, type Worked } from '@core/fit';
-import { uncertaintyOf } from '@core/measure';
-import type { RepairFileContent } from '@core/model';
-import { sentenceOf } from '@core/wording';
+import { evaluateRepair, type Worked } from '@core/fitting/fit';
+import { uncertaintyOf } from '@core/measuring/measure';
+import type { RepairFileContent } from '@core/record/model';
+import { sentenceOf } from '@core/reporting/wording';
 
 /**
  * All working sizes of a repair with their trails, as data to be printed. Lengths in mm, angles in radians, as

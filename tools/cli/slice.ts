@@ -1,12 +1,12 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { no, ok, type Fault, type Result } from '@core/fault';
-import { evaluateRepair } from '@core/fit';
-import { startKernel } from '@core/kernel';
-import { layerMeshOf, spareStems } from '@core/make';
-import type { Body, RepairFileContent } from '@core/model';
-import type { WeldedMesh } from '@core/part';
+import { no, ok, type Fault, type Result } from '@core/foundations/fault';
+import { evaluateRepair } from '@core/fitting/fit';
+import { startKernel } from '@core/shaping/kernel';
+import { layerMeshOf, spareStems } from '@core/reporting/make';
+import type { Body, RepairFileContent } from '@core/record/model';
+import type { WeldedMesh } from '@core/shaping/part';
 import {
   LayerBench,
   layerMeans,
@@ -15,11 +15,11 @@ import {
   writeGcode,
   type LaidOut,
   type SliceRequest,
-} from '@core/printing';
-import { imageStack, ResinBench, type LaidInResin } from '@core/resin';
-import { RepairBuilder } from '@core/solid';
-import { layerWarningSentence, resinWarningSentence, sentenceOf } from '@core/wording';
-import { growthOf, machineIn } from '@core/workshop';
+} from '@core/making/printing';
+import { imageStack, ResinBench, type LaidInResin } from '@core/making/resin';
+import { RepairBuilder } from '@core/shaping/solid';
+import { layerWarningSentence, resinWarningSentence, sentenceOf } from '@core/reporting/wording';
+import { growthOf, machineIn } from '@core/record/workshop';
 
 import { lettersFont } from '../lettersFont';
 import { stepTeller, writeWhole, type Telling } from './build';

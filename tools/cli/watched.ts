@@ -1,6 +1,6 @@
 import { parentPort, Worker, workerData } from 'node:worker_threads';
 
-import type { RepairFileContent } from '@core/model';
+import type { RepairFileContent } from '@core/record/model';
 
 import { build, buildStarters, type StepAt, type Telling } from './build';
 import { slice, type SliceWish } from './slice';

@@ -1,9 +1,9 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { OutlineShape } from '@core/fields';
-import { LIST_OF, REPAIR_FILE_VERSION, STEP_KINDS, WORKSHOP_ROWS } from '@core/model';
-import { STEP_DATA } from '@core/steps/data';
+import { OutlineShape } from '@core/foundations/fields';
+import { LIST_OF, REPAIR_FILE_VERSION, STEP_KINDS, WORKSHOP_ROWS } from '@core/record/model';
+import { STEP_DATA } from '@core/shaping/steps/data';
 
 /** The documents against what they describe: what is added, renamed or taken away has to be told there. */
 
@@ -42,7 +42,7 @@ describe('docs/repair-file.md', () => {
   });
 
   test('every version that was written stands frozen beside the tests', () => {
-    const frozen = readdirSync(join(ROOT, 'core', 'model', 'frozen')).join(' ');
+    const frozen = readdirSync(join(ROOT, 'core', 'record', 'model', 'frozen')).join(' ');
     for (let version = 1; version <= REPAIR_FILE_VERSION; version += 1) {
       expect(frozen).toContain(`version-${version}`);
     }

@@ -15,12 +15,13 @@ export function drawnRooms(imports: readonly Import[]): string {
   const tops = [...new Set([...uses.keys(), ...[...uses.values()].flatMap((to) => [...to])])].sort();
   const groups = new Map<string, string[]>();
   for (const room of tops) {
-    const top = room.split('/')[0]!;
-    groups.set(top, [...(groups.get(top) ?? []), room]);
+    const [top, wing] = room.split('/') as [string, string?];
+    const group = top === 'core' ? `core/${wing}` : top;
+    groups.set(group, [...(groups.get(group) ?? []), room]);
   }
   const id = (room: string) => room.replace(/[^a-z]/gi, '_');
   const lines = [...groups].flatMap(([top, rooms]) => [
-    `  subgraph ${top}_["${top}"]`,
+    `  subgraph ${id(top)}_["${top}"]`,
     ...rooms.map((room) => `    ${id(room)}["${room.slice(top.length + 1) || top}"]`),
     '  end',
   ]);

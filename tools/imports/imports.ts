@@ -126,17 +126,20 @@ export function reachedFrom(imports: readonly Import[], start: string): Set<stri
   return reached;
 }
 
-/** The kinds of steps stand in three layers: what is kept of them, what is said and known of them, and their solids. */
+/** The kinds of steps are in three layers: what is kept of them, what is said and known of them, and their solids. */
 function layerOfSteps(file: string): string {
-  if (/\/(schema|data|facts)\.ts$/.test(file)) return 'core/steps schemas';
-  return /\/(solid|solids|upToCurved)\.ts$/.test(file) ? 'core/steps solids' : 'core/steps words';
+  if (/\/(schema|data|facts)\.ts$/.test(file)) return 'core/shaping/steps schemas';
+  return /\/(solid|solids|upToCurved)\.ts$/.test(file)
+    ? 'core/shaping/steps solids'
+    : 'core/shaping/steps words';
 }
 
-/** The room that a file stands in: `core/model`, `ui/stages/shape`; other folders as a whole. */
+/** The room that a file is in: `core/record/model`, `ui/stages/shape`; other folders as a whole. */
 export function roomOf(file: string): string {
   const [top, second, third] = relative('.', file).split('/') as [string, string?, string?];
   if (second === undefined || isSource(second)) return top;
-  if (file.startsWith('core/steps/')) return layerOfSteps(file);
+  if (file.startsWith('core/shaping/steps/')) return layerOfSteps(file);
+  if (top === 'core' && third && !isSource(third)) return `core/${second}/${third}`;
   if (top === 'ui' && second === 'stages' && third && !isSource(third)) return `ui/stages/${third}`;
   return ['core', 'ui', 'server', 'tools'].includes(top) ? `${top}/${second}` : top;
 }

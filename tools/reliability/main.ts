@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { KNOWINGS, reliabilityOf, type Knowing, type Tenth } from '@core/rehearsal';
+import { KNOWINGS, reliabilityOf, type Knowing, type Tenth } from '@core/fitting/rehearsal';
 
 import { KNOWING_WORDS, makesOfWorlds } from '../bench/learning';
 

@@ -1,9 +1,9 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { startKernel } from '@core/kernel';
-import { starterFigure } from '@core/solid';
-import { STARTERS } from '@core/starters';
+import { startKernel } from '@core/shaping/kernel';
+import { starterFigure } from '@core/shaping/solid';
+import { STARTERS } from '@core/shaping/starters';
 
 /** Two hundredths of a millimetre are less than a line is broad. */
 const round = (_key: string, value: unknown) =>
@@ -16,7 +16,7 @@ async function main(): Promise<void> {
     (starter) => `${JSON.stringify(starter.id)}: ${JSON.stringify(starterFigure(kernel, starter), round)}`,
   );
   writeFileSync(
-    join(__dirname, '..', '..', 'core', 'starters', 'figures.json'),
+    join(__dirname, '..', '..', 'core', 'shaping', 'starters', 'figures.json'),
     `{\n${lines.join(',\n')}\n}\n`,
   );
 }

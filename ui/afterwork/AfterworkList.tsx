@@ -1,9 +1,9 @@
 import Check from 'lucide-react-native/icons/check';
 import { Pressable, Text, View } from 'react-native';
 
-import { isFinished, type AfterworkTask } from '@core/afterwork';
-import type { FinishedWork } from '@core/model';
-import { afterworkSentence, afterworkTotal } from '@core/wording';
+import { isFinished, type AfterworkTask } from '@core/making/afterwork';
+import type { FinishedWork } from '@core/record/model';
+import { afterworkSentence, afterworkTotal } from '@core/reporting/wording';
 
 import { useShow } from '../preferences/useShow';
 import { GroupHeading } from '../shared/Heading';

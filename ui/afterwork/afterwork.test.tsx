@@ -1,8 +1,8 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 
-import { evaluateRepair } from '@core/fit';
-import { USUAL_LAYING, type Trial } from '@core/model';
-import { newTrial } from '@core/trial';
+import { evaluateRepair } from '@core/fitting/fit';
+import { USUAL_LAYING, type Trial } from '@core/record/model';
+import { newTrial } from '@core/fitting/trial';
 import { rackWheel } from '@core/testing/repairDraft';
 
 import { TrialAfterwork } from '../stages/trial/TrialAfterwork';

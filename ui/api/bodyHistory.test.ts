@@ -1,4 +1,4 @@
-import type { Body } from '@core/model';
+import type { Body } from '@core/record/model';
 import { block } from '@core/testing/pieces';
 
 import { useBodyHistory, whileStepping } from './bodyHistory';

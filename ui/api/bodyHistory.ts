@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 
-import type { Body } from '@core/model';
-import { ownValue } from '@core/own';
+import type { Body } from '@core/record/model';
+import { ownValue } from '@core/foundations/own';
 
 /** Bodies as they were before each change of this session, and as they were before each step back, by body. */
 interface BodyHistory {

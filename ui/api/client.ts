@@ -1,8 +1,8 @@
 import { z } from 'zod';
 
-import { Refusal } from '@core/model';
-import { isKnownFault, sentenceOf } from '@core/wording';
-import type { Fault } from '@core/fault';
+import { Refusal } from '@core/record/model';
+import { isKnownFault, sentenceOf } from '@core/reporting/wording';
+import type { Fault } from '@core/foundations/fault';
 
 /** The server said no. The sentence is for the person; the fault, when we know it, for the screen. */
 export class Refused extends Error {

@@ -1,8 +1,8 @@
 import { onlineManager } from '@tanstack/react-query';
 import { create } from 'zustand';
 
-import { Refusal } from '@core/model';
-import { isKnownFault, sentenceOf } from '@core/wording';
+import { Refusal } from '@core/record/model';
+import { isKnownFault, sentenceOf } from '@core/reporting/wording';
 
 import { mayComeBack, Troubled } from './client';
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { PhotoFile } from '@core/model';
+import { PhotoFile } from '@core/record/model';
 
 import { sendFile } from './sendFile';
 

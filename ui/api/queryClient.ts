@@ -7,7 +7,7 @@ import {
   WorkshopChange,
   type Repair,
   type Workshop,
-} from '@core/model';
+} from '@core/record/model';
 
 import { ask, mayComeBack, Refused, Unreachable } from './client';
 import { noteReach, noteWell } from './connection';

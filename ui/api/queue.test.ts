@@ -9,9 +9,9 @@ import {
   type Repair,
   type Workshop,
   type WorkshopChange,
-} from '@core/model';
+} from '@core/record/model';
 import { rackWheel } from '@core/testing/repairDraft';
-import { DEFAULT_WORKSHOP } from '@core/workshop';
+import { DEFAULT_WORKSHOP } from '@core/record/workshop';
 
 import { ask, Refused, Unreachable } from './client';
 import { lookNow, useConnection, watchCallsOnly } from './connection';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { ScanFile } from '@core/model';
+import { ScanFile } from '@core/record/model';
 
 import { sendFile } from './sendFile';
 

@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 
-import { isKnownFault, sentenceOf } from '@core/wording';
-import { Refusal } from '@core/model';
+import { isKnownFault, sentenceOf } from '@core/reporting/wording';
+import { Refusal } from '@core/record/model';
 
 import { Refused, Troubled, Unreachable } from './client';
 

@@ -9,7 +9,7 @@ import {
   type Change,
   type RowKind,
   type RowOf,
-} from '@core/model';
+} from '@core/record/model';
 
 import { ask } from './client';
 import { useRestoredCopy } from './device/keptCopies';

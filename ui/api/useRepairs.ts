@@ -2,7 +2,14 @@ import { keepPreviousData, useInfiniteQuery, useMutation, useQueryClient } from 
 
 import type { z } from 'zod';
 
-import { ChangeReply, CreatedReply, Repair, RepairList, type Change, type NewRepair } from '@core/model';
+import {
+  ChangeReply,
+  CreatedReply,
+  Repair,
+  RepairList,
+  type Change,
+  type NewRepair,
+} from '@core/record/model';
 
 import { ask, Unreachable } from './client';
 import { noteReach } from './connection';

@@ -8,8 +8,8 @@ import {
   type WorkshopChange,
   type WorkshopRowKind,
   type WorkshopRowOf,
-} from '@core/model';
-import { DEFAULT_WORKSHOP } from '@core/workshop';
+} from '@core/record/model';
+import { DEFAULT_WORKSHOP } from '@core/record/workshop';
 
 import { ask } from './client';
 import { useRestoredCopy } from './device/keptCopies';

@@ -1,4 +1,4 @@
-import { MOVE_KINDS, type LayerDrawing } from '@core/printing';
+import { MOVE_KINDS, type LayerDrawing } from '@core/making/printing';
 
 /** Layers of a tall part, points round each, and lines of filling in it. */
 const LAYERS = 250;

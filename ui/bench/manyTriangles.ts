@@ -1,4 +1,4 @@
-import type { SolidMesh } from '@core/part';
+import type { SolidMesh } from '@core/shaping/part';
 
 /** Bands along the turned part, triangles round it and along each band. */
 const BANDS = 100;

@@ -1,8 +1,8 @@
 import { Text, View } from 'react-native';
 
-import type { Body } from '@core/model';
-import type { Compared } from '@core/revision';
-import { sentenceOf } from '@core/wording';
+import type { Body } from '@core/record/model';
+import type { Compared } from '@core/reporting/revision';
+import { sentenceOf } from '@core/reporting/wording';
 
 import { Broken } from '../report/ScreenBoundary';
 import { Button } from '../shared/Button';

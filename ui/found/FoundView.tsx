@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 
-import type { SolidMesh } from '@core/part';
+import type { SolidMesh } from '@core/shaping/part';
 
 import { turnByKey } from '../scene/turningKeys';
 import { useScene } from '../scene/useScene';

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { Text, View } from 'react-native';
 
-import type { Body, Scan } from '@core/model';
+import type { Body, Scan } from '@core/record/model';
 
 import { Unreachable } from '../api/client';
 import { newId } from '../api/newId';

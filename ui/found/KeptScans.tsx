@@ -1,6 +1,6 @@
 import { Text, View } from 'react-native';
 
-import type { Body, Scan } from '@core/model';
+import type { Body, Scan } from '@core/record/model';
 
 import { useChangeRepair } from '../api/useRepair';
 import { useRepairContext } from '../inRepair/useRepairContext';

@@ -72,12 +72,7 @@ export function LaidOver({
         <Busy words={`Comparing them: ${(100 * share).toFixed(0)} %`} onStop={onStop} />
       )}
       <Text className="font-label text-[14px] text-muted">Show deviations above, mm</Text>
-      <Switch<Limit>
-        label="Show deviations above, mm"
-        options={LIMITS}
-        value={limit}
-        onChange={setLimit}
-      />
+      <Switch<Limit> label="Show deviations above, mm" options={LIMITS} value={limit} onChange={setLimit} />
       <Text className="font-label text-[14px] text-muted">
         Aligned by what matches, so that worn or broken places do not pull it; or by the whole piece
       </Text>

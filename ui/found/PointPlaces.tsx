@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import type { PlacePair } from '@core/found';
-import type { Vec3 } from '@core/part';
-import { sentenceOf } from '@core/wording';
+import type { PlacePair } from '@core/checking/found';
+import type { Vec3 } from '@core/foundations/vectors';
+import { sentenceOf } from '@core/reporting/wording';
 
 import { Button } from '../shared/Button';
 import { GroupHeading } from '../shared/Heading';

@@ -2,8 +2,9 @@ import Crosshair from 'lucide-react-native/icons/crosshair';
 import { useEffect, useState } from 'react';
 import { Text, View } from 'react-native';
 
-import type { Vec3, WeldedMesh } from '@core/part';
-import { ownValue } from '@core/own';
+import type { Vec3 } from '@core/foundations/vectors';
+import type { WeldedMesh } from '@core/shaping/part';
+import { ownValue } from '@core/foundations/own';
 
 import { turnByKey } from '../scene/turningKeys';
 import { useScene } from '../scene/useScene';

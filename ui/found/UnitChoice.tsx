@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { FOUND_UNITS, type FoundUnit } from '@core/found';
+import { FOUND_UNITS, type FoundUnit } from '@core/checking/found';
 
 import { useShow } from '../preferences/useShow';
 import { Button } from '../shared/Button';

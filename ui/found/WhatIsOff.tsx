@@ -1,6 +1,6 @@
 import { Text, View } from 'react-native';
 
-import type { FoundFigures } from '@core/found';
+import type { FoundFigures } from '@core/checking/found';
 
 import { useShow } from '../preferences/useShow';
 

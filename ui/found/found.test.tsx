@@ -1,11 +1,11 @@
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { Euler, Matrix4, Vector3 } from 'three';
 
-import { writeStl } from '@core/formats';
-import { meshLaid } from '@core/found';
-import type { Scan } from '@core/model';
+import { writeStl } from '@core/making/formats';
+import { meshLaid } from '@core/checking/found';
+import type { Scan } from '@core/record/model';
 import { rackWheel } from '@core/testing/repairDraft';
-import { DEFAULT_WORKSHOP } from '@core/workshop';
+import { DEFAULT_WORKSHOP } from '@core/record/workshop';
 
 import { Unreachable } from '../api/client';
 import { InRepair } from '../testing/InRepair';

@@ -1,7 +1,7 @@
 import { Matrix4, Quaternion, Vector3 } from 'three';
 
-import { writePly } from '@core/formats';
-import { ok, type FoundFault, type Result } from '@core/fault';
+import { writePly } from '@core/making/formats';
+import { ok, type FoundFault, type Result } from '@core/foundations/fault';
 import {
   boxOf,
   comparedOver,
@@ -18,9 +18,9 @@ import {
   type FoundWays,
   type Laid,
   type PlacePair,
-} from '@core/found';
-import type { ScanPlace } from '@core/model';
-import type { SolidMesh, WeldedMesh } from '@core/part';
+} from '@core/checking/found';
+import type { ScanPlace } from '@core/record/model';
+import type { SolidMesh, WeldedMesh } from '@core/shaping/part';
 
 import type { FoundRead, FoundShown, LaidWays } from './protocol';
 

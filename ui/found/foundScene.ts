@@ -13,8 +13,9 @@ import {
   Vector3,
 } from 'three';
 
-import type { Painted } from '@core/found';
-import type { SolidMesh, Vec3 } from '@core/part';
+import type { Painted } from '@core/checking/found';
+import type { Vec3 } from '@core/foundations/vectors';
+import type { SolidMesh } from '@core/shaping/part';
 
 import { disposeOf, lines } from '../part/drawnBody';
 import { inkMaterial } from '../part/materials';

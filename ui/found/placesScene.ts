@@ -12,7 +12,8 @@ import {
   Vector2,
 } from 'three';
 
-import type { Vec3, WeldedMesh } from '@core/part';
+import type { Vec3 } from '@core/foundations/vectors';
+import type { WeldedMesh } from '@core/shaping/part';
 
 import { disposeOf, lines } from '../part/drawnBody';
 import { inkMaterial } from '../part/materials';

@@ -1,7 +1,7 @@
-import type { FoundFault, Result } from '@core/fault';
-import type { FoundFigures, FoundUnit, Painted, PlacePair } from '@core/found';
-import type { ScanPlace } from '@core/model';
-import type { SolidMesh, WeldedMesh } from '@core/part';
+import type { FoundFault, Result } from '@core/foundations/fault';
+import type { FoundFigures, FoundUnit, Painted, PlacePair } from '@core/checking/found';
+import type { ScanPlace } from '@core/record/model';
+import type { SolidMesh, WeldedMesh } from '@core/shaping/part';
 
 /** What the screen and the worker for scanned pieces say to each other. Meshes are handed over, not copied. */
 export interface FoundWorker {

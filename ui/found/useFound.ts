@@ -1,10 +1,10 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 
-import type { FoundFault } from '@core/fault';
-import { MOST_FOUND_BYTES, type PlacePair } from '@core/found';
-import type { Scan } from '@core/model';
-import type { SolidMesh, WeldedMesh } from '@core/part';
-import { programFaultOf, type ProgramFault } from '@core/wording';
+import type { FoundFault } from '@core/foundations/fault';
+import { MOST_FOUND_BYTES, type PlacePair } from '@core/checking/found';
+import type { Scan } from '@core/record/model';
+import type { SolidMesh, WeldedMesh } from '@core/shaping/part';
+import { programFaultOf, type ProgramFault } from '@core/reporting/wording';
 
 import { scanAddress } from '../api/scans';
 import { fetchBytes } from '../api/sendFile';

@@ -1,8 +1,8 @@
 import { Text, View } from 'react-native';
 import { useEffect, useState } from 'react';
 
-import { programFaultOf, programFaultSentence } from '@core/wording';
-import { menuOf } from '@core/steps';
+import { programFaultOf, programFaultSentence } from '@core/reporting/wording';
+import { menuOf } from '@core/shaping/steps';
 
 import { ReportSheet } from '../report/ReportSheet';
 import { Button } from '../shared/Button';

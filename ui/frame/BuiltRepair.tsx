@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 
-import type { Repair, Workshop } from '@core/model';
+import type { Repair, Workshop } from '@core/record/model';
 
 import { SolidContext } from '../inRepair/useSolidView';
 import { useListPicture } from '../solid/useListPicture';

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { z } from 'zod';
 
-import { jointBears, LEAST_TEETH, type Joint } from '@core/strength';
-import { bearsWords, jointSentence } from '@core/wording';
+import { jointBears, LEAST_TEETH, type Joint } from '@core/checking/strength';
+import { bearsWords, jointSentence } from '@core/reporting/wording';
 
 import { Field } from '../shared/Field';
 import { readNumber } from '../shared/numberFields';

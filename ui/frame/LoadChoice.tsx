@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { USUAL_LAYING, type Body } from '@core/model';
-import { dot, type Vec3 } from '@core/part';
-import { isParallel } from '@core/tolerance';
+import { USUAL_LAYING, type Body } from '@core/record/model';
+import { dot, type Vec3 } from '@core/foundations/vectors';
+import { isParallel } from '@core/foundations/tolerance';
 
 import { Button } from '../shared/Button';
 import { Switch } from '../shared/Switch';

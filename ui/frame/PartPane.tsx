@@ -7,8 +7,9 @@ import StepForward from 'lucide-react-native/icons/step-forward';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 
-import type { Repair } from '@core/model';
-import type { Annotation, OpenedSolid, Vec3 } from '@core/part';
+import type { Repair } from '@core/record/model';
+import type { Vec3 } from '@core/foundations/vectors';
+import type { Annotation, OpenedSolid } from '@core/shaping/part';
 
 import { PartView } from '../part/PartView';
 import type { SceneBody } from '../part/drawnBody';

@@ -2,10 +2,11 @@ import { useMemo, useState } from 'react';
 import { Text } from 'react-native';
 import { z } from 'zod';
 
-import { directionAt } from '@core/inspect';
-import type { Body, Laying } from '@core/model';
-import { along, type Picked, type SolidMesh, type Vec3 } from '@core/part';
-import { serviceOf, type Service } from '@core/strength';
+import { directionAt } from '@core/checking/inspect';
+import type { Body, Laying } from '@core/record/model';
+import { along, type Vec3 } from '@core/foundations/vectors';
+import type { Picked, SolidMesh } from '@core/shaping/part';
+import { serviceOf, type Service } from '@core/checking/strength';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useSolidView } from '../inRepair/useSolidView';

@@ -2,7 +2,7 @@ import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import { router } from 'expo-router';
 import { Pressable, Text, View } from 'react-native';
 
-import { newestRevision } from '@core/revision';
+import { newestRevision } from '@core/reporting/revision';
 
 import { IconButton } from '../shared/Button';
 import { colours } from '../theme/colours';

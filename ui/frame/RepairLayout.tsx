@@ -2,10 +2,10 @@ import { router, Slot, useLocalSearchParams, useSegments } from 'expo-router';
 import { useEffect, useMemo } from 'react';
 import { View } from 'react-native';
 
-import { evaluateRepair } from '@core/fit';
-import { progressOf } from '@core/progress';
-import type { Repair } from '@core/model';
-import { ownValue } from '@core/own';
+import { evaluateRepair } from '@core/fitting/fit';
+import { progressOf } from '@core/reporting/progress';
+import type { Repair } from '@core/record/model';
+import { ownValue } from '@core/foundations/own';
 
 import { useRepair } from '../api/useRepair';
 import { useWorkshop } from '../api/useWorkshop';

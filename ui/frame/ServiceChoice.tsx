@@ -1,8 +1,8 @@
 import { View } from 'react-native';
 
-import type { Lasting } from '@core/fields';
-import type { Service } from '@core/strength';
-import { LASTING_CHOICES, SAFETY_CHOICES } from '@core/wording';
+import type { Lasting } from '@core/foundations/fields';
+import type { Service } from '@core/checking/strength';
+import { LASTING_CHOICES, SAFETY_CHOICES } from '@core/reporting/wording';
 
 import { Switch } from '../shared/Switch';
 

@@ -3,10 +3,10 @@ import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import Svg, { Line, Path } from 'react-native-svg';
 
-import type { Stage } from '@core/model';
-import { STAGES } from '@core/model';
-import { lackWords } from '@core/wording';
-import type { Progress } from '@core/progress';
+import type { Stage } from '@core/record/model';
+import { STAGES } from '@core/record/model';
+import { lackWords } from '@core/reporting/wording';
+import type { Progress } from '@core/reporting/progress';
 
 import { Mark } from '../shared/Mark';
 import { colours } from '../theme/colours';

@@ -2,7 +2,8 @@ import { useMemo, useState } from 'react';
 import { Text, View } from 'react-native';
 import { z } from 'zod';
 
-import { CUT_TAG, dot, frameFacing, type CutPlane, type OpenedSolid } from '@core/part';
+import { dot } from '@core/foundations/vectors';
+import { CUT_TAG, frameFacing, type CutPlane, type OpenedSolid } from '@core/shaping/part';
 import {
   allowableOf,
   howStrong,
@@ -12,8 +13,8 @@ import {
   type Joint,
   type Load,
   type Service,
-} from '@core/strength';
-import { USUAL_LAYING, type Body } from '@core/model';
+} from '@core/checking/strength';
+import { USUAL_LAYING, type Body } from '@core/record/model';
 import {
   allowableSentence,
   bearsWords,
@@ -22,8 +23,8 @@ import {
   sectionSentence,
   stressSentence,
   type LayersThere,
-} from '@core/wording';
-import { machineIn, materialIn } from '@core/workshop';
+} from '@core/reporting/wording';
+import { machineIn, materialIn } from '@core/record/workshop';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useShow } from '../preferences/useShow';

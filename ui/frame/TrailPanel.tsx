@@ -1,9 +1,9 @@
 import X from 'lucide-react-native/icons/x';
 import { Text, View } from 'react-native';
 
-import { usesOf, type Worked } from '@core/fit';
-import { uncertaintyOf } from '@core/measure';
-import { sentenceOf } from '@core/wording';
+import { usesOf, type Worked } from '@core/fitting/fit';
+import { uncertaintyOf } from '@core/measuring/measure';
+import { sentenceOf } from '@core/reporting/wording';
 
 import { useShow } from '../preferences/useShow';
 import { IconButton } from '../shared/Button';

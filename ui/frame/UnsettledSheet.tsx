@@ -1,8 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Text, View } from 'react-native';
 
-import { rowBefore, workshopRowBefore, type Repair, type Workshop } from '@core/model';
-import { ROW_WORDS } from '@core/wording';
+import { rowBefore, workshopRowBefore, type Repair, type Workshop } from '@core/record/model';
+import { ROW_WORDS } from '@core/reporting/wording';
 
 import { newId } from '../api/newId';
 import { useNotices } from '../api/notices';

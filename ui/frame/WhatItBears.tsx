@@ -1,7 +1,7 @@
 import { Text } from 'react-native';
 
-import type { Body } from '@core/model';
-import { noSectionSentence, weakestSentence } from '@core/wording';
+import type { Body } from '@core/record/model';
+import { noSectionSentence, weakestSentence } from '@core/reporting/wording';
 
 import { useWeakest } from './useWeakest';
 

@@ -1,4 +1,4 @@
-import type { Repair } from '@core/model';
+import type { Repair } from '@core/record/model';
 
 import type { ShownBody, SolidView } from '../solid/useSolid';
 

@@ -1,7 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 
-import type { Body } from '@core/model';
-import type { Picked } from '@core/part';
+import type { Body } from '@core/record/model';
+import type { Picked } from '@core/shaping/part';
 import { block } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 

@@ -1,7 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 
-import { evaluateRepair } from '@core/fit';
-import { CUT_TAG, squareCut, type OpenedSolid } from '@core/part';
+import { evaluateRepair } from '@core/fitting/fit';
+import { CUT_TAG, squareCut, type OpenedSolid } from '@core/shaping/part';
 import { block } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 
-import type { Body } from '@core/model';
-import { weld } from '@core/part';
+import type { Body } from '@core/record/model';
+import { weld } from '@core/shaping/part';
 import {
   heldLoadOf,
   madeOf,
@@ -10,7 +10,7 @@ import {
   type HeldLoad,
   type Service,
   type Weakest,
-} from '@core/strength';
+} from '@core/checking/strength';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useSolidView } from '../inRepair/useSolidView';

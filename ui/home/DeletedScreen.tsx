@@ -2,7 +2,7 @@ import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import { router } from 'expo-router';
 import { FlatList, View } from 'react-native';
 
-import type { RepairLine } from '@core/model';
+import type { RepairLine } from '@core/record/model';
 
 import { Unreachable } from '../api/client';
 import { useBringBack, useRepairs } from '../api/useRepairs';

@@ -3,7 +3,7 @@ import { router } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { FlatList, Pressable, Text, TextInput, View } from 'react-native';
 
-import type { RepairLine } from '@core/model';
+import type { RepairLine } from '@core/record/model';
 
 import { Unreachable } from '../api/client';
 import { useRepairs } from '../api/useRepairs';

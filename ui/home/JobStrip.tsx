@@ -1,8 +1,8 @@
 import { Link } from 'expo-router';
 import { Pressable, Text, View } from 'react-native';
 
-import { isOver, type Job } from '@core/model';
-import { jobStateSentence } from '@core/wording';
+import { isOver, type Job } from '@core/record/model';
+import { jobStateSentence } from '@core/reporting/wording';
 
 import { useJobs, useUnreadableJobs } from '../jobs/useJobs';
 import { GroupHeading } from '../shared/Heading';

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 import { z } from 'zod';
 
-import type { Starter } from '@core/starters';
+import type { Starter } from '@core/shaping/starters';
 
 import { Unreachable } from '../api/client';
 import { newId } from '../api/newId';

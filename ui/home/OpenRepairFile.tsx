@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 
-import { readRepairFile, REPAIR_FILE_LIMIT_BYTES } from '@core/model';
-import { sentenceOf } from '@core/wording';
+import { readRepairFile, REPAIR_FILE_LIMIT_BYTES } from '@core/record/model';
+import { sentenceOf } from '@core/reporting/wording';
 
 import { useNotices } from '../api/notices';
 import { useOpenRepairFile } from '../api/useRepairs';

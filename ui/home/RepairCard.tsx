@@ -2,9 +2,9 @@ import { Link } from 'expo-router';
 import { Pressable, Text, View } from 'react-native';
 import Svg, { Line } from 'react-native-svg';
 
-import type { RepairLine, Stage } from '@core/model';
-import { nextThingWords } from '@core/wording';
-import { STAGES } from '@core/model';
+import type { RepairLine, Stage } from '@core/record/model';
+import { nextThingWords } from '@core/reporting/wording';
+import { STAGES } from '@core/record/model';
 
 import { colours } from '../theme/colours';
 import { LineDrawing } from '../shared/LineDrawing';

@@ -1,8 +1,8 @@
 import { Text, View } from 'react-native';
 
-import { LIST_OF, type ListedRow, type RowOf } from '@core/model';
-import { capital } from '@core/sentence';
-import { ROW_WORDS } from '@core/wording';
+import { LIST_OF, type ListedRow, type RowOf } from '@core/record/model';
+import { capital } from '@core/shaping/sentence';
+import { ROW_WORDS } from '@core/reporting/wording';
 
 import { useChangeRepair } from '../api/useRepair';
 import { Button } from '../shared/Button';

@@ -1,7 +1,7 @@
 import { Text, View } from 'react-native';
 
-import { largestContribution, type Uncertainty } from '@core/measure';
-import type { Size } from '@core/model';
+import { largestContribution, type Uncertainty } from '@core/measuring/measure';
+import type { Size } from '@core/record/model';
 
 import { useRepairContext } from './useRepairContext';
 import { useShow } from '../preferences/useShow';

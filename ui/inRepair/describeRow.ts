@@ -1,4 +1,4 @@
-import { ownValue } from '@core/own';
+import { ownValue } from '@core/foundations/own';
 
 /** What differs between two versions of a row, in words. */
 export interface RowDifference {

@@ -1,8 +1,8 @@
-import { formulaLength, takenNumber, type EvaluatedRepair } from '@core/fit';
-import { coordinateOf } from '@core/layout';
-import type { PlainQuantity, Value } from '@core/model';
+import { formulaLength, takenNumber, type EvaluatedRepair } from '@core/fitting/fit';
+import { coordinateOf } from '@core/measuring/layout';
+import type { PlainQuantity, Value } from '@core/record/model';
 
-import { plainText } from '@core/wording';
+import { plainText } from '@core/reporting/wording';
 
 import type { LabelText } from '../part/PartLabels';
 import type { Show } from '../preferences/useShow';

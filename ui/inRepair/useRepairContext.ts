@@ -1,7 +1,7 @@
 import { createContext, useContext } from 'react';
 
-import type { EvaluatedRepair } from '@core/fit';
-import type { Repair } from '@core/model';
+import type { EvaluatedRepair } from '@core/fitting/fit';
+import type { Repair } from '@core/record/model';
 
 /** What every stage of a repair has at hand; it changes with the repair alone. */
 export interface RepairContextValue {

@@ -1,5 +1,5 @@
-import { evaluateRepair } from '@core/fit';
-import { fitValue, numberValue, sizeValue } from '@core/model';
+import { evaluateRepair } from '@core/fitting/fit';
+import { fitValue, numberValue, sizeValue } from '@core/record/model';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
 
 import { showIn } from '../preferences/useShow';

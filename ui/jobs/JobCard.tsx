@@ -3,8 +3,8 @@ import { View, Text } from 'react-native';
 import Svg, { Line, Rect } from 'react-native-svg';
 import { useState } from 'react';
 
-import { isOver, type Job } from '@core/model';
-import { jobStateSentence } from '@core/wording';
+import { isOver, type Job } from '@core/record/model';
+import { jobStateSentence } from '@core/reporting/wording';
 
 import { Button } from '../shared/Button';
 import { colours } from '../theme/colours';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Text } from 'react-native';
 
-import type { Mishap } from '@core/model';
+import type { Mishap } from '@core/record/model';
 
 import { Button } from '../shared/Button';
 import { GroupHeading } from '../shared/Heading';
@@ -39,7 +39,8 @@ export function SendSheet({
   return (
     <Sheet title={`Send to ${machineName}`} onClose={onClose}>
       <Text className="font-sans text-[16px] leading-6 text-ink">
-        A practice printer stands in for it. It takes the same file and its time, may fail, and its sizes are off in its own way.
+        A practice printer stands in for it. It takes the same file and its time, may fail, and its sizes are
+        off in its own way.
       </Text>
       <GroupHeading>Speed of time</GroupHeading>
       <Switch<SpeedId> label="Speed of time" options={SPEEDS} value={speed} onChange={setSpeed} />

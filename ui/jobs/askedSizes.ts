@@ -1,4 +1,4 @@
-import { criticalSizes, fitsOfBody, testPieceOf, type EvaluatedRepair } from '@core/fit';
+import { criticalSizes, fitsOfBody, testPieceOf, type EvaluatedRepair } from '@core/fitting/fit';
 import {
   ASKED_LIMIT,
   RESULTS_LIMIT,
@@ -8,10 +8,10 @@ import {
   type Jaw,
   type NewJob,
   type Repair,
-} from '@core/model';
-import { gaugePlaces } from '@core/recipe';
-import { hasFoot, newTrial } from '@core/trial';
-import { layerPrinterFor, machineIn, materialIn } from '@core/workshop';
+} from '@core/record/model';
+import { gaugePlaces } from '@core/shaping/recipe';
+import { hasFoot, newTrial } from '@core/fitting/trial';
+import { layerPrinterFor, machineIn, materialIn } from '@core/record/workshop';
 
 /** Where the calipers go on what was made. */
 const JAW_OF: Record<FitFeature, Jaw> = {

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 
-import { isOver, Job, JobList, KeptGcode, type JobAct, type NewJob } from '@core/model';
+import { isOver, Job, JobList, KeptGcode, type JobAct, type NewJob } from '@core/record/model';
 
 import { ask, Unreachable } from '../api/client';
 import { useNotices } from '../api/notices';

@@ -1,9 +1,9 @@
 import { Text, View } from 'react-native';
 
-import { correctionsActing } from '@core/fit';
-import type { Body } from '@core/model';
-import { actingSentence } from '@core/wording';
-import { layerPrinterFor, machineIn, resinPrinterIn, materialIn } from '@core/workshop';
+import { correctionsActing } from '@core/fitting/fit';
+import type { Body } from '@core/record/model';
+import { actingSentence } from '@core/reporting/wording';
+import { layerPrinterFor, machineIn, resinPrinterIn, materialIn } from '@core/record/workshop';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useShow } from '../preferences/useShow';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 import Svg, { Path, Polygon } from 'react-native-svg';
 
-import type { BedPlace, Footing } from '@core/printing';
+import type { BedPlace, Footing } from '@core/making/printing';
 
 import { colours } from '../theme/colours';
 

@@ -1,9 +1,9 @@
-import { sliceRequestOf } from '@core/printing';
+import { sliceRequestOf } from '@core/making/printing';
 import { useState } from 'react';
 import { Text } from 'react-native';
 
-import type { Body } from '@core/model';
-import { besideWholeSentence, sentenceOf } from '@core/wording';
+import type { Body } from '@core/record/model';
+import { besideWholeSentence, sentenceOf } from '@core/reporting/wording';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { Button } from '../shared/Button';

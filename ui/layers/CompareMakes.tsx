@@ -1,13 +1,13 @@
-import { sliceRequestOf, type SliceRequest, type RequestedSpare } from '@core/printing';
+import { sliceRequestOf, type SliceRequest, type RequestedSpare } from '@core/making/printing';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
 
-import { leastChance, type MakeChoice } from '@core/fit';
-import { USUAL_LAYING, workshopRows } from '@core/model';
-import { bearsBeside, bearsMpaBeside, minutesText, sentenceOf } from '@core/wording';
-import { bornByOther, madeOf } from '@core/strength';
-import { layerPrinterIn, layerSetsIn, resinPrinterIn, resinSetsIn } from '@core/workshop';
+import { leastChance, type MakeChoice } from '@core/fitting/fit';
+import { USUAL_LAYING, workshopRows } from '@core/record/model';
+import { bearsBeside, bearsMpaBeside, minutesText, sentenceOf } from '@core/reporting/wording';
+import { bornByOther, madeOf } from '@core/checking/strength';
+import { layerPrinterIn, layerSetsIn, resinPrinterIn, resinSetsIn } from '@core/record/workshop';
 
 import { useNotices } from '../api/notices';
 import { useWeakest } from '../frame/useWeakest';

@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react';
 import { Text } from 'react-native';
 
-import { drainAt, DRAIN_MM } from '@core/inspect';
-import type { Body } from '@core/model';
-import type { Picked, SolidMesh } from '@core/part';
-import { sentenceOf } from '@core/wording';
+import { drainAt, DRAIN_MM } from '@core/checking/inspect';
+import type { Body } from '@core/record/model';
+import type { Picked, SolidMesh } from '@core/shaping/part';
+import { sentenceOf } from '@core/reporting/wording';
 
 import { newId } from '../api/newId';
 import { useSolidView } from '../inRepair/useSolidView';

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
-import { MOVE_KINDS, type KeptJob } from '@core/printing';
-import { MOVE_WORDS } from '@core/wording';
+import { MOVE_KINDS, type KeptJob } from '@core/making/printing';
+import { MOVE_WORDS } from '@core/reporting/wording';
 
 import { Button } from '../shared/Button';
 import { Heading } from '../shared/Heading';

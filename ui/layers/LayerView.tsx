@@ -1,8 +1,8 @@
 import { createElement, useEffect, useRef, useState } from 'react';
 import { Text, View } from 'react-native';
 
-import type { HangingFaces, Happening, LayerDrawing } from '@core/printing';
-import { HAPPENING_WORDS, MOVE_WORDS } from '@core/wording';
+import type { HangingFaces, Happening, LayerDrawing } from '@core/making/printing';
+import { HAPPENING_WORDS, MOVE_WORDS } from '@core/reporting/wording';
 
 import { Button } from '../shared/Button';
 import { useScene } from '../scene/useScene';

@@ -2,13 +2,13 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
-import { afterworkFor } from '@core/afterwork';
-import type { Body, Laying } from '@core/model';
-import { FEET, SUPPORTS } from '@core/fields';
-import { testPieceOf } from '@core/fit';
-import { capital } from '@core/sentence';
-import { resinSetWords, settingsWords } from '@core/wording';
-import { layerSetsIn, materialIn, resinSetsIn } from '@core/workshop';
+import { afterworkFor } from '@core/making/afterwork';
+import type { Body, Laying } from '@core/record/model';
+import { FEET, SUPPORTS } from '@core/foundations/fields';
+import { testPieceOf } from '@core/fitting/fit';
+import { capital } from '@core/shaping/sentence';
+import { resinSetWords, settingsWords } from '@core/reporting/wording';
+import { layerSetsIn, materialIn, resinSetsIn } from '@core/record/workshop';
 
 import { AfterworkList } from '../afterwork/AfterworkList';
 import { useChangeRepair } from '../api/useRepair';

@@ -1,8 +1,8 @@
 import { Text, View } from 'react-native';
 
-import type { Material } from '@core/model';
-import type { Footing } from '@core/printing';
-import { standsOf } from '@core/workshop';
+import type { Material } from '@core/record/model';
+import type { Footing } from '@core/making/printing';
+import { standsOf } from '@core/record/workshop';
 
 import { useShow } from '../preferences/useShow';
 import { Button } from '../shared/Button';

@@ -1,8 +1,8 @@
 import { Text, View } from 'react-native';
 
-import type { Body } from '@core/model';
-import { type Footing, MOST_PIECES, type RequestedSpare } from '@core/printing';
-import { ownValue } from '@core/own';
+import type { Body } from '@core/record/model';
+import { type Footing, MOST_PIECES, type RequestedSpare } from '@core/making/printing';
+import { ownValue } from '@core/foundations/own';
 
 import { Button } from '../shared/Button';
 import { CountSteps } from '../shared/CountSteps';

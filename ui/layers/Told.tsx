@@ -1,6 +1,6 @@
 import { Text, View } from 'react-native';
 
-import type { JobFigures } from '@core/printing';
+import type { JobFigures } from '@core/making/printing';
 import {
   HAPPENING_WORDS,
   jobSentence,
@@ -8,7 +8,7 @@ import {
   MOVE_WORDS,
   resinSentence,
   resinWarningSentence,
-} from '@core/wording';
+} from '@core/reporting/wording';
 
 import { Button } from '../shared/Button';
 import type { LaidReply } from './protocol';

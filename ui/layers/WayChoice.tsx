@@ -1,7 +1,7 @@
 import { Pressable, ScrollView, Text, View } from 'react-native';
 
-import type { Vec3 } from '@core/part';
-import type { WayUp } from '@core/printing';
+import type { Vec3 } from '@core/foundations/vectors';
+import type { WayUp } from '@core/making/printing';
 
 import { LineDrawing } from '../shared/LineDrawing';
 import type { DrawnWay } from './useLayers';

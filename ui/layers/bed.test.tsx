@@ -1,8 +1,8 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 
-import { evaluateRepair } from '@core/fit';
-import type { Body } from '@core/model';
-import type { BedPlace, Footing } from '@core/printing';
+import { evaluateRepair } from '@core/fitting/fit';
+import type { Body } from '@core/record/model';
+import type { BedPlace, Footing } from '@core/making/printing';
 import { block } from '@core/testing/pieces';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
 

@@ -1,6 +1,6 @@
-import { NAME_LIMIT, type Body } from '@core/model';
-import type { BedPlace, RequestedSpare } from '@core/printing';
-import { ownValue } from '@core/own';
+import { NAME_LIMIT, type Body } from '@core/record/model';
+import type { BedPlace, RequestedSpare } from '@core/making/printing';
+import { ownValue } from '@core/foundations/own';
 
 /** What a person chose to make in one job. */
 export interface BedChoice {

@@ -1,6 +1,6 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 
-import { ok } from '@core/fault';
+import { ok } from '@core/foundations/fault';
 import { rackWheel } from '@core/testing/repairDraft';
 
 import { InRepair } from '../testing/InRepair';

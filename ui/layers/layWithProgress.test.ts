@@ -1,4 +1,4 @@
-import type { SliceRequest } from '@core/printing';
+import type { SliceRequest } from '@core/making/printing';
 import { layWithProgress } from './layWithProgress';
 
 test('a share that comes in after the reply is not told any more', async () => {

@@ -1,4 +1,4 @@
-import type { SliceRequest } from '@core/printing';
+import type { SliceRequest } from '@core/making/printing';
 import type { LayerWorker } from './protocol';
 
 /**

@@ -1,10 +1,10 @@
-import type { SliceRequest } from '@core/printing';
+import type { SliceRequest } from '@core/making/printing';
 import { unzipSync } from 'fflate';
 import { BoxGeometry } from 'three';
 
-import { weld } from '@core/part';
+import { weld } from '@core/shaping/part';
 import { settingsNamed } from '@core/testing/laid';
-import { FILAMENTS, LAYER_PRINTERS, RESIN_PRINTERS, RESIN_SETS, RESINS } from '@core/workshop';
+import { FILAMENTS, LAYER_PRINTERS, RESIN_PRINTERS, RESIN_SETS, RESINS } from '@core/record/workshop';
 
 import { LayerDesk } from './layerDesk';
 

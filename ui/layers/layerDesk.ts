@@ -1,5 +1,6 @@
-import { no, ok, type Fault, type Result } from '@core/fault';
-import type { Vec3, WeldedMesh } from '@core/part';
+import { no, ok, type Fault, type Result } from '@core/foundations/fault';
+import type { Vec3 } from '@core/foundations/vectors';
+import type { WeldedMesh } from '@core/shaping/part';
 import {
   drawingOf,
   happeningsIn,
@@ -13,8 +14,8 @@ import {
   waysUp,
   type WayUp,
   writeGcode,
-} from '@core/printing';
-import { imageStack, ResinBench, resinDrawing, resinHappenings, type LaidInResin } from '@core/resin';
+} from '@core/making/printing';
+import { imageStack, ResinBench, resinDrawing, resinHappenings, type LaidInResin } from '@core/making/resin';
 
 import type { ComparedReply, LaidReply, LayerWorker } from './protocol';
 

@@ -1,7 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 
-import type { Footing } from '@core/printing';
-import { DEFAULT_WORKSHOP, materialIn } from '@core/workshop';
+import type { Footing } from '@core/making/printing';
+import { DEFAULT_WORKSHOP, materialIn } from '@core/record/workshop';
 
 import { InRepair } from '../testing/InRepair';
 import { rackWheel } from '@core/testing/repairDraft';

@@ -1,6 +1,7 @@
-import type { Fault, Result } from '@core/fault';
-import type { Vec3, WeldedMesh } from '@core/part';
-import type { ResinFigures, ResinWarning } from '@core/resin';
+import type { Fault, Result } from '@core/foundations/fault';
+import type { Vec3 } from '@core/foundations/vectors';
+import type { WeldedMesh } from '@core/shaping/part';
+import type { ResinFigures, ResinWarning } from '@core/making/resin';
 import type {
   BedWarning,
   Footing,
@@ -11,7 +12,7 @@ import type {
   LayerDrawing,
   SliceRequest,
   WayUp,
-} from '@core/printing';
+} from '@core/making/printing';
 
 /** What it takes and what is to be watched, by how it is made. */
 export type LaidTold =

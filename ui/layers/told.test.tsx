@@ -1,6 +1,6 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 
-import { drawingOf, happeningsIn } from '@core/printing';
+import { drawingOf, happeningsIn } from '@core/making/printing';
 import { block, together } from '@core/testing/solids3d';
 import { jobOf, laid, partOf } from '@core/testing/laid';
 

@@ -1,11 +1,11 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
 
-import { fileStem } from '@core/formats';
-import { type Mishap, type NewJob } from '@core/model';
-import { frozenLetter } from '@core/progress';
-import { no, type Fault, type Result } from '@core/fault';
-import { sentenceOf } from '@core/wording';
+import { fileStem } from '@core/making/formats';
+import { type Mishap, type NewJob } from '@core/record/model';
+import { frozenLetter } from '@core/reporting/progress';
+import { no, type Fault, type Result } from '@core/foundations/fault';
+import { sentenceOf } from '@core/reporting/wording';
 
 import { newId } from '../api/newId';
 import { useNotices } from '../api/notices';
@@ -17,8 +17,8 @@ import { saveFile } from '../shared/saveFile';
 import { workbench } from '../solid/useSolid';
 import { layerWorker } from './layerWorker';
 
-import type { Footing, RequestedSpare, SliceRequest } from '@core/printing';
-import { materialIn } from '@core/workshop';
+import type { Footing, RequestedSpare, SliceRequest } from '@core/making/printing';
+import { materialIn } from '@core/record/workshop';
 
 /** What is done with a job that is laid: saved, or sent to the machine. */
 export function useBedJob(onBed: readonly RequestedSpare[], request: SliceRequest) {

@@ -1,9 +1,9 @@
-import type { SliceRequest } from '@core/printing';
+import type { SliceRequest } from '@core/making/printing';
 import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 
-import { evaluateRepair } from '@core/fit';
-import { USUAL_LAYING } from '@core/model';
+import { evaluateRepair } from '@core/fitting/fit';
+import { USUAL_LAYING } from '@core/record/model';
 import { block } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 

@@ -1,15 +1,15 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 
-import { USUAL_LAYING, type Picture } from '@core/model';
-import type { Vec3 } from '@core/part';
+import { USUAL_LAYING, type Picture } from '@core/record/model';
+import type { Vec3 } from '@core/foundations/vectors';
 import {
   type Footing,
   type RequestedSpare,
   type SliceRequest,
   sliceRequestOf,
   type WayUp,
-} from '@core/printing';
-import { programFaultOf, sentenceOf, type ProgramFault } from '@core/wording';
+} from '@core/making/printing';
+import { programFaultOf, sentenceOf, type ProgramFault } from '@core/reporting/wording';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useSolidView } from '../inRepair/useSolidView';

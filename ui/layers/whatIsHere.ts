@@ -1,4 +1,4 @@
-import { MOVE_KINDS, type LayerDrawing, type MoveKind } from '@core/printing';
+import { MOVE_KINDS, type LayerDrawing, type MoveKind } from '@core/making/printing';
 
 /** A line that was tapped. */
 export interface LineHere {

@@ -1,7 +1,7 @@
 import { Link } from 'expo-router';
 import { Text, View } from 'react-native';
 
-import type { Instrument, Jaw } from '@core/model';
+import type { Instrument, Jaw } from '@core/record/model';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { usePreferences } from '../preferences/usePreferences';

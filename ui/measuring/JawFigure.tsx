@@ -1,6 +1,6 @@
 import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
 
-import type { Jaw } from '@core/model';
+import type { Jaw } from '@core/record/model';
 
 import { colours } from '../theme/colours';
 import { JAW_WORDS } from './jaws';

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { isKnown, uncertaintyOf, type KnownResult, type SizeResult } from '@core/measure';
-import type { Size } from '@core/model';
-import { doubtOf, FORMS, likelyStandards, type Form, type LikelyThing } from '@core/standards';
+import { isKnown, uncertaintyOf, type KnownResult, type SizeResult } from '@core/measuring/measure';
+import type { Size } from '@core/record/model';
+import { doubtOf, FORMS, likelyStandards, type Form, type LikelyThing } from '@core/foundations/standards';
 
 import { useChangeRepair } from '../api/useRepair';
 import { useRepairContext } from '../inRepair/useRepairContext';

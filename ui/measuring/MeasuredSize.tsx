@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 
-import type { SizeResult } from '@core/measure';
-import type { Reading, Size } from '@core/model';
-import { instrumentIn } from '@core/workshop';
+import type { SizeResult } from '@core/measuring/measure';
+import type { Reading, Size } from '@core/record/model';
+import { instrumentIn } from '@core/record/workshop';
 
 import { newId } from '../api/newId';
 import { useChangeRepair } from '../api/useRepair';

@@ -3,9 +3,9 @@ import X from 'lucide-react-native/icons/x';
 import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
-import { countedReadings, isKnown, uncertaintyOf, type SizeResult } from '@core/measure';
-import type { Size } from '@core/model';
-import { sentenceOf } from '@core/wording';
+import { countedReadings, isKnown, uncertaintyOf, type SizeResult } from '@core/measuring/measure';
+import type { Size } from '@core/record/model';
+import { sentenceOf } from '@core/reporting/wording';
 
 import { useChangeRepair } from '../api/useRepair';
 import { openSize } from '../inRepair/opened';

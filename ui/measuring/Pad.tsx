@@ -2,9 +2,9 @@ import Delete from 'lucide-react-native/icons/delete';
 import { useEffect, useRef, useState } from 'react';
 import { Pressable, ScrollView, Text, TextInput, View } from 'react-native';
 
-import { readReading } from '@core/measure';
-import type { Instrument } from '@core/model';
-import { typedUnitOf } from '@core/quantity';
+import { readReading } from '@core/measuring/measure';
+import type { Instrument } from '@core/record/model';
+import { typedUnitOf } from '@core/foundations/quantity';
 
 import { usePreferences } from '../preferences/usePreferences';
 import { useWorth } from '../preferences/useWorth';

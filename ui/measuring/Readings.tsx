@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 
-import type { SizeResult } from '@core/measure';
-import type { Reading, Size } from '@core/model';
-import type { Quantity } from '@core/quantity';
-import { listed } from '@core/sentence';
+import type { SizeResult } from '@core/measuring/measure';
+import type { Reading, Size } from '@core/record/model';
+import type { Quantity } from '@core/foundations/quantity';
+import { listed } from '@core/shaping/sentence';
 
 import type { useChangeRepair } from '../api/useRepair';
 import { useShow } from '../preferences/useShow';

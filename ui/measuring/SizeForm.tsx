@@ -4,11 +4,11 @@ import { Controller, useForm } from 'react-hook-form';
 import { Text, View } from 'react-native';
 import { z } from 'zod';
 
-import { no, ok, type Fault, type Result } from '@core/fault';
-import { readTyped } from '@core/formula';
-import { Jaw, MODEL_LIMIT_MM, newSize, nextLetter, Size, SizeKind } from '@core/model';
-import { QUANTITIES, typedUnitOf, type LengthUnit, type Quantity } from '@core/quantity';
-import { sentenceOf } from '@core/wording';
+import { no, ok, type Fault, type Result } from '@core/foundations/fault';
+import { readTyped } from '@core/foundations/formula';
+import { Jaw, MODEL_LIMIT_MM, newSize, nextLetter, Size, SizeKind } from '@core/record/model';
+import { QUANTITIES, typedUnitOf, type LengthUnit, type Quantity } from '@core/foundations/quantity';
+import { sentenceOf } from '@core/reporting/wording';
 
 import { newId } from '../api/newId';
 import { useChangeRepair } from '../api/useRepair';

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 
-import { usesOf } from '@core/fit';
-import type { Size } from '@core/model';
+import { usesOf } from '@core/fitting/fit';
+import type { Size } from '@core/record/model';
 
 import { useChangeRepair } from '../api/useRepair';
 import { openTrail } from '../inRepair/opened';

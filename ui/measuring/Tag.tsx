@@ -1,6 +1,6 @@
 import { Text, View } from 'react-native';
 
-import type { SizeKind } from '@core/model';
+import type { SizeKind } from '@core/record/model';
 
 /** The letter of a size: brass in a ring when it is measured, ink in a square when it is given. */
 export function Tag({ letter, kind }: { letter: string; kind: SizeKind }) {

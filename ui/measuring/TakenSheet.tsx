@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { Taken, type Size } from '@core/model';
+import { Taken, type Size } from '@core/record/model';
 
 import { useChangeRepair } from '../api/useRepair';
 import { useRepairContext } from '../inRepair/useRepairContext';

@@ -1,5 +1,5 @@
-import type { Jaw, SizeKind, Taken } from '@core/model';
-import type { Quantity } from '@core/quantity';
+import type { Jaw, SizeKind, Taken } from '@core/record/model';
+import type { Quantity } from '@core/foundations/quantity';
 
 export const JAW_WORDS: Record<Jaw, string> = {
   outside: 'outside jaws',

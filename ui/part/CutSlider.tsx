@@ -2,7 +2,7 @@ import ScanEye from 'lucide-react-native/icons/scan-eye';
 import { createElement } from 'react';
 import { Pressable, Text, View } from 'react-native';
 
-import { showLength } from '@core/quantity';
+import { showLength } from '@core/foundations/quantity';
 
 import { IconButton } from '../shared/Button';
 import { colours } from '../theme/colours';

@@ -3,9 +3,9 @@ import Plus from 'lucide-react-native/icons/plus';
 import { useEffect, useMemo, useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { newSize, nextLetter, type Repair } from '@core/model';
-import type { Measured, Thing } from '@core/part';
-import { capital, degrees } from '@core/sentence';
+import { newSize, nextLetter, type Repair } from '@core/record/model';
+import type { Measured, Thing } from '@core/shaping/part';
+import { capital, degrees } from '@core/shaping/sentence';
 
 import { newId } from '../api/newId';
 import { useChangeRepair } from '../api/useRepair';

@@ -1,7 +1,7 @@
 import { Pressable, Text, View } from 'react-native';
 import Svg, { G, Line, Path } from 'react-native-svg';
 
-import type { Annotation } from '@core/part';
+import type { Annotation } from '@core/shaping/part';
 
 import { colours } from '../theme/colours';
 import type { PlacedLabel, Point } from './placeLabels';

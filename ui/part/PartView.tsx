@@ -1,8 +1,9 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 
-import type { Annotation, Picked, Vec3 } from '@core/part';
-import { ownValue } from '@core/own';
+import type { Vec3 } from '@core/foundations/vectors';
+import type { Annotation, Picked } from '@core/shaping/part';
+import { ownValue } from '@core/foundations/own';
 
 import { useScene } from '../scene/useScene';
 import { PartLabels, type LabelText } from './PartLabels';

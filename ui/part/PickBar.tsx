@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import { Text, View } from 'react-native';
 
-import type { Body } from '@core/model';
-import type { Picked, SolidMesh } from '@core/part';
-import { tagWords } from '@core/wording';
+import type { Body } from '@core/record/model';
+import type { Picked, SolidMesh } from '@core/shaping/part';
+import { tagWords } from '@core/reporting/wording';
 
 import { Button } from '../shared/Button';
 import { usePartTool, type PickJob } from './partTool';

@@ -1,8 +1,9 @@
 import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 
-import type { Body } from '@core/model';
-import type { Picked, SolidMesh, Vec3 } from '@core/part';
+import type { Body } from '@core/record/model';
+import type { Vec3 } from '@core/foundations/vectors';
+import type { Picked, SolidMesh } from '@core/shaping/part';
 
 import type { SceneMarks } from './partScene';
 import { PartView } from './PartView';

@@ -2,8 +2,8 @@ import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { Text, View } from 'react-native';
 
-import type { Body } from '@core/model';
-import { menuOf } from '@core/steps';
+import type { Body } from '@core/record/model';
+import { menuOf } from '@core/shaping/steps';
 
 import { Button, IconButton } from '../shared/Button';
 import { colours } from '../theme/colours';

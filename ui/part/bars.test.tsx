@@ -1,6 +1,6 @@
 import { act, fireEvent, render, screen } from '@testing-library/react';
 
-import type { Measured, SolidMesh } from '@core/part';
+import type { Measured, SolidMesh } from '@core/shaping/part';
 import { block, stepOf } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 

@@ -1,8 +1,8 @@
 import { create } from 'zustand';
 
-import { testPieceOf } from '@core/fit';
-import type { Body } from '@core/model';
-import { ownValue } from '@core/own';
+import { testPieceOf } from '@core/fitting/fit';
+import type { Body } from '@core/record/model';
+import { ownValue } from '@core/foundations/own';
 
 /** How a body is shown. */
 export type BodyView = 'shown' | 'ghost' | 'hidden';

@@ -1,4 +1,5 @@
-import type { CentreLine, Vec3 } from '@core/part';
+import type { Vec3 } from '@core/foundations/vectors';
+import type { CentreLine } from '@core/shaping/part';
 
 type Segment = readonly [Vec3, Vec3];
 

@@ -1,6 +1,6 @@
 import { Mesh, Vector3 } from 'three';
 
-import type { SolidMesh } from '@core/part';
+import type { SolidMesh } from '@core/shaping/part';
 
 import { manyTriangles } from '../bench/manyTriangles';
 import { drawBody, isHeavy, type Layer, type SceneBody } from './drawnBody';

@@ -3,6 +3,7 @@ import type { LineMaterial } from 'three/examples/jsm/lines/LineMaterial.js';
 import { LineSegments2 } from 'three/examples/jsm/lines/LineSegments2.js';
 import { LineSegmentsGeometry } from 'three/examples/jsm/lines/LineSegmentsGeometry.js';
 
+import type { Vec3 } from '@core/foundations/vectors';
 import {
   CUT_TAG,
   movedPoint,
@@ -10,8 +11,7 @@ import {
   type Motion,
   type OpenedSolid,
   type SolidMesh,
-  type Vec3,
-} from '@core/part';
+} from '@core/shaping/part';
 
 import { colours } from '../theme/colours';
 import { centreMarks } from './chainLine';

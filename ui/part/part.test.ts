@@ -1,4 +1,5 @@
-import type { Annotation, Vec3 } from '@core/part';
+import type { Vec3 } from '@core/foundations/vectors';
+import type { Annotation } from '@core/shaping/part';
 
 import { centreMarks, chainLine } from './chainLine';
 import { placeLabels, type View } from './placeLabels';

@@ -1,7 +1,8 @@
 import { Box3, Group, type Mesh, Raycaster, ShaderMaterial, Vector2, Vector3 } from 'three';
 import { LineMaterial } from 'three/examples/jsm/lines/LineMaterial.js';
 
-import { CUT_TAG, type Picked, type Vec3 } from '@core/part';
+import type { Vec3 } from '@core/foundations/vectors';
+import { CUT_TAG, type Picked } from '@core/shaping/part';
 
 import { cornersOf, SpaceView } from '../scene/spaceView';
 import { colours } from '../theme/colours';

@@ -1,8 +1,9 @@
 import { create } from 'zustand';
 
-import type { CautionPlace } from '@core/inspect';
-import type { Motion, Picked, Vec3 } from '@core/part';
-import type { PickWanted } from '@core/sentence';
+import type { CautionPlace } from '@core/checking/inspect';
+import type { Vec3 } from '@core/foundations/vectors';
+import type { Motion, Picked } from '@core/shaping/part';
+import type { PickWanted } from '@core/shaping/sentence';
 
 import type { PickedOn } from '../solid/protocol';
 import type { Pickable } from './pickOnMesh';

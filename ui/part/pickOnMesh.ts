@@ -1,5 +1,6 @@
-import { joinedFloats } from '@core/floats';
-import type { Picked, SolidMesh, Vec3 } from '@core/part';
+import { joinedFloats } from '@core/foundations/floats';
+import type { Vec3 } from '@core/foundations/vectors';
+import type { Picked, SolidMesh } from '@core/shaping/part';
 
 /** A point of the view, px. */
 interface Point {

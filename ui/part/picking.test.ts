@@ -1,4 +1,5 @@
-import type { SolidMesh, Vec3 } from '@core/part';
+import type { Vec3 } from '@core/foundations/vectors';
+import type { SolidMesh } from '@core/shaping/part';
 
 import { cornerAt, edgeAt, pickables, rimOf, segmentsOf } from './pickOnMesh';
 import { patchOfPicks, pickableFor, samePick, usePartTool, type PickJob } from './partTool';

@@ -1,4 +1,4 @@
-import type { Vec3 } from '@core/part';
+import type { Vec3 } from '@core/foundations/vectors';
 
 /** Where the view looks from. */
 export type Stance = 'plan' | 'front' | 'side' | 'corner';

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 
-import type { CutPlane, OpenedSolid, Vec3 } from '@core/part';
+import type { Vec3 } from '@core/foundations/vectors';
+import type { CutPlane, OpenedSolid } from '@core/shaping/part';
 
 import { workbench, type ShownBody } from '../solid/useSolid';
 import { STANCES, type Stance } from './stances';

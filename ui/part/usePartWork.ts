@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 
-import type { Repair } from '@core/model';
-import { withPatch } from '@core/recipe';
-import type { SolidMesh } from '@core/part';
+import type { Repair } from '@core/record/model';
+import { withPatch } from '@core/shaping/recipe';
+import type { SolidMesh } from '@core/shaping/part';
 
 import { useChangeRepair } from '../api/useRepair';
 import type { PickedOn } from '../solid/protocol';

@@ -1,8 +1,8 @@
 import { create } from 'zustand';
 import { createJSONStorage, persist } from 'zustand/middleware';
 
-import { BENCH_CALIPER_ID } from '@core/model';
-import type { DisplayUnit } from '@core/quantity';
+import { BENCH_CALIPER_ID } from '@core/record/model';
+import type { DisplayUnit } from '@core/foundations/quantity';
 
 /** What one person likes, kept in the browser: it is about the person, not about the repair. */
 interface Preferences {

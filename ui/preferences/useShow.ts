@@ -11,7 +11,7 @@ import {
   unitWord,
   type DisplayUnit,
   type Quantity,
-} from '@core/quantity';
+} from '@core/foundations/quantity';
 
 import { usePreferences } from './usePreferences';
 

@@ -1,5 +1,5 @@
-import { comesTo } from '@core/formula';
-import { showExactly, typedUnitOf, type LengthUnit, type Quantity } from '@core/quantity';
+import { comesTo } from '@core/foundations/formula';
+import { showExactly, typedUnitOf, type LengthUnit, type Quantity } from '@core/foundations/quantity';
 
 import { usePreferences } from './usePreferences';
 

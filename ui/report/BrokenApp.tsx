@@ -1,7 +1,7 @@
 import type { ErrorBoundaryProps } from 'expo-router';
 import { useState } from 'react';
 
-import { programFaultOf } from '@core/wording';
+import { programFaultOf } from '@core/reporting/wording';
 
 import { Broken } from './ScreenBoundary';
 

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { ScrollView, Text } from 'react-native';
 
-import { REPAIR_FILE_VERSION, writeRepairFile, type Repair } from '@core/model';
-import { programFaultReport, programFaultSentence, type ProgramFault } from '@core/wording';
+import { REPAIR_FILE_VERSION, writeRepairFile, type Repair } from '@core/record/model';
+import { programFaultReport, programFaultSentence, type ProgramFault } from '@core/reporting/wording';
 
 import { Button } from '../shared/Button';
 import { saveFile } from '../shared/saveFile';

@@ -1,8 +1,8 @@
 import { Component, useState, type ReactNode } from 'react';
 import { Text, View } from 'react-native';
 
-import type { Repair } from '@core/model';
-import { programFaultOf, programFaultSentence, type ProgramFault } from '@core/wording';
+import type { Repair } from '@core/record/model';
+import { programFaultOf, programFaultSentence, type ProgramFault } from '@core/reporting/wording';
 
 import { Button } from '../shared/Button';
 import { ReportSheet } from './ReportSheet';

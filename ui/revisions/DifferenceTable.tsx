@@ -1,7 +1,7 @@
 import { Text, View } from 'react-native';
 
-import type { Difference } from '@core/revision';
-import { showSigned } from '@core/quantity';
+import type { Difference } from '@core/reporting/revision';
+import { showSigned } from '@core/foundations/quantity';
 
 /** Rows that differ: before, after, and by how much. */
 export function DifferenceTable({

@@ -1,8 +1,8 @@
 import { format } from 'date-fns';
 import { Text, View } from 'react-native';
 
-import { branchesOf, type Branch, type Outcome } from '@core/revision';
-import type { Revision } from '@core/model';
+import { branchesOf, type Branch, type Outcome } from '@core/reporting/revision';
+import type { Revision } from '@core/record/model';
 
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { Button } from '../shared/Button';

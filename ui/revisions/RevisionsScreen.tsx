@@ -2,8 +2,8 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
-import type { Revision } from '@core/model';
-import { backTo, compare, lastThatFitted, standsAs, type Compared } from '@core/revision';
+import type { Revision } from '@core/record/model';
+import { backTo, compare, lastThatFitted, standsAs, type Compared } from '@core/reporting/revision';
 
 import { useNotices } from '../api/notices';
 import { useChangeRepair } from '../api/useRepair';

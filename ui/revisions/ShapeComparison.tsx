@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 import Svg, { Circle, Defs, G, Line, Path, Pattern } from 'react-native-svg';
 
-import type { Body, Picture } from '@core/model';
-import { flat, type ShapeDifference } from '@core/part';
-import type { Compared } from '@core/revision';
+import type { Body, Picture } from '@core/record/model';
+import { flat, type ShapeDifference } from '@core/shaping/part';
+import type { Compared } from '@core/reporting/revision';
 
 import { useShow } from '../preferences/useShow';
 import { Button } from '../shared/Button';

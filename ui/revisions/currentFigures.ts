@@ -1,4 +1,4 @@
-import type { FrozenFigures, Repair } from '@core/model';
+import type { FrozenFigures, Repair } from '@core/record/model';
 
 import type { SolidView } from '../solid/useSolid';
 

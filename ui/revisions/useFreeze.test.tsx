@@ -1,11 +1,11 @@
 import { renderHook } from '@testing-library/react';
 
-import { frozenLetter } from '@core/progress';
-import { testPieceName } from '@core/fit';
-import { numberValue, type Body, type Repair, type Revision, type Step } from '@core/model';
-import { marksOf } from '@core/recipe';
+import { frozenLetter } from '@core/reporting/progress';
+import { testPieceName } from '@core/fitting/fit';
+import { numberValue, type Body, type Repair, type Revision, type Step } from '@core/record/model';
+import { marksOf } from '@core/shaping/recipe';
 import { rackWheel } from '@core/testing/repairDraft';
-import { DEFAULT_WORKSHOP } from '@core/workshop';
+import { DEFAULT_WORKSHOP } from '@core/record/workshop';
 
 import { InRepair } from '../testing/InRepair';
 import { useFreeze } from './useFreeze';

@@ -1,6 +1,6 @@
-import { nextLetter } from '@core/model';
-import { remarked } from '@core/recipe';
-import { freeze } from '@core/revision';
+import { nextLetter } from '@core/record/model';
+import { remarked } from '@core/shaping/recipe';
+import { freeze } from '@core/reporting/revision';
 
 import { newId } from '../api/newId';
 import { useChangeRepair } from '../api/useRepair';

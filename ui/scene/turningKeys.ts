@@ -1,4 +1,4 @@
-import { ownValue } from '@core/own';
+import { ownValue } from '@core/foundations/own';
 
 /** What is turned and zoomed by keys. */
 interface Turned {

@@ -1,8 +1,8 @@
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import type { z } from 'zod';
 
-import { comesTo } from '@core/formula';
-import { showExactly } from '@core/quantity';
+import { comesTo } from '@core/foundations/formula';
+import { showExactly } from '@core/foundations/quantity';
 
 import { Field } from './Field';
 import { readNumber, type TypedIn } from './numberFields';

@@ -1,6 +1,6 @@
 import Svg, { G, Path } from 'react-native-svg';
 
-import type { Picture } from '@core/model';
+import type { Picture } from '@core/record/model';
 
 import { colours } from '../theme/colours';
 

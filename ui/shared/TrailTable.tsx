@@ -1,7 +1,7 @@
 import { Text, View } from 'react-native';
 
-import type { Trail, TrailEntry } from '@core/fit';
-import { allowanceReason, derivedWords, takenWords, trailLabel } from '@core/wording';
+import type { Trail, TrailEntry } from '@core/fitting/fit';
+import { allowanceReason, derivedWords, takenWords, trailLabel } from '@core/reporting/wording';
 
 import { useShow, type Show } from '../preferences/useShow';
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
-import { NAME_LIMIT, Name } from '@core/model';
-import { sentenceOf } from '@core/wording';
+import { NAME_LIMIT, Name } from '@core/record/model';
+import { sentenceOf } from '@core/reporting/wording';
 
 /** What is wrong with a name, in our sentences; null for nothing. `what` is "the repair", "the size". */
 export const nameProblem =

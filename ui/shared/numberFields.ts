@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 
-import { readTyped } from '@core/formula';
-import { sentenceOf } from '@core/wording';
+import { readTyped } from '@core/foundations/formula';
+import { sentenceOf } from '@core/reporting/wording';
 
 type ReadNumber = { ok: true; value: number } | { ok: false; sentence: string };
 

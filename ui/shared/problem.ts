@@ -1,5 +1,5 @@
-import type { Fault } from '@core/fault';
-import { sentenceOf } from '@core/wording';
+import type { Fault } from '@core/foundations/fault';
+import { sentenceOf } from '@core/reporting/wording';
 
 /** What is wrong with what was typed; where it can be read in two ways, both, to be chosen from. */
 export interface Problem {

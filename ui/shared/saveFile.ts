@@ -1,4 +1,4 @@
-import type { SpareFile } from '@core/formats';
+import type { SpareFile } from '@core/making/formats';
 
 /** Hands a file to the browser to be saved. */
 export function saveFile({ name, mime, bytes }: SpareFile): void {

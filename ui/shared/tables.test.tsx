@@ -1,7 +1,7 @@
 import { render, screen } from '@testing-library/react';
 
-import { evaluateRepair } from '@core/fit';
-import type { Difference } from '@core/revision';
+import { evaluateRepair } from '@core/fitting/fit';
+import type { Difference } from '@core/reporting/revision';
 import { rackWheel } from '@core/testing/repairDraft';
 
 import { DifferenceTable } from '../revisions/DifferenceTable';

@@ -1,14 +1,14 @@
 import { transfer } from 'comlink';
 
-import { no, type Fault, type Result } from '@core/fault';
-import { compareShapes } from '@core/comparing';
-import { evaluateRepair, type EvaluatedRepair } from '@core/fit';
-import { cautionsBetween, cautionsOf, figuresOf, findingsOf, type Caution } from '@core/inspect';
-import type { SpareFile, SpareFormat } from '@core/formats';
-import { asMade, bedFile, layerMeshOf, spareFile, spareStems, type Spare } from '@core/make';
-import type { Body, EdgeRule, Picture, RepairState } from '@core/model';
-import { isForTrial } from '@core/recipe';
-import { madeOf, serviceOf } from '@core/strength';
+import { no, type Fault, type Result } from '@core/foundations/fault';
+import { compareShapes } from '@core/checking/comparing';
+import { evaluateRepair, type EvaluatedRepair } from '@core/fitting/fit';
+import { cautionsBetween, cautionsOf, figuresOf, findingsOf, type Caution } from '@core/checking/inspect';
+import type { SpareFile, SpareFormat } from '@core/making/formats';
+import { asMade, bedFile, layerMeshOf, spareFile, spareStems, type Spare } from '@core/reporting/make';
+import type { Body, EdgeRule, Picture, RepairState } from '@core/record/model';
+import { isForTrial } from '@core/shaping/recipe';
+import { madeOf, serviceOf } from '@core/checking/strength';
 import {
   clearance,
   countEdges,
@@ -20,9 +20,10 @@ import {
   sharpRoots,
   slideUntil,
   type Built,
-} from '@core/solid';
-import { broughtInto, meshOf, type Kernel, type TaggedSolid } from '@core/kernel';
-import { axesLaidDown } from '@core/printing';
+} from '@core/shaping/solid';
+import { broughtInto, meshOf, type Kernel, type TaggedSolid } from '@core/shaping/kernel';
+import { axesLaidDown } from '@core/making/printing';
+import type { Vec3 } from '@core/foundations/vectors';
 import {
   FILE_QUALITY,
   SCREEN_QUALITY,
@@ -31,14 +32,13 @@ import {
   type Motion,
   type OpenedSolid,
   type SolidMesh,
-  type Vec3,
   type WeldedMesh,
   type ShapeDifference,
   KernelRefusal,
-} from '@core/part';
-import type { Font } from '@core/text';
-import { growthOf, machineIn, materialIn } from '@core/workshop';
-import { ownValue } from '@core/own';
+} from '@core/shaping/part';
+import type { Font } from '@core/shaping/text';
+import { growthOf, machineIn, materialIn } from '@core/record/workshop';
+import { ownValue } from '@core/foundations/own';
 
 import type {
   BuildReply,

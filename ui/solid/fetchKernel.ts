@@ -1,4 +1,4 @@
-import { readFont, type Font } from '@core/text';
+import { readFont, type Font } from '@core/shaping/text';
 
 import { fontFile, kernelFile } from './kernelFile';
 

@@ -1,6 +1,7 @@
-import type { BodyFigures, Caution, Finding } from '@core/inspect';
-import type { SpareFile, SpareFormat } from '@core/formats';
-import type { EdgeRule, Picture, RepairState, Workshop } from '@core/model';
+import type { BodyFigures, Caution, Finding } from '@core/checking/inspect';
+import type { SpareFile, SpareFormat } from '@core/making/formats';
+import type { EdgeRule, Picture, RepairState, Workshop } from '@core/record/model';
+import type { Vec3 } from '@core/foundations/vectors';
 import type {
   Annotation,
   CentreLine,
@@ -13,11 +14,10 @@ import type {
   ShapeDifference,
   SolidMesh,
   StepOutcome,
-  Vec3,
   WeldedMesh,
-} from '@core/part';
-import type { Fault, Result } from '@core/fault';
-import type { BedPlace } from '@core/printing';
+} from '@core/shaping/part';
+import type { Fault, Result } from '@core/foundations/fault';
+import type { BedPlace } from '@core/making/printing';
 
 /** What the screen and the worker say to each other. Plain data only; meshes are transferred, not copied. */
 

@@ -1,9 +1,9 @@
-import { KernelTrap } from '@core/part';
+import { KernelTrap } from '@core/shaping/part';
 import './importMetaRegistry';
 
 import { expose, transfer } from 'comlink';
 
-import { startKernel } from '@core/kernel';
+import { startKernel } from '@core/shaping/kernel';
 
 import { BodyBench, buffersOf } from './bodyBench';
 import { fetchFont, fetchKernel } from './fetchKernel';

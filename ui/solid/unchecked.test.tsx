@@ -1,7 +1,7 @@
 import { act, renderHook, waitFor } from '@testing-library/react';
 
 import { rackWheel } from '@core/testing/repairDraft';
-import { DEFAULT_WORKSHOP } from '@core/workshop';
+import { DEFAULT_WORKSHOP } from '@core/record/workshop';
 
 import type { BuildReply, BuiltBody, SolidWorker, UncheckedBody, WorkerWatcher } from './protocol';
 import { useSolid } from './useSolid';

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef } from 'react';
 import { z } from 'zod';
 
-import type { Picture, Repair } from '@core/model';
+import type { Picture, Repair } from '@core/record/model';
 
 import { ask, mayComeBack } from '../api/client';
 import { listKey } from '../api/queryClient';

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 
-import type { RepairState, Workshop } from '@core/model';
-import type { SolidMesh } from '@core/part';
+import type { RepairState, Workshop } from '@core/record/model';
+import type { SolidMesh } from '@core/shaping/part';
 
 import { keepPicture, keptPicture } from './keptPictures';
 import type { BuiltBody, UncheckedBody } from './protocol';

@@ -1,7 +1,7 @@
-import { KernelTrap } from '@core/part';
-import type { RepairState } from '@core/model';
+import { KernelTrap } from '@core/shaping/part';
+import type { RepairState } from '@core/record/model';
 import { rackWheel } from '@core/testing/repairDraft';
-import { DEFAULT_WORKSHOP } from '@core/workshop';
+import { DEFAULT_WORKSHOP } from '@core/record/workshop';
 
 import type { BuildReply, SolidWorker, WorkerWatcher } from './protocol';
 import { mergeShown, type ShownBody } from './useSolid';

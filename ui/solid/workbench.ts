@@ -1,6 +1,6 @@
-import type { StepFault } from '@core/fault';
-import type { RepairState, Workshop } from '@core/model';
-import { MemoryWatch } from '@core/part';
+import type { StepFault } from '@core/foundations/fault';
+import type { RepairState, Workshop } from '@core/record/model';
+import { MemoryWatch } from '@core/shaping/part';
 
 import {
   WORKER_CALLS,

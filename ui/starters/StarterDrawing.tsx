@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Text as SvgText } from 'react-native-svg';
 
-import type { StarterFigure } from '@core/starters';
+import type { StarterFigure } from '@core/shaping/starters';
 
 import { colours } from '../theme/colours';
 

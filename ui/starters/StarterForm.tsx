@@ -1,12 +1,12 @@
 import { useMemo, useRef, useState } from 'react';
 import { Text, View, type TextInput } from 'react-native';
 
-import { readReading } from '@core/measure';
-import type { Body, Reading } from '@core/model';
-import { typedUnitOf } from '@core/quantity';
-import { beginWith, STARTER_FIGURES, type Starter } from '@core/starters';
-import { instrumentIn } from '@core/workshop';
-import { ownValue } from '@core/own';
+import { readReading } from '@core/measuring/measure';
+import type { Body, Reading } from '@core/record/model';
+import { typedUnitOf } from '@core/foundations/quantity';
+import { beginWith, STARTER_FIGURES, type Starter } from '@core/shaping/starters';
+import { instrumentIn } from '@core/record/workshop';
+import { ownValue } from '@core/foundations/own';
 
 import { newId } from '../api/newId';
 import { useNotices } from '../api/notices';

@@ -1,7 +1,7 @@
 import { Pressable, Text, View } from 'react-native';
 
-import { STARTER_FIGURES, STARTERS, type Starter } from '@core/starters';
-import { ownValue } from '@core/own';
+import { STARTER_FIGURES, STARTERS, type Starter } from '@core/shaping/starters';
+import { ownValue } from '@core/foundations/own';
 
 import { LineDrawing } from '../shared/LineDrawing';
 

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 
-import { evaluateRepair } from '@core/fit';
-import type { Repair } from '@core/model';
+import { evaluateRepair } from '@core/fitting/fit';
+import type { Repair } from '@core/record/model';
 
 import { RepairContext } from '../inRepair/useRepairContext';
 import { SolidContext } from '../inRepair/useSolidView';

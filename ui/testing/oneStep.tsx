@@ -1,7 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { View } from 'react-native';
 
-import type { Repair, Step } from '@core/model';
+import type { Repair, Step } from '@core/record/model';
 import { RepairDraft } from '@core/testing/repairDraft';
 
 import { StepSentence } from '../stages/shape/StepSentence';

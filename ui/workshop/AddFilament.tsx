@@ -1,7 +1,7 @@
 import { useState } from 'react';
 
-import type { Filament, Workshop } from '@core/model';
-import { FILAMENTS, materialsIn } from '@core/workshop';
+import type { Filament, Workshop } from '@core/record/model';
+import { FILAMENTS, materialsIn } from '@core/record/workshop';
 
 import { Button } from '../shared/Button';
 import { Picker } from '../shared/Picker';

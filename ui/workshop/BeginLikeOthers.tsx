@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 
-import { likeOthers } from '@core/learn';
-import type { Machine, Workshop } from '@core/model';
+import { likeOthers } from '@core/fitting/learn';
+import type { Machine, Workshop } from '@core/record/model';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { Button } from '../shared/Button';

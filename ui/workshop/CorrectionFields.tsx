@@ -1,7 +1,7 @@
 import type { Control } from 'react-hook-form';
 import { Text, View } from 'react-native';
 
-import { Correction, type FeatureKind } from '@core/model';
+import { Correction, type FeatureKind } from '@core/record/model';
 
 import { FormField, NumberField } from '../shared/FormField';
 import { MM, PERCENT, type Family, type TypedCorrections } from './typedCorrections';

@@ -1,9 +1,9 @@
 import { format } from 'date-fns';
 import { Text, View } from 'react-native';
 
-import type { Drift } from '@core/learn';
-import type { Machine, Trial } from '@core/model';
-import { driftSentence } from '@core/numberWords';
+import type { Drift } from '@core/fitting/learn';
+import type { Machine, Trial } from '@core/record/model';
+import { driftSentence } from '@core/reporting/numberWords';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { useShow } from '../preferences/useShow';

@@ -1,5 +1,5 @@
-import { Filament, type Workshop } from '@core/model';
-import { materialIn } from '@core/workshop';
+import { Filament, type Workshop } from '@core/record/model';
+import { materialIn } from '@core/record/workshop';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { RowForm } from './RowForm';

@@ -1,8 +1,8 @@
 import { Text, View } from 'react-native';
 
-import { firstLayerLearned, printerThatLearned } from '@core/learn';
-import type { LayerPrinter, Machine, MaterialFamily, Trial, Workshop } from '@core/model';
-import { footSpreadsOf } from '@core/trial';
+import { firstLayerLearned, printerThatLearned } from '@core/fitting/learn';
+import type { LayerPrinter, Machine, MaterialFamily, Trial, Workshop } from '@core/record/model';
+import { footSpreadsOf } from '@core/fitting/trial';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { useShow } from '../preferences/useShow';

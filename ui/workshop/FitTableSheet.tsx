@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Text } from 'react-native';
 
-import { FitTable, type FitClass } from '@core/model';
-import { FIT_CLASSES } from '@core/wording';
+import { FitTable, type FitClass } from '@core/record/model';
+import { FIT_CLASSES } from '@core/reporting/wording';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { Button } from '../shared/Button';

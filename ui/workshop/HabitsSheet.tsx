@@ -10,10 +10,10 @@ import {
   machineThatLearned,
   usesWhatItLearned,
   type MadeSize,
-} from '@core/learn';
-import { FeatureKind, TrialList, type Machine, type MaterialFamily, type Workshop } from '@core/model';
-import { instrumentOf, learnedFrom, madeSizesOf, trialsOf } from '@core/trial';
-import { correctionOf, layerPrinterIn, materialIn } from '@core/workshop';
+} from '@core/fitting/learn';
+import { FeatureKind, TrialList, type Machine, type MaterialFamily, type Workshop } from '@core/record/model';
+import { instrumentOf, learnedFrom, madeSizesOf, trialsOf } from '@core/fitting/trial';
+import { correctionOf, layerPrinterIn, materialIn } from '@core/record/workshop';
 
 import { ask } from '../api/client';
 import type { useChangeWorkshop } from '../api/useWorkshop';

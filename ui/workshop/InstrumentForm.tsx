@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { useFieldArray, useForm } from 'react-hook-form';
 import { Text, View } from 'react-native';
 
-import { Instrument } from '@core/model';
-import { RAD_PER_DEGREE } from '@core/quantity';
-import { sentenceOf } from '@core/wording';
+import { Instrument } from '@core/record/model';
+import { RAD_PER_DEGREE } from '@core/foundations/quantity';
+import { sentenceOf } from '@core/reporting/wording';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { Button } from '../shared/Button';

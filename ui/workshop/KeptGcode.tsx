@@ -1,6 +1,6 @@
 import { Text, View } from 'react-native';
 
-import { keptGcodeSentence } from '@core/wording';
+import { keptGcodeSentence } from '@core/reporting/wording';
 
 import { useKeptGcode } from '../jobs/useJobs';
 import { GroupHeading } from '../shared/Heading';

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { LayerPrinter, unreadableLine, type Machine } from '@core/model';
-import { RAD_PER_DEGREE } from '@core/quantity';
+import { LayerPrinter, unreadableLine, type Machine } from '@core/record/model';
+import { RAD_PER_DEGREE } from '@core/foundations/quantity';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { useShow } from '../preferences/useShow';

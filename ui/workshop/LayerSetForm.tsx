@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { FILLS, type Fill } from '@core/fields';
-import { LayerSet } from '@core/model';
+import { FILLS, type Fill } from '@core/foundations/fields';
+import { LayerSet } from '@core/record/model';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { Switch } from '../shared/Switch';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
 
-import { type Correction, FeatureKind, Machine, MaterialFamily, Process } from '@core/model';
+import { type Correction, FeatureKind, Machine, MaterialFamily, Process } from '@core/record/model';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { Button } from '../shared/Button';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 
-import { Material, MaterialFamily } from '@core/model';
-import { capital } from '@core/sentence';
+import { Material, MaterialFamily } from '@core/record/model';
+import { capital } from '@core/shaping/sentence';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { Picker } from '../shared/Picker';

@@ -1,8 +1,8 @@
 import { Text, View } from 'react-native';
 
-import { STANDINGS, type Grade, type Standing } from '@core/fields';
-import type { Material } from '@core/model';
-import { standsOf } from '@core/workshop';
+import { STANDINGS, type Grade, type Standing } from '@core/foundations/fields';
+import type { Material } from '@core/record/model';
+import { standsOf } from '@core/record/workshop';
 
 import { GroupHeading } from '../shared/Heading';
 import { Switch } from '../shared/Switch';

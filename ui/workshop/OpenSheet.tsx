@@ -8,8 +8,8 @@ import type {
   Resin,
   ResinSet,
   Workshop,
-} from '@core/model';
-import { LAYER_PRINTERS, layerPrinterIn, RESIN_PRINTERS, resinPrinterIn } from '@core/workshop';
+} from '@core/record/model';
+import { LAYER_PRINTERS, layerPrinterIn, RESIN_PRINTERS, resinPrinterIn } from '@core/record/workshop';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { FilamentForm } from './FilamentForm';

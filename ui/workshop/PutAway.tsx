@@ -4,8 +4,8 @@ import {
   type Workshop,
   type WorkshopRowKind,
   type WorkshopRowOf,
-} from '@core/model';
-import { machineIn, materialIn } from '@core/workshop';
+} from '@core/record/model';
+import { machineIn, materialIn } from '@core/record/workshop';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { Button } from '../shared/Button';

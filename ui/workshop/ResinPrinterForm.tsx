@@ -1,5 +1,5 @@
-import { ResinPrinter, type Machine } from '@core/model';
-import { RAD_PER_DEGREE } from '@core/quantity';
+import { ResinPrinter, type Machine } from '@core/record/model';
+import { RAD_PER_DEGREE } from '@core/foundations/quantity';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { RowForm } from './RowForm';

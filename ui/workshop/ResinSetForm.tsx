@@ -1,4 +1,4 @@
-import { ResinSet } from '@core/model';
+import { ResinSet } from '@core/record/model';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { RowForm } from './RowForm';

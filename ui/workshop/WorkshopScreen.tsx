@@ -3,10 +3,10 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
-import { workshopRows, type Workshop, type WorkshopRowKind, type WorkshopRowOf } from '@core/model';
-import { DISPLAY_UNITS, type DisplayUnit } from '@core/quantity';
-import { resinSetWords } from '@core/wording';
-import { layerSetIn, layerSetsIn, resinSetIn, resinSetsIn, materialIn } from '@core/workshop';
+import { workshopRows, type Workshop, type WorkshopRowKind, type WorkshopRowOf } from '@core/record/model';
+import { DISPLAY_UNITS, type DisplayUnit } from '@core/foundations/quantity';
+import { resinSetWords } from '@core/reporting/wording';
+import { layerSetIn, layerSetsIn, resinSetIn, resinSetsIn, materialIn } from '@core/record/workshop';
 
 import { newId } from '../api/newId';
 import { useChangeWorkshop, useWorkshop } from '../api/useWorkshop';

@@ -1,7 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 
-import type { LayerPrinter, Trial } from '@core/model';
-import { DEFAULT_WORKSHOP, LAYER_PRINTERS, machineIn } from '@core/workshop';
+import type { LayerPrinter, Trial } from '@core/record/model';
+import { DEFAULT_WORKSHOP, LAYER_PRINTERS, machineIn } from '@core/record/workshop';
 
 import { FirstLayerHabit } from './FirstLayerHabit';
 

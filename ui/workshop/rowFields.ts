@@ -1,4 +1,4 @@
-import { ownValue } from '@core/own';
+import { ownValue } from '@core/foundations/own';
 
 import { z } from 'zod';
 

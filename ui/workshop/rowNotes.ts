@@ -1,5 +1,5 @@
-import type { Filament, FitTable, LayerSet, Machine, Material, Resin } from '@core/model';
-import { FIT_CLASSES } from '@core/wording';
+import type { Filament, FitTable, LayerSet, Machine, Material, Resin } from '@core/record/model';
+import { FIT_CLASSES } from '@core/reporting/wording';
 
 import type { useShow } from '../preferences/useShow';
 import { FAMILY_WORDS } from './words';

@@ -1,4 +1,4 @@
-import { Correction, FeatureKind, type Machine } from '@core/model';
+import { Correction, FeatureKind, type Machine } from '@core/record/model';
 
 import { numberIn, shownNumber } from '../shared/numberFields';
 

@@ -1,4 +1,4 @@
-import type { FeatureKind, Instrument, MaterialFamily, Process } from '@core/model';
+import type { FeatureKind, Instrument, MaterialFamily, Process } from '@core/record/model';
 
 export const PROCESS_WORDS: Record<Process, string> = {
   printing: 'Layer printing',

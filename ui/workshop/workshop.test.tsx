@@ -10,8 +10,8 @@ import {
   type LayerSet,
   type Material,
   type Workshop,
-} from '@core/model';
-import { DEFAULT_WORKSHOP } from '@core/workshop';
+} from '@core/record/model';
+import { DEFAULT_WORKSHOP } from '@core/record/workshop';
 
 import { FilamentForm } from './FilamentForm';
 import { FitTableSheet } from './FitTableSheet';

@@ -1,4 +1,4 @@
-import { circle, onGround, rectangle, step } from '@core/starters';
+import { circle, onGround, rectangle, step } from '@core/shaping/starters';
 
 import { part, type Part } from './part';
 import { disc, easedRim, easedSharp, slot, sunk } from './volumes';

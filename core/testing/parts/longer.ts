@@ -1,5 +1,5 @@
-import type { Step, Value } from '@core/model';
-import { onGround, rectangle, step } from '@core/starters';
+import type { Step, Value } from '@core/record/model';
+import { onGround, rectangle, step } from '@core/shaping/starters';
 
 import { part, type Part } from './part';
 import { disc, easedMouth, easedRim } from './volumes';

@@ -1,4 +1,4 @@
-import { newSize, sizeValue, type Repair, type Step, type Value } from '@core/model';
+import { newSize, sizeValue, type Repair, type Step, type Value } from '@core/record/model';
 
 import { RepairDraft } from '../repairDraft';
 

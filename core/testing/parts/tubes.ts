@@ -1,4 +1,4 @@
-import { circle, onGround, rectangle, step } from '@core/starters';
+import { circle, onGround, rectangle, step } from '@core/shaping/starters';
 
 import { part, type Part } from './part';
 import { disc, easedMouth, easedRim, frustum, integral, lens, roundedOff, sunk } from './volumes';

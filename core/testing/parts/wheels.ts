@@ -1,4 +1,4 @@
-import { circle, fromTop, onGround, onTop, rectangle, step } from '@core/starters';
+import { circle, fromTop, onGround, onTop, rectangle, step } from '@core/shaping/starters';
 
 import { part, type Part } from './part';
 import { disc, easedMouth, easedRim, gearArea, hexagon, roundedOff } from './volumes';

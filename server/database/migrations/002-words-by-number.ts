@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 
-import { presentRow } from '@core/model';
+import { presentRow } from '@core/record/model';
 
 import type { Migration } from './migration';
 

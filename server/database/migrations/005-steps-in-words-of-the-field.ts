@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 
-import { bodyInPresentWords, revisionInPresentWords } from '@core/model';
+import { bodyInPresentWords, revisionInPresentWords } from '@core/record/model';
 
 import type { Migration } from './migration';
 

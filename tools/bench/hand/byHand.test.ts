@@ -1,9 +1,9 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { evaluateRepair } from '@core/fit';
-import { readRepairFile } from '@core/model';
-import { BodyBuilder } from '@core/solid';
+import { evaluateRepair } from '@core/fitting/fit';
+import { readRepairFile } from '@core/record/model';
+import { BodyBuilder } from '@core/shaping/solid';
 import { testKernel } from '@core/testing/kernel';
 import { REAL_PARTS } from '@core/testing/parts';
 

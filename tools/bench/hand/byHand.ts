@@ -1,5 +1,5 @@
-import { SCREEN_QUALITY } from '@core/part';
-import type { Kernel, Shape } from '@core/kernel';
+import { SCREEN_QUALITY } from '@core/shaping/part';
+import type { Kernel, Shape } from '@core/shaping/kernel';
 
 /** Parts by name, as one would write them straight against the kernel, from their sizes. They give the volume, mm³. */
 export type HandMade = Readonly<

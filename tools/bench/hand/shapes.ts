@@ -1,4 +1,4 @@
-import type { Kernel, Shape } from '@core/kernel';
+import type { Kernel, Shape } from '@core/shaping/kernel';
 
 import type { ByHand } from './byHand';
 

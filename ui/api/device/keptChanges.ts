@@ -1,6 +1,6 @@
 import type { Mutation, QueryClient } from '@tanstack/react-query';
 
-import { changeInPresentWords } from '@core/model';
+import { changeInPresentWords } from '@core/record/model';
 
 import { CHANGE_KEY, CHANGE_SCOPE, isQueued } from '../queryClient';
 import type { QueuedChange } from '../queuedChange';

@@ -1,7 +1,7 @@
 import { hashKey, type QueryClient, type QueryKey, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 
-import { laterLists, stateInPresentWords } from '@core/model';
+import { laterLists, stateInPresentWords } from '@core/record/model';
 
 import { browserStore, type DeviceStore } from './deviceStore';
 

@@ -2,11 +2,11 @@ import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import Svg, { Circle, G, Line, Path } from 'react-native-svg';
 
-import { constructionOf, isKnown, type SizeResult } from '@core/measure';
-import { constructionWords } from '@core/wording';
-import type { Derivation, Source } from '@core/model';
-import type { Quantity } from '@core/quantity';
-import { ownValue } from '@core/own';
+import { constructionOf, isKnown, type SizeResult } from '@core/measuring/measure';
+import { constructionWords } from '@core/reporting/wording';
+import type { Derivation, Source } from '@core/record/model';
+import type { Quantity } from '@core/foundations/quantity';
+import { ownValue } from '@core/foundations/own';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import Svg from 'react-native-svg';
 
-import { evaluateSizes } from '@core/fit';
+import { evaluateSizes } from '@core/fitting/fit';
 import {
   CONSTRUCTIONS,
   constructionOf,
@@ -11,12 +11,12 @@ import {
   type Construction,
   type ConstructionInput,
   type SizeResult,
-} from '@core/measure';
-import { newSize, nextLetter, type Derivation, type Size, type Source } from '@core/model';
-import { ambiguityIn, typedUnitOf, type Quantity } from '@core/quantity';
-import { constructionWords, sentenceOf } from '@core/wording';
-import { capital } from '@core/sentence';
-import { ownValue } from '@core/own';
+} from '@core/measuring/measure';
+import { newSize, nextLetter, type Derivation, type Size, type Source } from '@core/record/model';
+import { ambiguityIn, typedUnitOf, type Quantity } from '@core/foundations/quantity';
+import { constructionWords, sentenceOf } from '@core/reporting/wording';
+import { capital } from '@core/shaping/sentence';
+import { ownValue } from '@core/foundations/own';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

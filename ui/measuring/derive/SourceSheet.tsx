@@ -1,10 +1,10 @@
 import { useState } from 'react';
 
-import { readTyped } from '@core/formula';
-import { isKnown } from '@core/measure';
-import type { Source } from '@core/model';
-import { typedUnitOf, type Quantity } from '@core/quantity';
-import { capital } from '@core/sentence';
+import { readTyped } from '@core/foundations/formula';
+import { isKnown } from '@core/measuring/measure';
+import type { Source } from '@core/record/model';
+import { typedUnitOf, type Quantity } from '@core/foundations/quantity';
+import { capital } from '@core/shaping/sentence';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';

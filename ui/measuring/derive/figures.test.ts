@@ -1,4 +1,4 @@
-import { CONSTRUCTIONS } from '@core/measure';
+import { CONSTRUCTIONS } from '@core/measuring/measure';
 
 import { FIGURES } from './figures';
 

@@ -4,8 +4,8 @@ import { Controller, useForm } from 'react-hook-form';
 import { ScrollView, View } from 'react-native';
 import { z } from 'zod';
 
-import { NO_BRIEF, type Brief } from '@core/fields';
-import { materialIn } from '@core/workshop';
+import { NO_BRIEF, type Brief } from '@core/foundations/fields';
+import { materialIn } from '@core/record/workshop';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';

@@ -1,9 +1,9 @@
 import { Text, View } from 'react-native';
 
-import { howItLies } from '@core/brief';
-import type { Brief } from '@core/fields';
-import type { Body } from '@core/model';
-import { howItLiesSentence } from '@core/wording';
+import { howItLies } from '@core/measuring/brief';
+import type { Brief } from '@core/foundations/fields';
+import type { Body } from '@core/record/model';
+import { howItLiesSentence } from '@core/reporting/wording';
 
 import { LoadChoice } from '../../frame/LoadChoice';
 import { GroupHeading } from '../../shared/Heading';

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { CLUES, oldMaterial } from '@core/brief';
-import type { Brief } from '@core/fields';
-import { oldMaterialSentence } from '@core/wording';
-import { ownValue } from '@core/own';
+import { CLUES, oldMaterial } from '@core/measuring/brief';
+import type { Brief } from '@core/foundations/fields';
+import { oldMaterialSentence } from '@core/reporting/wording';
+import { ownValue } from '@core/foundations/own';
 
 import { Button } from '../../shared/Button';
 import { GroupHeading } from '../../shared/Heading';

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { isBetterBought, suitedMaterials, trialMaterial } from '@core/brief';
-import type { Grade } from '@core/fields';
-import type { Brief } from '@core/fields';
-import { reasonsSentence, trialMaterialSentence } from '@core/wording';
-import { materialIn, materialsIn } from '@core/workshop';
+import { isBetterBought, suitedMaterials, trialMaterial } from '@core/measuring/brief';
+import type { Grade } from '@core/foundations/fields';
+import type { Brief } from '@core/foundations/fields';
+import { reasonsSentence, trialMaterialSentence } from '@core/reporting/wording';
+import { materialIn, materialsIn } from '@core/record/workshop';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
 

@@ -1,7 +1,16 @@
 import { Text, View } from 'react-native';
 
-import { BREAKS, DANGERS, HEATS, INSIDES, LOADS, MOVEMENTS, SURROUNDINGS, type Brief } from '@core/fields';
-import { betterments, briefCautions } from '@core/brief';
+import {
+  BREAKS,
+  DANGERS,
+  HEATS,
+  INSIDES,
+  LOADS,
+  MOVEMENTS,
+  SURROUNDINGS,
+  type Brief,
+} from '@core/foundations/fields';
+import { betterments, briefCautions } from '@core/measuring/brief';
 import {
   bettermentSentence,
   BREAK_WORDS,
@@ -12,7 +21,7 @@ import {
   LOAD_WORDS,
   MOVEMENT_WORDS,
   SURROUNDING_WORDS,
-} from '@core/wording';
+} from '@core/reporting/wording';
 
 import { GroupHeading } from '../../shared/Heading';
 import { Switch } from '../../shared/Switch';

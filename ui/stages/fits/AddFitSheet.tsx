@@ -2,12 +2,12 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { firstFit } from '@core/brief';
-import { NO_BRIEF } from '@core/fields';
-import { FIT_FEATURES } from '@core/fit';
-import type { Fit, FitFeature, Size } from '@core/model';
-import { firstFitSentence, featureWords } from '@core/wording';
-import { fitClassOf } from '@core/wording';
+import { firstFit } from '@core/measuring/brief';
+import { NO_BRIEF } from '@core/foundations/fields';
+import { FIT_FEATURES } from '@core/fitting/fit';
+import type { Fit, FitFeature, Size } from '@core/record/model';
+import { firstFitSentence, featureWords } from '@core/reporting/wording';
+import { fitClassOf } from '@core/reporting/wording';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

@@ -2,11 +2,11 @@ import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { readTyped } from '@core/formula';
-import { isKnown } from '@core/measure';
-import type { Chain, ChainLink } from '@core/model';
-import { typedUnitOf } from '@core/quantity';
-import { sentenceOf } from '@core/wording';
+import { readTyped } from '@core/foundations/formula';
+import { isKnown } from '@core/measuring/measure';
+import type { Chain, ChainLink } from '@core/record/model';
+import { typedUnitOf } from '@core/foundations/quantity';
+import { sentenceOf } from '@core/reporting/wording';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

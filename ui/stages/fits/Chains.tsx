@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import type { EvaluatedChain } from '@core/fit';
-import type { Chain } from '@core/model';
-import { chanceWords } from '@core/numberWords';
+import type { EvaluatedChain } from '@core/fitting/fit';
+import type { Chain } from '@core/record/model';
+import { chanceWords } from '@core/reporting/numberWords';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

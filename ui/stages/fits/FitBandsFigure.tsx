@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 
-import type { FitChance } from '@core/fit';
+import type { FitChance } from '@core/fitting/fit';
 
 import { useShow } from '../../preferences/useShow';
 import { colours } from '../../theme/colours';

@@ -1,9 +1,9 @@
 import { Text, View } from 'react-native';
 
-import { counterpartOf, featureOf, isRound, type EvaluatedFit, type FitChance } from '@core/fit';
-import type { BedDirection } from '@core/model';
-import { gaugeRow, hasGaugeRow } from '@core/recipe';
-import { sentenceOf } from '@core/wording';
+import { counterpartOf, featureOf, isRound, type EvaluatedFit, type FitChance } from '@core/fitting/fit';
+import type { BedDirection } from '@core/record/model';
+import { gaugeRow, hasGaugeRow } from '@core/shaping/recipe';
+import { sentenceOf } from '@core/reporting/wording';
 import {
   atBestSentence,
   chanceWords,
@@ -11,9 +11,9 @@ import {
   widenedSentence,
   wishWords,
   workingSizeName,
-} from '@core/numberWords';
-import { FIT_CLASSES, featureWords } from '@core/wording';
-import { machineIn } from '@core/workshop';
+} from '@core/reporting/numberWords';
+import { FIT_CLASSES, featureWords } from '@core/reporting/wording';
+import { machineIn } from '@core/record/workshop';
 
 import { newId } from '../../api/newId';
 import { useNotices } from '../../api/notices';

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import type { Fit } from '@core/model';
-import { limitsOf, readToleranceClass, SUGGESTED_PAIRS } from '@core/standards';
+import type { Fit } from '@core/record/model';
+import { limitsOf, readToleranceClass, SUGGESTED_PAIRS } from '@core/foundations/standards';
 
 import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';

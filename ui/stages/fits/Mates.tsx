@@ -2,9 +2,9 @@ import X from 'lucide-react-native/icons/x';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import type { FitChance } from '@core/fit';
-import { newSize, nextLetter, type Fit, type Size } from '@core/model';
-import { chanceWords, tooFarApartSentence } from '@core/numberWords';
+import type { FitChance } from '@core/fitting/fit';
+import { newSize, nextLetter, type Fit, type Size } from '@core/record/model';
+import { chanceWords, tooFarApartSentence } from '@core/reporting/numberWords';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { featureOf } from '@core/fit';
-import { readTyped } from '@core/formula';
-import type { Fit } from '@core/model';
-import { tidy, typedUnitOf } from '@core/quantity';
+import { featureOf } from '@core/fitting/fit';
+import { readTyped } from '@core/foundations/formula';
+import type { Fit } from '@core/record/model';
+import { tidy, typedUnitOf } from '@core/foundations/quantity';
 
 import { useShow } from '../../preferences/useShow';
 import { useWorth } from '../../preferences/useWorth';

@@ -1,10 +1,10 @@
 import { Text, View } from 'react-native';
 
-import { no, type StepFault } from '@core/fault';
-import { testPieceName, testPieceOf, usesOf } from '@core/fit';
-import { nextLetter, type Fit } from '@core/model';
-import { marksOf, testPiece } from '@core/recipe';
-import { sentenceOf } from '@core/wording';
+import { no, type StepFault } from '@core/foundations/fault';
+import { testPieceName, testPieceOf, usesOf } from '@core/fitting/fit';
+import { nextLetter, type Fit } from '@core/record/model';
+import { marksOf, testPiece } from '@core/shaping/recipe';
+import { sentenceOf } from '@core/reporting/wording';
 
 import { newId } from '../../api/newId';
 import { useNotices } from '../../api/notices';

@@ -1,7 +1,7 @@
 import { fireEvent, render, screen, within } from '@testing-library/react';
 
-import { evaluateRepair } from '@core/fit';
-import type { Chain, Fit, Repair, Size } from '@core/model';
+import { evaluateRepair } from '@core/fitting/fit';
+import type { Chain, Fit, Repair, Size } from '@core/record/model';
 import { rackWheel } from '@core/testing/repairDraft';
 
 import { InRepair } from '../../testing/InRepair';

@@ -1,7 +1,7 @@
 import { Pressable, Text, View } from 'react-native';
 
-import { suspectsOf, type SolvedLayout } from '@core/layout';
-import type { Layout, LayoutDistance } from '@core/model';
+import { suspectsOf, type SolvedLayout } from '@core/measuring/layout';
+import type { Layout, LayoutDistance } from '@core/record/model';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';

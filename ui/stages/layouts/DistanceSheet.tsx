@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Text } from 'react-native';
 
-import { readTyped } from '@core/formula';
-import { isKnown } from '@core/measure';
+import { readTyped } from '@core/foundations/formula';
+import { isKnown } from '@core/measuring/measure';
 import {
   newSize,
   nextLetter,
@@ -10,9 +10,9 @@ import {
   type LayoutDistance,
   type LayoutEnd,
   type Source,
-} from '@core/model';
-import { typedUnitOf } from '@core/quantity';
-import { capital } from '@core/sentence';
+} from '@core/record/model';
+import { typedUnitOf } from '@core/foundations/quantity';
+import { capital } from '@core/shaping/sentence';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

@@ -2,8 +2,8 @@ import { useMemo, useRef, useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import Svg, { Circle, Ellipse, G, Line, Rect, Text as SvgText } from 'react-native-svg';
 
-import { suspectsOf, type SolvedLayout, type SolvedPoint } from '@core/layout';
-import type { DatumEdge, Layout, LayoutEnd } from '@core/model';
+import { suspectsOf, type SolvedLayout, type SolvedPoint } from '@core/measuring/layout';
+import type { DatumEdge, Layout, LayoutEnd } from '@core/record/model';
 
 import { colours } from '../../theme/colours';
 import { boardView, ellipseZoom, type BoardView } from './boardView';

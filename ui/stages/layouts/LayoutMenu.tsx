@@ -1,7 +1,7 @@
 import { useState } from 'react';
 
-import type { SolvedLayout } from '@core/layout';
-import type { Layout } from '@core/model';
+import type { SolvedLayout } from '@core/measuring/layout';
+import type { Layout } from '@core/record/model';
 
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';

@@ -1,8 +1,8 @@
 import { Text, View } from 'react-native';
 
-import type { SolvedLayout } from '@core/layout';
-import type { Layout, LayoutEnd } from '@core/model';
-import { sentenceOf } from '@core/wording';
+import type { SolvedLayout } from '@core/measuring/layout';
+import type { Layout, LayoutEnd } from '@core/record/model';
+import { sentenceOf } from '@core/reporting/wording';
 
 import { useShow } from '../../preferences/useShow';
 import { distanceWords, endWords } from './editLayout';

@@ -2,8 +2,8 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
-import { endsGoTogether, type SolvedPoint } from '@core/layout';
-import type { Layout, LayoutEnd } from '@core/model';
+import { endsGoTogether, type SolvedPoint } from '@core/measuring/layout';
+import type { Layout, LayoutEnd } from '@core/record/model';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { zeroOf, type SolvedLayout } from '@core/layout';
-import { isKnown } from '@core/measure';
-import { newSize, nextLetter, type Layout, type LayoutPoint } from '@core/model';
+import { zeroOf, type SolvedLayout } from '@core/measuring/layout';
+import { isKnown } from '@core/measuring/measure';
+import { newSize, nextLetter, type Layout, type LayoutPoint } from '@core/record/model';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

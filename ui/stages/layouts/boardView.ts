@@ -1,4 +1,4 @@
-import type { SolvedLayout } from '@core/layout';
+import type { SolvedLayout } from '@core/measuring/layout';
 
 /** How millimetres of a layout lie on the board, px; y of the layout points up. */
 export interface BoardView {

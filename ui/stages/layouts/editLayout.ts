@@ -1,5 +1,5 @@
-import type { SolvedLayout } from '@core/layout';
-import type { Layout, LayoutDistance, LayoutEnd, LayoutPoint } from '@core/model';
+import type { SolvedLayout } from '@core/measuring/layout';
+import type { Layout, LayoutDistance, LayoutEnd, LayoutPoint } from '@core/record/model';
 
 /** Layouts with one thing changed. All give a new one and leave the old one alone. */
 

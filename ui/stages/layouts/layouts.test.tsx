@@ -1,7 +1,7 @@
 import { fireEvent, render, screen, within } from '@testing-library/react';
 
-import { solveLayout } from '@core/layout';
-import type { Layout, LayoutEnd, Repair } from '@core/model';
+import { solveLayout } from '@core/measuring/layout';
+import type { Layout, LayoutEnd, Repair } from '@core/record/model';
 import { LayoutDraft } from '@core/testing/layoutDraft';
 import { rackWheel } from '@core/testing/repairDraft';
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { newestRevision } from '@core/revision';
+import { newestRevision } from '@core/reporting/revision';
 
 import { useNotices } from '../../api/notices';
 import { useFreeze } from '../../revisions/useFreeze';

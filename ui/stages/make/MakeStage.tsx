@@ -1,8 +1,8 @@
 import { router } from 'expo-router';
 import { ScrollView, Text, View } from 'react-native';
 
-import type { Material, MaterialFamily } from '@core/model';
-import { materialIn, materialsIn } from '@core/workshop';
+import type { Material, MaterialFamily } from '@core/record/model';
+import { materialIn, materialsIn } from '@core/record/workshop';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { fileStem } from '@core/formats';
-import { writeRepairFile, type RepairFileContent } from '@core/model';
+import { fileStem } from '@core/making/formats';
+import { writeRepairFile, type RepairFileContent } from '@core/record/model';
 
 import { photoAddress } from '../../api/photos';
 import { scanAddress } from '../../api/scans';

@@ -2,10 +2,10 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { SPARE_FORMATS, type SpareFormat } from '@core/formats';
-import type { Body } from '@core/model';
-import { findingSentence, growthWords, sentenceOf } from '@core/wording';
-import { growthOf, machineIn, materialIn } from '@core/workshop';
+import { SPARE_FORMATS, type SpareFormat } from '@core/making/formats';
+import type { Body } from '@core/record/model';
+import { findingSentence, growthWords, sentenceOf } from '@core/reporting/wording';
+import { growthOf, machineIn, materialIn } from '@core/record/workshop';
 
 import { useNotices } from '../../api/notices';
 import { useRepairContext } from '../../inRepair/useRepairContext';

@@ -1,6 +1,6 @@
-import type { Repair, Workshop } from '@core/model';
-import { frozenLetter } from '@core/progress';
-import { newestRevision } from '@core/revision';
+import type { Repair, Workshop } from '@core/record/model';
+import { frozenLetter } from '@core/reporting/progress';
+import { newestRevision } from '@core/reporting/revision';
 
 /** "Rev B" while the repair is as it was frozen, "after Rev B" when it has changed since, nothing before. */
 export function currentLabel(repair: Repair, workshop: Workshop): string {

@@ -2,8 +2,8 @@ import { router } from 'expo-router';
 import { useRef, useState } from 'react';
 import { Image, Pressable, ScrollView, Text, View } from 'react-native';
 
-import { isKnown } from '@core/measure';
-import type { Photo, PhotoMark, PhotoTag } from '@core/model';
+import { isKnown } from '@core/measuring/measure';
+import type { Photo, PhotoMark, PhotoTag } from '@core/record/model';
 
 import { newId } from '../../api/newId';
 import { photoAddress } from '../../api/photos';

@@ -1,9 +1,16 @@
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 
-import { withStepAfter } from '@core/recipe';
-import { factsOfKind, nextLetter, STEP_KINDS, type Body, type StepGroup, type StepKind } from '@core/model';
-import { newStep, menuOf } from '@core/steps';
+import { withStepAfter } from '@core/shaping/recipe';
+import {
+  factsOfKind,
+  nextLetter,
+  STEP_KINDS,
+  type Body,
+  type StepGroup,
+  type StepKind,
+} from '@core/record/model';
+import { newStep, menuOf } from '@core/shaping/steps';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

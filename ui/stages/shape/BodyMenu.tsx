@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import type { Body } from '@core/model';
+import type { Body } from '@core/record/model';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { DeletedRows } from '../../inRepair/DeletedRows';

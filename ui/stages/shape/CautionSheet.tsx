@@ -1,8 +1,8 @@
 import { Text, View } from 'react-native';
 
-import { mendsOf, stepsConcerned, type Caution } from '@core/inspect';
-import type { Body } from '@core/model';
-import { cautionSentence, mendWords } from '@core/wording';
+import { mendsOf, stepsConcerned, type Caution } from '@core/checking/inspect';
+import type { Body } from '@core/record/model';
+import { cautionSentence, mendWords } from '@core/reporting/wording';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 
-import type { Body, EdgeRule, Step } from '@core/model';
-import type { Option, PickWanted, SentencePart } from '@core/sentence';
+import type { Body, EdgeRule, Step } from '@core/record/model';
+import type { Option, PickWanted, SentencePart } from '@core/shaping/sentence';
 
 import { usePartTool } from '../../part/partTool';
 import { Button } from '../../shared/Button';

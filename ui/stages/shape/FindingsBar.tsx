@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 
-import { cautionSentence, findingSentence } from '@core/wording';
-import { materialIn } from '@core/workshop';
+import { cautionSentence, findingSentence } from '@core/reporting/wording';
+import { materialIn } from '@core/record/workshop';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useSolidView } from '../../inRepair/useSolidView';

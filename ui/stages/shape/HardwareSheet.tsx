@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { patchForHardware } from '@core/recipe';
-import { HARDWARE_HOLES, type HardwareHole } from '@core/standards';
+import { patchForHardware } from '@core/shaping/recipe';
+import { HARDWARE_HOLES, type HardwareHole } from '@core/foundations/standards';
 
 import { useShow } from '../../preferences/useShow';
 import { ChoiceRow } from '../../shared/ChoiceRow';

@@ -3,8 +3,8 @@ import Undo from 'lucide-react-native/icons/undo-2';
 import { useEffect } from 'react';
 import { View } from 'react-native';
 
-import type { Body } from '@core/model';
-import { ownValue } from '@core/own';
+import type { Body } from '@core/record/model';
+import { ownValue } from '@core/foundations/own';
 
 import { useBodyHistory, whileStepping } from '../../api/bodyHistory';
 import { useChangeRepair } from '../../api/useRepair';

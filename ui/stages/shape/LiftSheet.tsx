@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { evaluateRepair } from '@core/fit';
-import type { Body, PlainQuantity, Repair, Step, Value } from '@core/model';
-import { liftedBody, liftedSteps } from '@core/recipe';
-import { spokenSentence } from '@core/sentence';
-import { stepSentence } from '@core/steps';
+import { evaluateRepair } from '@core/fitting/fit';
+import type { Body, PlainQuantity, Repair, Step, Value } from '@core/record/model';
+import { liftedBody, liftedSteps } from '@core/shaping/recipe';
+import { spokenSentence } from '@core/shaping/sentence';
+import { stepSentence } from '@core/shaping/steps';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair, useRepair } from '../../api/useRepair';

@@ -1,6 +1,6 @@
 import { Pressable, Text, View } from 'react-native';
 
-import type { PlainQuantity, Value } from '@core/model';
+import type { PlainQuantity, Value } from '@core/record/model';
 
 import { labelOf, lengthOf, numberOf, showPlain, trailTargetOf } from '../../inRepair/labelOf';
 import { useRepairContext } from '../../inRepair/useRepairContext';

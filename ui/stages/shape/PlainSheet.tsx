@@ -1,9 +1,9 @@
 import { useState } from 'react';
 
-import { isTaken, plainFieldAt, sizeValue, type PlainNumber, type Step } from '@core/model';
-import { showExactly, typedUnitOf } from '@core/quantity';
-import { readLetters, readPlain } from '@core/recipe';
-import type { SentencePart } from '@core/sentence';
+import { isTaken, plainFieldAt, sizeValue, type PlainNumber, type Step } from '@core/record/model';
+import { showExactly, typedUnitOf } from '@core/foundations/quantity';
+import { readLetters, readPlain } from '@core/shaping/recipe';
+import type { SentencePart } from '@core/shaping/sentence';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';

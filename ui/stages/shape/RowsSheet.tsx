@@ -2,11 +2,11 @@ import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { numberValue, type Body, type Step, type Value } from '@core/model';
-import { dataAt } from '@core/recipe';
-import type { SentencePart } from '@core/sentence';
-import { capital } from '@core/sentence';
-import { ownValue } from '@core/own';
+import { numberValue, type Body, type Step, type Value } from '@core/record/model';
+import { dataAt } from '@core/shaping/recipe';
+import type { SentencePart } from '@core/shaping/sentence';
+import { capital } from '@core/shaping/sentence';
+import { ownValue } from '@core/foundations/own';
 
 import { trailTargetOf } from '../../inRepair/labelOf';
 import { openTrail } from '../../inRepair/opened';

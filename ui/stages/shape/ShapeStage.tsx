@@ -3,8 +3,8 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
-import type { Body } from '@core/model';
-import { STARTERS } from '@core/starters';
+import type { Body } from '@core/record/model';
+import { STARTERS } from '@core/shaping/starters';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

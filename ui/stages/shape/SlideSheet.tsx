@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { numberValue, type Body, type Step } from '@core/model';
-import { movedPoint, type Vec3 } from '@core/part';
-import { degrees } from '@core/sentence';
+import { numberValue, type Body, type Step } from '@core/record/model';
+import type { Vec3 } from '@core/foundations/vectors';
+import { movedPoint } from '@core/shaping/part';
+import { degrees } from '@core/shaping/sentence';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

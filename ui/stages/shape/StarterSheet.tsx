@@ -1,7 +1,7 @@
 import { useState } from 'react';
 
-import type { Body } from '@core/model';
-import type { Starter } from '@core/starters';
+import type { Body } from '@core/record/model';
+import type { Starter } from '@core/shaping/starters';
 
 import { Sheet } from '../../shared/Sheet';
 import { StarterForm } from '../../starters/StarterForm';

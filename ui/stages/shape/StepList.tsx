@@ -1,9 +1,9 @@
 import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 
-import type { Body } from '@core/model';
-import { withStepTo } from '@core/recipe';
-import type { StepOutcome } from '@core/part';
+import type { Body } from '@core/record/model';
+import { withStepTo } from '@core/shaping/recipe';
+import type { StepOutcome } from '@core/shaping/part';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';

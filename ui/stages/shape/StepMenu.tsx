@@ -1,10 +1,16 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import type { Body, Step } from '@core/model';
-import { withoutStep, withPatch, withStepCopied, withStepMoved, withStepSwitched } from '@core/recipe';
+import type { Body, Step } from '@core/record/model';
+import {
+  withoutStep,
+  withPatch,
+  withStepCopied,
+  withStepMoved,
+  withStepSwitched,
+} from '@core/shaping/recipe';
 
-import { moreOptions } from '@core/steps';
+import { moreOptions } from '@core/shaping/steps';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

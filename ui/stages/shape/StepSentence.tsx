@@ -2,12 +2,12 @@ import Ellipsis from 'lucide-react-native/icons/ellipsis';
 import { useState, type ReactNode } from 'react';
 import { Pressable, Text, View } from 'react-native';
 
-import { numberValue, type Body, type Step } from '@core/model';
-import { withPatch } from '@core/recipe';
-import type { PickWanted, SentencePart } from '@core/sentence';
-import { stepSentence } from '@core/steps';
-import type { StepOutcome } from '@core/part';
-import { sentenceOf } from '@core/wording';
+import { numberValue, type Body, type Step } from '@core/record/model';
+import { withPatch } from '@core/shaping/recipe';
+import type { PickWanted, SentencePart } from '@core/shaping/sentence';
+import { stepSentence } from '@core/shaping/steps';
+import type { StepOutcome } from '@core/shaping/part';
+import { sentenceOf } from '@core/reporting/wording';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { trailTargetOf } from '../../inRepair/labelOf';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 
-import { formulaLength } from '@core/fit';
+import { formulaLength } from '@core/fitting/fit';
 import {
   fitValue,
   MODEL_LIMIT_MM,
@@ -9,9 +9,9 @@ import {
   type Body,
   type Step,
   type Value,
-} from '@core/model';
-import { ambiguityIn, parseLength, showExactly, tidy, typedUnitOf } from '@core/quantity';
-import { fieldOf, withField } from '@core/recipe';
+} from '@core/record/model';
+import { ambiguityIn, parseLength, showExactly, tidy, typedUnitOf } from '@core/foundations/quantity';
+import { fieldOf, withField } from '@core/shaping/recipe';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { lengthOf } from '../../inRepair/labelOf';

@@ -1,6 +1,6 @@
 import { render, screen } from '@testing-library/react';
 
-import { numberValue, Step, type Body } from '@core/model';
+import { numberValue, Step, type Body } from '@core/record/model';
 
 import { InRepair } from '../../testing/InRepair';
 import { press, repairWith, show } from '../../testing/oneStep';

@@ -1,8 +1,8 @@
 import { act, fireEvent, render, screen } from '@testing-library/react';
 
-import type { Caution } from '@core/inspect';
-import type { Body } from '@core/model';
-import { movedPoint, type Motion } from '@core/part';
+import type { Caution } from '@core/checking/inspect';
+import type { Body } from '@core/record/model';
+import { movedPoint, type Motion } from '@core/shaping/part';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
 
 import { usePartTool } from '../../part/partTool';

@@ -1,6 +1,6 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 
-import type { Body } from '@core/model';
+import type { Body } from '@core/record/model';
 import { rackWheel } from '@core/testing/repairDraft';
 
 import { useBodyHistory } from '../../api/bodyHistory';

@@ -1,7 +1,7 @@
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import { View } from 'react-native';
 
-import type { Step } from '@core/model';
+import type { Step } from '@core/record/model';
 import { outlineOf, raised } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 

@@ -1,8 +1,8 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { View } from 'react-native';
 
-import type { Body } from '@core/model';
-import type { StepOutcome } from '@core/part';
+import type { Body } from '@core/record/model';
+import type { StepOutcome } from '@core/shaping/part';
 import { rackWheel } from '@core/testing/repairDraft';
 
 import { useOpened } from '../../inRepair/opened';

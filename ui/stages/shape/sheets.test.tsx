@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen } from '@testing-library/react';
 
-import { newSize, numberValue, type Body, type Step } from '@core/model';
+import { newSize, numberValue, type Body, type Step } from '@core/record/model';
 import { outlineOf, raised, stepOf } from '@core/testing/pieces';
 
 import { press, repairWith, show } from '../../testing/oneStep';

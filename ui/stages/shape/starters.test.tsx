@@ -1,7 +1,7 @@
 import { act, fireEvent, render, screen } from '@testing-library/react';
 
-import type { Body, Fit, Reading, Size } from '@core/model';
-import { STARTERS } from '@core/starters';
+import type { Body, Fit, Reading, Size } from '@core/record/model';
+import { STARTERS } from '@core/shaping/starters';
 import { RepairDraft } from '@core/testing/repairDraft';
 
 import { usePreferences } from '../../preferences/usePreferences';

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 
-import type { Caution } from '@core/inspect';
+import type { Caution } from '@core/checking/inspect';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useSolidView } from '../../inRepair/useSolidView';

@@ -1,6 +1,6 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 
-import type { Body, Repair } from '@core/model';
+import type { Body, Repair } from '@core/record/model';
 import { LayoutDraft } from '@core/testing/layoutDraft';
 import { rackWheel } from '@core/testing/repairDraft';
 

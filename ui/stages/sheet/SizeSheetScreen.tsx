@@ -2,8 +2,8 @@ import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
-import { fileStem, SHEET_COLUMNS, sheetCsv, type SheetRow } from '@core/formats';
-import { sheetRows } from '@core/numberWords';
+import { fileStem, SHEET_COLUMNS, sheetCsv, type SheetRow } from '@core/making/formats';
+import { sheetRows } from '@core/reporting/numberWords';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';

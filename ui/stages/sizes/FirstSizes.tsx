@@ -1,9 +1,9 @@
 import { View } from 'react-native';
 
-import { sizesToTake } from '@core/brief';
-import { NO_BRIEF } from '@core/fields';
-import { newSize, nextLetter } from '@core/model';
-import { SIZE_REASONS } from '@core/wording';
+import { sizesToTake } from '@core/measuring/brief';
+import { NO_BRIEF } from '@core/foundations/fields';
+import { newSize, nextLetter } from '@core/record/model';
+import { SIZE_REASONS } from '@core/reporting/wording';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

@@ -1,9 +1,9 @@
 import { Pressable, Text, View } from 'react-native';
 
-import { isKnown, uncertaintyOf, type SizeResult } from '@core/measure';
-import type { Size } from '@core/model';
-import { unitAfter } from '@core/quantity';
-import { constructionName } from '@core/wording';
+import { isKnown, uncertaintyOf, type SizeResult } from '@core/measuring/measure';
+import type { Size } from '@core/record/model';
+import { unitAfter } from '@core/foundations/quantity';
+import { constructionName } from '@core/reporting/wording';
 
 import { useShow } from '../../preferences/useShow';
 import { JAW_WORDS, TAKEN_WORDS } from '../../measuring/jaws';

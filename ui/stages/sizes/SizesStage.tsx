@@ -2,9 +2,9 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
-import { briefCautions } from '@core/brief';
-import { NO_BRIEF } from '@core/fields';
-import { briefCautionSentence } from '@core/wording';
+import { briefCautions } from '@core/measuring/brief';
+import { NO_BRIEF } from '@core/foundations/fields';
+import { briefCautionSentence } from '@core/reporting/wording';
 
 import { DeletedRows } from '../../inRepair/DeletedRows';
 import { openSize, useOpened } from '../../inRepair/opened';

@@ -1,9 +1,9 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 
-import { evaluateSize } from '@core/measure';
-import type { Reading } from '@core/model';
+import { evaluateSize } from '@core/measuring/measure';
+import type { Reading } from '@core/record/model';
 import { RepairDraft } from '@core/testing/repairDraft';
-import { DEFAULT_WORKSHOP, INSTRUMENTS } from '@core/workshop';
+import { DEFAULT_WORKSHOP, INSTRUMENTS } from '@core/record/workshop';
 
 import { Pad } from '../../measuring/Pad';
 import { Readings } from '../../measuring/Readings';

@@ -1,8 +1,8 @@
 import { act, fireEvent, render, renderHook, screen, within } from '@testing-library/react';
 import type { ReactNode } from 'react';
 
-import { evaluateRepair } from '@core/fit';
-import type { Derivation, Repair, Size } from '@core/model';
+import { evaluateRepair } from '@core/fitting/fit';
+import type { Derivation, Repair, Size } from '@core/record/model';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
 
 import { useNotices } from '../../api/notices';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 
-import type { Judged } from '@core/trial';
+import type { Judged } from '@core/fitting/trial';
 
 import { useShow } from '../../preferences/useShow';
 import { colours } from '../../theme/colours';

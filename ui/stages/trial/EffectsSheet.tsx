@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { Text, View } from 'react-native';
 
-import { CorrectionEffects, type Machine } from '@core/model';
-import { chanceWords } from '@core/numberWords';
+import { CorrectionEffects, type Machine } from '@core/record/model';
+import { chanceWords } from '@core/reporting/numberWords';
 
 import { ask } from '../../api/client';
 import { useShow } from '../../preferences/useShow';

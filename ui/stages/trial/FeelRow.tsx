@@ -1,8 +1,8 @@
 import { Pressable, Text, View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
 
-import { Verdict } from '@core/model';
-import { VERDICT_WORDS } from '@core/numberWords';
+import { Verdict } from '@core/record/model';
+import { VERDICT_WORDS } from '@core/reporting/numberWords';
 
 import { colours } from '../../theme/colours';
 

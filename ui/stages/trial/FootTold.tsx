@@ -1,7 +1,7 @@
 import { Text } from 'react-native';
 
-import type { TrialResult } from '@core/model';
-import { footOf, footSpread } from '@core/trial';
+import type { TrialResult } from '@core/record/model';
+import { footOf, footSpread } from '@core/fitting/trial';
 
 import { useShow } from '../../preferences/useShow';
 

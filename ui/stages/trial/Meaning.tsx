@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import type { Machine, Trial } from '@core/model';
-import type { Judged, Proposal } from '@core/trial';
+import type { Machine, Trial } from '@core/record/model';
+import type { Judged, Proposal } from '@core/fitting/trial';
 import {
   causeSentence,
   clearanceSentence,
@@ -10,7 +10,7 @@ import {
   proposalReason,
   proposalSentence,
   savingSentence,
-} from '@core/numberWords';
+} from '@core/reporting/numberWords';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useChangeWorkshop } from '../../api/useWorkshop';

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { featureOf } from '@core/fit';
-import type { TrialResult } from '@core/model';
-import { askedOf, isFarOff, wantedOf } from '@core/trial';
-import { instrumentIn } from '@core/workshop';
+import { featureOf } from '@core/fitting/fit';
+import type { TrialResult } from '@core/record/model';
+import { askedOf, isFarOff, wantedOf } from '@core/fitting/trial';
+import { instrumentIn } from '@core/record/workshop';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { footId } from '../../jobs/askedSizes';

@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react';
 import { Text, View } from 'react-native';
 
-import type { Trial, TrialResult } from '@core/model';
-import { readTyped } from '@core/formula';
-import { typedUnitOf } from '@core/quantity';
-import { nextPlace, placeMakerOf, standsAsTried, triedRevision, type Way } from '@core/trial';
-import { movedPrefix, nextPlaceReason, nextPlaceSentences, wayWords } from '@core/wording';
+import type { Trial, TrialResult } from '@core/record/model';
+import { readTyped } from '@core/foundations/formula';
+import { typedUnitOf } from '@core/foundations/quantity';
+import { nextPlace, placeMakerOf, standsAsTried, triedRevision, type Way } from '@core/fitting/trial';
+import { movedPrefix, nextPlaceReason, nextPlaceSentences, wayWords } from '@core/reporting/wording';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';

@@ -1,6 +1,6 @@
 import { Text, View } from 'react-native';
 
-import type { Trial } from '@core/model';
+import type { Trial } from '@core/record/model';
 
 import { useNotices } from '../../api/notices';
 import { useRepairContext } from '../../inRepair/useRepairContext';

@@ -1,10 +1,11 @@
 import { useMemo, useState } from 'react';
 import { Text } from 'react-native';
 
-import type { TrialResult } from '@core/model';
-import { stepOfTag, type SolidMesh, type Vec3 } from '@core/part';
-import { misplacedBy, type PlaceMaker } from '@core/trial';
-import { wayWords } from '@core/wording';
+import type { TrialResult } from '@core/record/model';
+import type { Vec3 } from '@core/foundations/vectors';
+import { stepOfTag, type SolidMesh } from '@core/shaping/part';
+import { misplacedBy, type PlaceMaker } from '@core/fitting/trial';
+import { wayWords } from '@core/reporting/wording';
 
 import { useSolidView } from '../../inRepair/useSolidView';
 import { rimOf } from '../../part/pickOnMesh';

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { Remedy, type TrialResult } from '@core/model';
-import { readTyped } from '@core/formula';
-import { typedUnitOf } from '@core/quantity';
-import { REMEDY_WORDS } from '@core/numberWords';
+import { Remedy, type TrialResult } from '@core/record/model';
+import { readTyped } from '@core/foundations/formula';
+import { typedUnitOf } from '@core/foundations/quantity';
+import { REMEDY_WORDS } from '@core/reporting/numberWords';
 
 import { useShow } from '../../preferences/useShow';
 import { useWorth } from '../../preferences/useWorth';

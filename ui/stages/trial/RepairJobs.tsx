@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 
-import { isOver, type Job } from '@core/model';
-import { newTrial } from '@core/trial';
+import { isOver, type Job } from '@core/record/model';
+import { newTrial } from '@core/fitting/trial';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import type { Trial, TrialResult } from '@core/model';
-import { GAUGE_STEPS_MM } from '@core/recipe';
-import { askedOf, judge, madeOf, type TrialSetting } from '@core/trial';
-import { featureWords } from '@core/wording';
+import type { Trial, TrialResult } from '@core/record/model';
+import { GAUGE_STEPS_MM } from '@core/shaping/recipe';
+import { askedOf, judge, madeOf, type TrialSetting } from '@core/fitting/trial';
+import { featureWords } from '@core/reporting/wording';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';

@@ -1,9 +1,9 @@
 import { router } from 'expo-router';
 import { Text, View } from 'react-native';
 
-import { testPieceOf } from '@core/fit';
-import { gaugePlaces } from '@core/recipe';
-import { newTrial, triedRevision, type Tried } from '@core/trial';
+import { testPieceOf } from '@core/fitting/fit';
+import { gaugePlaces } from '@core/shaping/recipe';
+import { newTrial, triedRevision, type Tried } from '@core/fitting/trial';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
 
-import { afterworkFor, isFinished, type AfterworkTask } from '@core/afterwork';
-import { evaluateRepair, fitsOfBody } from '@core/fit';
-import type { Body, Repair, Trial } from '@core/model';
-import { isForTrial } from '@core/recipe';
-import { withFinished } from '@core/trial';
+import { afterworkFor, isFinished, type AfterworkTask } from '@core/making/afterwork';
+import { evaluateRepair, fitsOfBody } from '@core/fitting/fit';
+import type { Body, Repair, Trial } from '@core/record/model';
+import { isForTrial } from '@core/shaping/recipe';
+import { withFinished } from '@core/fitting/trial';
 
 import { AfterworkList } from '../../afterwork/AfterworkList';
 import { useChangeRepair } from '../../api/useRepair';

@@ -2,7 +2,7 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { Image, Pressable, View } from 'react-native';
 
-import type { Trial } from '@core/model';
+import type { Trial } from '@core/record/model';
 
 import { photoAddress } from '../../api/photos';
 import { useChangeRepair } from '../../api/useRepair';

@@ -2,7 +2,7 @@ import { format } from 'date-fns';
 import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
-import type { TrialSetting } from '@core/trial';
+import type { TrialSetting } from '@core/fitting/trial';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { DeletedRows } from '../../inRepair/DeletedRows';

@@ -1,7 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 
-import type { Vec3 } from '@core/part';
-import { placeMakerOf } from '@core/trial';
+import type { Vec3 } from '@core/foundations/vectors';
+import { placeMakerOf } from '@core/fitting/trial';
 import { rackWheel } from '@core/testing/repairDraft';
 
 import type { PartViewProps } from '../../part/PartView';

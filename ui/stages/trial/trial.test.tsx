@@ -1,11 +1,11 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, render, screen, within } from '@testing-library/react';
 
-import { evaluateRepair } from '@core/fit';
-import type { Body, Machine, Repair, Trial, TrialResult } from '@core/model';
-import { newTrial } from '@core/trial';
+import { evaluateRepair } from '@core/fitting/fit';
+import type { Body, Machine, Repair, Trial, TrialResult } from '@core/record/model';
+import { newTrial } from '@core/fitting/trial';
 import { rackWheel } from '@core/testing/repairDraft';
-import { DEFAULT_WORKSHOP } from '@core/workshop';
+import { DEFAULT_WORKSHOP } from '@core/record/workshop';
 
 import { InRepair } from '../../testing/InRepair';
 import { ResultCard } from './ResultCard';

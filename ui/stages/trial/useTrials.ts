@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 
-import { TrialList, type Repair, type Trial } from '@core/model';
+import { TrialList, type Repair, type Trial } from '@core/record/model';
 
 import { ask } from '../../api/client';
 

@@ -1,0 +1,80 @@
+/**
+ * Which of a step's or an outline's lengths one is. What it is called in a sentence stands in `core/reporting/wording/lengthNames.ts`, and what
+ * its chip is called in the sentence of its step.
+ */
+export type PlainLengthName =
+  | 'aboveMiddle'
+  | 'across'
+  | 'axisBack'
+  | 'axisRight'
+  | 'backlash'
+  | 'band'
+  | 'belowMouth'
+  | 'belowTeeth'
+  | 'bend'
+  | 'bore'
+  | 'breadth'
+  | 'bump'
+  | 'clearance'
+  | 'cornerRadius'
+  | 'cutPlace'
+  | 'depth'
+  | 'diameter'
+  | 'ease'
+  | 'floorHeight'
+  | 'fromAxis'
+  | 'gap'
+  | 'groove'
+  | 'grooveDepth'
+  | 'head'
+  | 'headDepth'
+  | 'height'
+  | 'hole'
+  | 'innerDiameter'
+  | 'leftHeight'
+  | 'length'
+  | 'letterHeight'
+  | 'lift'
+  | 'lowerDiameter'
+  | 'measure'
+  | 'middleHeight'
+  | 'module'
+  | 'number'
+  | 'nutPocket'
+  | 'otherLength'
+  | 'outerDiameter'
+  | 'peg'
+  | 'pegLength'
+  | 'pegsApart'
+  | 'place'
+  | 'placeAcross'
+  | 'placeAlong'
+  | 'placeBack'
+  | 'placeRight'
+  | 'places'
+  | 'play'
+  | 'rightHeight'
+  | 'rimEase'
+  | 'round'
+  | 'slotBreadth'
+  | 'slotThickness'
+  | 'slotsApart'
+  | 'thickness'
+  | 'thread'
+  | 'upperDiameter'
+  | 'wall'
+  | 'way'
+  | 'wayBack'
+  | 'wayOut'
+  | 'wayRight'
+  | 'wayUp'
+  | 'width';
+
+/** One of several alike, by its place from 1 on. */
+export type CountedLengthName =
+  `${'depthOfStation' | 'diameterOfStation' | 'heightOfStation' | 'heightOfOutline' | 'pointRight' | 'pointBack' | 'pointUp'} ${number}`;
+
+/** A point of a layout by its letter, a thread by its size. */
+export type SpokenLengthName = `${'point' | 'thread'} ${string}`;
+
+export type LengthName = PlainLengthName | CountedLengthName | SpokenLengthName;

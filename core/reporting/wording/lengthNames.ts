@@ -1,0 +1,90 @@
+import type { CountedLengthName, LengthName, PlainLengthName } from '@core/foundations/fault';
+
+/** What lengths are called in sentences. */
+const PLAIN: Record<PlainLengthName, string> = {
+  aboveMiddle: 'height above the middle',
+  across: 'size across',
+  axisBack: 'axis to the back',
+  axisRight: 'axis to the right',
+  backlash: 'backlash',
+  band: 'band',
+  belowMouth: 'depth down to the nut',
+  belowTeeth: 'height below the teeth',
+  bend: 'bend',
+  bore: 'bore',
+  breadth: 'breadth',
+  bump: 'bump',
+  clearance: 'clearance',
+  cornerRadius: 'corner radius',
+  cutPlace: 'place of the cut',
+  depth: 'depth',
+  diameter: 'diameter',
+  ease: 'ease',
+  floorHeight: 'height of its floor',
+  fromAxis: 'distance from the axis',
+  gap: 'gap',
+  groove: 'groove',
+  grooveDepth: 'groove depth',
+  head: 'head',
+  headDepth: 'depth of the head',
+  height: 'height',
+  hole: 'hole',
+  innerDiameter: 'inner diameter',
+  leftHeight: 'height on the left',
+  length: 'length',
+  letterHeight: 'height of the letters',
+  lift: 'lift',
+  lowerDiameter: 'lower diameter',
+  measure: 'measure',
+  middleHeight: 'height of its middle',
+  module: 'module',
+  number: 'number',
+  nutPocket: 'nut pocket',
+  otherLength: 'other length',
+  outerDiameter: 'outer diameter',
+  peg: 'peg',
+  pegLength: 'length of the pegs',
+  pegsApart: 'distance between the pegs',
+  place: 'place',
+  placeAcross: 'place across',
+  placeAlong: 'place along',
+  placeBack: 'place to the back',
+  placeRight: 'place to the right',
+  places: 'places',
+  play: 'play',
+  rightHeight: 'height on the right',
+  rimEase: 'ease of the rim',
+  round: 'round',
+  slotBreadth: 'width of the slots',
+  slotThickness: 'thickness of the slots',
+  slotsApart: 'distance between the slots',
+  thickness: 'thickness',
+  thread: 'thread',
+  upperDiameter: 'upper diameter',
+  wall: 'wall',
+  way: 'way',
+  wayBack: 'distance to the back',
+  wayOut: 'distance out',
+  wayRight: 'distance to the right',
+  wayUp: 'distance up',
+  width: 'width',
+};
+
+type Counted = CountedLengthName extends `${infer Key} ${number}` ? Key : never;
+
+const COUNTED: Record<Counted, (place: string) => string> = {
+  depthOfStation: (place) => `depth of station ${place}`,
+  diameterOfStation: (place) => `diameter of station ${place}`,
+  heightOfStation: (place) => `height of station ${place}`,
+  heightOfOutline: (place) => `height of outline ${place}`,
+  pointRight: (place) => `point ${place} to the right`,
+  pointBack: (place) => `point ${place} to the back`,
+  pointUp: (place) => `point ${place} up`,
+};
+
+/** A length in words: "bore", "height of station 3". What a person has named stays as it was named. */
+export function lengthWords(what: LengthName | (string & {})): string {
+  if (Object.hasOwn(PLAIN, what)) return PLAIN[what as PlainLengthName];
+  const [key = '', place = ''] = what.split(' ', 2);
+  return Object.hasOwn(COUNTED, key) && /^\d+$/.test(place) ? COUNTED[key as Counted](place) : what;
+}

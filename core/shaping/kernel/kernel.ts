@@ -1,0 +1,42 @@
+import init, { type OpenCascadeInstance, type TopoDS_Shape } from 'replicad-opencascadejs';
+
+import { KernelRefusal, KernelTrap } from '@core/shaping/part';
+
+/** The one file that loads the geometry kernel (OCCT, compiled to WebAssembly). */
+export type Kernel = OpenCascadeInstance;
+
+export type Shape = TopoDS_Shape;
+
+/**
+ * Starts a kernel. Without options it reads the WebAssembly file that stands beside its package (Node);
+ * a browser hands in the bytes it fetched.
+ */
+export async function startKernel(options: { wasmBinary?: ArrayBuffer } = {}): Promise<Kernel> {
+  // The kernel prints STEP statistics and the like; nobody reads them.
+  return init({ ...options, print: () => {}, printErr: () => {} });
+}
+
+/**
+ * Runs work on the kernel and turns what it throws into our two errors. Anything thrown by our own code
+ * passes through unchanged.
+ */
+export function guarded<T>(kernel: Kernel, work: () => T): T {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof WebAssembly.RuntimeError || error instanceof RangeError) {
+      throw new KernelTrap(error.message);
+    }
+    if (isKernelException(error)) {
+      const [type, message] = kernel.getExceptionMessage(error as never);
+      throw new KernelRefusal(`${type}${message ? `: ${message}` : ''}`);
+    }
+    throw error;
+  }
+}
+
+/** `WebAssembly.Exception` is missing from the TypeScript library, hence the look-up by name. */
+function isKernelException(error: unknown): boolean {
+  const type = (WebAssembly as unknown as { Exception?: new () => object }).Exception;
+  return type !== undefined && error instanceof type;
+}

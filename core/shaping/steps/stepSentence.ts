@@ -1,0 +1,46 @@
+import { placeOf, type Step, type StepKind } from '@core/record/model';
+import {
+  finerOptions,
+  stepsBefore,
+  type NamedBody,
+  type NamedLayout,
+  type Option,
+  type SentencePart,
+} from '@core/shaping/sentence';
+
+import { firstValues, type StepContext } from './firstValues';
+import { firstOf, kindOf } from './kinds';
+
+/** What a sentence may name besides other steps. */
+export interface SentenceNames {
+  /** Layouts that a step may be laid out by. */
+  layouts?: readonly NamedLayout[];
+  /** Other bodies that a step may use. */
+  bodies?: readonly NamedBody[];
+}
+
+/** A step as a sentence that reads aloud. */
+export function stepSentence(
+  step: Step,
+  recipe: readonly Step[],
+  { layouts = [], bodies = [] }: SentenceNames = {},
+): SentencePart[] {
+  const steps = stepsBefore(step, recipe).map((earlier) => ({
+    step: earlier,
+    place: recipe.indexOf(earlier) + 1,
+  }));
+  return kindOf(step).sentence(step, { recipe, steps, layouts, bodies });
+}
+
+/** What could be added to a step and mostly is not: heads, leaning sides, a lift, a tilt. */
+export function moreOptions(step: Step): Option[] {
+  const place = placeOf(step);
+  return [...(kindOf(step).more?.(step) ?? []), ...(place ? finerOptions(place) : [])];
+}
+
+/**
+ * A step of a kind, with numbers guessed from sizes that no step uses yet: by the words in their names first,
+ * then in the order of their tags. What cannot be guessed gets a plain number. Every guess can be changed.
+ */
+export const newStep = (kind: StepKind, context: StepContext, id: string): Step =>
+  firstOf(kind, firstValues(context, id));

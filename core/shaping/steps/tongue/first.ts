@@ -1,0 +1,19 @@
+import { type StepOf, numberValue } from '@core/record/model';
+import type { FirstValues } from '../firstValues';
+
+/** A new one, with numbers guessed from sizes that no step uses yet. */
+export function first({ id, on, middle }: FirstValues): StepOf<'tongue'> {
+  return {
+    id,
+    kind: 'tongue',
+    effect: 'add',
+    length: numberValue(15),
+    breadth: numberValue(6),
+    thickness: numberValue(1.5),
+    bump: numberValue(0.8),
+    play: numberValue(0.2),
+    turn: 0,
+    on,
+    ...middle,
+  };
+}

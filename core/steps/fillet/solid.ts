@@ -1,7 +1,0 @@
-import { dressedStep, type StepSolid } from '@core/shaping';
-
-/** Round (fillet). Its faces: round. */
-export const solid: StepSolid<'fillet'> = {
-  bound: 'dresses',
-  build: (step, { size }, input) => dressedStep(step, size, input, null),
-};
