@@ -1,7 +1,7 @@
 import { Euler, Matrix4, Vector3 } from 'three';
 
 import type { WeldedMesh } from '@core/shaping/part';
-import { meshLaid } from '@core/checking/found';
+import { meshAligned } from '@core/checking/found';
 import type { Manifold } from 'manifold-3d';
 
 import { manifoldKernel, meshOfManifold } from './manifold';
@@ -17,7 +17,7 @@ export function scanOf(solid: Manifold, seed: number, sigma = 0.03): WeldedMesh 
   let state = seed;
   const even = () => (state = (state * 16807) % 2147483647) / 2147483647;
   const noise = () => sigma * Math.sqrt(-2 * Math.log(even())) * Math.cos(2 * Math.PI * even());
-  return meshLaid({ positions: positions.map((mm) => mm + noise()), indices }, 1, SOMEWHERE);
+  return meshAligned({ positions: positions.map((mm) => mm + noise()), indices }, 1, SOMEWHERE);
 }
 
 /** Ten parts of which nothing looks the same from elsewhere. */

@@ -1,6 +1,6 @@
 import { firstLayerLearned } from '@core/fitting/learn';
 import { BENCH_CALIPER_ID } from '@core/record/model';
-import { footSpread } from '@core/fitting/trial';
+import { elephantFootOf } from '@core/fitting/trial';
 import { DEFAULT_WORKSHOP, layerPrinterFor, machineIn } from '@core/record/workshop';
 
 import { PracticePrinter } from './printer';
@@ -41,7 +41,7 @@ test('what the practice printer spreads is found from what it made, whatever was
     );
     for (let beat = 0; beat < 50 && dimensions.length === 0; beat += 1) for (const work of beats) work();
     const [peg, at] = dimensions.map(({ trueMm }) => trueMm);
-    return footSpread({
+    return elephantFootOf({
       feature: 'peg',
       made: [reading(peg!)],
       foot: { takenBackMm, made: [reading(at!)] },

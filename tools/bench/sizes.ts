@@ -1,4 +1,4 @@
-import { layFormula, parseFormula, Sheet, tagsIn } from '@core/foundations/formula';
+import { addFormula, parseFormula, Sheet, tagsIn } from '@core/foundations/formula';
 import { SizeGraph } from '@core/measuring/measure';
 import { letterAt, newSize, type Reading, type Size } from '@core/record/model';
 import { DEFAULT_WORKSHOP } from '@core/record/workshop';
@@ -85,7 +85,7 @@ function formulasInOrder(sizes: readonly Size[], texts: readonly (string | null)
     if (!tagsIn(expression.value).some((tag) => depends.has(numberOf.get(tag)!))) continue;
     depends.add(number);
     const places = { quantityOf: () => 'length' as const, placeOf: (tag: string) => numberOf.get(tag)! };
-    const laid = layFormula(sheet, expression.value, places, 'length', 'mm');
+    const laid = addFormula(sheet, expression.value, places, 'length', 'mm');
     if (!laid.ok) throw new Error(laid.fault.code);
     inOrder.push({ number, formula: laid.value });
   }

@@ -5,8 +5,8 @@ import { evaluateRepair } from '@core/fitting/fit';
 import type { Kernel } from '@core/shaping/kernel';
 import { layerMeshOf } from '@core/reporting/make';
 import type { WeldedMesh } from '@core/shaping/part';
-import { laidDown } from '@core/making/printing';
-import { settingsNamed } from '@core/testing/laid';
+import { oriented } from '@core/making/printing';
+import { settingsNamed } from '@core/testing/sliced';
 import { LAYER_PRINTERS } from '@core/record/workshop';
 import { areaWithin, contoursAt, cutTable, Slicer, type LayerSettings } from '@core/making/slice';
 import { BodyBuilder } from '@core/shaping/solid';
@@ -31,11 +31,11 @@ export async function slicingFigures(kernel: Kernel): Promise<Figure[]> {
     const builder = new BodyBuilder(kernel, true);
     const mesh = layerMeshOf(builder.build(repair.bodies[0]!, evaluateRepair(repair)), null);
     builder.dispose();
-    return mesh.ok ? [laidDown(mesh.value, [0, 0, -1])] : [];
+    return mesh.ok ? [oriented(mesh.value, [0, 0, -1])] : [];
   });
   // All of them would take minutes.
   const some = [parts[2]!, parts[4]!];
-  const large = laidDown(weld(ringMesh(400, 250, 40, 8)), [0, 0, -1]);
+  const large = oriented(weld(ringMesh(400, 250, 40, 8)), [0, 0, -1]);
   return [
     contourFigure(`contours of ${parts.length} real parts`, manifold, parts),
     contourFigure('contours of 200,000 triangles', manifold, [large]),

@@ -15,7 +15,7 @@ import { testKernel } from '@core/testing/kernel';
 import { LONG } from '@core/testing/long';
 import { REAL_PARTS, repairOf } from '@core/testing/parts';
 import { DEFAULT_WORKSHOP, growthOf, machineIn } from '@core/record/workshop';
-import { LayerDesk } from '@ui/layers/layerDesk';
+import { LayerSlicing } from '@ui/layers/layerSlicing';
 
 const root = join(__dirname, '..', '..');
 const demos = readdirSync(join(root, 'demo', 'repairs'));
@@ -167,9 +167,9 @@ test('a spare is sliced as its repair holds it, the same job as on the screen; i
   const [[, built]] = [...builder.build(repair.bodies, numbers, () => {})] as [[string, Built]];
   const mesh = layerMeshOf(built, growthOf(machineIn(numbers.workshop, repair.head.machineId)));
   if (!mesh.ok) throw new Error(mesh.fault.code);
-  const desk = new LayerDesk(() => Promise.resolve());
+  const desk = new LayerSlicing(() => Promise.resolve());
   await desk.setMesh(body.id, mesh.value);
-  await desk.lay(sliceRequestOf([{ body, pieces: 1 }], repair.head, numbers.workshop), () => {});
+  await desk.slice(sliceRequestOf([{ body, pieces: 1 }], repair.head, numbers.workshop), () => {});
   const seen = await desk.gcode(`${repair.head.name}, ${body.name}`, '2026-01-01T00:00:00.000Z');
   builder.dispose();
   if (!seen.ok) throw new Error(seen.fault.code);

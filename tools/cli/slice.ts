@@ -8,15 +8,15 @@ import { layerMeshOf, spareStems } from '@core/reporting/make';
 import type { Body, RepairFileContent } from '@core/record/model';
 import type { WeldedMesh } from '@core/shaping/part';
 import {
-  LayerBench,
+  LayerSlicer,
   layerMeans,
   sliceRequestOf,
-  waysUp,
+  orientationsOf,
   writeGcode,
-  type LaidOut,
+  type SlicedJob,
   type SliceRequest,
 } from '@core/making/printing';
-import { imageStack, ResinBench, type LaidInResin } from '@core/making/resin';
+import { imageStack, ResinSlicer, type SlicedResin } from '@core/making/resin';
 import { RepairBuilder } from '@core/shaping/solid';
 import { layerWarningSentence, resinWarningSentence, sentenceOf } from '@core/reporting/wording';
 import { growthOf, machineIn } from '@core/record/workshop';
@@ -91,7 +91,7 @@ function sliced(
   const part = { ...request.parts[0]!, mesh };
   const overhang = (resin?.printer ?? machine.printer)?.overhang;
   if (bestWay && overhang !== undefined)
-    part.down = waysUp(mesh, overhang, body.laying?.load ?? null)[0]!.down;
+    part.down = orientationsOf(mesh, overhang, body.laying?.load ?? null)[0]!.down;
   const when = new Date().toISOString();
   if (resin) {
     if (!resin.resin) return no({ code: 'slice.noResin', material: material.name });
@@ -102,7 +102,7 @@ function sliced(
       set: resin.set,
       density: material.density,
     };
-    const laid = finished(new ResinBench().layOut(laying));
+    const laid = finished(new ResinSlicer().slice(laying));
     if (!laid.ok) return laid;
     const bytes = finished(imageStack(laid.value.job, title, when));
     return ok({ figures: resinFiguresOf(laid.value, resin.set.name), ending: 'zip', bytes });
@@ -110,7 +110,7 @@ function sliced(
   const means = layerMeans(machine, material);
   if (!means.ok) return means;
   const laid = finished(
-    new LayerBench().layOut({ ...means.value, parts: [part], density: material.density }),
+    new LayerSlicer().slice({ ...means.value, parts: [part], density: material.density }),
   );
   if (!laid.ok) return laid;
   const gcode = writeGcode(laid.value.job, title, when);
@@ -131,7 +131,7 @@ function finished<T>(work: Generator<number, T>): T {
 
 const round = (value: number, places: number) => Number(value.toFixed(places));
 
-function figuresOf({ figures, sliced: { warnings }, job }: LaidOut) {
+function figuresOf({ figures, sliced: { warnings }, job }: SlicedJob) {
   return {
     settings: job.settings.name,
     minutes: round(figures.minutes, 2),
@@ -147,7 +147,7 @@ function figuresOf({ figures, sliced: { warnings }, job }: LaidOut) {
   };
 }
 
-function resinFiguresOf({ figures, warnings }: LaidInResin, settings: string) {
+function resinFiguresOf({ figures, warnings }: SlicedResin, settings: string) {
   return {
     settings,
     minutes: round(figures.minutes, 2),

@@ -1,7 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 
 import { evaluateRepair } from '@core/fitting/fit';
-import { USUAL_LAYING, type Trial } from '@core/record/model';
+import { USUAL_PRINT_SETUP, type Trial } from '@core/record/model';
 import { newTrial } from '@core/fitting/trial';
 import { rackWheel } from '@core/testing/repairDraft';
 
@@ -14,7 +14,7 @@ beforeEach(() => mockPut.mockReset());
 
 function show(finished?: Trial['finished']) {
   const repair = rackWheel();
-  repair.bodies[0]!.laying = { ...USUAL_LAYING, support: 'bed' };
+  repair.bodies[0]!.laying = { ...USUAL_PRINT_SETUP, support: 'bed' };
   const begun = newTrial(
     { state: repair, numbers: evaluateRepair(repair), letter: 'A' },
     { id: 't', of: 'part', triedAt: '2026-11-01T00:00:00.000Z', madePartId: null },

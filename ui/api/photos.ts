@@ -4,8 +4,8 @@ import { PhotoFile } from '@core/record/model';
 
 import { sendFile } from './sendFile';
 
-const Kept = z.object({ file: PhotoFile, widthPx: z.number(), heightPx: z.number() });
-export type KeptPhoto = z.infer<typeof Kept>;
+const KeptPhoto = z.object({ file: PhotoFile, widthPx: z.number(), heightPx: z.number() });
+export type KeptPhoto = z.infer<typeof KeptPhoto>;
 
 /** Where a picture is fetched from. */
 export const photoAddress = (file: string) => `/api/photos/${file}`;
@@ -20,7 +20,7 @@ export const sendPhoto = (
   signal: AbortSignal,
 ): Promise<KeptPhoto> =>
   sendFile('/photos', picture, {
-    reply: Kept,
+    reply: KeptPhoto,
     otherwise: 'The photo was not added. Try again, or take it smaller.',
     onProgress,
     signal,

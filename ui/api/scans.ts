@@ -4,8 +4,8 @@ import { ScanFile } from '@core/record/model';
 
 import { sendFile } from './sendFile';
 
-const Kept = z.object({ file: ScanFile, triangles: z.int() });
-export type KeptScan = z.infer<typeof Kept>;
+const KeptScan = z.object({ file: ScanFile, triangles: z.int() });
+export type KeptScan = z.infer<typeof KeptScan>;
 
 /** Where a scan is fetched from. */
 export const scanAddress = (file: string) => `/api/scans/${file}`;
@@ -17,7 +17,7 @@ export const sendScan = (
   signal: AbortSignal,
 ): Promise<KeptScan> =>
   sendFile('/scans', new Blob([bytes]), {
-    reply: Kept,
+    reply: KeptScan,
     otherwise: 'The scan was not added. Try again.',
     onProgress,
     signal,

@@ -11,7 +11,7 @@ import { workbench } from '../solid/useSolid';
 import { Busy } from './Busy';
 import { KeepScan } from './KeepScan';
 import { KeptScans } from './KeptScans';
-import { LaidOver } from './LaidOver';
+import { AlignedScan } from './AlignedScan';
 import { PointPlaces } from './PointPlaces';
 import { UnitChoice } from './UnitChoice';
 import { useFound } from './useFound';
@@ -72,7 +72,7 @@ export function FoundComparison({ body, of }: { body: Body; of: Compared }) {
       {state.kind === 'broken' ? <Broken fault={state.fault} onAgain={stop} /> : null}
       {state.kind === 'read' ? <UnitChoice file={state.file} onLay={lay} /> : null}
       {state.kind === 'laid' ? (
-        <LaidOver
+        <AlignedScan
           name={body.name}
           laid={state}
           show={show}

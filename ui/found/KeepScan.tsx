@@ -12,7 +12,7 @@ import { useRepairContext } from '../inRepair/useRepairContext';
 import { Button } from '../shared/Button';
 import { Wrong } from '../shared/Field';
 import { Busy } from './Busy';
-import type { FoundState, LaidAs, useFound } from './useFound';
+import type { FoundState, AlignedAs, useFound } from './useFound';
 
 /** Keeps the scan with the repair, as it lies; or, of one that is kept, where it lies now. */
 export function KeepScan({
@@ -24,9 +24,9 @@ export function KeepScan({
 }: {
   body: Body;
   laid: FoundState & { kind: 'laid' };
-  as: LaidAs;
+  as: AlignedAs;
   keepable: ReturnType<typeof useFound>['keepable'];
-  onKept(scan: Scan, as: LaidAs): void;
+  onKept(scan: Scan, as: AlignedAs): void;
 }) {
   const { repair } = useRepairContext();
   const { put } = useChangeRepair(repair);

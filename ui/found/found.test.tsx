@@ -2,7 +2,7 @@ import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/re
 import { Euler, Matrix4, Vector3 } from 'three';
 
 import { writeStl } from '@core/making/formats';
-import { meshLaid } from '@core/checking/found';
+import { meshAligned } from '@core/checking/found';
 import type { Scan } from '@core/record/model';
 import { rackWheel } from '@core/testing/repairDraft';
 import { DEFAULT_WORKSHOP } from '@core/record/workshop';
@@ -11,7 +11,7 @@ import { Unreachable } from '../api/client';
 import { InRepair } from '../testing/InRepair';
 import { FoundComparison } from './FoundComparison';
 import { PointedPiece } from './PointedPiece';
-import { FoundDesk as MockDesk } from './foundDesk';
+import { ScanComparison as MockDesk } from './scanComparison';
 
 const mockMesh = jest.fn();
 const mockEnd = jest.fn();
@@ -118,7 +118,7 @@ const scan = (bytes: Uint8Array, name = 'scan.stl') => ({
   arrayBuffer: () => Promise.resolve(bytes.slice().buffer),
 });
 const inInches = (thick: number) =>
-  writeStl(meshLaid(meshLaid(angle(thick), 1, SOMEWHERE), 1 / 25.4, new Matrix4()), 'in');
+  writeStl(meshAligned(meshAligned(angle(thick), 1, SOMEWHERE), 1 / 25.4, new Matrix4()), 'in');
 
 function choose(file: object) {
   render(

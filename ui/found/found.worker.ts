@@ -1,9 +1,9 @@
 import { expose, transfer } from 'comlink';
 
-import { FoundDesk } from './foundDesk';
+import { ScanComparison } from './scanComparison';
 import type { FoundWorker } from './protocol';
 
-const desk = new FoundDesk();
+const desk = new ScanComparison();
 
 const worker: FoundWorker = {
   setSpare: (mesh) => Promise.resolve(desk.setSpare(mesh)),

@@ -9,13 +9,16 @@ export interface FoundWorker {
   setSpare(mesh: SolidMesh): Promise<void>;
   read(bytes: Uint8Array, name: string): Promise<Result<FoundRead, FoundFault>>;
   /** Lays what was read over the spare. @param unitMm what one of its numbers is. */
-  lay(unitMm: number, onShare: (share: number) => void): Promise<Result<LaidWays, FoundFault>>;
+  lay(unitMm: number, onShare: (share: number) => void): Promise<Result<Alignments, FoundFault>>;
   /** Lays it where it lay before; its numbers are mm. */
-  layAt(place: ScanPlace): Promise<LaidWays>;
+  layAt(place: ScanPlace): Promise<Alignments>;
   /** The piece by itself, mm, as it was read: to be pointed at. */
   piece(): Promise<WeldedMesh>;
   /** Lays it by places that were pointed at on both. */
-  layBy(pairs: readonly PlacePair[], onShare: (share: number) => void): Promise<Result<LaidWays, FoundFault>>;
+  layBy(
+    pairs: readonly PlacePair[],
+    onShare: (share: number) => void,
+  ): Promise<Result<Alignments, FoundFault>>;
   /** What is kept of it with the repair: a PLY in mm, and where it lies. */
   keepable(way: number, byAll: boolean): Promise<{ bytes: Uint8Array<ArrayBuffer>; place: ScanPlace }>;
   /** Shows one of the ways. @param withinMm what does not count as off. */
@@ -31,7 +34,7 @@ export interface FoundRead {
   likely: { unit: FoundUnit; isAlike: boolean };
 }
 
-export interface LaidWays {
+export interface Alignments {
   /** How many ways there are that are as good. */
   ways: number;
   /** Enough of it and of the spare is explained; else it may lie elsewhere. */

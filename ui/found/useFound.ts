@@ -18,7 +18,7 @@ export interface ReadFile extends FoundRead {
 }
 
 /** Which of the ways it is laid, and by what. */
-export interface LaidAs {
+export interface AlignedAs {
   way: number;
   byAll: boolean;
 }
@@ -46,7 +46,7 @@ export type FoundState =
       spare: SolidMesh;
       ways: number;
       isSure: boolean;
-      keptAs: LaidAs | null;
+      keptAs: AlignedAs | null;
     }
   /** @property file what was read, if anything: it may still be laid by places. */
   | { kind: 'refused'; fault: FoundFault; file: ReadFile | null }
@@ -199,9 +199,9 @@ export function useFound(meshOfSpare: () => Promise<SolidMesh | null>, spawn = s
     [],
   );
   /** What is kept of it with the repair, as it is laid. */
-  const keepable = ({ way, byAll }: LaidAs) => handle.current!.worker.keepable(way, byAll);
+  const keepable = ({ way, byAll }: AlignedAs) => handle.current!.worker.keepable(way, byAll);
   /** It is kept with the repair now: where it lies is told from there. */
-  const isKept = (kept: Scan, keptAs: LaidAs) =>
+  const isKept = (kept: Scan, keptAs: AlignedAs) =>
     setState((now) => (now.kind === 'laid' ? { ...now, file: { ...now.file, kept }, keptAs } : now));
   return { state, read, open, lay, point, layBy, show, keepable, isKept, stop };
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { USUAL_LAYING, type Body } from '@core/record/model';
+import { USUAL_PRINT_SETUP, type Body } from '@core/record/model';
 import { dot, type Vec3 } from '@core/foundations/vectors';
 import { isParallel } from '@core/foundations/tolerance';
 
@@ -16,7 +16,7 @@ const ALONG: Record<'x' | 'y' | 'z', Vec3> = { x: [1, 0, 0], y: [0, 1, 0], z: [0
 /** Along which way of a spare, as it stands under Shape, it is pulled or bent: chosen, or pointed at on it. */
 export function LoadChoice({ body, onChange }: { body: Body; onChange(body: Body): void }) {
   const [isPointing, setPointing] = useState(false);
-  const { load: now, held, ...laying } = body.laying ?? USUAL_LAYING;
+  const { load: now, held, ...laying } = body.laying ?? USUAL_PRINT_SETUP;
   const axis = now && axisOf(now);
   const take = (load: Vec3 | null, against = held) =>
     onChange({

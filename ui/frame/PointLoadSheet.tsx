@@ -3,7 +3,7 @@ import { Text } from 'react-native';
 import { z } from 'zod';
 
 import { directionAt } from '@core/checking/inspect';
-import type { Body, Laying } from '@core/record/model';
+import type { Body, PrintSetup } from '@core/record/model';
 import { along, type Vec3 } from '@core/foundations/vectors';
 import type { Picked, SolidMesh } from '@core/shaping/part';
 import { serviceOf, type Service } from '@core/checking/strength';
@@ -26,7 +26,7 @@ const FORCE = z.number().min(0.1).max(100_000);
 /** What was pointed at: the way of the load, and how strong it is and what it is held against, if that was said. */
 export interface PointedLoad {
   load: Vec3;
-  held: Laying['held'];
+  held: PrintSetup['held'];
 }
 
 /** Where a load acts on a body, pointed at: a tap on the face that is pushed or pulled, or on an edge along which it pulls; then where it is held. */

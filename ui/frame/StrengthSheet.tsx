@@ -14,7 +14,7 @@ import {
   type Load,
   type Service,
 } from '@core/checking/strength';
-import { USUAL_LAYING, type Body } from '@core/record/model';
+import { USUAL_PRINT_SETUP, type Body } from '@core/record/model';
 import {
   allowableSentence,
   bearsWords,
@@ -87,7 +87,7 @@ export function StrengthSheet({
   const [chosen, setChosen] = useState<Pick<Service, 'lasts' | 'safety'>>();
   const service = { ...serviceOf(body ?? {}, repair.head), ...chosen };
   const isLaid = machineIn(numbers.workshop, repair.head.machineId).process === 'printing';
-  const { down } = body?.laying ?? USUAL_LAYING;
+  const { down } = body?.laying ?? USUAL_PRINT_SETUP;
   const angle = isLaid ? Math.asin(Math.min(1, Math.abs(dot(plane.towards, down)))) : 0;
   const layers = isLaid ? layersAt(angle) : 'none';
   const allowable = allowableOf(material, service, isLaid);

@@ -10,7 +10,7 @@ import {
   type Repair,
 } from '@core/record/model';
 import { gaugePlaces } from '@core/shaping/recipe';
-import { hasFoot, newTrial } from '@core/fitting/trial';
+import { hasFirstLayer, newTrial } from '@core/fitting/trial';
 import { layerPrinterFor, machineIn, materialIn } from '@core/record/workshop';
 
 /** Where the calipers go on what was made. */
@@ -30,10 +30,10 @@ const JAW_OF: Record<FitFeature, Jaw> = {
 export const placeId = (fitId: string, looserMm: number): string => `${fitId}:${looserMm.toFixed(1)}`;
 
 /** The id of what a size measures across its edge on the bed. */
-export const footId = (id: string): string => `${id}:foot`;
+export const firstLayerId = (id: string): string => `${id}:foot`;
 
 /** The same sizes across their edges on the bed, as the first layer is laid there; none where nothing is laid in layers. */
-function atTheFoot(
+function atFirstLayer(
   asked: readonly AskedSize[],
   { head }: Repair,
   { workshop }: EvaluatedRepair,
@@ -42,12 +42,12 @@ function atTheFoot(
   const printer = layerPrinterFor(workshop, machineIn(workshop, head.machineId).id, family);
   if (!printer) return [];
   return asked
-    .filter(({ feature }) => hasFoot(feature))
+    .filter(({ feature }) => hasFirstLayer(feature))
     .map((one) => {
       const takenBack = (one.jaw === 'inside' ? 2 : -2) * printer.firstLayerSpreadMm;
       return {
         ...one,
-        id: footId(one.id),
+        id: firstLayerId(one.id),
         name: `${one.name}, at the first layer`.slice(0, 120),
         mm: Math.max(0.01, one.mm + takenBack),
         foot: true as const,
@@ -117,7 +117,7 @@ export function askedOfBed(bodies: readonly Body[], repair: Repair, numbers: Eva
   );
   // A row of gauges is felt, not measured all round.
   const isRow = gaugePlaces(tried[0]!, repair.fits) !== null;
-  return [...sizes, ...(isRow ? [] : atTheFoot(sizes, repair, numbers))].slice(0, ASKED_LIMIT);
+  return [...sizes, ...(isRow ? [] : atFirstLayer(sizes, repair, numbers))].slice(0, ASKED_LIMIT);
 }
 
 /** How the trial of all that lies on one bed will begin. */

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 import Svg, { Path, Polygon } from 'react-native-svg';
 
-import type { BedPlace, Footing } from '@core/making/printing';
+import type { BedPlace, PartPlacement } from '@core/making/printing';
 
 import { colours } from '../theme/colours';
 
@@ -24,13 +24,13 @@ interface Placed {
   part: number;
   piece: number;
   label: string;
-  footing: Footing;
+  footing: PartPlacement;
   at: BedPlace;
 }
 
 interface Shown {
   bedMm: readonly [number, number, ...unknown[]];
-  footings: readonly Footing[];
+  footings: readonly PartPlacement[];
   /** @param to from the middle of the bed, mm. */
   onMove(part: number, piece: number, to: BedPlace): void;
 }

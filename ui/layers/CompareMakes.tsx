@@ -4,7 +4,7 @@ import { Text, View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
 
 import { leastChance, type MakeChoice } from '@core/fitting/fit';
-import { USUAL_LAYING, workshopRows } from '@core/record/model';
+import { USUAL_PRINT_SETUP, workshopRows } from '@core/record/model';
 import { bearsBeside, bearsMpaBeside, minutesText, sentenceOf } from '@core/reporting/wording';
 import { bornByOther, madeOf } from '@core/checking/strength';
 import { layerPrinterIn, layerSetsIn, resinPrinterIn, resinSetsIn } from '@core/record/workshop';
@@ -71,7 +71,10 @@ export function CompareMakes({
       const laid = onBed.map((one) =>
         settings === undefined
           ? one
-          : { ...one, body: { ...one.body, laying: { ...(one.body.laying ?? USUAL_LAYING), settings } } },
+          : {
+              ...one,
+              body: { ...one.body, laying: { ...(one.body.laying ?? USUAL_PRINT_SETUP), settings } },
+            },
       );
       return { choice, request: sliceRequestOf(laid, { ...head, ...choice }, workshop) };
     };

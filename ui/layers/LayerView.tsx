@@ -1,7 +1,7 @@
 import { createElement, useEffect, useRef, useState } from 'react';
 import { Text, View } from 'react-native';
 
-import type { HangingFaces, Happening, LayerDrawing } from '@core/making/printing';
+import type { OverhangFaces, Happening, LayerDrawing } from '@core/making/printing';
 import { HAPPENING_WORDS, MOVE_WORDS } from '@core/reporting/wording';
 
 import { Button } from '../shared/Button';
@@ -31,7 +31,7 @@ export function LayerView({
   /** Something goes from line to line; what is lit has no ways. */
   hasWays?: boolean;
   /** What may be painted on the part. */
-  hanging?: HangingFaces | null;
+  hanging?: OverhangFaces | null;
   /** A place that is shown, mm on the bed. */
   ringed?: readonly [number, number, number] | null;
 }) {

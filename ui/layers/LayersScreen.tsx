@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
 import { afterworkFor } from '@core/making/afterwork';
-import type { Body, Laying } from '@core/record/model';
-import { FEET, SUPPORTS } from '@core/foundations/fields';
+import type { Body, PrintSetup } from '@core/record/model';
+import { BED_ADHESIONS, SUPPORTS } from '@core/foundations/fields';
 import { testPieceOf } from '@core/fitting/fit';
 import { capital } from '@core/shaping/sentence';
 import { resinSetWords, settingsWords } from '@core/reporting/wording';
@@ -27,13 +27,13 @@ import { onBedOf, ONE_ALONE, type BedChoice } from './bedChoice';
 import { CompareMakes } from './CompareMakes';
 import { DrainSheet } from './DrainSheet';
 import { layerWorker } from './layerWorker';
-import { LaysBadly } from './LaysBadly';
+import { PrintRisks } from './PrintRisks';
 import { LayerView } from './LayerView';
 import { OnTheBed } from './OnTheBed';
-import { Told, type Watched } from './Told';
+import { SliceReport, type Watched } from './SliceReport';
 import { useBedJob } from './useBedJob';
 import { settingOf, useLayers } from './useLayers';
-import { isSameDown, WayChoice } from './WayChoice';
+import { isSameDown, OrientationChoice } from './OrientationChoice';
 
 const SUPPORT_WORDS = { none: 'None', bed: 'From the bed', everywhere: 'Everywhere' } as const;
 const FOOT_WORDS = { none: 'None', skirt: 'Skirt', brim: 'Brim', ears: 'Mouse ears' } as const;
@@ -79,7 +79,7 @@ function Layers({
   const job = useBedJob(onBed, request);
   const inResin = request.resin;
   const sets = (inResin ? resinSetsIn : layerSetsIn)(numbers.workshop);
-  const change = (fields: Partial<Laying>) => put('body', { ...body, laying: { ...laying, ...fields } });
+  const change = (fields: Partial<PrintSetup>) => put('body', { ...body, laying: { ...laying, ...fields } });
   const reply = state.kind === 'laid' ? state.reply : null;
   const last = reply ? reply.drawing.topMm.length - 1 : 0;
   const shown = Math.min(layer ?? last, last);
@@ -124,7 +124,7 @@ function Layers({
       </View>
       <View className="gap-5 p-4">
         {reply ? (
-          <Told
+          <SliceReport
             reply={reply}
             layer={shown}
             bedMm={bedMm ?? [0, 0]}
@@ -144,7 +144,11 @@ function Layers({
         ) : null}
         <View className="gap-1.5">
           <GroupHeading>Orientation</GroupHeading>
-          <WayChoice ways={ways} down={laying.down} onChange={({ down }) => change({ down: [...down] })} />
+          <OrientationChoice
+            ways={ways}
+            down={laying.down}
+            onChange={({ down }) => change({ down: [...down] })}
+          />
         </View>
         <View className="gap-1.5">
           <GroupHeading>Where does the load pull?</GroupHeading>
@@ -167,7 +171,7 @@ function Layers({
           <Button label="Edit print settings in the Workshop" onPress={() => router.push('/workshop')} />
         </View>
         {inResin ? null : (
-          <LaysBadly
+          <PrintRisks
             material={materialIn(numbers.workshop, repair.head.materialId)}
             footings={footings}
             foot={laying.foot}
@@ -202,7 +206,7 @@ function Layers({
             <GroupHeading>Bed adhesion</GroupHeading>
             <Switch
               label="Bed adhesion"
-              options={FEET.map((id) => ({ id, word: FOOT_WORDS[id] }))}
+              options={BED_ADHESIONS.map((id) => ({ id, word: FOOT_WORDS[id] }))}
               value={laying.foot}
               onChange={(foot) => change({ foot })}
             />

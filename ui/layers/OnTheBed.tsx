@@ -1,7 +1,7 @@
 import { Text, View } from 'react-native';
 
 import type { Body } from '@core/record/model';
-import { type Footing, MOST_PIECES, type RequestedSpare } from '@core/making/printing';
+import { type PartPlacement, MOST_PIECES, type RequestedSpare } from '@core/making/printing';
 import { ownValue } from '@core/foundations/own';
 
 import { Button } from '../shared/Button';
@@ -29,7 +29,7 @@ export function OnTheBed({
   bedMm: readonly [number, number, ...unknown[]] | null;
   onBed: readonly RequestedSpare[];
   /** Of each of them, as it was last laid or put since; none while nothing is laid. */
-  footings: readonly Footing[];
+  footings: readonly PartPlacement[];
   /** Why they are not laid as they stand. */
   refused: string | null;
   onChange(choice: BedChoice): void;

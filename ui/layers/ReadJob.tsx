@@ -6,7 +6,7 @@ import { Refused, Unreachable } from '../api/client';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { EmptyState } from '../shared/EmptyState';
 import { Loading } from '../shared/Loading';
-import { Kept } from './Kept';
+import { KeptLayers } from './KeptLayers';
 import { layerWorker } from './layerWorker';
 
 const STAGE_WORDS = { trial: 'Back to Trial', make: 'Back to Make' } as const;
@@ -54,5 +54,5 @@ export function ReadJob({
       </View>
     );
   }
-  return <Kept kept={query.data} title={title} back={{ label: STAGE_WORDS[stage], onPress: back }} />;
+  return <KeptLayers kept={query.data} title={title} back={{ label: STAGE_WORDS[stage], onPress: back }} />;
 }

@@ -2,7 +2,7 @@ import { fireEvent, render, screen } from '@testing-library/react';
 
 import { evaluateRepair } from '@core/fitting/fit';
 import type { Body } from '@core/record/model';
-import type { BedPlace, Footing } from '@core/making/printing';
+import type { BedPlace, PartPlacement } from '@core/making/printing';
 import { block } from '@core/testing/pieces';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
 
@@ -66,7 +66,7 @@ describe('the bed from above', () => {
     [10, 5],
     [-10, 5],
   ];
-  const footing = (...at: BedPlace[]): Footing => ({ name: 'Foot', hull, foot: [hull], at });
+  const footing = (...at: BedPlace[]): PartPlacement => ({ name: 'Foot', hull, foot: [hull], at });
   const moves: unknown[] = [];
   test('arrow keys move a piece, with shift by less, and never off the bed', () => {
     render(

@@ -19,7 +19,7 @@ import { LineMaterial } from 'three/examples/jsm/lines/LineMaterial.js';
 import { LineSegments2 } from 'three/examples/jsm/lines/LineSegments2.js';
 import { LineSegmentsGeometry } from 'three/examples/jsm/lines/LineSegmentsGeometry.js';
 
-import { MOVE_KINDS, type HangingFaces, type LayerDrawing, type MoveKind } from '@core/making/printing';
+import { MOVE_KINDS, type OverhangFaces, type LayerDrawing, type MoveKind } from '@core/making/printing';
 
 import { SpaceView } from '../scene/spaceView';
 import { colours } from '../theme/colours';
@@ -84,7 +84,7 @@ export class LayerScene {
   }
 
   /** Paints what hangs over air on the part, tinted and hatched; null for not at all. */
-  paint(hanging: HangingFaces | null): void {
+  paint(hanging: OverhangFaces | null): void {
     clear(this.#hanging);
     if (hanging) {
       const tint = new MeshBasicMaterial({

@@ -14,7 +14,7 @@ export function layerWorker(): LayerWorker {
     forget: () => remote.forget(),
     waysUp: (bodyId, overhang, load) => remote.waysUp(bodyId, overhang, load),
     // Calls go through as they are; progress alone is called back.
-    lay: (request, onProgress) => remote.lay(request, proxy(onProgress)),
+    slice: (request, onProgress) => remote.slice(request, proxy(onProgress)),
     compare: (request) => remote.compare(request),
     gcode: (title, when) => remote.gcode(title, when),
     pictures: (title, when, onProgress) => remote.pictures(title, when, proxy(onProgress)),

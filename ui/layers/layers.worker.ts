@@ -1,17 +1,17 @@
 import { expose, transfer } from 'comlink';
 
-import { LayerDesk } from './layerDesk';
+import { LayerSlicing } from './layerSlicing';
 import type { LayerWorker } from './protocol';
 
-const desk = new LayerDesk(() => new Promise((resolve) => setTimeout(resolve)));
+const desk = new LayerSlicing(() => new Promise((resolve) => setTimeout(resolve)));
 
 const worker: LayerWorker = {
   setMesh: (bodyId, mesh) => desk.setMesh(bodyId, mesh),
   lend: (bodyId, mesh) => desk.lend(bodyId, mesh),
   forget: () => desk.forget(),
   waysUp: (bodyId, overhang, load) => desk.waysUp(bodyId, overhang, load),
-  lay: async (request, onProgress) => {
-    const reply = await desk.lay(request, onProgress);
+  slice: async (request, onProgress) => {
+    const reply = await desk.slice(request, onProgress);
     if (!reply?.ok) return reply;
     const { begins, topMm, heightMm, seconds, x, y, kind, width, speed } = reply.value.drawing;
     const { triangles, hatching } = reply.value.hanging;

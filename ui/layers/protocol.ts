@@ -4,28 +4,28 @@ import type { WeldedMesh } from '@core/shaping/part';
 import type { ResinFigures, ResinWarning } from '@core/making/resin';
 import type {
   BedWarning,
-  Footing,
-  HangingFaces,
+  PartPlacement,
+  OverhangFaces,
   Happening,
   JobFigures,
   KeptJob,
   LayerDrawing,
   SliceRequest,
-  WayUp,
+  Orientation,
 } from '@core/making/printing';
 
 /** What it takes and what is to be watched, by how it is made. */
-export type LaidTold =
+export type SliceSummary =
   | { by: 'filament'; figures: JobFigures; warnings: BedWarning[] }
   | { by: 'resin'; figures: ResinFigures; warnings: ResinWarning[] };
 
 /** What came of it, as the screen shows it. */
-export interface LaidReply {
+export interface SliceReply {
   drawing: LayerDrawing;
-  told: LaidTold;
+  told: SliceSummary;
   happenings: Happening[];
-  footings: Footing[];
-  hanging: HangingFaces;
+  footings: PartPlacement[];
+  hanging: OverhangFaces;
 }
 
 /** One of several ways to make it, for the table. */
@@ -40,8 +40,11 @@ export interface LayerWorker {
   lend(bodyId: string, mesh: WeldedMesh): Promise<void>;
   /** Lets go of all meshes: whoever lays next sends its own. */
   forget(): Promise<void>;
-  waysUp(bodyId: string, overhang: number, load: Vec3 | null): Promise<WayUp[]>;
-  lay(request: SliceRequest, onProgress: (share: number) => void): Promise<Result<LaidReply, Fault> | null>;
+  waysUp(bodyId: string, overhang: number, load: Vec3 | null): Promise<Orientation[]>;
+  slice(
+    request: SliceRequest,
+    onProgress: (share: number) => void,
+  ): Promise<Result<SliceReply, Fault> | null>;
   /** The figures of other machines or settings; nothing of it is kept. */
   compare(request: SliceRequest): Promise<Result<ComparedReply, Fault> | null>;
   /** The job last laid, as G-code. */

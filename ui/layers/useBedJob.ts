@@ -17,7 +17,7 @@ import { saveFile } from '../shared/saveFile';
 import { workbench } from '../solid/useSolid';
 import { layerWorker } from './layerWorker';
 
-import type { Footing, RequestedSpare, SliceRequest } from '@core/making/printing';
+import type { PartPlacement, RequestedSpare, SliceRequest } from '@core/making/printing';
 import { materialIn } from '@core/record/workshop';
 
 /** What is done with a job that is laid: saved, or sent to the machine. */
@@ -68,7 +68,7 @@ export function useBedJob(onBed: readonly RequestedSpare[], request: SliceReques
       saveFile({ name: `${fileStem(head.name, made)}.zip`, mime: 'application/zip', bytes: stack.value });
     } else say({ tone: 'wrong', text: sentenceOf(stack.fault) });
   };
-  const saveBed = async (footings: readonly Footing[]) => {
+  const saveBed = async (footings: readonly PartPlacement[]) => {
     const lying = request.parts.map(({ bodyId }, index) => ({ bodyId, at: footings[index]!.at }));
     const file = await written(() => workbench.ask.bedFile(lying, when()));
     if (file) saveFile(file);

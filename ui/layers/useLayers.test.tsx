@@ -3,7 +3,7 @@ import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 
 import { evaluateRepair } from '@core/fitting/fit';
-import { USUAL_LAYING } from '@core/record/model';
+import { USUAL_PRINT_SETUP } from '@core/record/model';
 import { block } from '@core/testing/pieces';
 import { RepairDraft } from '@core/testing/repairDraft';
 
@@ -57,7 +57,7 @@ test('other settings while ways up are looked for: only these are laid, and noth
   });
   await settle();
   expect(mockAsked.map(({ what }) => what)).toEqual(['waysUp']);
-  rerender({ of: { ...body!, laying: { ...USUAL_LAYING, settings: 'draft' } } });
+  rerender({ of: { ...body!, laying: { ...USUAL_PRINT_SETUP, settings: 'draft' } } });
   await settle();
   expect(laid()).toEqual([0.28]);
   // What was asked for the earlier ones comes in now.

@@ -1,13 +1,13 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 
-import { USUAL_LAYING, type Picture } from '@core/record/model';
+import { USUAL_PRINT_SETUP, type Picture } from '@core/record/model';
 import type { Vec3 } from '@core/foundations/vectors';
 import {
-  type Footing,
+  type PartPlacement,
   type RequestedSpare,
   type SliceRequest,
   sliceRequestOf,
-  type WayUp,
+  type Orientation,
 } from '@core/making/printing';
 import { programFaultOf, sentenceOf, type ProgramFault } from '@core/reporting/wording';
 
@@ -15,18 +15,18 @@ import { useRepairContext } from '../inRepair/useRepairContext';
 import { useSolidView } from '../inRepair/useSolidView';
 import { workbench } from '../solid/useSolid';
 import { layerWorker } from './layerWorker';
-import { layWithProgress } from './layWithProgress';
-import type { LaidReply } from './protocol';
+import { sliceWithProgress } from './sliceWithProgress';
+import type { SliceReply } from './protocol';
 
 /** A way to lay it, with its picture. */
 export interface DrawnWay {
-  way: WayUp;
+  way: Orientation;
   picture: Picture | null;
 }
 
 export type LayersState =
   | { kind: 'working'; share: number }
-  | { kind: 'laid'; reply: LaidReply }
+  | { kind: 'laid'; reply: SliceReply }
   | { kind: 'stopped' }
   | { kind: 'refused'; sentence: string }
   /** Nobody's input: told with a report. */
@@ -44,14 +44,14 @@ export function useLayers(onBed: readonly RequestedSpare[]) {
   const { repair, numbers } = useRepairContext();
   const solid = useSolidView();
   const { body } = onBed[0]!;
-  const laying = body.laying ?? USUAL_LAYING;
+  const laying = body.laying ?? USUAL_PRINT_SETUP;
   const builds = onBed.map((one) => solid.bodies.find(({ bodyId }) => bodyId === one.body.id)?.build ?? null);
   const ready = builds.every((build) => build !== null);
   const buildKey = builds.join();
   const [state, setState] = useState<LayersState>({ kind: 'working', share: 0 });
   const [ways, setWays] = useState<DrawnWay[]>([]);
   /** How each spare stood when it was last laid, by its id: what is put elsewhere is drawn before it is laid again. */
-  const [stood, setStood] = useState<ReadonlyMap<string, Footing>>(new Map());
+  const [stood, setStood] = useState<ReadonlyMap<string, PartPlacement>>(new Map());
   const [attempt, setAttempt] = useState(0);
   const request = sliceRequestOf(onBed, repair.head, numbers.workshop);
   const requestNow = useRef(request);
@@ -102,7 +102,7 @@ export function useLayers(onBed: readonly RequestedSpare[]) {
       // A newer request may be laid by now, which laying for this one would end.
       if (isLaid || !current) return;
       laidFor.current = null;
-      const reply = await layWithProgress(worker, requestNow.current, (share) =>
+      const reply = await sliceWithProgress(worker, requestNow.current, (share) =>
         show({ kind: 'working', share }),
       );
       if (!reply) return show({ kind: 'stopped' });
@@ -136,7 +136,7 @@ export function useLayers(onBed: readonly RequestedSpare[]) {
 
   const stop = useCallback(() => void layerWorker().cancel(), []);
   const again = useCallback(() => setAttempt((count) => count + 1), []);
-  const footings = request.parts.flatMap(({ bodyId, name, at, pieces }): Footing[] => {
+  const footings = request.parts.flatMap(({ bodyId, name, at, pieces }): PartPlacement[] => {
     const footing = stood.get(bodyId);
     const places = at ? [...at] : footing?.at;
     return footing && places?.length === pieces ? [{ ...footing, name, at: places }] : [];
@@ -153,7 +153,11 @@ export function useLayers(onBed: readonly RequestedSpare[]) {
   };
 }
 
-async function drawnWays(bodyId: string, ways: WayUp[], show: (drawn: DrawnWay[]) => void): Promise<void> {
+async function drawnWays(
+  bodyId: string,
+  ways: Orientation[],
+  show: (drawn: DrawnWay[]) => void,
+): Promise<void> {
   const few = ways.slice(0, DRAWN_WAYS);
   show(few.map((way) => ({ way, picture: null })));
   const pictures = await workbench.ask.lyingPictures(

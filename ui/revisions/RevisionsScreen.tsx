@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
 import type { Revision } from '@core/record/model';
-import { backTo, compare, lastThatFitted, standsAs, type Compared } from '@core/reporting/revision';
+import { backTo, compare, lastThatFitted, isAsIn, type Compared } from '@core/reporting/revision';
 
 import { useNotices } from '../api/notices';
 import { useChangeRepair } from '../api/useRepair';
@@ -55,7 +55,7 @@ export function RevisionsScreen() {
   }
   const fitted = lastThatFitted(repair);
   const goBack = (revision: Revision) => {
-    const isKept = revisions.some((one) => standsAs(repair, one));
+    const isKept = revisions.some((one) => isAsIn(repair, one));
     // Nothing is ever overwritten: what stands now can be gone back to as well.
     if (!isKept) freezeNow(`As it was before going back to ${revision.letter}`);
     for (const { row, value } of backTo(repair, revision)) put(row, value);

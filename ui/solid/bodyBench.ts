@@ -22,7 +22,7 @@ import {
   type Built,
 } from '@core/shaping/solid';
 import { broughtInto, meshOf, type Kernel, type TaggedSolid } from '@core/shaping/kernel';
-import { axesLaidDown } from '@core/making/printing';
+import { orientedAxes } from '@core/making/printing';
 import type { Vec3 } from '@core/foundations/vectors';
 import {
   FILE_QUALITY,
@@ -195,7 +195,7 @@ export class BodyBench implements Answered<WorkerCalls> {
     const solid = this.#bodies.get(bodyId)?.built.solid;
     if (!solid) return [];
     return downs.map((down) => {
-      const laid = broughtInto({ origin: [0, 0, 0], ...axesLaidDown(down) }, solid);
+      const laid = broughtInto({ origin: [0, 0, 0], ...orientedAxes(down) }, solid);
       const picture = drawPicture(laid, down.join());
       laid.dispose();
       return picture;

@@ -2,7 +2,7 @@ import { Text, View } from 'react-native';
 
 import { firstLayerLearned, printerThatLearned } from '@core/fitting/learn';
 import type { LayerPrinter, Machine, MaterialFamily, Trial, Workshop } from '@core/record/model';
-import { footSpreadsOf } from '@core/fitting/trial';
+import { elephantFeetOf } from '@core/fitting/trial';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { useShow } from '../preferences/useShow';
@@ -28,7 +28,7 @@ export function FirstLayerHabit({
   onSave: ReturnType<typeof useChangeWorkshop>;
 }) {
   const show = useShow();
-  const spreads = footSpreadsOf(trials, workshop);
+  const spreads = elephantFeetOf(trials, workshop);
   const learned = firstLayerLearned(printer, machine, spreads);
   const taken = printer.learnedSpreads?.find((one) => one.family === family);
   const now = taken?.mm ?? printer.firstLayerSpreadMm;

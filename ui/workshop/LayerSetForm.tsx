@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import { FILLS, type Fill } from '@core/foundations/fields';
+import { INFILL_PATTERNS, type InfillPattern } from '@core/foundations/fields';
 import { LayerSet } from '@core/record/model';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
@@ -9,7 +9,7 @@ import { Switch } from '../shared/Switch';
 import { RowForm } from './RowForm';
 import type { RowGroup } from './rowFields';
 
-const FILL_WORDS: Record<Fill, string> = { lines: 'Lines', grid: 'Grid', gyroid: 'Gyroid' };
+const FILL_WORDS: Record<InfillPattern, string> = { lines: 'Lines', grid: 'Grid', gyroid: 'Gyroid' };
 
 const GROUPS: readonly RowGroup[] = [
   {
@@ -46,9 +46,9 @@ export function LayerSetForm({
       groups={GROUPS}
       choices={
         <View className="gap-3">
-          <Switch<Fill>
+          <Switch<InfillPattern>
             label="Infill"
-            options={FILLS.map((id) => ({ id, word: FILL_WORDS[id] }))}
+            options={INFILL_PATTERNS.map((id) => ({ id, word: FILL_WORDS[id] }))}
             value={fill}
             onChange={setFill}
           />

@@ -1,13 +1,13 @@
 import { Text, View } from 'react-native';
 
-import { STANDINGS, type Grade, type Standing } from '@core/foundations/fields';
+import { RESISTANCES, type Grade, type Resistance } from '@core/foundations/fields';
 import type { Material } from '@core/record/model';
-import { standsOf } from '@core/record/workshop';
+import { resistancesOf } from '@core/record/workshop';
 
 import { GroupHeading } from '../shared/Heading';
 import { Switch } from '../shared/Switch';
 
-const WORDS: Record<Standing, string> = {
+const WORDS: Record<Resistance, string> = {
   sun: 'In the sun',
   water: 'In water',
   food: 'Touching food',
@@ -35,11 +35,11 @@ export function MaterialStands({
   value: Material['stands'];
   onChange(value: NonNullable<Material['stands']>): void;
 }) {
-  const stands = standsOf({ ...material, ...(value ? { stands: value } : {}) });
+  const stands = resistancesOf({ ...material, ...(value ? { stands: value } : {}) });
   return (
     <View className="gap-3">
       <GroupHeading>How it copes</GroupHeading>
-      {STANDINGS.map((one) => (
+      {RESISTANCES.map((one) => (
         <View key={one} className="gap-1">
           <Text className="font-label text-[14px] text-muted">{WORDS[one]}</Text>
           <Switch<Grade>

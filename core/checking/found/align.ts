@@ -6,7 +6,7 @@ import { firstGuesses, spun } from './axisGuesses';
 import { explained } from './explained';
 import { diagonalOf } from './foundMesh';
 import { pairGuesses } from './pairGuesses';
-import { distances, facingOf, ratedBy, refined, SCANNED_MM, type Laid } from './refine';
+import { distances, facingOf, ratedBy, refined, SCANNED_MM, type Aligned } from './refine';
 import { crossOf, samplesOf, type Samples } from './samples';
 
 /** Points that a way is tried with at first, once it looks well, and in the end. */
@@ -30,11 +30,11 @@ const MOST_WAYS = 8;
  * @param onShare told how far it is, 0 to 1.
  * @returns the best way first, then others that are as good: of a piece that looks the same from several sides.
  */
-export function laidOver(
+export function alignedTo(
   found: WeldedMesh,
   spare: WeldedMesh,
   onShare: (share: number) => void = () => {},
-): Laid[] {
+): Aligned[] {
   const samples = {
     rated: samplesOf(found, POINTS.rated),
     coarse: samplesOf(found, POINTS.coarse),
@@ -71,7 +71,7 @@ function waysFrom(
   samples: Sampled,
   most: typeof WHOLE,
   onShare: (share: number) => void,
-): Laid[] {
+): Aligned[] {
   const rated = guesses.map((place, index) => {
     if (index % 50 === 0) onShare((0.4 * index) / guesses.length);
     return { place, worth: ratedBy(distances(samples.rated, place, spare)).worth };
@@ -111,7 +111,7 @@ export function refinedFrom(
   found: WeldedMesh,
   spare: WeldedMesh,
   onShare: (share: number) => void,
-): Laid {
+): Aligned {
   const [close, fine] = [samplesOf(found, POINTS.close), samplesOf(found, POINTS.fine)];
   const near = refined(close, spare, start, 'close', null);
   onShare(0.4);
@@ -166,12 +166,12 @@ const HOPEFUL = 0.12;
 
 /** Those that explain most of the piece and of the spare, the best first. */
 function explainedBest(
-  ways: readonly Laid[],
+  ways: readonly Aligned[],
   found: WeldedMesh,
   spare: WeldedMesh,
   facing: 1 | -1 | null,
   asMuch: number,
-): Laid[] {
+): Aligned[] {
   const withinMm = Math.max(2 * SCANNED_MM, ON_SHARE * diagonalOf(spare));
   const told = ways
     .map((way) => ({ ...way, explains: explained(found, spare, way.place, facing, withinMm) }))
@@ -184,12 +184,12 @@ function explainedBest(
 }
 
 /** The same way, but brought as near as all of the piece comes, whatever of it wore, broke or swelled. */
-export function laidByAll(found: WeldedMesh, spare: WeldedMesh, { place }: Laid): Laid {
+export function alignedByAll(found: WeldedMesh, spare: WeldedMesh, { place }: Aligned): Aligned {
   return refined(samplesOf(found, POINTS.fine), spare, place, 'fine', null, true);
 }
 
 const byWorth = (a: { worth: number }, b: { worth: number }) => a.worth - b.worth;
-const asGood = (ranked: readonly Laid[], factor: number) =>
+const asGood = (ranked: readonly Aligned[], factor: number) =>
   ranked.filter(({ worth }) => worth <= ranked[0]!.worth * factor);
 
 /** A place moved along each axis, both ways, by as much as most of the piece is off. */

@@ -3,12 +3,12 @@ import type { Matrix4 } from 'three';
 import { no, ok, type FoundFault, type Result } from '@core/foundations/fault';
 import type { WeldedMesh } from '@core/shaping/part';
 
-import { explainedMirrored, laidOver } from './align';
-import { deviationOf, meshLaid, offsOf, quantile, shareWithin, type Deviation } from './deviation';
+import { explainedMirrored, alignedTo } from './align';
+import { deviationOf, meshAligned, offsOf, quantile, shareWithin, type Deviation } from './deviation';
 import { SURE } from './explained';
 import { diagonalOf } from './foundMesh';
 import { paintingOf, type Painting } from './paint';
-import type { Laid } from './refine';
+import type { Aligned } from './refine';
 
 /** A found piece laid over the spare one way. */
 export interface FoundCompared {
@@ -40,7 +40,7 @@ const LEAST_NEAR = 0.5;
 
 /** Ways in which a found piece can be laid over the spare, the best first, and whether it surely lies in one of them. */
 export interface FoundWays {
-  ways: Laid[];
+  ways: Aligned[];
   isSure: boolean;
 }
 
@@ -55,14 +55,14 @@ export function waysOver(
   onShare: (share: number) => void = () => {},
 ): Result<FoundWays, FoundFault> {
   // What is left is its mirror image, where that is looked at.
-  const ways = laidOver(found, spare, (share) => onShare(0.9 * share));
+  const ways = alignedTo(found, spare, (share) => onShare(0.9 * share));
   const best = ways[0]!;
   const { both } = best.explains!;
   if (both < LOOKED_AT_MIRRORED) {
     const mirrored = explainedMirrored(found, spare);
     if (mirrored > both + MIRRORED_BY && mirrored > SURE) return no({ code: 'found.mirrored', name });
   }
-  const offs = offsOf(meshLaid(found, 1, best.place), spare);
+  const offs = offsOf(meshAligned(found, 1, best.place), spare);
   return shareWithin(offs, nearOf(spare)) < LEAST_NEAR
     ? no({ code: 'found.notAlike', name })
     : ok({ ways, isSure: both >= SURE });
@@ -77,7 +77,7 @@ export function comparedOver(
   place: Matrix4,
   onShare?: (share: number) => void,
 ): FoundCompared {
-  const laid = meshLaid(found, 1, place);
+  const laid = meshAligned(found, 1, place);
   const painting = paintingOf(laid, spare, onShare);
   return { deviation: deviationOf(laid, spare, painting), painting };
 }

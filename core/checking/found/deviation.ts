@@ -111,7 +111,7 @@ function gapTo(mesh: WeldedMesh, at: Vec3): number {
 const UNDER = 0.5;
 
 /** A mesh in mm, where it is laid. */
-export function meshLaid({ positions, indices }: WeldedMesh, unitMm: number, place: Matrix4): WeldedMesh {
+export function meshAligned({ positions, indices }: WeldedMesh, unitMm: number, place: Matrix4): WeldedMesh {
   const laid = new Float32Array(positions.length);
   const corner = new Vector3();
   for (let at = 0; at < positions.length; at += 3) {

@@ -15,9 +15,9 @@ import { scaleOver } from './scale';
 import {
   comparedOver,
   foundFigures,
-  laidByAll,
+  alignedByAll,
   likelyUnit,
-  meshLaid,
+  meshAligned,
   painted,
   readFound,
   waysOver,
@@ -49,7 +49,7 @@ const SOMEWHERE = new Matrix4()
   .makeRotationFromEuler(new Euler(0.7, -1.9, 2.6))
   .setPosition(new Vector3(130, -42, 77));
 
-const elsewhere = (mesh: WeldedMesh) => meshLaid(mesh, 1, SOMEWHERE);
+const elsewhere = (mesh: WeldedMesh) => meshAligned(mesh, 1, SOMEWHERE);
 
 function over(found: WeldedMesh, spare: WeldedMesh, withinMm = 0.1) {
   const ways = waysOver(found, spare, 'scan.stl');
@@ -61,18 +61,18 @@ function over(found: WeldedMesh, spare: WeldedMesh, withinMm = 0.1) {
 
 /** How far corners lie from where they would if they had been laid back exactly, mm. */
 function offFrom(spare: WeldedMesh, place: Matrix4): number {
-  const back = meshLaid(elsewhere(spare), 1, place).positions;
+  const back = meshAligned(elsewhere(spare), 1, place).positions;
   return Math.max(...back.map((mm, index) => Math.abs(mm - spare.positions[index]!)));
 }
 
 test('a scan that lies anywhere, in another unit, is laid over the spare', async () => {
   const spare = await meshed([plate(40), ...holes(8)]);
-  const file = writeStl(meshLaid(elsewhere(spare), 0.1, new Matrix4()), 'in cm');
+  const file = writeStl(meshAligned(elsewhere(spare), 0.1, new Matrix4()), 'in cm');
   const read = readFound(file, 'scan.stl');
   if (!read.ok) throw new Error(read.fault.code);
   expect(read.value.unitMm).toBeNull();
   expect(likelyUnit(read.value, spare)).toEqual({ unit: 'cm', isAlike: true });
-  const { ways, figures } = over(meshLaid(read.value, 10, new Matrix4()), spare);
+  const { ways, figures } = over(meshAligned(read.value, 10, new Matrix4()), spare);
   expect(ways).toHaveLength(1);
   expect(offFrom(spare, ways[0]!.place)).toBeLessThan(0.01);
   expect(figures).toMatchObject({ shareOn: 1, furthestOut: null, furthestIn: null });
@@ -161,10 +161,10 @@ test('a rough scan is laid by its middle: half a tenth of noise moves it by hund
 
 test('a piece that swelled all over is told to be larger', async () => {
   const spare = await meshed([plate(40), ...holes(8)]);
-  const larger = elsewhere(meshLaid(spare, 1.02, new Matrix4()));
+  const larger = elsewhere(meshAligned(spare, 1.02, new Matrix4()));
   const { ways } = over(larger, spare);
   const figures = foundFigures(
-    comparedOver(larger, spare, laidByAll(larger, spare, ways[0]!).place),
+    comparedOver(larger, spare, alignedByAll(larger, spare, ways[0]!).place),
     spare,
     0.1,
   );
@@ -182,11 +182,11 @@ describe('another scale', () => {
   };
   test('is told, however the piece is laid', async () => {
     const spare = await meshed([plate(40), ...holes(8)]);
-    const scaled = (by: number) => noisy(meshLaid(spare, by, new Matrix4()));
+    const scaled = (by: number) => noisy(meshAligned(spare, by, new Matrix4()));
     expect(scaleOver(scaled(1.01), spare)).toBeCloseTo(0.01, 2.7);
     expect(scaleOver(scaled(0.99), spare)).toBeCloseTo(-0.01, 2.7);
     // Laid by one end.
-    const aside = meshLaid(scaled(1.01), 1, new Matrix4().makeTranslation(-0.2, 0.05, 0));
+    const aside = meshAligned(scaled(1.01), 1, new Matrix4().makeTranslation(-0.2, 0.05, 0));
     expect(scaleOver(aside, spare)).toBeCloseTo(0.01, 2.7);
   });
 

@@ -7,10 +7,10 @@ export {
   type FoundFigures,
 } from './compareFound';
 export { boxOf, FOUND_UNITS, likelyUnit, type FoundUnit } from './units';
-export { meshLaid } from './deviation';
+export { meshAligned } from './deviation';
 export { MOST_FOUND_BYTES, type FoundMesh } from './foundMesh';
 export { painted, type Painted } from './paint';
 export { readFound } from './readFound';
-export { laidByAll } from './align';
-export { type Laid } from './refine';
+export { alignedByAll } from './align';
+export { type Aligned } from './refine';
 export { waysFromPlaces, type PlacePair } from './fromPlaces';

@@ -8,7 +8,7 @@ import { leastSquares } from './leastSquares';
 import { crossOf, type Samples } from './samples';
 
 /** A way of laying a found piece over the spare. */
-export interface Laid {
+export interface Aligned {
   place: Matrix4;
   /** How far what was kept of it is off, mm (root mean square), for the share that was kept; less is better. */
   worth: number;
@@ -56,7 +56,7 @@ const AWAY = -0.5;
 const AGREED = 0.8;
 
 /** Whether the found piece's faces look out as the spare's do (1), all in (-1), or say nothing (null), by the way that agrees most. */
-export function facingOf(found: Samples, spare: WeldedMesh, ways: readonly Laid[]): 1 | -1 | null {
+export function facingOf(found: Samples, spare: WeldedMesh, ways: readonly Aligned[]): 1 | -1 | null {
   const shares = ways.map(({ place }) => shareFacing(found, spare, place));
   if (Math.max(...shares) >= AGREED) return 1;
   return Math.min(...shares) <= 1 - AGREED ? -1 : null;
@@ -86,10 +86,10 @@ export function refined(
   how: keyof typeof ROUNDS,
   facing: 1 | -1 | null,
   byAll = false,
-): Laid {
+): Aligned {
   const place = start.clone();
   const [point, normal] = [new Vector3(), new Vector3()];
-  let laid: Laid = { place, worth: Infinity };
+  let laid: Aligned = { place, worth: Infinity };
   const before = new NearBefore(found);
   for (let round = 0; round < ROUNDS[how]; round += 1) {
     const pairs: { at: Vector3; out: Vector3; off: number; mm: number }[] = [];

@@ -2,7 +2,7 @@ import type { EvaluatedRepair } from '@core/fitting/fit';
 import { valuesIn, type Body, type Material } from '@core/record/model';
 import type { Vec3 } from '@core/foundations/vectors';
 import type { FaceTag, SharpRoot, SolidMesh, StepNote, StepOutcome } from '@core/shaping/part';
-import type { Made } from '@core/checking/strength';
+import type { PrintedMaterial } from '@core/checking/strength';
 
 import { pointContacts } from './contacts';
 import { leversOf } from './levers';
@@ -73,7 +73,7 @@ export function cautionsOf(
   material: Material,
   rootsOf: (steps: ReadonlySet<string>) => SharpRoot[] = () => [],
   outcomes: readonly StepOutcome[] = [],
-  strength: { made: Made; safety: number } | null = null,
+  strength: { made: PrintedMaterial; safety: number } | null = null,
 ): Caution[] {
   if (body.role !== 'spare') return [];
   const noted = outcomes.flatMap((outcome): Caution[] =>
@@ -132,7 +132,7 @@ function walls(body: Body, mesh: SolidMesh, numbers: EvaluatedRepair, leastMm: n
   ];
 }
 
-function weak(body: Body, mesh: SolidMesh, strength: { made: Made; safety: number }): Caution[] {
+function weak(body: Body, mesh: SolidMesh, strength: { made: PrintedMaterial; safety: number }): Caution[] {
   const found = weakSectionOf(body, mesh, strength.made, strength.safety);
   if (!found) return [];
   const { segments, ...told } = found;

@@ -1,7 +1,7 @@
-import { allowableOf, type Made } from '@core/checking/strength';
+import { allowableOf, type PrintedMaterial } from '@core/checking/strength';
 import { evaluateRepair } from '@core/fitting/fit';
 import { cautionsOf, mendsOf, type Caution } from '@core/checking/inspect';
-import { numberValue, USUAL_LAYING, type Body, type Repair, type Step } from '@core/record/model';
+import { numberValue, USUAL_PRINT_SETUP, type Body, type Repair, type Step } from '@core/record/model';
 import { RepairBuilder, sharpRoots } from '@core/shaping/solid';
 import type { Kernel } from '@core/shaping/kernel';
 import { testKernel } from '@core/testing/kernel';
@@ -20,10 +20,10 @@ beforeAll(async () => {
 });
 
 /** Solid, pulled again and again, with a safety factor of 2: 50 MPa × 0.85 × 0.4 / 2 of PETG. */
-function madeIn(material: string, laying?: Body['laying']): Made {
+function madeIn(material: string, laying?: Body['laying']): PrintedMaterial {
   const row = materialIn(DEFAULT_WORKSHOP, material);
   const { alongMpa } = allowableOf(row, { lasts: 'repeated', warmC: 23, wet: false, safety: 2 }, true);
-  return { alongMpa, across: row.across, down: (laying ?? USUAL_LAYING).down, shell: null };
+  return { alongMpa, across: row.across, down: (laying ?? USUAL_PRINT_SETUP).down, shell: null };
 }
 
 function look(steps: Step[], material = 'petg', laying?: Body['laying']) {
@@ -171,7 +171,7 @@ describe('a thin wall, by a tap', () => {
 describe('a weak section', () => {
   /** Pressed at its right end, held at its left one. */
   const pressed = (forceN: number, fields: Partial<Body['laying']> = {}) => ({
-    ...USUAL_LAYING,
+    ...USUAL_PRINT_SETUP,
     load: [0, 0, -1] as [number, number, number],
     held: { forceN, at: [30, 0, 4], heldAt: [-30, 0, 2] } as NonNullable<Body['laying']>['held'],
     ...fields,

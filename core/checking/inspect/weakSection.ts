@@ -6,7 +6,7 @@ import {
   heldLoadOf,
   inPlane,
   weakestSection,
-  type Made,
+  type PrintedMaterial,
   type Weakest,
 } from '@core/checking/strength';
 
@@ -28,7 +28,7 @@ export interface WeakSection {
 export function weakSectionOf(
   body: Pick<Body, 'laying'>,
   mesh: SolidMesh,
-  made: Made,
+  made: PrintedMaterial,
   safety: number,
 ): WeakSection | null {
   const load = heldLoadOf(body);

@@ -6,4 +6,4 @@ export { bentBy, bentWorst, borne, pulledBy, twistedBy, type Stress } from './st
 export { heldLoadOf, madeOf, serviceOf } from './ofBody';
 export { twistProperties, type TwistProperties } from './twist';
 export { edgeInPart, inPlane, type SectionPlane } from './cutSection';
-export { bornByOther, weakestSection, type HeldLoad, type Made, type Weakest } from './weakest';
+export { bornByOther, weakestSection, type HeldLoad, type PrintedMaterial, type Weakest } from './weakest';

@@ -1,10 +1,10 @@
 import type { Body, Material, RepairState, Workshop } from '@core/record/model';
-import { USUAL_LAYING } from '@core/record/model';
+import { USUAL_PRINT_SETUP } from '@core/record/model';
 import { layerPrinterIn, layerSetIn, lineBreadthMm, machineIn, materialIn } from '@core/record/workshop';
 
 import { allowableOf, USUAL_SERVICE, warmthOf, type Service } from './allowable';
 import type { Shell } from './core';
-import type { HeldLoad, Made } from './weakest';
+import type { HeldLoad, PrintedMaterial } from './weakest';
 
 /** The load on a spare, if it was said how strong it is, where it acts and where the spare is held against it. */
 export function heldLoadOf({ laying }: Pick<Body, 'laying'>): HeldLoad | null {
@@ -35,7 +35,7 @@ export function madeOf(
   body: Pick<Body, 'laying'>,
   head: Head,
   workshop: Workshop,
-): Made & { material: Material } {
+): PrintedMaterial & { material: Material } {
   const material = materialIn(workshop, head.materialId);
   const isPrinted = machineIn(workshop, head.machineId).process === 'printing';
   const { alongMpa } = allowableOf(material, serviceOf(body, head), isPrinted);
@@ -43,7 +43,7 @@ export function madeOf(
     material,
     alongMpa,
     across: isPrinted ? material.across : 1,
-    down: isPrinted ? (body.laying ?? USUAL_LAYING).down : null,
+    down: isPrinted ? (body.laying ?? USUAL_PRINT_SETUP).down : null,
     shell: isPrinted ? shellOf(body, head.machineId, workshop) : null,
   };
 }
@@ -52,7 +52,7 @@ export function madeOf(
 function shellOf({ laying }: Pick<Body, 'laying'>, machineId: string, workshop: Workshop): Shell | null {
   const printer = layerPrinterIn(workshop, machineId);
   if (!printer) return null;
-  const { walls, fillShare, singleWall } = layerSetIn(workshop, (laying ?? USUAL_LAYING).settings);
+  const { walls, fillShare, singleWall } = layerSetIn(workshop, (laying ?? USUAL_PRINT_SETUP).settings);
   const infill = singleWall ? 0 : fillShare;
   return infill >= 1 ? null : { wallMm: (singleWall ? 1 : walls) * lineBreadthMm(printer), infill };
 }

@@ -4,10 +4,10 @@ import { manifoldKernel, meshOfManifold } from '@core/testing/manifold';
 
 import { cutSections, planeThrough } from './cutSection';
 import { twistProperties } from './twist';
-import { weakestSection, type HeldLoad, type Made } from './weakest';
+import { weakestSection, type HeldLoad, type PrintedMaterial } from './weakest';
 
-const made: Made = { alongMpa: 30, across: 0.5, down: null, shell: null };
-const printed: Made = { ...made, down: [0, 0, -1] };
+const made: PrintedMaterial = { alongMpa: 30, across: 0.5, down: null, shell: null };
+const printed: PrintedMaterial = { ...made, down: [0, 0, -1] };
 const degrees = (angle: number) => (angle * Math.PI) / 180;
 
 /** An arm 60 long, 6 wide, 4 high, along x from 0. */

@@ -26,7 +26,7 @@ export interface HeldLoad {
 }
 
 /** What the part is made of. */
-export interface Made {
+export interface PrintedMaterial {
   /** Allowable stress along its layers, MPa. */
   alongMpa: number;
   /** Share of that across its layers; 1 of what has none. */
@@ -96,7 +96,7 @@ interface Cut {
  * @param mesh closed, its corners shared.
  * @returns null where nothing single lies between the two that could be cut.
  */
-export function weakestSection(mesh: WeldedMesh, load: HeldLoad, made: Made): Weakest | null {
+export function weakestSection(mesh: WeldedMesh, load: HeldLoad, made: PrintedMaterial): Weakest | null {
   const limb = limbBetween(mesh, load.at, load.heldAt);
   if (!limb) return null;
   const all = withRoots(mesh, toTheHold(mesh, squareCuts(mesh, limb, load.at, load.heldAt), load.heldAt));
@@ -347,7 +347,7 @@ function nearEdge({ edge }: CutSection, x: number, y: number): number {
   return nearest;
 }
 
-function bears(cut: Cut, load: HeldLoad, made: Made, exactly: boolean): Weakest {
+function bears(cut: Cut, load: HeldLoad, made: PrintedMaterial, exactly: boolean): Weakest {
   const { plane, section } = cut;
   const { u, v, normal } = plane;
   const middle = inPart(plane, section.middle);
@@ -395,7 +395,11 @@ function bears(cut: Cut, load: HeldLoad, made: Made, exactly: boolean): Weakest 
 }
 
 /** What the same section would bear if it were made of something else, or laid another way, N. */
-export function bornByOther({ plane, stressMpa }: Weakest, { forceN }: HeldLoad, made: Made): number {
+export function bornByOther(
+  { plane, stressMpa }: Weakest,
+  { forceN }: HeldLoad,
+  made: PrintedMaterial,
+): number {
   const angle = made.down === null ? 0 : Math.asin(Math.min(1, Math.abs(dot(made.down, plane.normal))));
   return (borne(made.alongMpa, made.across, angle) / stressMpa) * forceN;
 }

@@ -1,10 +1,10 @@
 import { LAYER_PRINTERS } from '@core/record/workshop';
 
-import { firstLayerLearned, printerThatLearned, type FootSpread } from './firstLayer';
+import { firstLayerLearned, printerThatLearned, type ElephantFoot } from './firstLayer';
 
 const printer = { ...LAYER_PRINTERS[0]!, firstLayerSpreadMm: 0.1 };
 const machine = { scatterMm: 0.02 };
-const spreads = (...mms: number[]): FootSpread[] =>
+const spreads = (...mms: number[]): ElephantFoot[] =>
   mms.map((mm, index) => ({ id: `${index}`, trialId: `trial ${index}`, mm, handMm: 0.007 }));
 const learnedFrom = (...mms: number[]) => firstLayerLearned(printer, machine, spreads(...mms))!;
 

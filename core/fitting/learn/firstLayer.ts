@@ -5,7 +5,7 @@ import { SCATTER_DEGREES } from './habits';
 import { robustly } from './robust';
 
 /** How far a first layer was found to spread on each side, mm: what was taken back, and half of what the foot differs from what stands above it. */
-export interface FootSpread {
+export interface ElephantFoot {
   id: string;
   trialId: string;
   mm: number;
@@ -34,7 +34,7 @@ const STATED_DOUBT_MM = 0.12;
 export function firstLayerLearned(
   printer: LayerPrinter,
   machine: Pick<Machine, 'scatterMm'>,
-  found: readonly FootSpread[],
+  found: readonly ElephantFoot[],
 ): LearnedSpread | null {
   if (found.length === 0) return null;
   // Of half the difference between two sizes that scatter alike.

@@ -2,7 +2,7 @@ export { believedAfter, expectedOf, leverage, type Belief, type Expected, type O
 export { startingOf, type MadeSize } from './habits';
 export { type Target } from './covariance';
 export { driftOf, type Drift } from './drift';
-export { firstLayerLearned, printerThatLearned, type FootSpread, type LearnedSpread } from './firstLayer';
+export { firstLayerLearned, printerThatLearned, type ElephantFoot, type LearnedSpread } from './firstLayer';
 export { likeOthers } from './likeOthers';
 export {
   expectedMake,

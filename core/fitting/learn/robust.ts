@@ -1,7 +1,7 @@
 import { believedAfter, dot, expectedOf, leverage, type Belief, type Observed } from './conjugate';
 
 /** A value that was found, with what it depends on. mm. */
-export interface Found {
+export interface LearnedFrom {
   id: string;
   /** What was made at one time: what went wrong with it went wrong with all of it. */
   trialId: string;
@@ -38,7 +38,7 @@ const SETTLED = 1e-4;
  * @param believedBefore what is believed beforehand, for a scatter.
  */
 export function robustly(
-  found: readonly Found[],
+  found: readonly LearnedFrom[],
   statedMm: number,
   believedBefore: (scatterMm: number) => Belief,
 ): RobustBelief {
@@ -129,7 +129,7 @@ function expectedOfOthers(after: Belief, { design, value, weight, counts }: Obse
 }
 
 /** How likely each is odd before it is looked at: more so if the rest of its make is. */
-function oddShares(found: readonly Found[], trust: readonly number[]): number[] {
+function oddShares(found: readonly LearnedFrom[], trust: readonly number[]): number[] {
   const makes = new Map<string, { odd: number; count: number }>();
   for (const [index, { trialId }] of found.entries()) {
     const make = makes.get(trialId) ?? { odd: 0, count: 0 };

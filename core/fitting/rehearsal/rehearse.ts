@@ -5,7 +5,15 @@ import { machineThatLearned, type MadeSize } from '@core/fitting/learn';
 import { emptyRepair, newSize, type Fit, type Machine, type Repair } from '@core/record/model';
 import { DEFAULT_WORKSHOP } from '@core/record/workshop';
 
-import { Bench, CALIPER, drawPlace, Make, measuredGaugeRow, measuredTrial, type Place } from './bench';
+import {
+  Measurer,
+  CALIPER,
+  drawPlace,
+  Make,
+  measuredGaugeRow,
+  measuredTrial,
+  type FitPlace,
+} from './measurer';
 import { lotsOf } from './chances';
 import { meanMade, varied, type RealMachine } from './realMachine';
 
@@ -50,7 +58,7 @@ export function rehearse(machines: readonly RealMachine[], repairs: number, seed
 
 function rehearseHistory(machine: RealMachine, repairs: number, seed: number): FirstMake[] {
   const lots = lotsOf(seed);
-  const bench = new Bench(lots);
+  const bench = new Measurer(lots);
   const untried = DEFAULT_WORKSHOP.machines[0]!;
   const trials = Array.from({ length: 10 }, (_, index) =>
     measuredTrial(new Make(machine, lots, index), bench, lots, `trial-${index}`),
@@ -76,7 +84,7 @@ function firstMake(
   machine: RealMachine,
   knowing: Knowing,
   known: Machine,
-  place: Place,
+  place: FitPlace,
   readings: readonly number[],
   offMm: number,
 ): FirstMake {
@@ -107,7 +115,7 @@ const oracleChanceOf = ({ wish, meanMm }: FitChance, scatterMm: number) =>
 const NOW = '2026-01-01T00:00:00.000Z';
 
 /** A repair of one place, with the readings of its counterpart. */
-function repairOf({ feature, fitClass, along }: Place, readings: readonly number[]): Repair {
+function repairOf({ feature, fitClass, along }: FitPlace, readings: readonly number[]): Repair {
   const size = newSize({ id: 'size', tag: 'A', name: 'Counterpart', kind: 'measured', of: 'counterpart' });
   const fit: Fit = {
     id: 'fit',

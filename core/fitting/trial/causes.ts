@@ -21,7 +21,7 @@ export interface Evidence {
   counterpartNow: { mm: number; standardMm: number } | null;
 }
 
-export interface Told {
+export interface Diagnosis {
   causes: { cause: Cause; probability: number }[];
   /** What would tell more: a reading of the made size, of the counterpart, or another make; null when one cause stands clear. */
   ask: 'made' | 'counterpart' | 'make' | null;
@@ -58,7 +58,7 @@ export const MIDDLE_HALVES: Record<Verdict, number> = {
  * How likely each cause is, by Bayes: each says how far the made size, the counterpart and the feel may be off (normal), and so how likely what was
  * measured and felt would be. The one that makes it most likely stands out; where two explain it as well, what would tell them apart is said.
  */
-export function causesOf(result: TrialResult, evidence: Evidence): Told {
+export function causesOf(result: TrialResult, evidence: Evidence): Diagnosis {
   const weighed = (Object.keys(PRIOR) as Cause[]).map((cause) => ({
     cause,
     weight: PRIOR[cause] * likelihood(cause, result, evidence),

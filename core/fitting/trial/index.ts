@@ -1,5 +1,5 @@
 export { aimOf, askedOf, clearanceMeasured, madeOf, wantedOf } from './asked';
-export { causesOf, CLEAR, feelShift, type Cause, type Evidence, type Told } from './causes';
+export { causesOf, CLEAR, feelShift, type Cause, type Evidence, type Diagnosis } from './causes';
 export { type Contradiction } from './contradiction';
 export { isFarOff } from './doubtful';
 export { effectsOf } from './effects';
@@ -9,13 +9,13 @@ export {
   nextPlace,
   misplacedBy,
   placeMakerOf,
-  standsAsTried,
+  isPlacedAsTried,
   type NextPlace,
   type PlaceMaker,
-  type StandingThen,
-  type Way,
+  type PlaceThen,
+  type PlaceAxis,
 } from './misplaced';
-export { footOf, footSpread, footSpreadsOf, hasFoot } from './foot';
+export { firstLayerOf, elephantFootOf, elephantFeetOf, hasFirstLayer } from './elephantFoot';
 export { newTrial, triedRevision, type Tried } from './newTrial';
 export {
   judge,

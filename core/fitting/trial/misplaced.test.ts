@@ -8,7 +8,7 @@ import { testKernel } from '@core/testing/kernel';
 import { RepairDraft } from '@core/testing/repairDraft';
 import { nextPlaceReason, nextPlaceSentences, wayWords } from '@core/reporting/wording';
 
-import { misplacedBy, nextPlace, placeMakerOf, standsAsTried } from './misplaced';
+import { misplacedBy, nextPlace, placeMakerOf, isPlacedAsTried } from './misplaced';
 
 const show = {
   length: (mm: number) => `${mm.toFixed(2)} mm`,
@@ -143,10 +143,10 @@ test('pointed at moves the hole to where the finger was, whatever side it is on 
 
 test('it is pointed at only while it stands where it was tried', () => {
   const [tried, moved] = [standing(plate({})), standing(plate({ x: { from: 'number', mm: 4.5 } }))];
-  expect(standsAsTried('bore', tried, null)).toBe(true);
-  expect(standsAsTried('bore', tried, tried)).toBe(true);
-  expect(standsAsTried('bore', moved, tried)).toBe(false);
-  expect(standsAsTried('bore', standing(plate({ xFrom: 'high' })), tried)).toBe(false);
+  expect(isPlacedAsTried('bore', tried, null)).toBe(true);
+  expect(isPlacedAsTried('bore', tried, tried)).toBe(true);
+  expect(isPlacedAsTried('bore', moved, tried)).toBe(false);
+  expect(isPlacedAsTried('bore', standing(plate({ xFrom: 'high' })), tried)).toBe(false);
   const formula = standing(plate({ y: { from: 'formula', text: 'B / 2', unit: 'mm' } }));
-  expect(standsAsTried('bore', formula, formula)).toBe(false);
+  expect(isPlacedAsTried('bore', formula, formula)).toBe(false);
 });

@@ -27,15 +27,15 @@ export interface NextPlace {
   /** The body with the numbers changed that stand in the step itself; null where none does. */
   body: Body | null;
   /** mm, as they stand in the step. */
-  changed: { way: Way; fromMm: number; toMm: number }[];
+  changed: { way: PlaceAxis; fromMm: number; toMm: number }[];
   /** Sizes that the place was taken from: what they would have to be, mm. */
-  again: { way: Way; tag: string; name: string; fromMm: number; toMm: number }[];
+  again: { way: PlaceAxis; tag: string; name: string; fromMm: number; toMm: number }[];
   /** Layouts or formulas that it was taken from: by how much they are off, mm. */
-  elsewhere: { way: Way; byMm: number }[];
+  elsewhere: { way: PlaceAxis; byMm: number }[];
 }
 
 /** To the right, or on the left and right sides to the back; to the back, or on upright ones up. */
-export type Way = 'x' | 'y';
+export type PlaceAxis = 'x' | 'y';
 
 /**
  * The step that makes the place of a fit, where its ways have names: on a side of the part, not tilted, and not where an outline was taken from. Null where
@@ -64,11 +64,11 @@ const STEP_MM = 0.01;
 const isThere = (mm: number, wantedMm: number) => Math.abs(mm - wantedMm) < STEP_MM / 2;
 
 /** What a place is measured from along one way, and on what it stands. */
-const frameOf = ({ on, xFrom, yFrom }: Place, way: Way): string =>
+const frameOf = ({ on, xFrom, yFrom }: Place, way: PlaceAxis): string =>
   JSON.stringify([on ?? 'top', (way === 'x' ? xFrom : yFrom) ?? 'axle']);
 
 /** The two ways of a side of the part that places are told along, of length 1. */
-const WAYS_ON: Record<Exclude<Ground, object>, Record<Way, Vec3>> = {
+const WAYS_ON: Record<Exclude<Ground, object>, Record<PlaceAxis, Vec3>> = {
   top: { x: [1, 0, 0], y: [0, 1, 0] },
   bottom: { x: [1, 0, 0], y: [0, 1, 0] },
   front: { x: [1, 0, 0], y: [0, 0, 1] },
@@ -93,7 +93,7 @@ export function misplacedBy(
 }
 
 /** Whether the place of a fit is the one that was tried, as far as that can be told: what is pointed at now is off from where it was then. */
-export function standsAsTried(fitId: string, now: StandingThen, then: StandingThen | null): boolean {
+export function isPlacedAsTried(fitId: string, now: PlaceThen, then: PlaceThen | null): boolean {
   if (!then) return true;
   const [maker, tried] = [now, then].map(({ bodies }) => placeMakerOf(fitId, bodies));
   if (!maker || !tried) return false;
@@ -115,7 +115,7 @@ function plainMm(value: Place['x'], numbers: EvaluatedRepair): number | null {
 const signOf = (from: Place['xFrom']): 1 | -1 => (from === 'high' || from === 'highFlush' ? -1 : 1);
 
 /** Bodies and numbers at one time. */
-export interface StandingThen {
+export interface PlaceThen {
   bodies: RepairState['bodies'];
   numbers: EvaluatedRepair;
 }
@@ -128,8 +128,8 @@ export interface StandingThen {
  */
 export function nextPlace(
   { fitId, misplaced }: Pick<TrialResult, 'fitId' | 'misplaced'>,
-  { bodies, numbers }: StandingThen,
-  then: StandingThen | null = null,
+  { bodies, numbers }: PlaceThen,
+  then: PlaceThen | null = null,
 ): NextPlace | null {
   const maker = misplaced && placeMakerOf(fitId, bodies);
   if (!maker) return null;

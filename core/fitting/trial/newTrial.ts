@@ -17,7 +17,7 @@ import {
 } from '@core/record/model';
 import { layerPrinterFor, machineIn, materialIn } from '@core/record/workshop';
 
-import { hasFoot } from './foot';
+import { hasFirstLayer } from './elephantFoot';
 
 /** What is tried: a frozen revision, or the repair as it stands. */
 export interface Tried {
@@ -101,7 +101,7 @@ export function newTrial(
             : amount('correction'),
           counterpartStandardMm: Math.hypot(...(doubts ?? []).map(({ standard }) => standard)),
           ...NOTHING_TRIED,
-          ...(takenBackMm !== undefined && !given.row && hasFoot(fit.feature)
+          ...(takenBackMm !== undefined && !given.row && hasFirstLayer(fit.feature)
             ? { foot: { takenBackMm, made: [] } }
             : {}),
           ...(fit.ownClearanceMm === null && fit.iso === null ? {} : { byHand: true as const }),

@@ -16,7 +16,7 @@ import { roundTo } from '@core/foundations/quantity';
 import { correctionOf, fitTableIn, machineIn, NORMAL_95, materialIn } from '@core/record/workshop';
 
 import { aimOf, clearanceMeasured, madeOf } from './asked';
-import { causesOf, feelShift, MIDDLE_HALVES, type Evidence, type Told } from './causes';
+import { causesOf, feelShift, MIDDLE_HALVES, type Evidence, type Diagnosis } from './causes';
 import { contradictionOf, type Contradiction } from './contradiction';
 import { feelOf, tableAsFelt } from './feel';
 import { handOf, instrumentOf, madeSizesOf, trialsOf } from './madeSizes';
@@ -65,7 +65,7 @@ export interface Judged {
   result: TrialResult;
   evidence: Evidence;
   clearanceMm: number | null;
-  told: Told;
+  told: Diagnosis;
   contradiction: Contradiction | null;
   proposals: Proposal[];
   saving: Saving | null;
@@ -164,7 +164,7 @@ function proposalsOf(
   result: TrialResult,
   fit: Fit | null,
   evidence: Evidence,
-  told: Told,
+  told: Diagnosis,
   setting: TrialSetting,
 ): Proposal[] {
   const { state, numbers, workshop } = setting;

@@ -32,7 +32,14 @@ export { Effect, step, takesAway } from './stepBase';
 export { turn } from './turn';
 export type { Settled, SettledOutline, SettledParts } from './settled';
 export { Afterwork } from './afterwork';
-export { FEET, FILLS, SUPPORTS, type Fill, type Foot, type Support } from './laying';
+export {
+  BED_ADHESIONS,
+  INFILL_PATTERNS,
+  SUPPORTS,
+  type InfillPattern,
+  type BedAdhesion,
+  type Support,
+} from './printChoices';
 export {
   BREAKS,
   Brief,
@@ -53,4 +60,4 @@ export {
   type Movement,
   type Surrounding,
 } from './brief';
-export { GRADES, STANDINGS, type Grade, type Standing } from './standing';
+export { GRADES, RESISTANCES, type Grade, type Resistance } from './resistances';

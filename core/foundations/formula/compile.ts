@@ -86,7 +86,7 @@ export function compileFormula(
 ): Result<Program, Fault> {
   const tags = tagsIn(expression);
   const sheet = new Sheet(tags.length);
-  const laid = layFormula(
+  const laid = addFormula(
     sheet,
     expression,
     { quantityOf, placeOf: (tag) => tags.indexOf(tag) },
@@ -116,7 +116,7 @@ export function compileFormula(
  * @param sizes what kind of size a tag is (null if there is no such size), and its place in the sheet's row.
  * @returns its number on the sheet.
  */
-export function layFormula(
+export function addFormula(
   sheet: Sheet,
   expression: Expression,
   { quantityOf, placeOf }: { quantityOf(tag: string): Quantity | null; placeOf(tag: string): number },

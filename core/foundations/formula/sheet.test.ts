@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 
-import { compileFormula, layFormula, listsOf, parseFormula, Sheet } from '@core/foundations/formula';
+import { compileFormula, addFormula, listsOf, parseFormula, Sheet } from '@core/foundations/formula';
 
 const TAGS = ['A', 'B', 'C'];
 const places = { quantityOf: () => 'length' as const, placeOf: (tag: string) => TAGS.indexOf(tag) };
@@ -10,7 +10,7 @@ function expressionOf(text: string) {
   return read.value;
 }
 function lay(sheet: Sheet, text: string): number {
-  const laid = layFormula(sheet, expressionOf(text), places, 'length', 'mm');
+  const laid = addFormula(sheet, expressionOf(text), places, 'length', 'mm');
   if (!laid.ok) throw new Error(laid.fault.code);
   return laid.value;
 }
@@ -71,8 +71,8 @@ test.each([
 test('a formula that can’t be finished leaves no trace', () => {
   const sheet = new Sheet(TAGS.length);
   const first = lay(sheet, 'A + 1');
-  expect(layFormula(sheet, expressionOf('A + B * C'), places, 'length', 'mm').ok).toBe(false);
-  expect(layFormula(sheet, expressionOf('A * B'), places, 'length', 'mm').ok).toBe(false);
+  expect(addFormula(sheet, expressionOf('A + B * C'), places, 'length', 'mm').ok).toBe(false);
+  expect(addFormula(sheet, expressionOf('A * B'), places, 'length', 'mm').ok).toBe(false);
   const second = lay(sheet, 'B * 2');
   sheet.seal().values.set([3, 4, 5]);
   expect([sheet.evaluate(first), sheet.evaluate(second)]).toEqual([4, 8]);

@@ -1,5 +1,5 @@
 import { evaluateRepair } from '@core/fitting/fit';
-import { USUAL_LAYING, type Body, type RepairState } from '@core/record/model';
+import { USUAL_PRINT_SETUP, type Body, type RepairState } from '@core/record/model';
 import { block, stepOf } from '@core/testing/pieces';
 import { rackWheel } from '@core/testing/repairDraft';
 import { afterworkSentence, afterworkTotal, type Lengths } from '@core/reporting/wording';
@@ -20,10 +20,10 @@ const tasksFor = (body: Body, machineId: string, materialId: string) => {
 };
 const kinds = (body: Body, machineId: string, materialId: string) =>
   tasksFor(body, machineId, materialId).map(({ what }) => what);
-const laid = (laying: Partial<typeof USUAL_LAYING>): Body => ({
+const laid = (laying: Partial<typeof USUAL_PRINT_SETUP>): Body => ({
   ...spare,
   steps: [block(20, 20, 5)] as never,
-  laying: { ...USUAL_LAYING, ...laying },
+  laying: { ...USUAL_PRINT_SETUP, ...laying },
 });
 
 test('a plain part from a layer printer cools, comes off and loses its sharpness', () => {

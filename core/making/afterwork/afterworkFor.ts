@@ -1,7 +1,7 @@
 import { Afterwork } from '@core/foundations/fields';
 import { fitsOfBody, type EvaluatedRepair } from '@core/fitting/fit';
 import {
-  USUAL_LAYING,
+  USUAL_PRINT_SETUP,
   type Body,
   type FinishedWork,
   type Process,
@@ -42,7 +42,7 @@ export function afterworkFor(body: Body, state: RepairState, numbers: EvaluatedR
   const { machineId, materialId } = state.head;
   const { workshop } = numbers;
   const { process, shrinkage } = machineIn(workshop, machineId);
-  const laying = body.laying ?? USUAL_LAYING;
+  const laying = body.laying ?? USUAL_PRINT_SETUP;
   const byHand = (what: keyof typeof MINUTES): AfterworkTask => ({
     what,
     minutes: MINUTES[what],

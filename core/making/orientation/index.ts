@@ -1,2 +1,2 @@
-export { turnDown } from './turnDown';
-export { turnedDown, type TurnedDown } from './turnedDown';
+export { rotationDown } from './rotationDown';
+export { rotatedDown, type RotatedDown } from './rotatedDown';

@@ -1,25 +1,25 @@
-import { LayerBench, MOST_PIECES, type BedPlace } from '@core/making/printing';
-import { footReachMm, volumeOf } from '@core/making/slice';
-import { jobOf, laid, partOf, settingsNamed, tryToLay } from '@core/testing/laid';
+import { LayerSlicer, MOST_PIECES, type BedPlace } from '@core/making/printing';
+import { adhesionReachMm, volumeOf } from '@core/making/slice';
+import { jobOf, sliceNow, partOf, settingsNamed, tryToLay } from '@core/testing/sliced';
 import { bar, block } from '@core/testing/solids3d';
 import { LAYER_PRINTERS } from '@core/record/workshop';
 import { jobSentence, sentenceOf } from '@core/reporting/wording';
 
 import { hullOf } from './hull';
-import { placesOnBed, type Standing } from './placesOnBed';
+import { placesOnBed, type BedItem } from './placesOnBed';
 
 const everyday = { ...settingsNamed('everyday'), foot: 'none' as const };
 const machine = LAYER_PRINTERS[0]!;
 const BED = [220, 220, 200] as const;
 
-const standing = (width: number, depth: number, fields: Partial<Standing> = {}): Standing => ({
+const standing = (width: number, depth: number, fields: Partial<BedItem> = {}): BedItem => ({
   name: 'Block',
   hull: hullOf(block(width, depth, 5)),
   settings: everyday,
   pieces: 1,
   ...fields,
 });
-const faultOf = (parts: Standing[]) => {
+const faultOf = (parts: BedItem[]) => {
   const reply = placesOnBed(parts, BED);
   return reply.ok ? null : reply.fault;
 };
@@ -130,7 +130,7 @@ describe('places', () => {
 
 describe('a job of several', () => {
   test('three take three times the material, and less than three times the minutes, since it warms up once', () => {
-    const of = (pieces: number) => laid(jobOf([partOf(bar(16, 5), { settings: everyday, pieces })]));
+    const of = (pieces: number) => sliceNow(jobOf([partOf(bar(16, 5), { settings: everyday, pieces })]));
     const [one, three] = [of(1), of(3)];
     expect(three.figures.grams / one.figures.grams).toBeCloseTo(3, 9);
     expect(three.figures.layers).toBe(one.figures.layers);
@@ -145,11 +145,11 @@ describe('a job of several', () => {
       partOf(block(20, 16, 6), { name: 'Block', settings: everyday, pieces: 2 }),
       partOf(bar(14, 3), { name: 'Bar', settings: strong }),
     ];
-    const { sliced, footings, figures } = laid(jobOf(parts));
+    const { sliced, footings, figures } = sliceNow(jobOf(parts));
     const lead = { layerMm: everyday.layerMm, firstLayerMm: everyday.firstLayerMm };
     const alone = [
-      laid(jobOf([parts[0]!])),
-      laid(jobOf([{ ...parts[1]!, settings: { ...strong, ...lead } }])),
+      sliceNow(jobOf([parts[0]!])),
+      sliceNow(jobOf([{ ...parts[1]!, settings: { ...strong, ...lead } }])),
     ];
     expect(sliced.layers).toHaveLength(alone[0]!.sliced.layers.length);
     for (const index of [0, 5, 14, 25]) {
@@ -208,7 +208,7 @@ describe('a job of several', () => {
     parts[0] = { ...parts[0]!, at: [[0, 0]] };
     parts[1] = { ...parts[1]!, at: [[60, 0]] };
     const thinBeside = { ...parts[2]!, mesh: parts[0]!.mesh };
-    const { sliced } = laid(jobOf([parts[0]!, parts[1]!, thinBeside]));
+    const { sliced } = sliceNow(jobOf([parts[0]!, parts[1]!, thinBeside]));
     expect(sliced.warnings).toEqual([
       {
         part: 1,
@@ -227,7 +227,7 @@ describe('a job of several', () => {
       [11, 0],
     ];
     const of = (foot: 'skirt' | 'brim') =>
-      laid(
+      sliceNow(
         jobOf([
           partOf(block(20, 20, 2), {
             settings: { ...everyday, foot },
@@ -246,10 +246,10 @@ describe('a job of several', () => {
   });
 
   test('another number or another place slices nothing anew; another setting does', () => {
-    const bench = new LayerBench();
+    const bench = new LayerSlicer();
     const mesh = bar(16, 2);
     const pathsOf = (fields: Partial<Parameters<typeof partOf>[1]>) => {
-      const { sliced } = laid(jobOf([partOf(mesh, { settings: everyday, ...fields })]), bench);
+      const { sliced } = sliceNow(jobOf([partOf(mesh, { settings: everyday, ...fields })]), bench);
       return sliced.layers[3]!.paths;
     };
     const [before] = pathsOf({});
@@ -271,14 +271,14 @@ test.each(['skirt', 'brim', 'ears'] as const)(
   'what is laid round the foot (%s) reaches as far as is told, and no further',
   (foot) => {
     const settings = { ...everyday, foot };
-    const { sliced } = laid(
+    const { sliced } = sliceNow(
       jobOf([partOf(block(20, 20, 2), { settings })], { machine: { ...machine, firstLayerSpreadMm: 0 } }),
     );
     const paths = sliced.layers[0]!.paths.filter(({ kind }) => kind === 'foot');
     const farthest = Math.max(...paths.flatMap(({ points }) => [...points].map(Math.abs)));
     // The middle of the outermost line; half of its breadth lies beyond.
     const reach = farthest + settings.lineMm / 2 - 10;
-    expect(reach).toBeLessThanOrEqual(footReachMm(settings) + 0.05);
-    expect(reach).toBeGreaterThan(footReachMm(settings) - settings.lineMm);
+    expect(reach).toBeLessThanOrEqual(adhesionReachMm(settings) + 0.05);
+    expect(reach).toBeGreaterThan(adhesionReachMm(settings) - settings.lineMm);
   },
 );

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 
 import { volumeOf, type LayerPath } from '@core/making/slice';
-import { jobOf, laid, partOf, settingsNamed } from '@core/testing/laid';
+import { jobOf, sliceNow, partOf, settingsNamed } from '@core/testing/sliced';
 import { readByAnother } from '@core/testing/otherReader';
 import { bar, together } from '@core/testing/solids3d';
 import { LAYER_PRINTERS } from '@core/record/workshop';
@@ -155,7 +155,7 @@ describe('a round hollow part as it is sent', () => {
   );
   const settings = { ...settingsNamed('everyday'), foot: 'none' as const };
   const sent = (takesArcs: boolean) => {
-    const spread = laid(jobOf([partOf(tube, { settings })], { machine: { ...printer, takesArcs } }));
+    const spread = sliceNow(jobOf([partOf(tube, { settings })], { machine: { ...printer, takesArcs } }));
     const text = writeGcode(spread.job, 'Tube', '2026-11-28T08:00:00.000Z');
     if (!text.ok) throw new Error(text.fault.code);
     return { spread, text: text.value };
@@ -178,7 +178,7 @@ describe('a round hollow part as it is sent', () => {
   test('a printer is asked for no more lines than it takes in a second, in any half of one', () => {
     const busiest = (linesPerSecond?: number) => {
       const machine = { ...printer, takesArcs: false, ...(linesPerSecond ? { linesPerSecond } : {}) };
-      const { job } = laid(jobOf([partOf(tube, { settings })], { machine }));
+      const { job } = sliceNow(jobOf([partOf(tube, { settings })], { machine }));
       const times = job.layers.flatMap(({ seconds }) => [...seconds]);
       let [from, sum, most] = [0, 0, 0];
       for (const [to, seconds] of times.entries()) {

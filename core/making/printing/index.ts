@@ -4,19 +4,19 @@ export { ENERGY_PRICE, jobFigures, type JobFigures, type PartFigures } from './j
 export { secondsOfMoves, trapezoid } from './motion';
 export { keptJob, type KeptJob } from './keptJob';
 export { readGcode, type ReadGcode, type ReadMove } from './readGcode';
-export { hangingAt, hangingFaces, type HangingFaces } from './hangingFaces';
+export { overhangsOnBed, overhangFaces, type OverhangFaces } from './overhangFaces';
 export { hullOf, type Hull } from './hull';
 export {
   faultOfSize,
-  LayerBench,
+  LayerSlicer,
   layerMeans,
   settingsFor,
-  type Footing,
-  type LaidOut,
-  type Laying,
-} from './layOut';
+  type PartPlacement,
+  type SlicedJob,
+  type LayerRequest,
+} from './layerSlicer';
 export type { BedPlace, BedWarning, PartOnBed } from './partOnBed';
-export { AS_IT_STANDS, axesLaidDown, laidDown, waysUp, type WayUp } from './wayUp';
+export { AS_MODELLED, orientedAxes, oriented, orientationsOf, type Orientation } from './orientations';
 export { blankDrawing, drawingOf, type LayerDrawing } from './drawing';
 export { happeningsIn, type Happening } from './happenings';
 export { MOST_PIECES, placesOnBed } from './placesOnBed';

@@ -1,7 +1,7 @@
 import type { WeldedMesh } from '@core/shaping/part';
 import { bar, block } from '@core/testing/solids3d';
 import { type LayerSettings } from '@core/making/slice';
-import { jobOf, laid, partOf, settingsNamed } from '@core/testing/laid';
+import { jobOf, sliceNow, partOf, settingsNamed } from '@core/testing/sliced';
 
 import { drawingOf } from './drawing';
 import { writeGcode } from './gcode';
@@ -12,7 +12,7 @@ import { readGcode } from './readGcode';
 const TRAVEL = MOVE_KINDS.indexOf('travel');
 
 const laidJob = (mesh: WeldedMesh, more: Partial<LayerSettings> = {}) =>
-  laid(jobOf([partOf(mesh, { settings: { ...settingsNamed('everyday'), ...more } })])).job;
+  sliceNow(jobOf([partOf(mesh, { settings: { ...settingsNamed('everyday'), ...more } })])).job;
 
 describe('a job that is read back from its file', () => {
   const job = laidJob(block(20, 14, 3));

@@ -54,7 +54,7 @@ export function keptJob({ moves, unknown }: ReadGcode): KeptJob | null {
       const { kind, widthMm, speed } = move;
       const length = lengthOfMove(move);
       filamentMm += move.filamentMm;
-      if (isLaid(move)) {
+      if (isPrinted(move)) {
         laidMm += length;
         if (kind === null) unsaid += 1;
       }
@@ -62,8 +62,8 @@ export function keptJob({ moves, unknown }: ReadGcode): KeptJob | null {
       for (const [x, y] of places[index]![rank]!) {
         drawing.x[at] = x;
         drawing.y[at] = y;
-        drawing.kind[at] = isLaid(move) ? (kind === null ? UNSAID : MOVE_KINDS.indexOf(kind)) : TRAVEL;
-        drawing.width[at] = isLaid(move) ? (widthMm ?? USUAL_WIDTH_MM) : 0;
+        drawing.kind[at] = isPrinted(move) ? (kind === null ? UNSAID : MOVE_KINDS.indexOf(kind)) : TRAVEL;
+        drawing.width[at] = isPrinted(move) ? (widthMm ?? USUAL_WIDTH_MM) : 0;
         drawing.speed[at] = speed ?? 0;
         at += 1;
       }
@@ -74,7 +74,7 @@ export function keptJob({ moves, unknown }: ReadGcode): KeptJob | null {
 }
 
 /** Filament comes out while it goes along. */
-const isLaid = ({ from, to, round, filamentMm }: ReadMove): boolean =>
+const isPrinted = ({ from, to, round, filamentMm }: ReadMove): boolean =>
   filamentMm > 0 && (round !== undefined || Math.hypot(to[0] - from[0], to[1] - from[1]) > 0);
 
 /** How long a move is, mm. */
@@ -102,7 +102,7 @@ function levelsOf(moves: readonly ReadMove[]): Level[] {
   let wasRising = false;
   let isSetAnew = false;
   for (const move of moves) {
-    if (!isLaid(move)) {
+    if (!isPrinted(move)) {
       waiting.push(move);
       isSetAnew ||= setsHeight(move);
       continue;

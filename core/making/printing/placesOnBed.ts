@@ -1,5 +1,5 @@
 import { no, ok, type Fault, type PieceName, type Result } from '@core/foundations/fault';
-import { footReachMm, type LayerSettings } from '@core/making/slice';
+import { adhesionReachMm, type LayerSettings } from '@core/making/slice';
 
 import { areNearer, hullAt, type Hull } from './hull';
 import { inRows, type Footprint } from './inRows';
@@ -13,7 +13,7 @@ const GAP_MM = 5;
 const LEAST_GAP_MM = 1;
 
 /** What finding a place for its pieces needs to know of a part. */
-export interface Standing {
+export interface BedItem {
   name: string;
   /** As it lies, its middle over the origin. */
   hull: Hull;
@@ -29,7 +29,7 @@ export interface Standing {
  * @param bed breadth and depth of what the machine reaches, mm.
  */
 export function placesOnBed(
-  parts: readonly Standing[],
+  parts: readonly BedItem[],
   [width, depth]: readonly [number, number, ...unknown[]],
 ): Result<BedPlace[][], Fault> {
   const count = parts.reduce((sum, { pieces }) => sum + pieces, 0);
@@ -40,7 +40,7 @@ export function placesOnBed(
   }
   // What does not fit alone was told before.
   if (count === 1) return ok(parts.map(({ pieces }) => (pieces === 1 ? [[0, 0]] : [])));
-  const around = Math.max(...parts.map(({ settings }) => footReachMm(settings)));
+  const around = Math.max(...parts.map(({ settings }) => adhesionReachMm(settings)));
   const ownReach = Math.max(...parts.map(({ settings }) => ownReachMm(settings)));
   const gapMm = Math.max(GAP_MM, ownReach > 0 ? 2 * ownReach + LEAST_GAP_MM : 0);
   const room = { width: width - 2 * around, depth: depth - 2 * around };
@@ -56,16 +56,16 @@ export function placesOnBed(
 }
 
 /** How far beyond a part what is laid round its own foot reaches; a loop goes round all of them together. */
-const ownReachMm = (settings: Standing['settings']): number =>
-  settings.foot === 'skirt' ? 0 : footReachMm(settings);
+const ownReachMm = (settings: BedItem['settings']): number =>
+  settings.foot === 'skirt' ? 0 : adhesionReachMm(settings);
 
-function faultOfPlaces(parts: readonly Standing[], [width, depth]: [number, number]): Fault | null {
+function faultOfPlaces(parts: readonly BedItem[], [width, depth]: [number, number]): Fault | null {
   const pieces = parts.flatMap(({ name, hull, settings, at }) =>
     at!.map((place, index) => ({
       called: { name, piece: index + 1, of: at!.length } satisfies PieceName,
       hull: hullAt(hull, place),
       ownReach: ownReachMm(settings),
-      reach: footReachMm(settings),
+      reach: adhesionReachMm(settings),
     })),
   );
   for (const { called, hull, reach } of pieces) {

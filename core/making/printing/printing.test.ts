@@ -2,19 +2,19 @@ import {
   faultInGcode,
   happeningsIn,
   jobFigures,
-  laidDown,
-  LayerBench,
+  oriented,
+  LayerSlicer,
   MOVE_KINDS,
   readGcode,
-  waysUp,
+  orientationsOf,
   writeGcode,
-  type LaidOut,
-  type Laying,
+  type SlicedJob,
+  type LayerRequest,
 } from '@core/making/printing';
 import type { Vec3 } from '@core/foundations/vectors';
 import { meshVolume, type WeldedMesh } from '@core/shaping/part';
 import type { LayerPrinter } from '@core/record/model';
-import { jobOf, laid, partOf, settingsNamed, tryToLay } from '@core/testing/laid';
+import { jobOf, sliceNow, partOf, settingsNamed, tryToLay } from '@core/testing/sliced';
 import { readByAnother } from '@core/testing/otherReader';
 import { FILAMENTS, LAYER_PRINTERS } from '@core/record/workshop';
 import { volumeOf, type LayerSettings } from '@core/making/slice';
@@ -29,14 +29,14 @@ const everyday = settingsNamed('everyday');
 const full: LayerSettings = { ...everyday, fillShare: 1, foot: 'none' };
 const WHEN = '2026-11-28T08:00:00.000Z';
 
-const wish = (mesh: WeldedMesh, settings = everyday, fields: Partial<Laying> = {}): Laying =>
+const wish = (mesh: WeldedMesh, settings = everyday, fields: Partial<LayerRequest> = {}): LayerRequest =>
   jobOf([partOf(mesh, { settings })], fields);
-const volume = ({ layers }: LaidOut['sliced']) =>
+const volume = ({ layers }: SlicedJob['sliced']) =>
   layers.reduce(
     (sum, { paths, heightMm }) => sum + paths.reduce((all, path) => all + volumeOf(path, heightMm), 0),
     0,
   );
-const kinds = ({ layers }: LaidOut['sliced'], layer: number) =>
+const kinds = ({ layers }: SlicedJob['sliced'], layer: number) =>
   new Set(layers[layer]!.paths.map(({ kind }) => kind));
 const noSpread = { ...machine, firstLayerSpreadMm: 0 };
 
@@ -49,7 +49,7 @@ describe('what is laid', () => {
     ['a ring', torus(24, 7)],
     ['a thin plate on edge', block(30, 1.1, 12)],
   ])('full, %s takes its volume within a hundredth', (_, mesh) => {
-    const { sliced } = laid(wish(mesh, full, { machine: noSpread }));
+    const { sliced } = sliceNow(wish(mesh, full, { machine: noSpread }));
     expect(volume(sliced) / meshVolume(mesh)).toBeCloseTo(1, 2);
   });
 
@@ -59,7 +59,7 @@ describe('what is laid', () => {
       { mesh: outer, at: [0, 0, 0] },
       { mesh: { ...inner, indices: inner.indices.slice().reverse() }, at: [0, 0, 0] },
     );
-    const { sliced } = laid(wish(tube, everyday));
+    const { sliced } = sliceNow(wish(tube, everyday));
     const walls = sliced.layers[10]!.paths.filter(({ kind }) => kind === 'outerWall');
     const radii = walls.map(({ points }) => {
       let sum = 0;
@@ -72,14 +72,14 @@ describe('what is laid', () => {
   });
 
   test('the first layer’s spread is taken back in the first layer alone', () => {
-    const { sliced } = laid(wish(block(20, 20, 4)));
+    const { sliced } = sliceNow(wish(block(20, 20, 4)));
     expect(sliced.areasMm2[0]).toBeCloseTo(19.8 ** 2, 3);
     expect(sliced.areasMm2[1]).toBeCloseTo(400, 3);
     expect(sliced.warnings).toEqual([]);
   });
 
   test('solid below and on top, filled between', () => {
-    const { sliced } = laid(wish(block(30, 30, 6)));
+    const { sliced } = sliceNow(wish(block(30, 30, 6)));
     const layers = sliced.layers.length;
     for (const layer of [0, 3, layers - 5, layers - 1]) {
       expect(kinds(sliced, layer)).toContain('skin');
@@ -97,7 +97,7 @@ describe('what is laid', () => {
       { mesh: block(30, 4, 8), at: [0, 7, 4] },
       { mesh: block(30, 18, 2), at: [0, 0, 9] },
     );
-    const { sliced } = laid(wish(table));
+    const { sliced } = sliceNow(wish(table));
     const bridges = sliced.layers[40]!.paths.filter(({ kind }) => kind === 'bridge');
     expect(bridges.length).toBeGreaterThan(0);
     // Across from leg to leg, along y.
@@ -105,7 +105,7 @@ describe('what is laid', () => {
     expect(Math.abs(points[3]! - points[1]!)).toBeGreaterThan(8);
     expect(Math.abs(points[2]! - points[0]!)).toBeLessThan(0.01);
     expect(sliced.warnings).toEqual([]);
-    const short = laid(wish(table, everyday, { machine: { ...machine, bridgeMm: 6 } }));
+    const short = sliceNow(wish(table, everyday, { machine: { ...machine, bridgeMm: 6 } }));
     expect(short.sliced.warnings).toMatchObject([
       { code: 'slice.longBridge', spanMm: expect.closeTo(10, 0) },
     ]);
@@ -113,12 +113,12 @@ describe('what is laid', () => {
 
   test('what begins in the air is told, and held up by columns if they are wanted', () => {
     const mushroom = together({ mesh: bar(6, 10), at: [0, 0, 5] }, { mesh: bar(24, 4), at: [0, 0, 12] });
-    const bare = laid(wish(mushroom));
+    const bare = sliceNow(wish(mushroom));
     expect(bare.sliced.warnings.map(({ code }) => code)).toEqual(['slice.overhang']);
     expect(layerWarningSentence(bare.sliced.warnings[0]!)).toContain('10.00 mm above the bed');
     // The layer that lies on 10 mm is the fifty-first.
     expect(happeningsIn(bare.sliced)).toContainEqual({ layer: 50, what: 'slice.overhang' });
-    const held = laid(wish(mushroom, { ...everyday, support: 'bed' }));
+    const held = sliceNow(wish(mushroom, { ...everyday, support: 'bed' }));
     expect(held.sliced.warnings).toEqual([]);
     expect(kinds(held.sliced, 5)).toContain('support');
     expect(kinds(held.sliced, 47)).toContain('supportFace');
@@ -132,26 +132,26 @@ describe('what is laid', () => {
       { mesh: bar(24, 4), at: [0, 0, 14] },
     );
     const codes = (support: 'bed' | 'everywhere') =>
-      laid(wish(stepped, { ...everyday, support })).sliced.warnings.map(({ code }) => code);
+      sliceNow(wish(stepped, { ...everyday, support })).sliced.warnings.map(({ code }) => code);
     expect(codes('bed')).toEqual(['slice.overhang']);
     expect(codes('everywhere')).toEqual([]);
     const apart = together({ mesh: block(8, 8, 4), at: [0, 0, 2] }, { mesh: block(4, 4, 2), at: [0, 0, 9] });
-    expect(laid(wish(apart)).sliced.warnings.map(({ code }) => code)).toEqual(['slice.inAir']);
+    expect(sliceNow(wish(apart)).sliced.warnings.map(({ code }) => code)).toEqual(['slice.inAir']);
   });
 
   test('another filling redoes no walls', () => {
-    const bench = new LayerBench();
+    const bench = new LayerSlicer();
     const mesh = bar(20, 6);
-    const first = laid(wish(mesh), bench);
-    const second = laid(wish(mesh, { ...everyday, fillShare: 0.5 }), bench);
-    const wallsOf = ({ sliced }: LaidOut) =>
+    const first = sliceNow(wish(mesh), bench);
+    const second = sliceNow(wish(mesh, { ...everyday, fillShare: 0.5 }), bench);
+    const wallsOf = ({ sliced }: SlicedJob) =>
       sliced.layers[10]!.paths.filter(({ kind }) => kind === 'outerWall');
     expect(wallsOf(second)[0]).toBe(wallsOf(first)[0]);
     expect(second.figures.grams).toBeGreaterThan(first.figures.grams);
   });
 
   test('a single wall rises without a seam on a solid bottom', () => {
-    const { job, sliced } = laid(wish(bar(20, 10), { ...everyday, singleWall: true, foot: 'none' }));
+    const { job, sliced } = sliceNow(wish(bar(20, 10), { ...everyday, singleWall: true, foot: 'none' }));
     expect(sliced.layers[20]!.paths.map(({ kind }) => kind)).toEqual(['outerWall']);
     expect(job.layers[20]!.rising).toBe(true);
     const text = writeGcode(job, 'Cup', WHEN);
@@ -165,7 +165,7 @@ describe('what is laid', () => {
   test('what is laid round the foot: a loop, a rim, ears at sharp corners', () => {
     const plate = block(60, 40, 2);
     const lengths = (['none', 'skirt', 'brim', 'ears'] as const).map((foot) =>
-      laid(wish(plate, { ...everyday, foot }))
+      sliceNow(wish(plate, { ...everyday, foot }))
         .sliced.layers[0]!.paths.filter(({ kind }) => kind === 'foot')
         .reduce((sum, path) => sum + volumeOf(path, 1), 0),
     );
@@ -180,7 +180,7 @@ describe('what is laid', () => {
 
 describe('what it takes', () => {
   test('filament, weight and cost follow from the volume; time from speeds', () => {
-    const { figures, sliced, job } = laid(wish(block(20, 20, 6), full));
+    const { figures, sliced, job } = sliceNow(wish(block(20, 20, 6), full));
     expect(figures.grams).toBeCloseTo((volume(sliced) * 1.27) / 1000, 6);
     expect(figures.metres * 1000 * (Math.PI / 4) * 1.75 ** 2).toBeCloseTo(volume(sliced), 3);
     expect(figures.cost.material).toBeCloseTo((figures.grams / 1000) * material.pricePerKg, 9);
@@ -190,17 +190,17 @@ describe('what it takes', () => {
   });
 
   test('a small layer is laid slower, so that it has time to set', () => {
-    const { job } = laid(wish(bar(12, 6), full));
+    const { job } = sliceNow(wish(bar(12, 6), full));
     for (const { allSeconds } of job.layers.slice(1))
       expect(allSeconds).toBeGreaterThan(0.97 * material.leastLayerSeconds);
-    expect(laid(wish(block(60, 60, 6), full)).job.layers[5]!.allSeconds).toBeGreaterThan(
+    expect(sliceNow(wish(block(60, 60, 6), full)).job.layers[5]!.allSeconds).toBeGreaterThan(
       2 * material.leastLayerSeconds,
     );
   });
 
   test('a quick printer is quicker, and nothing flows faster than the material melts', () => {
-    const slow = laid(wish(block(40, 40, 8)));
-    const fast = laid(wish(block(40, 40, 8), everyday, { machine: quick }));
+    const slow = sliceNow(wish(block(40, 40, 8)));
+    const fast = sliceNow(wish(block(40, 40, 8), everyday, { machine: quick }));
     expect(fast.figures.minutes).toBeLessThan(0.75 * slow.figures.minutes);
     const layer = fast.job.layers[20]!;
     layer.width.forEach((width, move) => {
@@ -211,7 +211,7 @@ describe('what it takes', () => {
 });
 
 describe('the job', () => {
-  const { job } = laid(wish(bar(20, 6), { ...everyday, support: 'none' }));
+  const { job } = sliceNow(wish(bar(20, 6), { ...everyday, support: 'none' }));
   const text = writeGcode(job, 'Bar; of the\nwheel', WHEN);
   if (!text.ok) throw new Error(sentenceOf(text.fault));
 
@@ -288,8 +288,8 @@ describe('the job', () => {
 });
 
 describe('what stands in the way is told before anything is laid', () => {
-  const fault = (laying: Laying) => {
-    const reply = tryToLay(laying);
+  const fault = (request: LayerRequest) => {
+    const reply = tryToLay(request);
     return reply.ok ? null : reply.fault;
   };
   test.each([
@@ -304,8 +304,8 @@ describe('what stands in the way is told before anything is laid', () => {
       wish(block(20, 20, 5), everyday, { machine: { ...machine, hottestNozzleC: 200 } }),
       'slice.machineTooCold',
     ],
-  ])('%s', (_, laying, code) => {
-    const found = fault(laying);
+  ])('%s', (_, request, code) => {
+    const found = fault(request);
     expect(found?.code).toBe(code);
     expect(sentenceOf(found!)).toMatch(/[.]$/);
   });
@@ -319,7 +319,7 @@ describe('what stands in the way is told before anything is laid', () => {
   });
 
   test('a height that whole layers do not give is told', () => {
-    expect(laid(wish(block(20, 20, 5.07))).sliced.warnings).toEqual([
+    expect(sliceNow(wish(block(20, 20, 5.07))).sliced.warnings).toEqual([
       {
         part: 0,
         code: 'slice.heightRounded',
@@ -333,7 +333,7 @@ describe('what stands in the way is told before anything is laid', () => {
 describe('way up', () => {
   const overhang = machine.overhang;
   const downs = (mesh: WeldedMesh, load: Vec3 | null = null) =>
-    waysUp(mesh, overhang, load).map(({ down }) => down);
+    orientationsOf(mesh, overhang, load).map(({ down }) => down);
   const near = (one: Vec3, other: Vec3) => one.every((part, axis) => Math.abs(part - other[axis]!) < 1e-3);
 
   test('a mushroom is laid on its head, a cone on its base, a lying bar stood up', () => {
@@ -354,7 +354,7 @@ describe('way up', () => {
 
   test('a load across the layers turns a bar on its side', () => {
     const rod = block(10, 10, 40);
-    const [best] = waysUp(rod, overhang, [0, 0, 1]);
+    const [best] = orientationsOf(rod, overhang, [0, 0, 1]);
     expect(Math.abs(best!.down[2])).toBeLessThan(1e-6);
     expect(best!.across).toBeCloseTo(0, 6);
   });
@@ -363,7 +363,7 @@ describe('way up', () => {
     'laid on %j it stands on the bed, keeps its volume, and faces down there',
     (down) => {
       const mesh = together({ mesh: block(10, 14, 20), at: [3, 4, 5] }, { mesh: cone(6, 9), at: [30, 0, 0] });
-      const lying = laidDown(mesh, down);
+      const lying = oriented(mesh, down);
       const heights = [...lying.positions].filter((_, at) => at % 3 === 2);
       expect(Math.min(...heights)).toBeCloseTo(0, 4);
       expect(meshVolume(lying)).toBeCloseTo(meshVolume(mesh), 1);

@@ -1,8 +1,8 @@
 import { evaluateRepair } from '@core/fitting/fit';
 import type { Kernel } from '@core/shaping/kernel';
 import { layerMeshOf } from '@core/reporting/make';
-import { laidDown } from '@core/making/printing';
-import { settingsNamed } from '@core/testing/laid';
+import { oriented } from '@core/making/printing';
+import { settingsNamed } from '@core/testing/sliced';
 import { LAYER_PRINTERS } from '@core/record/workshop';
 import { areaMm2, areaOf, areaWithin, contoursAt, cutTable, Slicer, volumeOf } from '@core/making/slice';
 import { BodyBuilder } from '@core/shaping/solid';
@@ -27,7 +27,7 @@ test.each(PARTS.map((part) => [part.name, part] as const))(
     const mesh = layerMeshOf(built, null);
     builder.dispose();
     if (!mesh.ok) throw new Error(mesh.fault.code);
-    const laid = laidDown(mesh.value, [0, 0, -1]);
+    const laid = oriented(mesh.value, [0, 0, -1]);
     const table = cutTable(laid);
     expect(table.open).toBe(0);
     let top = 0;

@@ -1,6 +1,6 @@
 import type { Support } from '@core/foundations/fields';
 import {
-  USUAL_LAYING,
+  USUAL_PRINT_SETUP,
   type Body,
   type Filament,
   type LayerPrinter,
@@ -22,7 +22,7 @@ import {
   resinSetIn,
 } from '@core/record/workshop';
 
-import { settingsFor } from './layOut';
+import { settingsFor } from './layerSlicer';
 import type { BedPlace, PartOnBed } from './partOnBed';
 
 /** A spare that is to be sliced, all but its mesh. */
@@ -63,17 +63,17 @@ export function sliceRequestOf(
   const material = materialIn(workshop, materialId);
   const printer = layerPrinterFor(workshop, id, material.family);
   const resinPrinter = resinPrinterIn(workshop, id);
-  const layingOf = ({ laying }: Body) => ({
-    ...(laying ?? USUAL_LAYING),
+  const setupOf = ({ laying }: Body) => ({
+    ...(laying ?? USUAL_PRINT_SETUP),
     ...(instead === undefined ? {} : { settings: instead }),
   });
   return {
     // Where nobody said what the machine can do it is refused before it is sliced.
     parts: spares.map(({ body, pieces, at }) => {
-      const laying = layingOf(body);
-      const set = layerSetIn(workshop, laying.settings);
-      const settings = settingsFor(set, laying, printer ?? LAYER_PRINTERS[0]!);
-      const { down, support } = laying;
+      const setup = setupOf(body);
+      const set = layerSetIn(workshop, setup.settings);
+      const settings = settingsFor(set, setup, printer ?? LAYER_PRINTERS[0]!);
+      const { down, support } = setup;
       return { bodyId: body.id, name: body.name, down, settings, support, pieces, ...(at ? { at } : {}) };
     }),
     machine: { id, name, printer },
@@ -86,7 +86,7 @@ export function sliceRequestOf(
     resin: resinPrinter && {
       printer: resinPrinter,
       resin: resinIn(workshop, material.id),
-      set: resinSetIn(workshop, layingOf(spares[0]!.body).settings),
+      set: resinSetIn(workshop, setupOf(spares[0]!.body).settings),
     },
   };
 }

@@ -1,5 +1,5 @@
 import {
-  footOf,
+  adhesionOf,
   movedBy,
   type Area,
   type LayerPath,
@@ -84,7 +84,7 @@ function loopRound(parts: readonly PlacedPart[]): LayerPath[] {
   const settings = parts.find(({ settings: { foot } }) => foot === 'skirt')?.settings;
   if (!settings) return [];
   const feet = parts.flatMap(({ sliced, at }) => at.flatMap((place): Area => movedBy(sliced.foot, place)));
-  return footOf(feet, settings);
+  return adhesionOf(feet, settings);
 }
 
 function nearest(places: readonly BedPlace[], [x, y]: BedPlace): number {

@@ -91,7 +91,7 @@ export function toolpathOf(
         speedOf(path.kind, index === 0, machine),
         material.mostFlow / (broadest(path) * heightMm),
       );
-      layPath(moves, path, at, {
+      addPath(moves, path, at, {
         heightMm,
         filamentArea,
         speed: most,
@@ -111,7 +111,7 @@ export function toolpathOf(
   return { layers: jobLayers, machine, material, settings, at: [at[0], at[1]] };
 }
 
-interface Laying {
+interface PathSettings {
   heightMm: number;
   filamentArea: number;
   speed: number;
@@ -119,19 +119,24 @@ interface Laying {
   takesArcs: boolean;
 }
 
-function layPath(moves: MoveList, path: LayerPath, at: readonly [number, number], laying: Laying): void {
+function addPath(
+  moves: MoveList,
+  path: LayerPath,
+  at: readonly [number, number],
+  settings: PathSettings,
+): void {
   const { points } = path;
   const kind = MOVE_KINDS.indexOf(path.kind);
   const [dx, dy] = at;
-  moves.travel(points[0]! + dx, points[1]! + dy, laying.travel);
+  moves.travel(points[0]! + dx, points[1]! + dy, settings.travel);
   const count = points.length / 2;
   let from = 0;
-  for (const { to, sweep } of neededMoves(path, laying.takesArcs)) {
+  for (const { to, sweep } of neededMoves(path, settings.takesArcs)) {
     // What is laid between them is as much as with every point between.
-    const { mm3, broad } = laidBetween(path, from, to, laying.heightMm);
+    const { mm3, broad } = printedBetween(path, from, to, settings.heightMm);
     moves.lay(points[2 * (to % count)]! + dx, points[2 * (to % count) + 1]! + dy, sweep, {
-      filamentMm: mm3 / laying.filamentArea,
-      speed: laying.speed,
+      filamentMm: mm3 / settings.filamentArea,
+      speed: settings.speed,
       kind,
       width: broad,
     });
@@ -140,7 +145,7 @@ function layPath(moves: MoveList, path: LayerPath, at: readonly [number, number]
 }
 
 /** What a stretch of a line takes, mm³, and how broad it is in the middle. */
-function laidBetween({ points, width, ...path }: LayerPath, from: number, to: number, heightMm: number) {
+function printedBetween({ points, width, ...path }: LayerPath, from: number, to: number, heightMm: number) {
   const count = points.length / 2;
   let [mm3, way, area] = [0, 0, 0];
   for (let point = from; point < to; point += 1) {

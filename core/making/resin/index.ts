@@ -1,4 +1,10 @@
-export { exposureOf, ResinBench, type LaidInResin, type PartInResin, type ResinLaying } from './layOut';
+export {
+  exposureOf,
+  ResinSlicer,
+  type SlicedResin,
+  type PartInResin,
+  type ResinRequest,
+} from './resinSlicer';
 export { imageStack, type StackHeader } from './imageStack';
 export { resinDrawing, resinHappenings } from './resinDrawing';
 export type { ResinFigures } from './resinFigures';

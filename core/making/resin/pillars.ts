@@ -26,7 +26,7 @@ export interface Pillar {
 }
 
 /** A place that hangs over nothing. */
-export interface Hanging {
+export interface Unsupported {
   layer: number;
   area: Area;
   /** Nothing of its piece has anything below. */
@@ -40,13 +40,13 @@ const SMALLEST_MM2 = 0.1;
 const ALONE_SHARE = 0.98;
 
 /** What hangs over air in a layer beyond what the one below carries. @param reachMm how far a layer may lie out. */
-export function hangingIn(regions: readonly Area[], layer: number, reachMm: number): Hanging[] {
+export function unsupportedIn(regions: readonly Area[], layer: number, reachMm: number): Unsupported[] {
   const [below, region] = [regions[layer - 1], regions[layer]!];
   if (below === undefined || below === region) return [];
   const air = opened(without(region, grown(below, reachMm + SLACK_MM)), NARROWEST_MM);
   if (isNothing(air)) return [];
   const bodies = piecesOf(region);
-  return piecesOf(air).flatMap((area): Hanging[] => {
+  return piecesOf(air).flatMap((area): Unsupported[] => {
     if (areaMm2(area) < SMALLEST_MM2) return [];
     const [[corner]] = area as [[{ x: number; y: number }]];
     const own = bodies.find(([outer]) => holds([outer!], corner.x / PER_MM, corner.y / PER_MM));
@@ -63,15 +63,15 @@ const HOLDS_SHARE = 0.8;
  * @param apartMm how far tips are from each other.
  */
 export function* pillarsUnder(
-  hanging: readonly Hanging[],
+  hanging: readonly Unsupported[],
   regions: readonly Area[],
   support: Support,
   apartMm: number,
   layerMm: number,
-): Generator<number, { pillars: Pillar[]; left: Hanging[] }> {
+): Generator<number, { pillars: Pillar[]; left: Unsupported[] }> {
   if (support === 'none') return { pillars: [], left: [...hanging] };
   const pillars: Pillar[] = [];
-  const left: Hanging[] = [];
+  const left: Unsupported[] = [];
   for (const [index, one] of hanging.entries()) {
     yield 0.3 + (0.2 * index) / hanging.length;
     const places = placesIn(one.area, apartMm);
@@ -120,7 +120,7 @@ const FOOT_MM = 0.8;
 const FOOT_BY_PILLAR = 3;
 
 /** How far the foot of a column reaches from its middle, mm. */
-export const pillarFootMm = ({ pillarMm }: { pillarMm: number }): number => (FOOT_BY_PILLAR * pillarMm) / 2;
+export const pillarBaseMm = ({ pillarMm }: { pillarMm: number }): number => (FOOT_BY_PILLAR * pillarMm) / 2;
 
 /**
  * What columns cover, layer by layer, beside the part. Layers that are alike share one area. Gives how many layers are done.

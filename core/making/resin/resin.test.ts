@@ -3,7 +3,7 @@ import { strFromU8, unzipSync } from 'fflate';
 
 import type { Fault } from '@core/foundations/fault';
 import { meshVolume, type WeldedMesh } from '@core/shaping/part';
-import { AS_IT_STANDS } from '@core/making/printing';
+import { AS_MODELLED } from '@core/making/printing';
 import { areaMm2, type Area } from '@core/making/slice';
 import { ball, bar, block, cone, together } from '@core/testing/solids3d';
 import { RESIN_PRINTERS, RESIN_SETS, RESINS } from '@core/record/workshop';
@@ -12,12 +12,12 @@ import { resinSentence, resinWarningSentence, sentenceOf } from '@core/reporting
 import {
   exposureOf,
   imageStack,
-  ResinBench,
+  ResinSlicer,
   resinDrawing,
   resinHappenings,
-  type LaidInResin,
+  type SlicedResin,
   type PartInResin,
-  type ResinLaying,
+  type ResinRequest,
   type StackHeader,
 } from '.';
 import { pillarAreas } from './pillars';
@@ -30,12 +30,12 @@ const noSpread = { ...printer, firstLayerSpreadMm: 0 };
 const part = (mesh: WeldedMesh, fields: Partial<PartInResin> = {}): PartInResin => ({
   name: 'Part',
   mesh,
-  down: AS_IT_STANDS,
+  down: AS_MODELLED,
   support: 'everywhere',
   pieces: 1,
   ...fields,
 });
-const jobOf = (parts: PartInResin[], fields: Partial<ResinLaying> = {}): ResinLaying => ({
+const jobOf = (parts: PartInResin[], fields: Partial<ResinRequest> = {}): ResinRequest => ({
   parts,
   printer: noSpread,
   resin,
@@ -48,14 +48,14 @@ function toEnd<T>(work: Generator<number, T>): T {
   while (!step.done) step = work.next();
   return step.value;
 }
-function laid(laying: ResinLaying, bench = new ResinBench()): LaidInResin {
-  const reply = toEnd(bench.layOut(laying));
+function laid(request: ResinRequest, bench = new ResinSlicer()): SlicedResin {
+  const reply = toEnd(bench.slice(request));
   if (!reply.ok) throw new Error(sentenceOf(reply.fault));
   return reply.value;
 }
-const volume = ({ job }: LaidInResin, of: 'parts' | 'pillars') =>
+const volume = ({ job }: SlicedResin, of: 'parts' | 'pillars') =>
   job.layers.reduce((sum, layer) => sum + areaMm2(layer[of]) * layer.heightMm, 0);
-const codes = ({ warnings }: LaidInResin) => warnings.map(({ code }) => code);
+const codes = ({ warnings }: SlicedResin) => warnings.map(({ code }) => code);
 
 describe('what is lit', () => {
   test.each([
@@ -103,7 +103,7 @@ describe('what it takes', () => {
   });
 
   test('three pieces take three times the resin in the same time', () => {
-    const bench = new ResinBench();
+    const bench = new ResinSlicer();
     const mesh = bar(16, 5);
     const [one, three] = [1, 3].map((pieces) => laid(jobOf([part(mesh, { pieces })]), bench));
     expect(three!.figures.grams / one!.figures.grams).toBeCloseTo(3, 6);
@@ -270,7 +270,7 @@ test('what columns stand on lies on the bed too', () => {
   const flag = together({ mesh: block(4, 4, 8), at: [-10, 0, 4] }, { mesh: block(24, 8, 2), at: [0, 0, 9] });
   const reach = printer.envelopeMm[0] / 2 - 12;
   const put = (x: number) =>
-    toEnd(new ResinBench().layOut(jobOf([part(flag, { support: 'bed', at: [[x, 0]] })])));
+    toEnd(new ResinSlicer().slice(jobOf([part(flag, { support: 'bed', at: [[x, 0]] })])));
   expect(put(reach - 1.5).ok).toBe(true);
   expect(put(reach - 1.4)).toMatchObject({
     fault: { code: 'slice.pieceOffBed', overMm: expect.closeTo(0.1, 3) as number },
@@ -278,8 +278,8 @@ test('what columns stand on lies on the bed too', () => {
 });
 
 describe('what stands in the way', () => {
-  const faultOf = (laying: ResinLaying): Fault | null => {
-    const reply = toEnd(new ResinBench().layOut(laying));
+  const faultOf = (request: ResinRequest): Fault | null => {
+    const reply = toEnd(new ResinSlicer().slice(request));
     return reply.ok ? null : reply.fault;
   };
   const open = block(20, 20, 5);
@@ -293,7 +293,7 @@ describe('what stands in the way', () => {
     ['lower than a layer', jobOf([part(block(20, 20, 0.02))]), 'slice.tooLow'],
     ['too many pieces', jobOf([part(block(60, 60, 5), { pieces: 3 })]), 'slice.piecesDoNotFit'],
     ['not closed', jobOf([part({ ...open, indices: open.indices.slice(3) })]), 'slice.notClosed'],
-  ])('%s', (_, laying, code) => {
-    expect(faultOf(laying)?.code).toBe(code);
+  ])('%s', (_, request, code) => {
+    expect(faultOf(request)?.code).toBe(code);
   });
 });

@@ -23,4 +23,4 @@ export { areaOf, contoursAt, cutTable, type Contours, type CutTable } from './co
 export { lengthOf, PATH_KINDS, volumeOf, type LayerPath, type PathKind, type SlicedLayer } from './paths';
 export { type LayerSettings } from './settings';
 export { layerCount, Slicer, type LayerHabits, type LayerWarning, type Sliced } from './slicer';
-export { footOf, footReachMm } from './foot';
+export { adhesionOf, adhesionReachMm } from './adhesion';

@@ -1,4 +1,4 @@
-import type { Fill, Foot, Support } from '@core/foundations/fields';
+import type { InfillPattern, BedAdhesion, Support } from '@core/foundations/fields';
 
 /** How a part is laid layer by layer. Lengths in mm, shares from 0 to 1. */
 export interface LayerSettings {
@@ -12,10 +12,10 @@ export interface LayerSettings {
   /** Solid layers below each top and above each bottom. */
   topLayers: number;
   bottomLayers: number;
-  fill: Fill;
+  fill: InfillPattern;
   fillShare: number;
   support: Support;
-  foot: Foot;
+  foot: BedAdhesion;
   /** Breadth of a brim, radius of an ear. */
   footMm: number;
   /** One wall that rises without a seam, on a solid bottom; nothing inside and no top. */

@@ -2,7 +2,7 @@ import type { WeldedMesh } from '@core/shaping/part';
 
 import { bridgesOf, type Bridge } from './bridges';
 import { contoursAt, cutTable, type CutTable } from './contours';
-import { footOf } from './foot';
+import { adhesionOf } from './adhesion';
 import { gyroid } from './gyroid';
 import { hatched } from './hatch';
 import { middleLines } from './middleLines';
@@ -275,7 +275,7 @@ export class Slicer {
     let at: [number, number] = [0, 0];
     // A layer like the last but one has lines like it: skins and fillings alternate.
     for (const [layer, topMm] of tops.entries()) {
-      const paths: LayerPath[] = layer === 0 ? footOf(regions[0]!, settings) : [];
+      const paths: LayerPath[] = layer === 0 ? adhesionOf(regions[0]!, settings) : [];
       if (singleWall && layer >= bottomLayers) {
         paths.push(...walls[layer]!.paths.filter(({ kind }) => kind === 'outerWall'));
       } else {

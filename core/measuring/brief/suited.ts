@@ -1,6 +1,6 @@
 import type { Material } from '@core/record/model';
 import type { Brief, Grade, Heat } from '@core/foundations/fields';
-import { standsOf } from '@core/record/workshop';
+import { resistancesOf } from '@core/record/workshop';
 
 /** Why a material is as it is for this part. */
 export interface Reason {
@@ -65,7 +65,7 @@ const pluses = ({ reasons }: Suited) => reasons.filter(({ grade }) => grade === 
 
 function reasonsOf(material: Material, brief: Brief): Reason[] {
   const { family, softensAtC, strain } = material;
-  const stands = standsOf(material);
+  const stands = resistancesOf(material);
   const reasons: Reason[] = [];
   const say = (grade: Grade, code: Reason['code']) => void reasons.push({ grade, code });
   const { surroundings, heat, load, movement, dangers } = brief;

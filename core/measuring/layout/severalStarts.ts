@@ -7,7 +7,7 @@ import type { Layout } from '@core/record/model';
 import { adjust, type Adjustment } from './adjust';
 import type { Frame } from './frame';
 import type { Observation } from './observations';
-import { scaledSketch, startingValues, valuesAt, type Place } from './start';
+import { scaledSketch, startingValues, valuesAt, type Position } from './start';
 
 /** Residuals that come by chance less often than this are worth a look from elsewhere before a distance is accused. */
 const DOUBTED = 0.01;
@@ -90,7 +90,7 @@ function otherSides(
     .map(({ id }) => id)
     .sort((a, b) => (strain.get(b) ?? 0) - (strain.get(a) ?? 0))
     .slice(0, FLIPPED_POINTS);
-  const at = (id: string): Place => ({ x: values[frame.xOf(id)]!, y: values[frame.yOf(id)]! });
+  const at = (id: string): Position => ({ x: values[frame.xOf(id)]!, y: values[frame.yOf(id)]! });
   return worst.flatMap((id) =>
     pairsOf(neighbours.get(id) ?? [], at).map(([a, b]) => {
       const start = Float64Array.from(values);
@@ -104,7 +104,7 @@ function otherSides(
 }
 
 /** Pairs of a point's neighbours, those furthest apart first. */
-function pairsOf(ids: readonly string[], at: (id: string) => Place): [string, string][] {
+function pairsOf(ids: readonly string[], at: (id: string) => Position): [string, string][] {
   const pairs: { pair: [string, string]; apart: number }[] = [];
   for (const [index, a] of ids.entries()) {
     for (const b of ids.slice(index + 1)) {
@@ -116,7 +116,7 @@ function pairsOf(ids: readonly string[], at: (id: string) => Place): [string, st
   return pairs.slice(0, FLIP_PAIRS).map(({ pair }) => pair);
 }
 
-function mirroredOver(p: Place, a: Place, b: Place): Place {
+function mirroredOver(p: Position, a: Position, b: Position): Position {
   const base = Math.hypot(b.x - a.x, b.y - a.y);
   if (base === 0) return p;
   const [nx, ny] = [-(b.y - a.y) / base, (b.x - a.x) / base];
@@ -125,7 +125,7 @@ function mirroredOver(p: Place, a: Place, b: Place): Place {
 }
 
 /** Even numbers from a fixed seed, so that a layout always comes out alike, and how far points are shaken, mm. */
-function shaking(sketch: ReadonlyMap<string, Place>) {
+function shaking(sketch: ReadonlyMap<string, Position>) {
   const generator = xoroshiro128plus(SEED);
   const places = [...sketch.values()];
   const spread = (axis: 'x' | 'y') => {

@@ -5,7 +5,7 @@ import type { Frame } from './frame';
 import type { Observation } from './observations';
 
 /** A place in the frame, mm. */
-export interface Place {
+export interface Position {
   x: number;
   y: number;
 }
@@ -31,8 +31,8 @@ export function startingValues(
 export function valuesAt(
   layout: Layout,
   frame: Frame,
-  places: ReadonlyMap<string, Place>,
-  within: ReadonlyMap<string, Place> = places,
+  places: ReadonlyMap<string, Position>,
+  within: ReadonlyMap<string, Position> = places,
 ): Float64Array {
   const values = new Float64Array(frame.size);
   for (const { id } of layout.points) {
@@ -52,7 +52,7 @@ export function scaledSketch(
   layout: Layout,
   observations: readonly Observation[],
   frame: Frame,
-): Map<string, Place> {
+): Map<string, Position> {
   const raw = new Map(layout.points.map(({ id, x, y }) => [id, { x, y }]));
   const ratios = observations.flatMap(({ from, to, observedMm }) => {
     if (!('point' in from) || !('point' in to)) return [];
@@ -68,7 +68,7 @@ export function scaledSketch(
     frame.tiedTo === 'firstTwoPoints' && second ? -Math.atan2(second.y - first.y, second.x - first.x) : 0;
   const [cos, sin] = [Math.cos(turnBy), Math.sin(turnBy)];
   const origin = frame.tiedTo === 'firstTwoPoints' ? first : { x: 0, y: 0 };
-  const turned = new Map<string, Place>();
+  const turned = new Map<string, Position>();
   for (const [id, { x, y }] of raw) {
     const [dx, dy] = [(x - origin.x) * scale, (y - origin.y) * scale];
     turned.set(id, { x: cos * dx - sin * dy, y: sin * dx + cos * dy });
@@ -80,9 +80,9 @@ function placeByCrossing(
   layout: Layout,
   observations: readonly Observation[],
   frame: Frame,
-  sketch: ReadonlyMap<string, Place>,
-): Map<string, Place> {
-  const placed = new Map<string, Place>();
+  sketch: ReadonlyMap<string, Position>,
+): Map<string, Position> {
+  const placed = new Map<string, Position>();
   const neighbours = new Map<string, { id: string; mm: number }[]>();
   const edgeX = new Map<string, number>();
   const edgeY = new Map<string, number>();
@@ -131,11 +131,11 @@ function placeByCrossing(
 function crossing(
   id: string,
   neighbours: readonly { id: string; mm: number }[],
-  placed: ReadonlyMap<string, Place>,
-  sketch: ReadonlyMap<string, Place>,
-): Place | null {
+  placed: ReadonlyMap<string, Position>,
+  sketch: ReadonlyMap<string, Position>,
+): Position | null {
   const known = neighbours.filter((neighbour) => placed.has(neighbour.id));
-  let best: { place: Place; squareness: number } | null = null;
+  let best: { place: Position; squareness: number } | null = null;
   for (let i = 0; i < known.length; i += 1) {
     for (let j = i + 1; j < known.length; j += 1) {
       const [a, b] = [known[i]!, known[j]!];

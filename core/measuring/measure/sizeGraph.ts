@@ -1,5 +1,5 @@
 import type { Fault } from '@core/foundations/fault';
-import { layFormula, listsOf, Sheet, type Lists } from '@core/foundations/formula';
+import { addFormula, listsOf, Sheet, type Lists } from '@core/foundations/formula';
 import type { Reading, Size, Workshop } from '@core/record/model';
 
 import type { ReadyConstruction } from './derive';
@@ -70,7 +70,7 @@ export class SizeGraph {
     const entries = linkAndSort(sizes);
     const count = entries.length;
     this.#sheet = new Sheet(count);
-    this.#formulas = layFormulas(entries, this.#sheet);
+    this.#formulas = addFormulas(entries, this.#sheet);
     const needs = entries.map((entry) => (entry.derived ? entry.needs : []));
     this.#entries = entries;
     this.#rankOf = new Map(entries.map(({ size }, rank) => [size.id, rank]));
@@ -352,7 +352,7 @@ const ownUncertainty = (own: SizeResult | null | undefined): Uncertainty | null 
   own ? uncertaintyOf(own) : null;
 
 /** Lays all formulas on one sheet, in order; by rank, their numbers. One whose units don't agree is broken. */
-function layFormulas(entries: readonly Linked[], sheet: Sheet): Int32Array {
+function addFormulas(entries: readonly Linked[], sheet: Sheet): Int32Array {
   const ranks = new Map(entries.map(({ size }, rank) => [size.tag, rank]));
   const places = {
     quantityOf: (tag: string) => entries[ranks.get(tag) ?? -1]?.size.quantity ?? null,
@@ -361,7 +361,7 @@ function layFormulas(entries: readonly Linked[], sheet: Sheet): Int32Array {
   return Int32Array.from(entries, (entry) => {
     const { derived, size } = entry;
     if (derived?.by !== 'formula') return NO_FORMULA;
-    const laid = layFormula(sheet, derived.expression, places, size.quantity, derived.unit);
+    const laid = addFormula(sheet, derived.expression, places, size.quantity, derived.unit);
     if (laid.ok) return laid.value;
     entry.derived = null;
     entry.brokenBy = laid.fault;

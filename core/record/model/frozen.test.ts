@@ -16,7 +16,7 @@ import {
   resinIn,
   resinPrinterIn,
   resinSetIn,
-  standsOf,
+  resistancesOf,
   correctionOf,
 } from '@core/record/workshop';
 import { brokenInState } from './rules';
@@ -190,7 +190,7 @@ test('one of version 10 says how its workshop makes in resin, and what was done 
     across: 0.55,
   });
   expect(materialIn(workshop!, 'bone')).toMatchObject({ softensAtC: null, shrinks: null });
-  expect(standsOf(materialIn(workshop!, materialId))).toMatchObject({
+  expect(resistancesOf(materialIn(workshop!, materialId))).toMatchObject({
     sun: 'unsuited',
     lifts: 'withCare',
     water: 'suited',

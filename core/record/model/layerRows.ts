@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { FILLS, Id, line, name } from '@core/foundations/fields';
+import { INFILL_PATTERNS, Id, line, name } from '@core/foundations/fields';
 
 import { MaterialFamily } from './workshop';
 
@@ -110,7 +110,7 @@ export const LayerSet = z.strictObject({
   /** Solid layers below each top and above each bottom. */
   topLayers: z.int().min(0).max(200),
   bottomLayers: z.int().min(0).max(200),
-  fill: z.enum(FILLS),
+  fill: z.enum(INFILL_PATTERNS),
   fillShare: within(0, 1),
   /** Breadth of a brim, radius of an ear. */
   footMm: within(1, 50),

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { GRADES, Id, line, name, STANDINGS } from '@core/foundations/fields';
+import { GRADES, Id, line, name, RESISTANCES } from '@core/foundations/fields';
 
 import { MaterialFamily } from './workshop';
 
@@ -27,7 +27,7 @@ export const Material = z.strictObject({
   /** How much it shrinks from being formed to cold, as a share; null for what is cut from stock. */
   shrinks: within(0, 0.3).nullable(),
   /** How it stands sun, water, food and so on, where that was said; as its family does where it was not. */
-  stands: z.partialRecord(z.enum(STANDINGS), z.enum(GRADES)).optional(),
+  stands: z.partialRecord(z.enum(RESISTANCES), z.enum(GRADES)).optional(),
   /** What a person wants to remember of it. */
   notes: line(200),
   source: line(200),

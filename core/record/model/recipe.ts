@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { FEET, Id, LASTINGS, name, SUPPORTS } from '@core/foundations/fields';
+import { BED_ADHESIONS, Id, LASTINGS, name, SUPPORTS } from '@core/foundations/fields';
 import { Step } from '@core/shaping/steps/data';
 
 export const BodyRole = z.enum(['spare', 'counterpart']);
@@ -12,13 +12,13 @@ const far = z.number().min(-10_000).max(10_000);
 const place = z.tuple([far, far, far]);
 
 /** How a body is laid in layers. */
-export const Laying = z.strictObject({
+export const PrintSetup = z.strictObject({
   /** The direction in its own frame that lies on the bed, of length 1. */
   down: direction,
   /** The settings by name. */
   settings: Id,
   support: z.enum(SUPPORTS),
-  foot: z.enum(FEET),
+  foot: z.enum(BED_ADHESIONS),
   /** The direction in its own frame along which it is pulled or bent, of length 1; absent where nobody said. */
   load: direction.optional(),
   /** How strong that load is, N, and the places in its own frame where it acts and where the part is held against it, mm. */
@@ -33,10 +33,10 @@ export const Laying = z.strictObject({
     })
     .optional(),
 });
-export type Laying = z.infer<typeof Laying>;
+export type PrintSetup = z.infer<typeof PrintSetup>;
 
 /** How a spare lies and is laid if nobody has chosen: as it stands. */
-export const USUAL_LAYING: Laying = {
+export const USUAL_PRINT_SETUP: PrintSetup = {
   down: [0, 0, -1],
   settings: 'everyday',
   support: 'none',
@@ -51,7 +51,7 @@ export const Body = z.strictObject({
   role: BodyRole,
   steps: z.array(Step).max(500),
   /** How it is sliced, if that was chosen. */
-  laying: Laying.optional(),
+  laying: PrintSetup.optional(),
   removed: z.boolean(),
 });
 export type Body = z.infer<typeof Body>;

@@ -18,14 +18,14 @@ export type BrokenRule =
 type Row = Change['value'];
 
 /** Tells whether a row of that id stands in a list, deleted or not. */
-export type Stands = (list: Reference['list'], id: string) => boolean;
+export type IsThere = (list: Reference['list'], id: string) => boolean;
 
 /** The first rule that a row breaks, in itself or by what it rests on. */
-export function brokenByRow(row: RowKind, value: Row, stands: Stands): BrokenRule | null {
+export function brokenByRow(row: RowKind, value: Row, stands: IsThere): BrokenRule | null {
   return brokenInside(row, value) ?? brokenReference(row, value, stands) ?? brokenState(row, value);
 }
 
-function brokenReference(row: RowKind, value: Row, stands: Stands): BrokenRule | null {
+function brokenReference(row: RowKind, value: Row, stands: IsThere): BrokenRule | null {
   const lost = referencesOf(row, value as never).find(({ list, id }) => !stands(list, id));
   return lost ? { rule: 'reference', row, path: lost.path, reference: lost } : null;
 }
@@ -84,7 +84,7 @@ export function brokenInState(state: RepairState | Repair): BrokenRule | null {
       new Set(state[list].map(({ id }) => id)),
     ]),
   );
-  const stands: Stands = (list, id) => ids.get(list)!.has(id);
+  const stands: IsThere = (list, id) => ids.get(list)!.has(id);
   for (const list of Object.keys(ROW_OF_LIST) as (keyof typeof ROW_OF_LIST)[]) {
     if (!(list in state)) continue;
     const row = ROW_OF_LIST[list];
@@ -126,7 +126,7 @@ export function brokenByChange(repair: Repair, { row, value }: Change): Fault | 
   if (isNew && rows.length >= LIST_LIMITS[list]) {
     return { code: 'row.listFull', row, limit: LIST_LIMITS[list] };
   }
-  const stands: Stands = (of, id) =>
+  const stands: IsThere = (of, id) =>
     (of === list && id === value.id) || (repair[of] as Row[]).some((it) => it.id === id);
   const broken = brokenByRow(row, value, stands);
   return broken && faultOf(broken);

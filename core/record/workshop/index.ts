@@ -15,7 +15,7 @@ export { DEFAULT_WORKSHOP, lackingRows, withUsualRows } from './workshop';
 export { LAYER_PRINTERS, layerPrinterFor, layerPrinterIn, lineBreadthMm } from './layerPrinters';
 export { FILAMENTS, filamentIn } from './filaments';
 export { materialIn, materialsIn } from './materials';
-export { standsOf } from './materialStands';
+export { resistancesOf } from './materialResistances';
 export { bearingOf, type Bearing } from './yields';
 export { MATERIALS } from './usualMaterials';
 export { RESIN_PRINTERS, resinPrinterIn } from './resinPrinters';

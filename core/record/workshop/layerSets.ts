@@ -1,4 +1,4 @@
-import { USUAL_LAYING, type LayerSet, type Workshop } from '@core/record/model';
+import { USUAL_PRINT_SETUP, type LayerSet, type Workshop } from '@core/record/model';
 
 const usual = {
   version: 1,
@@ -65,7 +65,7 @@ export function layerSetIn(workshop: Workshop, id: string | undefined): LayerSet
   const sets = layerSetsIn(workshop);
   return (
     sets.find((one) => one.id === id) ??
-    sets.find((one) => one.id === USUAL_LAYING.settings) ??
+    sets.find((one) => one.id === USUAL_PRINT_SETUP.settings) ??
     LAYER_SETS[1]!
   );
 }

@@ -1,4 +1,4 @@
-import { USUAL_LAYING, type ResinSet, type Workshop } from '@core/record/model';
+import { USUAL_PRINT_SETUP, type ResinSet, type Workshop } from '@core/record/model';
 
 const usual = { version: 1, removed: false, pillarMm: 1, tipMm: 0.4, apartMm: 3 } as const;
 
@@ -19,7 +19,7 @@ export function resinSetIn(workshop: Workshop, id: string | undefined): ResinSet
   const sets = resinSetsIn(workshop);
   return (
     sets.find((one) => one.id === id) ??
-    sets.find((one) => one.id === USUAL_LAYING.settings) ??
+    sets.find((one) => one.id === USUAL_PRINT_SETUP.settings) ??
     RESIN_SETS[1]!
   );
 }

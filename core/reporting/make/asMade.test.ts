@@ -4,7 +4,7 @@ import { Box3, Matrix4, Vector3 } from 'three';
 
 import { evaluateRepair } from '@core/fitting/fit';
 import { asMade, spareFile } from '@core/reporting/make';
-import type { Body, Laying } from '@core/record/model';
+import type { Body, PrintSetup } from '@core/record/model';
 import { BodyBuilder } from '@core/shaping/solid';
 import { testKernel } from '@core/testing/kernel';
 import { rackWheel } from '@core/testing/repairDraft';
@@ -13,7 +13,7 @@ import { DEFAULT_WORKSHOP } from '@core/record/workshop';
 const repair = rackWheel();
 
 /** What the model part of a 3MF of the wheel says. */
-async function modelOf(laying: Partial<Laying> | null, machineId = 'bench-printer') {
+async function modelOf(laying: Partial<PrintSetup> | null, machineId = 'bench-printer') {
   const builder = new BodyBuilder(await testKernel());
   const [plain] = repair.bodies;
   const laid = { down: [0, 0, -1], settings: 'everyday', support: 'none', foot: 'skirt', ...laying };

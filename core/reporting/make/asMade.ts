@@ -1,5 +1,5 @@
-import { USUAL_LAYING, type Body, type RepairHead, type Workshop } from '@core/record/model';
-import { turnedDown } from '@core/making/orientation';
+import { USUAL_PRINT_SETUP, type Body, type RepairHead, type Workshop } from '@core/record/model';
+import { rotatedDown } from '@core/making/orientation';
 import type { Placing } from '@core/making/formats';
 import type { Vec3 } from '@core/foundations/vectors';
 import type { WeldedMesh } from '@core/shaping/part';
@@ -24,7 +24,7 @@ export interface AsMade {
 /** By what is chosen for a body, or usual. */
 export function asMade({ materialId, machineId }: RepairHead, body: Body, workshop: Workshop): AsMade {
   const machine = machineIn(workshop, machineId);
-  const { down, settings } = body.laying ?? USUAL_LAYING;
+  const { down, settings } = body.laying ?? USUAL_PRINT_SETUP;
   const isResin = machine.process === 'resin';
   const means = isResin ? resinPrinterIn : layerPrinterIn;
   const [broad, deep] = means(workshop, machine.id)?.envelopeMm ?? [];
@@ -52,7 +52,7 @@ export function placedOnBed(
   down: Vec3,
   bedMm: readonly [number, number] | null,
 ): Placing {
-  const { turn, low, high } = turnedDown(mesh, down);
+  const { turn, low, high } = rotatedDown(mesh, down);
   const along = (axis: 0 | 1) => (bedMm ? (bedMm[axis] - low[axis] - high[axis]) / 2 : -low[axis]);
   return { turn, by: [along(0), along(1), -low[2]] };
 }

@@ -6,7 +6,7 @@ import { STLLoader } from 'three/examples/jsm/loaders/STLLoader.js';
 import { evaluateRepair } from '@core/fitting/fit';
 import type { SpareFormat } from '@core/making/formats';
 import { asMade, bedFile, spareFile, type Spare } from '@core/reporting/make';
-import { USUAL_LAYING } from '@core/record/model';
+import { USUAL_PRINT_SETUP } from '@core/record/model';
 import { BodyBuilder, type Built } from '@core/shaping/solid';
 import { boundingBox, checkShape, checkSolid, readStep, type Kernel } from '@core/shaping/kernel';
 import { grownBy } from '@core/shaping/forming';
@@ -91,7 +91,10 @@ describe('what shrinks is larger in its files, once and in all sizes', () => {
 
 test('a bed is one file: a spare is an object, each of its pieces stands where it lies', () => {
   const { head, bodies } = repair;
-  const body = { ...bodies[0]!, laying: { ...USUAL_LAYING, down: [0, 0, 1] as [number, number, number] } };
+  const body = {
+    ...bodies[0]!,
+    laying: { ...USUAL_PRINT_SETUP, down: [0, 0, 1] as [number, number, number] },
+  };
   const growth = [1 / 0.99, 1 / 0.99, 1 / 0.99] as const;
   const made = asMade(head, body, DEFAULT_WORKSHOP);
   const spare: Spare = { head, body, built, stem: 'wheel', growth, asMade: made };

@@ -45,7 +45,7 @@ export function backTo(repair: Repair, revision: Revision): RowToPut[] {
 }
 
 /** Whether a repair stands just as a revision froze it, so that nothing of it is lost when it is left for another. */
-export function standsAs(repair: Repair, revision: Revision): boolean {
+export function isAsIn(repair: Repair, revision: Revision): boolean {
   const { materialId, machineId } = revision.state.head;
   return (
     repair.head.materialId === materialId &&

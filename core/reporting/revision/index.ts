@@ -1,4 +1,4 @@
 export { freeze, newestRevision } from './freeze';
 export { compare, type Compared, type Difference } from './compare';
-export { backTo, standsAs, type RowToPut } from './backTo';
+export { backTo, isAsIn, type RowToPut } from './backTo';
 export { branchesOf, lastThatFitted, parentOf, type Branch, type Outcome } from './tree';

@@ -18,7 +18,7 @@ import {
   compare,
   freeze,
   lastThatFitted,
-  standsAs,
+  isAsIn,
   type RowToPut,
 } from '@core/reporting/revision';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
@@ -159,13 +159,13 @@ describe('going back to a revision', () => {
     expect(back.sizes.find(({ id }) => id === 'new')).toMatchObject({ removed: true });
     expect(back.revisions).toEqual(asB.revisions);
     const [a, b] = asB.revisions as [Revision, Revision];
-    expect([standsAs(asB, a), standsAs(asB, b), standsAs(back, a)]).toEqual([false, true, true]);
+    expect([isAsIn(asB, a), isAsIn(asB, b), isAsIn(back, a)]).toEqual([false, true, true]);
     // What no number shows would be lost all the same.
     const renamed = structuredClone(asB);
     renamed.sizes[0]!.name = 'Rim, over the tread';
     expect(compare(side(asB), side(renamed))).toEqual([]);
-    expect(standsAs(renamed, b)).toBe(false);
-    expect(standsAs({ ...asB, head: { ...asB.head, materialId: 'pla' } }, b)).toBe(false);
+    expect(isAsIn(renamed, b)).toBe(false);
+    expect(isAsIn({ ...asB, head: { ...asB.head, materialId: 'pla' } }, b)).toBe(false);
     // There and back again.
     const again = after(back, backTo(back, asB.revisions[1]!));
     expect(compare(side(asB), side(again))).toEqual([]);

@@ -1,5 +1,5 @@
 import type { Ground } from '@core/record/model';
-import type { NextPlace, Way } from '@core/fitting/trial';
+import type { NextPlace, PlaceAxis } from '@core/fitting/trial';
 import { ownValue } from '@core/foundations/own';
 
 import type { Lengths } from './lengths';
@@ -9,7 +9,7 @@ const UPRIGHT = { x: ['to the left', 'to the right'], y: ['down', 'up'] } as con
 const SIDES = { x: ['to the front', 'to the back'], y: ['down', 'up'] } as const;
 
 /** Which ways a place may be off on its ground: towards smaller and towards larger numbers. */
-export function wayWords(on: Ground): Record<Way, readonly [less: string, more: string]> {
+export function wayWords(on: Ground): Record<PlaceAxis, readonly [less: string, more: string]> {
   if (on === 'front' || on === 'back') return UPRIGHT;
   return on === 'left' || on === 'right' ? SIDES : LEVEL;
 }

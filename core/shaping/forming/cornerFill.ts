@@ -14,7 +14,7 @@ import {
 } from '@core/shaping/kernel';
 import { pointLoop, type Point } from '@core/shaping/outline';
 import { type Vec3, along, cross, dot, minus, unit } from '@core/foundations/vectors';
-import { coordinatesOf, type Frame, plainStand, type FaceTag } from '@core/shaping/part';
+import { coordinatesOf, type Frame, plainPlacement, type FaceTag } from '@core/shaping/part';
 import { isFullTurn } from '@core/foundations/tolerance';
 
 import { edgeTurn, FLAT_SINE, type EdgeTurn } from './edgeTurn';
@@ -148,7 +148,7 @@ function ringAt(
   if (corners.some(([far]) => far < 0)) return null;
   const [from, to] = [curve.FirstParameter(), curve.LastParameter()];
   const part = isFullTurn(to - from) ? undefined : { from, by: to - from };
-  const stand = { ...plainStand(null), frame };
+  const stand = { ...plainPlacement(null), frame };
   return broughtTo(
     stand,
     turnedLoop(kernel, pointLoop(corners, 'fill'), [0, 0], () => tag, part),

@@ -1,5 +1,5 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/foundations/fault';
-import { toWorld, type Stand } from '@core/shaping/part';
+import { toWorld, type Placement } from '@core/shaping/part';
 import { isParallel } from '@core/foundations/tolerance';
 
 /**
@@ -9,7 +9,7 @@ import { isParallel } from '@core/foundations/tolerance';
  */
 export function depthOfFloor(
   floor: NamedLength,
-  { frame, level, up }: Stand,
+  { frame, level, up }: Placement,
   cuts: boolean,
 ): Result<NamedLength, StepFault> {
   if (!cuts || !isParallel(frame.z[2])) return no({ code: 'floor.notLevel' });

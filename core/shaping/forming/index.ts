@@ -20,7 +20,7 @@ export { reach } from './reach';
 export { type Corner, ridge, roomCorners } from './ridge';
 export { drawnRound, roundTool, visibleReach } from './roundTool';
 export { smoothPrism } from './smoothPrism';
-export { standOf } from './standOf';
+export { placementOf } from './placementOf';
 export type {
   BuiltStep,
   Drawn,

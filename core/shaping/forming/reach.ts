@@ -1,5 +1,5 @@
 import { takesAway, type Effect } from '@core/record/model';
-import { OVERRUN_MM, type Stand } from '@core/shaping/part';
+import { OVERRUN_MM, type Placement } from '@core/shaping/part';
 
 /**
  * From where to where a solid of a height reaches, along its stand. Added ones rise from their place; cuts and what is
@@ -8,7 +8,7 @@ import { OVERRUN_MM, type Stand } from '@core/shaping/part';
  * @param height mm, or null for right through.
  */
 export function reach(
-  { level, up, past, box }: Stand,
+  { level, up, past, box }: Placement,
   effect: Effect,
   height: number | null,
 ): { from: number; to: number } {

@@ -1,7 +1,7 @@
 import { type Kernel, prismOf, type TaggedSolid } from '@core/shaping/kernel';
 import { effectOf, takesAway, type SettledStepOf } from '@core/record/model';
 import { cornerLoop, type Point } from '@core/shaping/outline';
-import { type Stand, faceTag } from '@core/shaping/part';
+import { type Placement, faceTag } from '@core/shaping/part';
 import { ownValue } from '@core/foundations/own';
 
 import { uprightSection } from './upright';
@@ -22,7 +22,7 @@ const ROLES: Record<string, string> = { bottom: 'front', top: 'back', ground: 'b
 export function ridge(
   kernel: Kernel,
   step: SettledStepOf<'tongue' | 'bump'>,
-  stand: Stand,
+  stand: Placement,
   corners: readonly Corner[],
   breadth: number,
 ): TaggedSolid {

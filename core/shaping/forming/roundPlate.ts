@@ -10,7 +10,7 @@ import {
 } from '@core/shaping/kernel';
 import type { Curve, Point } from '@core/shaping/outline';
 import { type Vec3, along, cross, dot, minus, unit } from '@core/foundations/vectors';
-import { coordinatesOf, type Frame, plainStand, type FaceTag } from '@core/shaping/part';
+import { coordinatesOf, type Frame, plainPlacement, type FaceTag } from '@core/shaping/part';
 import { isFullTurn } from '@core/foundations/tolerance';
 
 /** Why a face can't be moved by itself: it is of another form, or nothing would be left of it. */
@@ -51,7 +51,7 @@ export function roundPlate(
   const loop = round.kind === 'ball' ? ballSection(round, out) : straightSection(round, out);
   if (!loop) return no('offset.pastMiddle');
   const part = isFullTurn(round.by) ? undefined : { from: 0, by: round.by };
-  const stand = { ...plainStand(null), frame: round.frame };
+  const stand = { ...plainPlacement(null), frame: round.frame };
   return ok(
     broughtTo(
       stand,

@@ -1,6 +1,6 @@
 import { cylinder, type TaggedSolid } from '@core/shaping/kernel';
 import { effectOf, type SettledStepOf, type Value } from '@core/record/model';
-import { type Annotation, type CentreLine, faceTag, type Stand } from '@core/shaping/part';
+import { type Annotation, type CentreLine, faceTag, type Placement } from '@core/shaping/part';
 
 import { reach } from './reach';
 import type { StepInput } from './stepKind';
@@ -27,7 +27,7 @@ export function drawnRound<Step extends Round>(
   step: Step,
   field: Step extends SettledStepOf<'disc'> ? 'width' : 'height',
   { diameter, height }: { diameter: number; height: number },
-  stand: Stand,
+  stand: Placement,
 ): { annotations: Annotation[]; centreLines: CentreLine[] } {
   const [x, y] = stand.at;
   const radius = diameter / 2;
@@ -69,7 +69,7 @@ export function drawnRound<Step extends Round>(
 export function visibleReach(
   step: SettledStepOf<'disc' | 'peg' | 'plate'>,
   height: number,
-  stand: Stand,
+  stand: Placement,
 ): { low: number; high: number } {
   const { from, to } = reach({ ...stand, past: 0 }, effectOf(step), height);
   return { low: from, high: to };

@@ -1,4 +1,4 @@
-import { frameOnFace, partsOf, planeOf, scoped, standingOf, type TaggedSolid } from '@core/shaping/kernel';
+import { frameOnFace, partsOf, planeOf, scoped, faceSlopeOf, type TaggedSolid } from '@core/shaping/kernel';
 import { placedRegion, type Region } from '@core/shaping/outline';
 
 import { regionOfFace } from './outlineOnPart';
@@ -17,7 +17,7 @@ export interface Prism {
 export function smoothPrism({ kernel, shape }: TaggedSolid): Prism | null {
   return scoped((scope) => {
     const faces = partsOf(kernel, scope, shape, 'TopAbs_FACE');
-    const kinds = faces.map((face) => standingOf(kernel, scope, face));
+    const kinds = faces.map((face) => faceSlopeOf(kernel, scope, face));
     const ends = faces.filter((_, index) => kinds[index] === 'level');
     const isPrism = ends.length === 2 && kinds.every((kind) => kind !== 'other') && kinds.includes('smooth');
     if (!isPrism) return null;

@@ -1,7 +1,7 @@
 import type { Result, StepFault } from '@core/foundations/fault';
 import type { Kernel, TaggedSolid } from '@core/shaping/kernel';
 import type { SettledStepOf, StepKind } from '@core/record/model';
-import type { Annotation, CentreLine, Box, Stand, Affine, StepNote } from '@core/shaping/part';
+import type { Annotation, CentreLine, Box, Placement, Affine, StepNote } from '@core/shaping/part';
 import type { LengthsOf } from '@core/shaping/steps/kinds';
 import type { Font } from '@core/shaping/text';
 
@@ -32,7 +32,7 @@ export interface StepInput extends Surroundings {
   /** Box of the solid so far, mm. */
   box: Box | null;
   /** Where the step stands. A tool is made along its frame and is brought to its place by whoever asked for it. */
-  stand: Stand;
+  stand: Placement;
   /** Numbers of the steps before this one, by step id. */
   earlier: ReadonlyMap<string, StepNumbers>;
   /** Faces that came to lie in one another are made one. Not where the kernel makes a solid of it that is none. */
@@ -55,7 +55,7 @@ export interface BuiltStep<K extends StepKind> {
   /** Its place in the recipe, from 1. */
   place: number;
   /** Where it stands. */
-  stand: Stand;
+  stand: Placement;
   /** It took something away. */
   cuts: boolean;
   lengths: LengthsOf<K>;
@@ -74,7 +74,7 @@ export interface StepSolid<K extends StepKind> {
   /** Other steps whose numbers it is built from. */
   restsOn?(step: SettledStepOf<K>): readonly string[];
   /** Its lengths once it is known where it stands. */
-  settled?(step: SettledStepOf<K>, lengths: LengthsOf<K>, stand: Stand): Result<LengthsOf<K>, StepFault>;
+  settled?(step: SettledStepOf<K>, lengths: LengthsOf<K>, stand: Placement): Result<LengthsOf<K>, StepFault>;
   /** The solid that the step adds or takes away. Steps that work on what is there have `build` instead. */
   tool?(step: SettledStepOf<K>, lengths: LengthsOf<K>, input: StepInput): Result<TaggedSolid, StepFault>;
   build?(step: SettledStepOf<K>, lengths: LengthsOf<K>, input: StepInput): Result<TaggedSolid, StepFault>;
@@ -95,6 +95,6 @@ export interface Drawn {
 /** What an annotation may know of the solid it stands on. */
 export interface AnnotationPlace {
   /** Where the step stands; what it draws is in its frame. Its box is that of the solid before the step. */
-  stand: Stand;
+  stand: Placement;
   earlier: ReadonlyMap<string, StepNumbers>;
 }

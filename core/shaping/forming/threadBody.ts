@@ -9,7 +9,7 @@ import {
 import { coordinatesOf, type FaceTag } from '@core/shaping/part';
 import type { Ridge } from '@core/foundations/standards';
 
-import { ThreadFaces, type EndOf, type Helix, type ThreadEnd, type Way } from './threadFaces';
+import { ThreadFaces, type EndOf, type Helix, type ThreadEnd, type UpOrDown } from './threadFaces';
 
 /** Where a threaded rod stands. */
 export interface ThreadAt {
@@ -49,7 +49,7 @@ export function threadBody(
     const made = new ThreadFaces(kernel, scope, [x, y, z], pitch);
     const { coreRadius, crestRadius, coreHalf, crestHalf } = ridge;
     const wide = mouthRadius(ridge, pitch);
-    const heightAt = (end: ThreadEnd, way: Way, radius: number): number => {
+    const heightAt = (end: ThreadEnd, way: UpOrDown, radius: number): number => {
       if (end.is === 'mouth') return end.mouth - way * (wide - radius);
       return end.is === 'eased' ? end.up - way * (radius - coreRadius) : end.up;
     };

@@ -36,7 +36,7 @@ export interface Helix {
 const APART = 1e-6;
 
 /** Up or down. */
-export type Way = 1 | -1;
+export type UpOrDown = 1 | -1;
 
 /** What an end is made of: the edges of the strips there, flanks, crest and root in order, and the angles of the helices, radians. */
 export interface EndOf {
@@ -89,14 +89,14 @@ export class ThreadFaces {
   }
 
   /** The skin at an end. */
-  end(end: ThreadEnd, way: Way, of: EndOf): void {
+  end(end: ThreadEnd, way: UpOrDown, of: EndOf): void {
     if (end.is === 'mouth') this.#disc(this.#mouth(end, way, of));
     else this.#disc(end.is === 'level' ? of.strips : [of.strips[3]!, this.#lead(end.up, way, of)]);
   }
 
   /** The cone that eases an end, narrower as it goes out; its edge round the core. */
-  #lead(up: number, way: Way, { angles, radii }: EndOf): Edge {
-    const { surface, slant } = this.#cone(up, -way as Way, radii.core);
+  #lead(up: number, way: UpOrDown, { angles, radii }: EndOf): Edge {
+    const { surface, slant } = this.#cone(up, -way as UpOrDown, radii.core);
     const [first, second, third, last] = angles as [number, number, number, number];
     const [, , , rim] = this.#face(surface, [
       [first, 0],
@@ -108,7 +108,7 @@ export class ThreadFaces {
   }
 
   /** The cone of a mouth, wider as it goes out, beside the ridge and over its crest, and the wall beyond; its edges at the end. */
-  #mouth({ up, mouth }: { up: number; mouth: number }, way: Way, { angles, radii }: EndOf): Edge[] {
+  #mouth({ up, mouth }: { up: number; mouth: number }, way: UpOrDown, { angles, radii }: EndOf): Edge[] {
     const { core, crest, wide } = radii;
     const { surface, slant } = this.#cone(mouth - way * (wide - core), way, core);
     const [first, second, third, last] = angles as [number, number, number, number];
@@ -143,7 +143,7 @@ export class ThreadFaces {
   }
 
   /** A cone at 45° that is as wide as the core at a height and wider on the way up or down; its second parameter by the radius. */
-  #cone(up: number, way: Way, core: number) {
+  #cone(up: number, way: UpOrDown, core: number) {
     const surface = this.#scope.keep(
       new this.#kernel.Geom_ConicalSurface(this.#axes(up), (way * Math.PI) / 4, core),
     );

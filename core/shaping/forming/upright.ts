@@ -1,10 +1,10 @@
 import type { Plane } from '@core/shaping/kernel';
 import type { Vec3 } from '@core/foundations/vectors';
-import type { Stand } from '@core/shaping/part';
+import type { Placement } from '@core/shaping/part';
 
 /** A point given along a turned step, across it and up from its place, in the axes of its stand. @param turn radians. */
 export const pointIn =
-  (turn: number, { at: [ax, ay], level }: Stand) =>
+  (turn: number, { at: [ax, ay], level }: Placement) =>
   ([x, y, z]: Vec3): Vec3 => [
     ax + x * Math.cos(turn) - y * Math.sin(turn),
     ay + x * Math.sin(turn) + y * Math.cos(turn),
@@ -14,7 +14,7 @@ export const pointIn =
 /** The upright plane at the front of a turned step of a breadth, mm, and the way through the step to its back. */
 export function uprightSection(
   turn: number,
-  stand: Stand,
+  stand: Placement,
   breadth: number,
 ): { plane: Plane; direction: Vec3 } {
   const at = pointIn(turn, stand);

@@ -29,5 +29,5 @@ export { readStep, writeStep } from './stepFile';
 export { TaggedSolid, carryTags, edgesAmong, edgesBetween, edgesWhere, meetings, tagFresh } from './tagged';
 export { ShapeMap, facesByEdge, hashOf, listed, partsOf } from './topology';
 export { spansOf } from './spans';
-export { standingOf } from './standing';
+export { faceSlopeOf } from './faceSlope';
 export { volumeWithin } from './volume';

@@ -1,5 +1,12 @@
 import type { Vec3 } from '@core/foundations/vectors';
-import { isWorld, type Frame, type Stand, renamed, type FaceTag, KernelRefusal } from '@core/shaping/part';
+import {
+  isWorld,
+  type Frame,
+  type Placement,
+  renamed,
+  type FaceTag,
+  KernelRefusal,
+} from '@core/shaping/part';
 
 import { boundingBox } from './check';
 import { type Kernel } from './kernel';
@@ -117,7 +124,7 @@ export const broughtInto = (frame: Frame, solid: TaggedSolid): TaggedSolid =>
  * Brings a solid from a stand's axes to its place in space; one that is held by its own edge is moved there first.
  * Takes over `made`.
  */
-export function broughtTo(stand: Stand, made: TaggedSolid): TaggedSolid {
+export function broughtTo(stand: Placement, made: TaggedSolid): TaggedSolid {
   const { frame, flush, at } = stand;
   if (isWorld(frame) && flush[0] === 0 && flush[1] === 0) return made;
   const box = boundingBox(made.kernel, made.shape);

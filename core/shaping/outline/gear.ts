@@ -30,7 +30,7 @@ export function gearLoop(gear: GearTeeth): Result<Loop, StepFault> {
     const t = roll(begin) + ((roll(tip) - roll(begin)) * index) / (FLANK_POINTS - 1);
     return base * Math.sqrt(1 + t * t);
   });
-  const foot = footOf(gear, undercut);
+  const foot = rootOf(gear, undercut);
   if (foot.some(({ half }) => half <= 0)) return no({ code: 'gear.noRoot', teeth: gear.teeth });
   /** Half angle of a tooth where it stands on its root. */
   const half = foot[0]?.half ?? halfToothAngle(gear, begin);
@@ -72,7 +72,7 @@ export function gearLoop(gear: GearTeeth): Result<Loop, StepFault> {
 }
 
 /** Places on the cut under a flank, from the foot up; none where there is no undercut. */
-function footOf(gear: GearTeeth, undercut: Undercut | null): { radius: number; half: number }[] {
+function rootOf(gear: GearTeeth, undercut: Undercut | null): { radius: number; half: number }[] {
   if (!undercut) return [];
   const { nearest, begin } = undercut;
   return Array.from({ length: FLANK_POINTS }, (_, index) => {

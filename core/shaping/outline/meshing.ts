@@ -25,7 +25,7 @@ export function ringCollision(wheel: GearTeeth, ring: GearTeeth): number {
   const ringCorner = halfToothAngle(ring, Math.max(ringTip, large.base));
   const ringPitch = (2 * Math.PI) / ring.teeth;
   const wheelPitch = (2 * Math.PI) / wheel.teeth;
-  const foot = footAngle(wheel);
+  const foot = rootAngle(wheel);
   for (let step = 0; step < LOOKED_AT; step += 1) {
     const turn = 2 * Math.PI * (step / LOOKED_AT - 0.5);
     // The wheel's tooth that is in the middle of a gap of the ring at turn 0, its leading corner.
@@ -50,7 +50,7 @@ export function ringCollision(wheel: GearTeeth, ring: GearTeeth): number {
 }
 
 /** Half angle of a wheel's tooth at a radius, as it is made: its flank, and the cut under it. */
-function footAngle(wheel: GearTeeth): (radius: number) => number {
+function rootAngle(wheel: GearTeeth): (radius: number) => number {
   const { base } = gearRadii(wheel);
   const undercut = undercutOf(wheel);
   return (radius) => {

@@ -35,7 +35,7 @@ export {
 export type { SharpRoot } from './sharpRoot';
 export type { Box, SolidCheck } from './solidCheck';
 export { FILE_QUALITY, LAYER_QUALITY, type MeshQuality, SCREEN_QUALITY, type SolidMesh } from './solidMesh';
-export { OVERRUN_MM, type Stand, carriedStand, drawnInWorld, plainStand } from './stand';
+export { OVERRUN_MM, type Placement, carriedPlacement, drawnInWorld, plainPlacement } from './placement';
 export {
   type FaceTag,
   type Origins,

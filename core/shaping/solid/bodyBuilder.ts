@@ -29,17 +29,17 @@ import {
   type SolidCheck,
   SCREEN_QUALITY,
   type SolidMesh,
-  carriedStand,
+  carriedPlacement,
   drawnInWorld,
-  plainStand,
-  type Stand,
+  plainPlacement,
+  type Placement,
   type StepNote,
   type StepOutcome,
   type PlaceNumbers,
   KernelRefusal,
 } from '@core/shaping/part';
 import {
-  standOf,
+  placementOf,
   type StepInput,
   type StepNumbers,
   type Surroundings,
@@ -310,7 +310,7 @@ export class BodyBuilder {
       ? this.#attempt(() =>
           this.#standOf(step, place, placeIn(resolved.value), { ...there, ...surroundings }),
         )
-      : ok(plainStand(there.box));
+      : ok(plainPlacement(there.box));
     if (!stand.ok) return stand;
     const lengths = type.settled?.(step, resolved.value, stand.value) ?? resolved;
     if (!lengths.ok) return lengths;
@@ -384,10 +384,10 @@ export class BodyBuilder {
     place: Place<number>,
     numbers: PlaceNumbers,
     there: Pick<StepInput, 'before' | 'box' | 'earlier' | 'bodyOf'>,
-  ): Result<Stand, StepFault> {
-    if (!isThere(place) || !('outline' in step) || !step.outline) return standOf(place, numbers, there);
+  ): Result<Placement, StepFault> {
+    if (!isThere(place) || !('outline' in step) || !step.outline) return placementOf(place, numbers, there);
     const taken = frameOfOutline(step.outline, { kernel: this.kernel, ...there });
-    return taken.ok ? standOf(place, numbers, { ...there, taken: taken.value }) : taken;
+    return taken.ok ? placementOf(place, numbers, { ...there, taken: taken.value }) : taken;
   }
 
   /** For the picture of a step that failed: where its tool would have been. */
@@ -435,7 +435,7 @@ const taking = ({ step, lengths }: StepNumbers) => solidOf(step.kind).carries?.(
 function addTo(earlier: Map<string, StepNumbers>, numbers: StepNumbers): void {
   const taken = taking(numbers);
   if (taken) {
-    for (const [id, one] of earlier) earlier.set(id, { ...one, stand: carriedStand(one.stand, taken) });
+    for (const [id, one] of earlier) earlier.set(id, { ...one, stand: carriedPlacement(one.stand, taken) });
   }
   earlier.set(numbers.step.id, numbers);
 }

@@ -7,7 +7,7 @@ import { askedOf, isFarOff, wantedOf } from '@core/fitting/trial';
 import { instrumentIn } from '@core/record/workshop';
 
 import { useRepairContext } from '../../inRepair/useRepairContext';
-import { footId } from '../../jobs/askedSizes';
+import { firstLayerId } from '../../jobs/askedSizes';
 import { InstrumentSheet } from '../../measuring/InstrumentSheet';
 import { Pad } from '../../measuring/Pad';
 import { PracticeCaliper } from '../../measuring/PracticeCaliper';
@@ -107,7 +107,7 @@ export function MeasureSheet({
       ) : null}
       <View className="-mx-4">
         {preferences.practiceCaliper ? (
-          <PracticeCaliper key={where} first={practice && isFoot ? footId(practice) : practice} />
+          <PracticeCaliper key={where} first={practice && isFoot ? firstLayerId(practice) : practice} />
         ) : null}
         <Pad
           instrument={instrument}

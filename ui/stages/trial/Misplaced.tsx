@@ -4,7 +4,7 @@ import { Text, View } from 'react-native';
 import type { Trial, TrialResult } from '@core/record/model';
 import { readTyped } from '@core/foundations/formula';
 import { typedUnitOf } from '@core/foundations/quantity';
-import { nextPlace, placeMakerOf, standsAsTried, triedRevision, type Way } from '@core/fitting/trial';
+import { nextPlace, placeMakerOf, isPlacedAsTried, triedRevision, type PlaceAxis } from '@core/fitting/trial';
 import { movedPrefix, nextPlaceReason, nextPlaceSentences, wayWords } from '@core/reporting/wording';
 
 import { useChangeRepair } from '../../api/useRepair';
@@ -21,7 +21,7 @@ import { PointPlaceSheet } from './PointPlaceSheet';
 /** As far as a trial takes a place to be off, mm. */
 const FURTHEST_MM = 1000;
 
-const PART_OF: Record<Way, 'firstMm' | 'secondMm'> = { x: 'firstMm', y: 'secondMm' };
+const PART_OF: Record<PlaceAxis, 'firstMm' | 'secondMm'> = { x: 'firstMm', y: 'secondMm' };
 
 /** A place that is off: which way it should go and how far, and what in the recipe follows from that. */
 export function Misplaced({
@@ -59,7 +59,7 @@ export function Misplaced({
     );
   }
   const off = result.misplaced ?? { firstMm: 0, secondMm: 0 };
-  const change = (way: Way, mm: number) => {
+  const change = (way: PlaceAxis, mm: number) => {
     const next = { ...off, [PART_OF[way]]: mm };
     onChange(next.firstMm === 0 && next.secondMm === 0 ? undefined : next);
   };
@@ -70,7 +70,7 @@ export function Misplaced({
   return (
     <View className="gap-1.5" role="group" aria-label={`Where ${result.fitName} should be`}>
       <GroupHeading>Where should it be?</GroupHeading>
-      {standsAsTried(result.fitId, { bodies: repair.bodies, numbers }, then) ? (
+      {isPlacedAsTried(result.fitId, { bodies: repair.bodies, numbers }, then) ? (
         <View className="items-start">
           <Button label="Point at it on the part" onPress={() => setPointing(true)} />
         </View>

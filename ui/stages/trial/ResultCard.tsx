@@ -16,7 +16,7 @@ import { GroupHeading, Heading } from '../../shared/Heading';
 import { Switch } from '../../shared/Switch';
 import { ClearanceRule } from './ClearanceRule';
 import { FeelRow } from './FeelRow';
-import { FootTold } from './FootTold';
+import { FirstLayerNote } from './FirstLayerNote';
 import { Meaning } from './Meaning';
 import { MeasureSheet } from './MeasureSheet';
 import { Misplaced } from './Misplaced';
@@ -109,7 +109,7 @@ export function ResultCard({
           </Text>
         )}
       </View>
-      <FootTold result={result} />
+      <FirstLayerNote result={result} />
       <Meaning judged={judged} tag={tag} trial={trial} />
       {isRow ? null : (
         <Misplaced

@@ -1,7 +1,7 @@
 import { no } from '@core/foundations/fault';
 import { takesAway, type SettledStepOf } from '@core/record/model';
 import type { Curve } from '@core/shaping/outline';
-import { type Stand } from '@core/shaping/part';
+import { type Placement } from '@core/shaping/part';
 import { type StepSolid, line, turnedSolid, POINT_BELOW_MM, acrossAnnotation } from '@core/shaping/forming';
 
 /** Cone, or stump of one. Faces: wall, bottom, top. */
@@ -44,7 +44,7 @@ export const solid: StepSolid<'cone'> = {
 };
 
 /** A cut cone begins at its face exactly: past it, it would widen on. */
-function coneHeights(step: SettledStepOf<'cone'>, height: number, { level, up }: Stand) {
+function coneHeights(step: SettledStepOf<'cone'>, height: number, { level, up }: Placement) {
   return up || !takesAway(step.effect)
     ? { low: level, high: level + height }
     : { low: level - height, high: level };

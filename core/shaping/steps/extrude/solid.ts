@@ -24,7 +24,14 @@ import {
   type Region,
 } from '@core/shaping/outline';
 import { type Vec3, along } from '@core/foundations/vectors';
-import { type Annotation, frameFacing, toLocal, OVERRUN_MM, type Stand, faceTag } from '@core/shaping/part';
+import {
+  type Annotation,
+  frameFacing,
+  toLocal,
+  OVERRUN_MM,
+  type Placement,
+  faceTag,
+} from '@core/shaping/part';
 import {
   drafted,
   faceOfPick,
@@ -309,21 +316,21 @@ function raisedUpTo(
 }
 
 /** From the level of its place past the whole part. */
-function farReach({ level, box }: Stand, way: 1 | -1): { from: number; to: number } {
+function farReach({ level, box }: Placement, way: 1 | -1): { from: number; to: number } {
   const far = way > 0 ? (box?.[5] ?? level) : (box?.[2] ?? level);
   const past = way * Math.max(way * (far - level), 0) + way * OVERRUN_MM;
   return { from: Math.min(level, level + past), to: Math.max(level, level + past) };
 }
 
 /** How far an outline that is held by its own edge has to go to be where it will stand. */
-function shiftOf(region: Region, { at, flush }: Stand): Point {
+function shiftOf(region: Region, { at, flush }: Placement): Point {
   const box = boxOfLoop(region.outer);
   return [0, 1].map((axis) =>
     flush[axis] === 0 ? 0 : at[axis]! - (flush[axis]! < 0 ? box[axis]! : box[axis + 2]!),
   ) as [number, number];
 }
 
-function heights(step: SettledStepOf<'extrude'>, lengths: LengthsOf<'extrude'>, stand: Stand) {
+function heights(step: SettledStepOf<'extrude'>, lengths: LengthsOf<'extrude'>, stand: Placement) {
   const { height } = lengths;
   if (!height || !step.bothWays) return reach(stand, step.effect, height?.mm ?? null);
   return { from: stand.level - height.mm / 2, to: stand.level + height.mm / 2 };
@@ -332,7 +339,7 @@ function heights(step: SettledStepOf<'extrude'>, lengths: LengthsOf<'extrude'>, 
 function placed(
   step: SettledStepOf<'extrude'>,
   lengths: LengthsOf<'extrude'>,
-  { at }: Stand,
+  { at }: Placement,
 ): Result<Loop, StepFault> {
   const loop = knownLoop(step.outline, lengths.outline);
   return loop.ok ? ok(placedLoop(loop.value, step.turn, at)) : loop;
@@ -343,7 +350,7 @@ function checkPlace(
   step: SettledStepOf<'extrude'>,
   lengths: LengthsOf<'extrude'>,
   loop: Loop,
-  { box, level, up }: Stand,
+  { box, level, up }: Placement,
 ): Result<null, StepFault> {
   if (!box) {
     return step.height === 'through' ? no({ code: 'extrude.nothingToGoThrough' }) : ok(null);
@@ -365,7 +372,7 @@ function outlineAnnotations(
   step: SettledStepOf<'extrude'>,
   lengths: LengthsOf<'extrude'>,
   loop: Loop,
-  [x, y]: Stand['at'],
+  [x, y]: Placement['at'],
   z: number,
 ): Annotation[] {
   const [x0, y0, x1, y1] = boxOfLoop(loop);

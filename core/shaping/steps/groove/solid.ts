@@ -1,6 +1,6 @@
 import { no, ok, type Result, type StepFault } from '@core/foundations/fault';
 import { broughtTo, boolean, cylinder } from '@core/shaping/kernel';
-import { drawnInWorld, type Stand, faceTag } from '@core/shaping/part';
+import { drawnInWorld, type Placement, faceTag } from '@core/shaping/part';
 import { type StepNumbers, type StepSolid, visibleReach } from '@core/shaping/forming';
 
 import type { LengthsOf } from '../kinds';
@@ -60,7 +60,7 @@ const at = (x: number, y: number, z: number): [number, number, number] => [x, y,
 function grooveOn(
   rim: StepNumbers | undefined,
   { width, depth, up }: LengthsOf<'groove'>,
-): Result<{ stand: Stand; radius: number; low: number }, StepFault> {
+): Result<{ stand: Placement; radius: number; low: number }, StepFault> {
   if (rim?.kind !== 'disc' || rim.cuts) {
     return no({ code: 'step.pickLost', lookingFor: { is: 'rimItWasCutIn' } });
   }
@@ -76,6 +76,6 @@ function grooveOn(
   if (depth.mm >= radius) return no({ code: 'groove.deeperThanRadius', depth, radiusMm: radius });
   // A rim that is held by its edge has been moved by its radius.
   const [x, y] = rim.stand.at.map((held, axis) => held - rim.stand.flush[axis]! * radius) as [number, number];
-  const stand: Stand = { ...rim.stand, at: [x, y], flush: [0, 0] };
+  const stand: Placement = { ...rim.stand, at: [x, y], flush: [0, 0] };
   return ok({ stand, radius, low: low + (rimWidth - width.mm) / 2 + aside });
 }

@@ -9,7 +9,7 @@ import {
 } from '@core/shaping/kernel';
 import { type SettledStepOf } from '@core/record/model';
 import { cornerRadiusOf, loopOf, placedLoop, pointLoop, type Curve, type Point } from '@core/shaping/outline';
-import { type Annotation, OVERRUN_MM, type Stand, faceTag } from '@core/shaping/part';
+import { type Annotation, OVERRUN_MM, type Placement, faceTag } from '@core/shaping/part';
 import { type StepSolid, depthOfFloor } from '@core/shaping/forming';
 
 import type { DrillLengths, NutLengths } from './numbers';
@@ -82,7 +82,7 @@ function holeTool(
   kernel: Kernel,
   step: SettledStepOf<'hole'>,
   lengths: DrillLengths,
-  stand: Stand,
+  stand: Placement,
 ): TaggedSolid {
   const { at, level, past, up } = stand;
   const radius = lengths.diameter.mm / 2;
@@ -137,7 +137,7 @@ function withPocket(
   hole: TaggedSolid,
   step: SettledStepOf<'hole'>,
   head: NutLengths,
-  stand: Stand,
+  stand: Placement,
   depth: number,
 ): TaggedSolid {
   const { at, level, past, up } = stand;
@@ -183,7 +183,7 @@ function slotOut(
   kernel: Kernel,
   step: SettledStepOf<'hole'>,
   { across }: NutLengths,
-  { at, box }: Stand,
+  { at, box }: Placement,
   { z, height, turn }: { z: number; height: number; turn: number },
 ): TaggedSolid {
   const [x0, y0, , x1, y1] = box ?? [0, 0, 0, 0, 0, 0];
@@ -201,12 +201,13 @@ function slotOut(
   );
 }
 
-const thicknessOf = ({ level, up, box }: Stand) => (up ? (box?.[5] ?? 0) - level : level - (box?.[2] ?? 0));
+const thicknessOf = ({ level, up, box }: Placement) =>
+  up ? (box?.[5] ?? 0) - level : level - (box?.[2] ?? 0);
 
 /** Says no to holes that would leave nothing of the body, miss it, or come out of its far side by mistake. */
 function checkAgainst(
   step: SettledStepOf<'hole'>,
-  stand: Stand,
+  stand: Placement,
   lengths: DrillLengths,
 ): Result<null, StepFault> {
   const { diameter, depth, head } = lengths;

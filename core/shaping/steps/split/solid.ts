@@ -15,7 +15,7 @@ import {
 import type { SettledStepOf } from '@core/record/model';
 import { pointLoop, type Point } from '@core/shaping/outline';
 import { type Vec3, along, dot, minus } from '@core/foundations/vectors';
-import { type Box, boxIn, frameFacing, type Frame, plainStand, faceTag } from '@core/shaping/part';
+import { type Box, boxIn, frameFacing, type Frame, plainPlacement, faceTag } from '@core/shaping/part';
 import { faceOfPick, type StepInput, type StepSolid } from '@core/shaping/forming';
 import { SAME_MM } from '@core/foundations/tolerance';
 
@@ -103,7 +103,7 @@ function halfSpace(kernel: Kernel, frame: Frame, box: Box, side: 'low' | 'high',
   const around = boxIn(frame, box);
   const range = (axis: number) => ({ from: around[axis]! - 1, to: around[axis + 3]! + 1 });
   const z = side === 'low' ? { from: around[2] - 1, to: 0 } : { from: 0, to: around[5] + 1 };
-  return broughtTo({ ...plainStand(null), frame }, uprightBlock(kernel, [range(0), range(1), z], tag));
+  return broughtTo({ ...plainPlacement(null), frame }, uprightBlock(kernel, [range(0), range(1), z], tag));
 }
 
 /** A block between two values of each axis, all of its faces under one tag. */
@@ -144,7 +144,7 @@ function withPegs(
         { x, y, z: -length, radius: radius + grow, height: 2 * length + grow },
         () => faceTag(step.id, role),
       );
-      return broughtTo({ ...plainStand(null), frame }, made);
+      return broughtTo({ ...plainPlacement(null), frame }, made);
     });
   const [pegs, sockets] = [cylinders(0, 'peg'), cylinders(play, 'socket')];
   let [withPegsOn, withSockets]: [TaggedSolid, TaggedSolid] = [low, high];
@@ -188,7 +188,7 @@ function withTies(
       return { from: at - half, to: at + half };
     });
     const through = { from: around[2] - 1, to: around[5] + 1 };
-    return broughtTo({ ...plainStand(null), frame }, uprightBlock(kernel, [...across, through], tag));
+    return broughtTo({ ...plainPlacement(null), frame }, uprightBlock(kernel, [...across, through], tag));
   });
   const cut = halves.map((half) => booleanWithAll('cut', half, slots));
   for (const slot of slots) slot.dispose();

@@ -9,7 +9,7 @@ import {
 } from '@core/shaping/kernel';
 import type { SettledStepOf } from '@core/record/model';
 import { cornerLoop, placedLoop, type Curve, type Loop, type Point } from '@core/shaping/outline';
-import { type Annotation, SMALLEST_MM, faceTag, type Stand } from '@core/shaping/part';
+import { type Annotation, SMALLEST_MM, faceTag, type Placement } from '@core/shaping/part';
 import { blended, type StepSolid } from '@core/shaping/forming';
 
 import type { LengthsOf } from '../kinds';
@@ -67,7 +67,7 @@ function blendedThrough(
   step: SettledStepOf<'stations'>,
   lengths: Lengths,
   kernel: Kernel,
-  { at: [x, y], level }: Stand,
+  { at: [x, y], level }: Placement,
 ): Result<TaggedSolid, StepFault> {
   const smooth = step.between === 'smooth' && lengths.rows.length > 2;
   const oval = !smooth && lengths.rows.every(isWide) ? ellipse : ovalOfPoints;
@@ -122,7 +122,7 @@ const box = (a: number, b: number): Loop =>
 function profileOf(
   step: SettledStepOf<'stations'>,
   lengths: Lengths,
-  { level }: Stand,
+  { level }: Placement,
 ): Result<Loop, StepFault> {
   const points: Point[] = [];
   for (const [index, { at, diameter }] of lengths.rows.entries()) {

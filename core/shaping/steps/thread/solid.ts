@@ -1,7 +1,7 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/foundations/fault';
 import { cylinder } from '@core/shaping/kernel';
 import type { SettledStepOf } from '@core/record/model';
-import { OVERRUN_MM, type Stand, faceTag } from '@core/shaping/part';
+import { OVERRUN_MM, type Placement, faceTag } from '@core/shaping/part';
 import { type StepSolid, threadedRod, type Mouth } from '@core/shaping/forming';
 import { ridgeOf, THREADS, threadForm } from '@core/foundations/standards';
 
@@ -88,7 +88,7 @@ function roomFor(
   acrossMm: number,
   size: string,
   length: NamedLength | null,
-  { at: [x, y], level, up, box }: Stand,
+  { at: [x, y], level, up, box }: Placement,
 ): Result<null, StepFault> {
   const [x0, y0, z0, x1, y1, z1] = box!;
   const bore: NamedLength = { what: `thread ${size}`, tag: null, mm: acrossMm };
@@ -106,7 +106,7 @@ function roomFor(
 }
 
 /** Where a threaded hole comes out of the part. */
-function mouthsOf({ length }: SettledStepOf<'thread'>, { level, up, box }: Stand): Mouth[] {
+function mouthsOf({ length }: SettledStepOf<'thread'>, { level, up, box }: Placement): Mouth[] {
   const own: Mouth = { z: level, way: up ? -1 : 1 };
   if (length !== 'through') return [own];
   return [
@@ -118,7 +118,7 @@ function mouthsOf({ length }: SettledStepOf<'thread'>, { level, up, box }: Stand
 function heightsOf(
   { side }: SettledStepOf<'thread'>,
   length: number | null,
-  { level, up, past, box }: Stand,
+  { level, up, past, box }: Placement,
 ) {
   if (side === 'outside') return { from: level, to: level + (length ?? 0) };
   if (length === null) return { from: (box?.[2] ?? 0) - OVERRUN_MM, to: (box?.[5] ?? 0) + OVERRUN_MM };

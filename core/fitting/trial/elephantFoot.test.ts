@@ -3,7 +3,7 @@ import { BENCH_CALIPER_ID, type MadeReading, type Trial } from '@core/record/mod
 import { rackWheel } from '@core/testing/repairDraft';
 import { DEFAULT_WORKSHOP, layerPrinterFor, machineIn } from '@core/record/workshop';
 
-import { footSpread, footSpreadsOf } from './foot';
+import { elephantFootOf, elephantFeetOf } from './elephantFoot';
 import { newTrial } from './newTrial';
 
 const reading = (mm: number): MadeReading => ({
@@ -14,15 +14,17 @@ const reading = (mm: number): MadeReading => ({
 const foot = (takenBackMm: number, ...mms: number[]) => ({ takenBackMm, made: mms.map(reading) });
 
 test('an outside that is broader at its foot spread by half of that, and by what was taken back', () => {
-  expect(footSpread({ feature: 'peg', made: [reading(10.02)], foot: foot(0.1, 10.1, 10.14) })).toBeCloseTo(
-    0.1 + (10.12 - 10.02) / 2,
+  expect(
+    elephantFootOf({ feature: 'peg', made: [reading(10.02)], foot: foot(0.1, 10.1, 10.14) }),
+  ).toBeCloseTo(0.1 + (10.12 - 10.02) / 2, 9);
+  // A hole is narrower there.
+  expect(elephantFootOf({ feature: 'bore', made: [reading(6.1)], foot: foot(0.1, 6.04) })).toBeCloseTo(
+    0.13,
     9,
   );
-  // A hole is narrower there.
-  expect(footSpread({ feature: 'bore', made: [reading(6.1)], foot: foot(0.1, 6.04) })).toBeCloseTo(0.13, 9);
-  expect(footSpread({ feature: 'bore', made: [], foot: foot(0.1, 6.04) })).toBeNull();
-  expect(footSpread({ feature: 'bore', made: [reading(6.1)], foot: foot(0.1) })).toBeNull();
-  expect(footSpread({ feature: 'bore', made: [reading(6.1)] })).toBeNull();
+  expect(elephantFootOf({ feature: 'bore', made: [], foot: foot(0.1, 6.04) })).toBeNull();
+  expect(elephantFootOf({ feature: 'bore', made: [reading(6.1)], foot: foot(0.1) })).toBeNull();
+  expect(elephantFootOf({ feature: 'bore', made: [reading(6.1)] })).toBeNull();
 });
 
 const repair = rackWheel();
@@ -49,10 +51,10 @@ test('what somebody left out teaches nothing', () => {
   const trial = begun();
   const [result] = trial.results;
   const measured = { ...result!, made: [reading(6.3)], foot: foot(0.1, 6.24) };
-  expect(footSpreadsOf([{ ...trial, results: [measured] }], DEFAULT_WORKSHOP)).toMatchObject([
+  expect(elephantFeetOf([{ ...trial, results: [measured] }], DEFAULT_WORKSHOP)).toMatchObject([
     { id: 'trial/0', trialId: 'trial', mm: expect.closeTo(0.13, 9) as number },
   ]);
   expect(
-    footSpreadsOf([{ ...trial, results: [{ ...measured, leftOut: 'a slip' }] }], DEFAULT_WORKSHOP),
+    elephantFeetOf([{ ...trial, results: [{ ...measured, leftOut: 'a slip' }] }], DEFAULT_WORKSHOP),
   ).toEqual([]);
 });

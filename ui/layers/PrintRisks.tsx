@@ -1,8 +1,8 @@
 import { Text, View } from 'react-native';
 
 import type { Material } from '@core/record/model';
-import type { Footing } from '@core/making/printing';
-import { standsOf } from '@core/record/workshop';
+import type { PartPlacement } from '@core/making/printing';
+import { resistancesOf } from '@core/record/workshop';
 
 import { useShow } from '../preferences/useShow';
 import { Button } from '../shared/Button';
@@ -11,7 +11,7 @@ import { Button } from '../shared/Button';
 const LONG_MM = 60;
 
 /** What a material does as it is laid that is worth a word: corners that lift off the bed, strings from piece to piece. */
-export function LaysBadly({
+export function PrintRisks({
   material,
   footings,
   foot,
@@ -19,13 +19,13 @@ export function LaysBadly({
 }: {
   material: Material;
   /** What lies on the bed, the leading spare first. */
-  footings: readonly Footing[];
+  footings: readonly PartPlacement[];
   /** What is laid round the foot of the leading one. */
   foot: string;
   onEars(): void;
 }) {
   const show = useShow();
-  const stands = standsOf(material);
+  const stands = resistancesOf(material);
   const [leading] = footings;
   const longMm = leading ? longestOf(leading.hull) : 0;
   const lifts = stands.lifts !== 'suited' && longMm > LONG_MM && foot !== 'brim' && foot !== 'ears';
@@ -54,7 +54,7 @@ export function LaysBadly({
 }
 
 /** The longest way across an outline. */
-const longestOf = (hull: Footing['hull']): number =>
+const longestOf = (hull: PartPlacement['hull']): number =>
   Math.max(
     0,
     ...hull.flatMap(([x, y], index) => hull.slice(index + 1).map(([u, v]) => Math.hypot(x - u, y - v))),

@@ -1,20 +1,20 @@
 import { Pressable, ScrollView, Text, View } from 'react-native';
 
 import type { Vec3 } from '@core/foundations/vectors';
-import type { WayUp } from '@core/making/printing';
+import type { Orientation } from '@core/making/printing';
 
 import { LineDrawing } from '../shared/LineDrawing';
 import type { DrawnWay } from './useLayers';
 
 /** The part as it may lie, drawn, each with its reasons; a tap lays it down. */
-export function WayChoice({
+export function OrientationChoice({
   ways,
   down,
   onChange,
 }: {
   ways: readonly DrawnWay[];
   down: Vec3;
-  onChange(way: WayUp): void;
+  onChange(way: Orientation): void;
 }) {
   if (ways.length === 0) return null;
   return (
@@ -55,12 +55,12 @@ export const isSameDown = (one: Vec3, other: Vec3) =>
   one[0] * other[0] + one[1] * other[1] + one[2] * other[2] > 0.9999;
 
 /** What speaks for and against a way, as short sentences. */
-function reasonsOf({ heightMm, footMm2, overhangMm2, across }: WayUp): string[] {
+function reasonsOf({ heightMm, contactMm2, overhangMm2, across }: Orientation): string[] {
   return [
     ...(across === null ? [] : [loadWords(across)]),
     overhangMm2 < 1 ? 'no overhangs' : `${overhangMm2.toFixed(0)} mm² overhang`,
     `${heightMm.toFixed(1)} mm high`,
-    footMm2 < 1 ? 'almost no contact with the bed' : `${footMm2.toFixed(0)} mm² on the bed`,
+    contactMm2 < 1 ? 'almost no contact with the bed' : `${contactMm2.toFixed(0)} mm² on the bed`,
   ];
 }
 

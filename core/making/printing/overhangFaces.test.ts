@@ -1,10 +1,10 @@
-import { AS_IT_STANDS, hangingFaces, laidDown } from '@core/making/printing';
+import { AS_MODELLED, overhangFaces, oriented } from '@core/making/printing';
 import { ball, block, cone, together } from '@core/testing/solids3d';
-import { jobOf, laid, partOf } from '@core/testing/laid';
+import { jobOf, sliceNow, partOf } from '@core/testing/sliced';
 
 const degree = Math.PI / 180;
-const of = (mesh: Parameters<typeof laidDown>[0], overhang = 45 * degree) =>
-  hangingFaces(laidDown(mesh, AS_IT_STANDS), overhang);
+const of = (mesh: Parameters<typeof oriented>[0], overhang = 45 * degree) =>
+  overhangFaces(oriented(mesh, AS_MODELLED), overhang);
 const lengthOf = (hatching: Float32Array) => {
   let sum = 0;
   for (let at = 0; at < hatching.length; at += 6) {
@@ -32,11 +32,11 @@ test('under a table all but its leg hangs, hatched a millimetre apart', () => {
 test('what stands on the bed does not hang, and neither does what leans as little as the machine manages', () => {
   expect(of(block(20, 20, 5)).areaMm2).toBe(0);
   // A cone on its tip leans by half its opening: 10 mm out over 20 up.
-  const tip = laidDown(cone(20, 20), [0, 0, 1]);
+  const tip = oriented(cone(20, 20), [0, 0, 1]);
   const lean = Math.atan(10 / 20);
-  expect(hangingFaces(tip, lean + 2 * degree).areaMm2).toBe(0);
+  expect(overhangFaces(tip, lean + 2 * degree).areaMm2).toBe(0);
   const mantle = Math.PI * 10 * Math.hypot(10, 20);
-  expect(hangingFaces(tip, lean - 2 * degree).areaMm2 / mantle).toBeCloseTo(1, 2);
+  expect(overhangFaces(tip, lean - 2 * degree).areaMm2 / mantle).toBeCloseTo(1, 2);
 });
 
 test('of a ball the cap below the lean that is managed hangs: 2πr²(1 − sin of it)', () => {
@@ -49,7 +49,7 @@ test('it is painted on every piece, where it stands on the bed', () => {
     { mesh: block(6, 6, 10), at: [0, 0, 5] },
     { mesh: block(30, 20, 4), at: [0, 0, 12] },
   );
-  const { hanging, job } = laid(
+  const { hanging, job } = sliceNow(
     jobOf([
       partOf(table, {
         pieces: 2,

@@ -2,13 +2,13 @@ import { fireEvent, render, screen } from '@testing-library/react';
 
 import { drawingOf, happeningsIn } from '@core/making/printing';
 import { block, together } from '@core/testing/solids3d';
-import { jobOf, laid, partOf } from '@core/testing/laid';
+import { jobOf, sliceNow, partOf } from '@core/testing/sliced';
 
-import type { LaidReply } from './protocol';
-import { Told, type Mends, type Watched } from './Told';
+import type { SliceReply } from './protocol';
+import { SliceReport, type Mends, type Watched } from './SliceReport';
 
 const table = together({ mesh: block(6, 6, 8), at: [0, 0, 4] }, { mesh: block(40, 30, 2), at: [0, 0, 9] });
-const { job, figures, sliced, footings, hanging } = laid(
+const { job, figures, sliced, footings, hanging } = sliceNow(
   jobOf([
     partOf(table, {
       name: 'Table',
@@ -20,7 +20,7 @@ const { job, figures, sliced, footings, hanging } = laid(
     }),
   ]),
 );
-const reply: LaidReply = {
+const reply: SliceReply = {
   drawing: drawingOf(job),
   told: { by: 'filament', figures, warnings: sliced.warnings },
   happenings: happeningsIn(sliced),
@@ -33,7 +33,13 @@ test('a place that is to be watched is shown in its layer, and mended by a tap',
   const acts: string[] = [];
   const show = (mends: Mends) =>
     render(
-      <Told reply={reply} layer={0} bedMm={[220, 220]} mends={mends} onShow={(place) => shown.push(place)} />,
+      <SliceReport
+        reply={reply}
+        layer={0}
+        bedMm={[220, 220]}
+        mends={mends}
+        onShow={(place) => shown.push(place)}
+      />,
     );
   const first = show({
     onSupports: () => acts.push('supports'),
@@ -76,8 +82,8 @@ test('resin that is shut in is let out by a hole, in the spare whose page it is 
       },
     };
     return render(
-      <Told
-        reply={{ ...reply, told, footings: both } as unknown as LaidReply}
+      <SliceReport
+        reply={{ ...reply, told, footings: both } as unknown as SliceReply}
         layer={0}
         bedMm={[120, 70]}
         mends={{ onSupports: null, onSuggestedWay: null, onDrain }}

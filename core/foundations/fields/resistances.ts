@@ -3,7 +3,7 @@ export const GRADES = ['suited', 'withCare', 'unsuited'] as const;
 export type Grade = (typeof GRADES)[number];
 
 /** What a material may have to stand: light, wet, food, cold, knocks, rubbing, a load that stays; and what it does while it is laid in layers. */
-export const STANDINGS = [
+export const RESISTANCES = [
   'sun',
   'water',
   'food',
@@ -14,4 +14,4 @@ export const STANDINGS = [
   'strings',
   'lifts',
 ] as const;
-export type Standing = (typeof STANDINGS)[number];
+export type Resistance = (typeof RESISTANCES)[number];

@@ -13,7 +13,7 @@ const SKIRT_LOOPS = 2;
 const SHARP = (110 / 180) * Math.PI;
 
 /** What is laid round the foot of a part in its first layer. */
-export function footOf(foot: Area, { foot: kind, footMm, lineMm }: LayerSettings): LayerPath[] {
+export function adhesionOf(foot: Area, { foot: kind, footMm, lineMm }: LayerSettings): LayerPath[] {
   if (foot.length === 0) return [];
   switch (kind) {
     case 'none':
@@ -35,7 +35,7 @@ export function footOf(foot: Area, { foot: kind, footMm, lineMm }: LayerSettings
 }
 
 /** How far beyond the part it reaches, mm. */
-export function footReachMm({
+export function adhesionReachMm({
   foot,
   footMm,
   lineMm,

@@ -5,9 +5,9 @@ import { planeOf } from './planeOf';
 import type { Scope } from './scope';
 
 /** How a face stands: level; upright, flat or round; upright and smooth; or any other way. */
-export type Standing = 'level' | 'upright' | 'smooth' | 'other';
+export type FaceSlope = 'level' | 'upright' | 'smooth' | 'other';
 
-export function standingOf(kernel: Kernel, scope: Scope, face: Shape): Standing {
+export function faceSlopeOf(kernel: Kernel, scope: Scope, face: Shape): FaceSlope {
   const surface = scope.keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(face)), true));
   switch (surface.GetType()) {
     case 'GeomAbs_Plane': {

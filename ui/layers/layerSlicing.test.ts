@@ -3,10 +3,10 @@ import { unzipSync } from 'fflate';
 import { BoxGeometry } from 'three';
 
 import { weld } from '@core/shaping/part';
-import { settingsNamed } from '@core/testing/laid';
+import { settingsNamed } from '@core/testing/sliced';
 import { FILAMENTS, LAYER_PRINTERS, RESIN_PRINTERS, RESIN_SETS, RESINS } from '@core/record/workshop';
 
-import { LayerDesk } from './layerDesk';
+import { LayerSlicing } from './layerSlicing';
 
 const block = () => {
   const { index, attributes } = new BoxGeometry(20, 20, 10);
@@ -36,10 +36,10 @@ const inSet = (id: 'draft' | 'fine'): SliceRequest => ({
 const atOnce = () => Promise.resolve();
 
 test('lays a block, tells its figures, and gives its job', async () => {
-  const desk = new LayerDesk(atOnce);
+  const desk = new LayerSlicing(atOnce);
   expect(await desk.gcode('Block', '2026-11-28T08:00:00Z')).toMatchObject({ ok: false });
   await desk.setMesh('block', block());
-  const reply = await desk.lay(request, () => {});
+  const reply = await desk.slice(request, () => {});
   if (!reply?.ok) throw new Error(reply ? reply.fault.code : 'ended');
   expect(reply.value.drawing.begins).toHaveLength(51);
   expect(reply.value.told.figures.layers).toBe(50);
@@ -54,12 +54,12 @@ test('a newer request ends the one before it, and stopping ends it at once', asy
   let now = 0;
   // Every look at the clock is a second later, so that it rests after each step.
   clock.mockImplementation(() => (now += 1000));
-  const desk = new LayerDesk(() => new Promise((resolve) => waiting.push(resolve)));
+  const desk = new LayerSlicing(() => new Promise((resolve) => waiting.push(resolve)));
   await desk.setMesh('block', block());
   const shares: number[] = [];
-  const first = desk.lay(request, (share) => shares.push(share));
+  const first = desk.slice(request, (share) => shares.push(share));
   expect(waiting).toHaveLength(1);
-  const second = desk.lay(inSet('draft'), () => {});
+  const second = desk.slice(inSet('draft'), () => {});
   waiting.shift()!();
   expect(await first).toBeNull();
   await desk.cancel();
@@ -74,7 +74,7 @@ test('comparing while a spare is being laid ends neither; another part ends both
   const clock = jest.spyOn(performance, 'now');
   let now = 0;
   clock.mockImplementation(() => (now += 1000));
-  const desk = new LayerDesk(() => new Promise((resolve) => waiting.push(resolve)));
+  const desk = new LayerSlicing(() => new Promise((resolve) => waiting.push(resolve)));
   await desk.setMesh('block', block());
   const goOn = async (until: Promise<unknown>) => {
     let isOver = false;
@@ -84,10 +84,10 @@ test('comparing while a spare is being laid ends neither; another part ends both
       await Promise.resolve();
     }
   };
-  const both = Promise.all([desk.lay(request, () => {}), desk.compare(request)]);
+  const both = Promise.all([desk.slice(request, () => {}), desk.compare(request)]);
   await goOn(both);
   expect(await both).toMatchObject([{ ok: true }, { ok: true }]);
-  const ended = Promise.all([desk.lay(inSet('fine'), () => {}), desk.compare(inSet('fine'))]);
+  const ended = Promise.all([desk.slice(inSet('fine'), () => {}), desk.compare(inSet('fine'))]);
   await desk.setMesh('block', block());
   await goOn(ended);
   expect(await ended).toEqual([null, null]);
@@ -95,9 +95,9 @@ test('comparing while a spare is being laid ends neither; another part ends both
 });
 
 test('comparing leaves the job that was laid', async () => {
-  const desk = new LayerDesk(atOnce);
+  const desk = new LayerSlicing(atOnce);
   await desk.setMesh('block', block());
-  const laid = await desk.lay(request, () => {});
+  const laid = await desk.slice(request, () => {});
   const other = await desk.compare({
     ...request,
     machine: { id: 'quick-printer', name: 'Quick printer', printer: LAYER_PRINTERS[1]! },
@@ -114,31 +114,31 @@ test('comparing leaves the job that was laid', async () => {
 });
 
 test('a spare whose mesh is not there yet is told, and nothing is laid without it', async () => {
-  const desk = new LayerDesk(atOnce);
+  const desk = new LayerSlicing(atOnce);
   await desk.setMesh('block', block());
   const other = { ...part, bodyId: 'hub', name: 'Hub' };
   const two = { ...request, parts: [part, other] };
-  expect(await desk.lay(two, () => {})).toMatchObject({ ok: false, fault: { code: 'slice.notLaid' } });
+  expect(await desk.slice(two, () => {})).toMatchObject({ ok: false, fault: { code: 'slice.notLaid' } });
   await desk.setMesh('hub', block());
-  const laid = await desk.lay(two, () => {});
+  const laid = await desk.slice(two, () => {});
   if (!laid?.ok) throw new Error('not laid');
   expect(laid.value.footings.map(({ name, at }) => [name, at.length])).toEqual([
     ['Block', 1],
     ['Hub', 1],
   ]);
   await desk.forget();
-  expect(await desk.lay(two, () => {})).toMatchObject({ ok: false, fault: { code: 'slice.notLaid' } });
+  expect(await desk.slice(two, () => {})).toMatchObject({ ok: false, fault: { code: 'slice.notLaid' } });
   expect(await desk.gcode('Both', '2026-11-30T08:00:00Z')).toMatchObject({ ok: false });
 });
 
 test('in resin it gives a stack of pictures and no G-code, and can be stopped while it draws', async () => {
-  const desk = new LayerDesk(atOnce);
+  const desk = new LayerSlicing(atOnce);
   await desk.setMesh('block', block());
   expect(await desk.pictures('Block', '2026-11-30T08:00:00Z', () => {})).toMatchObject({ ok: false });
   const printer = { ...RESIN_PRINTERS[0]!, pixels: [306, 172] as [number, number] };
   const set = { ...RESIN_SETS[0]!, layerMm: 0.1 };
   const inResin: SliceRequest = { ...request, resin: { printer, resin: RESINS[0]!, set } };
-  const reply = await desk.lay(inResin, () => {});
+  const reply = await desk.slice(inResin, () => {});
   if (!reply?.ok) throw new Error('not laid');
   expect(reply.value.told).toMatchObject({ by: 'resin', figures: { layers: 100 }, warnings: [] });
   expect(await desk.gcode('Block', '2026-11-30T08:00:00Z')).toMatchObject({ ok: false });
@@ -150,6 +150,6 @@ test('in resin it gives a stack of pictures and no G-code, and can be stopped wh
   const stopped = desk.pictures('Block', '2026-11-30T08:00:00Z', () => void desk.cancel());
   expect(await stopped).toBeNull();
   clock.mockRestore();
-  const plastic = await desk.lay({ ...inResin, resin: { printer, resin: null, set } }, () => {});
+  const plastic = await desk.slice({ ...inResin, resin: { printer, resin: null, set } }, () => {});
   expect(plastic).toMatchObject({ ok: false, fault: { code: 'slice.noResin', material: 'PETG' } });
 });

@@ -6,9 +6,9 @@ import {
   boxOf,
   comparedOver,
   foundFigures,
-  laidByAll,
+  alignedByAll,
   likelyUnit,
-  meshLaid,
+  meshAligned,
   painted,
   readFound,
   waysFromPlaces,
@@ -16,20 +16,20 @@ import {
   type FoundCompared,
   type FoundMesh,
   type FoundWays,
-  type Laid,
+  type Aligned,
   type PlacePair,
 } from '@core/checking/found';
 import type { ScanPlace } from '@core/record/model';
 import type { SolidMesh, WeldedMesh } from '@core/shaping/part';
 
-import type { FoundRead, FoundShown, LaidWays } from './protocol';
+import type { FoundRead, FoundShown, Alignments } from './protocol';
 
 /** A spare, a file that is laid over it, and what came of each way of laying it. */
-export class FoundDesk {
+export class ScanComparison {
   #spare: WeldedMesh | null = null;
   #file: { mesh: FoundMesh; name: string } | null = null;
   #inMm: WeldedMesh | null = null;
-  #ways: Laid[] = [];
+  #ways: Aligned[] = [];
   #isSure = false;
   /** The way that was shown last: with another limit it is not compared anew. */
   #shown: { way: number; byAll: boolean; compared: FoundCompared } | null = null;
@@ -53,15 +53,15 @@ export class FoundDesk {
     });
   }
 
-  lay(unitMm: number, onShare: (share: number) => void): Result<LaidWays, FoundFault> {
+  lay(unitMm: number, onShare: (share: number) => void): Result<Alignments, FoundFault> {
     if (!this.#file) throw new Error('nothing was read');
     this.#shown = null;
-    this.#inMm = meshLaid(this.#file.mesh, unitMm, new Matrix4());
+    this.#inMm = meshAligned(this.#file.mesh, unitMm, new Matrix4());
     const ways = waysOver(this.#inMm, this.#given(), this.#file.name, onShare);
     return ways.ok ? ok(this.#take(ways.value)) : ways;
   }
 
-  layAt({ turn, move, isSure }: ScanPlace): LaidWays {
+  layAt({ turn, move, isSure }: ScanPlace): Alignments {
     if (!this.#file) throw new Error('nothing was read');
     this.#inMm = this.#file.mesh;
     const place = new Matrix4().compose(new Vector3(...move), new Quaternion(...turn), new Vector3(1, 1, 1));
@@ -73,7 +73,7 @@ export class FoundDesk {
     return { positions: positions.slice(), indices: indices.slice() };
   }
 
-  layBy(pairs: readonly PlacePair[], onShare: (share: number) => void): Result<LaidWays, FoundFault> {
+  layBy(pairs: readonly PlacePair[], onShare: (share: number) => void): Result<Alignments, FoundFault> {
     const ways = waysFromPlaces(this.#piece(), this.#given(), pairs, onShare);
     return ways.ok ? ok(this.#take(ways.value)) : ways;
   }
@@ -85,7 +85,7 @@ export class FoundDesk {
     return { bytes: writePly(this.#piece()), place };
   }
 
-  #take({ ways, isSure }: FoundWays): LaidWays {
+  #take({ ways, isSure }: FoundWays): Alignments {
     this.#shown = null;
     this.#ways = ways;
     this.#isSure = isSure;
@@ -112,7 +112,7 @@ export class FoundDesk {
   #placeOf(way: number, byAll: boolean): Matrix4 {
     const laid = this.#ways[way];
     if (!laid) throw new Error('nothing is laid');
-    return (byAll ? laidByAll(this.#piece(), this.#given(), laid) : laid).place;
+    return (byAll ? alignedByAll(this.#piece(), this.#given(), laid) : laid).place;
   }
 
   #piece(): WeldedMesh {

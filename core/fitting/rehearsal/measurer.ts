@@ -7,7 +7,7 @@ import type { Lots } from './chances';
 import { meanMade, varied, type AskedFor, type RealMachine } from './realMachine';
 
 /** A place where a spare meets something, as it truly is. */
-export interface Place {
+export interface FitPlace {
   feature: FitFeature;
   fitClass: FitClass;
   /** The direction of the bed along which it lies; nobody knows it of what is round. */
@@ -27,7 +27,7 @@ const ODD_TRIAL = 0.1;
  * The person's bench: one hand, and a caliper of which half of the error is the same in everything it measures, and half is that of its inside or of its
  * outside jaws (ISO 13385-1:2019: error along the scale, shift between jaws).
  */
-export class Bench {
+export class Measurer {
   readonly #offMm: { inside: number; outside: number };
 
   constructor(private readonly lots: Lots) {
@@ -46,7 +46,7 @@ export class Bench {
   }
 
   /** What goes into a hole is measured from outside, and the other way round. */
-  readCounterpart({ feature, trueMm }: Pick<Place, 'feature' | 'trueMm'>): number[] {
+  readCounterpart({ feature, trueMm }: Pick<FitPlace, 'feature' | 'trueMm'>): number[] {
     const jaws = featureOf(feature).inside ? 'outside' : 'inside';
     return Array.from({ length: READINGS_OF_COUNTERPART }, () => this.read(trueMm, jaws));
   }
@@ -70,7 +70,7 @@ export class Bench {
 }
 
 /** A place drawn at random: round things mostly, of 3 to 60 mm, small ones as often as large ones. */
-export function drawPlace(lots: Lots): Place {
+export function drawPlace(lots: Lots): FitPlace {
   const feature = lots.oneOf<FitFeature>([
     ['bore', 35],
     ['peg', 20],
@@ -112,7 +112,7 @@ export class Make {
 }
 
 /** Sizes of one trial part with two to four places, measured; one in ten is odd: all of it off, or one number misread. */
-export function measuredTrial(make: Make, bench: Bench, lots: Lots, trialId: string): MadeSize[] {
+export function measuredTrial(make: Make, bench: Measurer, lots: Lots, trialId: string): MadeSize[] {
   const places = Array.from({ length: 2 + Math.floor(lots.uniform() * 3) }, () => drawPlace(lots));
   const made = places.map(({ feature, trueMm, along }, index) => {
     const asked = { feature, along, askedMm: Math.round(trueMm * 100) / 100 };
@@ -130,7 +130,7 @@ export function measuredTrial(make: Make, bench: Bench, lots: Lots, trialId: str
 const ROW_STEPS = [-0.3, -0.2, -0.1, 0, 0.1, 0.2, 0.3, 0.4, 0.5];
 
 /** A gauge row for a hole, measured: its nine holes, its length, breadth and thickness, the distance of its outermost holes and of the middle ones. */
-export function measuredGaugeRow(make: Make, bench: Bench, lots: Lots, trialId: string): MadeSize[] {
+export function measuredGaugeRow(make: Make, bench: Measurer, lots: Lots, trialId: string): MadeSize[] {
   const middleMm = Math.round(lots.between(4, 12) * 100) / 100;
   const pitchMm = Math.max(middleMm + 3.5, 11);
   // It lies along the bed from left to right.

@@ -13,7 +13,7 @@ import {
   WORLD,
   type Frame,
   OVERRUN_MM,
-  type Stand,
+  type Placement,
   type PlaceNumbers,
 } from '@core/shaping/part';
 import { SAME_MM } from '@core/foundations/tolerance';
@@ -31,7 +31,7 @@ const NORMALS: Record<Side, Vec3> = {
 };
 
 /** Works out where a step stands on what is there. */
-export function standOf(
+export function placementOf(
   place: Place<number>,
   numbers: PlaceNumbers,
   {
@@ -46,7 +46,7 @@ export function standOf(
     /** Where the outline stands that the step takes from elsewhere. */
     taken?: Frame | null;
   },
-): Result<Stand, StepFault> {
+): Result<Placement, StepFault> {
   for (const from of [place.xFrom, place.yFrom]) {
     if (typeof from === 'object' && !earlier.has(from.step)) {
       return no({ code: 'step.pickLost', lookingFor: { is: 'stepItsPlaceIsFrom' } });
@@ -62,7 +62,7 @@ export function standOf(
   const on = place.on ?? 'top';
   const [x, y] = [numbers.x.mm, numbers.y.mm];
   const lift = numbers.lift?.mm ?? 0;
-  let stand: Omit<Stand, 'past'>;
+  let stand: Omit<Placement, 'past'>;
   if (typeof on === 'string') {
     const frame = on === 'top' || on === 'bottom' ? WORLD : frameFacing([0, 0, 0], NORMALS[on]);
     const inFrame = box && (isWorld(frame) ? box : boxIn(frame, box));
@@ -104,7 +104,7 @@ export function standOf(
   return ok({ ...there, past: Math.max(outside, 0) + OVERRUN_MM });
 }
 
-function pastOf({ level, up, box }: Omit<Stand, 'past'>): number {
+function pastOf({ level, up, box }: Omit<Placement, 'past'>): number {
   const isOutermost = up ? level <= (box?.[2] ?? 0) + SAME_MM : level >= (box?.[5] ?? 0) - SAME_MM;
   return isOutermost ? OVERRUN_MM : 0;
 }
@@ -120,7 +120,7 @@ function positionIn(
   edges: Box | null,
   axle: readonly number[],
   middleOf: (from: FromStep | 'there') => Vec3,
-): Pick<Stand, 'at' | 'flush'> {
+): Pick<Placement, 'at' | 'flush'> {
   const along = (axis: 0 | 1, from: MeasuredFrom | FromStep = 'axle', value: number) => {
     const direction = axis === 0 ? frame.x : frame.y;
     // The largest of its parts tells which way of the part it runs along.

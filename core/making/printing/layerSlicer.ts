@@ -1,20 +1,20 @@
 import { no, ok, type Fault, type Result } from '@core/foundations/fault';
-import type { Filament, Laying as LayingOfBody, LayerPrinter, LayerSet } from '@core/record/model';
+import type { Filament, PrintSetup as LayingOfBody, LayerPrinter, LayerSet } from '@core/record/model';
 import type { WeldedMesh } from '@core/shaping/part';
 import { cornersOfArea, layerCount, Slicer, type LayerSettings, type Sliced } from '@core/making/slice';
 
-import { hangingAt, hangingFaces, type HangingFaces } from './hangingFaces';
+import { overhangsOnBed, overhangFaces, type OverhangFaces } from './overhangFaces';
 import { hullOf, type Hull } from './hull';
 import { jobFigures, type JobFigures } from './jobFigures';
 import type { BedPlace, PartOnBed } from './partOnBed';
 import { placesOnBed } from './placesOnBed';
 import { togetherOnBed, type BedLayers } from './togetherOnBed';
 import { toolpathOf, type Toolpath } from './toolpath';
-import { laidDown } from './wayUp';
+import { oriented } from './orientations';
 import { lineBreadthMm } from '@core/record/workshop';
 
 /** Parts that are to be made in layers, in one job. */
-export interface Laying {
+export interface LayerRequest {
   /** One at least; the first leads: its layers' heights hold for all. */
   parts: readonly PartOnBed[];
   machine: LayerPrinter;
@@ -24,7 +24,7 @@ export interface Laying {
 }
 
 /** A part as it stands on the bed, seen from above, mm. */
-export interface Footing {
+export interface PartPlacement {
   name: string;
   /** What it covers at most, and what of it touches the bed, about its own middle. */
   hull: Hull;
@@ -34,13 +34,13 @@ export interface Footing {
 }
 
 /** What came of it. */
-export interface LaidOut {
+export interface SlicedJob {
   sliced: BedLayers;
   job: Toolpath;
   figures: JobFigures;
-  footings: Footing[];
+  footings: PartPlacement[];
   /** What faces down over air, on the bed. */
-  hanging: HangingFaces;
+  hanging: OverhangFaces;
 }
 
 const MOST_LAYERS = 5000;
@@ -64,11 +64,11 @@ export function settingsFor(
   return { ...set, support, foot, lineMm: lineBreadthMm({ nozzleMm }) };
 }
 
-/** What stands in the way of laying a part, before anything is worked out. */
+/** What stands in the way of request a part, before anything is worked out. */
 function faultBefore(
   mesh: WeldedMesh,
   { layerMm, firstLayerMm }: LayerSettings,
-  { machine, material }: Pick<Laying, 'machine' | 'material'>,
+  { machine, material }: Pick<LayerRequest, 'machine' | 'material'>,
 ): Fault | null {
   const [low, high] = machine.layerMm;
   const mostMm = Math.min(high, 0.8 * machine.nozzleMm);
@@ -106,7 +106,7 @@ function sizeOf({ positions }: WeldedMesh): [number, number, number] {
 }
 
 /** A part as it was last laid down and sliced. */
-interface Kept {
+interface SlicedPart {
   down: string;
   laid: WeldedMesh;
   hull: Hull;
@@ -120,20 +120,20 @@ interface Kept {
  * Lays parts in layers, one job after another, and keeps of each part what stays the same: how it lies, and of its layers what a setting does not
  * touch. Another number of pieces, or another place on the bed, slices nothing anew.
  */
-export class LayerBench {
-  readonly #kept = new WeakMap<WeldedMesh, Kept>();
+export class LayerSlicer {
+  readonly #kept = new WeakMap<WeldedMesh, SlicedPart>();
 
   /** Works in steps; each gives the share that is done, 0 to 1. */
-  *layOut(laying: Laying): Generator<number, Result<LaidOut, Fault>> {
-    const { machine, material, density } = laying;
-    const { layerMm, firstLayerMm } = laying.parts[0]!.settings;
-    const parts = laying.parts.map((part) => ({
+  *slice(request: LayerRequest): Generator<number, Result<SlicedJob, Fault>> {
+    const { machine, material, density } = request;
+    const { layerMm, firstLayerMm } = request.parts[0]!.settings;
+    const parts = request.parts.map((part) => ({
       ...part,
       kept: this.#laidDown(part),
       settings: { ...part.settings, layerMm, firstLayerMm },
     }));
     for (const { kept, settings } of parts) {
-      const fault = faultBefore(kept.laid, settings, laying);
+      const fault = faultBefore(kept.laid, settings, request);
       if (fault) return no(fault);
     }
     const places = placesOnBed(
@@ -161,9 +161,9 @@ export class LayerBench {
       at,
       foot: cornersOfArea(foot),
     }));
-    const hanging = hangingAt(
+    const hanging = overhangsOnBed(
       parts.map(({ kept }, index) => ({
-        faces: hangingFaces(kept.laid, machine.overhang),
+        faces: overhangFaces(kept.laid, machine.overhang),
         at: places.value[index]!,
       })),
       middle,
@@ -171,11 +171,11 @@ export class LayerBench {
     return ok({ sliced, job, figures: jobFigures(job, density, parts.length), footings, hanging });
   }
 
-  #laidDown({ mesh, down }: PartOnBed): Kept {
+  #laidDown({ mesh, down }: PartOnBed): SlicedPart {
     const before = this.#kept.get(mesh);
     if (before?.down === down.join()) return before;
-    const laid = laidDown(mesh, down);
-    const kept: Kept = {
+    const laid = oriented(mesh, down);
+    const kept: SlicedPart = {
       down: down.join(),
       laid,
       hull: hullOf(laid),
@@ -187,7 +187,7 @@ export class LayerBench {
     return kept;
   }
 
-  *#slice(kept: Kept, settings: LayerSettings, machine: LayerPrinter): Generator<number> {
+  *#slice(kept: SlicedPart, settings: LayerSettings, machine: LayerPrinter): Generator<number> {
     // A loop goes round all that stands on the bed.
     const own = settings.foot === 'skirt' ? { ...settings, foot: 'none' as const } : settings;
     const { firstLayerSpreadMm, overhang, bridgeMm } = machine;

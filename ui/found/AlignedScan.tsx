@@ -7,7 +7,7 @@ import { Switch } from '../shared/Switch';
 import { Busy } from './Busy';
 import { FoundView } from './FoundView';
 import type { FoundShown } from './protocol';
-import type { FoundState, LaidAs, useFound } from './useFound';
+import type { FoundState, AlignedAs, useFound } from './useFound';
 import { WhatIsOff } from './WhatIsOff';
 
 const LIMITS = [
@@ -25,7 +25,7 @@ const RULES = [
 type Rule = (typeof RULES)[number]['id'];
 
 /** A scanned piece as it is laid over the spare, with what can be chosen of it. */
-export function LaidOver({
+export function AlignedScan({
   name,
   laid: { spare, ways, isSure },
   show,
@@ -39,7 +39,7 @@ export function LaidOver({
   onPoint(): void;
   onStop(): void;
   /** What keeps it as it lies. */
-  keep(as: LaidAs): React.ReactNode;
+  keep(as: AlignedAs): React.ReactNode;
 }) {
   const [limit, setLimit] = useState<Limit>('0.2');
   const [rule, setRule] = useState<Rule>('agrees');

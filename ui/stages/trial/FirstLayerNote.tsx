@@ -1,14 +1,14 @@
 import { Text } from 'react-native';
 
 import type { TrialResult } from '@core/record/model';
-import { footOf, footSpread } from '@core/fitting/trial';
+import { firstLayerOf, elephantFootOf } from '@core/fitting/trial';
 
 import { useShow } from '../../preferences/useShow';
 
 /** What the edge on the bed measures, and how far its first layer spread. */
-export function FootTold({ result }: { result: TrialResult }) {
+export function FirstLayerNote({ result }: { result: TrialResult }) {
   const show = useShow();
-  const [foot, spread] = [footOf(result), footSpread(result)];
+  const [foot, spread] = [firstLayerOf(result), elephantFootOf(result)];
   if (foot === null) return null;
   return (
     <Text className="font-sans text-[15px] leading-[22px] text-ink">

@@ -1,16 +1,16 @@
-import { turnDown, turnedDown } from '@core/making/orientation';
+import { rotationDown, rotatedDown } from '@core/making/orientation';
 import type { Vec3 } from '@core/foundations/vectors';
 import type { WeldedMesh } from '@core/shaping/part';
 
-import { ON_BED_MM, steepestOf } from './hangingFaces';
+import { ON_BED_MM, steepestOf } from './overhangFaces';
 
 /** A way to lay a part down, with what speaks for and against it. */
-export interface WayUp {
+export interface Orientation {
   /** The direction in the part's own frame that lies on the bed, of length 1. */
   down: Vec3;
   heightMm: number;
   /** What touches the bed. */
-  footMm2: number;
+  contactMm2: number;
   /** What hangs over air beyond what the machine manages. */
   overhangMm2: number;
   /** Share of the load that pulls layers apart: 0 along the layers, 1 across them; null if no load was pointed at. */
@@ -35,7 +35,7 @@ const AS_SHOWN = 0.5;
 const SMALL_FOOT_SHARE = 0.15;
 
 /** As the part stands in its own frame. */
-export const AS_IT_STANDS: Vec3 = [0, 0, -1];
+export const AS_MODELLED: Vec3 = [0, 0, -1];
 
 /**
  * Ways to lay a part down, the best first: on each flat face that it can rest on, and as it stands. Weighed by height, by what hangs over air, by how
@@ -44,7 +44,7 @@ export const AS_IT_STANDS: Vec3 = [0, 0, -1];
  * @param overhang how far from upright a wall may lean out, radians.
  * @param load direction in the part's frame along which it is pulled or bent, of any length; null if unknown.
  */
-export function waysUp(mesh: WeldedMesh, overhang: number, load: Vec3 | null = null): WayUp[] {
+export function orientationsOf(mesh: WeldedMesh, overhang: number, load: Vec3 | null = null): Orientation[] {
   const triangles = trianglesOf(mesh);
   const ways: Vec3[] = [];
   const groups: { normal: Vec3; area: number }[] = [];
@@ -57,10 +57,10 @@ export function waysUp(mesh: WeldedMesh, overhang: number, load: Vec3 | null = n
     if (group.area < LEAST_FOOT_MM2 || ways.length >= 14) break;
     if (!isCurved(group, groups)) ways.push(group.normal);
   }
-  const others = ways.filter((direction) => dot(direction, AS_IT_STANDS) <= SAME_WAY);
-  return [AS_IT_STANDS, ...others]
+  const others = ways.filter((direction) => dot(direction, AS_MODELLED) <= SAME_WAY);
+  return [AS_MODELLED, ...others]
     .map((down) => weighed(mesh, triangles, down, overhang, load))
-    .filter(({ footMm2, down }) => footMm2 >= LEAST_FOOT_MM2 || down === AS_IT_STANDS)
+    .filter(({ contactMm2, down }) => contactMm2 >= LEAST_FOOT_MM2 || down === AS_MODELLED)
     .sort((a, b) => a.cost - b.cost);
 }
 
@@ -94,7 +94,7 @@ function weighed(
   down: Vec3,
   overhang: number,
   load: Vec3 | null,
-): WayUp {
+): Orientation {
   let [lowest, highest] = [Infinity, -Infinity];
   const heights = new Float64Array(positions.length / 3);
   for (let corner = 0; corner < heights.length; corner += 1) {
@@ -105,13 +105,13 @@ function weighed(
     highest = Math.max(highest, up);
   }
   const steepest = steepestOf(overhang);
-  let [footMm2, overhangMm2, shadowMm2] = [0, 0, 0];
+  let [contactMm2, overhangMm2, shadowMm2] = [0, 0, 0];
   for (const { normal, area, at } of triangles) {
     const facing = dot(normal, down);
     if (facing <= 0) continue;
     shadowMm2 += area * facing;
     const [a, b, c] = [heights[indices[at]!]!, heights[indices[at + 1]!]!, heights[indices[at + 2]!]!];
-    if (Math.max(a, b, c) < lowest + ON_BED_MM) footMm2 += area;
+    if (Math.max(a, b, c) < lowest + ON_BED_MM) contactMm2 += area;
     else if (facing > steepest) overhangMm2 += area;
   }
   const heightMm = highest - lowest;
@@ -119,26 +119,26 @@ function weighed(
   const cost =
     COST_PER_MM * heightMm +
     COST_PER_OVERHANG_MM2 * overhangMm2 +
-    (footMm2 < SMALL_FOOT_SHARE * shadowMm2 ? COST_OF_SMALL_FOOT : 0) +
+    (contactMm2 < SMALL_FOOT_SHARE * shadowMm2 ? COST_OF_SMALL_FOOT : 0) +
     COST_OF_LOAD_ACROSS * (across ?? 0) -
     // Of two that are alike, the one that the person knows from the picture.
-    (down === AS_IT_STANDS ? AS_SHOWN : 0);
-  return { down, heightMm, footMm2, overhangMm2, across, cost };
+    (down === AS_MODELLED ? AS_SHOWN : 0);
+  return { down, heightMm, contactMm2, overhangMm2, across, cost };
 }
 
 /**
  * A mesh laid down: turned by the least turn that brings `down` to the bed, and set with its middle over the origin and its lowest corner at height 0.
  */
-export function laidDown(mesh: WeldedMesh, down: Vec3): WeldedMesh {
-  const { positions, low, high } = turnedDown(mesh, down);
+export function oriented(mesh: WeldedMesh, down: Vec3): WeldedMesh {
+  const { positions, low, high } = rotatedDown(mesh, down);
   const by = [-(low[0] + high[0]) / 2, -(low[1] + high[1]) / 2, -low[2]];
   for (let at = 0; at < positions.length; at += 1) positions[at]! += by[at % 3]!;
   return { positions, indices: mesh.indices };
 }
 
 /** The axes of a part that is laid down, in its own frame: z away from the bed. */
-export function axesLaidDown(down: Vec3): { x: Vec3; y: Vec3; z: Vec3 } {
-  const [a, b, c, d, e, f, g, h, i] = turnDown(down) as [
+export function orientedAxes(down: Vec3): { x: Vec3; y: Vec3; z: Vec3 } {
+  const [a, b, c, d, e, f, g, h, i] = rotationDown(down) as [
     number,
     number,
     number,

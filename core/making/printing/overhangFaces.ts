@@ -5,7 +5,7 @@ import type { WeldedMesh } from '@core/shaping/part';
 import type { BedPlace } from './partOnBed';
 
 /** What of a part faces down over air, to be painted on it. mm. */
-export interface HangingFaces {
+export interface OverhangFaces {
   /** Corners of triangles. */
   triangles: Float32Array;
   /** Both ends of the lines that hatch them. */
@@ -29,7 +29,7 @@ const HATCH_MM = 1;
  * @param laid as it lies, on height 0.
  * @param overhang how far from upright a wall may lean out, radians.
  */
-export function hangingFaces(laid: WeldedMesh, overhang: number): HangingFaces {
+export function overhangFaces(laid: WeldedMesh, overhang: number): OverhangFaces {
   const { positions, indices } = laid;
   const steepest = steepestOf(overhang);
   const hanging: number[] = [];
@@ -59,10 +59,10 @@ export function hangingFaces(laid: WeldedMesh, overhang: number): HangingFaces {
 }
 
 /** The same on each of several pieces, moved to where they stand. @param middle of the bed, mm. */
-export function hangingAt(
-  parts: readonly { faces: HangingFaces; at: readonly BedPlace[] }[],
+export function overhangsOnBed(
+  parts: readonly { faces: OverhangFaces; at: readonly BedPlace[] }[],
   [middleX, middleY]: BedPlace,
-): HangingFaces {
+): OverhangFaces {
   const moved = (of: 'triangles' | 'hatching') => {
     return joinedFloats(
       parts.flatMap(({ faces, at }) =>

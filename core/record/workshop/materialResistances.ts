@@ -1,9 +1,9 @@
-import { STANDINGS, type Grade, type Standing } from '@core/foundations/fields';
+import { RESISTANCES, type Grade, type Resistance } from '@core/foundations/fields';
 import type { Material, MaterialFamily } from '@core/record/model';
 import { ownValue } from '@core/foundations/own';
 
-type Stands = Record<Standing, Grade>;
-type Some = Partial<Stands>;
+type Grades = Record<Resistance, Grade>;
+type Some = Partial<Grades>;
 
 /** Of a family, where nothing is known of a material. */
 const FAMILIES: Record<MaterialFamily, Some> = {
@@ -45,7 +45,7 @@ const SHIPPED: Readonly<Record<string, Some>> = {
 };
 
 /** How a material stands each thing: as its row says, or as those that ship and its family do. */
-export function standsOf({ id, family, stands }: Pick<Material, 'id' | 'family' | 'stands'>): Stands {
+export function resistancesOf({ id, family, stands }: Pick<Material, 'id' | 'family' | 'stands'>): Grades {
   const known: Some = { ...FAMILIES[family], ...ownValue(SHIPPED, id), ...stands };
-  return Object.fromEntries(STANDINGS.map((one) => [one, known[one] ?? 'suited'])) as Stands;
+  return Object.fromEntries(RESISTANCES.map((one) => [one, known[one] ?? 'suited'])) as Grades;
 }

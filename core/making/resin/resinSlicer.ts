@@ -4,14 +4,14 @@ import type { Resin, ResinPrinter, ResinSet } from '@core/record/model';
 import type { WeldedMesh } from '@core/shaping/part';
 import {
   faultOfSize,
-  hangingAt,
-  hangingFaces,
+  overhangsOnBed,
+  overhangFaces,
   hullOf,
-  laidDown,
+  oriented,
   placesOnBed,
   type BedPlace,
-  type Footing,
-  type HangingFaces,
+  type PartPlacement,
+  type OverhangFaces,
   type Hull,
   type PartOnBed,
 } from '@core/making/printing';
@@ -34,7 +34,7 @@ import {
 } from '@core/making/slice';
 
 import { cavitiesOf, type Cavity } from './cavities';
-import { hangingIn, pillarAreas, pillarFootMm, pillarsUnder, type Hanging } from './pillars';
+import { unsupportedIn, pillarAreas, pillarBaseMm, pillarsUnder, type Unsupported } from './pillars';
 import type { ResinJob, ResinLayer } from './resinJob';
 import { resinFigures, type ResinFigures } from './resinFigures';
 import type { ResinWarning } from './resinWarning';
@@ -45,7 +45,7 @@ export interface PartInResin extends Omit<PartOnBed, 'settings'> {
 }
 
 /** Parts that are to be made in resin, in one job. */
-export interface ResinLaying {
+export interface ResinRequest {
   /** One at least. */
   parts: readonly PartInResin[];
   printer: ResinPrinter;
@@ -56,13 +56,13 @@ export interface ResinLaying {
 }
 
 /** What came of it. */
-export interface LaidInResin {
+export interface SlicedResin {
   job: ResinJob;
   figures: ResinFigures;
   warnings: ResinWarning[];
-  footings: Footing[];
+  footings: PartPlacement[];
   /** What faces down over nothing, on the bed. */
-  hanging: HangingFaces;
+  hanging: OverhangFaces;
 }
 
 const MOST_LAYERS = 10_000;
@@ -77,7 +77,7 @@ export const exposureOf = ({ exposureSeconds, penetrationMm }: Resin, layerMm: n
   exposureSeconds * Math.exp((layerMm - REFERENCE_LAYER_MM) / penetrationMm);
 
 /** A part as it was last cut, about its own middle. */
-interface Kept {
+interface SlicedPart {
   down: string;
   laid: WeldedMesh;
   hull: Hull;
@@ -91,17 +91,17 @@ interface Kept {
   heldFor: string;
   /** What columns cover, layer by layer. */
   columns: Area[];
-  left: Hanging[];
+  left: Unsupported[];
 }
 
 /** Lays parts in resin, one job after another, and keeps of each what stays the same. */
-export class ResinBench {
-  readonly #kept = new WeakMap<WeldedMesh, Kept>();
+export class ResinSlicer {
+  readonly #kept = new WeakMap<WeldedMesh, SlicedPart>();
 
   /** Works in steps; each gives the share that is done, 0 to 1. */
-  *layOut(laying: ResinLaying): Generator<number, Result<LaidInResin, Fault>> {
-    const { printer, resin, set, density, parts } = laying;
-    const fault = faultOfSettings(laying);
+  *slice(request: ResinRequest): Generator<number, Result<SlicedResin, Fault>> {
+    const { printer, resin, set, density, parts } = request;
+    const fault = faultOfSettings(request);
     if (fault) return no(fault);
     const kept = parts.map((part) => this.#laidDown(part));
     for (const { laid } of kept) {
@@ -115,7 +115,7 @@ export class ResinBench {
         // Feet of columns stand out beside what they carry.
         settings: {
           foot: part.support === 'none' ? ('none' as const) : ('ears' as const),
-          footMm: pillarFootMm(set),
+          footMm: pillarBaseMm(set),
           lineMm: set.tipMm,
         },
       })),
@@ -128,8 +128,8 @@ export class ResinBench {
       const count = layerCount(heightMm, set.layerMm, set.layerMm);
       if (count === 0) return no({ code: 'slice.tooLow', heightMm, firstLayerMm: set.layerMm });
       if (count > MOST_LAYERS) return no({ code: 'slice.tooManyLayers', layers: count, most: MOST_LAYERS });
-      for (const share of cut(part, count, laying)) yield (0.9 * (index + 0.7 * share)) / parts.length;
-      for (const share of hold(part, parts[index]!.support, laying)) {
+      for (const share of cut(part, count, request)) yield (0.9 * (index + 0.7 * share)) / parts.length;
+      for (const share of hold(part, parts[index]!.support, request)) {
         yield (0.9 * (index + 0.7 + 0.3 * share)) / parts.length;
       }
     }
@@ -166,9 +166,9 @@ export class ResinBench {
       foot: cornersOfArea(lit[0] ?? []) as BedPlace[][],
       at: places.value[index]!,
     }));
-    const hanging = hangingAt(
+    const hanging = overhangsOnBed(
       kept.map(({ laid }, index) => ({
-        faces: hangingFaces(laid, printer.overhang),
+        faces: overhangFaces(laid, printer.overhang),
         at: places.value[index]!,
       })),
       [printer.envelopeMm[0] / 2, printer.envelopeMm[1] / 2],
@@ -176,11 +176,11 @@ export class ResinBench {
     return ok({ job, figures: resinFigures(job, partMm3, density), warnings, footings, hanging });
   }
 
-  #laidDown({ mesh, down }: PartInResin): Kept {
+  #laidDown({ mesh, down }: PartInResin): SlicedPart {
     const before = this.#kept.get(mesh);
     if (before?.down === down.join()) return before;
-    const laid = laidDown(mesh, down);
-    const kept: Kept = {
+    const laid = oriented(mesh, down);
+    const kept: SlicedPart = {
       down: down.join(),
       laid,
       hull: hullOf(laid),
@@ -199,7 +199,7 @@ export class ResinBench {
   }
 }
 
-function faultOfSettings({ printer, set }: ResinLaying): Fault | null {
+function faultOfSettings({ printer, set }: ResinRequest): Fault | null {
   const [low, high] = printer.layerMm;
   return set.layerMm >= low && set.layerMm <= high
     ? null
@@ -213,7 +213,7 @@ function heightOf({ positions }: WeldedMesh): number {
 }
 
 /** Its outlines layer by layer, what is too thin, and the rooms inside that hold resin. */
-function* cut(part: Kept, count: number, { printer, resin, set }: ResinLaying): Generator<number> {
+function* cut(part: SlicedPart, count: number, { printer, resin, set }: ResinRequest): Generator<number> {
   const { layerMm } = set;
   const key = [layerMm, resin.footLayers, printer.firstLayerSpreadMm, printer.smallestWallMm].join();
   if (part.cutFor === key) return;
@@ -268,16 +268,16 @@ const THIN_SLACK_MM = 0.05;
 const THIN_SMALLEST_MM2 = 0.3;
 
 /** What hangs in it, the columns under that, and what they leave in the air. */
-function* hold(part: Kept, support: Support, { printer, set }: ResinLaying): Generator<number> {
+function* hold(part: SlicedPart, support: Support, { printer, set }: ResinRequest): Generator<number> {
   const { layerMm, apartMm, pillarMm, tipMm } = set;
   const key = [support, layerMm, apartMm, pillarMm, tipMm, printer.overhang].join();
   if (part.heldFor === key) return;
   part.heldFor = '';
   const count = part.regions.length;
-  const hanging: Hanging[] = [];
+  const hanging: Unsupported[] = [];
   const reachMm = layerMm * Math.tan(printer.overhang);
   for (const layer of part.regions.keys()) {
-    hanging.push(...hangingIn(part.regions, layer, reachMm));
+    hanging.push(...unsupportedIn(part.regions, layer, reachMm));
     if (layer % 10 === 9) yield (0.3 * layer) / count;
   }
   const { pillars, left } = yield* pillarsUnder(hanging, part.regions, support, apartMm, layerMm);
@@ -294,7 +294,7 @@ function* hold(part: Kept, support: Support, { printer, set }: ResinLaying): Gen
 const NEAR_MM = 5;
 
 function warningsOf(
-  { left, thin, cavities }: Kept,
+  { left, thin, cavities }: SlicedPart,
   layerMm: number,
   [dx, dy]: BedPlace,
   part: number,

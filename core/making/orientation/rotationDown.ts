@@ -3,7 +3,7 @@ import { isSameWay } from '@core/foundations/tolerance';
 import type { Vec3 } from '@core/foundations/vectors';
 
 /** The least turn that brings a direction to straight down: nine numbers, row by row (Rodrigues' formula). */
-export function turnDown([x, y, z]: Vec3): number[] {
+export function rotationDown([x, y, z]: Vec3): number[] {
   const cos = -z;
   // Upside down: half a turn about the x axis.
   if (isSameWay(-cos)) return [1, 0, 0, 0, -1, 0, 0, 0, -1];

@@ -6,18 +6,18 @@ import {
   happeningsIn,
   keptJob,
   type KeptJob,
-  type LaidOut,
-  LayerBench,
+  type SlicedJob,
+  LayerSlicer,
   layerMeans,
   readGcode,
   type SliceRequest,
-  waysUp,
-  type WayUp,
+  orientationsOf,
+  type Orientation,
   writeGcode,
 } from '@core/making/printing';
-import { imageStack, ResinBench, resinDrawing, resinHappenings, type LaidInResin } from '@core/making/resin';
+import { imageStack, ResinSlicer, resinDrawing, resinHappenings, type SlicedResin } from '@core/making/resin';
 
-import type { ComparedReply, LaidReply, LayerWorker } from './protocol';
+import type { ComparedReply, SliceReply, LayerWorker } from './protocol';
 
 /** It works so long at a stretch, ms; then whoever wants to stop it is heard. */
 const STRETCH_MS = 40;
@@ -25,16 +25,16 @@ const STRETCH_MS = 40;
 const RUNS = ['lay', 'compare', 'pictures'] as const;
 
 /** A job, by how it is made. */
-type Made = { by: 'filament'; laid: LaidOut } | { by: 'resin'; laid: LaidInResin };
+type CurrentJob = { by: 'filament'; laid: SlicedJob } | { by: 'resin'; laid: SlicedResin };
 
 /** What the layer worker does, without the worker. */
-export class LayerDesk implements LayerWorker {
+export class LayerSlicing implements LayerWorker {
   readonly #meshes = new Map<string, WeldedMesh>();
-  readonly #bench = new LayerBench();
+  readonly #bench = new LayerSlicer();
   /** Compared ways share what stays the same, as layers do of which only the material differs. */
-  readonly #compared = new LayerBench();
-  readonly #resin = { lay: new ResinBench(), compare: new ResinBench() };
-  #job: Made | null = null;
+  readonly #compared = new LayerSlicer();
+  readonly #resin = { lay: new ResinSlicer(), compare: new ResinSlicer() };
+  #job: CurrentJob | null = null;
   /** Counted up with every start, so that what goes on for an earlier one ends. Comparing ends no laying. */
   readonly #runs = { lay: 0, compare: 0, pictures: 0 };
 
@@ -57,15 +57,15 @@ export class LayerDesk implements LayerWorker {
     this.#job = null;
   }
 
-  async waysUp(bodyId: string, overhang: number, load: Vec3 | null): Promise<WayUp[]> {
+  async waysUp(bodyId: string, overhang: number, load: Vec3 | null): Promise<Orientation[]> {
     const mesh = this.#meshes.get(bodyId);
-    return mesh ? waysUp(mesh, overhang, load) : [];
+    return mesh ? orientationsOf(mesh, overhang, load) : [];
   }
 
-  async lay(
+  async slice(
     request: SliceRequest,
     onProgress: (share: number) => void,
-  ): Promise<Result<LaidReply, Fault> | null> {
+  ): Promise<Result<SliceReply, Fault> | null> {
     const made = await this.#make('lay', request, onProgress);
     if (!made?.ok) {
       if (made) this.#job = null;
@@ -130,7 +130,7 @@ export class LayerDesk implements LayerWorker {
     what: 'lay' | 'compare',
     request: SliceRequest,
     onProgress: (share: number) => void,
-  ): Promise<Result<Made, Fault> | null> {
+  ): Promise<Result<CurrentJob, Fault> | null> {
     const { parts, machine, material } = request;
     const onBed = parts.flatMap(({ bodyId, ...part }) => {
       const mesh = this.#meshes.get(bodyId);
@@ -141,7 +141,7 @@ export class LayerDesk implements LayerWorker {
     if (request.resin) {
       const { printer, resin, set } = request.resin;
       if (!resin) return no({ code: 'slice.noResin', material: material.name });
-      const work = this.#resin[what].layOut({ parts: onBed, printer, resin, set, density });
+      const work = this.#resin[what].slice({ parts: onBed, printer, resin, set, density });
       const laid = await this.#inStretches(what, work, onProgress);
       return laid?.ok ? ok({ by: 'resin', laid: laid.value }) : laid;
     }
@@ -150,7 +150,7 @@ export class LayerDesk implements LayerWorker {
     const bench = what === 'lay' ? this.#bench : this.#compared;
     const laid = await this.#inStretches(
       what,
-      bench.layOut({ ...means.value, parts: onBed, density }),
+      bench.slice({ ...means.value, parts: onBed, density }),
       onProgress,
     );
     return laid?.ok ? ok({ by: 'filament', laid: laid.value }) : laid;

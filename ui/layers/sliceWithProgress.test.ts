@@ -1,10 +1,10 @@
 import type { SliceRequest } from '@core/making/printing';
-import { layWithProgress } from './layWithProgress';
+import { sliceWithProgress } from './sliceWithProgress';
 
 test('a share that comes in after the reply is not told any more', async () => {
   let late: (share: number) => void = () => {};
   const worker = {
-    lay: async (_request: SliceRequest, onProgress: (share: number) => void) => {
+    slice: async (_request: SliceRequest, onProgress: (share: number) => void) => {
       onProgress(0.5);
       late = onProgress;
       return null;
@@ -12,7 +12,7 @@ test('a share that comes in after the reply is not told any more', async () => {
   };
   const shares: number[] = [];
   await expect(
-    layWithProgress(worker, {} as SliceRequest, (share) => shares.push(share)),
+    sliceWithProgress(worker, {} as SliceRequest, (share) => shares.push(share)),
   ).resolves.toBeNull();
   late(1);
   expect(shares).toEqual([0.5]);

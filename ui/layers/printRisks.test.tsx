@@ -1,13 +1,13 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 
-import type { Footing } from '@core/making/printing';
+import type { PartPlacement } from '@core/making/printing';
 import { DEFAULT_WORKSHOP, materialIn } from '@core/record/workshop';
 
 import { InRepair } from '../testing/InRepair';
 import { rackWheel } from '@core/testing/repairDraft';
-import { LaysBadly } from './LaysBadly';
+import { PrintRisks } from './PrintRisks';
 
-const footing = (longMm: number, pieces: number): Footing => ({
+const footing = (longMm: number, pieces: number): PartPlacement => ({
   name: 'Plate',
   hull: [
     [0, 0],
@@ -22,7 +22,7 @@ const told = (id: string, longMm: number, pieces = 1, foot = 'skirt') => {
   document.body.innerHTML = '';
   render(
     <InRepair repair={rackWheel()}>
-      <LaysBadly
+      <PrintRisks
         material={materialIn(DEFAULT_WORKSHOP, id)}
         footings={[footing(longMm, pieces)]}
         foot={foot}

@@ -11,7 +11,7 @@ import {
 } from '@core/reporting/wording';
 
 import { Button } from '../shared/Button';
-import type { LaidReply } from './protocol';
+import type { SliceReply } from './protocol';
 
 /** A place that is to be watched: which layer shows it, and where it is, mm on the bed. */
 export interface Watched {
@@ -27,14 +27,14 @@ export interface Mends {
 }
 
 /** What the job takes, what is in the layer that is shown, and what is to be watched. */
-export function Told({
+export function SliceReport({
   reply,
   layer,
   bedMm,
   mends,
   onShow,
 }: {
-  reply: LaidReply;
+  reply: SliceReply;
   layer: number;
   /** Breadth and depth of the bed. */
   bedMm: readonly [number, number, ...unknown[]];
@@ -89,7 +89,7 @@ export function Told({
   );
 }
 
-type Warning = Extract<LaidReply['told'], { by: 'filament' | 'resin' }>['warnings'][number];
+type Warning = Extract<SliceReply['told'], { by: 'filament' | 'resin' }>['warnings'][number];
 
 /** Supports, or another way up, would hold it. */
 const HANGS: ReadonlySet<Warning['code']> = new Set(['slice.inAir', 'slice.overhang', 'slice.longBridge']);
@@ -98,7 +98,7 @@ const HANGS: ReadonlySet<Warning['code']> = new Set(['slice.inAir', 'slice.overh
 const SHUTS_IN: ReadonlySet<Warning['code']> = new Set(['resin.closed', 'resin.cup']);
 
 /** Each sentence once, with how often it holds and the first place of it. */
-function warningsOf({ told, footings }: LaidReply) {
+function warningsOf({ told, footings }: SliceReply) {
   const all =
     told.by === 'resin'
       ? told.warnings.map((warning) => ({ warning, words: resinWarningSentence(warning) }))
@@ -118,7 +118,7 @@ const HAIR_MM = 1e-3;
 
 function placeOf(
   { code, at: [x, y, z] }: Extract<Warning, { at: unknown }>,
-  { topMm }: LaidReply['drawing'],
+  { topMm }: SliceReply['drawing'],
   [width, depth]: readonly [number, number, ...unknown[]],
 ): Watched {
   // What is thin, or a bridge, is told by the upper side of its layer, all else by its underside.

@@ -1,11 +1,11 @@
-import { USUAL_LAYING } from '@core/record/model';
+import { USUAL_PRINT_SETUP } from '@core/record/model';
 import type { WeldedMesh } from '@core/shaping/part';
 import {
-  AS_IT_STANDS,
-  LayerBench,
+  AS_MODELLED,
+  LayerSlicer,
   settingsFor,
-  type LaidOut,
-  type Laying,
+  type SlicedJob,
+  type LayerRequest,
   type PartOnBed,
 } from '@core/making/printing';
 import type { LayerSettings } from '@core/making/slice';
@@ -15,21 +15,21 @@ import { sentenceOf } from '@core/reporting/wording';
 /** Settings that a workshop begins with, as the bench printer lays a body that says nothing else. */
 export function settingsNamed(id: 'draft' | 'everyday' | 'strong' | 'fine'): LayerSettings {
   const set = LAYER_SETS.find((one) => one.id === id)!;
-  return settingsFor(set, USUAL_LAYING, LAYER_PRINTERS[0]!);
+  return settingsFor(set, USUAL_PRINT_SETUP, LAYER_PRINTERS[0]!);
 }
 
 /** One piece of a part that lies as it stands, with everyday settings. */
 export const partOf = (mesh: WeldedMesh, fields: Partial<PartOnBed> = {}): PartOnBed => ({
   name: 'Part',
   mesh,
-  down: AS_IT_STANDS,
+  down: AS_MODELLED,
   settings: settingsNamed('everyday'),
   pieces: 1,
   ...fields,
 });
 
 /** Parts in PETG on the bench printer. */
-export const jobOf = (parts: readonly PartOnBed[], fields: Partial<Laying> = {}): Laying => ({
+export const jobOf = (parts: readonly PartOnBed[], fields: Partial<LayerRequest> = {}): LayerRequest => ({
   parts,
   machine: LAYER_PRINTERS[0]!,
   material: FILAMENTS[0]!,
@@ -38,15 +38,15 @@ export const jobOf = (parts: readonly PartOnBed[], fields: Partial<Laying> = {})
 });
 
 /** Lays at one go; what comes of it, or what stands in the way. */
-export function tryToLay(laying: Laying, bench = new LayerBench()) {
-  const work = bench.layOut(laying);
+export function tryToLay(laying: LayerRequest, bench = new LayerSlicer()) {
+  const work = bench.slice(laying);
   let step = work.next();
   while (!step.done) step = work.next();
   return step.value;
 }
 
 /** Lays what can be laid. */
-export function laid(laying: Laying, bench?: LayerBench): LaidOut {
+export function sliceNow(laying: LayerRequest, bench?: LayerSlicer): SlicedJob {
   const reply = tryToLay(laying, bench);
   if (!reply.ok) throw new Error(sentenceOf(reply.fault));
   return reply.value;

@@ -10,7 +10,7 @@ import { useWide } from '../shared/useWide';
 import { LayerView } from './LayerView';
 
 /** A job that was read back: its layers, what it takes, and what of it was not understood. */
-export function Kept({
+export function KeptLayers({
   kept,
   title,
   back,

@@ -1,10 +1,10 @@
 import type { Vec3 } from '@core/foundations/vectors';
 import type { WeldedMesh } from '@core/shaping/part';
 
-import { turnDown } from './turnDown';
+import { rotationDown } from './rotationDown';
 
 /** Corners turned so that a direction lies straight down, and how far they go, mm. */
-export interface TurnedDown {
+export interface RotatedDown {
   /** Nine numbers, row by row. */
   turn: number[];
   positions: Float32Array;
@@ -12,8 +12,8 @@ export interface TurnedDown {
   high: Vec3;
 }
 
-export function turnedDown({ positions }: Pick<WeldedMesh, 'positions'>, down: Vec3): TurnedDown {
-  const turn = turnDown(down);
+export function rotatedDown({ positions }: Pick<WeldedMesh, 'positions'>, down: Vec3): RotatedDown {
+  const turn = rotationDown(down);
   const turned = new Float32Array(positions.length);
   const low: [number, number, number] = [Infinity, Infinity, Infinity];
   const high: [number, number, number] = [-Infinity, -Infinity, -Infinity];

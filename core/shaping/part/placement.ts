@@ -9,7 +9,7 @@ import type { Box } from './solidCheck';
 export const OVERRUN_MM = 1;
 
 /** Where a step's solid stands, all in one frame: it is made there along the axes and then brought to its place. */
-export interface Stand {
+export interface Placement {
   frame: Frame;
   /** The middle of the solid. */
   at: readonly [number, number];
@@ -26,7 +26,7 @@ export interface Stand {
 }
 
 /** Where a step without a place stands. */
-export const plainStand = (box: Box | null): Stand => ({
+export const plainPlacement = (box: Box | null): Placement => ({
   frame: WORLD,
   at: [0, 0],
   level: box?.[5] ?? 0,
@@ -40,7 +40,7 @@ export const plainStand = (box: Box | null): Stand => ({
  * Where a step stands once a later one has taken everything elsewhere. Its ways stay square to each other and of length
  * one: of a map that stretches or mirrors only where the step's middle goes is kept.
  */
-export function carriedStand(stand: Stand, map: Affine): Stand {
+export function carriedPlacement(stand: Placement, map: Affine): Placement {
   const { frame, at, level } = stand;
   const x = unit(wayToWorld(map, frame.x));
   const up = wayToWorld(map, frame.z);
@@ -53,7 +53,7 @@ export function carriedStand(stand: Stand, map: Affine): Stand {
 /** What is drawn of a step, brought from its frame to its place. */
 export function drawnInWorld<T extends { annotations: Annotation[]; centreLines: CentreLine[] }>(
   drawn: T,
-  { frame }: Pick<Stand, 'frame'>,
+  { frame }: Pick<Placement, 'frame'>,
 ): Pick<T, 'annotations' | 'centreLines'> {
   if (isWorld(frame)) return drawn;
   const point = (at: Vec3) => toWorld(frame, at);
