@@ -48,7 +48,7 @@ test('every screen passes the checks of WCAG AA that can be made by machine, and
       'revisions',
     ].map((s) => `repair/${id}/${s}`),
   ];
-  // Wide, those that are laid out otherwise there; the rest differ in breadth alone.
+  // Wide, those that are laid out otherwise there; the rest differ in width alone.
   const otherwise = /^$|fits$|shape$|layers$/;
   for (const screen of isMobile ? screens : screens.filter((name) => otherwise.test(name))) {
     await page.goto(`${workshop.address}/${screen}`);

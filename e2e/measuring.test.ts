@@ -58,7 +58,7 @@ test('a size worked out by a drawing follows its inputs, with its doubt', async 
   await figure.getByRole('button', { name: 'inside: 60.00' }).click();
   await page.getByLabel('Type it').fill('2 * 15');
   await page.getByRole('button', { name: 'Use this number' }).click();
-  // (48.01 − 30) / 2, and half the doubt of the breadth.
+  // (48.01 − 30) / 2, and half the doubt of the width.
   await expect(page.getByRole('status').filter({ hasText: 'P =' })).toContainText(/P = 9\.0[01] mm ± 0\.02/);
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByLabel(/^Value 9\.0/)).toBeVisible();

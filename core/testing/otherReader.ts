@@ -8,7 +8,7 @@ export interface OtherMove {
   filamentMm: number;
 }
 
-/** Reads what the app writes: relative filament, mm, places that are told from the corner of the bed. */
+/** Reads what the app writes: relative filament, mm, places that are reported from the corner of the bed. */
 export function readByAnother(text: string): OtherMove[] {
   const moves: OtherMove[] = [];
   let [x, y, kind] = [0, 0, 'none'];

@@ -45,7 +45,7 @@ export function tryToLay(laying: LayerRequest, bench = new LayerSlicer()) {
   return step.value;
 }
 
-/** Lays what can be laid. */
+/** Lays what can be printed. */
 export function sliceNow(laying: LayerRequest, bench?: LayerSlicer): SlicedJob {
   const reply = tryToLay(laying, bench);
   if (!reply.ok) throw new Error(sentenceOf(reply.fault));

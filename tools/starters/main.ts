@@ -5,7 +5,7 @@ import { startKernel } from '@core/shaping/kernel';
 import { starterFigure } from '@core/shaping/solid';
 import { STARTERS } from '@core/shaping/starters';
 
-/** Two hundredths of a millimetre are less than a line is broad. */
+/** Two hundredths of a millimetre are less than a line is wide. */
 const round = (_key: string, value: unknown) =>
   typeof value === 'number' ? Math.round(value * 50) / 50 : value;
 

@@ -45,7 +45,7 @@ export function BedPlan(shown: Shown) {
   );
 }
 
-/** @param widthPx how broad it may be drawn. */
+/** @param widthPx how wide it may be drawn. */
 export function BedWithin({
   widthPx,
   bedMm: [bedWidth, bedDepth],

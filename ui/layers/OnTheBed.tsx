@@ -28,12 +28,12 @@ export function OnTheBed({
   choice: BedChoice;
   bedMm: readonly [number, number, ...unknown[]] | null;
   onBed: readonly RequestedSpare[];
-  /** Of each of them, as it was last laid or put since; none while nothing is laid. */
+  /** Of each of them, as it was last laid or put since; none while nothing is printed. */
   footings: readonly PartPlacement[];
   /** Why they are not laid as they stand. */
   refused: string | null;
   onChange(choice: BedChoice): void;
-  /** How another one is laid is asked for: its page leads from then on. */
+  /** How another one is printed is asked for: its page leads from then on. */
   onLead(body: Body): void;
 }) {
   const several = spares.length > 1;

@@ -10,7 +10,7 @@ import { Button } from '../shared/Button';
 /** Feet shorter than this hold their corners down, mm. */
 const LONG_MM = 60;
 
-/** What a material does as it is laid that is worth a word: corners that lift off the bed, strings from piece to piece. */
+/** What a material does as it is printed that is worth a word: corners that lift off the bed, strings from piece to piece. */
 export function PrintRisks({
   material,
   footings,
@@ -20,7 +20,7 @@ export function PrintRisks({
   material: Material;
   /** What lies on the bed, the leading spare first. */
   footings: readonly PartPlacement[];
-  /** What is laid round the foot of the leading one. */
+  /** What is printed round the first layer of the leading one. */
   foot: string;
   onEars(): void;
 }) {

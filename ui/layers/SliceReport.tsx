@@ -121,7 +121,7 @@ function placeOf(
   { topMm }: SliceReply['drawing'],
   [width, depth]: readonly [number, number, ...unknown[]],
 ): Watched {
-  // What is thin, or a bridge, is told by the upper side of its layer, all else by its underside.
+  // What is thin, or a bridge, is reported by the upper side of its layer, all else by its underside.
   const isByTop = code === 'slice.tooThin' || code === 'slice.longBridge';
   const layer = topMm.findIndex((top) => top > z + (isByTop ? -HAIR_MM : HAIR_MM));
   return { layer: layer < 0 ? topMm.length - 1 : layer, at: [x + width / 2, y + depth / 2, z] };

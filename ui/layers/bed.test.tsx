@@ -50,7 +50,7 @@ test('a job asks for the sizes of all spares on its bed, each once', () => {
   const two = { ...wheel, bodies: [body!, second] };
   const asked = askedOfBed([body!, second], two, numbers);
   expect(asked.filter(({ foot }) => !foot)).toEqual(alone);
-  // And across its edge on the bed, with what is taken back of the first layer: a bore is laid wider there.
+  // And across its edge on the bed, with what is taken back of the first layer: a bore is printed wider there.
   const [bore] = alone;
   expect(asked.filter(({ foot }) => foot)).toMatchObject([
     { id: `${bore!.id}:foot`, jaw: 'inside', mm: expect.closeTo(bore!.mm + 2 * 0.1, 6) as number },

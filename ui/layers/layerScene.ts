@@ -83,7 +83,7 @@ export class LayerScene {
     if (!before || before.begins.length !== drawing.begins.length) this.fit();
   }
 
-  /** Paints what hangs over air on the part, tinted and hatched; null for not at all. */
+  /** Paints what is unsupported on the part, tinted and hatched; null for not at all. */
   paint(hanging: OverhangFaces | null): void {
     clear(this.#hanging);
     if (hanging) {
@@ -277,7 +277,7 @@ function geometryOf(points: Float32Array): BufferGeometry {
   return geometry;
 }
 
-/** What the part takes of the bed, without what is laid round its foot. */
+/** What the part takes of the bed, without what is printed round its first layer. */
 function reachOf({ x, y, kind }: LayerDrawing): [number, number, number, number] {
   let [left, low, right, high] = [Infinity, Infinity, -Infinity, -Infinity];
   for (let at = 0; at < x.length; at += 1) {

@@ -36,7 +36,7 @@ export interface ComparedReply {
 /** The worker that lays parts in layers, as the screen sees it. A newer request ends the one before it: that one comes back as null. */
 export interface LayerWorker {
   setMesh(bodyId: string, mesh: WeldedMesh): Promise<void>;
-  /** A mesh that is only compared with: what is laid or being laid goes on. */
+  /** A mesh that is only compared with: what is printed or being laid goes on. */
   lend(bodyId: string, mesh: WeldedMesh): Promise<void>;
   /** Lets go of all meshes: whoever lays next sends its own. */
   forget(): Promise<void>;
@@ -55,7 +55,7 @@ export interface LayerWorker {
     when: string,
     onProgress: (share: number) => void,
   ): Promise<Result<Uint8Array, Fault> | null>;
-  /** A job's file, to be looked at; null where nothing is laid in it. */
+  /** A job's file, to be looked at; null where nothing is printed in it. */
   read(text: string): Promise<KeptJob | null>;
   cancel(): Promise<void>;
 }

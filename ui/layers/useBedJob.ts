@@ -20,7 +20,7 @@ import { layerWorker } from './layerWorker';
 import type { PartPlacement, RequestedSpare, SliceRequest } from '@core/making/printing';
 import { materialIn } from '@core/record/workshop';
 
-/** What is done with a job that is laid: saved, or sent to the machine. */
+/** What is done with a job that is printed: saved, or sent to the machine. */
 export function useBedJob(onBed: readonly RequestedSpare[], request: SliceRequest) {
   const { repair, numbers } = useRepairContext();
   const { say } = useNotices();

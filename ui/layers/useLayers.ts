@@ -32,14 +32,14 @@ export type LayersState =
   /** Nobody's input: told with a report. */
   | { kind: 'broken'; fault: ProgramFault };
 
-/** What its layers are laid by, whichever way it is made. */
+/** What its layers are printed by, whichever way it is made. */
 export const settingOf = ({ resin, parts }: SliceRequest): { id: string; name: string } =>
   resin ? resin.set : parts[0]!.settings;
 
 /** How many ways of lying are drawn. */
 const DRAWN_WAYS = 4;
 
-/** Lays spares in layers, in one job, whenever the shape of one, or how one is to be laid, has changed. @param onBed the first leads. */
+/** Lays spares in layers, in one job, whenever the shape of one, or how one is to be printed, has changed. @param onBed the first leads. */
 export function useLayers(onBed: readonly RequestedSpare[]) {
   const { repair, numbers } = useRepairContext();
   const solid = useSolidView();
@@ -50,7 +50,7 @@ export function useLayers(onBed: readonly RequestedSpare[]) {
   const buildKey = builds.join();
   const [state, setState] = useState<LayersState>({ kind: 'working', share: 0 });
   const [ways, setWays] = useState<DrawnWay[]>([]);
-  /** How each spare stood when it was last laid, by its id: what is put elsewhere is drawn before it is laid again. */
+  /** How each spare stood when it was last laid, by its id: what is put elsewhere is drawn before it is printed again. */
   const [stood, setStood] = useState<ReadonlyMap<string, PartPlacement>>(new Map());
   const [attempt, setAttempt] = useState(0);
   const request = sliceRequestOf(onBed, repair.head, numbers.workshop);
@@ -60,7 +60,7 @@ export function useLayers(onBed: readonly RequestedSpare[]) {
   /** Of which build of each spare the worker has the mesh. */
   const meshes = useRef(new Map<string, string>());
   const waysFor = useRef<string | null>(null);
-  /** What the layers that are shown were laid for. */
+  /** What the layers that are shown were printed for. */
   const laidFor = useRef<string | null>(null);
   const loadNow = useRef<Vec3 | null>(null);
   loadNow.current = laying.load ?? null;
@@ -87,7 +87,7 @@ export function useLayers(onBed: readonly RequestedSpare[]) {
         meshes.current.set(bodyId, meshKey(at));
         if (!current) return;
       }
-      // Another load ranks the ways anew; the layers stay as they are.
+      // Another load ranks the ways again; the layers stay as they are.
       const ranked = `${body.id} ${meshKey(0)} ${JSON.stringify(loadNow.current)}`;
       if (waysFor.current !== ranked) {
         waysFor.current = ranked;
@@ -99,7 +99,7 @@ export function useLayers(onBed: readonly RequestedSpare[]) {
           () => undefined,
         );
       }
-      // A newer request may be laid by now, which laying for this one would end.
+      // A newer request may be printed by now, which laying for this one would end.
       if (isLaid || !current) return;
       laidFor.current = null;
       const reply = await sliceWithProgress(worker, requestNow.current, (share) =>

@@ -19,7 +19,7 @@ const GROUPS: readonly RowGroup[] = [
   },
 ];
 
-/** How a plastic is laid in layers, and what it costs. */
+/** How a plastic is printed, and what it costs. */
 export function FilamentForm({
   filament,
   workshop,

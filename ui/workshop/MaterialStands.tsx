@@ -24,7 +24,7 @@ const GRADES: readonly { id: Grade; word: string }[] = [
   { id: 'unsuited', word: 'Badly' },
 ];
 
-/** How a material stands what a brief may ask of it, and how it behaves as it is laid: one of three words each. */
+/** How a material stands what a brief may ask of it, and how it behaves as it is printed: one of three words each. */
 export function MaterialStands({
   material,
   value,

@@ -20,7 +20,7 @@ export function correctionsOf({ corrections, shrinkage }: Machine, show: ReturnT
 export const clearancesOf = ({ clearances }: FitTable): string =>
   FIT_CLASSES.map(({ id, word }) => `${word.toLowerCase()} ${signedFine(clearances[id])}`).join(' · ');
 
-/** Clearances are told in hundredths, in thousandths where they are that fine. */
+/** Clearances are reported in hundredths, in thousandths where they are that fine. */
 function signedFine(mm: number): string {
   const digits = Math.abs(mm * 100 - Math.round(mm * 100)) > 1e-9 ? 3 : 2;
   return `${mm < 0 ? '−' : '+'}${Math.abs(mm).toFixed(digits)}`;

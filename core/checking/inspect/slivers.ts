@@ -7,7 +7,7 @@ import { corner } from './rays';
 export interface Sliver {
   tag: string;
   at: Vec3;
-  /** About how broad it is: its area over its greatest reach. */
+  /** About how wide it is: its area over its greatest reach. */
   breadthMm: number;
 }
 

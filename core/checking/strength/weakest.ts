@@ -279,7 +279,7 @@ function rootOf(mesh: WeldedMesh, limb: Cut, grown: Cut): Cut | null {
 const PROBES = 16;
 /** On so many sides in material a limb is rooted. */
 const ROOTED = 0.5;
-/** A limb that leans by 60° goes so far, in halves of its breadth, from where it first meets something to where that is all round. */
+/** A limb that leans by 60° goes so far, in halves of its width, from where it first meets something to where that is all round. */
 const STEEPEST = 2 * Math.tan(Math.PI / 3);
 const FINE_MM = 0.02;
 

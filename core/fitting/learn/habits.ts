@@ -20,7 +20,7 @@ export interface MadeSize {
 
 export const KINDS = FeatureKind.options;
 
-/** A line that is laid too broad makes holes small and outsides large at once: correlation of the two offsets. */
+/** A line that is laid too wide makes holes small and outsides large at once: correlation of the two offsets. */
 const INSIDE_WITH_OUTSIDE = -0.6;
 /** What scales along the bed scales all that lies along it: correlation of the scales of inside, outside and spacing. */
 const SCALES_TOGETHER = 0.97;

@@ -16,7 +16,7 @@ const machine = (
   ],
 });
 
-/** Six printers with habits of their own: a careful one, one that lays lines too broad, one whose plastic shrinks, a worn one, a fine one, one whose belts are long. */
+/** Six printers with habits of their own: a careful one, one that lays lines too wide, one whose plastic shrinks, a worn one, a fine one, one whose belts are long. */
 export const PRACTICE_MACHINES: readonly RealMachine[] = [
   machine('Careful', 0.018, [-0.09, 0.01, 0.01, 0], [-0.0004, 0]),
   machine('Broad lines', 0.025, [-0.21, 0.09, 0.02, 0.01], [0.0003, 0.0005]),

@@ -129,7 +129,7 @@ export function measuredTrial(make: Make, bench: Measurer, lots: Lots, trialId: 
 /** Steps of a gauge row beside its middle, mm. */
 const ROW_STEPS = [-0.3, -0.2, -0.1, 0, 0.1, 0.2, 0.3, 0.4, 0.5];
 
-/** A gauge row for a hole, measured: its nine holes, its length, breadth and thickness, the distance of its outermost holes and of the middle ones. */
+/** A gauge row for a hole, measured: its nine holes, its length, width and thickness, the distance of its outermost holes and of the middle ones. */
 export function measuredGaugeRow(make: Make, bench: Measurer, lots: Lots, trialId: string): MadeSize[] {
   const middleMm = Math.round(lots.between(4, 12) * 100) / 100;
   const pitchMm = Math.max(middleMm + 3.5, 11);

@@ -56,7 +56,7 @@ describe('printers that the learner was not built for', () => {
 
   test('a printer that shrinks by a hundredth is not taken for one that was misread', () => {
     const { makes: of } = worlds.find(({ world }) => world === 'shrinkers')!;
-    // The gauge row's breadth and spacings are off by a millimetre, and say so.
+    // The gauge row's width and spacings are off by a millimetre, and say so.
     expect(behindIn(of, 'afterGaugeRow')).toBeLessThan(12);
     expect(behindIn(of, 'untried')).toBeGreaterThan(30);
   });

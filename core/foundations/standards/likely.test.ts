@@ -206,7 +206,7 @@ describe('once it is told what a thing is to the eye', () => {
   test('stated odds come true, half of all sizes being standard ones, and little is claimed of those that are none', () => {
     const { uniform, normal } = noiseFrom(5);
     for (const side of ['outside', 'inside'] as const) {
-      // The breadth of a groove is taken with the inside jaws.
+      // The width of a groove is taken with the inside jaws.
       const things = STANDARD_THINGS.filter(
         (thing) =>
           thing.nominalMm <= 60 && (thing.side === side || (thing.side === 'width' && side === 'inside')),

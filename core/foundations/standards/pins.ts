@@ -21,7 +21,7 @@ export const SPRING_PINS: readonly [nominal: number, least: number, largest: num
   [12, 12.5, 12.8],
 ];
 
-/** Parallel keys: breadth, height, and the shafts that they are for, mm: ISO 773:1969, table 1 (as DIN 6885-1). */
+/** Parallel keys: width, height, and the shafts that they are for, mm: ISO 773:1969, table 1 (as DIN 6885-1). */
 export const KEYS: readonly [breadth: number, height: number, over: number, upTo: number][] = [
   [2, 2, 6, 8],
   [3, 3, 8, 10],

@@ -158,7 +158,7 @@ describe('a job of several', () => {
       const mm3 = (paths: typeof layer.paths) => paths.reduce((sum, path) => sum + volumeOf(path, 1), 0);
       expect(mm3(own(0))).toBeCloseTo(mm3(alone[0]!.sliced.layers[index]!.paths), 6);
       expect(mm3(own(1))).toBeCloseTo(mm3(alone[1]!.sliced.layers[index]?.paths ?? []), 6);
-      // A piece is laid to its end before the next one: three pieces, and no more turns than that.
+      // A piece is printed to its end before the next one: three pieces, and no more turns than that.
       const changes = layer.parts.filter(
         (part, order) => order > 0 && part !== layer.parts[order - 1],
       ).length;
@@ -217,7 +217,7 @@ describe('a job of several', () => {
         madeMm: expect.closeTo(5, 9),
       },
     ]);
-    // A part of which nothing can be laid is refused, whatever lies beside it.
+    // A part of which nothing can be printed is refused, whatever lies beside it.
     expect(tryToLay(jobOf(parts))).toMatchObject({ ok: false, fault: { code: 'slice.nothingLaid' } });
   });
 
@@ -276,7 +276,7 @@ test.each(['skirt', 'brim', 'ears'] as const)(
     );
     const paths = sliced.layers[0]!.paths.filter(({ kind }) => kind === 'foot');
     const farthest = Math.max(...paths.flatMap(({ points }) => [...points].map(Math.abs)));
-    // The middle of the outermost line; half of its breadth lies beyond.
+    // The middle of the outermost line; half of its width lies beyond.
     const reach = farthest + settings.lineMm / 2 - 10;
     expect(reach).toBeLessThanOrEqual(adhesionReachMm(settings) + 0.05);
     expect(reach).toBeGreaterThan(adhesionReachMm(settings) - settings.lineMm);

@@ -15,7 +15,7 @@ const WITHIN_MM: Record<PathKind, number> = {
 };
 /** Between its places a line is straight, be it that of something round: there an arc may leave it by this, mm. */
 const BETWEEN_MM = 0.009;
-/** A breadth that is off by this much counts as a place that is off by a fifth of it. */
+/** A width that is off by this much counts as a place that is off by a fifth of it. */
 const PER_BREADTH = 0.2;
 /** Places nearer to each other than this are one in a file, mm. */
 const NO_WAY_MM = 1.5e-3;
@@ -36,7 +36,7 @@ export interface NeededMove {
 }
 
 /**
- * With which moves a line is made: each as long as the places between stay near to it, their breadth taken as a third coordinate, and an
+ * With which moves a line is made: each as long as the places between stay near to it, their width taken as a third coordinate, and an
  * arc where it reaches further than a straight one. Places that are said twice are left out: a printer can't go from a place to itself.
  *
  * @returns moves in order, from the line's first point; of a closed line the last leads back to it, and its `to` is the number of points.
@@ -79,7 +79,7 @@ function furthest(from: number, first: number, last: number, holds: (to: number)
   return good;
 }
 
-/** A line without the places that it says twice, its breadth a third coordinate. */
+/** A line without the places that it says twice, its width a third coordinate. */
 class Line {
   readonly #x: number[] = [];
   readonly #y: number[] = [];

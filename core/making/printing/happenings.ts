@@ -27,7 +27,7 @@ export function happeningsIn({ layers, warnings }: Pick<Sliced, 'layers' | 'warn
   }
   for (const warning of warnings) {
     if (!('at' in warning)) continue;
-    // What hangs over air is told by the underside of its layer, all else by its upper side.
+    // What is unsupported is reported by the underside of its layer, all else by its upper side.
     const isUnder = warning.code === 'slice.inAir' || warning.code === 'slice.overhang';
     const z = warning.at[2] + (isUnder ? SAME_MM : -SAME_MM);
     const layer = layers.findIndex(({ topMm }) => topMm > z);

@@ -4,13 +4,13 @@ export interface Footprint {
   depth: number;
 }
 
-/** What is round is a hair broader than deep, by its facets: arrangements that differ by less are alike. */
+/** What is round is a hair wider than deep, by its facets: arrangements that differ by less are alike. */
 const AS_LONG_MM = 1;
 const AS_LARGE = 1.02;
 
 /**
  * Where the middles of pieces lie, mm, from the middle of them all: in rows from the deepest to the least deep, of the arrangements
- * that fit the one whose longer side is shortest, and of those the one that covers least and is broader than deep. Null where none fits.
+ * that fit the one whose longer side is shortest, and of those the one that covers least and is wider than deep. Null where none fits.
  *
  * @param room what may be covered.
  */

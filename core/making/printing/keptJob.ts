@@ -6,7 +6,7 @@ import type { ReadGcode, ReadMove } from './readGcode';
 /** A job read back from its file, to be looked at. */
 export interface KeptJob {
   drawing: LayerDrawing;
-  /** Length of the lines that are laid, and of the filament, m. */
+  /** Length of the lines that are printed, and of the filament, m. */
   laidMetres: number;
   filamentMetres: number;
   /** Lines whose purpose the file does not say. */
@@ -23,15 +23,15 @@ const USUAL_WIDTH_MM = 0.4;
 /** Heights that differ by less are one layer, mm: a file has thousandths. */
 const SAME_LEVEL_MM = 0.0015;
 
-/** Moves between two heights at which something is laid. */
+/** Moves between two heights at which something is printed. */
 interface Level {
   topMm: number;
   moves: ReadMove[];
 }
 
 /**
- * The layers of a file of G-code: what is laid at one height, with the ways to it. A wall that rises without a seam is one layer for each time
- * that the nozzle is set anew. Null where nothing is laid.
+ * The layers of a file of G-code: what is printed at one height, with the ways to it. A wall that rises without a seam is one layer for each time
+ * that the nozzle is set again. Null where nothing is printed.
  */
 export function keptJob({ moves, unknown }: ReadGcode): KeptJob | null {
   const levels = levelsOf(moves);
@@ -111,7 +111,7 @@ function levelsOf(moves: readonly ReadMove[]): Level[] {
     const topMm = move.to[2];
     const isRising = topMm > move.from[2];
     const isSame = last !== undefined && Math.abs(topMm - last.topMm) < SAME_LEVEL_MM;
-    // A wall that rises goes on until the height is set anew: then the next turn of it begins.
+    // A wall that rises goes on until the height is set again: then the next turn of it begins.
     const goesOn = isRising ? wasRising && !isSetAnew : isSame;
     if (last && goesOn) {
       last.moves.push(...waiting, move);

@@ -23,7 +23,7 @@ export interface LayerRequest {
   density: number;
 }
 
-/** A part as it stands on the bed, seen from above, mm. */
+/** A part as it is on the bed, seen from above, mm. */
 export interface PartPlacement {
   name: string;
   /** What it covers at most, and what of it touches the bed, about its own middle. */
@@ -39,7 +39,7 @@ export interface SlicedJob {
   job: Toolpath;
   figures: JobFigures;
   footings: PartPlacement[];
-  /** What faces down over air, on the bed. */
+  /** What faces down unsupported, on the bed. */
   hanging: OverhangFaces;
 }
 
@@ -55,7 +55,7 @@ export function layerMeans(
   return ok({ machine: machine.printer, material: material.filament });
 }
 
-/** Settings of the workshop as a printer lays a body with them: its nozzle decides how broad a line is. */
+/** Settings of the workshop as a printer lays a body with them: its nozzle decides how wide a line is. */
 export function settingsFor(
   { version: _version, removed: _removed, ...set }: LayerSet,
   { support, foot }: Pick<LayingOfBody, 'support' | 'foot'>,
@@ -118,7 +118,7 @@ interface SlicedPart {
 
 /**
  * Lays parts in layers, one job after another, and keeps of each part what stays the same: how it lies, and of its layers what a setting does not
- * touch. Another number of pieces, or another place on the bed, slices nothing anew.
+ * touch. Another number of pieces, or another place on the bed, does not slice again.
  */
 export class LayerSlicer {
   readonly #kept = new WeakMap<WeldedMesh, SlicedPart>();
@@ -188,7 +188,7 @@ export class LayerSlicer {
   }
 
   *#slice(kept: SlicedPart, settings: LayerSettings, machine: LayerPrinter): Generator<number> {
-    // A loop goes round all that stands on the bed.
+    // A loop goes round all that is on the bed.
     const own = settings.foot === 'skirt' ? { ...settings, foot: 'none' as const } : settings;
     const { firstLayerSpreadMm, overhang, bridgeMm } = machine;
     const key = JSON.stringify([own, firstLayerSpreadMm, overhang, bridgeMm]);

@@ -11,7 +11,7 @@ export interface Orientation {
   heightMm: number;
   /** What touches the bed. */
   contactMm2: number;
-  /** What hangs over air beyond what the machine manages. */
+  /** What is unsupported beyond what the machine manages. */
   overhangMm2: number;
   /** Share of the load that pulls layers apart: 0 along the layers, 1 across them; null if no load was pointed at. */
   across: number | null;
@@ -38,7 +38,7 @@ const SMALL_FOOT_SHARE = 0.15;
 export const AS_MODELLED: Vec3 = [0, 0, -1];
 
 /**
- * Ways to lay a part down, the best first: on each flat face that it can rest on, and as it stands. Weighed by height, by what hangs over air, by how
+ * Ways to lay a part down, the best first: on each flat face that it can rest on, and as it stands. Weighed by height, by what is unsupported, by how
  * much touches the bed, and by the load.
  *
  * @param overhang how far from upright a wall may lean out, radians.
@@ -136,7 +136,7 @@ export function oriented(mesh: WeldedMesh, down: Vec3): WeldedMesh {
   return { positions, indices: mesh.indices };
 }
 
-/** The axes of a part that is laid down, in its own frame: z away from the bed. */
+/** The axes of a part that is oriented, in its own frame: z away from the bed. */
 export function orientedAxes(down: Vec3): { x: Vec3; y: Vec3; z: Vec3 } {
   const [a, b, c, d, e, f, g, h, i] = rotationDown(down) as [
     number,

@@ -4,7 +4,7 @@ import type { WeldedMesh } from '@core/shaping/part';
 
 import type { BedPlace } from './partOnBed';
 
-/** What of a part faces down over air, to be painted on it. mm. */
+/** What of a part faces down unsupported, to be painted on it. mm. */
 export interface OverhangFaces {
   /** Corners of triangles. */
   triangles: Float32Array;

@@ -9,7 +9,7 @@ import type { BedPlace } from './partOnBed';
 export const MOST_PIECES = 40;
 /** Between two pieces that are packed, so that strings between them stay short and each can be taken off by itself, mm. */
 const GAP_MM = 5;
-/** Between what is laid round two feet, and between pieces that somebody put beside each other, mm. */
+/** Between what is printed round two first layers, and between pieces that somebody put beside each other, mm. */
 const LEAST_GAP_MM = 1;
 
 /** What finding a place for its pieces needs to know of a part. */
@@ -26,7 +26,7 @@ export interface BedItem {
  * Where the pieces of each part stand, mm from the middle of the bed. Where somebody put them they stay, if each lies on the bed and none comes
  * too near to another; else they are packed in rows.
  *
- * @param bed breadth and depth of what the machine reaches, mm.
+ * @param bed width and depth of what the machine reaches, mm.
  */
 export function placesOnBed(
   parts: readonly BedItem[],
@@ -38,7 +38,7 @@ export function placesOnBed(
     const fault = faultOfPlaces(parts, [width, depth]);
     return fault ? no(fault) : ok(places);
   }
-  // What does not fit alone was told before.
+  // What does not fit alone was reported before.
   if (count === 1) return ok(parts.map(({ pieces }) => (pieces === 1 ? [[0, 0]] : [])));
   const around = Math.max(...parts.map(({ settings }) => adhesionReachMm(settings)));
   const ownReach = Math.max(...parts.map(({ settings }) => ownReachMm(settings)));
@@ -55,7 +55,7 @@ export function placesOnBed(
   return ok(parts.map(({ pieces }) => middles.splice(0, pieces)));
 }
 
-/** How far beyond a part what is laid round its own foot reaches; a loop goes round all of them together. */
+/** How far beyond a part what is printed round its own foot reaches; a loop goes round all of them together. */
 const ownReachMm = (settings: BedItem['settings']): number =>
   settings.foot === 'skirt' ? 0 : adhesionReachMm(settings);
 

@@ -170,7 +170,7 @@ describe('what is laid', () => {
         .reduce((sum, path) => sum + volumeOf(path, 1), 0),
     );
     expect(lengths[0]).toBe(0);
-    // A rim 5 mm broad, with corners rounded: 200 of edge by 5 and a circle of 25π.
+    // A rim 5 mm wide, with corners rounded: 200 of edge by 5 and a circle of 25π.
     const rim = Math.round(5 / everyday.lineMm) * everyday.lineMm;
     expect(lengths[2]! / (199.2 * rim + Math.PI * rim ** 2)).toBeCloseTo(1, 1);
     // Each ear is three quarters of a disc.

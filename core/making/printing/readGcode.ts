@@ -28,7 +28,7 @@ export interface ReadGcode {
   unknown: { command: string; times: number; line: number }[];
 }
 
-/** Commands without a bearing on where anything is laid. */
+/** Commands without a bearing on where anything is printed. */
 const OF_NO_BEARING = new Set([
   'G4',
   'M84',
@@ -177,7 +177,7 @@ const AXES = [
   ['Z', 'z'],
 ] as const;
 
-/** Reads a straight move or an arc (G0 to G3); false for an arc that is not understood: it goes where it ends, and nobody knows where anything was laid. */
+/** Reads a straight move or an arc (G0 to G3); false for an arc that is not understood: it goes where it ends, and nobody knows where anything was printed. */
 function readMove(read: ReadGcode, state: State, { command, value, line, kind, widthMm }: MoveLine): boolean {
   const isArc = command === 'G2' || command === 'G3';
   const feed = value('F');

@@ -38,7 +38,7 @@ test.each(PARTS.map((part) => [part.name, part] as const))(
     for (const contours of contoursAt(table, heights)) {
       const area = areaOf(contours);
       slabs += area * step;
-      // Nothing is dropped on the way to the areas that walls are laid in.
+      // Nothing is dropped on the way to the areas that walls are printed in.
       expect(Math.abs(areaMm2(areaWithin(contours)) - area)).toBeLessThan(1e-3 * area + 1e-3);
     }
     expect(slabs / built.check!.volumeMm3).toBeCloseTo(1, 1.5);

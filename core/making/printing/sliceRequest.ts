@@ -32,7 +32,7 @@ export type RequestedPart = Omit<PartOnBed, 'mesh'> & { bodyId: string; support:
 export interface SliceRequest {
   /** The first leads: its layers' heights hold for all. */
   parts: RequestedPart[];
-  /** `printer` and `filament` are null where the workshop does not know how layers are laid with it. */
+  /** `printer` and `filament` are null where the workshop does not know how layers are printed with it. */
   machine: { id: string; name: string; printer: LayerPrinter | null };
   material: { id: string; name: string; density: number; filament: Filament | null };
   /** Where the machine makes in resin instead; `resin` is null if the material is none. */

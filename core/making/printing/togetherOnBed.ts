@@ -17,7 +17,7 @@ export interface PlacedPart {
   settings: LayerSettings;
 }
 
-/** A layer with its lines in the order in which they are laid, and to which part each belongs: -1 is all of them. */
+/** A layer with its lines in the order in which they are printed, and to which part each belongs: -1 is all of them. */
 export interface BedLayer extends SlicedLayer {
   parts: number[];
 }
@@ -79,7 +79,7 @@ export function togetherOnBed(parts: readonly PlacedPart[]): BedLayers {
   };
 }
 
-/** The loop that shows whether the nozzle flows before anything of worth is laid goes round all that stands there. */
+/** The loop that shows whether the nozzle flows before anything of worth is printed goes round all that stands there. */
 function loopRound(parts: readonly PlacedPart[]): LayerPath[] {
   const settings = parts.find(({ settings: { foot } }) => foot === 'skirt')?.settings;
   if (!settings) return [];

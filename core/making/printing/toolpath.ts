@@ -15,7 +15,7 @@ import { neededMoves } from './fewerMoves';
 import { secondsOfMoves } from './motion';
 import { OF_ALL, type BedLayers } from './togetherOnBed';
 
-/** What a move is for: a line that is laid, or a way without one. */
+/** What a move is for: a line that is printed, or a way without one. */
 export const MOVE_KINDS = [...PATH_KINDS, 'travel'] as const;
 export type MoveKind = (typeof MOVE_KINDS)[number];
 const TRAVEL = MOVE_KINDS.indexOf('travel');
@@ -59,14 +59,14 @@ export interface Toolpath {
   material: Filament;
   /** Of the part that leads: its layers' heights hold for all. */
   settings: LayerSettings;
-  /** Mean of what is laid, on the bed. */
+  /** Mean of what is printed, on the bed. */
   at: [number, number];
 }
 
 /** Ways longer than this are made with the filament drawn back, mm. */
 const DRAWN_BACK_FROM_MM = 2;
 
-/** No line is laid slower than this for the sake of cooling, mm/s. */
+/** No line is printed slower than this for the sake of cooling, mm/s. */
 const SLOWEST = 10;
 
 /**
@@ -132,7 +132,7 @@ function addPath(
   const count = points.length / 2;
   let from = 0;
   for (const { to, sweep } of neededMoves(path, settings.takesArcs)) {
-    // What is laid between them is as much as with every point between.
+    // What is printed between them is as much as with every point between.
     const { mm3, broad } = printedBetween(path, from, to, settings.heightMm);
     moves.lay(points[2 * (to % count)]! + dx, points[2 * (to % count) + 1]! + dy, sweep, {
       filamentMm: mm3 / settings.filamentArea,
@@ -144,7 +144,7 @@ function addPath(
   }
 }
 
-/** What a stretch of a line takes, mm³, and how broad it is in the middle. */
+/** What a stretch of a line takes, mm³, and how wide it is in the middle. */
 function printedBetween({ points, width, ...path }: LayerPath, from: number, to: number, heightMm: number) {
   const count = points.length / 2;
   let [mm3, way, area] = [0, 0, 0];
@@ -234,7 +234,7 @@ export const lengthsOf = ({ x, y, sweep }: Pick<ToolpathLayer, 'x' | 'y' | 'swee
     move === 0 ? 0 : Math.hypot(to - x[move - 1]!, y[move]! - y[move - 1]!) * lengthPerChord(sweep[move]!),
   );
 
-/** Times each move; where the layer would be done too soon, its lines are laid slower, and timed again. */
+/** Times each move; where the layer would be done too soon, its lines are printed slower, and timed again. */
 function timed(layer: ToolpathLayer, machine: LayerPrinter, leastSeconds: number): void {
   const { acceleration, junctionSpeed, retractMm, retractSpeed, speeds } = machine;
   let stops = layer.heightMm / speeds.rise;

@@ -12,7 +12,7 @@ const square = (half: number, x = 0, y = 0): [number, number][] => [
 const solid = areaOfCorners(square(10));
 /** A wall of 2 mm round a room of 16 × 16. */
 const ring: Area = [...solid, ...areaOfCorners([...square(8)].reverse())];
-/** The same with a gap in its right wall, 4 mm broad. */
+/** The same with a gap in its right wall, 4 mm wide. */
 const gapped: Area = areaOfCorners([
   [-10, -10],
   [10, -10],

@@ -39,7 +39,7 @@ const NARROWEST_MM = 0.06;
 const SMALLEST_MM2 = 0.1;
 const ALONE_SHARE = 0.98;
 
-/** What hangs over air in a layer beyond what the one below carries. @param reachMm how far a layer may lie out. */
+/** What is unsupported in a layer beyond what the one below carries. @param reachMm how far a layer may lie out. */
 export function unsupportedIn(regions: readonly Area[], layer: number, reachMm: number): Unsupported[] {
   const [below, region] = [regions[layer - 1], regions[layer]!];
   if (below === undefined || below === region) return [];
@@ -59,7 +59,7 @@ export function unsupportedIn(regions: readonly Area[], layer: number, reachMm: 
 const HOLDS_SHARE = 0.8;
 
 /**
- * Columns under what hangs, from the lowest up, and what they leave in the air. Works in steps; each gives the share of all holding that is done.
+ * Columns under what is unsupported, from the lowest up, and what they leave in the air. Works in steps; each gives the share of all holding that is done.
  * @param apartMm how far tips are from each other.
  */
 export function* pillarsUnder(
@@ -113,10 +113,10 @@ function placesIn(area: Area, apartMm: number): [number, number][] {
   return [[x / PER_MM, y / PER_MM]];
 }
 
-/** A column becomes thin over this before it touches the part, and broad over this where it stands on the plate, mm. */
+/** A column becomes thin over this before it touches the part, and wide over this where it stands on the plate, mm. */
 const TIP_MM = 1.5;
 const FOOT_MM = 0.8;
-/** How broad its foot is, times its own breadth. */
+/** How wide its foot is, times its own width. */
 const FOOT_BY_PILLAR = 3;
 
 /** How far the foot of a column reaches from its middle, mm. */

@@ -17,7 +17,7 @@ export class Rasteriser {
 
   /**
    * @param width in pixels.
-   * @param pixelMm breadth and depth of a pixel, mm.
+   * @param pixelMm width and depth of a pixel, mm.
    */
   constructor(
     readonly width: number,

@@ -290,7 +290,7 @@ function* hold(part: SlicedPart, support: Support, { printer, set }: ResinReques
   Object.assign(part, { columns: step.value, left, heldFor: key });
 }
 
-/** Places of one kind near to each other are told once, the largest, mm. */
+/** Places of one kind near to each other are reported once, the largest, mm. */
 const NEAR_MM = 5;
 
 function warningsOf(

@@ -1,4 +1,4 @@
-/** What is to be watched about a part that is laid in resin. Places in mm from the middle of the bed; `part`: its index. */
+/** What is to be watched about a part that is printed in resin. Places in mm from the middle of the bed; `part`: its index. */
 export type ResinWarning = { part: number; at: [number, number, number] } & (
   | { code: 'slice.inAir'; areaMm2: number }
   | { code: 'slice.overhang'; areaMm2: number }

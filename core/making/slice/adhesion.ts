@@ -12,7 +12,7 @@ const SKIRT_LOOPS = 2;
 /** Corners that lift are at most this wide, radians. */
 const SHARP = (110 / 180) * Math.PI;
 
-/** What is laid round the foot of a part in its first layer. */
+/** What is printed round the first layer of a part in its first layer. */
 export function adhesionOf(foot: Area, { foot: kind, footMm, lineMm }: LayerSettings): LayerPath[] {
   if (foot.length === 0) return [];
   switch (kind) {

@@ -1,7 +1,7 @@
 import { hatched } from './hatch';
 import { both, grown, holds, opened, piecesOf, type Area } from './region';
 
-/** A solid patch that is laid through air, from side to side. */
+/** A solid patch that is printed through air, from side to side. */
 export interface Bridge {
   area: Area;
   /** All of it that has nothing under it, its walls too. */
@@ -24,7 +24,7 @@ const LOOKED_AT = 12;
 const MOST = 0.8;
 
 /**
- * The patches of a layer that lie over air, each with the way across it that leaves the shortest stretch unsupported: lines go from edge to edge the short way,
+ * The patches of a layer that lie unsupported, each with the way across it that leaves the shortest stretch unsupported: lines go from edge to edge the short way,
  * where both ends find something to lie on.
  */
 export function bridgesOf(air: Area, inside: Area, below: Area, lineMm: number): Bridge[] {

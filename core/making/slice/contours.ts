@@ -83,7 +83,7 @@ export function* contoursAt(table: CutTable, heights: readonly number[]): Genera
   const { positions, edges, edgesOf, indices, order, lowest, highest } = table;
   const active: number[] = [];
   let coming = 0;
-  // The crossing that follows each crossed edge; what is left of earlier heights is told by `seen`.
+  // The crossing that follows each crossed edge; what is left of earlier heights is reported by `seen`.
   const following = new Int32Array(edges.length / 2);
   const seen = new Int32Array(edges.length / 2).fill(-1);
   const begun: number[] = [];

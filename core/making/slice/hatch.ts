@@ -8,15 +8,15 @@ export interface Hatching {
   kind: PathKind;
   /** Which way the lines run, from the x axis, radians. */
   angle: number;
-  /** How far apart they are, and how broad each is, mm. */
+  /** How far apart they are, and how wide each is, mm. */
   spacingMm: number;
   lineMm: number;
 }
 
 /**
  * Straight lines over an area, parallel and evenly apart, counted from the origin so that they lie over each other from layer to layer. Each runs
- * along the middle of its strip from edge to edge: strips as broad as they are apart add up to the area. Neighbours that are no farther
- * apart than they are broad are joined at their ends, each shortened by half of the way between them, so that the length stays.
+ * along the middle of its strip from edge to edge: strips as wide as they are apart add up to the area. Neighbours that are no farther
+ * apart than they are wide are joined at their ends, each shortened by half of the way between them, so that the length stays.
  */
 export function hatched(area: Area, { kind, angle, spacingMm, lineMm }: Hatching): LayerPath[] {
   const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
@@ -56,7 +56,7 @@ function finish(paths: LayerPath[], { along, index }: Chain, cos: number, sin: n
   paths[index]!.points = points;
 }
 
-/** Lines that are laid in one go, to and fro; in the turned plane, along and across after each other. */
+/** Lines that are printed in one go, to and fro; in the turned plane, along and across after each other. */
 class Chain {
   readonly along: number[] = [];
   index = -1;

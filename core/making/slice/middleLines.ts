@@ -2,7 +2,7 @@ import { Delaunay } from 'd3-delaunay';
 
 import { boundsOf, holds, PER_MM, type Area } from './region';
 
-/** A line along the middle of something narrow, mm, as broad at each point as there is room. */
+/** A line along the middle of something narrow, mm, as wide at each point as there is room. */
 export interface MiddleLine {
   points: Float64Array;
   width: Float32Array;
@@ -17,7 +17,7 @@ const SAME_SIDE = 2;
 /**
  * Lines along the middle of a narrow area: the edges of the Voronoi diagram of points on its edge that lie between its two sides (its medial
  * axis, after Blum; approximated as by Brandt & Algazi, "Continuous skeleton computation by Voronoi diagram", 1992). Ends are
- * drawn out to the end of the area. Where it is narrower than `narrowestMm` nothing is laid, and the place is told.
+ * drawn out to the end of the area. Where it is narrower than `narrowestMm` nothing is printed, and the place is reported.
  */
 export function middleLines(
   area: Area,

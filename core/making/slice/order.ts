@@ -1,6 +1,6 @@
 import type { LayerPath, PathKind } from './paths';
 
-/** What is laid first: what others lean on, then the walls from the inside out, so that they hang on to something, then what fills them. */
+/** What is printed first: what others lean on, then the walls from the inside out, so that they hang on to something, then what fills them. */
 const RANK: Record<PathKind, number> = {
   foot: 0,
   support: 1,
@@ -15,7 +15,7 @@ const RANK: Record<PathKind, number> = {
 };
 
 /**
- * The lines of a layer in the order in which they are laid: rank by rank, each time the nearest next; open ones from their nearer end. Closed ones
+ * The lines of a layer in the order in which they are printed: rank by rank, each time the nearest next; open ones from their nearer end. Closed ones
  * keep their beginning, which is where the seam is.
  *
  * @param from where the nozzle stands, mm.

@@ -1,4 +1,4 @@
-/** What a line that is laid belongs to. */
+/** What a line that is printed belongs to. */
 export const PATH_KINDS = [
   'outerWall',
   'innerWall',
@@ -13,7 +13,7 @@ export const PATH_KINDS = [
 ] as const;
 export type PathKind = (typeof PATH_KINDS)[number];
 
-/** A line as it is laid, mm. */
+/** A line as it is printed, mm. */
 export interface LayerPath {
   kind: PathKind;
   /** Its end is its beginning, which is not said again. */
@@ -24,7 +24,7 @@ export interface LayerPath {
   width: number | Float32Array;
 }
 
-/** A layer with its lines in the order in which they are laid. */
+/** A layer with its lines in the order in which they are printed. */
 export interface SlicedLayer {
   /** Its upper side over the bed, and how thick it is, mm. */
   topMm: number;
@@ -43,7 +43,7 @@ export function lengthOf({ points, closed }: Pick<LayerPath, 'points' | 'closed'
 }
 
 /**
- * What a line takes of material, mm³: length × breadth × height of the layer. A line is taken as a strip with square sides as broad as lines
+ * What a line takes of material, mm³: length × width × height of the layer. A line is taken as a strip with square sides as wide as lines
  * lie apart: so the strips of a solid layer add up to its volume.
  */
 export function volumeOf(path: LayerPath, heightMm: number): number {

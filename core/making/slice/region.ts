@@ -43,7 +43,7 @@ export function areaWithin({ points, begins }: Contours): Area {
       kept = at;
       path.push({ x: Math.round(points[2 * at]! * PER_MM), y: Math.round(points[2 * at + 1]! * PER_MM) });
     }
-    // Where a height touches a level face, loops without any breadth are met; the clipper can't take them.
+    // Where a height touches a level face, loops without any width are met; the clipper can't take them.
     if (path.length >= 3) paths.push(path);
   }
   return simplified(Clipper.union(paths, FillRule.NonZero), WITHIN_MM);
@@ -69,7 +69,7 @@ export function grown(area: Area, mm: number): Area {
   return Clipper.inflatePaths(area, mm * PER_MM, JoinType.Miter, EndType.Polygon, MITER_LIMIT);
 }
 
-/** What is left of an area where it is at least twice so many mm broad; the same list where that is all of it. */
+/** What is left of an area where it is at least twice so many mm wide; the same list where that is all of it. */
 export function opened(area: Area, mm: number): Area {
   const shrunk = grown(area, -mm);
   return isBroad(area, shrunk, mm) ? area : grown(shrunk, mm);
@@ -81,7 +81,7 @@ export function opened(area: Area, mm: number): Area {
  * corners).
  */
 export function isBroad(area: Area, shrunk: Area, mm: number): boolean {
-  // What is just twice as broad has vanished without a trace in the sum.
+  // What is just twice as wide has vanished without a trace in the sum.
   if (shrunk.length !== area.length) return false;
   let [perimeter, corners] = [0, 0];
   for (const path of area) {

@@ -1,6 +1,6 @@
 import type { InfillPattern, BedAdhesion, Support } from '@core/foundations/fields';
 
-/** How a part is laid layer by layer. Lengths in mm, shares from 0 to 1. */
+/** How a part is printed layer by layer. Lengths in mm, shares from 0 to 1. */
 export interface LayerSettings {
   id: string;
   name: string;

@@ -53,7 +53,7 @@ export function overAir(region: Area, below: Area): Area {
 const HAIR_MM = 0.05;
 
 /**
- * Where columns have to stand, layer by layer, to hold up what would be laid in air.
+ * Where columns have to stand, layer by layer, to hold up what would be printed in air.
  *
  * @param regions the whole of each layer, from the lowest.
  * @param reachMm how far a layer may lie out over the one below it.
@@ -84,7 +84,7 @@ export function supportsOf(
     const region = regions[layer]!;
     const below = under[layer]!;
     if (region !== below) {
-      // Columns are a little broader than what they hold, or nothing would be left of narrow ones.
+      // Columns are a little wider than what they hold, or nothing would be left of narrow ones.
       const needs = without(without(region, grown(below, reachMm)), held[layer]!);
       if (!isNothing(needs)) standing = joined(standing, grown(opened(needs, 0.05), apartMm + 0.4));
     }

@@ -26,7 +26,7 @@ import type { LayerSettings } from './settings';
 import { overAir, skinsOf, supportsOf, type Skin } from './skins';
 import { leftOf, wallsOf, type Walls } from './walls';
 
-/** What is to be watched about a part that is laid in layers. Places in mm, as the part lies. */
+/** What is to be watched about a part that is printed. Places in mm, as the part lies. */
 export type LayerWarning =
   | { code: 'slice.tooThin'; at: [number, number, number]; widthMm: number; layers: number }
   | { code: 'slice.inAir'; at: [number, number, number]; areaMm2: number }
@@ -34,12 +34,12 @@ export type LayerWarning =
   | { code: 'slice.longBridge'; at: [number, number, number]; spanMm: number; limitMm: number }
   | { code: 'slice.heightRounded'; askedMm: number; madeMm: number };
 
-/** A part laid in layers. */
+/** A part printed. */
 export interface Sliced {
   layers: SlicedLayer[];
   /** What each layer's outline encloses, mm². */
   areasMm2: number[];
-  /** What stands on the bed. */
+  /** What is on the bed. */
   foot: Area;
   warnings: LayerWarning[];
 }
@@ -54,10 +54,10 @@ export interface LayerHabits {
   bridgeMm: number;
 }
 
-/** What is told while it works: the share that is done, 0 to 1. */
+/** What is reported while it works: the share that is done, 0 to 1. */
 export type SliceProgress = number;
 
-/** Columns are laid as lines so far apart, mm; the layers that carry the part lie close. */
+/** Columns are printed as lines so far apart, mm; the layers that carry the part lie close. */
 const SUPPORT_APART_MM = 2.4;
 const SUPPORT_BESIDE_MM = 0.5;
 const SUPPORT_FACE_LAYERS = 2;
@@ -66,7 +66,7 @@ const SUPPORT_GAP_LAYERS = 1;
 /** What lies this near beside a column is held by it, mm. */
 const SUPPORT_HOLDS_MM = 1.5;
 
-/** A height that is made otherwise by more than this is told, mm. */
+/** A height that is made otherwise by more than this is reported, mm. */
 const ROUNDED_FROM_MM = 0.02;
 /** Rims that reach out farther than the printer manages by less than this, narrower than twice that, or smaller, are none: mm and mm². */
 const RIM_SLACK_MM = 0.05;
@@ -101,7 +101,7 @@ export class Slicer {
   readonly #top: number;
   #stages: Partial<Stages> = {};
 
-  /** @param mesh closed, standing as it is to be laid. */
+  /** @param mesh closed, standing as it is to be printed. */
   constructor(mesh: WeldedMesh) {
     this.#table = cutTable(mesh);
     let [lowest, top] = [Infinity, -Infinity];
@@ -113,7 +113,7 @@ export class Slicer {
     this.#top = top;
   }
 
-  /** Sides of the mesh that no triangle shares: such a part can't be laid. */
+  /** Sides of the mesh that no triangle shares: such a part can't be printed. */
   get open(): number {
     return this.#table.open;
   }
@@ -206,7 +206,7 @@ export class Slicer {
           });
         }
       }
-      // A bridge that is too long is told as that.
+      // A bridge that is too long is reported as that.
       const bridged = found.filter(({ anchored }) => anchored).flatMap(({ over }) => over);
       if (air.length > 0) hanging.push({ layer, air: without(air, bridged) });
       if (layer % 20 === 19) yield 0.65 + (0.1 * layer) / regions.length;
@@ -222,7 +222,7 @@ export class Slicer {
             fromBedOnly: support === 'bed',
           });
     for (const { layer, air } of hanging) {
-      // Columns from the bed do not reach everywhere: what they leave in the air is told.
+      // Columns from the bed do not reach everywhere: what they leave in the air is reported.
       const column = this.#stages.columns[layer - 1 - SUPPORT_GAP_LAYERS] ?? [];
       const left = without(air, grown(column, SUPPORT_HOLDS_MM));
       warnings.push(...this.#inAir(layer, regions[layer]!, under[layer]!, left, reachMm));
@@ -298,7 +298,7 @@ export class Slicer {
 /** A height of whole layers is not one more by what calculating leaves, in layers. */
 const HAIR_OF_LAYER = 1e-6;
 
-/** How many layers a height takes: a layer is laid where its middle is still within the part. */
+/** How many layers a height takes: a layer is printed where its middle is still within the part. */
 export function layerCount(heightMm: number, layerMm: number, firstLayerMm: number): number {
   if (heightMm <= firstLayerMm / 2) return 0;
   return 1 + Math.max(0, Math.ceil((heightMm - firstLayerMm) / layerMm - 0.5 - HAIR_OF_LAYER));
@@ -309,7 +309,7 @@ function endOf({ points, closed }: LayerPath): [number, number] {
   return [points[end]!, points[end + 1]!];
 }
 
-/** Solid lines, turned by a right angle from layer to layer; over air they lie across. What is too narrow for them gets a line along its middle. */
+/** Solid lines, turned by a right angle from layer to layer; unsupported they lie across. What is too narrow for them gets a line along its middle. */
 function solidLines(solid: Area, bridges: readonly Bridge[], layer: number, lineMm: number): LayerPath[] {
   if (solid.length === 0) return [];
   const paths: LayerPath[] = [];
@@ -360,7 +360,7 @@ function columnLines(columns: readonly Area[], layer: number, lineMm: number): L
 
 const placeOf = (area: Area, zMm: number): [number, number, number] => [...placeWithin(area), zMm];
 
-/** Places of one kind near to each other are told once: the thinnest, the largest, the first. */
+/** Places of one kind near to each other are reported once: the thinnest, the largest, the first. */
 const NEAR_MM = 5;
 
 function together(warnings: readonly LayerWarning[]): LayerWarning[] {

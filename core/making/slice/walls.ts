@@ -20,16 +20,16 @@ const INNER_WITHIN_MM = 0.004;
 /** What is left of rounding along an edge is narrower than this, mm. */
 const HAIR_MM = 0.01;
 
-/** The narrowest line that is laid by itself, and the narrowest that fills a gap between others, as shares of a line's breadth. */
+/** The narrowest line that is placed automatically, and the narrowest that fills a gap between others, as shares of a line's width. */
 const NARROWEST_ALONE = 0.5;
 const NARROWEST_BETWEEN = 0.25;
 
 /**
  * Walls along the edge of an area, each one line inside of the last. Where the area is too narrow for a line on either side, one line runs along
- * its middle, as broad as it is there. What of the part is narrower than half a line is left out and told; gaps inside that are narrower
+ * its middle, as wide as it is there. What of the part is narrower than half a line is left out and told; gaps inside that are narrower
  * than a quarter of one close of themselves.
  *
- * @param lineMm breadth of a line.
+ * @param lineMm width of a line.
  */
 export function wallsOf(area: Area, count: number, lineMm: number): Walls {
   const paths: LayerPath[] = [];

@@ -111,9 +111,9 @@ export function layerPrinterIn(workshop: Workshop, machineId: string): LayerPrin
   return printers.find(({ id, removed }) => id === machineId && !removed) ?? null;
 }
 
-/** A line is so much broader than the nozzle's hole. */
+/** A line is so much wider than the nozzle's hole. */
 const LINE_BY_NOZZLE = 1.1;
 
-/** How broad a printer's lines are, mm: to a hundredth. */
+/** How wide a printer's lines are, mm: to a hundredth. */
 export const lineBreadthMm = ({ nozzleMm }: Pick<LayerPrinter, 'nozzleMm'>): number =>
   Math.round(LINE_BY_NOZZLE * nozzleMm * 100) / 100;

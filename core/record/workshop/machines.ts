@@ -70,7 +70,7 @@ export const MACHINES: readonly Machine[] = [
     process: 'printing',
     scatterMm: 0.05,
     corrections: [
-      // A broader line follows small circles less well.
+      // A wider line follows small circles less well.
       offset('inside', 0.18, 0.14, PRINTING),
       offset('outside', -0.05, 0.12, PRINTING),
       offset('height', 0, 0.08, PRINTING),

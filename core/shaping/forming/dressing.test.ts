@@ -90,7 +90,7 @@ describe('where there is no room, it is said where, and how much would go', () =
       picks: [{ tags: [`${base.id}:front`, `${base.id}:top`], near: [0, -10, 10] }],
     });
     const [fault] = faultsOf(base, { ...uneven, other: { length: { from: 'number', mm: 24 } } } as Step);
-    // On the front, which is 10 high, or on the top, which is 20 broad: whichever is the first.
+    // On the front, which is 10 high, or on the top, which is 20 wide: whichever is the first.
     expect(fault!.mostMm).toBeGreaterThan(4.5);
     expect(fault!.mostMm).toBeLessThanOrEqual(10);
   });

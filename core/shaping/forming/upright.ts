@@ -11,7 +11,7 @@ export const pointIn =
     level + z,
   ];
 
-/** The upright plane at the front of a turned step of a breadth, mm, and the way through the step to its back. */
+/** The upright plane at the front of a turned step of a width, mm, and the way through the step to its back. */
 export function uprightSection(
   turn: number,
   stand: Placement,

@@ -88,7 +88,7 @@ test.each([6, 10, 24])(
     builder.dispose();
     const [whole, holed, eased] = volumes as [number, number, number];
     expect((whole - holed) / (area * 8)).toBeCloseTo(1, 5);
-    // Two mouths, each longer outside by Steiner. The kernel's bevel is off by less than it is broad times a thousandth.
+    // Two mouths, each longer outside by Steiner. The kernel's bevel is off by less than it is wide times a thousandth.
     const mouths = 2 * ((length * 0.8 ** 2) / 2 + (Math.PI * 0.8 ** 3) / 3);
     expect(Math.abs((holed - eased) / mouths - 1)).toBeLessThan(1e-3);
   },

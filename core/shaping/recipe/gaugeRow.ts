@@ -3,7 +3,7 @@ import { numberValue, type Body, type Fit, type Step } from '@core/record/model'
 /** How much looser than the working size each place is, mm: below zero is tighter. */
 export const GAUGE_STEPS_MM: readonly number[] = [-0.3, -0.2, -0.1, 0, 0.1, 0.2, 0.3, 0.4, 0.5];
 
-/** Small hollows that count tenths: their breadth, depth and distance. */
+/** Small hollows that count tenths: their width, depth and distance. */
 const DOT_MM = 1.2;
 const DOT_DEEP_MM = 0.5;
 const DOTS_APART_MM = 2;

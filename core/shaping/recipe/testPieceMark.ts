@@ -2,7 +2,7 @@ import { firstHit } from '@core/shaping/boxTree';
 import { numberValue, type Step } from '@core/record/model';
 import type { SolidMesh } from '@core/shaping/part';
 
-/** Heights of capitals that are tried, mm, and how broad a letter is beside that, with the room after it. */
+/** Heights of capitals that are tried, mm, and how wide a letter is beside that, with the room after it. */
 const HEIGHTS_MM = [3, 2.5, 2];
 const BROAD = 0.75;
 /** How deep a screw goes in, and what has to be under it at least, mm. */

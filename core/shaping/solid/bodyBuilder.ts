@@ -231,7 +231,7 @@ export class BodyBuilder {
   }
 
   /**
-   * The dearest checks, that every edge has a face on both sides and, after steps that may leave it otherwise, that the
+   * The most expensive checks, that every edge has a face on both sides and, after steps that may leave it otherwise, that the
    * triangles close round the volume, are made of the last solid alone: what is open does not close again. If one
    * fails, the step that opened it is looked for.
    */

@@ -94,7 +94,7 @@ test('a gear whose rim is eased loses what its teeth have beyond the slope', () 
   };
   const known = { ...teeth, module: 1.5, backlash: 0.1 };
   const { tip } = gearRadii(known);
-  // Beyond a radius each tooth is twice its half angle broad; both ends lose a ring of slopes.
+  // Beyond a radius each tooth is twice its half angle wide; both ends lose a ring of slopes.
   const rim = 0.8;
   const slices = 1500;
   let lost = 0;

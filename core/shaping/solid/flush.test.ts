@@ -157,7 +157,7 @@ describe('tongues on a post, and a sleeve on a hollow blend', () => {
     bump: 1,
     play: 0,
   };
-  // A strip and the bump at its end, twice as long as it is out: 14 × 1.5 and 1 square across, 4 broad.
+  // A strip and the bump at its end, twice as long as it is out: 14 × 1.5 and 1 square across, 4 wide.
   const tongueMm3 = (14 * 1.5 + 1) * 4;
   const postMm3 = Math.PI * 25 * 12;
 

@@ -28,7 +28,7 @@ describe('slots for a strap', () => {
     const piece = build(...ring, split(30) as Step);
     expect(piece.faults).toEqual([]);
     expect(piece.check!.pieces).toBe(2);
-    // Each slot: 4 high and 2 broad, through the chord of the outer circle at 14 to 16 from the middle.
+    // Each slot: 4 high and 2 wide, through the chord of the outer circle at 14 to 16 from the middle.
     const slices = 2000;
     let chord = 0;
     for (let slice = 0; slice < slices; slice += 1) {

@@ -78,7 +78,7 @@ export const BLOCKS: readonly Part[] = [
     ],
     (n) => {
       const r = n.knuckle / 2;
-      // A knuckle's round lies in the leaf by what is left of its middle line: x from broad / 2 − 1 on, z up to thick.
+      // A knuckle's round lies in the leaf by what is left of its middle line: x from wide / 2 − 1 on, z up to thick.
       const inLeaf = overlap(r, n.thick);
       return (
         n.long * n.broad * n.thick -

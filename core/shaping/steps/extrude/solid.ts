@@ -386,7 +386,7 @@ function outlineAnnotations(
     { from: [x1, y0, z], to: [x1, y1, z], out: [1, 0, 0] },
   ] as const;
   const s = Math.SQRT1_2;
-  // Inside a part there is no room for spans: what is cut is pointed at, on its long and on its broad side.
+  // Inside a part there is no room for spans: what is cut is pointed at, on its long and on its wide side.
   const leaders = !takesAway(step.effect)
     ? null
     : {

@@ -178,7 +178,7 @@ function withPocket(
   return open;
 }
 
-/** The way that a nut is slid in: as broad as it is over its flats, from its middle out of the part. */
+/** The way that a nut is slid in: as wide as it is over its flats, from its middle out of the part. */
 function slotOut(
   kernel: Kernel,
   step: SettledStepOf<'hole'>,
