@@ -11,6 +11,7 @@ import { watchCallsOnly } from '@ui/api/connection';
 import { createQueryClient } from '@ui/api/queryClient';
 import { useKeptQueue } from '@ui/api/useKeptQueue';
 import { NoticeBar } from '@ui/frame/NoticeBar';
+import { Glossary } from '@ui/later/Glossary';
 import { Unsettled } from '@ui/later/Unsettled';
 import { useAhead } from '@ui/later/later';
 import { useAppFonts } from '@ui/theme/useAppFonts';
@@ -39,6 +40,7 @@ export default function Layout() {
           </View>
           {inRepair ? null : <NoticeBar />}
           <Unsettled />
+          <Glossary />
         </View>
       </SafeAreaProvider>
     </QueryClientProvider>

@@ -2,6 +2,7 @@
 export { BenchScreen } from '../bench/BenchScreen';
 export { RepairLayout } from '../frame/RepairLayout';
 export { UnsettledSheet } from '../frame/UnsettledSheet';
+export { TermSheet } from '../glossary/TermSheet';
 export { DeletedScreen } from '../home/DeletedScreen';
 export { NewRepairScreen } from '../home/NewRepairScreen';
 export { KeptJobScreen } from '../layers/KeptJobScreen';

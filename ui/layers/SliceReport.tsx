@@ -1,6 +1,7 @@
 import { Text, View } from 'react-native';
 
 import type { JobFigures } from '@core/making/printing';
+import type { TermId } from '@core/reporting/glossary';
 import {
   HAPPENING_WORDS,
   jobSentence,
@@ -10,6 +11,7 @@ import {
   resinWarningSentence,
 } from '@core/reporting/wording';
 
+import { TermMark } from '../glossary/TermMark';
 import { Button } from '../shared/Button';
 import type { SliceReply } from './protocol';
 
@@ -57,9 +59,12 @@ export function SliceReport({
       </Text>
       {warningsOf(reply).map(({ sentence, times, warning }) => (
         <View key={sentence} className="gap-1">
-          <Text role="alert" className="font-medium text-[15px] leading-6 text-rust">
-            {times === 1 ? sentence : `${sentence} (${times} times.)`}
-          </Text>
+          <View className="flex-row items-start">
+            <Text role="alert" className="flex-1 font-medium text-[15px] leading-6 text-rust">
+              {times === 1 ? sentence : `${sentence} (${times} times.)`}
+            </Text>
+            <TermMark term={TERM_OF_WARNING[warning.code]} word={TERM_WORDS[warning.code]} />
+          </View>
           <View className="flex-row flex-wrap gap-2">
             {'at' in warning ? (
               <Button
@@ -91,7 +96,29 @@ export function SliceReport({
 
 type Warning = Extract<SliceReply['told'], { by: 'filament' | 'resin' }>['warnings'][number];
 
-/** Supports, or another way up, would hold it. */
+/** The word of the glossary that a warning is about. */
+const TERM_OF_WARNING: Readonly<Record<Warning['code'], TermId>> = {
+  'slice.tooThin': 'walls',
+  'slice.inAir': 'midAir',
+  'slice.overhang': 'overhang',
+  'slice.longBridge': 'bridge',
+  'slice.heightRounded': 'layerHeight',
+  'resin.tooThin': 'walls',
+  'resin.closed': 'closedCavity',
+  'resin.cup': 'suctionCup',
+};
+const TERM_WORDS: Readonly<Record<Warning['code'], string>> = {
+  'slice.tooThin': 'Walls',
+  'slice.inAir': 'Starts in mid-air',
+  'slice.overhang': 'Overhang',
+  'slice.longBridge': 'Bridge',
+  'slice.heightRounded': 'Layer height',
+  'resin.tooThin': 'Walls',
+  'resin.closed': 'Closed cavity',
+  'resin.cup': 'Suction cup',
+};
+
+/** Supports, or another orientation, would hold it. */
 const HANGS: ReadonlySet<Warning['code']> = new Set(['slice.inAir', 'slice.overhang', 'slice.longBridge']);
 
 /** A hole would let the resin out. */

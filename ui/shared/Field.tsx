@@ -1,6 +1,8 @@
 import { forwardRef } from 'react';
 import { Text, TextInput, View, type TextInputProps } from 'react-native';
 
+import { TermMark } from '../glossary/TermMark';
+import { termOfLabel } from '../glossary/termLabels';
 import { colours } from '../theme/colours';
 import { Button } from './Button';
 import type { Problem } from './problem';
@@ -18,7 +20,7 @@ export const Field = forwardRef<
 >(function Field({ label, wrong, unit, worth, multiline, ...input }, ref) {
   return (
     <View className="min-w-0 gap-1">
-      <Text className="font-label text-[14px] text-muted">{label}</Text>
+      <FieldLabel>{label}</FieldLabel>
       <View
         className={`flex-row items-center rounded border bg-card focus-within:outline focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-green ${wrong ? 'border-rust' : 'border-rule'}`}
       >
@@ -45,6 +47,19 @@ export const Field = forwardRef<
     </View>
   );
 });
+
+/** What a field is called. A word of the trade has its mark, which says what it is. */
+export function FieldLabel({ children }: { children: string }) {
+  const term = termOfLabel(children);
+  const label = <Text className="shrink font-label text-[14px] text-muted">{children}</Text>;
+  if (!term) return label;
+  return (
+    <View className="flex-row items-center">
+      {label}
+      <TermMark term={term} word={children} />
+    </View>
+  );
+}
 
 /** What is wrong, in rust and with the word for those who do not see rust; two readings are chosen from by a tap. */
 export function Wrong({ text, onChoose }: { text: string | Problem; onChoose?: (reading: string) => void }) {

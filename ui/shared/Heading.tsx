@@ -1,8 +1,12 @@
-import { Text } from 'react-native';
+import { Text, View } from 'react-native';
 
-/** Small heading over a group. */
+import { TermMark } from '../glossary/TermMark';
+import { termOfLabel } from '../glossary/termLabels';
+
+/** Small heading over a group. A word of the trade has its mark, which says what it is. */
 export function GroupHeading({ children }: { children: string }) {
-  return (
+  const term = termOfLabel(children);
+  const heading = (
     <Text
       role="heading"
       aria-level={2}
@@ -11,17 +15,32 @@ export function GroupHeading({ children }: { children: string }) {
       {children}
     </Text>
   );
+  if (!term) return heading;
+  return (
+    <View className="flex-row items-center">
+      {heading}
+      <TermMark term={term} word={children} />
+    </View>
+  );
 }
 
 /** Heading of a screen or a sheet. */
 export function Heading({ children, level = 2 }: { children: string; level?: 1 | 2 }) {
-  return (
+  const term = termOfLabel(children);
+  const heading = (
     <Text
       role="heading"
       aria-level={level}
-      className={`font-semibold text-ink ${level === 1 ? 'text-[24px]' : 'text-[19px]'}`}
+      className={`shrink font-semibold text-ink ${level === 1 ? 'text-[24px]' : 'text-[19px]'}`}
     >
       {children}
     </Text>
+  );
+  if (!term) return heading;
+  return (
+    <View className="shrink flex-row items-center">
+      {heading}
+      <TermMark term={term} word={children} />
+    </View>
   );
 }

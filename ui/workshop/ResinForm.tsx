@@ -7,7 +7,7 @@ import type { RowGroup } from './rowFields';
 
 const GROUPS: readonly RowGroup[] = [
   {
-    heading: 'Light',
+    heading: 'Exposure',
     fields: [
       { kind: 'number', path: 'exposureSeconds', label: 'A layer of 0.05 mm', unit: 's' },
       { kind: 'number', path: 'penetrationMm', label: 'Penetration depth of light', unit: 'mm' },
