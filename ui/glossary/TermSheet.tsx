@@ -5,7 +5,7 @@ import { TERMS, type TermDrawing } from '@core/reporting/glossary';
 
 import { Sheet } from '../shared/Sheet';
 import { colours } from '../theme/colours';
-import { useOpenTerm } from './openTerm';
+import { useOpenTerm } from '../shared/openTerm';
 
 /** A word of the trade: one sentence, and a small drawing of what it is. */
 export function TermSheet() {

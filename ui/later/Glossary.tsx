@@ -1,4 +1,4 @@
-import { useOpenTerm } from '../glossary/openTerm';
+import { useOpenTerm } from '../shared/openTerm';
 import { later } from './later';
 
 const TermSheet = later('TermSheet');

@@ -11,7 +11,7 @@ import {
   resinWarningSentence,
 } from '@core/reporting/wording';
 
-import { TermMark } from '../glossary/TermMark';
+import { TermMark } from '../shared/TermMark';
 import { Button } from '../shared/Button';
 import type { SliceReply } from './protocol';
 

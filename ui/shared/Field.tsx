@@ -1,8 +1,8 @@
 import { forwardRef } from 'react';
 import { Text, TextInput, View, type TextInputProps } from 'react-native';
 
-import { TermMark } from '../glossary/TermMark';
-import { termOfLabel } from '../glossary/termLabels';
+import { TermMark } from './TermMark';
+import { termOfLabel } from './termLabels';
 import { colours } from '../theme/colours';
 import { Button } from './Button';
 import type { Problem } from './problem';

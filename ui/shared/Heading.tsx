@@ -1,7 +1,7 @@
 import { Text, View } from 'react-native';
 
-import { TermMark } from '../glossary/TermMark';
-import { termOfLabel } from '../glossary/termLabels';
+import { TermMark } from './TermMark';
+import { termOfLabel } from './termLabels';
 
 /** Small heading over a group. A word of the trade has its mark, which says what it is. */
 export function GroupHeading({ children }: { children: string }) {

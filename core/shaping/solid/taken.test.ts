@@ -95,7 +95,7 @@ describe('angles and counts that are taken from elsewhere', () => {
     expect(built(row(size('a'))).fault).toContain('a length');
     const steep = [raised(outlineOf('circle', { diameter: 10 }), 4, { draft: formula('9 * K') })];
     expect(built(steep).fault).toContain(
-      'The lean of the sides comes out as 90°: it must be between −57.2° and 57.2°',
+      'The draft angle comes out as 90°: it must be between −57.2° and 57.2°',
     );
     expect(built(row(size('lost'))).fault).toContain('used a size that is no longer there');
   });
