@@ -1,16 +1,9 @@
 import { Text, View } from 'react-native';
 
 import type { FoundFigures } from '@core/checking/found';
+import { shareWords } from '@core/reporting/wording';
 
 import { useShow } from '../preferences/useShow';
-
-/** What a share is, without saying all or nothing of what is neither. */
-const percent = (share: number) =>
-  share > 0 && share < 0.01
-    ? 'less than 1 %'
-    : share < 1 && share > 0.99
-      ? 'more than 99 %'
-      : `${(100 * share).toFixed(0)} %`;
 
 /** Less of a spare than this may be what scanners leave out of corners. */
 const LEAST_MISSING = 0.005;
@@ -20,7 +13,7 @@ export function WhatIsOff({ figures }: { figures: FoundFigures }) {
   const show = useShow();
   const { withinMm, shareOn, mostlyMm, middleMm, furthestOut, furthestIn, shareMissing, scale } = figures;
   const sentences = [
-    `${percent(shareOn)} of it is within ${show.length(withinMm)} of the spare; 95 % of places are within ${show.length(mostlyMm)}.`,
+    `${shareWords(shareOn)} of it is within ${show.length(withinMm)} of the spare; 95 % of places are within ${show.length(mostlyMm)}.`,
     scale !== null
       ? `It is ${(100 * Math.abs(scale)).toFixed(1)} % ${scale > 0 ? 'larger' : 'smaller'} than the spare in every direction: it may have been scanned or saved at another scale.`
       : '',
@@ -32,7 +25,7 @@ export function WhatIsOff({ figures }: { figures: FoundFigures }) {
       : '',
     furthestIn ? `Furthest inside it by ${show.length(furthestIn.mm)}: cross-hatched, at the red ring.` : '',
     shareMissing > LEAST_MISSING
-      ? `${percent(shareMissing)} of the spare has no scan near it: that part broke off, wore away, or was not scanned.`
+      ? `${shareWords(shareMissing)} of the spare has no scan near it: that part broke off, wore away, or was not scanned.`
       : '',
   ];
   return (

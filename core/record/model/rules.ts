@@ -64,7 +64,13 @@ function partsOf(row: RowKind, value: Row): Record<string, readonly { id: string
       const { tags, marks = [] } = value as RepairState['photos'][number];
       return { tags, marks };
     }
-    default:
+    case 'head':
+    case 'size':
+    case 'reading':
+    case 'fit':
+    case 'revision':
+    case 'trial':
+    case 'scan':
       return {};
   }
 }

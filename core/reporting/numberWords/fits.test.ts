@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { evaluateRepair } from '@core/fitting/fit';
 import { FitClass, FitFeature, type Fit, type Repair } from '@core/record/model';
 import { rackWheel, RepairDraft } from '@core/testing/repairDraft';
-import { chanceWords, doubtSentence, wishWords, workingSizeName } from '@core/reporting/numberWords';
+import { doubtSentence, wishWords, workingSizeName } from '@core/reporting/numberWords';
+import { chanceWords } from '@core/reporting/wording';
 
 const bore = rackWheel().fits[0]!;
 const doubtOf = (repair: Repair, id = 'bore') => {

@@ -1,16 +1,7 @@
 import type { Doubt, FitChance } from '@core/fitting/fit';
 import type { Fit } from '@core/record/model';
 import { capital } from '@core/shaping/sentence';
-import { featureWords } from '@core/reporting/wording';
-
-const percent = (probability: number) => {
-  const rounded = Math.round(probability * 100);
-  // Nothing made by hand is certain, nor quite hopeless.
-  return `${Math.min(99, Math.max(1, rounded))} %`;
-};
-
-/** "94 %": a chance as it is told, never 0 or 100. */
-export const chanceWords = percent;
+import { chanceWords, featureWords } from '@core/reporting/wording';
 
 /** What is hoped for: "turns freely". */
 export function wishWords(fit: Fit): string {
@@ -38,7 +29,7 @@ export function doubtSentence(chance: FitChance, fit: Fit, tag: string): string 
   const largest = `The largest doubt is ${DOUBTS[chance.doubts[0]!.doubt]}.`;
   const { best } = chance;
   if (!best) return largest;
-  const then = percent(best.probability);
+  const then = chanceWords(best.probability);
   switch (best.by) {
     case 'readings':
       return `${largest} Two more readings of ${tag} make it ${then}.`;
@@ -65,7 +56,7 @@ const POOR = 0.8;
 export function atBestSentence({ atBest, tooFarApartMm }: FitChance, machineName: string): string | null {
   // Then it is not the machine.
   if (atBest >= POOR || tooFarApartMm !== null) return null;
-  return `Even with perfect measurements the chance would be ${percent(atBest)}: ${machineName} varies too much for so close a fit. Choose a looser one, make it springy (a slit, a tongue), or make it tight and ream or sand it.`;
+  return `Even with perfect measurements the chance would be ${chanceWords(atBest)}: ${machineName} varies too much for so close a fit. Choose a looser one, make it springy (a slit, a tongue), or make it tight and ream or sand it.`;
 }
 
 /** Why no single number serves all that it must fit, and what would. */

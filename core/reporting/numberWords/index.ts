@@ -2,7 +2,6 @@
 export {
   atBestSentence,
   widenedSentence,
-  chanceWords,
   doubtSentence,
   tooFarApartSentence,
   wishWords,

@@ -2,7 +2,7 @@ import { featureOf } from '@core/fitting/fit';
 import type { Drift } from '@core/fitting/learn';
 import type { Cause, Contradiction, Judged, Proposal, Saving } from '@core/fitting/trial';
 import type { FeatureKind, Remedy, Verdict } from '@core/record/model';
-import { fitClassOf } from '@core/reporting/wording';
+import { chanceWords, fitClassOf } from '@core/reporting/wording';
 import type { Lengths } from '@core/reporting/wording';
 
 /** How it went, on the bench. */
@@ -31,8 +31,6 @@ const KIND_WORDS: Record<FeatureKind, string> = {
   spacing: 'spacings',
 };
 
-const percent = (share: number) => `${Math.round(100 * share)} %`;
-
 const CAUSE_WORDS: Record<Cause, string> = {
   machine: 'what the machine does to it',
   allowance: 'how much was allowed',
@@ -46,9 +44,9 @@ export function causeSentence({ told, result }: Pick<Judged, 'told' | 'result'>,
   const bad = result.verdict !== null && result.verdict !== 'right';
   if (!bad && result.made.length === 0) return '';
   if (!bad && first!.cause === 'scatter') return '';
-  const surely = `Most likely it is ${CAUSE_WORDS[first!.cause]} (${percent(first!.probability)})`;
+  const surely = `Most likely it is ${CAUSE_WORDS[first!.cause]} (${chanceWords(first!.probability)})`;
   if (told.ask === null) return `${surely}.`;
-  const other = `, else ${CAUSE_WORDS[second!.cause]} (${percent(second!.probability)})`;
+  const other = `, else ${CAUSE_WORDS[second!.cause]} (${chanceWords(second!.probability)})`;
   const ask = {
     made: 'Measure the part: that tells them apart.',
     counterpart: `Measure ${tag ?? 'the counterpart'} again, with the same care: that tells them apart.`,
@@ -109,7 +107,7 @@ function effectSentence({ working, chance }: Pick<Proposal, 'working' | 'chance'
   const size = working
     ? `The working size goes from ${show.length(working.fromMm)} to ${show.length(working.toMm)}`
     : '';
-  const then = chance === null ? '' : `the chance becomes ${percent(chance)}`;
+  const then = chance === null ? '' : `the chance becomes ${chanceWords(chance)}`;
   const both = [size, then].filter(Boolean).join(', ');
   return both === '' ? '' : `${both}.`;
 }

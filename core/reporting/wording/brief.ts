@@ -10,6 +10,8 @@ import type {
   Reason,
 } from '@core/measuring/brief';
 
+import { chanceWords } from './amounts';
+
 export const BREAK_WORDS: Record<Break, string> = {
   brittle: 'Snapped, brittle',
   worn: 'Worn away',
@@ -166,14 +168,12 @@ export const howItLiesSentence = (way: HowItLies): string => HOW_IT_LIES[way];
 
 export const bettermentSentence = (betterment: Betterment): string => BETTERMENTS[betterment];
 
-const percent = (share: number) => `${Math.round(100 * share)} %`;
-
 /** What the old part is most likely made of, with how surely. */
 export function oldMaterialSentence(likely: readonly Likely[], answered: number): string {
   if (answered === 0) return 'No clue was tried on the old part yet.';
   const named = likely.filter(({ probability }) => probability >= 0.08).slice(0, 3);
   const [first, ...others] = named.map(
-    ({ material, probability }) => `${OLD_MATERIAL_WORDS[material]} (${percent(probability)})`,
+    ({ material, probability }) => `${OLD_MATERIAL_WORDS[material]} (${chanceWords(probability)})`,
   );
   if (!first) return 'No material is likelier than the others yet: try another clue.';
   return `The old part is most likely ${first}${others.length > 0 ? `, else ${others.join(' or ')}` : ''}.`;

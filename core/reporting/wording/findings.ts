@@ -1,8 +1,9 @@
 import { weakSentence } from './strength';
 import type { Caution, Finding } from '@core/checking/inspect';
-import { showNumber } from '@core/foundations/quantity';
 
 import { sentenceOf } from './faults';
+
+import { mm, percent } from './amounts';
 
 /** A finding in words. */
 export function findingSentence(finding: Finding): string {
@@ -17,8 +18,6 @@ export function findingSentence(finding: Finding): string {
       return sentenceOf(finding.fault);
   }
 }
-
-const mm = (value: number) => `${showNumber(value)} mm`;
 
 /**
  * A caution in words: what it is, and what would mend it.
@@ -49,7 +48,7 @@ export function cautionSentence(
     case 'wall.thin':
       return `The thinnest wall is ${mm(caution.mm)}; ${mm(caution.leastMm)} can be made in this material. Make it thicker, or the cut behind it less deep.`;
     case 'tongue.strained':
-      return `The tongue is bent to a strain of ${percent(caution.strain)}; its material allows ${percent(caution.limit)} repeatedly. Make it ${mm(caution.lengthMm)} long, or ${mm(caution.thicknessMm)} thick.`;
+      return `The tongue is bent to a strain of ${percent(caution.strain, 1)}; its material allows ${percent(caution.limit, 1)} repeatedly. Make it ${mm(caution.lengthMm)} long, or ${mm(caution.thicknessMm)} thick.`;
     case 'copies.miss':
       return `Of the ${caution.of} copies of ${step(caution.stepId)}, ${caution.missing} ${caution.missing === 1 ? 'leaves' : 'leave'} nothing on the part: ${caution.missing === 1 ? 'it misses' : 'they miss'} it, or ${caution.missing === 1 ? 'lies' : 'lie'} within something. Make fewer, or move them.`;
     case 'edges.copiesLeft':
@@ -70,5 +69,3 @@ export function cautionSentence(
       }`;
   }
 }
-
-const percent = (share: number) => `${(share * 100).toFixed(1)} %`;

@@ -1,4 +1,5 @@
 export { constructionName, constructionWords, numberWords } from './constructions';
+export { chanceWords, shareWords } from './amounts';
 export { growthWords } from './growth';
 export { FAULT_CODES, isKnownFault, sentenceOf } from './faults';
 export { cautionSentence, findingSentence } from './findings';

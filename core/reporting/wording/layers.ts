@@ -1,13 +1,11 @@
 import type { ActingCorrection } from '@core/fitting/fit';
 import type { LayerSet } from '@core/record/model';
-import { showNumber } from '@core/foundations/quantity';
 import type { Happening, JobFigures, MoveKind } from '@core/making/printing';
 import type { LayerWarning } from '@core/making/slice';
 
 import type { Lengths } from './lengths';
 
-const mm = (value: number) => `${showNumber(Math.round(value * 100) / 100)} mm`;
-const mm2 = (value: number) => `${value < 10 ? value.toFixed(1) : value.toFixed(0)} mm²`;
+import { mm2, mmToHundredth as mm } from './amounts';
 
 /** What is to be watched about a part laid in layers, in words: what it is, and what would mend it. */
 export function layerWarningSentence(warning: LayerWarning): string {

@@ -1,11 +1,10 @@
 import type { ResinSet } from '@core/record/model';
-import { showNumber } from '@core/foundations/quantity';
 import type { ResinFigures, ResinWarning } from '@core/making/resin';
 
 import { minutesText } from './layers';
 
-const mm = (value: number) => `${showNumber(Math.round(value * 100) / 100)} mm`;
-const mm2 = (value: number) => `${value < 10 ? value.toFixed(1) : value.toFixed(0)} mm²`;
+import { mm2, mmToHundredth as mm } from './amounts';
+
 const ml = (mm3: number) => `${(mm3 / 1000).toFixed(mm3 < 1000 ? 2 : 1)} ml`;
 
 /** What is to be watched about a part laid in resin, in words: what it is, and what would mend it. */

@@ -3,7 +3,7 @@ import { Text, View } from 'react-native';
 
 import type { EvaluatedChain } from '@core/fitting/fit';
 import type { Chain } from '@core/record/model';
-import { chanceWords } from '@core/reporting/numberWords';
+import { chanceWords } from '@core/reporting/wording';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

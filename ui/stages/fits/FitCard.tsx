@@ -3,10 +3,9 @@ import { Text, View } from 'react-native';
 import { counterpartOf, featureOf, isRound, type EvaluatedFit, type FitChance } from '@core/fitting/fit';
 import type { BedDirection } from '@core/record/model';
 import { gaugeRow, hasGaugeRow } from '@core/shaping/recipe';
-import { sentenceOf } from '@core/reporting/wording';
+import { chanceWords, sentenceOf } from '@core/reporting/wording';
 import {
   atBestSentence,
-  chanceWords,
   doubtSentence,
   widenedSentence,
   wishWords,

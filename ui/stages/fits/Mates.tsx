@@ -4,7 +4,8 @@ import { Text, View } from 'react-native';
 
 import type { FitChance } from '@core/fitting/fit';
 import { newSize, nextLetter, type Fit, type Size } from '@core/record/model';
-import { chanceWords, tooFarApartSentence } from '@core/reporting/numberWords';
+import { tooFarApartSentence } from '@core/reporting/numberWords';
+import { chanceWords } from '@core/reporting/wording';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Text, View } from 'react-native';
 
 import { CorrectionEffects, type Machine } from '@core/record/model';
-import { chanceWords } from '@core/reporting/numberWords';
+import { chanceWords } from '@core/reporting/wording';
 
 import { ask } from '../../api/client';
 import { useShow } from '../../preferences/useShow';

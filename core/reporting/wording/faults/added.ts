@@ -2,7 +2,8 @@ import type { AddedFault } from '@core/foundations/fault';
 import { degrees } from '@core/shaping/sentence';
 
 import { lengthWords } from '../lengthNames';
-import { mm, named, quoted, type Sentences } from './sentences';
+import { mm } from '../amounts';
+import { named, quoted, type Sentences } from './sentences';
 
 /** One sentence or two for each: what is wrong, by which rule, and the way out. */
 export const ADDED: Sentences<AddedFault> = {

@@ -2,7 +2,8 @@ import type { ChangedFault, WhereOnPart } from '@core/foundations/fault';
 import { degrees } from '@core/shaping/sentence';
 
 import { faceWords } from '../lookedFor';
-import { mm, named, type Sentences } from './sentences';
+import { mm } from '../amounts';
+import { named, type Sentences } from './sentences';
 
 /** One sentence or two for each: what is wrong, by which rule, and the way out. */
 export const CHANGED: Sentences<ChangedFault> = {

@@ -1,6 +1,7 @@
 import type { FoundFault } from '@core/foundations/fault';
 
-import { mm, type Sentences } from './sentences';
+import { mm } from '../amounts';
+import { type Sentences } from './sentences';
 
 const ODD_WORDS = {
   blanks: 'it has long stretches of nothing but blanks',

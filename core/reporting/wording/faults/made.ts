@@ -1,7 +1,8 @@
 import type { MadeFault, PieceName } from '@core/foundations/fault';
 
 import { plainText } from '../plainNumbers';
-import { mm, type Sentences } from './sentences';
+import { mm } from '../amounts';
+import { type Sentences } from './sentences';
 
 /** One sentence or two for each: what is wrong, by which rule, and the way out. */
 export const MADE: Sentences<MadeFault> = {

@@ -3,7 +3,8 @@ import { listed } from '@core/shaping/sentence';
 import { ownValue } from '@core/foundations/own';
 
 import { numberWords } from '../constructions';
-import { mm, QUANTITY_WORDS, type Sentences } from './sentences';
+import { mm } from '../amounts';
+import { QUANTITY_WORDS, type Sentences } from './sentences';
 
 /** One sentence or two for each: what is wrong, by which rule, and the way out. */
 export const MEASURED: Sentences<MeasuredFault> = {

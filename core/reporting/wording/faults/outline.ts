@@ -1,7 +1,8 @@
 import type { OutlineFault } from '@core/foundations/fault';
 import { showNumber } from '@core/foundations/quantity';
 
-import { mm, named, quoted, type Sentences } from './sentences';
+import { mm } from '../amounts';
+import { named, quoted, type Sentences } from './sentences';
 
 /** One sentence or two for each: what is wrong, by which rule, and the way out. */
 export const OUTLINE: Sentences<OutlineFault> = {

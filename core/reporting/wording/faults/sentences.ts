@@ -1,6 +1,6 @@
 import type { NamedLength } from '@core/foundations/fault';
-import { showNumber } from '@core/foundations/quantity';
 
+import { mm } from '../amounts';
 import { lengthWords } from '../lengthNames';
 
 /** A sentence for each code of some faults. */
@@ -8,7 +8,6 @@ export type Sentences<F extends { code: string }> = {
   [C in F['code']]: (fault: Extract<F, { code: C }>) => string;
 };
 
-export const mm = (value: number) => `${showNumber(value)} mm`;
 /** `bore B (6.25 mm)`, or `bore (6.25 mm)` when it has no tag. */
 export const named = ({ what, tag, mm: length }: NamedLength) =>
   `${lengthWords(what)}${tag ? ` ${tag}` : ''} (${mm(length)})`;

@@ -1,7 +1,8 @@
 import type { TypedFault } from '@core/foundations/fault';
 import { capital } from '@core/shaping/sentence';
 
-import { mm, quoted, type Sentences } from './sentences';
+import { mm } from '../amounts';
+import { quoted, type Sentences } from './sentences';
 
 /** One sentence or two for each: what is wrong, by which rule, and the way out. */
 export const TYPED: Sentences<TypedFault> = {

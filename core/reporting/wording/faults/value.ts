@@ -1,7 +1,8 @@
 import type { ValueFault } from '@core/foundations/fault';
 
 import { lengthWords } from '../lengthNames';
-import { mm, named, type Sentences } from './sentences';
+import { mm } from '../amounts';
+import { named, type Sentences } from './sentences';
 
 /** One sentence or two for each: what is wrong, by which rule, and the way out. */
 export const VALUE: Sentences<ValueFault> = {
