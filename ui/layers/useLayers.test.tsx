@@ -23,7 +23,7 @@ jest.mock('./layerWorker', () => {
     cancel: () => Promise.resolve(),
     forget: () => Promise.resolve(mockAsked.push({ what: 'forget', answer: () => {} })),
     waysUp: ask('waysUp'),
-    lay: ask('lay'),
+    slice: ask('slice'),
   };
   return { layerWorker: () => worker };
 });
@@ -48,7 +48,7 @@ const wrapper = ({ children }: { children: ReactNode }) => (
 );
 const settle = () => act(() => new Promise((resolve) => setTimeout(resolve)));
 const laid = () =>
-  mockAsked.filter(({ what }) => what === 'lay').map(({ request }) => request!.parts[0]!.settings.layerMm);
+  mockAsked.filter(({ what }) => what === 'slice').map(({ request }) => request!.parts[0]!.settings.layerMm);
 
 test('other settings while ways up are looked for: only these are laid, and nothing stops them', async () => {
   const { result, rerender } = renderHook(({ of }) => useLayers([{ body: of, pieces: 1 }]), {
@@ -86,8 +86,8 @@ test('another number of pieces is laid anew, the ways up stay as they are', asyn
   await settle();
   const asked = mockAsked.map(({ what, request }) => [what, request?.parts?.[0]!.pieces]);
   expect(asked.slice(1)).toEqual([
-    ['lay', 1],
-    ['lay', 3],
+    ['slice', 1],
+    ['slice', 3],
   ]);
   unmount();
   // What the worker held of this page goes with it.

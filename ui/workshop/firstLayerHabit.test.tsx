@@ -37,7 +37,7 @@ test('nothing measured: says how it is learned', () => {
   expect(text()).toContain(
     'Elephant foot: 0.10 mm per side. To learn it, measure a size above the first layer',
   );
-  expect(screen.queryByRole('button')).toBeNull();
+  expect(screen.queryByRole('button', { name: /learned/ })).toBeNull();
 });
 
 test('what was measured is used on request, and forgotten on request', () => {
@@ -59,5 +59,5 @@ test('what was measured is used on request, and forgotten on request', () => {
 test('one value that is far off is taken for odd, and nothing is offered', () => {
   show([0.9]);
   expect(text()).toContain('an outlier: measure another print');
-  expect(screen.queryByRole('button')).toBeNull();
+  expect(screen.queryByRole('button', { name: /learned/ })).toBeNull();
 });

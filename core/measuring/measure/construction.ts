@@ -47,6 +47,14 @@ export interface Construction {
   compute(inputs: Readonly<Record<string, number>>): Result<Readonly<Record<string, number>>, Fault>;
 }
 
+/** A construction whose inputs and results are known to the compiler by their keys. */
+export const construction = <const Inputs extends string, const Results extends string>(of: {
+  id: ConstructionId;
+  inputs: readonly (ConstructionInput & { key: Inputs })[];
+  results: readonly (ConstructionResult & { key: Results })[];
+  compute(inputs: Readonly<Record<Inputs, number>>): Result<Readonly<Record<Results, number>>, Fault>;
+}): Construction => of;
+
 /** Why a construction gives nothing; `key` is the number that is not to be had, `itself` for all of them. */
 export const impossible = (construction: ConstructionId, why: NotPossible, key = 'result') =>
   no<Fault>({ code: 'construction.notPossible', what: { construction, key }, why });

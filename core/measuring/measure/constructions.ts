@@ -1,20 +1,15 @@
 import { no, ok, type Fault, type Result } from '@core/foundations/fault';
 import type { Quantity } from '@core/foundations/quantity';
 
-import {
-  impossible,
-  type Construction,
-  type ConstructionInput,
-  type ConstructionResult,
-} from './construction';
+import { construction, impossible, type Construction } from './construction';
 import { gearFromSpans, gearFromTwoSpans } from './gear';
 
-const length = (key: string): ConstructionInput => ({ key, quantity: 'length' });
+const length = <const K extends string>(key: K) => ({ key, quantity: 'length' }) as const;
 /** Taken with the inside jaws. */
-const between = (key: string): ConstructionInput => ({ key, quantity: 'length', jaw: 'inside' });
-const count = (key: string, usual?: number): ConstructionInput =>
-  usual === undefined ? { key, quantity: 'count' } : { key, quantity: 'count', usual };
-const gives = (quantity: Quantity = 'length'): readonly ConstructionResult[] => [{ key: 'result', quantity }];
+const between = <const K extends string>(key: K) => ({ key, quantity: 'length', jaw: 'inside' }) as const;
+const count = <const K extends string>(key: K, usual?: number) =>
+  ({ key, quantity: 'count', ...(usual === undefined ? {} : { usual }) }) as const;
+const gives = (quantity: Quantity = 'length') => [{ key: 'result', quantity }] as const;
 const result = (value: number) => ok({ result: value });
 
 /** Three sides of a triangle, or by how much they fail to close. */
@@ -36,50 +31,50 @@ function cornersPerFlats(sides: number): number {
 const POLYGONS = [3, 4, 5, 6, 8];
 
 const CENTRES: readonly Construction[] = [
-  {
+  construction({
     id: 'centres-from-both-edges',
     inputs: [length('far'), between('near')],
     results: gives(),
     compute: ({ far, near }) =>
-      far! > near! ? result((far! + near!) / 2) : impossible('centres-from-both-edges', 'farNotMoreThanNear'),
-  },
-  {
+      far > near ? result((far + near) / 2) : impossible('centres-from-both-edges', 'farNotMoreThanNear'),
+  }),
+  construction({
     id: 'centres-from-near-edges',
     inputs: [between('near'), length('first'), length('second')],
     results: gives(),
-    compute: ({ near, first, second }) => result(near! + (first! + second!) / 2),
-  },
-  {
+    compute: ({ near, first, second }) => result(near + (first + second) / 2),
+  }),
+  construction({
     id: 'centres-from-far-edges',
     inputs: [length('far'), length('first'), length('second')],
     results: gives(),
     compute: ({ far, first, second }) =>
-      far! > (first! + second!) / 2
-        ? result(far! - (first! + second!) / 2)
+      far > (first + second) / 2
+        ? result(far - (first + second) / 2)
         : impossible('centres-from-far-edges', 'lessThanBothHalves'),
-  },
-  {
+  }),
+  construction({
     id: 'offset-from-edge',
     inputs: [length('gap'), between('hole')],
     results: gives(),
-    compute: ({ gap, hole }) => result(gap! + hole! / 2),
-  },
+    compute: ({ gap, hole }) => result(gap + hole / 2),
+  }),
 ];
 
 const ROUNDS: readonly Construction[] = [
-  {
+  construction({
     id: 'radius-from-chord',
     inputs: [length('chord'), length('height')],
     results: gives(),
     // r = c²/8h + h/2, from the theorem of intersecting chords.
-    compute: ({ chord, height }) => result((chord! * chord!) / (8 * height!) + height! / 2),
-  },
-  {
+    compute: ({ chord, height }) => result((chord * chord) / (8 * height) + height / 2),
+  }),
+  construction({
     id: 'radius-from-three-points',
     inputs: [length('first'), length('second'), length('third')],
     results: gives(),
     compute({ first, second, third }) {
-      const [a, b, c] = [first!, second!, third!];
+      const [a, b, c] = [first, second, third];
       const closed = triangle(a, b, c);
       if (!closed.ok) return closed;
       // Heron's formula in Kahan's order, which keeps its digits for flat triangles.
@@ -88,62 +83,62 @@ const ROUNDS: readonly Construction[] = [
       if (!(sixteen > 0)) return impossible('radius-from-three-points', 'inOneLine');
       return result((a * b * c) / Math.sqrt(sixteen));
     },
-  },
-  {
+  }),
+  construction({
     id: 'diameter-from-string',
     inputs: [length('string'), count('turns', 1), length('thickness')],
     results: gives(),
     // The string's middle lies half a thickness outside.
     compute: ({ string, turns, thickness }) => {
-      const diameter = string! / (Math.PI * turns!) - thickness!;
+      const diameter = string / (Math.PI * turns) - thickness;
       return diameter > 0 ? result(diameter) : impossible('diameter-from-string', 'stringTooShort');
     },
-  },
-  {
+  }),
+  construction({
     id: 'bolt-circle',
     inputs: [length('next'), count('holes')],
     results: gives(),
     compute: ({ next, holes }) =>
-      holes! >= 2 ? result(next! / Math.sin(Math.PI / holes!)) : impossible('bolt-circle', 'tooFewHoles'),
-  },
-  {
+      holes >= 2 ? result(next / Math.sin(Math.PI / holes)) : impossible('bolt-circle', 'tooFewHoles'),
+  }),
+  construction({
     id: 'wall',
     inputs: [length('outside'), between('inside')],
     results: gives(),
     compute: ({ outside, inside }) =>
-      outside! > inside! ? result((outside! - inside!) / 2) : impossible('wall', 'outsideNotMoreThanInside'),
-  },
+      outside > inside ? result((outside - inside) / 2) : impossible('wall', 'outsideNotMoreThanInside'),
+  }),
 ];
 
 const FLATS: readonly Construction[] = [
-  {
+  construction({
     id: 'flats-to-corners',
     inputs: [length('flats'), count('sides', 6)],
     results: gives(),
     compute: ({ flats, sides }) =>
-      POLYGONS.includes(sides!)
-        ? result(flats! * cornersPerFlats(sides!))
+      POLYGONS.includes(sides)
+        ? result(flats * cornersPerFlats(sides))
         : impossible('flats-to-corners', 'otherSides'),
-  },
-  {
+  }),
+  construction({
     id: 'corners-to-flats',
     inputs: [length('corners'), count('sides', 6)],
     results: gives(),
     compute: ({ corners, sides }) =>
-      POLYGONS.includes(sides!)
-        ? result(corners! / cornersPerFlats(sides!))
+      POLYGONS.includes(sides)
+        ? result(corners / cornersPerFlats(sides))
         : impossible('corners-to-flats', 'otherSides'),
-  },
-  {
+  }),
+  construction({
     id: 'pitch-over-many',
     inputs: [length('over'), count('steps')],
     results: gives(),
-    compute: ({ over, steps }) => result(over! / steps!),
-  },
+    compute: ({ over, steps }) => result(over / steps),
+  }),
 ];
 
 const ANGLES: readonly Construction[] = [
-  {
+  construction({
     id: 'taper',
     inputs: [length('wide'), length('narrow'), length('apart')],
     results: [
@@ -151,29 +146,29 @@ const ANGLES: readonly Construction[] = [
       { key: 'per100', quantity: 'length' },
     ],
     compute({ wide, narrow, apart }) {
-      if (!(wide! > narrow!)) return impossible('taper', 'wideNotWiderThanNarrow', 'itself');
+      if (!(wide > narrow)) return impossible('taper', 'wideNotWiderThanNarrow', 'itself');
       return ok({
-        angle: 2 * Math.atan((wide! - narrow!) / (2 * apart!)),
-        per100: (100 * (wide! - narrow!)) / apart!,
+        angle: 2 * Math.atan((wide - narrow) / (2 * apart)),
+        per100: (100 * (wide - narrow)) / apart,
       });
     },
-  },
-  {
+  }),
+  construction({
     id: 'angle-from-two',
     inputs: [length('along'), length('up')],
     results: gives('angle'),
-    compute: ({ along, up }) => result(Math.atan2(up!, along!)),
-  },
-  {
+    compute: ({ along, up }) => result(Math.atan2(up, along)),
+  }),
+  construction({
     id: 'angle-from-three',
     inputs: [length('first'), length('second'), length('across')],
     results: gives('angle'),
     compute({ first, second, across }) {
-      const closed = triangle(first!, second!, across!);
-      return closed.ok ? result(angleOpposite(first!, second!, across!)) : closed;
+      const closed = triangle(first, second, across);
+      return closed.ok ? result(angleOpposite(first, second, across)) : closed;
     },
-  },
-  {
+  }),
+  construction({
     id: 'triangle-of-holes',
     inputs: [length('base'), length('left'), length('right')],
     results: [
@@ -181,12 +176,12 @@ const ANGLES: readonly Construction[] = [
       { key: 'up', quantity: 'length' },
     ],
     compute({ base, left, right }) {
-      const closed = triangle(base!, left!, right!);
+      const closed = triangle(base, left, right);
       if (!closed.ok) return closed;
-      const along = (base! * base! + left! * left! - right! * right!) / (2 * base!);
-      return ok({ along, up: Math.sqrt(Math.max(0, left! * left! - along * along)) });
+      const along = (base * base + left * left - right * right) / (2 * base);
+      return ok({ along, up: Math.sqrt(Math.max(0, left * left - along * along)) });
     },
-  },
+  }),
 ];
 
 /** All constructions, in the order in which they are offered. */
@@ -200,4 +195,4 @@ export const CONSTRUCTIONS: readonly Construction[] = [
 ];
 
 export const constructionOf = (id: string): Construction | undefined =>
-  CONSTRUCTIONS.find((construction) => construction.id === id);
+  CONSTRUCTIONS.find((one) => one.id === id);

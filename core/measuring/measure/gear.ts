@@ -1,8 +1,7 @@
 import { ok } from '@core/foundations/fault';
 import { RAD_PER_DEGREE } from '@core/foundations/quantity';
-import { ownValue } from '@core/foundations/own';
 
-import { impossible, type Construction } from './construction';
+import { construction, impossible, type Construction } from './construction';
 
 /** Modules of ISO 54:1996, series I and II, from 0.2 to 6 mm, and those below 1 of DIN 780-1:1977. */
 export const MODULES_MM = [
@@ -98,7 +97,7 @@ const MOST_MISFIT = 0.35;
  * (ISO 21771, 6.3): a = m (z₁ + z₂)/2 · cos α / cos α_w with inv α_w = inv α + 2 tan α (x₁ + x₂) / (z₁ + z₂). Where only the
  * centres agree, the tips are worn; where only the tips do, the mate is shifted.
  */
-export const gearFromSpans: Construction = {
+export const gearFromSpans: Construction = construction({
   id: 'gear-from-spans',
   inputs: [
     { key: 'teeth', quantity: 'count' },
@@ -115,10 +114,7 @@ export const gearFromSpans: Construction = {
     { key: 'unworn', quantity: 'length' },
     { key: 'mateShift', quantity: 'count' },
   ],
-  compute(given) {
-    const [teeth, tip, k, span, mate, centres] = ['teeth', 'tip', 'k', 'span', 'mate', 'centres'].map((key) =>
-      ownValue(given, key)!,
-    ) as [number, number, number, number, number, number];
+  compute({ teeth, tip, k, span, mate, centres }) {
     let best: GearGuess | null = null;
     for (const kind of TOOTH_KINDS) {
       const { module, pressureAngle, unusualMm } = kind;
@@ -145,7 +141,7 @@ export const gearFromSpans: Construction = {
     const { module, pressureAngle, shift, mateShift } = best;
     return ok({ module, pressureAngle, shift, mateShift, unworn: tipDiameter(module, teeth, shift) });
   },
-};
+});
 
 /** How far off a base pitch may be that was taken as the difference of two spans, mm. */
 const PITCH_OFF_MM = 0.08;
@@ -158,7 +154,7 @@ const USUAL_SHIFT = 0.5;
  * A spur gear from two spans, over k and over k + 1 teeth: they differ by the base pitch, π m cos α, whatever its shift, its
  * tips and its mate (ISO 21771:2007, 4.3.8). The span then gives the shift.
  */
-export const gearFromTwoSpans: Construction = {
+export const gearFromTwoSpans: Construction = construction({
   id: 'gear-from-two-spans',
   inputs: [
     { key: 'teeth', quantity: 'count' },
@@ -172,13 +168,7 @@ export const gearFromTwoSpans: Construction = {
     { key: 'shift', quantity: 'count' },
     { key: 'unworn', quantity: 'length' },
   ],
-  compute(given) {
-    const [teeth, k, span, next] = ['teeth', 'k', 'span', 'next'].map((key) => ownValue(given, key)!) as [
-      number,
-      number,
-      number,
-      number,
-    ];
+  compute({ teeth, k, span, next }) {
     let best: (ToothKind & { shift: number; misfit: number }) | null = null;
     for (const kind of TOOTH_KINDS) {
       const off = Math.abs(next - span - Math.PI * kind.module * Math.cos(kind.pressureAngle));
@@ -193,7 +183,7 @@ export const gearFromTwoSpans: Construction = {
     const { module, pressureAngle, shift } = best;
     return ok({ module, pressureAngle, shift, unworn: tipDiameter(module, teeth, shift) });
   },
-};
+});
 
 const tipDiameter = (module: number, teeth: number, shift: number) => module * (teeth + 2 + 2 * shift);
 

@@ -159,7 +159,7 @@ function ChooseConstruction({
           >
             <View className="rounded-sm bg-bench">
               <Svg width={86} height={46} viewBox="0 0 320 170" aria-hidden>
-                <FigureLines figure={FIGURES[construction.id]!} />
+                <FigureLines figure={FIGURES[construction.id]} />
               </Svg>
             </View>
             <View className="min-w-0 flex-1">

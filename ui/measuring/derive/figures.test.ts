@@ -12,7 +12,7 @@ test('there is a figure for each construction and for nothing else', () => {
 describe.each(CONSTRUCTIONS.map((construction) => [construction.id, construction] as const))(
   '%s',
   (id, of) => {
-    const figure = FIGURES[id]!;
+    const figure = FIGURES[id];
     const marks = { ...figure.inputs, ...figure.results };
 
     test('has a place to tap for each input, and one for each result', () => {
