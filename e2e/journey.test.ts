@@ -133,7 +133,7 @@ test('from three readings to a checked, exportable spare, and back after a resta
     await expect(scanned).toContainText(/38\.\d\d mm × 38\.\d\d mm × 9\.00 mm/);
     await scanned.getByRole('button', { name: 'Align it with the spare' }).click();
     await scanned.getByRole('radio', { name: '0.1', exact: true }).click({ timeout: 60_000 });
-    await expect(scanned.getByLabel('Deviation')).toContainText(/Furthest outside the spare by 0\.1[01] mm/);
+    await expect(scanned.getByRole('status', { name: 'Deviation' })).toContainText(/Furthest outside the spare by 0\.1[01] mm/);
     await scanned.getByRole('slider').fill('50');
     await scanned.getByRole('button', { name: 'Keep the scan with the repair' }).click();
     await expect(scanned).toContainText('Saved with the repair in this position.');
@@ -154,7 +154,7 @@ test('from three readings to a checked, exportable spare, and back after a resta
     await partIsBuilt(page);
     await page.getByRole('link', { name: 'Revisions, newest B' }).click();
     await page.getByRole('button', { name: /^Compare the scan / }).click();
-    await expect(page.getByLabel('Deviation')).toContainText(/of it is within 0\.20 mm/);
+    await expect(page.getByRole('status', { name: 'Deviation' })).toContainText(/of it is within 0\.20 mm/);
   });
 });
 

@@ -81,7 +81,7 @@ test('a browser’s small store that is full is no matter, and one that keeps no
   await openC(barred);
   await workshop.stop();
   await takeReading(barred, '8.06');
-  await expect(barred.getByText(/1 change not sent yet. This device can’t keep anything/)).toBeVisible();
+  await expect(barred.getByText(/1 change not sent yet. This device can’t save anything/)).toBeVisible();
   await workshop.start();
   await expect.poll(() => readingsAt(workshop.address, id)).toContain(8.06);
 });
@@ -113,11 +113,11 @@ test('a choice between two versions waits when its sheet is closed, and when the
   await expect(page.getByRole('heading', { name: 'Changed in two places' })).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
   await page.reload();
-  await expect(page.getByText('One change waits for you')).toBeVisible();
+  await expect(page.getByText('One change needs your decision')).toBeVisible();
   await page.getByRole('button', { name: 'Choose' }).click();
   await page.getByRole('button', { name: 'Use mine' }).click();
   await expect(page.getByRole('radio', { name: 'Snug' })).toBeChecked();
-  await expect(page.getByText('waits for you')).toHaveCount(0);
+  await expect(page.getByText('needs your decision')).toHaveCount(0);
 });
 
 test('whatever was deleted can be brought back long after its notice is gone', async ({ page, workshop }) => {
@@ -146,7 +146,7 @@ test('whatever was deleted can be brought back long after its notice is gone', a
   await expect(page.getByText('No repairs yet')).toBeVisible();
   await page.getByRole('button', { name: 'Deleted repairs' }).click();
   await page.getByRole('button', { name: /^Bring it back/ }).click();
-  await expect(page.getByText('No repair is deleted')).toBeVisible();
+  await expect(page.getByText('No deleted repairs')).toBeVisible();
   await page.getByRole('button', { name: 'Back to the list', exact: true }).click();
   await expect(page.getByRole('link', { name: /^Locker hinge plate/ })).toBeVisible();
 });

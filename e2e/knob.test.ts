@@ -72,7 +72,7 @@ test('a knob with a captive bolt, the bolt and a lid, from nothing and by touch'
   await set(page, /^width: /, '2');
   await addStep(page, /^Move turn or scale/);
   await set(page, /^distance to the right: /, '0');
-  await set(page, /^way up: /, '12');
+  await set(page, /^distance up: /, '12');
   await partIsBuilt(page);
 
   // All three at once, cut open: the knob's section and the lid's in it.

@@ -127,7 +127,7 @@ test('a machine that lays no layers is told; one that is added lays them as the 
   await page.getByLabel('Up', { exact: true }).fill('400');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await page.getByRole('button', { name: 'Draft', exact: true }).click();
-  await page.getByLabel('Infill share').fill('8');
+  await page.getByLabel('Infill share', { exact: true }).fill('8');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await page.getByRole('button', { name: 'Back' }).click();
 

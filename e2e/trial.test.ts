@@ -71,7 +71,7 @@ test('from nothing to a wheel that was made, tried too tight, and made again, in
 
   // By feel alone nobody can tell why.
   await page.getByRole('radio', { name: 'Stiff' }).click();
-  await expect(page.getByText(/Measure what came out: that tells them apart/)).toBeVisible();
+  await expect(page.getByText(/Measure the part: that tells them apart/)).toBeVisible();
   await page.getByRole('button', { name: /^Measure what came out/ }).click();
   for (const count of [1, 2, 3]) {
     await page.getByRole('button', { name: 'Press' }).click();
@@ -188,7 +188,7 @@ test('a test piece is cut from the wheel, made by itself, and asked about its ow
   const cut = page.getByRole('button', { name: 'Cut a test piece' });
   await expect(cut).toBeEnabled({ timeout: 60_000 });
   await cut.click();
-  await expect(page.getByText(/^Test piece, Bore on the axle: it lies with the spares/)).toBeVisible();
+  await expect(page.getByText(/^Test piece, Bore on the axle: find it with the spares/)).toBeVisible();
   // Once is enough.
   await expect(cut).toBeHidden();
   await makeTheSecondSpare(page);

@@ -23,7 +23,7 @@ test('the kernel is reached from the worker, the command line, the demo’s pict
   const may = (file: string) =>
     /^core\/(shaping\/(kernel|forming|solid)|checking\/comparing|reporting\/make|testing)\//.test(file) ||
     /^core\/shaping\/steps\/([a-z]+\/)?(solid|solids|upToCurved)\.ts$/.test(file) ||
-    /^tools\/(bench|cli|screenshots|starters)\//.test(file) ||
+    /^tools\/(bench|cli|figures|screenshots)\//.test(file) ||
     /^demo\//.test(file) ||
     /^ui\/solid\/(solid\.worker|bodyBench)\.ts$/.test(file) ||
     /\.test\.tsx?$/.test(file);

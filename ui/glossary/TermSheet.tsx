@@ -13,7 +13,7 @@ export function TermSheet() {
   if (!term) return null;
   const { word, says, drawing } = TERMS[term];
   return (
-    <Sheet title={`${word[0]!.toUpperCase()}${word.slice(1)}`} onClose={close}>
+    <Sheet title={`${word[0]!.toUpperCase()}${word.slice(1)}`} isExplained onClose={close}>
       {drawing ? <Drawn drawing={drawing} word={word} /> : null}
       <Text className="font-sans text-[17px] leading-7 text-ink">{says}</Text>
     </Sheet>

@@ -25,8 +25,16 @@ export function GroupHeading({ children }: { children: string }) {
 }
 
 /** Heading of a screen or a sheet. */
-export function Heading({ children, level = 2 }: { children: string; level?: 1 | 2 }) {
-  const term = termOfLabel(children);
+export function Heading({
+  children,
+  level = 2,
+  isExplained = false,
+}: {
+  children: string;
+  level?: 1 | 2;
+  isExplained?: boolean;
+}) {
+  const term = isExplained ? null : termOfLabel(children);
   const heading = (
     <Text
       role="heading"

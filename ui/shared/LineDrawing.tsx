@@ -5,7 +5,19 @@ import type { Picture } from '@core/record/model';
 import { colours } from '../theme/colours';
 
 /** A stored line drawing, fitted into a square. Nothing built yet shows as the mark, faint. */
-export function LineDrawing({ picture, size }: { picture: Picture | null; size: number }) {
+export function LineDrawing({
+  picture,
+  size,
+  made = [],
+  ghost = [],
+}: {
+  picture: Pick<Picture, 'outline' | 'edges'> | null;
+  size: number;
+  /** Edges that stand out, by their index. */
+  made?: readonly number[];
+  /** Edges of what was there before, drawn thin. */
+  ghost?: readonly number[][];
+}) {
   if (!picture || picture.outline.length === 0) {
     return (
       <Svg width={size} height={size} viewBox="0 0 26 26" opacity={0.25} aria-hidden>
@@ -13,7 +25,7 @@ export function LineDrawing({ picture, size }: { picture: Picture | null; size: 
       </Svg>
     );
   }
-  const points = picture.outline.flat();
+  const points = [...picture.outline, ...ghost].flat();
   const xs = points.filter((_, index) => index % 2 === 0);
   const ys = points.filter((_, index) => index % 2 === 1);
   const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
@@ -39,9 +51,23 @@ export function LineDrawing({ picture, size }: { picture: Picture | null; size: 
         fillRule="evenodd"
       />
       <G stroke={colours.ink} strokeWidth={thin} fill="none" strokeLinecap="round" strokeLinejoin="round">
-        {picture.edges.map((edge, index) => (
-          <Path key={index} d={path(edge, false)} />
+        {ghost.map((edge, index) => (
+          <Path
+            key={`was ${index}`}
+            d={path(edge, false)}
+            stroke={colours.slate.DEFAULT}
+            strokeWidth={thin * 0.7}
+            strokeDasharray={[thin * 2, thin * 2]}
+          />
         ))}
+        {picture.edges.map((edge, index) =>
+          made.includes(index) ? null : <Path key={index} d={path(edge, false)} />,
+        )}
+        {picture.edges.map((edge, index) =>
+          made.includes(index) ? (
+            <Path key={index} d={path(edge, false)} stroke={colours.green.DEFAULT} strokeWidth={thin * 1.8} />
+          ) : null,
+        )}
       </G>
     </Svg>
   );

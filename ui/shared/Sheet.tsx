@@ -9,10 +9,13 @@ import { useWide } from './useWide';
 /** Something to settle before going on: from below on a phone, in the middle of a wide screen. */
 export function Sheet({
   title,
+  isExplained = false,
   onClose,
   children,
 }: {
   title: string;
+  /** The title is what the sheet itself explains: it gets no mark. */
+  isExplained?: boolean;
   onClose(): void;
   children: React.ReactNode;
 }) {
@@ -28,7 +31,7 @@ export function Sheet({
         <Pressable aria-hidden tabIndex={-1} onPress={onClose} className="absolute inset-0 bg-ink/30" />
         <View className={`max-h-[82%] bg-paper ${wide ? 'w-[460px] rounded-lg' : 'w-full rounded-t-lg'}`}>
           <View className="flex-row items-center justify-between border-b border-line py-1.5 pl-4 pr-1.5">
-            <Heading>{title}</Heading>
+            <Heading isExplained={isExplained}>{title}</Heading>
             <IconButton label="Close" onPress={onClose}>
               <X size={22} color={colours.ink} />
             </IconButton>

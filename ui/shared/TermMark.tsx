@@ -13,7 +13,7 @@ export function TermMark({ term, word }: { term: TermId; word: string }) {
       accessibilityLabel={`What is this? ${word}`}
       onPress={() => open(term)}
       hitSlop={4}
-      className="-my-[13px] h-11 w-11 items-center justify-center rounded"
+      className="-my-[13px] -ml-1 h-11 w-11 items-center justify-center rounded"
     >
       <Text className="h-[18px] w-[18px] rounded-full border border-rule text-center font-semibold text-[12px] leading-[16px] text-muted">
         ?

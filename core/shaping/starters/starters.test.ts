@@ -65,7 +65,7 @@ describe.each(STARTERS.map((starter) => [starter.id, starter] as const))('%s', (
     for (const { key } of figure.marks) expect(keys).toContain(key);
     expect(figure.marks.length).toBeGreaterThan(0);
 
-    // What is shipped is that very drawing: `npm run starters` draws it anew.
+    // What is shipped is that very drawing: `npm run figures` draws it again.
     const shipped = STARTER_FIGURES[id]!;
     expect(shipped.marks.map(({ key }) => key)).toEqual(figure.marks.map(({ key }) => key));
     expect(shipped.picture.edges.length).toBe(figure.picture.edges.length);

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Pressable, Text, View } from 'react-native';
+import { View } from 'react-native';
 
 import { withStepAfter } from '@core/shaping/recipe';
 import {
@@ -10,7 +10,7 @@ import {
   type StepGroup,
   type StepKind,
 } from '@core/record/model';
-import { newStep, menuOf } from '@core/shaping/steps';
+import { newStep } from '@core/shaping/steps';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
@@ -19,14 +19,15 @@ import { Button } from '../../shared/Button';
 import { GroupHeading } from '../../shared/Heading';
 import { Sheet } from '../../shared/Sheet';
 import { StarterSheet } from './StarterSheet';
+import { StepTile } from './StepTile';
 
 /** Verbs by what one is about to do. */
 const GROUPS: Record<StepGroup, string> = {
   holes: 'Holes and hardware',
   form: 'Add or take away',
-  again: 'Again',
+  again: 'Repeat',
   edges: 'Edges and faces',
-  whole: 'All of it',
+  whole: 'Whole part',
 };
 
 /** Chooses the verb of a new step; its numbers come from sizes that no step uses yet. */
@@ -67,21 +68,13 @@ export function AddStepSheet({
     onClose();
   };
   if (starters) return <StarterSheet body={body} onClose={onClose} />;
-  const rows = (kinds: readonly StepKind[]) =>
-    kinds.filter(isPossible).map((kind) => (
-      <Pressable
-        key={kind}
-        accessibilityRole="button"
-        accessibilityLabel={`${menuOf(kind).verb} ${menuOf(kind).what}`}
-        onPress={() => add(kind)}
-        className="min-h-[48px] flex-row items-center rounded border border-line bg-card px-4 py-2 active:bg-green-soft"
-      >
-        <Text className="flex-1 font-sans text-[16.5px] text-ink">
-          <Text className="font-semibold">{menuOf(kind).verb}</Text>
-          {` ${menuOf(kind).what}`}
-        </Text>
-      </Pressable>
-    ));
+  const tiles = (kinds: readonly StepKind[]) => (
+    <View className="flex-row flex-wrap gap-2">
+      {kinds.filter(isPossible).map((kind) => (
+        <StepTile key={kind} kind={kind} onPress={() => add(kind)} />
+      ))}
+    </View>
+  );
   if (before.length === 0) {
     return (
       <Sheet title="Begin with" onClose={onClose}>
@@ -92,7 +85,7 @@ export function AddStepSheet({
             onPress={() => setStarters(true)}
           />
         ) : null}
-        <View className="gap-1.5">{rows(STEP_KINDS.filter((kind) => factsOfKind(kind).begins))}</View>
+        {tiles(STEP_KINDS.filter((kind) => factsOfKind(kind).begins))}
       </Sheet>
     );
   }
@@ -101,7 +94,7 @@ export function AddStepSheet({
       {Object.entries(GROUPS).map(([group, name]) => (
         <View key={group} className="gap-1.5">
           <GroupHeading>{name}</GroupHeading>
-          {rows(STEP_KINDS.filter((kind) => factsOfKind(kind).group === group))}
+          {tiles(STEP_KINDS.filter((kind) => factsOfKind(kind).group === group))}
         </View>
       ))}
     </Sheet>

@@ -1,0 +1,88 @@
+import { evaluateRepair } from '@core/fitting/fit';
+import type { Body, RepairState, StepKind } from '@core/record/model';
+import type { Kernel } from '@core/shaping/kernel';
+import type { StepFigure } from '@core/shaping/steps/figures';
+import type { Font } from '@core/shaping/text';
+
+import { drawPicture } from './picture';
+import { RepairBuilder } from './repairBuilder';
+import { STEP_EXAMPLES } from './stepExamples';
+
+/** What is nearer to an edge than this is on it, mm; its curves are drawn by chords. */
+const SAME_MM = 0.06;
+
+/**
+ * Draws what a kind of step does: its example, and which edges the step made.
+ *
+ * @param font for letters; without one those can't be drawn.
+ */
+export function stepFigure(kernel: Kernel, kind: StepKind, font?: Font): StepFigure {
+  const { before, step, other } = STEP_EXAMPLES[kind];
+  const body = (id: string, steps: Body['steps'], role: Body['role']): Body => ({
+    id,
+    version: 1,
+    name: id,
+    role,
+    steps,
+    removed: false,
+  });
+  const drawn = (steps: Body['steps']) => {
+    const bodies = [
+      body('part', steps, 'spare'),
+      ...(other ? [body('other', [...other], 'counterpart')] : []),
+    ];
+    const builder = new RepairBuilder(kernel, font);
+    try {
+      const state: RepairState = {
+        head: {
+          id: 'figure',
+          version: 1,
+          name: kind,
+          place: '',
+          whatBroke: '',
+          materialId: 'petg',
+          machineId: 'bench-printer',
+          createdAt: '2026-01-01T00:00:00.000Z',
+          removed: false,
+        },
+        sizes: [],
+        readings: [],
+        layouts: [],
+        fits: [],
+        chains: [],
+        photos: [],
+        bodies,
+      };
+      const built = builder.build(bodies, evaluateRepair(state)).get('part')!;
+      const failed = built.steps.find((one) => one.state === 'failed');
+      if (!built.solid || failed)
+        throw new Error(`The example of ${kind} is not built: ${JSON.stringify(failed)}`);
+      return drawPicture(built.solid, kind);
+    } finally {
+      builder.dispose();
+    }
+  };
+  const after = drawn([...before, step]);
+  const was = before.length === 0 ? [] : drawn([...before]).edges;
+  const made = after.edges.flatMap((edge, index) => (was.some((one) => liesOn(edge, one)) ? [] : [index]));
+  // Where everything is new, nothing stands out; what was there before is drawn thin.
+  const isAllNew = made.length === after.edges.length;
+  return { ...after, made: isAllNew ? [] : made, ghost: isAllNew ? was : [] };
+}
+
+/** Whether the middle of an edge is on another. */
+function liesOn(edge: readonly number[], other: readonly number[]): boolean {
+  const half = 2 * Math.floor(edge.length / 4);
+  const [x, y] =
+    edge.length === 4
+      ? [(edge[0]! + edge[2]!) / 2, (edge[1]! + edge[3]!) / 2]
+      : [edge[half]!, edge[half + 1]!];
+  for (let at = 0; at + 3 < other.length; at += 2) {
+    const [ax, ay, bx, by] = [other[at]!, other[at + 1]!, other[at + 2]!, other[at + 3]!];
+    const [dx, dy] = [bx - ax, by - ay];
+    const along = ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy || 1);
+    const share = Math.min(1, Math.max(0, along));
+    if (Math.hypot(x - ax - share * dx, y - ay - share * dy) < SAME_MM) return true;
+  }
+  return false;
+}
