@@ -80,7 +80,9 @@ test('the brief is kept, and a page that is not there leads back', async ({ page
   // Where it lives says what to make it of, and what not to make at all; clues say what the old one was.
   await page.getByRole('checkbox', { name: 'Sun', exact: true }).click();
   await page.getByRole('radio', { name: 'Hot, 80 °C' }).click();
-  await expect(page.getByRole('alert')).toContainText(/PETG is chosen and unsuited\. Softens at that temperature/);
+  await expect(page.getByRole('alert')).toContainText(
+    /PETG is chosen and unsuited\. Softens at that temperature/,
+  );
   await page.getByRole('button', { name: /^ASA, / }).click();
   await expect(page.getByText('It is to be made of ASA.')).toBeVisible();
   await expect(page.getByText(/is chosen and unsuited/)).toHaveCount(0);

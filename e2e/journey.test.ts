@@ -133,7 +133,9 @@ test('from three readings to a checked, exportable spare, and back after a resta
     await expect(scanned).toContainText(/38\.\d\d mm × 38\.\d\d mm × 9\.00 mm/);
     await scanned.getByRole('button', { name: 'Align it with the spare' }).click();
     await scanned.getByRole('radio', { name: '0.1', exact: true }).click({ timeout: 60_000 });
-    await expect(scanned.getByRole('status', { name: 'Deviation' })).toContainText(/Furthest outside the spare by 0\.1[01] mm/);
+    await expect(scanned.getByRole('status', { name: 'Deviation' })).toContainText(
+      /Furthest outside the spare by 0\.1[01] mm/,
+    );
     await scanned.getByRole('slider').fill('50');
     await scanned.getByRole('button', { name: 'Keep the scan with the repair' }).click();
     await expect(scanned).toContainText('Saved with the repair in this position.');

@@ -15,7 +15,7 @@ export function StepTile({ kind, onPress }: { kind: StepKind; onPress(): void })
       accessibilityRole="button"
       accessibilityLabel={`${verb} ${what}`}
       onPress={onPress}
-      className="min-w-[104px] flex-1 basis-[104px] rounded border border-line bg-card active:bg-green-soft"
+      className="w-[31.7%] rounded border border-line bg-card active:bg-green-soft"
     >
       <View className="items-center rounded-t-sm bg-bench py-1.5">
         <LineDrawing picture={figure} made={figure.made} ghost={figure.ghost} size={66} />
