@@ -1,3 +1,4 @@
+import { transfer } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 
 import type { FoundFault } from '@core/foundations/fault';
@@ -111,7 +112,7 @@ export function useFound(meshOfSpare: () => Promise<SolidMesh | null>, spawn = s
     handle.current = spawn();
     const { worker } = handle.current;
     await worker.setSpare(mesh);
-    const reply = await worker.read(bytes, name);
+    const reply = await worker.read(transfer(bytes, [bytes.buffer as ArrayBuffer]), name);
     if (!isCurrent()) return null;
     if (reply.ok) return reply.value;
     refuse(reply.fault);

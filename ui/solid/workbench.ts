@@ -11,7 +11,7 @@ import {
   type UncheckedBody,
   type WorkerCalls,
 } from './protocol';
-import type { WorkerHandle } from './spawnWorker';
+import type { SolidHandle } from './spawnWorker';
 
 /** What the workbench is doing, for the view to say. */
 export type BenchStatus =
@@ -50,7 +50,7 @@ class WorkerLost extends Error {
  * its place. Whoever asks for a build gets the newest: older ones that have not begun are skipped.
  */
 export class Workbench {
-  #handle: WorkerHandle | null = null;
+  #handle: SolidHandle | null = null;
   #memory = new MemoryWatch();
   /** The worker holds what was last built; a fresh one holds nothing. */
   #holdsLast = false;
@@ -76,7 +76,7 @@ export class Workbench {
   readonly ask: WorkerCalls;
 
   constructor(
-    private readonly spawn: () => WorkerHandle,
+    private readonly spawn: () => SolidHandle,
     private readonly limits: BenchLimits = BENCH_LIMITS,
   ) {
     const calls = Object.entries(WORKER_CALLS).map(([name, { quiet = false, alone = false }]) => {

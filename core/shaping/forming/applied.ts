@@ -13,7 +13,7 @@ export function applied(
   before: TaggedSolid | null,
   tool: TaggedSolid,
   verb: string,
-  merge = true,
+  merge: boolean,
 ): Result<TaggedSolid, StepFault> {
   if (effect === 'add' || (effect === 'apart' && !before)) return ok(joinTo(before, tool, merge));
   if (!before) {

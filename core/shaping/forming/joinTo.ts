@@ -1,7 +1,7 @@
 import { boolean, type TaggedSolid } from '@core/shaping/kernel';
 
-/** Adds a fresh solid to what is there; alone it starts the body. Takes over `added`. */
-export function joinTo(before: TaggedSolid | null, added: TaggedSolid, merge = true): TaggedSolid {
+/** Adds a fresh solid to what is there; alone it starts the body. Takes over `added`. @param merge makes one face of those that lie in one surface. */
+export function joinTo(before: TaggedSolid | null, added: TaggedSolid, merge: boolean): TaggedSolid {
   if (!before) return added;
   const joined = boolean('fuse', before, added, merge);
   added.dispose();
