@@ -21,6 +21,7 @@ const ROOMS = [
   'server',
   'tools/cli',
   'core/reporting/wording',
+  'core/reporting/glossary',
   'core/reporting/numberWords',
   'core/shaping/sentence',
   'core/shaping/steps',
