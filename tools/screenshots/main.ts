@@ -150,7 +150,7 @@ async function shootStarter(
   await phone.getByRole('button', { name: /^Knob with/ }).click();
   await press('Begin');
   await phone.getByText(/Closed, 1 piece/).waitFor({ timeout: 60_000 });
-  await press('OK');
+  await press('Dismiss');
   await press('Measure');
   const picture = phone.getByRole('img', { name: /^Drawing of/ });
   const box = (await picture.boundingBox())!;

@@ -50,7 +50,7 @@ export function NoticeBar() {
             }}
           />
         ) : (
-          <Button label="OK" onPress={dismiss} />
+          <Button label="Dismiss" onPress={dismiss} />
         )}
       </View>
     </View>
