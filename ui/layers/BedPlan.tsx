@@ -24,13 +24,13 @@ interface Placed {
   part: number;
   piece: number;
   label: string;
-  footing: PartPlacement;
+  placement: PartPlacement;
   at: BedPlace;
 }
 
 interface Shown {
   bedMm: readonly [number, number, ...unknown[]];
-  footings: readonly PartPlacement[];
+  placements: readonly PartPlacement[];
   /** @param to from the middle of the bed, mm. */
   onMove(part: number, piece: number, to: BedPlace): void;
 }
@@ -49,26 +49,26 @@ export function BedPlan(shown: Shown) {
 export function BedWithin({
   widthPx,
   bedMm: [bedWidth, bedDepth],
-  footings,
+  placements,
   onMove,
 }: Shown & { widthPx: number }) {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: DRAG_FROM_PX } }));
   const pxPerMm = Math.min(widthPx / bedWidth, HIGHEST_PX / bedDepth);
   const [planWidth, planHeight] = [bedWidth * pxPerMm, bedDepth * pxPerMm];
-  const pieces = footings.flatMap((footing, part) =>
-    footing.at.map((at, piece): Placed => ({
+  const pieces = placements.flatMap((placement, part) =>
+    placement.at.map((at, piece): Placed => ({
       id: `${part}:${piece}`,
       part,
       piece,
-      label: footing.at.length > 1 ? `${footing.name}, piece ${piece + 1}` : footing.name,
-      footing,
+      label: placement.at.length > 1 ? `${placement.name}, piece ${piece + 1}` : placement.name,
+      placement,
       at,
     })),
   );
   /** It stays on the bed, whole. */
-  const move = ({ part, piece, footing, at }: Placed, byX: number, byY: number) => {
+  const move = ({ part, piece, placement, at }: Placed, byX: number, byY: number) => {
     const within = (value: number, axis: 0 | 1, bed: number) => {
-      const along = footing.hull.map((corner) => corner[axis]);
+      const along = placement.hull.map((corner) => corner[axis]);
       const [low, high] = [-bed / 2 - Math.min(...along), bed / 2 - Math.max(...along)];
       return Math.round(2 * Math.min(Math.max(value, low), high)) / 2;
     };
@@ -115,7 +115,7 @@ export function BedWithin({
 }
 
 function Piece({
-  placed: { id, label, footing, at },
+  placed: { id, label, placement, at },
   pxPerMm,
   toPx,
   onMove,
@@ -127,10 +127,10 @@ function Piece({
 }) {
   const { setNodeRef, listeners, transform, isDragging } = useDraggable({ id });
   const [x, y] = toPx(at);
-  const reach = Math.max(...footing.hull.flat().map(Math.abs)) * pxPerMm + 2;
+  const reach = Math.max(...placement.hull.flat().map(Math.abs)) * pxPerMm + 2;
   const half = Math.max(reach, TARGET_PX / 2);
   const corners = (corner: BedPlace) => [half + corner[0] * pxPerMm, half - corner[1] * pxPerMm];
-  const foot = footing.foot
+  const foot = placement.foot
     .map(
       (loop) =>
         `M${loop
@@ -178,7 +178,7 @@ function Piece({
     >
       <Svg width={2 * half} height={2 * half} aria-hidden>
         <Polygon
-          points={footing.hull.map((corner) => corners(corner).join()).join(' ')}
+          points={placement.hull.map((corner) => corners(corner).join()).join(' ')}
           fill={colours.putty.cut}
           fillOpacity={isDragging ? 0.6 : 0.9}
           stroke={colours.ink}

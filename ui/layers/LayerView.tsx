@@ -21,7 +21,7 @@ export function LayerView({
   layer,
   onLayer,
   hasWays = true,
-  hanging = null,
+  overhangs = null,
   ringed = null,
 }: {
   drawing: LayerDrawing;
@@ -31,7 +31,7 @@ export function LayerView({
   /** Something goes from line to line; what is lit has no ways. */
   hasWays?: boolean;
   /** What may be painted on the part. */
-  hanging?: OverhangFaces | null;
+  overhangs?: OverhangFaces | null;
   /** A place that is shown, mm on the bed. */
   ringed?: readonly [number, number, number] | null;
 }) {
@@ -43,7 +43,7 @@ export function LayerView({
   useEffect(() => scene.current?.setDrawing(drawing), [scene, drawing]);
   useEffect(() => scene.current?.show(layer, travel), [scene, drawing, layer, travel]);
   useEffect(() => scene.current?.look(fromAbove), [scene, fromAbove]);
-  useEffect(() => scene.current?.paint(painted ? hanging : null), [scene, drawing, hanging, painted]);
+  useEffect(() => scene.current?.paint(painted ? overhangs : null), [scene, drawing, overhangs, painted]);
   useEffect(() => scene.current?.ring(ringed), [scene, drawing, ringed]);
   useEffect(() => setHere(null), [layer, drawing]);
 
@@ -105,7 +105,7 @@ export function LayerView({
               onPress={() => setTravel(!travel)}
             />
           ) : null}
-          {hanging && hanging.areaMm2 >= 1 ? (
+          {overhangs && overhangs.areaMm2 >= 1 ? (
             <Button
               label={painted ? 'Hide overhangs' : 'Show overhangs'}
               onPress={() => setPainted(!painted)}

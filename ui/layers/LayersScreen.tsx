@@ -71,7 +71,7 @@ function Layers({
   const { put } = useChangeRepair(repair);
   const wide = useWide();
   const onBed = onBedOf(body, spares, choice);
-  const { state, ways, laying, request, stop, again, ready, footings } = useLayers(onBed);
+  const { state, ways, laying, request, stop, again, ready, placements } = useLayers(onBed);
   const [layer, setLayer] = useState<number | null>(null);
   const [ringed, setRinged] = useState<Watched['at'] | null>(null);
   const [asking, setAsking] = useState(false);
@@ -103,7 +103,7 @@ function Layers({
               setRinged(null);
             }}
             hasWays={!inResin}
-            hanging={reply.hanging}
+            overhangs={reply.overhangs}
             ringed={ringed}
           />
         ) : (
@@ -173,7 +173,7 @@ function Layers({
         {inResin ? null : (
           <PrintRisks
             material={materialIn(numbers.workshop, repair.head.materialId)}
-            footings={footings}
+            placements={placements}
             foot={laying.foot}
             onEars={() => change({ foot: 'ears' })}
           />
@@ -184,7 +184,7 @@ function Layers({
           choice={choice}
           bedMm={bedMm}
           onBed={onBed}
-          footings={footings}
+          placements={placements}
           refused={state.kind === 'refused' ? state.sentence : null}
           onChange={onChoice}
           onLead={(next) => {
@@ -250,7 +250,7 @@ function Layers({
           label="Save the bed (3MF)"
           busy={job.writing && !asking}
           disabled={!reply}
-          onPress={() => void job.saveBed(footings)}
+          onPress={() => void job.saveBed(placements)}
         />
         {draining ? (
           <DrainSheet
@@ -273,7 +273,7 @@ function Layers({
         <ActingCorrections body={body} />
         <AfterworkList tasks={afterworkFor(body, repair, numbers)} />
         {reply && whole ? (
-          <BesideTheWhole key={JSON.stringify(request)} whole={whole} figures={reply.told.figures} />
+          <BesideTheWhole key={JSON.stringify(request)} whole={whole} figures={reply.summary.figures} />
         ) : null}
         {reply ? <CompareMakes onBed={onBed} request={request} /> : null}
         <Button label="Back to Make" onPress={() => router.replace(`/repair/${repair.head.id}/make`)} />

@@ -17,7 +17,7 @@ export function OnTheBed({
   choice,
   bedMm,
   onBed,
-  footings,
+  placements,
   refused,
   onChange,
   onLead,
@@ -29,7 +29,7 @@ export function OnTheBed({
   bedMm: readonly [number, number, ...unknown[]] | null;
   onBed: readonly RequestedSpare[];
   /** Of each of them, as it was last laid or put since; none while nothing is printed. */
-  footings: readonly PartPlacement[];
+  placements: readonly PartPlacement[];
   /** Why they are not laid as they stand. */
   refused: string | null;
   onChange(choice: BedChoice): void;
@@ -57,7 +57,7 @@ export function OnTheBed({
           ) : null}
         </View>
       ))}
-      {bedMm && footings.length > 0 ? (
+      {bedMm && placements.length > 0 ? (
         <>
           <Text className="font-label text-[14px] leading-5 text-muted">
             {choice.at
@@ -67,12 +67,12 @@ export function OnTheBed({
           <View className="pb-6">
             <BedPlan
               bedMm={bedMm}
-              footings={footings}
+              placements={placements}
               onMove={(part, piece, to) =>
                 onChange({
                   ...choice,
                   at: Object.fromEntries(
-                    footings.map(({ at }, index) => [
+                    placements.map(({ at }, index) => [
                       onBed[index]!.body.id,
                       at.map((place, order) => (index === part && order === piece ? to : place)),
                     ]),
@@ -91,7 +91,7 @@ export function OnTheBed({
           ) : null}
         </>
       ) : null}
-      {footings.length > 1 ? (
+      {placements.length > 1 ? (
         <Text className="font-label text-[14px] leading-5 text-muted">{`All parts use the layer height of ${leading.name}; walls, infill and supports are set for each part.`}</Text>
       ) : null}
     </View>

@@ -13,23 +13,23 @@ const LONG_MM = 60;
 /** What a material does as it is printed that is worth a word: corners that lift off the bed, strings from piece to piece. */
 export function PrintRisks({
   material,
-  footings,
+  placements,
   foot,
   onEars,
 }: {
   material: Material;
   /** What lies on the bed, the leading spare first. */
-  footings: readonly PartPlacement[];
+  placements: readonly PartPlacement[];
   /** What is printed round the first layer of the leading one. */
   foot: string;
   onEars(): void;
 }) {
   const show = useShow();
   const stands = resistancesOf(material);
-  const [leading] = footings;
+  const [leading] = placements;
   const longMm = leading ? longestOf(leading.hull) : 0;
   const lifts = stands.lifts !== 'suited' && longMm > LONG_MM && foot !== 'brim' && foot !== 'ears';
-  const pieces = footings.reduce((sum, { at }) => sum + at.length, 0);
+  const pieces = placements.reduce((sum, { at }) => sum + at.length, 0);
   const strings = stands.strings !== 'suited' && pieces > 1;
   if (!lifts && !strings) return null;
   return (

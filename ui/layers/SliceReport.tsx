@@ -1,7 +1,7 @@
 import { Text, View } from 'react-native';
 
 import type { JobFigures } from '@core/making/printing';
-import type { TermId } from '@core/reporting/glossary';
+import { TERMS, type TermId } from '@core/reporting/glossary';
 import {
   HAPPENING_WORDS,
   jobSentence,
@@ -43,19 +43,19 @@ export function SliceReport({
   mends: Mends;
   onShow(place: Watched): void;
 }) {
-  const { drawing, told, happenings, footings } = reply;
+  const { drawing, summary, happenings, placements } = reply;
   const here = happenings.filter((one) => one.layer === layer).map(({ what }) => HAPPENING_WORDS[what]);
-  const names = footings.map(({ name }) => name);
-  const pieces = footings.map(({ at }) => at.length);
+  const names = placements.map(({ name }) => name);
+  const pieces = placements.map(({ at }) => at.length);
   return (
     <View className="gap-2">
       <Text className="font-sans text-[16px] leading-6 text-ink">
         {`Layer ${layer + 1} of ${drawing.topMm.length}, up to ${drawing.topMm[layer]!.toFixed(2)} mm. ${here.join(' ')}`}
       </Text>
       <Text className="font-sans text-[16px] leading-6 text-ink">
-        {told.by === 'resin'
-          ? resinSentence(told.figures, names, pieces)
-          : jobSentence(told.figures, names, pieces)}
+        {summary.by === 'resin'
+          ? resinSentence(summary.figures, names, pieces)
+          : jobSentence(summary.figures, names, pieces)}
       </Text>
       {warningsOf(reply).map(({ sentence, times, warning }) => (
         <View key={sentence} className="gap-1">
@@ -63,7 +63,7 @@ export function SliceReport({
             <Text role="alert" className="flex-1 font-medium text-[15px] leading-6 text-rust">
               {times === 1 ? sentence : `${sentence} (${times} times.)`}
             </Text>
-            <TermMark term={TERM_OF_WARNING[warning.code]} word={TERM_WORDS[warning.code]} />
+            <TermMark term={TERM_OF_WARNING[warning.code]} word={TERMS[TERM_OF_WARNING[warning.code]].word} />
           </View>
           <View className="flex-row flex-wrap gap-2">
             {'at' in warning ? (
@@ -89,12 +89,12 @@ export function SliceReport({
           </View>
         </View>
       ))}
-      {told.by === 'filament' ? <Kinds kinds={told.figures.kinds} /> : null}
+      {summary.by === 'filament' ? <Kinds kinds={summary.figures.kinds} /> : null}
     </View>
   );
 }
 
-type Warning = Extract<SliceReply['told'], { by: 'filament' | 'resin' }>['warnings'][number];
+type Warning = Extract<SliceReply['summary'], { by: 'filament' | 'resin' }>['warnings'][number];
 
 /** The word of the glossary that a warning is about. */
 const TERM_OF_WARNING: Readonly<Record<Warning['code'], TermId>> = {
@@ -107,16 +107,6 @@ const TERM_OF_WARNING: Readonly<Record<Warning['code'], TermId>> = {
   'resin.closed': 'closedCavity',
   'resin.cup': 'suctionCup',
 };
-const TERM_WORDS: Readonly<Record<Warning['code'], string>> = {
-  'slice.tooThin': 'Walls',
-  'slice.inAir': 'Starts in mid-air',
-  'slice.overhang': 'Overhang',
-  'slice.longBridge': 'Bridge',
-  'slice.heightRounded': 'Layer height',
-  'resin.tooThin': 'Walls',
-  'resin.closed': 'Closed cavity',
-  'resin.cup': 'Suction cup',
-};
 
 /** Supports, or another orientation, would hold it. */
 const HANGS: ReadonlySet<Warning['code']> = new Set(['slice.inAir', 'slice.overhang', 'slice.longBridge']);
@@ -125,14 +115,14 @@ const HANGS: ReadonlySet<Warning['code']> = new Set(['slice.inAir', 'slice.overh
 const SHUTS_IN: ReadonlySet<Warning['code']> = new Set(['resin.closed', 'resin.cup']);
 
 /** Each sentence once, with how often it holds and the first place of it. */
-function warningsOf({ told, footings }: SliceReply) {
+function warningsOf({ summary, placements }: SliceReply) {
   const all =
-    told.by === 'resin'
-      ? told.warnings.map((warning) => ({ warning, words: resinWarningSentence(warning) }))
-      : told.warnings.map((warning) => ({ warning, words: layerWarningSentence(warning) }));
+    summary.by === 'resin'
+      ? summary.warnings.map((warning) => ({ warning, words: resinWarningSentence(warning) }))
+      : summary.warnings.map((warning) => ({ warning, words: layerWarningSentence(warning) }));
   const counted = new Map<string, { sentence: string; times: number; warning: Warning }>();
   for (const { warning, words } of all) {
-    const sentence = footings.length > 1 ? `${footings[warning.part]!.name}: ${words}` : words;
+    const sentence = placements.length > 1 ? `${placements[warning.part]!.name}: ${words}` : words;
     const known = counted.get(sentence);
     if (known) known.times += 1;
     else counted.set(sentence, { sentence, times: 1, warning });

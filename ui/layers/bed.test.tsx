@@ -66,14 +66,14 @@ describe('the bed from above', () => {
     [10, 5],
     [-10, 5],
   ];
-  const footing = (...at: BedPlace[]): PartPlacement => ({ name: 'Foot', hull, foot: [hull], at });
+  const placement = (...at: BedPlace[]): PartPlacement => ({ name: 'Foot', hull, foot: [hull], at });
   const moves: unknown[] = [];
   test('arrow keys move a piece, with shift by less, and never off the bed', () => {
     render(
       <BedWithin
         widthPx={300}
         bedMm={[200, 180]}
-        footings={[footing([0, 0], [88, 30])]}
+        placements={[placement([0, 0], [88, 30])]}
         onMove={(...move) => moves.push(move)}
       />,
     );

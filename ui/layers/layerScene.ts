@@ -57,7 +57,7 @@ export class LayerScene {
   readonly #view: SpaceView;
   readonly #below = new Group();
   readonly #sheet = new Group();
-  readonly #hanging = new Group();
+  readonly #overhangs = new Group();
   readonly #mark = new Group();
   #drawing: LayerDrawing | null = null;
   /** How many points of the faint lines stand below each layer. */
@@ -68,7 +68,7 @@ export class LayerScene {
 
   constructor(canvas: HTMLCanvasElement) {
     this.#view = new SpaceView(canvas, () => this.#fitThickLines());
-    this.#view.scene.add(this.#below, this.#sheet, this.#hanging, this.#mark);
+    this.#view.scene.add(this.#below, this.#sheet, this.#overhangs, this.#mark);
   }
 
   resize(width: number, height: number, pixelRatio: number): void {
@@ -84,9 +84,9 @@ export class LayerScene {
   }
 
   /** Paints what is unsupported on the part, tinted and hatched; null for not at all. */
-  paint(hanging: OverhangFaces | null): void {
-    clear(this.#hanging);
-    if (hanging) {
+  paint(overhangs: OverhangFaces | null): void {
+    clear(this.#overhangs);
+    if (overhangs) {
       const tint = new MeshBasicMaterial({
         color: new Color(colours.rust.DEFAULT),
         transparent: true,
@@ -94,12 +94,12 @@ export class LayerScene {
         side: DoubleSide,
         depthWrite: false,
       });
-      const faces = new Mesh(geometryOf(hanging.triangles), tint);
+      const faces = new Mesh(geometryOf(overhangs.triangles), tint);
       faces.renderOrder = 4;
       const ink = new LineBasicMaterial({ color: new Color(colours.rust.DEFAULT) });
-      const lines = new LineSegments(geometryOf(hanging.hatching), ink);
+      const lines = new LineSegments(geometryOf(overhangs.hatching), ink);
       lines.renderOrder = 5;
-      this.#hanging.add(faces, lines);
+      this.#overhangs.add(faces, lines);
     }
     this.invalidate();
   }
@@ -249,7 +249,7 @@ export class LayerScene {
   dispose(): void {
     clear(this.#below);
     clear(this.#sheet);
-    clear(this.#hanging);
+    clear(this.#overhangs);
     clear(this.#mark);
     this.#view.dispose();
   }

@@ -42,8 +42,8 @@ test('lays a block, tells its figures, and gives its job', async () => {
   const reply = await desk.slice(request, () => {});
   if (!reply?.ok) throw new Error(reply ? reply.fault.code : 'ended');
   expect(reply.value.drawing.begins).toHaveLength(51);
-  expect(reply.value.told.figures.layers).toBe(50);
-  expect(reply.value.told.warnings).toEqual([]);
+  expect(reply.value.summary.figures.layers).toBe(50);
+  expect(reply.value.summary.warnings).toEqual([]);
   const job = await desk.gcode('Block', '2026-11-28T08:00:00Z');
   expect(job.ok && job.value.split('\n').filter((line) => line.startsWith('; layer'))).toHaveLength(50);
 });
@@ -103,7 +103,7 @@ test('comparing leaves the job that was laid', async () => {
     machine: { id: 'quick-printer', name: 'Quick printer', printer: LAYER_PRINTERS[1]! },
   });
   if (!laid?.ok || !other?.ok) throw new Error('not laid');
-  expect(other.value.figures.minutes).toBeLessThan(0.8 * laid.value.told.figures.minutes);
+  expect(other.value.figures.minutes).toBeLessThan(0.8 * laid.value.summary.figures.minutes);
   const job = await desk.gcode('Block', '2026-11-28T08:00:00Z');
   expect(job.ok && job.value).toContain('F2400');
   const none = await desk.compare({
@@ -122,7 +122,7 @@ test('a spare whose mesh is not there yet is told, and nothing is laid without i
   await desk.setMesh('hub', block());
   const laid = await desk.slice(two, () => {});
   if (!laid?.ok) throw new Error('not laid');
-  expect(laid.value.footings.map(({ name, at }) => [name, at.length])).toEqual([
+  expect(laid.value.placements.map(({ name, at }) => [name, at.length])).toEqual([
     ['Block', 1],
     ['Hub', 1],
   ]);
@@ -140,7 +140,7 @@ test('in resin it gives a stack of pictures and no G-code, and can be stopped wh
   const inResin: SliceRequest = { ...request, resin: { printer, resin: RESINS[0]!, set } };
   const reply = await desk.slice(inResin, () => {});
   if (!reply?.ok) throw new Error('not laid');
-  expect(reply.value.told).toMatchObject({ by: 'resin', figures: { layers: 100 }, warnings: [] });
+  expect(reply.value.summary).toMatchObject({ by: 'resin', figures: { layers: 100 }, warnings: [] });
   expect(await desk.gcode('Block', '2026-11-30T08:00:00Z')).toMatchObject({ ok: false });
   const drawn = await desk.pictures('Block', '2026-11-30T08:00:00Z', () => {});
   expect(drawn?.ok && Object.keys(unzipSync(drawn.value))).toHaveLength(101);

@@ -57,7 +57,7 @@ export class LayerSlicing implements LayerWorker {
     this.#job = null;
   }
 
-  async waysUp(bodyId: string, overhang: number, load: Vec3 | null): Promise<Orientation[]> {
+  async orientations(bodyId: string, overhang: number, load: Vec3 | null): Promise<Orientation[]> {
     const mesh = this.#meshes.get(bodyId);
     return mesh ? orientationsOf(mesh, overhang, load) : [];
   }
@@ -73,22 +73,22 @@ export class LayerSlicing implements LayerWorker {
     }
     this.#job = made.value;
     if (made.value.by === 'resin') {
-      const { job, figures, warnings, footings, hanging } = made.value.laid;
+      const { job, figures, warnings, placements, overhangs } = made.value.laid;
       return ok({
         drawing: resinDrawing(job),
-        told: { by: 'resin', figures, warnings },
+        summary: { by: 'resin', figures, warnings },
         happenings: resinHappenings(job, warnings),
-        footings,
-        hanging,
+        placements,
+        overhangs,
       });
     }
-    const { job, figures, sliced, footings, hanging } = made.value.laid;
+    const { job, figures, sliced, placements, overhangs } = made.value.laid;
     return ok({
       drawing: drawingOf(job),
-      told: { by: 'filament', figures, warnings: sliced.warnings },
+      summary: { by: 'filament', figures, warnings: sliced.warnings },
       happenings: happeningsIn(sliced),
-      footings,
-      hanging,
+      placements,
+      overhangs,
     });
   }
 

@@ -9,12 +9,12 @@ const worker: LayerWorker = {
   setMesh: (bodyId, mesh) => desk.setMesh(bodyId, mesh),
   lend: (bodyId, mesh) => desk.lend(bodyId, mesh),
   forget: () => desk.forget(),
-  waysUp: (bodyId, overhang, load) => desk.waysUp(bodyId, overhang, load),
+  orientations: (bodyId, overhang, load) => desk.orientations(bodyId, overhang, load),
   slice: async (request, onProgress) => {
     const reply = await desk.slice(request, onProgress);
     if (!reply?.ok) return reply;
     const { begins, topMm, heightMm, seconds, x, y, kind, width, speed } = reply.value.drawing;
-    const { triangles, hatching } = reply.value.hanging;
+    const { triangles, hatching } = reply.value.overhangs;
     const arrays = [begins, topMm, heightMm, seconds, x, y, kind, width, speed, triangles, hatching];
     return transfer(
       reply,

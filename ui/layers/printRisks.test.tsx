@@ -7,7 +7,7 @@ import { InRepair } from '../testing/InRepair';
 import { rackWheel } from '@core/testing/repairDraft';
 import { PrintRisks } from './PrintRisks';
 
-const footing = (longMm: number, pieces: number): PartPlacement => ({
+const placement = (longMm: number, pieces: number): PartPlacement => ({
   name: 'Plate',
   hull: [
     [0, 0],
@@ -24,7 +24,7 @@ const told = (id: string, longMm: number, pieces = 1, foot = 'skirt') => {
     <InRepair repair={rackWheel()}>
       <PrintRisks
         material={materialIn(DEFAULT_WORKSHOP, id)}
-        footings={[footing(longMm, pieces)]}
+        placements={[placement(longMm, pieces)]}
         foot={foot}
         onEars={onEars}
       />

@@ -22,10 +22,10 @@ export type SliceSummary =
 /** What came of it, as the screen shows it. */
 export interface SliceReply {
   drawing: LayerDrawing;
-  told: SliceSummary;
+  summary: SliceSummary;
   happenings: Happening[];
-  footings: PartPlacement[];
-  hanging: OverhangFaces;
+  placements: PartPlacement[];
+  overhangs: OverhangFaces;
 }
 
 /** One of several ways to make it, for the table. */
@@ -40,7 +40,7 @@ export interface LayerWorker {
   lend(bodyId: string, mesh: WeldedMesh): Promise<void>;
   /** Lets go of all meshes: whoever lays next sends its own. */
   forget(): Promise<void>;
-  waysUp(bodyId: string, overhang: number, load: Vec3 | null): Promise<Orientation[]>;
+  orientations(bodyId: string, overhang: number, load: Vec3 | null): Promise<Orientation[]>;
   slice(
     request: SliceRequest,
     onProgress: (share: number) => void,

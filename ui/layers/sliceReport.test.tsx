@@ -8,7 +8,7 @@ import type { SliceReply } from './protocol';
 import { SliceReport, type Mends, type Watched } from './SliceReport';
 
 const table = together({ mesh: block(6, 6, 8), at: [0, 0, 4] }, { mesh: block(40, 30, 2), at: [0, 0, 9] });
-const { job, figures, sliced, footings, hanging } = sliceNow(
+const { job, figures, sliced, placements, overhangs } = sliceNow(
   jobOf([
     partOf(table, {
       name: 'Table',
@@ -22,10 +22,10 @@ const { job, figures, sliced, footings, hanging } = sliceNow(
 );
 const reply: SliceReply = {
   drawing: drawingOf(job),
-  told: { by: 'filament', figures, warnings: sliced.warnings },
+  summary: { by: 'filament', figures, warnings: sliced.warnings },
   happenings: happeningsIn(sliced),
-  footings,
-  hanging,
+  placements,
+  overhangs,
 };
 
 test('a place that is to be watched is shown in its layer, and mended by a tap', () => {
@@ -67,8 +67,8 @@ test('resin that is shut in is let out by a hole, in the spare whose page it is 
   const show = (part: number) => {
     const warning = { code: 'resin.closed', mm3: 900, at: [0, 0, 2], part };
     // Of two spares on the bed the first leads.
-    const both = [footings[0]!, { ...footings[0]!, name: 'Cap', at: [] }];
-    const told = {
+    const both = [placements[0]!, { ...placements[0]!, name: 'Cap', at: [] }];
+    const summary = {
       by: 'resin',
       warnings: [warning],
       figures: {
@@ -83,7 +83,7 @@ test('resin that is shut in is let out by a hole, in the spare whose page it is 
     };
     return render(
       <SliceReport
-        reply={{ ...reply, told, footings: both } as unknown as SliceReply}
+        reply={{ ...reply, summary, placements: both } as unknown as SliceReply}
         layer={0}
         bedMm={[120, 70]}
         mends={{ onSupports: null, onSuggestedWay: null, onDrain }}

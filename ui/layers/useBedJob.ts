@@ -68,8 +68,8 @@ export function useBedJob(onBed: readonly RequestedSpare[], request: SliceReques
       saveFile({ name: `${fileStem(head.name, made)}.zip`, mime: 'application/zip', bytes: stack.value });
     } else say({ tone: 'wrong', text: sentenceOf(stack.fault) });
   };
-  const saveBed = async (footings: readonly PartPlacement[]) => {
-    const lying = request.parts.map(({ bodyId }, index) => ({ bodyId, at: footings[index]!.at }));
+  const saveBed = async (placements: readonly PartPlacement[]) => {
+    const lying = request.parts.map(({ bodyId }, index) => ({ bodyId, at: placements[index]!.at }));
     const file = await written(() => workbench.ask.bedFile(lying, when()));
     if (file) saveFile(file);
   };

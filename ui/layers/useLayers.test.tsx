@@ -22,7 +22,7 @@ jest.mock('./layerWorker', () => {
     setMesh: () => Promise.resolve(),
     cancel: () => Promise.resolve(),
     forget: () => Promise.resolve(mockAsked.push({ what: 'forget', answer: () => {} })),
-    waysUp: ask('waysUp'),
+    orientations: ask('orientations'),
     slice: ask('slice'),
   };
   return { layerWorker: () => worker };
@@ -56,7 +56,7 @@ test('other settings while ways up are looked for: only these are laid, and noth
     wrapper,
   });
   await settle();
-  expect(mockAsked.map(({ what }) => what)).toEqual(['waysUp']);
+  expect(mockAsked.map(({ what }) => what)).toEqual(['orientations']);
   rerender({ of: { ...body!, laying: { ...USUAL_PRINT_SETUP, settings: 'draft' } } });
   await settle();
   expect(laid()).toEqual([0.28]);
@@ -65,12 +65,12 @@ test('other settings while ways up are looked for: only these are laid, and noth
   await settle();
   expect(laid()).toEqual([0.28]);
   expect(result.current.state).toEqual({ kind: 'working', share: 0 });
-  const footing = { name: 'Bar', hull: [], foot: [], at: [[0, 0]] };
-  const reply = { figures: { layers: 18 }, footings: [footing] };
+  const placement = { name: 'Bar', hull: [], foot: [], at: [[0, 0]] };
+  const reply = { figures: { layers: 18 }, placements: [placement] };
   await act(async () => mockAsked[1]!.answer({ ok: true, value: reply }));
   await settle();
   expect(result.current.state).toEqual({ kind: 'laid', reply });
-  expect(result.current.footings).toEqual([footing]);
+  expect(result.current.placements).toEqual([placement]);
 });
 
 test('another number of pieces is laid anew, the ways up stay as they are', async () => {

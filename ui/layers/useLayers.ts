@@ -93,7 +93,7 @@ export function useLayers(onBed: readonly RequestedSpare[]) {
         waysFor.current = ranked;
         const { machine, resin } = requestNow.current;
         const overhang = (resin ?? machine).printer?.overhang ?? Math.PI / 4;
-        const found = await worker.waysUp(body.id, overhang, loadNow.current);
+        const found = await worker.orientations(body.id, overhang, loadNow.current);
         // Ways whose pictures can't be drawn stand there with their reasons alone.
         drawnWays(body.id, found, (drawn) => waysFor.current === ranked && setWays(drawn)).catch(
           () => undefined,
@@ -109,7 +109,7 @@ export function useLayers(onBed: readonly RequestedSpare[]) {
       if (reply.ok && current) {
         laidFor.current = wanted;
         setStood(
-          new Map(requestNow.current.parts.map(({ bodyId }, at) => [bodyId, reply.value.footings[at]!])),
+          new Map(requestNow.current.parts.map(({ bodyId }, at) => [bodyId, reply.value.placements[at]!])),
         );
       }
       show(
@@ -136,10 +136,10 @@ export function useLayers(onBed: readonly RequestedSpare[]) {
 
   const stop = useCallback(() => void layerWorker().cancel(), []);
   const again = useCallback(() => setAttempt((count) => count + 1), []);
-  const footings = request.parts.flatMap(({ bodyId, name, at, pieces }): PartPlacement[] => {
-    const footing = stood.get(bodyId);
-    const places = at ? [...at] : footing?.at;
-    return footing && places?.length === pieces ? [{ ...footing, name, at: places }] : [];
+  const placements = request.parts.flatMap(({ bodyId, name, at, pieces }): PartPlacement[] => {
+    const placement = stood.get(bodyId);
+    const places = at ? [...at] : placement?.at;
+    return placement && places?.length === pieces ? [{ ...placement, name, at: places }] : [];
   });
   return {
     state,
@@ -149,7 +149,7 @@ export function useLayers(onBed: readonly RequestedSpare[]) {
     stop,
     again,
     ready,
-    footings: footings.length === request.parts.length ? footings : [],
+    placements: placements.length === request.parts.length ? placements : [],
   };
 }
 

@@ -145,7 +145,7 @@ describe('a job of several', () => {
       partOf(block(20, 16, 6), { name: 'Block', settings: everyday, pieces: 2 }),
       partOf(bar(14, 3), { name: 'Bar', settings: strong }),
     ];
-    const { sliced, footings, figures } = sliceNow(jobOf(parts));
+    const { sliced, placements, figures } = sliceNow(jobOf(parts));
     const lead = { layerMm: everyday.layerMm, firstLayerMm: everyday.firstLayerMm };
     const alone = [
       sliceNow(jobOf([parts[0]!])),
@@ -170,7 +170,7 @@ describe('a job of several', () => {
       ).length;
     expect([walls(0), walls(1)]).toEqual([2 * (everyday.walls - 1), strong.walls - 1]);
     // The bar's lines lie about where it stands.
-    const [[x, y]] = footings[1]!.at as [BedPlace];
+    const [[x, y]] = placements[1]!.at as [BedPlace];
     const outer = sliced.layers[5]!.paths.find(
       ({ kind }, order) => kind === 'outerWall' && sliced.layers[5]!.parts[order] === 1,
     )!;

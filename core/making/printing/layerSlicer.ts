@@ -38,9 +38,9 @@ export interface SlicedJob {
   sliced: BedLayers;
   job: Toolpath;
   figures: JobFigures;
-  footings: PartPlacement[];
+  placements: PartPlacement[];
   /** What faces down unsupported, on the bed. */
-  hanging: OverhangFaces;
+  overhangs: OverhangFaces;
 }
 
 const MOST_LAYERS = 5000;
@@ -87,7 +87,7 @@ function faultBefore(
   return null;
 }
 
-/** What does not go into the room of a machine as it lies. */
+/** What does not fit into the build volume of a machine in its orientation. */
 export function faultOfSize(mesh: WeldedMesh, room: readonly [number, number, number]): Fault | null {
   const size = sizeOf(mesh);
   return size.some((side, axis) => side > room[axis]!)
@@ -105,10 +105,10 @@ function sizeOf({ positions }: WeldedMesh): [number, number, number] {
   return [high[0]! - low[0]!, high[1]! - low[1]!, high[2]! - low[2]!];
 }
 
-/** A part as it was last laid down and sliced. */
+/** A part as it was last oriented and sliced. */
 interface SlicedPart {
   down: string;
-  laid: WeldedMesh;
+  oriented: WeldedMesh;
   hull: Hull;
   slicer: Slicer;
   /** Of the last slicing, and for what. */
@@ -129,11 +129,11 @@ export class LayerSlicer {
     const { layerMm, firstLayerMm } = request.parts[0]!.settings;
     const parts = request.parts.map((part) => ({
       ...part,
-      kept: this.#laidDown(part),
+      kept: this.#orientedPart(part),
       settings: { ...part.settings, layerMm, firstLayerMm },
     }));
     for (const { kept, settings } of parts) {
-      const fault = faultBefore(kept.laid, settings, request);
+      const fault = faultBefore(kept.oriented, settings, request);
       if (fault) return no(fault);
     }
     const places = placesOnBed(
@@ -155,31 +155,31 @@ export class LayerSlicer {
     const middle = [machine.envelopeMm[0] / 2, machine.envelopeMm[1] / 2] as const;
     const job = toolpathOf(sliced, machine, material, parts[0]!.settings, middle);
     yield 1;
-    const footings = placed.map(({ name, hull, at, sliced: { foot } }) => ({
+    const placements = placed.map(({ name, hull, at, sliced: { foot } }) => ({
       name,
       hull,
       at,
       foot: cornersOfArea(foot),
     }));
-    const hanging = overhangsOnBed(
+    const overhangs = overhangsOnBed(
       parts.map(({ kept }, index) => ({
-        faces: overhangFaces(kept.laid, machine.overhang),
+        faces: overhangFaces(kept.oriented, machine.overhang),
         at: places.value[index]!,
       })),
       middle,
     );
-    return ok({ sliced, job, figures: jobFigures(job, density, parts.length), footings, hanging });
+    return ok({ sliced, job, figures: jobFigures(job, density, parts.length), placements, overhangs });
   }
 
-  #laidDown({ mesh, down }: PartOnBed): SlicedPart {
+  #orientedPart({ mesh, down }: PartOnBed): SlicedPart {
     const before = this.#kept.get(mesh);
     if (before?.down === down.join()) return before;
-    const laid = oriented(mesh, down);
+    const onBed = oriented(mesh, down);
     const kept: SlicedPart = {
       down: down.join(),
-      laid,
-      hull: hullOf(laid),
-      slicer: new Slicer(laid),
+      oriented: onBed,
+      hull: hullOf(onBed),
+      slicer: new Slicer(onBed),
       slicedFor: '',
       sliced: null,
     };

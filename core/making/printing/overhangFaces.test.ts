@@ -49,7 +49,7 @@ test('it is painted on every piece, where it stands on the bed', () => {
     { mesh: block(6, 6, 10), at: [0, 0, 5] },
     { mesh: block(30, 20, 4), at: [0, 0, 12] },
   );
-  const { hanging, job } = sliceNow(
+  const { overhangs, job } = sliceNow(
     jobOf([
       partOf(table, {
         pieces: 2,
@@ -60,10 +60,10 @@ test('it is painted on every piece, where it stands on the bed', () => {
       }),
     ]),
   );
-  expect(hanging.areaMm2).toBeCloseTo(1200, 2);
-  const xs = Array.from(hanging.triangles).filter((_, at) => at % 3 === 0);
+  expect(overhangs.areaMm2).toBeCloseTo(1200, 2);
+  const xs = Array.from(overhangs.triangles).filter((_, at) => at % 3 === 0);
   expect(Math.min(...xs)).toBeCloseTo(job.machine.envelopeMm[0] / 2 - 45, 3);
   expect(Math.max(...xs)).toBeCloseTo(job.machine.envelopeMm[0] / 2 + 45, 3);
-  const ys = Array.from(hanging.triangles).filter((_, at) => at % 3 === 1);
+  const ys = Array.from(overhangs.triangles).filter((_, at) => at % 3 === 1);
   expect(Math.max(...ys)).toBeCloseTo(job.machine.envelopeMm[1] / 2 + 20, 3);
 });

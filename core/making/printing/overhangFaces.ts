@@ -26,13 +26,13 @@ const HATCH_MM = 1;
 
 /**
  * Faces that lean out farther than a machine manages.
- * @param laid as it lies, on height 0.
+ * @param oriented in its orientation, on height 0.
  * @param overhang how far from upright a wall may lean out, radians.
  */
-export function overhangFaces(laid: WeldedMesh, overhang: number): OverhangFaces {
-  const { positions, indices } = laid;
+export function overhangFaces(oriented: WeldedMesh, overhang: number): OverhangFaces {
+  const { positions, indices } = oriented;
   const steepest = steepestOf(overhang);
-  const hanging: number[] = [];
+  const found: number[] = [];
   let areaMm2 = 0;
   for (let at = 0; at < indices.length; at += 3) {
     const [a, b, c] = [3 * indices[at]!, 3 * indices[at + 1]!, 3 * indices[at + 2]!];
@@ -43,15 +43,15 @@ export function overhangFaces(laid: WeldedMesh, overhang: number): OverhangFaces
     const twice = Math.hypot(nx, ny, nz);
     if (!(-nz > steepest * twice)) continue;
     if (Math.max(positions[a + 2]!, positions[b + 2]!, positions[c + 2]!) < ON_BED_MM) continue;
-    hanging.push(indices[at]!, indices[at + 1]!, indices[at + 2]!);
+    found.push(indices[at]!, indices[at + 1]!, indices[at + 2]!);
     areaMm2 += twice / 2;
   }
-  const triangles = new Float32Array(3 * hanging.length);
-  for (const [corner, index] of hanging.entries())
+  const triangles = new Float32Array(3 * found.length);
+  for (const [corner, index] of found.entries())
     triangles.set(positions.subarray(3 * index, 3 * index + 3), 3 * corner);
   const { hatching } = hatch(
-    { positions, indices: new Uint32Array(hanging) },
-    [{ start: 0, count: hanging.length }],
+    { positions, indices: new Uint32Array(found) },
+    [{ start: 0, count: found.length }],
     { x: [1, 0, 0], y: [0, 1, 0] },
     HATCH_MM,
   );

@@ -15,7 +15,7 @@ const LEAST_GAP_MM = 1;
 /** What finding a place for its pieces needs to know of a part. */
 export interface BedItem {
   name: string;
-  /** As it lies, its middle over the origin. */
+  /** In its orientation, its middle over the origin. */
   hull: Hull;
   settings: Pick<LayerSettings, 'foot' | 'footMm' | 'lineMm'>;
   pieces: number;

@@ -109,7 +109,7 @@ describe('what it takes', () => {
     expect(three!.figures.grams / one!.figures.grams).toBeCloseTo(3, 6);
     expect(three!.figures.minutes).toBe(one!.figures.minutes);
     expect(resinSentence(three!.figures, ['Bar'], [3])).toMatch(/ Bar, each of 3: \d\.\d g\.$/);
-    expect(three!.footings[0]!.at).toHaveLength(3);
+    expect(three!.placements[0]!.at).toHaveLength(3);
   });
 });
 

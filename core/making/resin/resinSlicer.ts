@@ -60,9 +60,9 @@ export interface SlicedResin {
   job: ResinJob;
   figures: ResinFigures;
   warnings: ResinWarning[];
-  footings: PartPlacement[];
+  placements: PartPlacement[];
   /** What faces down over nothing, on the bed. */
-  hanging: OverhangFaces;
+  overhangs: OverhangFaces;
 }
 
 const MOST_LAYERS = 10_000;
@@ -103,7 +103,7 @@ export class ResinSlicer {
     const { printer, resin, set, density, parts } = request;
     const fault = faultOfSettings(request);
     if (fault) return no(fault);
-    const kept = parts.map((part) => this.#laidDown(part));
+    const kept = parts.map((part) => this.#orientedPart(part));
     for (const { laid } of kept) {
       const tooLarge = faultOfSize(laid, printer.envelopeMm);
       if (tooLarge) return no(tooLarge);
@@ -160,23 +160,23 @@ export class ResinSlicer {
     const warnings = kept.flatMap((part, index) =>
       places.value[index]!.flatMap((place) => warningsOf(part, set.layerMm, place, index)),
     );
-    const footings = kept.map(({ hull, lit }, index) => ({
+    const placements = kept.map(({ hull, lit }, index) => ({
       name: parts[index]!.name,
       hull,
       foot: cornersOfArea(lit[0] ?? []) as BedPlace[][],
       at: places.value[index]!,
     }));
-    const hanging = overhangsOnBed(
+    const overhangs = overhangsOnBed(
       kept.map(({ laid }, index) => ({
         faces: overhangFaces(laid, printer.overhang),
         at: places.value[index]!,
       })),
       [printer.envelopeMm[0] / 2, printer.envelopeMm[1] / 2],
     );
-    return ok({ job, figures: resinFigures(job, partMm3, density), warnings, footings, hanging });
+    return ok({ job, figures: resinFigures(job, partMm3, density), warnings, placements, overhangs });
   }
 
-  #laidDown({ mesh, down }: PartInResin): SlicedPart {
+  #orientedPart({ mesh, down }: PartInResin): SlicedPart {
     const before = this.#kept.get(mesh);
     if (before?.down === down.join()) return before;
     const laid = oriented(mesh, down);
@@ -267,20 +267,20 @@ function* cut(part: SlicedPart, count: number, { printer, resin, set }: ResinReq
 const THIN_SLACK_MM = 0.05;
 const THIN_SMALLEST_MM2 = 0.3;
 
-/** What hangs in it, the columns under that, and what they leave in the air. */
+/** Its overhangs, the columns under them, and what these leave unsupported. */
 function* hold(part: SlicedPart, support: Support, { printer, set }: ResinRequest): Generator<number> {
   const { layerMm, apartMm, pillarMm, tipMm } = set;
   const key = [support, layerMm, apartMm, pillarMm, tipMm, printer.overhang].join();
   if (part.heldFor === key) return;
   part.heldFor = '';
   const count = part.regions.length;
-  const hanging: Unsupported[] = [];
+  const overhangs: Unsupported[] = [];
   const reachMm = layerMm * Math.tan(printer.overhang);
   for (const layer of part.regions.keys()) {
-    hanging.push(...unsupportedIn(part.regions, layer, reachMm));
+    overhangs.push(...unsupportedIn(part.regions, layer, reachMm));
     if (layer % 10 === 9) yield (0.3 * layer) / count;
   }
-  const { pillars, left } = yield* pillarsUnder(hanging, part.regions, support, apartMm, layerMm);
+  const { pillars, left } = yield* pillarsUnder(overhangs, part.regions, support, apartMm, layerMm);
   const columns = pillarAreas(pillars, part.lit, set);
   let step = columns.next();
   while (!step.done) {

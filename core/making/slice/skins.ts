@@ -1,6 +1,6 @@
 import { both, grown, isNothing, joined, opened, without, type Area } from './region';
 
-/** What of the inside of a layer is solid, and what is filled by share. */
+/** What of the inside of a layer is solid, and what is infill. */
 export interface Skin {
   solid: Area;
   filled: Area;

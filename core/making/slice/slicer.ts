@@ -72,7 +72,7 @@ const ROUNDED_FROM_MM = 0.02;
 const RIM_SLACK_MM = 0.05;
 const RIM_NARROWEST_MM = 0.1;
 const RIM_SMALLEST_MM2 = 0.2;
-/** A piece of which more than this share has nothing below begins in the air. */
+/** A piece of which more than this share has nothing below starts in mid-air. */
 const ALONE_SHARE = 0.98;
 
 interface Stages {

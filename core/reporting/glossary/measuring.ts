@@ -94,7 +94,7 @@ export const MEASURING = {
   matingPart: {
     word: 'mating part',
     says: 'What the spare must fit: the axle, the hole, the rail.',
-    code: '`Size.on: "counterpart"`, `Body.role`',
+    code: '`Size.of: "counterpart"`, `Body.role`',
     drawing: { solid: 'M60 10H104V62H60V46H84V26H60Z', accent: rect(14, 27, 68, 18) },
   },
   workingSize: {

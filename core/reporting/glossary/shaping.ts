@@ -31,7 +31,7 @@ export const SHAPING = {
   countersink: {
     word: 'countersink',
     says: 'A cone at the mouth of a hole, for a screw with a flat head.',
-    code: '`head.form: "countersink"`',
+    code: '`head.kind: "sink"`',
     drawing: {
       solid: 'M16 20H38L52 36V60H16ZM104 20H82L68 36V60H104Z',
       accent: line([38, 20], [52, 36]) + line([82, 20], [68, 36]),
@@ -40,7 +40,7 @@ export const SHAPING = {
   counterbore: {
     word: 'seat',
     says: 'A wider, flat-bottomed mouth of a hole, for a screw head or a washer (counterbore).',
-    code: '`head.form: "seat"`',
+    code: '`head.kind: "seat"`',
     drawing: {
       solid: 'M16 16H38V34H52V60H16ZM104 16H82V34H68V60H104Z',
       accent: line([38, 16], [38, 34], [52, 34]) + line([82, 16], [82, 34], [68, 34]),

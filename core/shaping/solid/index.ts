@@ -7,5 +7,4 @@ export { sharpRoots } from './roots';
 export { cutOpen } from './section';
 export { slideUntil } from './slide';
 export { starterFigure } from './starterFigure';
-export { STEP_EXAMPLES } from './stepExamples';
 export { stepFigure } from './stepFigure';

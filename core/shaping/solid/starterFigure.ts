@@ -1,11 +1,12 @@
 import { evaluateRepair } from '@core/fitting/fit';
-import type { Picture, RepairState } from '@core/record/model';
+import type { Picture } from '@core/record/model';
 import type { Vec3 } from '@core/foundations/vectors';
 import { onPicture, type Annotation } from '@core/shaping/part';
 import type { Kernel } from '@core/shaping/kernel';
 
 import { beginWith, type Starter, type StarterFigure } from '@core/shaping/starters';
 
+import { figureState } from './figureState';
 import { drawPicture } from './picture';
 import { RepairBuilder } from './repairBuilder';
 
@@ -13,26 +14,8 @@ import { RepairBuilder } from './repairBuilder';
 export function starterFigure(kernel: Kernel, starter: Starter): StarterFigure | null {
   let made = 0;
   const begun = beginWith(starter, { sizes: [] }, new Set(), () => `id-${(made += 1)}`);
-  const state: RepairState = {
-    head: {
-      id: 'figure',
-      version: 1,
-      name: starter.name,
-      place: '',
-      whatBroke: '',
-      materialId: 'petg',
-      machineId: 'bench-printer',
-      createdAt: '2026-01-01T00:00:00.000Z',
-      removed: false,
-    },
-    sizes: begun.sizes,
-    readings: [],
-    layouts: [],
-    fits: begun.fits,
-    chains: [],
-    photos: [],
-    bodies: begun.bodies,
-  };
+  const { sizes, fits, bodies } = begun;
+  const state = figureState(starter.name, { sizes, fits, bodies });
   const builder = new RepairBuilder(kernel);
   try {
     const built = builder.build(state.bodies, evaluateRepair(state));

@@ -1,15 +1,16 @@
 import { evaluateRepair } from '@core/fitting/fit';
-import type { Body, RepairState, StepKind } from '@core/record/model';
+import type { Body, Step, StepKind } from '@core/record/model';
 import type { Kernel } from '@core/shaping/kernel';
 import type { StepFigure } from '@core/shaping/steps/figures';
 import type { Font } from '@core/shaping/text';
 
+import { figureState } from './figureState';
 import { drawPicture } from './picture';
 import { RepairBuilder } from './repairBuilder';
 import { STEP_EXAMPLES } from './stepExamples';
 
 /** What is nearer to an edge than this is on it, mm; its curves are drawn by chords. */
-const SAME_MM = 0.06;
+const ON_EDGE_MM = 0.06;
 
 /**
  * Draws what a kind of step does: its example, and which edges the step made.
@@ -18,42 +19,12 @@ const SAME_MM = 0.06;
  */
 export function stepFigure(kernel: Kernel, kind: StepKind, font?: Font): StepFigure {
   const { before, step, other } = STEP_EXAMPLES[kind];
-  const body = (id: string, steps: Body['steps'], role: Body['role']): Body => ({
-    id,
-    version: 1,
-    name: id,
-    role,
-    steps,
-    removed: false,
-  });
-  const drawn = (steps: Body['steps']) => {
-    const bodies = [
-      body('part', steps, 'spare'),
-      ...(other ? [body('other', [...other], 'counterpart')] : []),
-    ];
+  const beside = other ? [bodyOf('other', other, 'counterpart')] : [];
+  const drawn = (steps: readonly Step[]) => {
+    const state = figureState(kind, { bodies: [bodyOf('part', steps, 'spare'), ...beside] });
     const builder = new RepairBuilder(kernel, font);
     try {
-      const state: RepairState = {
-        head: {
-          id: 'figure',
-          version: 1,
-          name: kind,
-          place: '',
-          whatBroke: '',
-          materialId: 'petg',
-          machineId: 'bench-printer',
-          createdAt: '2026-01-01T00:00:00.000Z',
-          removed: false,
-        },
-        sizes: [],
-        readings: [],
-        layouts: [],
-        fits: [],
-        chains: [],
-        photos: [],
-        bodies,
-      };
-      const built = builder.build(bodies, evaluateRepair(state)).get('part')!;
+      const built = builder.build(state.bodies, evaluateRepair(state)).get('part')!;
       const failed = built.steps.find((one) => one.state === 'failed');
       if (!built.solid || failed)
         throw new Error(`The example of ${kind} is not built: ${JSON.stringify(failed)}`);
@@ -63,12 +34,21 @@ export function stepFigure(kernel: Kernel, kind: StepKind, font?: Font): StepFig
     }
   };
   const after = drawn([...before, step]);
-  const was = before.length === 0 ? [] : drawn([...before]).edges;
+  const was = before.length === 0 ? [] : drawn(before).edges;
   const made = after.edges.flatMap((edge, index) => (was.some((one) => liesOn(edge, one)) ? [] : [index]));
   // Where everything is new, nothing stands out; what was there before is drawn thin.
   const isAllNew = made.length === after.edges.length;
   return { ...after, made: isAllNew ? [] : made, ghost: isAllNew ? was : [] };
 }
+
+const bodyOf = (id: string, steps: readonly Step[], role: Body['role']): Body => ({
+  id,
+  version: 1,
+  name: id,
+  role,
+  steps: [...steps],
+  removed: false,
+});
 
 /** Whether the middle of an edge is on another. */
 function liesOn(edge: readonly number[], other: readonly number[]): boolean {
@@ -82,7 +62,7 @@ function liesOn(edge: readonly number[], other: readonly number[]): boolean {
     const [dx, dy] = [bx - ax, by - ay];
     const along = ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy || 1);
     const share = Math.min(1, Math.max(0, along));
-    if (Math.hypot(x - ax - share * dx, y - ay - share * dy) < SAME_MM) return true;
+    if (Math.hypot(x - ax - share * dx, y - ay - share * dy) < ON_EDGE_MM) return true;
   }
   return false;
 }
