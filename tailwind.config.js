@@ -1,4 +1,6 @@
-const { colours } = require('./ui/theme/colours.js');
+const plugin = require('tailwindcss/plugin');
+
+const { PALETTES, mapped, variablesOf } = require('./ui/theme/palettes.js');
 
 /** @type {import('tailwindcss').Config} */
 module.exports = {
@@ -6,7 +8,7 @@ module.exports = {
   presets: [require('nativewind/preset')],
   theme: {
     extend: {
-      colors: colours,
+      colors: mapped(PALETTES.bright, (variable) => `rgb(var(${variable}-rgb) / <alpha-value>)`),
       fontFamily: {
         sans: ['Barlow_400Regular'],
         medium: ['Barlow_500Medium'],
@@ -17,5 +19,14 @@ module.exports = {
       borderRadius: { DEFAULT: '5px', sm: '4px', lg: '6px' },
     },
   },
-  plugins: [],
+  plugins: [
+    plugin(({ addBase }) =>
+      addBase({
+        ':root': { ...variablesOf('bright'), 'color-scheme': 'light' },
+        ":root[data-bench='dim']": { ...variablesOf('dim'), 'color-scheme': 'dark' },
+        // Paper is bright.
+        '@media print': { ":root, :root[data-bench='dim']": variablesOf('bright') },
+      }),
+    ),
+  ],
 };

@@ -14,6 +14,8 @@ import { NoticeBar } from '@ui/frame/NoticeBar';
 import { Glossary } from '@ui/later/Glossary';
 import { Unsettled } from '@ui/later/Unsettled';
 import { useAhead } from '@ui/later/later';
+import { PadHost } from '@ui/shared/pad/PadHost';
+import { useLitPage } from '@ui/preferences/benchLight';
 import { useAppFonts } from '@ui/theme/useAppFonts';
 
 watchCallsOnly();
@@ -25,7 +27,8 @@ export default function Layout() {
   const [client] = useState(createQueryClient);
   const restored = useKeptQueue(client);
   useAhead();
-  // A repair has its own place for it, over the part.
+  useLitPage();
+  // A repair has its own place for it, in its heading.
   const inRepair = (useSegments() as string[])[0] === 'repair';
   if (!ready || !restored) return null;
   return (
@@ -35,9 +38,11 @@ export default function Layout() {
       </Head>
       <SafeAreaProvider>
         <View className="h-full bg-paper">
-          <View className="min-h-0 flex-1">
-            <Slot />
-          </View>
+          <PadHost>
+            <View className="min-h-0 flex-1">
+              <Slot />
+            </View>
+          </PadHost>
           {inRepair ? null : <NoticeBar />}
           <Unsettled />
           <Glossary />

@@ -23,6 +23,37 @@ const lowControls = (page: Page): Promise<string[]> =>
         .map((one) => one.getAttribute('aria-label') ?? one.textContent ?? ''),
     );
 
+/** Buttons and choices of which a part lies outside the page, unless they can be scrolled to. */
+const cutOff = (page: Page): Promise<string[]> =>
+  page.locator('button, a, input, select, [role=button], [role=radio]').evaluateAll((all) => {
+    const isScrolled = (one: Element | null): boolean =>
+      one !== null &&
+      ((one.scrollWidth > one.clientWidth && /auto|scroll/.test(getComputedStyle(one).overflowX)) ||
+        isScrolled(one.parentElement));
+    return all
+      .filter((one) => {
+        const { left, right, width } = one.getBoundingClientRect();
+        const isOut = width > 0 && (left < -1 || right > window.innerWidth + 1);
+        return isOut && one.checkVisibility() && !isScrolled(one.parentElement);
+      })
+      .map((one) => one.getAttribute('aria-label') ?? one.textContent ?? one.outerHTML.slice(0, 80));
+  });
+
+/** From the narrowest phone, lying and upright, to a wide screen. */
+const WIDTHS = [
+  { width: 320, height: 640 },
+  { width: 844, height: 390 },
+  { width: 1920, height: 1080 },
+];
+
+const DRAWERS = [
+  'For you',
+  'Instruments',
+  'Machines and what they do to sizes',
+  'Materials',
+  'Print settings',
+];
+
 test('every screen passes the checks of WCAG AA that can be made by machine, and thumbs reach its controls', async ({
   page,
   workshop,
@@ -48,14 +79,30 @@ test('every screen passes the checks of WCAG AA that can be made by machine, and
       'revisions',
     ].map((s) => `repair/${id}/${s}`),
   ];
-  // Wide, those that are laid out otherwise there; the rest differ in width alone.
-  const otherwise = /^$|fits$|shape$|layers$/;
+  // Wide, those that are laid out otherwise there, by the colours of a dim bench.
+  const otherwise = /^$|workshop$|brief$|sizes$|fits$|shape$|make$|trial$|layers$/;
+  await page.addInitScript(
+    ([light, drawers]) =>
+      localStorage.setItem(
+        'even-spare-preferences',
+        JSON.stringify({ state: { light, drawers }, version: 0 }),
+      ),
+    [isMobile ? 'bright' : 'dim', DRAWERS] as const,
+  );
   for (const screen of isMobile ? screens : screens.filter((name) => otherwise.test(name))) {
     await page.goto(`${workshop.address}/${screen}`);
     await expect(page.getByRole('heading').first()).toBeVisible();
     await page.waitForTimeout(600);
     expect(await violations(page), screen).toEqual([]);
     if (THUMB.test(screen)) expect(await lowControls(page), screen).toEqual([]);
+    if (!isMobile) continue;
+    const size = page.viewportSize()!;
+    for (const other of WIDTHS) {
+      await page.setViewportSize(other);
+      await page.waitForTimeout(150);
+      expect(await cutOff(page), `${screen} at ${other.width}`).toEqual([]);
+    }
+    await page.setViewportSize(size);
   }
 });
 

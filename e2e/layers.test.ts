@@ -111,10 +111,10 @@ test('a machine that lays no layers is told; one that is added lays them as the 
 }) => {
   const id = await workshop.open('loom-spool-holder');
   await page.goto(`${workshop.address}/repair/${id}/layers`);
-  await expect(page.getByText(/is not a layer printer\. Choose one/)).toBeVisible({
-    timeout: 90_000,
-  });
-  await page.getByRole('button', { name: 'Edit print settings in the Workshop' }).click();
+  await expect(page.getByText(/prints no layers, so there is nothing to slice/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Slice it for Bench printer' })).toBeVisible();
+  await page.goto(`${workshop.address}/workshop`);
+  await page.getByRole('button', { name: /^Machines and what they do/ }).click();
   await page.getByRole('button', { name: 'Add a machine' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Old printer');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
@@ -126,6 +126,7 @@ test('a machine that lays no layers is told; one that is added lays them as the 
   await page.getByLabel('To the back').fill('400');
   await page.getByLabel('Up', { exact: true }).fill('400');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: /^Print settings/ }).click();
   await page.getByRole('button', { name: 'Draft', exact: true }).click();
   await page.getByLabel('Infill share', { exact: true }).fill('8');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();

@@ -107,7 +107,7 @@ test('a likely standard is accepted, keeps the readings, and is undone', async (
   await page.getByRole('button', { name: 'Use 22.00 mm instead (+0.03)' }).click();
   await expect(page.getByLabel('Value 22.00 mm')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Go back to its 3 readings' })).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: /^Undo: / }).click();
   await expect(page.getByLabel('Value 21.97 mm')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Reading 3, 21.98 mm' })).toBeVisible();
 });

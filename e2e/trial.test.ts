@@ -118,7 +118,7 @@ test('from nothing to a wheel that was made, tried too tight, and made again, in
   // A wider bore: a ring went, nothing came on.
   await page.getByRole('button', { name: 'Compare the shapes of Wheel' }).click();
   const shapes = page.getByRole('group', { name: 'Shapes of Wheel' });
-  await expect(shapes).toContainText(/^Wheel, by shape\s*\d+\.\d mm³ went\. Furthest apart by 0\.0\d mm/, {
+  await expect(shapes).toContainText(/^Wheel, by shape\s*\d+\.\d mm³ removed\. Furthest apart by 0\.0\d mm/, {
     timeout: 60_000,
   });
   await shapes.getByRole('slider').fill('100');
@@ -136,6 +136,7 @@ test('from nothing to a wheel that was made, tried too tight, and made again, in
 
   // The machine shows what it was taught, and can forget it.
   await page.goto(`${workshop.address}/workshop`);
+  await page.getByRole('button', { name: /^Machines and what they do/ }).click();
   await page.getByRole('button', { name: /^Bench printer/ }).click();
   await page.getByRole('button', { name: 'What trials taught' }).click();
   await expect(page.getByRole('img', { name: /made less asked, 1 made sizes/ })).toBeVisible();

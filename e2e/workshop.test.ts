@@ -9,6 +9,7 @@ test('what a machine does to holes goes into every working size', async ({ page,
   const before = await chanceOf(page, 'Bore on the axle');
 
   await page.goto(`${workshop.address}/workshop`);
+  await page.getByRole('button', { name: /^Machines and what they do/ }).click();
   await page.getByRole('button', { name: /^Bench printer/ }).click();
   const holes = page.getByRole('group', { name: 'Insides, such as holes' });
   await holes.getByLabel('Add').fill('zero');

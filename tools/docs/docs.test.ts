@@ -25,7 +25,7 @@ describe('docs/repair-file.md', () => {
     const told = words(row!);
     const { shape } = STEP_DATA[kind].schema;
     // What all steps have, and what a place is, is told once for all of them.
-    const once = ['id', 'kind', 'note', 'off', 'on', 'x', 'y', 'xFrom', 'yFrom', 'lift', 'tilt'];
+    const once = ['id', 'kind', 'note', 'off', 'heading', 'on', 'x', 'y', 'xFrom', 'yFrom', 'lift', 'tilt'];
     const left = Object.keys(shape).filter((key) => !once.includes(key) && !told.has(key));
     expect(left).toEqual([]);
     for (const key of once.slice(2)) expect(words(fileDocument).has(key)).toBe(true);

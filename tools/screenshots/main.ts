@@ -109,8 +109,8 @@ async function main(): Promise<void> {
   await phone.getByRole('dialog').getByRole('button', { name: /^A/ }).click();
   await shoot(phone, 'photo');
   await phone.goto(`${server.address}/workshop`);
-  await phone.getByText('Filaments').scrollIntoViewIfNeeded();
-  await phone.getByText('Print settings').scrollIntoViewIfNeeded();
+  await phone.getByRole('button', { name: /^For you/ }).click();
+  await phone.getByRole('button', { name: /^Machines and what they do/ }).click();
   await shoot(phone, 'workshop');
   await phone.getByRole('button', { name: /^Bench printer/ }).click();
   await phone.getByRole('button', { name: 'What trials taught' }).click();
@@ -150,7 +150,7 @@ async function shootStarter(
   await phone.getByRole('button', { name: /^Knob with/ }).click();
   await press('Begin');
   await phone.getByText(/Closed, 1 piece/).waitFor({ timeout: 60_000 });
-  await press('Dismiss');
+  await phone.getByText(/under Sizes\.$/).waitFor({ state: 'hidden', timeout: 20_000 });
   await press('Measure');
   const picture = phone.getByRole('img', { name: /^Drawing of/ });
   const box = (await picture.boundingBox())!;

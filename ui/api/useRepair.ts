@@ -79,8 +79,8 @@ export function useChangeRepair(repair: Repair) {
       send(change);
       const inverse = undo === undefined ? null : inverseOf(before, change, newId());
       if (undo !== undefined && inverse) {
-        useNotices.getState().say({ text: undo, tone: 'plain', undo: () => send(inverse) });
-      }
+        useNotices.getState().say({ text: undo, tone: 'plain', undo: () => send(inverse), row: value.id });
+      } else useNotices.getState().changed(value.id);
     },
     [client, repair, send],
   );

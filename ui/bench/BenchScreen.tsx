@@ -13,7 +13,10 @@ import {
   type Object3D,
 } from 'three';
 
+import type { SolidMesh } from '@core/shaping/part';
+
 import { LayerScene } from '../layers/layerScene';
+import { between } from '../part/followed';
 import { PartScene } from '../part/partScene';
 import { manyLines, seenOf } from './manyLines';
 import { manyTriangles } from './manyTriangles';
@@ -34,11 +37,17 @@ interface FrameTimes {
 /** Draws a heavy part and a heavy job as their views do and plainly, in turn, and tells how long a frame of each takes. */
 export function BenchScreen() {
   const canvases = useRef<Partial<Record<CanvasName, HTMLCanvasElement | null>>>({});
-  const [times, setTimes] = useState<{ part: FrameTimes; layers: FrameTimes } | null>(null);
+  const [times, setTimes] = useState<{ part: FrameTimes; layers: FrameTimes; thumb: FrameTimes } | null>(
+    null,
+  );
   useEffect(() => {
     const timer = setTimeout(() => {
-      const { part, plain, layers, lines } = canvases.current;
-      setTimes({ part: ofPart(part!, plain!), layers: ofLayers(layers!, lines!) });
+      const { part, plain, layers, lines, thumb, still } = canvases.current;
+      setTimes({
+        part: ofPart(part!, plain!),
+        layers: ofLayers(layers!, lines!),
+        thumb: ofThumb(thumb!, still!),
+      });
     }, 300);
     return () => clearTimeout(timer);
   }, []);
@@ -48,7 +57,7 @@ export function BenchScreen() {
     <View className="flex-1 items-center gap-3 bg-paper p-4">
       <Text role="status" className="font-number text-[16px] text-ink">
         {times
-          ? `${told(times.part, 'triangles', 'a part')}; ${told(times.layers, 'lines', 'layers')}`
+          ? `${told(times.part, 'triangles', 'a part')}; ${told(times.layers, 'lines', 'layers')}; ${told(times.thumb, 'triangles', 'a part under the thumb')}`
           : 'Drawing…'}
       </Text>
       {CANVASES.map((name) => (
@@ -66,30 +75,62 @@ export function BenchScreen() {
   );
 }
 
-const CANVASES = ['part', 'plain', 'layers', 'lines'] as const;
+const CANVASES = ['part', 'plain', 'layers', 'lines', 'thumb', 'still'] as const;
 type CanvasName = (typeof CANVASES)[number];
 const LABELS: Record<CanvasName, string> = {
   part: 'Drawn as a part',
   plain: 'Its triangles drawn plainly',
   layers: 'Drawn as layers',
   lines: 'Their lines drawn plainly',
+  thumb: 'Drawn as a part under the thumb',
+  still: 'The triangles of that part drawn plainly',
 };
 
-function ofPart(ours: HTMLCanvasElement, plain: HTMLCanvasElement): FrameTimes {
-  const mesh = manyTriangles();
-  const scene = new PartScene(ours);
+function sceneOf(canvas: HTMLCanvasElement, mesh: SolidMesh): PartScene {
+  const scene = new PartScene(canvas);
   scene.resize(SIZE_PX, SIZE_PX, 1);
   scene.setBodies([{ id: 'part', ghost: false, mesh, opened: null, centreLines: [], failedTool: null }]);
+  return scene;
+}
+
+/** The triangles of a mesh and nothing else. */
+function plainly(mesh: SolidMesh): Mesh {
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(mesh.positions, 3));
   geometry.setIndex(new BufferAttribute(mesh.indices, 1));
-  const object = new Mesh(geometry, new MeshBasicMaterial({ color: 0xb8a88a }));
+  return new Mesh(geometry, new MeshBasicMaterial({ color: 0xb8a88a }));
+}
+
+function ofPart(ours: HTMLCanvasElement, plain: HTMLCanvasElement): FrameTimes {
+  const mesh = manyTriangles();
+  const scene = sceneOf(ours, mesh);
+  const object = plainly(mesh);
   const drawOurs = () => {
     scene.turn(0.2, 0);
     scene.draw();
   };
   return { count: mesh.indices.length / 3, ...inTurn(ours, drawOurs, plain, object, 40) };
 }
+
+/** A part of as many triangles and edges as the heaviest of the demo's, at another point of its way each frame. */
+function ofThumb(ours: HTMLCanvasElement, plain: HTMLCanvasElement): FrameTimes {
+  const mesh = manyTriangles(DEMO_BANDS);
+  const target = { positions: mesh.positions.map((mm) => 1.1 * mm), edges: mesh.edges.map((mm) => 1.1 * mm) };
+  const morph = { mesh, low: null, high: { mesh, target } };
+  const scene = sceneOf(ours, mesh);
+  const object = plainly(mesh);
+  let frame = 0;
+  const drawOurs = () => {
+    frame += 1;
+    const { mesh: of, ...at } = between({ morph, share: (frame % FRAMES) / FRAMES });
+    scene.follow('part', of, at);
+    scene.draw();
+  };
+  return { count: mesh.indices.length / 3, ...inTurn(ours, drawOurs, plain, object, 40) };
+}
+
+/** Bands of a thousand triangles each: the heaviest part of the demo has 12,000. */
+const DEMO_BANDS = 12;
 
 function ofLayers(ours: HTMLCanvasElement, plain: HTMLCanvasElement): FrameTimes {
   const drawing = manyLines();

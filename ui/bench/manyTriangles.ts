@@ -5,9 +5,9 @@ const BANDS = 100;
 const ROUND = 100;
 const ALONG = 5;
 
-/** A turned part of 100,000 triangles in 100 faces, with the edges between them: as heavy as a part gets. */
-export function manyTriangles(): SolidMesh {
-  const rows = BANDS * ALONG;
+/** A turned part of a thousand triangles a band, a face each, with the edges between them; of 100 bands it is as heavy as a part gets. */
+export function manyTriangles(bands = BANDS): SolidMesh {
+  const rows = bands * ALONG;
   const positions: number[] = [];
   const normals: number[] = [];
   const indices: number[] = [];
@@ -23,7 +23,7 @@ export function manyTriangles(): SolidMesh {
       (60 * row) / rows - 30,
     ] as const;
   };
-  for (let band = 0; band < BANDS; band += 1) {
+  for (let band = 0; band < bands; band += 1) {
     const start = indices.length;
     for (let row = band * ALONG; row <= (band + 1) * ALONG; row += 1) {
       for (let turn = 0; turn <= ROUND; turn += 1) {

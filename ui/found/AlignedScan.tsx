@@ -38,7 +38,7 @@ export function AlignedScan({
   show: ReturnType<typeof useFound>['show'];
   onPoint(): void;
   onStop(): void;
-  /** What keeps it as it lies. */
+  /** What keeps the scan as it is aligned. */
   keep(as: AlignedAs): React.ReactNode;
 }) {
   const [limit, setLimit] = useState<Limit>('0.2');

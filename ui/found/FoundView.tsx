@@ -8,9 +8,12 @@ import { useScene } from '../scene/useScene';
 import { FadeSlider } from '../shared/FadeSlider';
 import { FoundScene } from './foundScene';
 import type { FoundShown } from './protocol';
+import { litAnew } from '../preferences/litAnew';
 
 /** A scanned piece over the spare, turned by the finger; a slider fades from one to the other. */
-export function FoundView({ spare, shown, name }: { spare: SolidMesh; shown: FoundShown; name: string }) {
+export const FoundView = litAnew(FoundCanvas);
+
+function FoundCanvas({ spare, shown, name }: { spare: SolidMesh; shown: FoundShown; name: string }) {
   const { canvas, scene, failed, onLayout } = useScene(FoundScene);
   const [share, setShare] = useState(100);
   useEffect(() => scene.current?.setSpare(spare), [scene, spare]);

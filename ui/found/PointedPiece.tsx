@@ -10,6 +10,7 @@ import { turnByKey } from '../scene/turningKeys';
 import { useScene } from '../scene/useScene';
 import { colours } from '../theme/colours';
 import { PlacesScene } from './placesScene';
+import { litAnew } from '../preferences/litAnew';
 
 /** How far a key moves the cross, px. */
 const AIM_STEP_PX = 8;
@@ -21,7 +22,9 @@ const AIMS: Record<string, readonly [x: number, y: number]> = {
 };
 
 /** A piece on which places are pointed at: by a tap, or by a cross that keys move. */
-export function PointedPiece({
+export const PointedPiece = litAnew(PieceCanvas);
+
+function PieceCanvas({
   heading,
   piece,
   edges,

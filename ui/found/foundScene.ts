@@ -20,7 +20,7 @@ import type { SolidMesh } from '@core/shaping/part';
 import { disposeOf, lines } from '../part/drawnBody';
 import { inkMaterial } from '../part/materials';
 import { LitScene } from '../scene/litScene';
-import { colours } from '../theme/colours';
+import { paletteNow } from '../preferences/benchLight';
 
 const RING_CORNERS = 48;
 
@@ -44,8 +44,8 @@ export class FoundScene extends LitScene {
     disposeOf(this.#edges);
     const geometry = geometryOf(mesh.positions);
     geometry.setIndex(new BufferAttribute(mesh.indices, 1));
-    this.#spare.add(new Mesh(geometry, lit(colours.putty.DEFAULT)));
-    const ink = lines(mesh.edges, inkMaterial(colours.ink, 1.4));
+    this.#spare.add(new Mesh(geometry, lit(paletteNow().putty.DEFAULT)));
+    const ink = lines(mesh.edges, inkMaterial(paletteNow().ink, 1.4));
     ink.material.transparent = true;
     ink.renderOrder = 2;
     this.#edges.add(ink);
@@ -56,14 +56,14 @@ export class FoundScene extends LitScene {
   setPainted({ on, out, within, outHatching, withinHatching }: Painted): void {
     disposeOf(this.#found);
     const tints: [Float32Array, string][] = [
-      [on, colours.putty.DEFAULT],
-      [out, colours.moss.soft],
-      [within, colours.rust.soft],
+      [on, paletteNow().putty.DEFAULT],
+      [out, paletteNow().moss.soft],
+      [within, paletteNow().rust.soft],
     ];
     for (const [corners, colour] of tints) this.#found.add(new Mesh(geometryOf(corners), lit(colour)));
     const hatchings: [Float32Array, string][] = [
-      [outHatching, colours.moss.DEFAULT],
-      [withinHatching, colours.rust.DEFAULT],
+      [outHatching, paletteNow().moss.DEFAULT],
+      [withinHatching, paletteNow().rust.DEFAULT],
     ];
     for (const [segments, colour] of hatchings) {
       const material = new LineBasicMaterial({ color: new Color(colour), transparent: true });
@@ -79,8 +79,8 @@ export class FoundScene extends LitScene {
     disposeOf(this.#marks);
     const radius = this.box.getSize(new Vector3()).length() / 22;
     for (const [at, colour] of [
-      [out, colours.moss.DEFAULT],
-      [within, colours.rust.DEFAULT],
+      [out, paletteNow().moss.DEFAULT],
+      [within, paletteNow().rust.DEFAULT],
     ] as const) {
       if (!at) continue;
       const ring = lines(ringOf(radius), inkMaterial(colour, 3, 'over'));

@@ -18,7 +18,7 @@ import type { WeldedMesh } from '@core/shaping/part';
 import { disposeOf, lines } from '../part/drawnBody';
 import { inkMaterial } from '../part/materials';
 import { LitScene } from '../scene/litScene';
-import { colours } from '../theme/colours';
+import { paletteNow } from '../preferences/benchLight';
 
 /** A mark is so large, px. */
 const MARK_PX = 13;
@@ -68,7 +68,7 @@ export class PlacesScene extends LitScene {
     geometry.setAttribute('position', new BufferAttribute(positions, 3));
     geometry.setIndex(new BufferAttribute(indices, 1));
     const putty = new MeshLambertMaterial({
-      color: new Color(colours.putty.DEFAULT),
+      color: new Color(paletteNow().putty.DEFAULT),
       flatShading: true,
       side: DoubleSide,
       polygonOffset: true,
@@ -77,7 +77,7 @@ export class PlacesScene extends LitScene {
     });
     this.#piece.add(new Mesh(geometry, putty));
     const drawn = edges ?? creasesOf(geometry);
-    if (drawn) this.#piece.add(lines(drawn, inkMaterial(colours.ink, 1.4)));
+    if (drawn) this.#piece.add(lines(drawn, inkMaterial(paletteNow().ink, 1.4)));
     this.box = new Box3().setFromArray(positions);
     this.fit();
   }
@@ -86,7 +86,7 @@ export class PlacesScene extends LitScene {
   setPlaces(places: readonly Vec3[]): void {
     disposeOf(this.#marks);
     for (const [index, at] of places.entries()) {
-      const mark = lines(markOf(index), inkMaterial(colours.rust.DEFAULT, 2.5, 'over'));
+      const mark = lines(markOf(index), inkMaterial(paletteNow().rust.DEFAULT, 2.5, 'over'));
       mark.position.set(...at);
       mark.renderOrder = 4;
       this.#marks.add(mark);

@@ -9,6 +9,8 @@ import { Button } from '../shared/Button';
 import { Spinner } from '../shared/Spinner';
 import { useBenchStatus, workbench } from '../solid/useSolid';
 import type { BenchStatus } from '../solid/workbench';
+import { useBuiltDraft } from '../inRepair/draft';
+import { useFollowed } from '../part/followed';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useSolidView } from '../inRepair/useSolidView';
 
@@ -33,6 +35,8 @@ export function BuildSign({
   const { repair } = useRepairContext();
   const solid = useSolidView();
   const status = useBenchStatus();
+  const isDraft = useBuiltDraft() !== null;
+  const isFollowing = useFollowed(({ followed }) => followed !== null);
   const busy = status.kind === 'loading' || status.kind === 'building';
   const waited = useWaited(busy);
 
@@ -41,6 +45,7 @@ export function BuildSign({
   if (status.kind === 'failed')
     return <Sign tone="wrong" text={before ? `${before}. ${status.sentence}` : status.sentence} />;
   if (status.kind === 'broken') return <BrokenBuild status={status} />;
+  if (isFollowing) return <Sign tone="plain" text="On its way: exact when you stop" />;
   if (busy && (waited >= 1 || isFromBefore)) {
     const step =
       status.kind === 'building'
@@ -69,6 +74,7 @@ export function BuildSign({
   const again = stopped ? { act: { label: 'Build again', onPress: solid.rebuild } } : {};
   if (outOfDate) return <Sign tone="wrong" text="Last sound part: a step fails since" {...again} />;
   if (stopped) return <Sign tone="wrong" text="The build was stopped" {...again} />;
+  if (isDraft) return <Sign tone="plain" text="Tried, not kept" />;
   if (!empty || busy) return null;
   const waitsForSizes = repair.bodies.some((body) => !body.removed && body.steps.length > 0);
   return (
@@ -110,7 +116,7 @@ function Sign({
   act,
   other,
 }: {
-  tone: 'busy' | 'wrong';
+  tone: 'busy' | 'wrong' | 'plain';
   text: string;
   act?: { label: string; onPress(): void };
   other?: { label: string; onPress(): void };

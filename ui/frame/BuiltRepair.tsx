@@ -1,7 +1,8 @@
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 
 import type { Repair, Workshop } from '@core/record/model';
 
+import { useDraft, withDraft } from '../inRepair/draft';
 import { SolidContext } from '../inRepair/useSolidView';
 import { useListPicture } from '../solid/useListPicture';
 import { useSolid } from '../solid/useSolid';
@@ -16,7 +17,10 @@ export function BuiltRepair({
   workshop: Workshop;
   children: ReactNode;
 }) {
-  const solid = useSolid(repair, workshop);
-  useListPicture(repair, solid);
+  const draft = useDraft(({ body }) => body);
+  const shown = useMemo(() => withDraft(repair, draft), [repair, draft]);
+  const isDraft = shown !== repair;
+  const solid = useSolid(shown, workshop, { isKept: !isDraft });
+  useListPicture(repair, solid, { isKept: !isDraft });
   return <SolidContext.Provider value={solid}>{children}</SolidContext.Provider>;
 }

@@ -63,6 +63,7 @@ export function JointStrength({
         label="Load (1 kg weighs 10 N)"
         unit="N"
         inputMode="decimal"
+        pad="plain"
         value={force}
         onChangeText={setForce}
         wrong={forceN.ok ? undefined : forceN.sentence}
@@ -74,6 +75,7 @@ export function JointStrength({
               label={label}
               unit={unit}
               inputMode="decimal"
+              pad={unit === 'mm' ? 'length' : 'plain'}
               value={text}
               onChangeText={(next) => setTyped({ ...typed, [`${kind} ${key}`]: next })}
               wrong={read.ok ? undefined : read.sentence}

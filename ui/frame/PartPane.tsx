@@ -1,11 +1,6 @@
 import { router } from 'expo-router';
-import type { LucideIcon } from 'lucide-react-native';
-import Ghost from 'lucide-react-native/icons/ghost';
-import Ruler from 'lucide-react-native/icons/ruler';
-import Slice from 'lucide-react-native/icons/slice';
-import StepForward from 'lucide-react-native/icons/step-forward';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { Pressable, ScrollView, Text, View } from 'react-native';
+import { View } from 'react-native';
 
 import type { Repair } from '@core/record/model';
 import type { Vec3 } from '@core/foundations/vectors';
@@ -13,23 +8,25 @@ import type { Annotation, OpenedSolid } from '@core/shaping/part';
 
 import { PartView } from '../part/PartView';
 import type { SceneBody } from '../part/drawnBody';
-import { STANCE_ORDER, STANCES, type Stance } from '../part/stances';
+import type { Stance } from '../part/stances';
 import { useBodyViews, viewOf } from '../part/bodyViews';
 import { CutSlider } from '../part/CutSlider';
 import { MeasureBar } from '../part/MeasureBar';
 import { usePartTool } from '../part/partTool';
 import { PickBar } from '../part/PickBar';
 import { PointingBar } from '../part/PointingBar';
+import { PartToggle } from '../part/PartToggle';
 import { StageBar } from '../part/StageBar';
+import { StanceBar } from '../part/StanceBar';
 import { StrengthSheet } from './StrengthSheet';
 import { usePartWork } from '../part/usePartWork';
 import { useCutOpen } from '../part/useCutOpen';
 import { BuildSign } from './BuildSign';
 import { drawnOf } from './drawnOf';
+import { useShownSizes } from './useShownSizes';
 import { useShow } from '../preferences/useShow';
-import { colours } from '../theme/colours';
 import { labelOf, trailTargetOf } from '../inRepair/labelOf';
-import { openSize, openTrail, useOpened } from '../inRepair/opened';
+import { openSize, openTrail } from '../inRepair/opened';
 import { useRepairContext } from '../inRepair/useRepairContext';
 import { useSolidView } from '../inRepair/useSolidView';
 
@@ -40,15 +37,18 @@ const WORDS_FROM_PX = 640;
 const STANCE_BAR_PX = 50;
 /** ... and of the slider above it, while the part is cut open. */
 const CUT_SLIDER_PX = 44;
+/** What tells how many of its sizes are shown, with the room about it, px: no label stands under it. */
+const SIZES_TOGGLE = { width: 118, height: 46 };
 
 /** The part with what goes on it: sizes, stances, cutting open, and a word while it is being built. */
 export function PartPane({ stage }: { stage: string }) {
   const { repair, numbers } = useRepairContext();
   const solid = useSolidView();
-  const openedSize = useOpened(({ size }) => size);
   const [stance, setStance] = useState<Stance | null>('corner');
   const [lastStance, setLastStance] = useState<Stance>('corner');
   const [showGhost, setShowGhost] = useState(true);
+  const [width, setWidth] = useState(0);
+  const short = width < WORDS_FROM_PX;
   const controls = stage === 'shape' || stage === 'make';
 
   const spares = solid.bodies.filter((body) => roleOf(repair, body.bodyId) === 'spare');
@@ -57,7 +57,7 @@ export function PartPane({ stage }: { stage: string }) {
   const [asksStrength, setAsksStrength] = useState(false);
   const look = useRef<() => Vec3>(() => [0, -1, 0]);
   const { views } = useBodyViews();
-  const work = usePartWork(repair, solid.bodies);
+  const work = usePartWork(repair, solid.bodies, { canTouch: stage === 'shape' });
   const { stage: stageShown, stageMesh, pointing } = work;
   const { setMeasuring, setStage, end } = usePartTool();
 
@@ -85,22 +85,13 @@ export function PartPane({ stage }: { stage: string }) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [drawn, opened, showGhost, views, stageShown, stageMesh, pointing],
   );
-  const annotations = useMemo(
-    () => {
-      // While something is picked or measured, sizes would only be in the way.
-      if (stageShown || work.measuring || work.pointing) return [];
-      const shown = drawn.filter(
-        ({ bodyId }) =>
-          roleOf(repair, bodyId) === 'spare' && viewOf(views, bodyOf(repair, bodyId)) === 'shown',
-      );
-      if (!openedSize || stage !== 'sizes') return shown.flatMap((body) => body.annotations);
-      // The size that is being taken, wherever it is: on the spare or on what it must fit.
-      const all = drawn.flatMap((body) => body.annotations);
-      return all.filter((one) => one.value.from === 'size' && one.value.id === openedSize);
-    },
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [drawn, views, openedSize, stage, stageShown, work.measuring, work.pointing],
-  );
+  const { annotations, hidden, showsAll, toggleAll } = useShownSizes({
+    stage,
+    drawn,
+    // While something is picked or measured, sizes would only be in the way.
+    isOff: stageShown !== null || work.measuring || work.pointing !== null,
+    isSmall: short,
+  });
 
   const show = useShow();
   const textOf = useCallback((annotation: Annotation) => labelOf(annotation, numbers, show), [numbers, show]);
@@ -134,6 +125,8 @@ export function PartPane({ stage }: { stage: string }) {
     },
     [faceCut],
   );
+  // What can be done at a face is offered on its own stage alone, and of the recipe that the face is of.
+  useEffect(() => () => usePartTool.setState({ touched: null }), [stage, repair.bodies]);
   useEffect(() => {
     // A phone shows the whole of a small picture best from a corner once, then where it was left.
     if (!controls) {
@@ -145,9 +138,9 @@ export function PartPane({ stage }: { stage: string }) {
 
   const hasGhost = solid.bodies.some((body) => roleOf(repair, body.bodyId) === 'counterpart' && body.mesh);
   const making = repair.bodies.find(({ id }) => id === (stageShown?.bodyId ?? spares[0]?.bodyId));
+  const coveredBelow = controls ? STANCE_BAR_PX + (cut.plane ? CUT_SLIDER_PX : 0) : 0;
+  const hasSizesToggle = hidden > 0 || (showsAll && annotations.length > 0);
   const outOfDate = solid.bodies.some((body) => body.outOfDate && body.mesh);
-  const [width, setWidth] = useState(0);
-  const short = width < WORDS_FROM_PX;
   return (
     <View
       className="flex-1 bg-bench"
@@ -162,7 +155,8 @@ export function PartPane({ stage }: { stage: string }) {
         stance={stance}
         onStance={onStance}
         marks={work.marks}
-        coveredBelow={controls ? STANCE_BAR_PX + (cut.plane ? CUT_SLIDER_PX : 0) : 0}
+        coveredBelow={coveredBelow}
+        coveredCorner={hasSizesToggle ? SIZES_TOGGLE : undefined}
         pickable={work.pickable}
         onPick={work.onPick}
         look={look}
@@ -199,61 +193,33 @@ export function PartPane({ stage }: { stage: string }) {
           onClose={() => setAsksStrength(false)}
         />
       ) : null}
-      {controls && bodies.length > 0 ? (
-        <View className="absolute inset-x-0 bottom-0">
-          <ScrollView
-            horizontal
-            showsHorizontalScrollIndicator={false}
-            contentContainerClassName={`min-w-full justify-between gap-1 px-1.5 pb-1 ${short ? '' : 'lg:gap-1.5 lg:px-3 lg:pb-2'}`}
-          >
-            <View role="group" aria-label="Stance" className={`flex-row gap-1 ${short ? '' : 'lg:gap-1.5'}`}>
-              {STANCE_ORDER.map((id) => (
-                <Toggle
-                  key={id}
-                  label={STANCES[id].name}
-                  on={stance === id}
-                  onPress={() => onStance(id)}
-                  short={short}
-                  kind="choice"
-                />
-              ))}
-            </View>
-            <View className={`flex-row ${short ? '' : 'lg:gap-1.5'}`}>
-              {hasGhost ? (
-                <Toggle
-                  label="Counterpart"
-                  Icon={Ghost}
-                  short={short}
-                  on={showGhost}
-                  onPress={() => setShowGhost(!showGhost)}
-                />
-              ) : null}
-              <Toggle
-                label="Cut open"
-                Icon={Slice}
-                short={short}
-                on={cut.plane !== null}
-                onPress={cut.toggle}
-              />
-              <Toggle
-                label="Measure"
-                Icon={Ruler}
-                short={short}
-                on={work.measuring}
-                onPress={() => setMeasuring(!work.measuring)}
-              />
-              {making && making.steps.length > 1 && stage === 'shape' ? (
-                <Toggle
-                  label="Making"
-                  Icon={StepForward}
-                  short={short}
-                  on={stageShown !== null}
-                  onPress={() => setStage(stageShown ? null : { bodyId: making.id, steps: 1 })}
-                />
-              ) : null}
-            </View>
-          </ScrollView>
+      {hasSizesToggle ? (
+        <View className="absolute left-1.5" style={{ bottom: coveredBelow }}>
+          <PartToggle
+            label={showsAll ? 'Fewer sizes' : `${annotations.length} of ${annotations.length + hidden} sizes`}
+            on={showsAll}
+            onPress={toggleAll}
+            short
+          />
         </View>
+      ) : null}
+      {controls && bodies.length > 0 ? (
+        <StanceBar
+          stance={stance}
+          onStance={onStance}
+          short={short}
+          ghost={hasGhost ? { on: showGhost, onPress: () => setShowGhost(!showGhost) } : null}
+          cut={{ on: cut.plane !== null, onPress: cut.toggle }}
+          measure={{ on: work.measuring, onPress: () => setMeasuring(!work.measuring) }}
+          making={
+            making && making.steps.length > 1 && stage === 'shape'
+              ? {
+                  on: stageShown !== null,
+                  onPress: () => setStage(stageShown ? null : { bodyId: making.id, steps: 1 }),
+                }
+              : null
+          }
+        />
       ) : null}
     </View>
   );
@@ -267,46 +233,3 @@ const describe = (name: string, parts: number, sizes: number) =>
   parts === 0
     ? `${name}: nothing built yet.`
     : `Drawing of ${name}, with ${sizes} ${sizes === 1 ? 'size' : 'sizes'} on it.`;
-
-function Toggle({
-  label,
-  on,
-  onPress,
-  Icon,
-  short = false,
-  kind = 'switch',
-}: {
-  label: string;
-  on: boolean;
-  /** Stands for the words where there is little room. */
-  Icon?: LucideIcon;
-  short?: boolean;
-  onPress(): void;
-  kind?: 'choice' | 'switch';
-}) {
-  const isShort = Icon !== undefined && short;
-  const colour = !on
-    ? 'bg-card border-line'
-    : kind === 'choice'
-      ? 'bg-ink border-ink'
-      : 'bg-green-soft border-green';
-  return (
-    <Pressable
-      accessibilityRole="button"
-      accessibilityLabel={label}
-      aria-pressed={on}
-      onPress={onPress}
-      className={`min-h-[44px] justify-center ${isShort ? 'min-w-[42px] items-center' : ''}`}
-    >
-      <View className={`rounded border px-2 py-1.5 ${short ? '' : 'lg:px-3'} ${colour}`}>
-        {isShort ? (
-          <Icon size={18} color={colours.ink} />
-        ) : (
-          <Text className={`font-number text-[14px] ${on && kind === 'choice' ? 'text-card' : 'text-ink'}`}>
-            {label}
-          </Text>
-        )}
-      </View>
-    </Pressable>
-  );
-}

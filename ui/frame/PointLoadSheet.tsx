@@ -161,6 +161,7 @@ function Holding({
         label="Load (1 kg weighs 10 N)"
         unit="N"
         inputMode="decimal"
+        pad="plain"
         value={force}
         onChangeText={setForce}
         wrong={force === '' || forceN.ok ? undefined : forceN.sentence}

@@ -17,12 +17,13 @@ import { Loading } from '../shared/Loading';
 import { useWide } from '../shared/useWide';
 import { BuiltRepair } from './BuiltRepair';
 import { ConnectionSign } from './ConnectionSign';
-import { NoticeBar } from './NoticeBar';
 import { PartPane } from './PartPane';
 import { RepairHeader } from './RepairHeader';
 import { StageRule } from './StageRule';
 import { TrailPanel } from './TrailPanel';
 import { closeAll, useOpened } from '../inRepair/opened';
+import { usePartShare } from '../inRepair/partRoom';
+import { useTwoColumns } from '../shared/Columns';
 import { RepairContext } from '../inRepair/useRepairContext';
 
 /** Screens that need the room of the part for a drawing of their own, or for words. */
@@ -36,6 +37,12 @@ const WITHOUT_PART = new Set([
   'job',
   'job-file',
 ]);
+
+/** Screens whose own view takes the large pane of a wide screen. */
+const WITH_LARGE_VIEW = new Set(['layers', 'job', 'job-file']);
+
+/** Stages of many panels, which stand in two columns where there is room. */
+const IN_COLUMNS = new Set(['brief', 'fits', 'trial']);
 
 /** Screens that belong to a stage without being it. */
 const STAGE_OF: Record<string, string> = {
@@ -102,13 +109,15 @@ function Frame({ repair }: { repair: Repair }) {
   const progress = useMemo(() => progressOf(repair, numbers.sizes), [repair, numbers]);
   const context = useMemo(() => ({ repair, numbers }), [repair, numbers]);
   const withPart = !WITHOUT_PART.has(stage);
+  const hasLargeView = WITH_LARGE_VIEW.has(stage);
+  const hasColumns = useTwoColumns() && IN_COLUMNS.has(stage);
+  const partShare = usePartShare(stage, stage === 'sizes' && isSizeOpen);
   const part = (
     <View className="flex-1 flex-row">
       <View className="flex-1">
         <ScreenBoundary where="the picture of the part" repair={repair}>
           <PartPane stage={stage} />
         </ScreenBoundary>
-        <NoticeBar />
       </View>
       {wide ? <TrailPanel /> : null}
     </View>
@@ -134,34 +143,34 @@ function Frame({ repair }: { repair: Repair }) {
         {wide ? (
           <View className="flex-1 flex-row bg-paper">
             {rule}
-            <View className="w-[450px] border-r border-line bg-paper">
+            <View
+              className={
+                hasLargeView
+                  ? 'flex-1'
+                  : `${hasColumns ? 'w-[840px]' : 'w-[450px]'} border-r border-line bg-paper`
+              }
+            >
               <RepairHeader />
               <ConnectionSign />
               <View role="main" className="flex-1">
                 {screen}
               </View>
             </View>
-            {part}
+            {hasLargeView ? <TrailPanel /> : part}
           </View>
         ) : (
           <View className="flex-1 bg-paper">
             <RepairHeader />
             <ConnectionSign />
-            {withPart ? <PartHeight small={stage === 'sizes' && isSizeOpen}>{part}</PartHeight> : null}
+            {withPart ? <View style={{ height: `${100 * partShare}%` }}>{part}</View> : null}
             <View role="main" className="flex-1">
               {screen}
             </View>
             {rule}
             {isTrailOpen ? <TrailPanel /> : null}
-            {withPart ? null : <NoticeBar />}
           </View>
         )}
       </BuiltRepair>
     </RepairContext.Provider>
   );
-}
-
-/** The part takes about two fifths of a phone's height; less while the pad is open. */
-function PartHeight({ small, children }: { small: boolean; children: React.ReactNode }) {
-  return <View className={small ? 'h-[22%]' : 'h-[37%]'}>{children}</View>;
 }

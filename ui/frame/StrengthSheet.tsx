@@ -142,6 +142,7 @@ export function StrengthSheet({
                 label="Load (1 kg weighs 10 N)"
                 unit="N"
                 inputMode="decimal"
+                pad="plain"
                 value={force}
                 onChangeText={setForce}
                 wrong={forceN.ok ? undefined : forceN.sentence}
@@ -153,6 +154,7 @@ export function StrengthSheet({
                   label={kind === 'bent' ? 'Distance from the cut' : 'Distance from its middle'}
                   unit="mm"
                   inputMode="decimal"
+                  pad="length"
                   value={lever}
                   onChangeText={setLever}
                   wrong={leverMm.ok ? undefined : leverMm.sentence}

@@ -11,6 +11,7 @@ const { repair } = new RepairDraft('x')
 const shown = (bodyId: string, build: number) => ({ bodyId, build, mesh: { build } }) as unknown as ShownBody;
 const view = (bodies: ShownBody[], unchecked: ShownBody[]): SolidView => ({
   bodies,
+  of: [],
   unchecked: unchecked as never,
   rebuild: () => {},
 });

@@ -33,6 +33,7 @@ const mesh: ShownBody['mesh'] = {
 };
 const built = (of: ShownBody['mesh']): SolidView => ({
   bodies: of ? [{ bodyId: 'arm', mesh: of } as ShownBody] : [],
+  of: [],
   unchecked: [],
   rebuild: () => {},
 });

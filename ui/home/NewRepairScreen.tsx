@@ -2,7 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import ChevronLeft from 'lucide-react-native/icons/chevron-left';
 import { router } from 'expo-router';
 import { Controller, useForm } from 'react-hook-form';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 import { z } from 'zod';
 
@@ -15,6 +15,7 @@ import { Button, IconButton } from '../shared/Button';
 import { Field, Wrong } from '../shared/Field';
 import { GroupHeading, Heading } from '../shared/Heading';
 import { nameField } from '../shared/nameField';
+import { workbench } from '../solid/useSolid';
 import { StarterTiles } from '../starters/StarterTiles';
 import { colours } from '../theme/colours';
 
@@ -28,6 +29,7 @@ export function NewRepairScreen() {
   const create = useNewRepair();
   // One id however often it is sent: if an answer was lost, sending again makes no second repair.
   const [id] = useState(newId);
+  useEffect(() => workbench.begin(), []);
   const form = useForm({ resolver: zodResolver(Form), defaultValues: { name: '', place: '' } });
   const begin = form.handleSubmit((given) =>
     create.mutate({ id, ...given }, { onSuccess: () => router.replace(`/repair/${id}/sizes`) }),

@@ -50,7 +50,7 @@ test('a build draws what shows the part anew, and nothing of what shows the repa
     draws.part += 1;
     return null;
   }
-  const view = (): SolidView => ({ bodies: [], unchecked: [], rebuild: () => {} });
+  const view = (): SolidView => ({ bodies: [], of: [], unchecked: [], rebuild: () => {} });
   let build = () => {};
   function Built({ children }: { children: ReactNode }) {
     const [solid, setSolid] = useState(view);

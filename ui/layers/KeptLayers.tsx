@@ -1,12 +1,12 @@
 import { useState } from 'react';
-import { ScrollView, Text, View } from 'react-native';
+import { Text, View } from 'react-native';
 
 import { MOVE_KINDS, type KeptJob } from '@core/making/printing';
 import { MOVE_WORDS } from '@core/reporting/wording';
 
 import { Button } from '../shared/Button';
 import { Heading } from '../shared/Heading';
-import { useWide } from '../shared/useWide';
+import { BesideLayers } from './BesideLayers';
 import { LayerView } from './LayerView';
 
 /** A job that was read back: its layers, what it takes, and what of it was not understood. */
@@ -19,15 +19,13 @@ export function KeptLayers({
   title: string;
   back: { label: string; onPress(): void };
 }) {
-  const wide = useWide();
   const { drawing, laidMetres, filamentMetres, unsaid, unknown } = kept;
   const last = drawing.topMm.length - 1;
   const [layer, setLayer] = useState(last);
   return (
-    <ScrollView contentContainerClassName="pb-8">
-      <View className={wide ? 'h-[520px]' : 'h-[400px]'}>
-        <LayerView drawing={drawing} happenings={NO_HAPPENINGS} layer={layer} onLayer={setLayer} />
-      </View>
+    <BesideLayers
+      view={<LayerView drawing={drawing} happenings={NO_HAPPENINGS} layer={layer} onLayer={setLayer} />}
+    >
       <View className="gap-3 p-4">
         <Heading>{title}</Heading>
         <Text className="font-sans text-[16px] leading-6 text-ink">
@@ -48,7 +46,7 @@ export function KeptLayers({
         ))}
         <Button {...back} />
       </View>
-    </ScrollView>
+    </BesideLayers>
   );
 }
 

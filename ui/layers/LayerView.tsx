@@ -1,5 +1,5 @@
 import { createElement, useEffect, useRef, useState } from 'react';
-import { Text, View } from 'react-native';
+import { ScrollView, Text, View } from 'react-native';
 
 import type { OverhangFaces, Happening, LayerDrawing } from '@core/making/printing';
 import { HAPPENING_WORDS, MOVE_WORDS } from '@core/reporting/wording';
@@ -9,13 +9,16 @@ import { useScene } from '../scene/useScene';
 import { colours } from '../theme/colours';
 import { LayerScene } from './layerScene';
 import { lineAt } from './whatIsHere';
+import { litAnew } from '../preferences/litAnew';
 
 const RULE_PX = 54;
 /** How near a tap has to be to a line, px. */
 const NEAR_PX = 18;
 
 /** One layer on tracing paper over those below, and the height as an engraved rule at its edge. */
-export function LayerView({
+export const LayerView = litAnew(LayerCanvas);
+
+function LayerCanvas({
   drawing,
   happenings,
   layer,
@@ -67,60 +70,68 @@ export function LayerView({
   };
   const top = drawing.topMm[layer] ?? 0;
   return (
-    <View className="flex-1 flex-row overflow-hidden bg-bench">
-      <View className="flex-1" onLayout={onLayout}>
-        <canvas
-          ref={canvas}
-          role="img"
-          aria-label={
-            failed
-              ? 'The layers can’t be drawn: this browser offers no 3D graphics.'
-              : `Layer ${layer + 1} of ${drawing.topMm.length}, over those below it. Arrow keys up and down go to other layers, plus and minus zoom, 0 fits it into view.`
-          }
-          tabIndex={0}
-          onKeyDown={(event) => {
-            const act = {
-              ArrowUp: () => onLayer(Math.min(layer + 1, drawing.topMm.length - 1)),
-              ArrowDown: () => onLayer(Math.max(layer - 1, 0)),
-              '+': () => scene.current?.zoom(1.25),
-              '-': () => scene.current?.zoom(0.8),
-              '0': () => scene.current?.fit(),
-            }[event.key];
-            if (!act) return;
-            event.preventDefault();
-            act();
-          }}
-          onPointerDown={(event) => (down.current = placeOf(event))}
-          onPointerUp={onPointerUp}
-          style={{ width: '100%', height: '100%', display: 'block', touchAction: 'none' }}
-        />
-        <View className="absolute inset-x-2 top-2 flex-row flex-wrap gap-2">
-          <Button
-            label={fromAbove ? 'From the corner' : 'From above'}
-            onPress={() => setFromAbove(!fromAbove)}
+    <View className="flex-1">
+      <View className="flex-1 flex-row overflow-hidden bg-bench">
+        <View className="flex-1" onLayout={onLayout}>
+          <canvas
+            ref={canvas}
+            role="img"
+            aria-label={
+              failed
+                ? 'The layers can’t be drawn: this browser offers no 3D graphics.'
+                : `Layer ${layer + 1} of ${drawing.topMm.length}, over those below it. Arrow keys up and down go to other layers, plus and minus zoom, 0 fits it into view.`
+            }
+            tabIndex={0}
+            onKeyDown={(event) => {
+              const act = {
+                ArrowUp: () => onLayer(Math.min(layer + 1, drawing.topMm.length - 1)),
+                ArrowDown: () => onLayer(Math.max(layer - 1, 0)),
+                '+': () => scene.current?.zoom(1.25),
+                '-': () => scene.current?.zoom(0.8),
+                '0': () => scene.current?.fit(),
+              }[event.key];
+              if (!act) return;
+              event.preventDefault();
+              act();
+            }}
+            onPointerDown={(event) => (down.current = placeOf(event))}
+            onPointerUp={onPointerUp}
+            style={{ width: '100%', height: '100%', display: 'block', touchAction: 'none' }}
           />
-          {hasWays ? (
-            <Button
-              label={travel ? 'Hide travel moves' : 'Show travel moves'}
-              onPress={() => setTravel(!travel)}
-            />
-          ) : null}
-          {overhangs && overhangs.areaMm2 >= 1 ? (
-            <Button
-              label={painted ? 'Hide overhangs' : 'Show overhangs'}
-              onPress={() => setPainted(!painted)}
-            />
+          {here ? (
+            <View className="absolute inset-x-2 bottom-2 rounded-sm border border-line bg-card px-3 py-2">
+              <Text role="status" className="font-label text-[14px] text-ink">
+                {here}
+              </Text>
+            </View>
           ) : null}
         </View>
-        {here ? (
-          <View className="absolute inset-x-2 bottom-2 rounded-sm border border-line bg-card px-3 py-2">
-            <Text role="status" className="font-label text-[14px] text-ink">
-              {here}
-            </Text>
-          </View>
-        ) : null}
+        <HeightRule drawing={drawing} happenings={happenings} layer={layer} topMm={top} onLayer={onLayer} />
       </View>
-      <HeightRule drawing={drawing} happenings={happenings} layer={layer} topMm={top} onLayer={onLayer} />
+      {/* In a row of their own: nothing lies over the drawing. */}
+      <ScrollView
+        horizontal
+        showsHorizontalScrollIndicator={false}
+        className="shrink-0 grow-0 border-t border-line bg-paper"
+        contentContainerClassName="gap-2 px-2 py-1.5"
+      >
+        <Button
+          label={fromAbove ? 'From the corner' : 'From above'}
+          onPress={() => setFromAbove(!fromAbove)}
+        />
+        {hasWays ? (
+          <Button
+            label={travel ? 'Hide travel moves' : 'Show travel moves'}
+            onPress={() => setTravel(!travel)}
+          />
+        ) : null}
+        {overhangs && overhangs.areaMm2 >= 1 ? (
+          <Button
+            label={painted ? 'Hide overhangs' : 'Show overhangs'}
+            onPress={() => setPainted(!painted)}
+          />
+        ) : null}
+      </ScrollView>
     </View>
   );
 }

@@ -1,6 +1,6 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
-import { ScrollView, Text, View } from 'react-native';
+import { Text, View } from 'react-native';
 
 import { afterworkFor } from '@core/making/afterwork';
 import type { Body, PrintSetup } from '@core/record/model';
@@ -8,7 +8,7 @@ import { BED_ADHESIONS, SUPPORTS } from '@core/foundations/fields';
 import { testPieceOf } from '@core/fitting/fit';
 import { capital } from '@core/shaping/sentence';
 import { resinSetWords, settingsWords } from '@core/reporting/wording';
-import { layerSetsIn, materialIn, resinSetsIn } from '@core/record/workshop';
+import { isPrinter, layerSetsIn, machineIn, materialIn, resinSetsIn } from '@core/record/workshop';
 
 import { AfterworkList } from '../afterwork/AfterworkList';
 import { useChangeRepair } from '../api/useRepair';
@@ -20,10 +20,11 @@ import { Button } from '../shared/Button';
 import { EmptyState } from '../shared/EmptyState';
 import { GroupHeading } from '../shared/Heading';
 import { Switch } from '../shared/Switch';
-import { useWide } from '../shared/useWide';
 import { ActingCorrections } from './ActingCorrections';
+import { BesideLayers } from './BesideLayers';
 import { BesideTheWhole } from './BesideTheWhole';
 import { onBedOf, ONE_ALONE, type BedChoice } from './bedChoice';
+import { ChooseAPrinter } from './ChooseAPrinter';
 import { CompareMakes } from './CompareMakes';
 import { DrainSheet } from './DrainSheet';
 import { layerWorker } from './layerWorker';
@@ -40,11 +41,19 @@ const FOOT_WORDS = { none: 'None', skirt: 'Skirt', brim: 'Brim', ears: 'Mouse ea
 
 /** A spare in layers: which way up, how, what it takes, and the layers themselves. */
 export function LayersScreen() {
-  const { repair } = useRepairContext();
+  const { repair, numbers } = useRepairContext();
   const { body: wanted } = useLocalSearchParams<{ body?: string }>();
   const spares = repair.bodies.filter((body) => !body.removed && body.role === 'spare');
   const body = spares.find(({ id }) => id === wanted) ?? spares[0];
   const [choice, setChoice] = useState(ONE_ALONE);
+  if (body && !isPrinter(machineIn(numbers.workshop, repair.head.machineId))) {
+    return (
+      <View className="gap-3 p-4">
+        <ChooseAPrinter />
+        <Button label="Back to Make" onPress={() => router.replace(`/repair/${repair.head.id}/make`)} />
+      </View>
+    );
+  }
   if (body) return <Layers key={body.id} body={body} spares={spares} choice={choice} onChoice={setChoice} />;
   return (
     <View className="p-4">
@@ -69,7 +78,6 @@ function Layers({
 }) {
   const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
-  const wide = useWide();
   const onBed = onBedOf(body, spares, choice);
   const { state, ways, laying, request, stop, again, ready, placements } = useLayers(onBed);
   const [layer, setLayer] = useState<number | null>(null);
@@ -88,40 +96,42 @@ function Layers({
   const [suggested] = ways;
   const cutFrom = testPieceOf(body, repair.fits)?.bodyId;
   const whole = cutFrom === undefined ? undefined : spares.find(({ id }) => id === cutFrom);
+  const view = (
+    <>
+      {state.kind === 'broken' ? (
+        <Broken fault={state.fault} repair={repair} onAgain={again} />
+      ) : reply ? (
+        <LayerView
+          drawing={reply.drawing}
+          happenings={reply.happenings}
+          layer={shown}
+          onLayer={(next) => {
+            setLayer(next);
+            setRinged(null);
+          }}
+          hasWays={!inResin}
+          overhangs={reply.overhangs}
+          ringed={ringed}
+        />
+      ) : (
+        <View className="flex-1 items-center justify-center gap-3 bg-bench p-4">
+          <Text role="status" className="text-center font-sans text-[16px] leading-6 text-ink">
+            {state.kind === 'refused'
+              ? state.sentence
+              : state.kind === 'stopped'
+                ? 'Stopped. Nothing is sliced.'
+                : !ready
+                  ? 'The part is being built.'
+                  : `Slicing ${body.name}: ${(100 * (state.kind === 'working' ? state.share : 0)).toFixed(0)} %`}
+          </Text>
+          {state.kind === 'working' && ready ? <Button label="Stop" onPress={stop} /> : null}
+          {state.kind === 'stopped' ? <Button label="Slice again" onPress={again} /> : null}
+        </View>
+      )}
+    </>
+  );
   return (
-    <ScrollView contentContainerClassName="pb-8">
-      <View className={wide ? 'h-[520px]' : 'h-[330px]'}>
-        {state.kind === 'broken' ? (
-          <Broken fault={state.fault} repair={repair} onAgain={again} />
-        ) : reply ? (
-          <LayerView
-            drawing={reply.drawing}
-            happenings={reply.happenings}
-            layer={shown}
-            onLayer={(next) => {
-              setLayer(next);
-              setRinged(null);
-            }}
-            hasWays={!inResin}
-            overhangs={reply.overhangs}
-            ringed={ringed}
-          />
-        ) : (
-          <View className="flex-1 items-center justify-center gap-3 bg-bench p-4">
-            <Text role="status" className="text-center font-sans text-[16px] leading-6 text-ink">
-              {state.kind === 'refused'
-                ? state.sentence
-                : state.kind === 'stopped'
-                  ? 'Stopped. Nothing is sliced.'
-                  : !ready
-                    ? 'The part is being built.'
-                    : `Slicing ${body.name}: ${(100 * (state.kind === 'working' ? state.share : 0)).toFixed(0)} %`}
-            </Text>
-            {state.kind === 'working' && ready ? <Button label="Stop" onPress={stop} /> : null}
-            {state.kind === 'stopped' ? <Button label="Slice again" onPress={again} /> : null}
-          </View>
-        )}
-      </View>
+    <BesideLayers view={view}>
       <View className="gap-5 p-4">
         {reply ? (
           <SliceReport
@@ -278,6 +288,6 @@ function Layers({
         {reply ? <CompareMakes onBed={onBed} request={request} /> : null}
         <Button label="Back to Make" onPress={() => router.replace(`/repair/${repair.head.id}/make`)} />
       </View>
-    </ScrollView>
+    </BesideLayers>
   );
 }

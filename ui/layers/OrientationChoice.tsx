@@ -1,6 +1,7 @@
 import { Pressable, ScrollView, Text, View } from 'react-native';
 
 import type { Vec3 } from '@core/foundations/vectors';
+import { alikeOrientations } from '@core/making/orientation';
 import type { Orientation } from '@core/making/printing';
 
 import { LineDrawing } from '../shared/LineDrawing';
@@ -20,8 +21,9 @@ export function OrientationChoice({
   return (
     <ScrollView horizontal showsHorizontalScrollIndicator={false}>
       <View accessibilityRole="radiogroup" accessibilityLabel="Orientation" className="flex-row gap-2">
-        {ways.map(({ way, picture }, index) => {
-          const chosen = isSameDown(way.down, down);
+        {alikeOrientations(ways).map((alike, index) => {
+          const [{ way, picture }] = alike;
+          const chosen = alike.some((one) => isSameDown(one.way.down, down));
           const reasons = reasonsOf(way);
           return (
             <Pressable

@@ -22,7 +22,8 @@ import { LineSegmentsGeometry } from 'three/examples/jsm/lines/LineSegmentsGeome
 import { MOVE_KINDS, type OverhangFaces, type LayerDrawing, type MoveKind } from '@core/making/printing';
 
 import { SpaceView } from '../scene/spaceView';
-import { colours } from '../theme/colours';
+import { paletteNow } from '../preferences/benchLight';
+import type { Palette } from '../theme/palettes';
 
 interface Pen {
   px: number;
@@ -31,19 +32,19 @@ interface Pen {
 }
 
 /** How lines of a kind are drawn: weight and dashes tell them apart, as on a drawing. */
-export const PEN: Record<MoveKind, Pen> = {
-  outerWall: { px: 2.8, colour: colours.ink },
-  innerWall: { px: 1.5, colour: colours.ink },
-  thinWall: { px: 2.2, colour: colours.ink },
-  gap: { px: 1, colour: colours.ink },
-  skin: { px: 0.8, colour: colours.muted },
-  bridge: { px: 2, colour: colours.green.DEFAULT, dashMm: 1.6 },
-  fill: { px: 1, colour: colours.slate.line },
-  support: { px: 1.2, colour: colours.rule, dashMm: 0.5 },
-  supportFace: { px: 1.2, colour: colours.rule, dashMm: 1 },
-  foot: { px: 1, colour: colours.rule },
-  travel: { px: 0.7, colour: colours.rust.DEFAULT, dashMm: 0.4 },
-};
+export const pensOf = ({ ink, muted, green, slate, rule, rust }: Palette): Record<MoveKind, Pen> => ({
+  outerWall: { px: 2.8, colour: ink },
+  innerWall: { px: 1.5, colour: ink },
+  thinWall: { px: 2.2, colour: ink },
+  gap: { px: 1, colour: ink },
+  skin: { px: 0.8, colour: muted },
+  bridge: { px: 2, colour: green.DEFAULT, dashMm: 1.6 },
+  fill: { px: 1, colour: slate.line },
+  support: { px: 1.2, colour: rule, dashMm: 0.5 },
+  supportFace: { px: 1.2, colour: rule, dashMm: 1 },
+  foot: { px: 1, colour: rule },
+  travel: { px: 0.7, colour: rust.DEFAULT, dashMm: 0.4 },
+});
 
 const TRAVEL = MOVE_KINDS.indexOf('travel');
 const OUTER = MOVE_KINDS.indexOf('outerWall');
@@ -88,7 +89,7 @@ export class LayerScene {
     clear(this.#overhangs);
     if (overhangs) {
       const tint = new MeshBasicMaterial({
-        color: new Color(colours.rust.DEFAULT),
+        color: new Color(paletteNow().rust.DEFAULT),
         transparent: true,
         opacity: 0.22,
         side: DoubleSide,
@@ -96,7 +97,7 @@ export class LayerScene {
       });
       const faces = new Mesh(geometryOf(overhangs.triangles), tint);
       faces.renderOrder = 4;
-      const ink = new LineBasicMaterial({ color: new Color(colours.rust.DEFAULT) });
+      const ink = new LineBasicMaterial({ color: new Color(paletteNow().rust.DEFAULT) });
       const lines = new LineSegments(geometryOf(overhangs.hatching), ink);
       lines.renderOrder = 5;
       this.#overhangs.add(faces, lines);
@@ -115,7 +116,7 @@ export class LayerScene {
         return [at[0] + radius * Math.cos(angle), at[1] + radius * Math.sin(angle), at[2]] as const;
       });
       const points = corners.slice(1).flatMap((corner, index) => [...corners[index]!, ...corner]);
-      const pen = { px: 3, colour: colours.rust.DEFAULT };
+      const pen = { px: 3, colour: paletteNow().rust.DEFAULT };
       const ring = drawn(new Float32Array(points), pen);
       ring.renderOrder = 6;
       // Seen through what lies over it.
@@ -149,7 +150,7 @@ export class LayerScene {
       this.#faintUpTo[layer + 1] = points.length / 3;
     }
     const material = new LineBasicMaterial({
-      color: new Color(colours.slate.line),
+      color: new Color(paletteNow().slate.line),
       transparent: true,
       opacity: 0.35,
     });
@@ -169,7 +170,7 @@ export class LayerScene {
       points.push(x[at - 1]!, y[at - 1]!, z, x[at]!, y[at]!, z);
     }
     for (const [index, points] of byKind)
-      this.#sheet.add(drawn(new Float32Array(points), PEN[MOVE_KINDS[index]!]));
+      this.#sheet.add(drawn(new Float32Array(points), pensOf(paletteNow())[MOVE_KINDS[index]!]));
     this.#sheet.add(this.#paper(drawing, z));
     const faint = this.#below.children[0] as LineSegments | undefined;
     faint?.geometry.setDrawRange(0, this.#faintUpTo[layer] ?? 0);
@@ -181,7 +182,7 @@ export class LayerScene {
     const [left, low, right, high] = reachOf(drawing);
     const margin = 3;
     const material = new MeshBasicMaterial({
-      color: new Color(colours.card),
+      color: new Color(paletteNow().card),
       transparent: true,
       opacity: 0.55,
       depthWrite: false,

@@ -296,6 +296,7 @@ function GivenNumber({
           label={label}
           {...(quantity === 'count' ? {} : { unit: quantity === 'angle' ? '°' : unit })}
           worth={worth(field.value, quantity, unit)}
+          pad={quantity}
           value={field.value}
           onChangeText={(text) => onTyped(text, field.onChange)}
           onSubmitEditing={onSubmit}

@@ -8,10 +8,12 @@ import { ownValue } from '@core/foundations/own';
 import { useScene } from '../scene/useScene';
 import { PartLabels, type LabelText } from './PartLabels';
 import type { SceneBody } from './drawnBody';
+import { between, useFollowed } from './followed';
 import type { Pickable } from './pickOnMesh';
 import { PartScene, type SceneMarks } from './partScene';
 import { placeLabels, type PlacedLabel } from './placeLabels';
 import type { Stance } from './stances';
+import { litAnew } from '../preferences/litAnew';
 
 export interface PartViewProps {
   bodies: SceneBody[];
@@ -29,6 +31,8 @@ export interface PartViewProps {
   look: React.MutableRefObject<() => Vec3>;
   /** So much at its foot is covered by something else, px: labels keep out of it. */
   coveredBelow: number;
+  /** ... and so much of the corner above that, at the left, px. */
+  coveredCorner?: { width: number; height: number } | undefined;
   /** Says in words what is in the picture. */
   description: string;
 }
@@ -38,14 +42,20 @@ const TAP_MS = 600;
 const TAP_PX = 8;
 
 /** The part, drawn, with its sizes on it. Turns and zooms by touch, mouse and keys. */
-export function PartView(props: PartViewProps) {
+export const PartView = litAnew(PartCanvas);
+
+function PartCanvas(props: PartViewProps) {
   const { canvas, scene, size, failed, onLayout } = useScene(PartScene);
   const [placed, setPlaced] = useState<PlacedLabel[]>([]);
 
   const shownAnnotations = useRef(props.annotations);
   shownAnnotations.current = props.annotations;
-  const roomNow = useRef(size);
-  roomNow.current = { ...size, height: size.height - props.coveredBelow };
+  const roomNow = useRef<typeof size & { corner?: { width: number; height: number } }>(size);
+  roomNow.current = {
+    ...size,
+    height: size.height - props.coveredBelow,
+    ...(props.coveredCorner ? { corner: props.coveredCorner } : {}),
+  };
   const place = useCallback(() => {
     const current = scene.current;
     if (!current) return;
@@ -69,9 +79,25 @@ export function PartView(props: PartViewProps) {
     look.current = () => scene.current?.look() ?? [0, -1, 0];
   }, [scene, place, look]);
 
-  useEffect(() => scene.current?.setBodies(props.bodies), [scene, props.bodies]);
+  const showFollowed = useCallback(() => {
+    const { followed } = useFollowed.getState();
+    if (!followed) {
+      scene.current?.leave();
+      return;
+    }
+    const { mesh, ...at } = between(followed);
+    scene.current?.follow(followed.bodyId, mesh, at);
+  }, [scene]);
+  // By itself and not by way of a new drawing of the screen: the part moves in the same frame as the thumb.
+  useEffect(() => useFollowed.subscribe(showFollowed), [showFollowed]);
+  const isFollowing = useFollowed(({ followed }) => followed !== null);
+  useEffect(() => {
+    scene.current?.setBodies(props.bodies);
+    // A build that the thumb has left behind is not what it is at.
+    if (useFollowed.getState().followed) showFollowed();
+  }, [scene, props.bodies, showFollowed]);
   useEffect(() => scene.current?.setMarks(props.marks), [scene, props.marks]);
-  useEffect(() => place(), [place, props.annotations, props.coveredBelow]);
+  useEffect(() => place(), [place, props.annotations, props.coveredBelow, props.coveredCorner]);
   useEffect(() => {
     if (props.stance) scene.current?.setStance(props.stance);
   }, [scene, props.stance]);
@@ -101,14 +127,15 @@ export function PartView(props: PartViewProps) {
   const labels = useMemo(
     () => (
       <PartLabels
-        placed={placed}
+        // They tell what was built, which is not where the thumb is.
+        placed={isFollowing ? NONE_PLACED : placed}
         textOf={props.textOf}
         onPress={props.onPressLabel}
         onLongPress={props.onLongPressLabel}
         {...size}
       />
     ),
-    [placed, props.textOf, props.onPressLabel, props.onLongPressLabel, size],
+    [placed, isFollowing, props.textOf, props.onPressLabel, props.onLongPressLabel, size],
   );
 
   return (
@@ -131,6 +158,8 @@ export function PartView(props: PartViewProps) {
     </View>
   );
 }
+
+const NONE_PLACED: PlacedLabel[] = [];
 
 const keyActions: Record<string, (scene: PartScene) => void> = {
   ArrowLeft: (scene) => scene.turn(-1, 0),

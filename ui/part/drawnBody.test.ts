@@ -3,7 +3,7 @@ import { Mesh, Vector3 } from 'three';
 import type { SolidMesh } from '@core/shaping/part';
 
 import { manyTriangles } from '../bench/manyTriangles';
-import { drawBody, isHeavy, type Layer, type SceneBody } from './drawnBody';
+import { drawBody, isHeavy, moveDrawn, type Layer, type SceneBody } from './drawnBody';
 
 const mesh: SolidMesh = {
   positions: new Float32Array(27),
@@ -42,6 +42,30 @@ test('a ghost has no silhouette and no hidden edges, a part that is cut open no 
   expect(layersOf(body({ ghost: true }))).toEqual(['ink', 'thin']);
   const opened = { mesh, hatching: new Float32Array(6), cutAreaMm2: 1 };
   expect(layersOf(body({ opened }))).toEqual(['silhouette', 'ink', 'thin']);
+});
+
+test('what is drawn of a body goes to other points of its mesh, faces and every kind of line', () => {
+  const group = drawBody(
+    body({
+      // What is no edge stays where it is.
+      centreLines: [{ from: [0, 0, 0], to: [0, 0, 5], radius: 2 }],
+      mesh: { ...mesh, positions: mesh.positions.slice(), edges: mesh.edges.slice() },
+    }),
+    1,
+  );
+  const positions = Float32Array.from({ length: 27 }, (_, at) => at);
+  const edges = Float32Array.from({ length: 12 }, (_, at) => -at);
+  moveDrawn(group, { positions, edges });
+  const numbersOf = (layer: Layer | undefined, name: string) => {
+    const object = group.children.find(({ userData }) => userData.layer === layer) as Mesh;
+    const attribute = object.geometry.attributes[name]!;
+    return 'data' in attribute ? attribute.data.array : attribute.array;
+  };
+  expect(numbersOf(undefined, 'position')).toEqual(positions);
+  expect(numbersOf('silhouette', 'position')).toEqual(positions);
+  expect(numbersOf('thin', 'position')).toEqual(edges);
+  expect(numbersOf('ink', 'instanceStart')).toEqual(edges);
+  expect(numbersOf('hidden', 'instanceEnd')).toEqual(edges);
 });
 
 test('a body is drawn where a motion takes it', () => {

@@ -1,4 +1,13 @@
-import { BufferAttribute, BufferGeometry, Group, LineSegments, Mesh, Vector3, type Object3D } from 'three';
+import {
+  BufferAttribute,
+  BufferGeometry,
+  Group,
+  LineSegments,
+  Mesh,
+  Vector3,
+  type InterleavedBufferAttribute,
+  type Object3D,
+} from 'three';
 import type { LineMaterial } from 'three/examples/jsm/lines/LineMaterial.js';
 import { LineSegments2 } from 'three/examples/jsm/lines/LineSegments2.js';
 import { LineSegmentsGeometry } from 'three/examples/jsm/lines/LineSegmentsGeometry.js';
@@ -13,7 +22,7 @@ import {
   type SolidMesh,
 } from '@core/shaping/part';
 
-import { colours } from '../theme/colours';
+import { paletteNow } from '../preferences/benchLight';
 import { centreMarks } from './chainLine';
 import { faceMaterial, ghostMaterial, inkMaterial, silhouetteMaterial, thinMaterial } from './materials';
 
@@ -75,8 +84,8 @@ export function drawBody(body: SceneBody, unit: number): Group {
   for (const run of runsOf(mesh)) geometry.addGroup(run.start, run.count, run.isCut ? 1 : 0);
   const faces = body.ghost
     ? [ghostMaterial(), ghostMaterial()]
-    : [faceMaterial(colours.putty.DEFAULT), faceMaterial(colours.putty.cut)];
-  const ink = body.ghost ? colours.slate.line : colours.ink;
+    : [faceMaterial(paletteNow().putty.DEFAULT), faceMaterial(paletteNow().putty.cut)];
+  const ink = body.ghost ? paletteNow().slate.line : paletteNow().ink;
   group.add(new Mesh(geometry, faces));
   if (!body.ghost) group.add(on('silhouette', new Mesh(geometry, silhouetteMaterial(ink, 1.6))));
   group.add(on('ink', lines(mesh.edges, inkMaterial(ink, body.ghost ? 1.2 : 1.7))));
@@ -85,19 +94,41 @@ export function drawBody(body: SceneBody, unit: number): Group {
   if (!body.ghost && !body.opened) {
     group.add(on('hidden', lines(mesh.edges, inkMaterial(ink, 0.9, 'hidden'))));
   }
-  if (body.opened) group.add(lines(body.opened.hatching, inkMaterial(colours.green.DEFAULT, 0.8)));
+  if (body.opened) group.add(lines(body.opened.hatching, inkMaterial(paletteNow().green.DEFAULT, 0.8)));
   if (body.failedTool) {
-    const tool = lines(body.failedTool, inkMaterial(colours.rust.DEFAULT, 2, 'over'));
+    const tool = lines(body.failedTool, inkMaterial(paletteNow().rust.DEFAULT, 2, 'over'));
     tool.renderOrder = 2;
     group.add(tool);
   }
   if (!body.ghost) {
     const marks = body.centreLines.flatMap((line) => centreMarks(line, unit * 0.06)).flat(2);
-    const centre = lines(new Float32Array(marks), inkMaterial(colours.slate.line, 1, 'over'));
+    const centre = lines(new Float32Array(marks), inkMaterial(paletteNow().slate.line, 1, 'over'));
     centre.renderOrder = 2;
     group.add(centre);
   }
   return group;
+}
+
+/** Moves what is drawn of a body to other points of the same mesh; its faces keep their shading. */
+export function moveDrawn(group: Group, { positions, edges }: Pick<SolidMesh, 'positions' | 'edges'>): void {
+  const put = (attribute: BufferAttribute, numbers: Float32Array) => {
+    (attribute.array as Float32Array).set(numbers);
+    attribute.needsUpdate = true;
+  };
+  for (const object of group.children) {
+    // Lines without a layer are no edges.
+    const isEdges = object.userData.layer !== undefined;
+    if (object instanceof LineSegments2) {
+      if (!isEdges) continue;
+      const { data } = object.geometry.attributes.instanceStart as InterleavedBufferAttribute;
+      if (edges.length > 0) data.array.set(edges);
+      data.needsUpdate = true;
+    } else if (object instanceof Mesh || object instanceof LineSegments) {
+      const geometry = object.geometry as BufferGeometry;
+      put(geometry.attributes.position as BufferAttribute, object instanceof Mesh ? positions : edges);
+      geometry.boundingSphere = null;
+    }
+  }
 }
 
 /** Runs of triangles that are drawn alike: a part has many faces, and each run costs a call. */

@@ -1,7 +1,7 @@
 import { BackSide, Color, GreaterDepth, LineBasicMaterial, ShaderMaterial, Vector2, Vector3 } from 'three';
 import { LineMaterial } from 'three/examples/jsm/lines/LineMaterial.js';
 
-import { colours } from '../theme/colours';
+import { paletteNow } from '../preferences/benchLight';
 
 /** Light that comes from all around, and what the light at the viewer's shoulder adds. */
 const AROUND = 0.72;
@@ -45,7 +45,7 @@ const litMaterial = (colour: string, opacity: number) =>
 export const faceMaterial = (colour: string) => litMaterial(colour, 1);
 
 /** A counterpart is there without hiding the spare. */
-export const ghostMaterial = () => litMaterial(colours.slate.line, 0.32);
+export const ghostMaterial = () => litMaterial(paletteNow().slate.line, 0.32);
 
 /** Lines a pixel wide. */
 export const thinMaterial = (colour: string) => new LineBasicMaterial({ color: new Color(colour) });

@@ -71,6 +71,16 @@ describe('sizes on the picture', () => {
   };
   const second: Annotation = { ...length, field: 'second' };
 
+  test('no label stands in a corner that is taken', () => {
+    const many = Array.from({ length: 200 }, () => length);
+    const view = viewFrom('plan');
+    const corner = { width: 118, height: 46 };
+    const inCorner = (labels: ReturnType<typeof placeLabels>) =>
+      labels.filter(({ label }) => label.x - 42 < corner.width && label.y + 15 > view.height - corner.height);
+    expect(inCorner(placeLabels(many, view)).length).toBeGreaterThan(0);
+    expect(inCorner(placeLabels(many, { ...view, corner }))).toEqual([]);
+  });
+
   test('stand clear of the part, at their true length', () => {
     const [placed] = placeLabels([length], viewFrom('plan'));
     expect(placed!.line.to.x - placed!.line.from.x).toBeCloseTo(200, 6);

@@ -2,11 +2,20 @@ import { Box3, Group, type Mesh, Raycaster, ShaderMaterial, Vector2, Vector3 } f
 import { LineMaterial } from 'three/examples/jsm/lines/LineMaterial.js';
 
 import type { Vec3 } from '@core/foundations/vectors';
-import { CUT_TAG, type Picked } from '@core/shaping/part';
+import { CUT_TAG, type Picked, type SolidMesh } from '@core/shaping/part';
 
 import { cornersOf, SpaceView } from '../scene/spaceView';
-import { colours } from '../theme/colours';
-import { crossAt, disposeOf, drawBody, isHeavy, lines, type Layer, type SceneBody } from './drawnBody';
+import { paletteNow } from '../preferences/benchLight';
+import {
+  crossAt,
+  disposeOf,
+  drawBody,
+  isHeavy,
+  lines,
+  moveDrawn,
+  type Layer,
+  type SceneBody,
+} from './drawnBody';
 import { inkMaterial } from './materials';
 import { cornerAt, edgeAt, type Pickable } from './pickOnMesh';
 import type { Point } from './placeLabels';
@@ -33,6 +42,7 @@ export class PartScene {
   readonly #marks = new Group();
   #shown: readonly SceneBody[] = [];
   #box = new Box3();
+  #followed: { mesh: SolidMesh; group: Group } | null = null;
   #heavy = false;
   /** It is being turned, and rests when nothing has happened for a moment. */
   #moving = false;
@@ -69,11 +79,54 @@ export class PartScene {
     this.#shown = bodies;
     this.#heavy = isHeavy(bodies);
     this.#clear();
+    this.#followed = null;
     this.#box = boxOf(bodies);
     const unit = this.#box.isEmpty() ? 1 : this.#box.getSize(new Vector3()).length();
     for (const body of bodies) this.#bodies.add(drawBody(body, unit));
     if (this.#stance !== null || before.isEmpty() || changedALot(before, this.#box)) this.fit();
     else this.invalidate();
+  }
+
+  /**
+   * Shows a body at other points than those it was built with, until `leave` or the next bodies: nothing but its points changes from one
+   * call to the next, so that it moves in the frame that asks.
+   *
+   * @param mesh the faces and edges that the points are of.
+   */
+  follow(bodyId: string, mesh: SolidMesh, at: Pick<SolidMesh, 'positions' | 'edges'>): void {
+    const body = this.#shown.find(({ id }) => id === bodyId);
+    if (!body) return;
+    if (this.#followed?.mesh !== mesh) {
+      const own = { ...mesh, positions: mesh.positions.slice(), edges: mesh.edges.slice() };
+      const plain = { opened: null, centreLines: [], failedTool: null };
+      this.#followed = { mesh, group: this.#redraw({ ...body, ...plain, mesh: own }) };
+    }
+    moveDrawn(this.#followed.group, at);
+    this.#stir();
+    this.invalidate();
+  }
+
+  /** Shows bodies as they were built again. */
+  leave(): void {
+    if (!this.#followed) return;
+    const { name } = this.#followed.group;
+    this.#followed = null;
+    const body = this.#shown.find(({ id }) => id === name);
+    if (body) this.#redraw(body);
+    this.invalidate();
+  }
+
+  /** Draws one body anew in place of what is drawn of it. */
+  #redraw(body: SceneBody): Group {
+    const before = this.#bodies.children.find(({ name }) => name === body.id) as Group | undefined;
+    if (before) {
+      disposeOf(before);
+      this.#bodies.remove(before);
+    }
+    const unit = this.#box.isEmpty() ? 1 : this.#box.getSize(new Vector3()).length();
+    const group = drawBody(body, unit);
+    this.#bodies.add(group);
+    return group;
   }
 
   /** Draws marks over the part, in place of those before. */
@@ -82,7 +135,7 @@ export class PartScene {
     const unit = this.#box.isEmpty() ? 1 : this.#box.getSize(new Vector3()).length();
     const crosses = points.map((at) => crossAt(at, unit * 0.02));
     for (const run of [...segments, ...crosses]) {
-      const drawn = lines(run, inkMaterial(colours.green.DEFAULT, 4, 'over'));
+      const drawn = lines(run, inkMaterial(paletteNow().green.DEFAULT, 4, 'over'));
       drawn.renderOrder = 3;
       this.#marks.add(drawn);
     }
@@ -236,16 +289,16 @@ export class PartScene {
     });
   }
 
-  /** While a heavy part is turned, thin lines stand for ink. Hidden edges belong to the square views only. */
+  /** While a heavy part is turned, or a part follows the thumb, thin lines stand for ink. Hidden edges belong to the square views only. */
   #layersShown(): Record<Layer, boolean> {
-    const coarse = this.#heavy && this.#moving;
+    const coarse = (this.#heavy || this.#followed !== null) && this.#moving;
     const isSquare = this.#stance !== null && this.#stance !== 'corner';
     return { ink: !coarse, silhouette: !coarse, thin: coarse, hidden: isSquare && !coarse };
   }
 
   /** Something moves: it is drawn in full again once it rests. */
   #stir(): void {
-    if (!this.#heavy) return;
+    if (!this.#heavy && !this.#followed) return;
     this.#moving = true;
     clearTimeout(this.#rest);
     this.#rest = setTimeout(() => {

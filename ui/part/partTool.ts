@@ -43,12 +43,15 @@ interface PartTool {
   points: readonly Vec3[];
   /** Something is pointed at, and said in words: it is marked for as long, whatever else is shown. */
   pointing: Pointing | null;
+  /** A face that was tapped while nothing else was done: what can be done there is offered. */
+  touched: PickedOn | null;
   beginPick(job: PickJob): void;
   setPicked(picked: PickedOn[]): void;
   setMeasuring(on: boolean): void;
   setStage(stage: PartTool['stage']): void;
   show(segments: Float32Array | null, points?: readonly Vec3[]): void;
   pointAt(pointing: Pointing): void;
+  touch(face: PickedOn | null): void;
   end(): void;
 }
 
@@ -60,6 +63,7 @@ const NOTHING = {
   shown: null,
   points: [],
   pointing: null,
+  touched: null,
 };
 
 /** What is being done with the part besides looking at it. One for the app: there is one part view. */
@@ -70,6 +74,7 @@ export const usePartTool = create<PartTool>((set) => ({
   setMeasuring: (measuring) => set({ ...NOTHING, measuring }),
   setStage: (stage) => set({ ...NOTHING, stage }),
   show: (shown, points = []) => set({ shown, points }),
+  touch: (touched) => set({ ...NOTHING, touched }),
   pointAt: (pointing) => set({ ...NOTHING, pointing }),
   end: () => set(NOTHING),
 }));

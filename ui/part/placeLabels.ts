@@ -23,6 +23,8 @@ export interface View {
   height: number;
   /** Corners of the box that holds the part. */
   corners: Vec3[];
+  /** So much of the view's lower left corner is taken by something else, px. */
+  corner?: { width: number; height: number };
 }
 
 /** Label of about this size, for keeping labels apart. */
@@ -179,9 +181,11 @@ const overlaps = (a: Point, b: Point) =>
   Math.abs(a.x - b.x) < LABEL.width && Math.abs(a.y - b.y) < LABEL.height + ROOM;
 
 /** Whether a label stands whole inside the view and on no other. */
-function isFree(label: Point, { width, height }: View, placed: readonly PlacedLabel[]): boolean {
+function isFree(label: Point, { width, height, corner }: View, placed: readonly PlacedLabel[]): boolean {
   const [halfX, halfY] = [LABEL.width / 2 + MARGIN, LABEL.height / 2 + MARGIN];
   const isInside =
     label.x >= halfX && label.x <= width - halfX && label.y >= halfY && label.y <= height - halfY;
-  return isInside && !placed.some((other) => overlaps(other.label, label));
+  const isInCorner =
+    corner !== undefined && label.x < corner.width + halfX && label.y > height - corner.height - halfY;
+  return isInside && !isInCorner && !placed.some((other) => overlaps(other.label, label));
 }

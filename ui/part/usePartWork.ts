@@ -12,9 +12,27 @@ import { patchOfPicks, pickableFor, samePick, usePartTool } from './partTool';
 import { rimOf, segmentsOf } from './pickOnMesh';
 
 /** What is picked, measured or stepped through on the part, for the view and the bar over it. */
-export function usePartWork(repair: Repair, shown: readonly ShownBody[]) {
+export function usePartWork(
+  repair: Repair,
+  shown: readonly ShownBody[],
+  /** Something is offered where a face is tapped. */
+  { canTouch }: { canTouch: boolean },
+) {
   const tool = usePartTool();
-  const { job, picked, measuring, stage, shown: segments, points, pointing, setPicked, end } = tool;
+  const {
+    job,
+    picked,
+    measuring,
+    stage,
+    shown: segments,
+    points,
+    pointing,
+    touched,
+    setPicked,
+    touch,
+    end,
+  } = tool;
+  const isIdle = !job && !measuring && !stage && !pointing;
   const { put } = useChangeRepair(repair);
   const stageMesh = useStageMesh(stage, shown);
 
@@ -24,7 +42,7 @@ export function usePartWork(repair: Repair, shown: readonly ShownBody[]) {
     [shown, stage, stageMesh],
   );
   const marks = useMemo((): SceneMarks => {
-    const picks = picked.flatMap(({ bodyId, picked: one }) => {
+    const picks = [...picked, ...(touched ? [touched] : [])].flatMap(({ bodyId, picked: one }) => {
       const mesh = meshOf(bodyId);
       if (!mesh) return [];
       return one.kind === 'corner' ? [] : [one.kind === 'face' ? rimOf(mesh, one) : segmentsOf(mesh, one)];
@@ -39,15 +57,27 @@ export function usePartWork(repair: Repair, shown: readonly ShownBody[]) {
       segments: [...picks, ...faces, ...[segments, where?.segments].flatMap((one) => one ?? [])],
       points: [...corners, ...points, ...(where?.points ?? [])],
     };
-  }, [picked, segments, points, pointing, meshOf]);
+  }, [picked, touched, segments, points, pointing, meshOf]);
   const pickable = useMemo(
-    () => (job ? pickableFor(job.want) : measuring ? (['corner', 'edge', 'face'] as const) : []),
-    [job, measuring],
+    () =>
+      job
+        ? pickableFor(job.want)
+        : measuring
+          ? (['corner', 'edge', 'face'] as const)
+          : canTouch && isIdle
+            ? (['face'] as const)
+            : [],
+    [job, measuring, canTouch, isIdle],
   );
   const onPick = useCallback(
     (found: PickedOn) => {
       if (measuring) {
         setPicked(picked.length === 1 ? [...picked, found] : [found]);
+        return;
+      }
+      if (canTouch && isIdle) {
+        // A second tap on the same face lets go of it.
+        touch(touched && samePick(touched, found) ? null : found);
         return;
       }
       if (!job || found.bodyId !== job.bodyId) return;
@@ -57,7 +87,7 @@ export function usePartWork(repair: Repair, shown: readonly ShownBody[]) {
       if (!many) setPicked([found]);
       else setPicked(isThere ? picked.filter((one) => !samePick(one, found)) : [...picked, found]);
     },
-    [job, measuring, picked, setPicked],
+    [job, measuring, picked, setPicked, canTouch, isIdle, touch, touched],
   );
   const take = () => {
     const body = repair.bodies.find(({ id }) => id === job?.forBody);

@@ -4,6 +4,12 @@ import { createJSONStorage, persist } from 'zustand/middleware';
 import { BENCH_CALIPER_ID } from '@core/record/model';
 import type { DisplayUnit } from '@core/foundations/quantity';
 
+import { toggled } from './toggled';
+import type { BenchLight } from '../theme/palettes';
+
+/** The light that a person wants on the bench; the device's own is dim where that is set to dark. */
+export type WantedLight = BenchLight | 'device';
+
 /** What one person likes, kept in the browser: it is about the person, not about the repair. */
 interface Preferences {
   unit: DisplayUnit;
@@ -13,10 +19,18 @@ interface Preferences {
   practiceCaliper: boolean;
   /** Readings of each size that a read-through asks for. */
   readingsEach: number;
+  light: WantedLight;
+  /** The hand that holds the phone: keys that are pressed most stand under its thumb. */
+  hand: 'right' | 'left';
+  /** Drawers of the Workshop that are open. */
+  drawers: readonly string[];
   setUnit(unit: DisplayUnit): void;
   setInstrument(quantity: 'length' | 'angle', id: string): void;
   setPracticeCaliper(on: boolean): void;
   setReadingsEach(count: number): void;
+  setLight(light: WantedLight): void;
+  setHand(hand: 'right' | 'left'): void;
+  toggleDrawer(name: string): void;
 }
 
 export const usePreferences = create<Preferences>()(
@@ -26,11 +40,17 @@ export const usePreferences = create<Preferences>()(
       instruments: { length: BENCH_CALIPER_ID, angle: 'protractor' },
       practiceCaliper: false,
       readingsEach: 3,
+      light: 'bright',
+      hand: 'right',
+      drawers: ['For you'],
       setUnit: (unit) => set({ unit }),
       setInstrument: (quantity, id) =>
         set(({ instruments }) => ({ instruments: { ...instruments, [quantity]: id } })),
       setPracticeCaliper: (practiceCaliper) => set({ practiceCaliper }),
       setReadingsEach: (readingsEach) => set({ readingsEach }),
+      setLight: (light) => set({ light }),
+      setHand: (hand) => set({ hand }),
+      toggleDrawer: (name) => set(({ drawers }) => ({ drawers: toggled(drawers, name) })),
     }),
     { name: 'even-spare-preferences', storage: createJSONStorage(() => window.localStorage) },
   ),

@@ -55,7 +55,7 @@ function Found({ name, difference }: { name: string; difference: ShapeDifference
     ? 'The same shape.'
     : [
         addedMm3 > 0 ? `${addedMm3.toFixed(1)} mm³ added.` : '',
-        removedMm3 > 0 ? `${removedMm3.toFixed(1)} mm³ went.` : '',
+        removedMm3 > 0 ? `${removedMm3.toFixed(1)} mm³ removed.` : '',
         furthest ? `Furthest apart by ${show.length(furthest.mm)}, at the ring.` : '',
       ]
         .filter(Boolean)

@@ -9,6 +9,7 @@ export function ChoiceRow({
   chosen = false,
   label,
   onPress,
+  onLook,
 }: {
   title: string;
   note?: string | undefined;
@@ -19,6 +20,8 @@ export function ChoiceRow({
   /** What a screen reader says instead of the title and the number. */
   label?: string;
   onPress(): void;
+  /** A finger or the mouse is on it, or has left it. */
+  onLook?(isOn: boolean): void;
 }) {
   return (
     <Pressable
@@ -26,6 +29,12 @@ export function ChoiceRow({
       accessibilityLabel={label ?? [tag, title, number].filter(Boolean).join(', ')}
       aria-pressed={chosen}
       onPress={onPress}
+      {...(onLook && {
+        onPressIn: () => onLook(true),
+        onPressOut: () => onLook(false),
+        onHoverIn: () => onLook(true),
+        onHoverOut: () => onLook(false),
+      })}
       className={`min-h-[52px] flex-row items-center gap-3 rounded border px-3 py-1.5 active:bg-green-soft ${
         chosen ? 'border-green bg-green-soft' : 'border-line bg-card'
       }`}

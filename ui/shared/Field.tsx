@@ -1,6 +1,8 @@
-import { forwardRef } from 'react';
+import { forwardRef, useImperativeHandle, useRef } from 'react';
 import { Text, TextInput, View, type TextInputProps } from 'react-native';
 
+import type { PadQuantity } from './pad/keys';
+import { usePadField, type PadOfField } from './pad/usePadField';
 import { TermMark } from './TermMark';
 import { termOfLabel } from './termLabels';
 import { colours } from '../theme/colours';
@@ -16,8 +18,17 @@ export const Field = forwardRef<
     unit?: string;
     /** What was typed comes to this, where that is not what stands there: shown before it is kept. */
     worth?: string | null;
+    /** It is for a number: our own keys stand at the foot of the screen while it is typed into. */
+    pad?: PadQuantity | PadOfField;
   }
->(function Field({ label, wrong, unit, worth, multiline, ...input }, ref) {
+>(function Field({ label, wrong, unit, worth, multiline, pad, ...input }, ref) {
+  const own = useRef<TextInput>(null);
+  useImperativeHandle(ref, () => own.current!);
+  const padField = usePadField(own, typeof pad === 'string' ? { quantity: pad } : pad, {
+    value: input.value ?? '',
+    onChangeText: input.onChangeText,
+    onSubmit: input.onSubmitEditing as (() => void) | undefined,
+  });
   return (
     <View className="min-w-0 gap-1">
       <FieldLabel>{label}</FieldLabel>
@@ -25,13 +36,24 @@ export const Field = forwardRef<
         className={`flex-row items-center rounded border bg-card focus-within:outline focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-green ${wrong ? 'border-rust' : 'border-rule'}`}
       >
         <TextInput
-          ref={ref}
+          ref={own}
           accessibilityLabel={label}
           aria-invalid={wrong ? true : undefined}
           multiline={multiline}
           placeholderTextColor={colours.muted}
           className={`min-w-0 flex-1 px-3 font-sans text-[16px] text-ink ${multiline ? 'min-h-[96px] py-2.5' : 'h-11'}`}
           {...input}
+          {...(padField && {
+            inputMode: padField.inputMode,
+            onFocus: (event) => {
+              padField.onFocus();
+              input.onFocus?.(event);
+            },
+            onBlur: (event) => {
+              padField.onBlur(event);
+              input.onBlur?.(event);
+            },
+          })}
         />
         {worth ? (
           <Text role="status" className="shrink-0 pr-3 font-number text-[15px] tabular-nums text-brass">

@@ -4,6 +4,7 @@ import type { z } from 'zod';
 import { comesTo } from '@core/foundations/formula';
 import { showExactly } from '@core/foundations/quantity';
 
+import type { PadQuantity } from './pad/keys';
 import { Field } from './Field';
 import { readNumber, type TypedIn } from './numberFields';
 
@@ -16,6 +17,7 @@ type Given<T extends FieldValues> = {
   multiline?: boolean;
   /** What was typed comes to this, where that is not what stands there. */
   worthOf?(text: string): string | null;
+  pad?: PadQuantity;
 };
 
 /** A line of a form; what is wrong with it stands under it. */
@@ -74,6 +76,7 @@ export function NumberField<T extends FieldValues>({
       {...rest}
       problem={problem}
       worthOf={worthOf}
+      pad={typedIn.unit === 'mm' ? 'length' : 'plain'}
       {...(typedIn.unit ? { unit: typedIn.unit } : {})}
     />
   );

@@ -16,6 +16,7 @@ import {
   drawPicture,
   edgesToShow,
   measure,
+  morphTarget,
   RepairBuilder,
   sharpRoots,
   slideUntil,
@@ -47,6 +48,8 @@ import type {
   BuiltFrom,
   Clearance,
   LyingOnBed,
+  Morph,
+  MorphEnd,
   PickedOn,
   SlideReply,
   SlideWish,
@@ -54,6 +57,9 @@ import type {
   Answered,
   UncheckedBody,
 } from './protocol';
+
+/** Parts that take longer are not followed by the thumb, ms: both ends of a number's range would have to be built as well. */
+const FOLLOWED_MS = 3000;
 
 interface OnBench {
   body: Body;
@@ -72,6 +78,8 @@ export class BodyBench implements Answered<WorkerCalls> {
   #state: RepairState | null = null;
   #numbers: EvaluatedRepair | null = null;
   #builds = 0;
+  /** The longest build of all bodies: that of everything, unless a change is slower. */
+  #longestMs = 0;
 
   constructor(
     private readonly kernel: Kernel,
@@ -89,7 +97,9 @@ export class BodyBench implements Answered<WorkerCalls> {
     const numbers = evaluateRepair(state, workshop);
     this.#numbers = numbers;
     const material = materialIn(numbers.workshop, state.head.materialId);
+    const began = performance.now();
     const allBuilt = this.#builder.build(state.bodies, numbers, this.onStep);
+    this.#longestMs = Math.max(this.#longestMs, performance.now() - began);
     const before = this.#bodies;
     this.#bodies = new Map();
     this.#showWhatStands(allBuilt, before);
@@ -213,6 +223,44 @@ export class BodyBench implements Answered<WorkerCalls> {
     return mesh && transfer(mesh, buffersOf(mesh));
   }
 
+  morph(bodyId: string, now: BuiltFrom, low: BuiltFrom, high: BuiltFrom): Morph | null {
+    // Who waits for a slow part would wait for its ends first.
+    if (this.#longestMs > FOLLOWED_MS) return null;
+    const builder = new RepairBuilder(this.kernel, this.#font);
+    const meshed = ({ state, workshop }: BuiltFrom): SolidMesh | null => {
+      const numbers = evaluateRepair(state, workshop);
+      const built = builder.build(state.bodies, numbers, this.onStep).get(bodyId);
+      const mesh = built?.steps.some((step) => step.state === 'failed') ? null : (built?.mesh() ?? null);
+      return mesh && copyOf(mesh);
+    };
+    const between = (): Morph | null => {
+      const mesh = meshed(now);
+      if (!mesh) return null;
+      const endOf = (from: BuiltFrom): MorphEnd | null => {
+        const end = meshed(from);
+        return end && { mesh: end, target: morphTarget(mesh, end) };
+      };
+      return { mesh, low: endOf(low), high: endOf(high) };
+    };
+    let morph: Morph | null;
+    try {
+      morph = orRefused(between);
+    } finally {
+      builder.dispose();
+    }
+    const ends = morph ? [morph.low, morph.high].filter((end) => end !== null) : [];
+    return (
+      morph &&
+      transfer(morph, [
+        ...buffersOf(morph.mesh),
+        ...ends.flatMap(({ mesh }) => buffersOf(mesh)),
+        ...ends.flatMap(({ target }) =>
+          target ? [target.positions.buffer as ArrayBuffer, target.edges.buffer as ArrayBuffer] : [],
+        ),
+      ])
+    );
+  }
+
   /** Builds a body of other states than that on the bench, and puts them away after what is done with them. */
   #builtAside<T>(
     bodyId: string,
@@ -220,17 +268,16 @@ export class BodyBench implements Answered<WorkerCalls> {
     work: (solids: (TaggedSolid | null)[]) => T | null,
   ): T | null {
     const builders = states.map(() => new RepairBuilder(this.kernel, this.#font));
-    try {
+    const all = () => {
       const solids = states.map(({ state, workshop }, index) => {
         const numbers = evaluateRepair(state, workshop);
         const built = builders[index]!.build(state.bodies, numbers, this.onStep).get(bodyId);
         return built?.steps.some((step) => step.state === 'failed') ? null : (built?.solid ?? null);
       });
       return work(solids);
-    } catch (error) {
-      // They can't be worked with; the screen says so.
-      if (error instanceof KernelRefusal) return null;
-      throw error;
+    };
+    try {
+      return orRefused(all);
     } finally {
       for (const builder of builders) builder.dispose();
     }
@@ -307,6 +354,16 @@ const copyOf = (mesh: SolidMesh): SolidMesh => ({
   indices: mesh.indices.slice(),
   edges: mesh.edges.slice(),
 });
+
+/** What comes of solids that may not be such that they can be worked with: then nothing, and the screen says so. */
+function orRefused<T>(work: () => T | null): T | null {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof KernelRefusal) return null;
+    throw error;
+  }
+}
 
 export const buffersOf = (mesh: SolidMesh): Transferable[] =>
   [mesh.positions, mesh.normals, mesh.indices, mesh.edges].map((array) => array.buffer as ArrayBuffer);

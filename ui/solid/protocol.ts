@@ -17,6 +17,7 @@ import type {
   WeldedMesh,
 } from '@core/shaping/part';
 import type { Fault, Result } from '@core/foundations/fault';
+import type { MorphTarget } from '@core/shaping/solid';
 import type { BedPlace } from '@core/making/printing';
 
 /** What the screen and the worker say to each other. Plain data only; meshes are transferred, not copied. */
@@ -74,6 +75,19 @@ export interface SlideReply {
   other: string | null;
 }
 
+/** Where a part goes when one number of it changes: its mesh now, and at both ends where its points have gone. */
+export interface Morph {
+  mesh: SolidMesh;
+  low: MorphEnd | null;
+  high: MorphEnd | null;
+}
+
+/** A part at the end of a number's range; no target where it has other faces there. An end that can't be built is none. */
+export interface MorphEnd {
+  mesh: SolidMesh;
+  target: MorphTarget | null;
+}
+
 export interface BuildRequest {
   state: RepairState;
   workshop: Workshop;
@@ -121,6 +135,8 @@ export interface WorkerCalls {
   compareShapes(bodyId: string, before: BuiltFrom, after: BuiltFrom): Promise<ShapeDifference | null>;
   /** A body of any state, built for this alone, to be compared with what was scanned; null if it can't be built. */
   meshFrom(bodyId: string, from: BuiltFrom): Promise<SolidMesh | null>;
+  /** A body of one state and at both ends of a number's range, built for this alone; null if it can't be built as it is. */
+  morph(bodyId: string, now: BuiltFrom, low: BuiltFrom, high: BuiltFrom): Promise<Morph | null>;
   measure(first: PickedOn, second: PickedOn | null): Promise<Measured | null>;
   /** The room between a body and each of the others. */
   clearances(bodyId: string): Promise<Clearance[]>;
@@ -142,6 +158,7 @@ export const WORKER_CALLS: Record<keyof WorkerCalls, { quiet?: true; alone?: tru
   showEdges: { quiet: true },
   compareShapes: { alone: true },
   meshFrom: { alone: true },
+  morph: { quiet: true, alone: true },
   measure: { quiet: true },
   clearances: { quiet: true },
 };

@@ -13,15 +13,23 @@ const SETTLED_MS = 1200;
 /** What could not be sent is sent again after this long, ms. */
 const AGAIN_MS = 5000;
 
-/** Keeps the picture in the list of repairs current, once the part has settled. */
-export function useListPicture(repair: Repair, { bodies }: SolidView): void {
+/**
+ * Keeps the picture in the list of repairs current, once the part has settled.
+ *
+ * @param isKept what is built is what is kept, not a draft.
+ */
+export function useListPicture(
+  repair: Repair,
+  { bodies }: SolidView,
+  { isKept = true }: { isKept?: boolean } = {},
+): void {
   const client = useQueryClient();
   const repairId = repair.head.id;
   const spare = repair.bodies.find((body) => body.role === 'spare' && !body.removed);
   const shown = bodies.find(({ bodyId }) => bodyId === spare?.id);
   // Only a sound part that differs from the last one drawn.
   const key =
-    shown?.figures && !shown.outOfDate && shown.findings.length === 0
+    isKept && shown?.figures && !shown.outOfDate && shown.findings.length === 0
       ? `${shown.bodyId}:${shown.build}`
       : null;
   const drawn = useRef<string | null>(null);

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 
-import type { RepairState, Workshop } from '@core/record/model';
+import type { Body, RepairState, Workshop } from '@core/record/model';
 import type { SolidMesh } from '@core/shaping/part';
 
 import { keepPicture, keptPicture } from './keptPictures';
@@ -20,6 +20,8 @@ export interface ShownBody extends Omit<BuiltBody, 'mesh'> {
 
 export interface SolidView {
   bodies: ShownBody[];
+  /** The recipes that they were built from. */
+  of: readonly Body[];
   /** Bodies that are to be looked at in place of those, until they are looked over too. */
   unchecked: readonly UncheckedBody[];
   /** Builds once more what was stopped. */
@@ -31,14 +33,24 @@ export const useBenchStatus = (): BenchStatus =>
   useSyncExternalStore(workbench.subscribe, () => workbench.status);
 
 const NO_BODIES: ShownBody[] = [];
+const NO_RECIPES: readonly Body[] = [];
 const NONE_UNCHECKED: readonly UncheckedBody[] = [];
 
 /** The picture of a part is kept once it has stood for so long, ms. */
 const SETTLED_MS = 1000;
 
-/** Builds the bodies of a repair on the device whenever something changes that they depend on. */
-export function useSolid(state: RepairState | undefined, workshop: Workshop): SolidView {
+/**
+ * Builds the bodies of a repair on the device whenever something changes that they depend on.
+ *
+ * @param isKept the state is what is kept; a draft leaves no picture behind.
+ */
+export function useSolid(
+  state: RepairState | undefined,
+  workshop: Workshop,
+  { isKept = true }: { isKept?: boolean } = {},
+): SolidView {
   const [bodies, setBodies] = useState(NO_BODIES);
+  const [of, setOf] = useState(NO_RECIPES);
   const [unchecked, setUnchecked] = useState(NONE_UNCHECKED);
   const [attempt, setAttempt] = useState(0);
   const shown = useRef(bodies);
@@ -49,6 +61,7 @@ export function useSolid(state: RepairState | undefined, workshop: Workshop): So
     shownRepair.current = repairId;
     shown.current = NO_BODIES;
     setBodies(NO_BODIES);
+    setOf(NO_RECIPES);
     setUnchecked(NONE_UNCHECKED);
     const isWaitedFor = () => shownRepair.current === repairId && shown.current === NO_BODIES;
     if (repairId) {
@@ -77,6 +90,7 @@ export function useSolid(state: RepairState | undefined, workshop: Workshop): So
         if (!reply || shownRepair.current !== repairId) return;
         shown.current = reply.bodies.map((built) => mergeShown(shown.current, built));
         setBodies(shown.current);
+        setOf(state.bodies);
         setUnchecked(NONE_UNCHECKED);
       })
       .catch(() => {
@@ -99,7 +113,7 @@ export function useSolid(state: RepairState | undefined, workshop: Workshop): So
   ]);
 
   useEffect(() => {
-    if (!repairId || bodies === NO_BODIES || bodies.some(({ outOfDate }) => outOfDate)) return;
+    if (!isKept || !repairId || bodies === NO_BODIES || bodies.some(({ outOfDate }) => outOfDate)) return;
     const drawn = bodies.flatMap(({ bodyId, mesh, annotations, centreLines }) =>
       mesh ? [{ bodyId, mesh, annotations, centreLines }] : [],
     );
@@ -108,10 +122,10 @@ export function useSolid(state: RepairState | undefined, workshop: Workshop): So
       keepPicture(repairId, drawn, Date.now()).catch(() => undefined);
     }, SETTLED_MS);
     return () => clearTimeout(timer);
-  }, [repairId, bodies]);
+  }, [isKept, repairId, bodies]);
 
   const rebuild = useCallback(() => setAttempt((count) => count + 1), []);
-  return useMemo(() => ({ bodies, unchecked, rebuild }), [bodies, unchecked, rebuild]);
+  return useMemo(() => ({ bodies, of, unchecked, rebuild }), [bodies, of, unchecked, rebuild]);
 }
 
 const withOne = (all: readonly UncheckedBody[], body: UncheckedBody): readonly UncheckedBody[] => [

@@ -44,6 +44,7 @@ function bench(build: (start: number, watcher: WorkerWatcher) => Promise<BuildRe
       slide: () => Promise.resolve(null),
       compareShapes: () => Promise.resolve(null),
       meshFrom: () => Promise.resolve(null),
+      morph: () => Promise.resolve(null),
     };
     return { worker, end: () => (count.ended += 1) };
   }, LIMITS);
@@ -261,4 +262,13 @@ test('a fault of the program itself is a state of its own, with its step, until 
   expect(count).toEqual({ started: 1, ended: 1 });
   await workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
   expect(workbench.status).toEqual({ kind: 'idle' });
+});
+
+test('a kernel that is begun ahead is the one that builds', async () => {
+  const { workbench, count } = bench(() => Promise.resolve(reply()));
+  workbench.begin();
+  workbench.begin();
+  expect(count.started).toBe(1);
+  await workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
+  expect(count).toMatchObject({ started: 1, ended: 0 });
 });

@@ -144,6 +144,11 @@ export class Workbench {
     });
   }
 
+  /** Fetches and starts the kernel before it is needed, while a person still types. A failure shows at the first build. */
+  begin(): void {
+    void this.#started().catch(() => undefined);
+  }
+
   /** Stops what is being built. The last good solids stay in view. */
   cancel(): void {
     // A build that waits behind a stopped build would only hang in the same place.

@@ -109,13 +109,13 @@ export function StarterForm({
     for (const fit of begun.fits) put('fit', fit);
     for (const made of begun.bodies) put('body', made);
     const usual = asks.length - lengths.size;
-    useNotices.getState().say({
-      text:
-        usual === 0
-          ? `${starter.name}: every number is measured.`
-          : `${starter.name}: ${usual} ${usual === 1 ? 'number is' : 'numbers are'} usual ones, to be measured.`,
-      tone: 'plain',
-    });
+    // With every number measured there is nothing to do but look.
+    if (usual > 0) {
+      useNotices.getState().say({
+        text: `${usual} usual ${usual === 1 ? 'number' : 'numbers'}: measure ${usual === 1 ? 'it' : 'them'} under Sizes.`,
+        tone: 'plain',
+      });
+    }
     onClose();
   };
   return (
@@ -142,6 +142,10 @@ export function StarterForm({
           unit={unit}
           worth={worth(ownValue(typed, key) ?? '', 'length', unit)}
           inputMode="decimal"
+          pad={{
+            quantity: 'length',
+            ...(index < asks.length - 1 ? { action: 'Next' } : { action: 'Begin', act: begin }),
+          }}
           placeholder={`usually ${show.length(usualMm)}`}
           value={ownValue(typed, key) ?? ''}
           onFocus={() => setAt(index)}

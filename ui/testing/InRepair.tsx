@@ -7,7 +7,7 @@ import { RepairContext } from '../inRepair/useRepairContext';
 import { SolidContext } from '../inRepair/useSolidView';
 import type { SolidView } from '../solid/useSolid';
 
-const NOTHING_BUILT: SolidView = { bodies: [], unchecked: [], rebuild: () => {} };
+const NOTHING_BUILT: SolidView = { bodies: [], of: [], unchecked: [], rebuild: () => {} };
 
 /** Puts a part of a screen inside a repair, as a stage finds it; nothing is sent, and nothing is built but what is given. */
 export function InRepair({

@@ -1,4 +1,5 @@
 import { colours } from './colours';
+import { PALETTES, variablesOf } from './palettes';
 
 /** Relative luminance of WCAG 2.2. */
 function luminance(hex: string): number {
@@ -17,34 +18,52 @@ test('contrast is computed as WCAG does', () => {
   expect(contrast('#000000', '#FFFFFF')).toBeCloseTo(21, 5);
 });
 
-const grounds = { paper: colours.paper, card: colours.card, bench: colours.bench };
-const inks = {
-  ink: colours.ink,
-  muted: colours.muted,
-  green: colours.green.DEFAULT,
-  brass: colours.brass.DEFAULT,
-  plum: colours.plum.DEFAULT,
-  rust: colours.rust.DEFAULT,
-  moss: colours.moss.DEFAULT,
-  slate: colours.slate.DEFAULT,
-};
-describe('text has a contrast of at least 4.5 (WCAG AA)', () => {
-  for (const [inkName, ink] of Object.entries(inks)) {
-    test.each(Object.entries(grounds))(`${inkName} on %s`, (_, ground) =>
-      expect(contrast(ink, ground)).toBeGreaterThanOrEqual(4.5),
-    );
-  }
-  test.each(['green', 'brass', 'plum', 'rust', 'moss', 'slate'] as const)('%s on its soft ground', (name) =>
-    expect(contrast(colours[name].DEFAULT, colours[name].soft)).toBeGreaterThanOrEqual(4.5),
-  );
-  test('card on green, ink and rust', () => {
-    for (const ground of [colours.green.DEFAULT, colours.ink, colours.rust.DEFAULT]) {
-      expect(contrast(colours.card, ground)).toBeGreaterThanOrEqual(4.5);
+describe.each(Object.entries(PALETTES))('on a %s bench', (_, palette) => {
+  const grounds = { paper: palette.paper, card: palette.card, bench: palette.bench };
+  const inks = {
+    ink: palette.ink,
+    muted: palette.muted,
+    green: palette.green.DEFAULT,
+    brass: palette.brass.DEFAULT,
+    plum: palette.plum.DEFAULT,
+    rust: palette.rust.DEFAULT,
+    moss: palette.moss.DEFAULT,
+    slate: palette.slate.DEFAULT,
+  };
+  describe('text has a contrast of at least 4.5 (WCAG AA)', () => {
+    for (const [inkName, ink] of Object.entries(inks)) {
+      test.each(Object.entries(grounds))(`${inkName} on %s`, (_, ground) =>
+        expect(contrast(ink, ground)).toBeGreaterThanOrEqual(4.5),
+      );
     }
+    test.each(['green', 'brass', 'plum', 'rust', 'moss', 'slate'] as const)('%s on its soft ground', (name) =>
+      expect(contrast(palette[name].DEFAULT, palette[name].soft)).toBeGreaterThanOrEqual(4.5),
+    );
+    test('card on green, ink and rust', () => {
+      for (const ground of [palette.green.DEFAULT, palette.ink, palette.rust.DEFAULT]) {
+        expect(contrast(palette.card, ground)).toBeGreaterThanOrEqual(4.5);
+      }
+    });
+  });
+
+  test('ink stands out from the faces of a part', () => {
+    for (const face of [palette.putty.DEFAULT, palette.putty.cut]) {
+      expect(contrast(palette.ink, face)).toBeGreaterThanOrEqual(3);
+    }
+  });
+
+  test('borders of controls have a contrast of at least 3 (WCAG 1.4.11)', () => {
+    expect(contrast(palette.rule, palette.card)).toBeGreaterThanOrEqual(3);
+    expect(contrast(palette.rule, palette.paper)).toBeGreaterThanOrEqual(3);
   });
 });
 
-test('borders of controls have a contrast of at least 3 (WCAG 1.4.11)', () => {
-  expect(contrast(colours.rule, colours.card)).toBeGreaterThanOrEqual(3);
-  expect(contrast(colours.rule, colours.paper)).toBeGreaterThanOrEqual(3);
+test('styles go by variables that either bench gives a colour', () => {
+  const names = [colours.ink, colours.green.soft, colours.putty.cut].map((colour) => colour.slice(4, -1));
+  expect(names).toEqual(['--ink', '--green-soft', '--putty-cut']);
+  for (const bench of ['bright', 'dim'] as const) {
+    const variables = variablesOf(bench);
+    for (const name of names) expect(variables[name]).toMatch(/^#[0-9A-F]{6}$/);
+  }
+  expect(variablesOf('dim')['--ink-rgb']).toBe('236 231 219');
 });

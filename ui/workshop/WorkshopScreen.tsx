@@ -4,44 +4,34 @@ import { useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
 import { workshopRows, type Workshop, type WorkshopRowKind, type WorkshopRowOf } from '@core/record/model';
-import { DISPLAY_UNITS, type DisplayUnit } from '@core/foundations/quantity';
 import { resinSetWords } from '@core/reporting/wording';
 import { layerSetIn, layerSetsIn, resinSetIn, resinSetsIn, materialIn } from '@core/record/workshop';
 
 import { newId } from '../api/newId';
 import { useChangeWorkshop, useWorkshop } from '../api/useWorkshop';
 import { ConnectionSign } from '../frame/ConnectionSign';
-import { usePreferences } from '../preferences/usePreferences';
 import { useShow } from '../preferences/useShow';
 import { Button, IconButton } from '../shared/Button';
 import { ChoiceRow } from '../shared/ChoiceRow';
-import { GroupHeading } from '../shared/Heading';
-import { Switch } from '../shared/Switch';
 import { promiseOf } from '../measuring/InstrumentSheet';
 import { colours } from '../theme/colours';
 import { AddFilament } from './AddFilament';
 import { OpenSheet, type Opened } from './OpenSheet';
 import { PutAway } from './PutAway';
 import { clearancesOf, correctionsOf, filamentNote, layerSetNote, materialNote, resinNote } from './rowNotes';
+import { Drawer } from './Drawer';
+import { ForYou } from './ForYou';
 import { KeptGcode } from './KeptGcode';
 import { FAMILY_WORDS, PROCESS_WORDS } from './words';
 
 /** Of a material that begins like another one. */
 const NOT_LOOKED_UP = 'as PETG, not looked up yet';
 
-const UNIT_WORDS: Record<DisplayUnit, string> = {
-  mm: 'mm',
-  cm: 'cm',
-  in: 'inch',
-  fraction: 'inch fractions',
-};
-
 /** What the workshop has and knows: units, instruments, machines and their habits, fits. */
 export function WorkshopScreen() {
   const { workshop } = useWorkshop();
   const put = useChangeWorkshop(workshop);
   const show = useShow();
-  const preferences = usePreferences();
   const [opened, setOpened] = useState<Opened | null>(null);
   const back = () => (router.canGoBack() ? router.back() : router.replace('/'));
   return (
@@ -56,43 +46,8 @@ export function WorkshopScreen() {
       </View>
       <ConnectionSign />
       <ScrollView role="main" contentContainerClassName="w-full max-w-[640px] gap-5 self-center p-4 pb-12">
-        <View className="gap-1.5">
-          <GroupHeading>Lengths are shown in</GroupHeading>
-          <Switch<DisplayUnit>
-            label="Unit"
-            options={DISPLAY_UNITS.map((id) => ({ id, word: UNIT_WORDS[id] }))}
-            value={preferences.unit}
-            onChange={preferences.setUnit}
-          />
-          <Text className="font-label text-[13.5px] text-muted">
-            Only for you, in this browser. Any unit can be typed anywhere: 1 3/16 in, 3.2 cm, 38.20.
-          </Text>
-        </View>
-        <View className="gap-1.5">
-          <GroupHeading>A read-through takes of each size</GroupHeading>
-          <Switch
-            label="Readings of each size"
-            options={['1', '2', '3', '5'].map((id) => ({ id, word: id === '1' ? '1 reading' : id }))}
-            value={String(preferences.readingsEach)}
-            onChange={(count) => preferences.setReadingsEach(Number(count))}
-          />
-        </View>
-        <View className="gap-1.5">
-          <GroupHeading>Practice caliper</GroupHeading>
-          <Switch
-            label="Practice caliper"
-            options={[
-              { id: 'off', word: 'Put away' },
-              { id: 'on', word: 'On the bench' },
-            ]}
-            value={preferences.practiceCaliper ? 'on' : 'off'}
-            onChange={(id) => preferences.setPracticeCaliper(id === 'on')}
-          />
-          <Text className="font-label text-[13.5px] text-muted">
-            It types readings of a few things that lie on the practice bench, as real calipers do.
-          </Text>
-        </View>
-        <RowsGroup heading="Instruments">
+        <ForYou />
+        <Drawer name="Instruments" count={shown(workshop, 'instrument').length}>
           {shown(workshop, 'instrument').map((row) => (
             <ChoiceRow
               key={row.id}
@@ -105,8 +60,8 @@ export function WorkshopScreen() {
             label="Add an instrument"
             onPress={() => setOpened({ what: 'instrument', row: newLike(workshop.instruments[0]!) })}
           />
-        </RowsGroup>
-        <RowsGroup heading="Machines and what they do to sizes">
+        </Drawer>
+        <Drawer name="Machines and what they do to sizes" count={shown(workshop, 'machine').length}>
           {shown(workshop, 'machine').map((row) => (
             <ChoiceRow
               key={row.id}
@@ -119,8 +74,8 @@ export function WorkshopScreen() {
             label="Add a machine"
             onPress={() => setOpened({ what: 'machine', row: newLike(workshop.machines[0]!) })}
           />
-        </RowsGroup>
-        <RowsGroup heading="Materials">
+        </Drawer>
+        <Drawer name="Materials" count={shown(workshop, 'material').length}>
           {shown(workshop, 'material').map((row) => (
             <ChoiceRow
               key={row.id}
@@ -139,8 +94,8 @@ export function WorkshopScreen() {
               })
             }
           />
-        </RowsGroup>
-        <RowsGroup heading="Filaments">
+        </Drawer>
+        <Drawer name="Filaments" count={shown(workshop, 'filament').length}>
           {shown(workshop, 'filament').map((row) => (
             <ChoiceRow
               key={row.id}
@@ -150,8 +105,8 @@ export function WorkshopScreen() {
             />
           ))}
           <AddFilament workshop={workshop} onAdd={(row) => setOpened({ what: 'filament', row })} />
-        </RowsGroup>
-        <RowsGroup heading="Print settings">
+        </Drawer>
+        <Drawer name="Print settings" count={layerSetsIn(workshop).length}>
           {layerSetsIn(workshop).map((row) => (
             <ChoiceRow
               key={row.id}
@@ -164,8 +119,11 @@ export function WorkshopScreen() {
             label="Add settings"
             onPress={() => setOpened({ what: 'layerSet', row: newLike(layerSetIn(workshop, undefined)) })}
           />
-        </RowsGroup>
-        <RowsGroup heading="Resins and settings for them">
+        </Drawer>
+        <Drawer
+          name="Resins and settings for them"
+          count={shown(workshop, 'resin').length + resinSetsIn(workshop).length}
+        >
           {shown(workshop, 'resin').map((row) => (
             <ChoiceRow
               key={row.id}
@@ -186,8 +144,8 @@ export function WorkshopScreen() {
             label="Add settings for resin"
             onPress={() => setOpened({ what: 'resinSet', row: newLike(resinSetIn(workshop, undefined)) })}
           />
-        </RowsGroup>
-        <RowsGroup heading="Fits: clearance on the diameter at 6 mm">
+        </Drawer>
+        <Drawer name="Fits: clearance on the diameter at 6 mm" count={shown(workshop, 'fitTable').length}>
           {shown(workshop, 'fitTable').map((row) => (
             <ChoiceRow
               key={row.id}
@@ -196,7 +154,7 @@ export function WorkshopScreen() {
               onPress={() => setOpened({ what: 'fitTable', row })}
             />
           ))}
-        </RowsGroup>
+        </Drawer>
         <KeptGcode />
         <PutAway workshop={workshop} onSave={put} />
       </ScrollView>
@@ -217,12 +175,3 @@ const newLike = <T extends { name: string }>(row: T): T => ({
   name: '',
   removed: false,
 });
-
-function RowsGroup({ heading, children }: { heading: string; children: React.ReactNode }) {
-  return (
-    <View className="gap-1.5">
-      <GroupHeading>{heading}</GroupHeading>
-      {children}
-    </View>
-  );
-}

@@ -37,10 +37,11 @@ export function deviationOf(found: WeldedMesh, spare: WeldedMesh, painting: Pain
   const fromSpare = Float64Array.from({ length: POINTS }, (_, sample) =>
     gapTo(found, pointAt(own, 3 * sample)),
   );
+  const offAt = rememberedOffs(spare);
   return {
     offs: offsOf(found, spare),
-    furthestOut: furthest(painting, spare, 1),
-    furthestIn: furthest(painting, spare, -1),
+    furthestOut: furthest(painting, offAt, 1),
+    furthestIn: furthest(painting, offAt, -1),
     fromSpare: fromSpare.sort(),
     scale: scaleOver(found, spare),
   };
@@ -58,7 +59,11 @@ export function offsOf(found: WeldedMesh, spare: WeldedMesh): Float64Array {
  * The middle or corner of a triangle that is furthest out (1) or in (-1). Distances change by no more than one goes: a triangle whose middle is off by less than the
  * furthest yet, less its own reach, holds no corner that is further.
  */
-function furthest({ corners, offs }: Painting, spare: WeldedMesh, way: 1 | -1): Deviation['furthestOut'] {
+function furthest(
+  { corners, offs }: Painting,
+  offAt: (at: Vec3) => number,
+  way: 1 | -1,
+): Deviation['furthestOut'] {
   const order = Uint32Array.from(offs.keys()).sort((a, b) => way * (offs[b]! - offs[a]!));
   const reach = longestSide(corners);
   const [first] = order;
@@ -69,11 +74,24 @@ function furthest({ corners, offs }: Painting, spare: WeldedMesh, way: 1 | -1): 
     if (way * offs[triangle]! + reach <= (found?.mm ?? 0)) break;
     for (let corner = 0; corner < 3; corner += 1) {
       const at = pointAt(corners, 9 * triangle + 3 * corner);
-      const mm = way * offOf(spare, at);
+      const mm = way * offAt(at);
       if (mm > (found?.mm ?? 0)) found = { mm, at };
     }
   }
   return found;
+}
+
+/** How far points are out of the spare, each looked at once: six triangles meet at a corner, and both ways ask for it. */
+function rememberedOffs(spare: WeldedMesh): (at: Vec3) => number {
+  const known = new Map<string, number>();
+  return (at) => {
+    const key = at.join();
+    const before = known.get(key);
+    if (before !== undefined) return before;
+    const off = offOf(spare, at);
+    known.set(key, off);
+    return off;
+  };
 }
 
 const pointAt = (points: Float64Array | Float32Array, at: number): Vec3 => [

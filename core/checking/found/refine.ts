@@ -78,7 +78,11 @@ function shareFacing(found: Samples, spare: WeldedMesh, place: Matrix4): number 
 const outOf = ({ positions, indices }: WeldedMesh, at: number) =>
   new Vector3(...crossOf(positions, indices, at)).normalize();
 
-/** Brings a piece nearer round by round, until it stays or the rounds are over. */
+/** Rounds that may bring nothing, and the share of its worth that is nothing: what is trimmed by turns goes to and fro, and what is elsewhere wanders. */
+const IDLE_ROUNDS = 5;
+const NOTHING = 1e-4;
+
+/** Brings a piece nearer round by round, until it stays, comes no nearer, or the rounds are over. @returns the nearest of them. */
 export function refined(
   found: Samples,
   spare: WeldedMesh,
@@ -89,7 +93,8 @@ export function refined(
 ): Aligned {
   const place = start.clone();
   const [point, normal] = [new Vector3(), new Vector3()];
-  let laid: Aligned = { place, worth: Infinity };
+  let best: Aligned = { place: start, worth: Infinity };
+  let improved = 0;
   const before = new NearBefore(found);
   for (let round = 0; round < ROUNDS[how]; round += 1) {
     const pairs: { at: Vector3; out: Vector3; off: number; mm: number }[] = [];
@@ -112,13 +117,15 @@ export function refined(
       pairs.map(({ mm }) => mm),
       found.points.length / 3,
     );
-    laid = { place: place.clone(), worth };
+    if (byAll || worth < best.worth * (1 - NOTHING)) improved = round;
+    if (byAll || worth < best.worth) best = { place: place.clone(), worth };
+    if (round - improved >= IDLE_ROUNDS) break;
     const step = stepTo(byAll ? pairs : pairs.filter(({ mm }) => mm <= withinMm));
     if (!step) break;
     place.premultiply(step.move);
     if (step.mm < STEP_MM[how]) break;
   }
-  return laid;
+  return best;
 }
 
 /** Where points were in the round before, and how far from the spare: they are at most as much further from it as they were moved. */

@@ -2,8 +2,13 @@ import { z } from 'zod';
 
 import { Id, line } from './ids';
 
-/** `off`: kept in the recipe, and left out when it is built. */
-export const step = { id: Id, note: line(200).optional(), off: z.literal(true).optional() };
+/** `off`: kept in the recipe, and left out when it is built. `heading`: of the section that begins with it. */
+export const step = {
+  id: Id,
+  note: line(200).optional(),
+  off: z.literal(true).optional(),
+  heading: line(60).optional(),
+};
 
 /**
  * What a step does with the solid it makes: joins it, takes it away, keeps what both have in common, or leaves it apart

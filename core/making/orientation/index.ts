@@ -1,2 +1,3 @@
+export { alikeOrientations, type DrawnOrientation } from './alike';
 export { rotationDown } from './rotationDown';
 export { rotatedDown, type RotatedDown } from './rotatedDown';

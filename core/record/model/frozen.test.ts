@@ -252,6 +252,17 @@ test('one of version 13 says what a printer takes in', () => {
   expect([before.takesArcs, before.linesPerSecond]).toEqual([undefined, undefined]);
 });
 
+test('one of version 14 says where sections of a recipe begin', () => {
+  const headingsIn = (name: string) => opened(name).repair.bodies[0]!.steps.map(({ heading }) => heading);
+  expect(headingsIn('version-14.json').slice(0, 4)).toEqual([
+    'Body',
+    undefined,
+    'Holes for the pins',
+    undefined,
+  ]);
+  expect(headingsIn('version-13.json').every((heading) => heading === undefined)).toBe(true);
+});
+
 test('what misses a list today is no file of the first weeks', () => {
   const file = JSON.parse(readFileSync(join(FOLDER, 'version-1.json'), 'utf8')) as {
     repair: Record<string, unknown>;

@@ -29,7 +29,7 @@ export const MadeReading = z.strictObject({
 export type MadeReading = z.infer<typeof MadeReading>;
 
 /**
- * One fit of what was tried: what it was asked to be, what came out, and how it went. What it was asked to be is kept as it was, since
+ * One fit of what was tried: the working size that was asked for, the size that was made, and how it fits. The asked size is kept as it was, since
  * fits and machines change later. Lengths mm, on the diameter.
  */
 export const TrialResult = z.strictObject({

@@ -1,3 +1,4 @@
+export { isPrinter } from './isPrinter';
 export { INSTRUMENTS, instrumentIn, leastShared, permissibleError } from './instruments';
 export { jawError } from './jaws';
 export { MACHINES, correctionOf, machineIn, NORMAL_95, type Asked, type WorkedCorrection } from './machines';

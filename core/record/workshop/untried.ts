@@ -1,5 +1,7 @@
 import type { FeatureKind, Process } from '@core/record/model';
 
+import { isPrinter } from './isPrinter';
+
 /**
  * What may be true of a machine before anything is measured that it made. Printers differ in kind and not only in degree (one prints true, one
  * shrinks by a hundredth, one leaves small holes much smaller), so no single normal belief holds: there are several, each with a weight, and what
@@ -28,7 +30,7 @@ const OF_OTHERS: readonly StartingBelief[] = [
 ];
 
 export const startingBeliefs = (process: Process): readonly StartingBelief[] =>
-  process === 'printing' || process === 'resin' ? OF_PRINTERS : OF_OTHERS;
+  isPrinter({ process }) ? OF_PRINTERS : OF_OTHERS;
 
 /** How many times the stated scatter the true one may be, with how likely that is: log-normal, a factor of 1.6 either way. */
 export const SCATTER_TIMES: readonly { times: number; weight: number }[] = (() => {
@@ -73,7 +75,7 @@ export function untriedDoubts(
   sizeMm: number,
 ): DoubtPart[] {
   const { smallMm2, featureMm, makeMm } = BESIDES;
-  const prints = process === 'printing' || process === 'resin';
+  const prints = isPrinter({ process });
   return startingBeliefs(process).flatMap(({ weight, offsetTimes, scale }) => {
     const plain = Math.hypot(offsetTimes * offsetMm, scale * sizeMm);
     if (!prints) return [{ share: weight, standardMm: plain, scatterMm }];

@@ -7,6 +7,7 @@ import { layerSetSentence, resinSetSentence } from '@core/reporting/wording';
 import {
   layerPrinterIn,
   layerSetIn,
+  isPrinter,
   machineIn,
   materialIn,
   resinPrinterIn,
@@ -31,16 +32,15 @@ export function asMade({ materialId, machineId }: RepairHead, body: Body, worksh
   return {
     material: materialIn(workshop, materialId).name,
     printer: machine.name,
-    laid:
-      machine.process === 'printing' || isResin
-        ? {
-            down,
-            settings: isResin
-              ? resinSetSentence(resinSetIn(workshop, settings))
-              : layerSetSentence(layerSetIn(workshop, settings)),
-            bedMm: broad === undefined || deep === undefined ? null : [broad, deep],
-          }
-        : null,
+    laid: isPrinter(machine)
+      ? {
+          down,
+          settings: isResin
+            ? resinSetSentence(resinSetIn(workshop, settings))
+            : layerSetSentence(layerSetIn(workshop, settings)),
+          bedMm: broad === undefined || deep === undefined ? null : [broad, deep],
+        }
+      : null,
   };
 }
 

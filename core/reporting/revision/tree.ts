@@ -19,7 +19,7 @@ export function parentOf(revision: Revision, revisions: readonly Revision[]): st
   return revision.state.head.standsOn ?? before?.letter ?? null;
 }
 
-/** All revisions in the order in which they were frozen, each with where it came from and how it went. */
+/** All revisions in the order in which they were frozen, each with the revision before it and the result of its trial. */
 export function branchesOf({ revisions, trials }: Pick<Repair, 'revisions' | 'trials'>): Branch[] {
   return revisions.map((revision, index) => {
     const from = parentOf(revision, revisions);

@@ -23,7 +23,7 @@ export function layerWarningSentence(warning: LayerWarning): string {
   }
 }
 
-/** "3 walls of 0.45 mm, 5 solid layers on top and 4 below, filled by 20 %": how a part is laid; lines are as wide as the printer has them. */
+/** "3 walls of 0.45 mm, 5 solid layers on top and 4 below, filled by 20 %": print settings in words; a line is as wide as the printer makes it. */
 export const settingsWords = (
   {
     layerMm,

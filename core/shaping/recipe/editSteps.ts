@@ -1,15 +1,13 @@
 import type { Step, Value } from '@core/record/model';
 import { ownValue } from '@core/foundations/own';
 
-/** Recipes with one thing changed. All give a new list and leave the old one alone. */
+/** Recipes with one thing changed. All give a new list and leave the old one alone. A section begins where it began, whichever step that is. */
 
 export function withStepMoved(steps: readonly Step[], id: string, by: -1 | 1): Step[] {
   const from = steps.findIndex((step) => step.id === id);
   const to = from + by;
   if (from < 0 || to < 0 || to >= steps.length) return [...steps];
-  const moved = [...steps];
-  [moved[from], moved[to]] = [moved[to]!, moved[from]!];
-  return moved;
+  return withStepTo(steps, id, to);
 }
 
 /** With a step switched off, or on again. */
@@ -23,12 +21,21 @@ export function withStepSwitched(steps: readonly Step[], id: string): Step[] {
 
 /** With a copy of a step right after it. */
 export function withStepCopied(steps: readonly Step[], id: string, newId: string): Step[] {
-  return steps.flatMap((step) => (step.id === id ? [step, { ...step, id: newId }] : [step]));
+  return steps.flatMap((step) => (step.id === id ? [step, { ...withoutHeading(step), id: newId }] : [step]));
 }
 
 export function withoutStep(steps: readonly Step[], id: string): Step[] {
-  return steps.filter((step) => step.id !== id);
+  const at = steps.findIndex((step) => step.id === id);
+  return steps
+    .filter((_, index) => index !== at)
+    .map((step, index) => (index === at ? beginning(step, steps[at]) : step));
 }
+
+/** A step that takes the place of one: the section that began there begins with it, unless one of its own does. */
+const beginning = (step: Step, before: Step | undefined): Step =>
+  before?.heading === undefined || step.heading !== undefined ? step : { ...step, heading: before.heading };
+
+const withoutHeading = ({ heading: _, ...step }: Step): Step => step as Step;
 
 /** Whatever stands at a path of a step: `outline.length`, `rows.2`. */
 export function dataAt(step: Step, path: string): unknown {
@@ -78,9 +85,14 @@ export function withStepAfter(steps: readonly Step[], after: string | null, adde
 
 /** With a step taken out and put where another stood. */
 export function withStepTo(steps: readonly Step[], id: string, to: number): Step[] {
-  const step = steps.find((one) => one.id === id);
-  if (!step) return [...steps];
-  const others = steps.filter((one) => one !== step);
+  const from = steps.findIndex((step) => step.id === id);
+  const others = withoutStep(steps, id);
   const at = Math.max(0, Math.min(to, others.length));
-  return [...others.slice(0, at), step, ...others.slice(at)];
+  if (from < 0 || at === from) return [...steps];
+  const step = withoutHeading(steps[from]!);
+  const next = others[at];
+  // Moved up to where a section begins, it is the first of that section.
+  if (at > from || next?.heading === undefined) return [...others.slice(0, at), step, ...others.slice(at)];
+  const first = { ...step, heading: next.heading };
+  return [...others.slice(0, at), first, withoutHeading(next), ...others.slice(at + 1)];
 }

@@ -1,6 +1,6 @@
 import { edgesOfferedBy, type EdgeRule, type OwnEdges, type Step, type StepOf } from '@core/record/model';
 
-import { choice, type Option, type SentencePart } from './parts';
+import { choice, type ChoiceFigure, type Option, type SentencePart } from './parts';
 
 /** Where edges are, in words; `steps` are those of the recipe, for naming the one meant. */
 function edgeWords(rule: EdgeRule, steps: readonly Step[]): string {
@@ -31,6 +31,27 @@ function edgeWords(rule: EdgeRule, steps: readonly Step[]): string {
       if (isPlate) return 'the top and bottom edges of the plate';
       return `the outer edges${onlyOne(steps, hasRims) ? '' : ` of ${stepWord(rule.of)}`}`;
     }
+  }
+}
+
+/** How a rule is drawn; edges that were picked are seen on the part alone. */
+function edgeFigure(rule: EdgeRule): ChoiceFigure | null {
+  switch (rule.edges) {
+    case 'insides':
+      return 'edgesInsides';
+    case 'between':
+      return 'edgesBetween';
+    case 'all':
+      return 'edgesAll';
+    case 'mouths':
+      return 'edgesMouths';
+    case 'upright':
+      return 'edgesUpright';
+    case 'rims':
+      return rule.end === 'top' ? 'edgesTop' : rule.end === 'bottom' ? 'edgesBottom' : 'edgesRims';
+    case 'face':
+    case 'picked':
+      return null;
   }
 }
 
@@ -92,11 +113,15 @@ export function edgeChoice(step: StepOf<'chamfer' | 'fillet'>, steps: readonly S
     },
   ];
   return choice('which edges', ({ patch }) => same(patch.where), [
-    ...all.map((one): Option => ({
-      word: edgeWords(one.rule, steps),
-      patch: { where: one.rule },
-      group: one.group,
-    })),
+    ...all.map((one): Option => {
+      const figure = edgeFigure(one.rule);
+      return {
+        word: edgeWords(one.rule, steps),
+        patch: { where: one.rule },
+        group: one.group,
+        ...(figure ? { figure } : {}),
+      };
+    }),
     ...picks,
   ]);
 }

@@ -3,6 +3,8 @@ export { listed } from './listed';
 /** The pieces that the sentences of steps are made of. */
 export {
   type Option,
+  CHOICE_FIGURES,
+  type ChoiceFigure,
   type PickWanted,
   type PlainKind,
   type Column,
@@ -33,6 +35,6 @@ export {
   floorOption,
   standing,
 } from './places';
-export { outlineParts, turnParts } from './outlines';
+export { outlineAs, outlineParts, turnParts } from './outlines';
 export { edgeChoice, stepsBefore } from './edges';
 export { mirroredWhat, repeatedWhat } from './someSteps';

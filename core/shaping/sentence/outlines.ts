@@ -17,6 +17,7 @@ import {
   plainNumber,
   setting,
   words,
+  type ChoiceFigure,
   type Option,
   type SentencePart,
 } from './parts';
@@ -36,6 +37,18 @@ const OUTLINE_NAMES: Record<PlainShape, string> = {
   points: 'an outline of points',
   gear: 'a toothed gear',
   rack: 'a toothed rack',
+};
+const OUTLINE_FIGURES: Record<PlainShape, ChoiceFigure> = {
+  circle: 'outlineCircle',
+  ellipse: 'outlineEllipse',
+  rectangle: 'outlineRectangle',
+  slot: 'outlineSlot',
+  polygon: 'outlinePolygon',
+  sector: 'outlineSector',
+  hull: 'outlineHull',
+  points: 'outlinePoints',
+  gear: 'outlineGear',
+  rack: 'outlineRack',
 };
 
 /** The main measure of an outline, to carry over into another. */
@@ -124,9 +137,10 @@ export function outlineParts(
   });
   const taken = 'Taken from elsewhere';
   const offered: Option[] = [
-    ...names.map(([name, word]) =>
-      as(word, name === outline.shape ? outline : outlineAs(name, outline), 'Of its own'),
-    ),
+    ...names.map(([name, word]) => ({
+      ...as(word, name === outline.shape ? outline : outlineAs(name, outline), 'Of its own'),
+      figure: OUTLINE_FIGURES[name],
+    })),
     ...layouts.map(({ id, name }) =>
       as(
         `a band round the points of ${name}`,

@@ -7,6 +7,48 @@ import {
 } from '@core/record/model';
 import { ownValue } from '@core/foundations/own';
 
+/** Choices that are drawn where they are made; each is built from its example. */
+export const CHOICE_FIGURES = [
+  'outlineCircle',
+  'outlineEllipse',
+  'outlineRectangle',
+  'outlineSlot',
+  'outlinePolygon',
+  'outlineSector',
+  'outlineHull',
+  'outlinePoints',
+  'outlineGear',
+  'outlineRack',
+  'depthThrough',
+  'depthFlat',
+  'depthPointed',
+  'headSeat',
+  'headSink',
+  'headNut',
+  'nutFar',
+  'nutMouth',
+  'nutSide',
+  'patternRow',
+  'patternGrid',
+  'patternRoundAxle',
+  'patternRoundPoint',
+  'patternPath',
+  'patternPoints',
+  'edgesUpright',
+  'edgesRims',
+  'edgesTop',
+  'edgesBottom',
+  'edgesMouths',
+  'edgesAll',
+  'edgesInsides',
+  'edgesBetween',
+  'threadOutside',
+  'threadInside',
+  'betweenStraight',
+  'betweenSmooth',
+] as const;
+export type ChoiceFigure = (typeof CHOICE_FIGURES)[number];
+
 /** Other words, and what of the step they stand for, by the path of each thing they set: `outline`, `sections.1.turn`. */
 export interface Option {
   word: string;
@@ -15,6 +57,8 @@ export interface Option {
   pick?: PickWanted;
   /** What it stands among, in a long list. Options of a group follow each other. */
   group?: string;
+  /** The drawing that it is chosen by. */
+  figure?: ChoiceFigure;
 }
 
 /**
@@ -127,12 +171,12 @@ export function setting<T>(
   field: string,
   what: string,
   value: T,
-  options: readonly (readonly [T, string])[],
+  options: readonly (readonly [T, string, ChoiceFigure?])[],
 ): SentencePart {
   return choice(
     what,
     ({ patch }) => ownValue(patch, field) === value,
-    options.map(([of, word]) => ({ word, patch: { [field]: of } })),
+    options.map(([of, word, figure]) => ({ word, patch: { [field]: of }, ...(figure ? { figure } : {}) })),
   );
 }
 

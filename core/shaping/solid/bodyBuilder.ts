@@ -294,7 +294,7 @@ export class BodyBuilder {
       keysOfOthers.push(other.value.key);
     }
     const font = step.kind === 'text' && surroundings.font !== null;
-    const own = JSON.stringify([{ ...step, note: undefined }, resolved.value, of, keysOfOthers, font]);
+    const own = JSON.stringify([{ ...step, ...WORDS_ALONE }, resolved.value, of, keysOfOthers, font]);
     const hair = this.#second.hairOf(own);
     const merge = this.#second.merges(own);
     const key = `${own} ${hair} ${merge}`;
@@ -439,6 +439,9 @@ function addTo(earlier: Map<string, StepNumbers>, numbers: StepNumbers): void {
   }
   earlier.set(numbers.step.id, numbers);
 }
+
+/** What a step says to people and not to the kernel. */
+const WORDS_ALONE = { note: undefined, heading: undefined };
 
 const NOTHING_DRAWN: Drawn = { annotations: [], centreLines: [] };
 

@@ -4,16 +4,34 @@ import { type Shape, meshOf, scoped, type Scope, type TaggedSolid, partsOf } fro
 import type { Picture } from '@core/record/model';
 import { type SolidMesh, RIGHT, TOWARDS, flat, round } from '@core/shaping/part';
 
+import { seenOnMesh } from './seenOnMesh';
+
 /** Coarse: a picture is a few centimetres of screen. */
 const PICTURE_QUALITY = { gapMm: 0.2, angle: 0.25 };
 
 /** Points on a curved edge. */
 const CURVE_POINTS = 24;
 
+/** With more free-form faces than this, as a thread has, the kernel's hidden-line removal takes minutes (kernel-notes). */
+const FREE_FORM_MOST = 16;
+
 /** A line drawing of a solid seen from the corner: filled outline and visible edges, hidden ones left out. */
 export function drawPicture(solid: TaggedSolid, key: string): Picture {
-  return { key, outline: outlineOf(meshOf(solid, PICTURE_QUALITY)), edges: visibleEdges(solid) };
+  const mesh = meshOf(solid, PICTURE_QUALITY);
+  const isSlow = freeFormFaces(solid) > FREE_FORM_MOST;
+  return { key, outline: outlineOf(mesh), edges: isSlow ? seenOnMesh(mesh) : visibleEdges(solid) };
 }
+
+const freeFormFaces = ({ kernel, shape }: TaggedSolid): number =>
+  scoped(
+    (scope) =>
+      partsOf(kernel, scope, shape, 'TopAbs_FACE').filter(
+        (face) =>
+          scope
+            .keep(new kernel.BRepAdaptor_Surface(scope.keep(kernel.TopoDS.Face(face)), false))
+            .GetType() === 'GeomAbs_BSplineSurface',
+      ).length,
+  );
 
 /** The union of all triangles that face the viewer, as seen: its loops. */
 function outlineOf({ positions, indices }: SolidMesh): number[][] {

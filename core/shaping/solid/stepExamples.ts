@@ -1,33 +1,17 @@
-import { numberValue, type OutlineShape, type Step, type StepKind } from '@core/record/model';
+import type { StepKind } from '@core/record/model';
 
-/** A recipe that shows what a kind of step does: what is there before, the step, and the other body where it needs one. */
-export interface StepExample {
-  before: readonly Step[];
-  step: Step;
-  other?: readonly Step[];
-}
-
-const ANGLES = new Set(['turn', 'tilt', 'angle', 'count', 'sides', 'scale', 'shift', 'point']);
-/** Plain numbers of a step as values, however deep; angles, counts and factors stay plain. */
-const valued = (of: unknown, key = ''): unknown => {
-  if (typeof of === 'number') return ANGLES.has(key) ? of : numberValue(of);
-  if (Array.isArray(of)) return of.map((one) => valued(one));
-  if (typeof of !== 'object' || of === null) return of;
-  return Object.fromEntries(Object.entries(of).map(([name, value]) => [name, valued(value, name)]));
-};
-const step = (kind: StepKind, fields: object, id: string = kind): Step =>
-  ({ id, kind, ...(valued(fields) as object) }) as Step;
-const outline = (shape: OutlineShape['shape'], fields: object) => ({ shape, ...fields });
-const rectangle = (length: number, breadth: number) =>
-  outline('rectangle', { length, breadth, cornerRadius: 0 });
-const raised = (of: object, height: number | 'through', more: object = {}, id = 'base'): Step =>
-  step('extrude', { effect: 'add', outline: of, turn: 0, height, on: 'bottom', x: 0, y: 0, ...more }, id);
-
-const BLOCK = [raised(rectangle(40, 28), 12)];
-const PLATE = [raised(rectangle(44, 30), 5)];
-const WHEEL = [step('disc', { diameter: 40, width: 12, on: 'top', x: 0, y: 0 }, 'wheel')];
-const MIDDLE = { on: 'top', x: 0, y: 0 };
-const ADDED = { effect: 'add', ...MIDDLE };
+import {
+  ADDED,
+  BLOCK,
+  MIDDLE,
+  outline,
+  PLATE,
+  raised,
+  rectangle,
+  step,
+  WHEEL,
+  type StepExample,
+} from './exampleSteps';
 
 /** What each kind of step is drawn by, where one is chosen. Lengths in mm. */
 export const STEP_EXAMPLES: Readonly<Record<StepKind, StepExample>> = {

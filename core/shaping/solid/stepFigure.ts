@@ -1,5 +1,6 @@
 import { evaluateRepair } from '@core/fitting/fit';
 import type { Body, Step, StepKind } from '@core/record/model';
+import type { ChoiceFigure } from '@core/shaping/sentence';
 import type { Kernel } from '@core/shaping/kernel';
 import type { StepFigure } from '@core/shaping/steps/figures';
 import type { Font } from '@core/shaping/text';
@@ -7,6 +8,8 @@ import type { Font } from '@core/shaping/text';
 import { figureState } from './figureState';
 import { drawPicture } from './picture';
 import { RepairBuilder } from './repairBuilder';
+import { CHOICE_EXAMPLES } from './choiceExamples';
+import type { StepExample } from './exampleSteps';
 import { STEP_EXAMPLES } from './stepExamples';
 
 /** What is nearer to an edge than this is on it, mm; its curves are drawn by chords. */
@@ -17,24 +20,35 @@ const ON_EDGE_MM = 0.06;
  *
  * @param font for letters; without one those can't be drawn.
  */
-export function stepFigure(kernel: Kernel, kind: StepKind, font?: Font): StepFigure {
-  const { before, step, other } = STEP_EXAMPLES[kind];
+export const stepFigure = (kernel: Kernel, kind: StepKind, font?: Font): StepFigure =>
+  exampleFigure(kernel, kind, STEP_EXAMPLES[kind], font);
+
+/** Draws what a choice does, by its example. */
+export const choiceFigure = (kernel: Kernel, of: ChoiceFigure): StepFigure =>
+  exampleFigure(kernel, of, CHOICE_EXAMPLES[of]);
+
+function exampleFigure(
+  kernel: Kernel,
+  name: string,
+  { before, step, other, cut = [] }: StepExample,
+  font?: Font,
+): StepFigure {
   const beside = other ? [bodyOf('other', other, 'counterpart')] : [];
   const drawn = (steps: readonly Step[]) => {
-    const state = figureState(kind, { bodies: [bodyOf('part', steps, 'spare'), ...beside] });
+    const state = figureState(name, { bodies: [bodyOf('part', steps, 'spare'), ...beside] });
     const builder = new RepairBuilder(kernel, font);
     try {
       const built = builder.build(state.bodies, evaluateRepair(state)).get('part')!;
       const failed = built.steps.find((one) => one.state === 'failed');
       if (!built.solid || failed)
-        throw new Error(`The example of ${kind} is not built: ${JSON.stringify(failed)}`);
-      return drawPicture(built.solid, kind);
+        throw new Error(`The example of ${name} is not built: ${JSON.stringify(failed)}`);
+      return drawPicture(built.solid, name);
     } finally {
       builder.dispose();
     }
   };
-  const after = drawn([...before, step]);
-  const was = before.length === 0 ? [] : drawn(before).edges;
+  const after = drawn([...before, step, ...cut]);
+  const was = before.length === 0 ? [] : drawn([...before, ...cut]).edges;
   const made = after.edges.flatMap((edge, index) => (was.some((one) => liesOn(edge, one)) ? [] : [index]));
   // Where everything is new, nothing stands out; what was there before is drawn thin.
   const isAllNew = made.length === after.edges.length;

@@ -26,6 +26,7 @@ import { Button } from '../../shared/Button';
 import { Field, Wrong } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
 import { problemOf } from '../../shared/problem';
+import { usePadHost } from '../../shared/pad/PadHost';
 import { Sheet } from '../../shared/Sheet';
 import { Switch } from '../../shared/Switch';
 import { ConstructionFigure, FigureLines } from './ConstructionFigure';
@@ -72,7 +73,7 @@ export function DeriveSheet({
   return (
     <Sheet title={`How is ${size.tag} worked out?`} onClose={onClose}>
       {draft.by === 'formula' ? (
-        <FormulaEditor draft={draft} onChange={setDraft} />
+        <FormulaEditor draft={draft} quantity={quantity} onChange={setDraft} />
       ) : (
         <ConstructionEditor
           size={size}
@@ -175,14 +176,23 @@ function ChooseConstruction({
 
 function FormulaEditor({
   draft,
+  quantity,
   onChange,
 }: {
+  quantity: Quantity;
   draft: Extract<Derivation, { by: 'formula' }>;
   onChange(draft: Derivation): void;
 }) {
   const { numbers } = useRepairContext();
   const show = useShow();
   const ambiguous = ambiguityIn(draft.text, draft.unit);
+  const tags = [...numbers.sizes.values()].map(({ size, result }) => ({
+    tag: size.tag,
+    number: isKnown(result) ? show.value(result.value, size.quantity) : null,
+    spoken: `Add ${size.tag}, ${size.name}`,
+  }));
+  // The pad has them as keys.
+  const hasPad = usePadHost().shown !== null;
   return (
     <View className="gap-2">
       <Field
@@ -191,22 +201,21 @@ function FormulaEditor({
         autoFocus
         autoCapitalize="characters"
         maxLength={200}
+        pad={{ quantity, tags, action: 'Done', isFormula: true }}
         value={draft.text}
         onChangeText={(text) => onChange({ ...draft, text })}
         wrong={ambiguous ? problemOf(ambiguous) : undefined}
       />
       <View className="flex-row flex-wrap gap-1.5">
-        {[...numbers.sizes.values()].map(({ size, result }) => (
+        {(hasPad ? [] : tags).map(({ tag, number, spoken }) => (
           <Pressable
-            key={size.id}
+            key={tag}
             accessibilityRole="button"
-            accessibilityLabel={`Add ${size.tag}, ${size.name}`}
-            onPress={() => onChange({ ...draft, text: `${draft.text}${size.tag}` })}
+            accessibilityLabel={spoken}
+            onPress={() => onChange({ ...draft, text: `${draft.text}${tag}` })}
             className="min-h-[44px] justify-center rounded border border-line bg-card px-2.5"
           >
-            <Text className="font-number text-[15px] text-ink">
-              {`${size.tag} ${isKnown(result) ? show.value(result.value, size.quantity) : '?'}`}
-            </Text>
+            <Text className="font-number text-[15px] text-ink">{`${tag} ${number ?? '?'}`}</Text>
           </Pressable>
         ))}
       </View>

@@ -14,6 +14,7 @@ import { ChoiceRow } from '../../shared/ChoiceRow';
 import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
 import { problemOf, type Problem } from '../../shared/problem';
+import { PadAction } from '../../shared/pad/PadAction';
 import { Sheet } from '../../shared/Sheet';
 
 /** Chooses a size or types a number for an input; or begins a size that is still to be taken. */
@@ -77,6 +78,7 @@ export function SourceSheet({
         label={`Type ${quantity === 'count' ? 'the count' : 'it'}`}
         {...(quantity === 'count' ? {} : { unit: quantity === 'angle' ? '°' : show.word })}
         worth={worth(text, quantity)}
+        pad={{ quantity, action: 'Use this number' }}
         value={text}
         onChangeText={(next) => {
           setText(next);
@@ -85,7 +87,7 @@ export function SourceSheet({
         onSubmitEditing={typed}
         wrong={wrong}
       />
-      <Button label="Use this number" onPress={typed} />
+      <PadAction label="Use this number" onPress={typed} />
     </Sheet>
   );
 }

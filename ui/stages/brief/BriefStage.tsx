@@ -10,6 +10,7 @@ import { materialIn } from '@core/record/workshop';
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button } from '../../shared/Button';
+import { Columns } from '../../shared/Columns';
 import { Field } from '../../shared/Field';
 import { nameField } from '../../shared/nameField';
 import { HowItLies } from './HowItLies';
@@ -63,37 +64,47 @@ export function BriefStage() {
   );
   return (
     <ScrollView contentContainerClassName="gap-5 p-4 pb-8">
-      {field('name', 'Name')}
-      {field('place', 'Where it belongs')}
-      {field('whatBroke', 'What broke, how and why; what the part must withstand', true)}
-      <View className="items-start">
-        <Button
-          label={
-            repair.photos.some(({ removed }) => !removed)
-              ? 'Mark on a photo where it broke'
-              : 'Add a photo of the break'
-          }
-          onPress={() => router.push(`/repair/${head.id}/photos`)}
-        />
-      </View>
-      <WhereItLives brief={brief} onChange={change} />
-      <HowItLies
-        brief={brief}
-        spare={repair.bodies.find(({ role, removed }) => role === 'spare' && !removed)}
-        onSpare={(body) => put('body', body)}
-      />
-      <OldPart brief={brief} onChange={change} />
-      <WhatToMakeItOf
-        brief={brief}
-        materialId={head.materialId}
-        onMaterial={(materialId) =>
-          put(
-            'head',
-            { ...head, materialId },
-            `It is to be made of ${materialIn(numbers.workshop, materialId).name}.`,
-          )
+      <Columns
+        first={
+          <>
+            {field('name', 'Name')}
+            {field('place', 'Where it belongs')}
+            {field('whatBroke', 'What broke, how and why; what the part must withstand', true)}
+            <View className="items-start">
+              <Button
+                label={
+                  repair.photos.some(({ removed }) => !removed)
+                    ? 'Mark on a photo where it broke'
+                    : 'Add a photo of the break'
+                }
+                onPress={() => router.push(`/repair/${head.id}/photos`)}
+              />
+            </View>
+            <WhereItLives brief={brief} onChange={change} />
+          </>
         }
-        onChange={change}
+        second={
+          <>
+            <HowItLies
+              brief={brief}
+              spare={repair.bodies.find(({ role, removed }) => role === 'spare' && !removed)}
+              onSpare={(body) => put('body', body)}
+            />
+            <OldPart brief={brief} onChange={change} />
+            <WhatToMakeItOf
+              brief={brief}
+              materialId={head.materialId}
+              onMaterial={(materialId) =>
+                put(
+                  'head',
+                  { ...head, materialId },
+                  `It is to be made of ${materialIn(numbers.workshop, materialId).name}.`,
+                )
+              }
+              onChange={change}
+            />
+          </>
+        }
       />
       <Button
         tone="primary"

@@ -91,6 +91,7 @@ export function WhatToMakeItOf({
             <Field
               label="Costs"
               inputMode="decimal"
+              pad="plain"
               value={bought.cost}
               onChangeText={(cost) => setBought({ ...bought, cost })}
               onBlur={keep}
@@ -100,6 +101,7 @@ export function WhatToMakeItOf({
             <Field
               label="Takes, days"
               inputMode="decimal"
+              pad="plain"
               value={bought.days}
               onChangeText={(days) => setBought({ ...bought, days })}
               onBlur={keep}

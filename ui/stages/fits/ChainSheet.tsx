@@ -26,7 +26,6 @@ export function ChainSheet({ chain, onClose }: { chain: Chain; onClose(): void }
   const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
   const show = useShow();
-  const worth = useWorth();
   const unit = typedUnitOf(show.unit);
   const shownLimit = (mm: number | null) => (mm === null ? '' : show.number(mm).replace('−', '-'));
   const [name, setName] = useState(chain.name);
@@ -73,10 +72,10 @@ export function ChainSheet({ chain, onClose }: { chain: Chain; onClose(): void }
       <GroupHeading>It will do between</GroupHeading>
       <View className="flex-row gap-3">
         <View className="flex-1">
-          <Field label="Smallest" unit={show.word} worth={worth(from)} value={from} onChangeText={setFrom} />
+          <LengthField label="Smallest" value={from} onChange={setFrom} />
         </View>
         <View className="flex-1">
-          <Field label="Largest" unit={show.word} worth={worth(to)} value={to} onChangeText={setTo} />
+          <LengthField label="Largest" value={to} onChange={setTo} />
         </View>
       </View>
       {wrong ? <Wrong text={wrong} /> : null}
@@ -157,7 +156,6 @@ function wordsOfSize(numbers: Numbers, id: string): string {
 function AddLink({ onAdd }: { onAdd(link: ChainLink): void }) {
   const { numbers } = useRepairContext();
   const show = useShow();
-  const worth = useWorth();
   const [chosen, setChosen] = useState('number');
   const [text, setText] = useState('');
   const [plusMinus, setPlusMinus] = useState('');
@@ -210,21 +208,43 @@ function AddLink({ onAdd }: { onAdd(link: ChainLink): void }) {
       <View className="flex-row gap-2">
         {chosen === 'number' ? (
           <View className="flex-1">
-            <Field label="Length" unit={show.word} worth={worth(text)} value={text} onChangeText={setText} />
+            <LengthField label="Length" value={text} onChange={setText} />
           </View>
         ) : null}
         <View className="flex-1">
-          <Field
+          <LengthField
             label={chosen === 'number' ? 'Plus or minus' : 'Plus or minus, if not as known'}
-            unit={show.word}
-            worth={worth(plusMinus)}
             value={plusMinus}
-            onChangeText={setPlusMinus}
+            onChange={setPlusMinus}
           />
         </View>
       </View>
       {wrong ? <Wrong text={wrong} /> : null}
       <Button label="Add this link" onPress={add} />
     </View>
+  );
+}
+
+/** A length of a chain, in this person's unit. */
+function LengthField({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  onChange(text: string): void;
+}) {
+  const show = useShow();
+  const worth = useWorth();
+  return (
+    <Field
+      label={label}
+      unit={show.word}
+      pad="length"
+      worth={worth(value)}
+      value={value}
+      onChangeText={onChange}
+    />
   );
 }

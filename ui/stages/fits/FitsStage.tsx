@@ -4,6 +4,7 @@ import { ScrollView, View } from 'react-native';
 import { DeletedRows } from '../../inRepair/DeletedRows';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button } from '../../shared/Button';
+import { Columns, useTwoColumns } from '../../shared/Columns';
 import { EmptyState } from '../../shared/EmptyState';
 import { AddFitSheet } from './AddFitSheet';
 import { Chains } from './Chains';
@@ -15,6 +16,8 @@ export function FitsStage() {
   const [adding, setAdding] = useState(false);
   const fits = [...numbers.fits.values()];
   const counterparts = [...numbers.sizes.values()].filter(({ size }) => size.of === 'counterpart');
+  const hasTwo = useTwoColumns();
+  const cards = fits.map((entry) => <FitCard key={entry.fit.id} {...entry} />);
   return (
     <View className="flex-1">
       <ScrollView contentContainerClassName="gap-4 p-4">
@@ -31,9 +34,14 @@ export function FitsStage() {
           />
         ) : (
           <>
-            {fits.map((entry) => (
-              <FitCard key={entry.fit.id} {...entry} />
-            ))}
+            {hasTwo ? (
+              <Columns
+                first={cards.filter((_, at) => at % 2 === 0)}
+                second={cards.filter((_, at) => at % 2 === 1)}
+              />
+            ) : (
+              cards
+            )}
             <Button tone="primary" label="Add a fit" onPress={() => setAdding(true)} />
           </>
         )}

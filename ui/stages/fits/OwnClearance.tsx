@@ -68,6 +68,7 @@ export function OwnClearance({ fit, onChange }: { fit: Fit; onChange(mm: number 
         label={`Clearance ${twoSides ? (per === 'both' ? 'on the diameter' : 'per side') : 'on the one side'}; below zero is tight`}
         unit={show.word}
         worth={worth(text)}
+        pad={{ quantity: 'length', action: 'Keep' }}
         value={text}
         onChangeText={(next) => {
           setText(next);

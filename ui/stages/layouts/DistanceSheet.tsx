@@ -24,6 +24,7 @@ import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
 import { Picker } from '../../shared/Picker';
 import { problemOf, type Problem } from '../../shared/problem';
+import { PadAction } from '../../shared/pad/PadAction';
 import { Sheet } from '../../shared/Sheet';
 import { Switch } from '../../shared/Switch';
 import { distanceWords, endWords, OVER_WORDS, withDistance, withoutDistance } from './editLayout';
@@ -141,6 +142,7 @@ export function DistanceSheet({
         label="Distance"
         unit={show.word}
         worth={worth(text)}
+        pad={{ quantity: 'length', action: 'Use this number' }}
         value={text}
         onChangeText={(next) => {
           setText(next);
@@ -149,7 +151,7 @@ export function DistanceSheet({
         onSubmitEditing={typed}
         wrong={wrong}
       />
-      <Button label="Use this number" onPress={typed} />
+      <PadAction label="Use this number" onPress={typed} />
       {known ? (
         <>
           <Button

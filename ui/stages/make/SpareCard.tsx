@@ -5,11 +5,12 @@ import { Text, View } from 'react-native';
 import { SPARE_FORMATS, type SpareFormat } from '@core/making/formats';
 import type { Body } from '@core/record/model';
 import { findingSentence, growthWords, sentenceOf } from '@core/reporting/wording';
-import { growthOf, machineIn, materialIn } from '@core/record/workshop';
+import { growthOf, isPrinter, machineIn, materialIn } from '@core/record/workshop';
 
 import { useNotices } from '../../api/notices';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useSolidView } from '../../inRepair/useSolidView';
+import { ChooseAPrinter } from '../../layers/ChooseAPrinter';
 import { Button } from '../../shared/Button';
 import { Heading } from '../../shared/Heading';
 import { workbench } from '../../solid/useSolid';
@@ -29,6 +30,7 @@ export function SpareCard({ body }: { body: Body }) {
   const growth = growthOf(machine);
   const ready = figures !== null && figures !== undefined && findings.length === 0 && !shown?.outOfDate;
 
+  const slice = () => router.push(`/repair/${repair.head.id}/layers?body=${body.id}`);
   const download = async (format: SpareFormat) => {
     setBusy(format);
     try {
@@ -82,11 +84,11 @@ export function SpareCard({ body }: { body: Body }) {
           {`${machine.name}: it shrinks, so the files are larger by ${growthWords(growth)}, once and in all sizes. The sizes above are what comes out.`}
         </Text>
       ) : null}
-      <Button
-        label="Slice it"
-        disabled={!ready}
-        onPress={() => router.push(`/repair/${repair.head.id}/layers?body=${body.id}`)}
-      />
+      {isPrinter(machine) ? (
+        <Button label="Slice it" disabled={!ready} onPress={slice} />
+      ) : (
+        <ChooseAPrinter onChosen={slice} />
+      )}
       <View className="flex-row gap-2">
         {SPARE_FORMATS.map(({ id, name }) => (
           <Button

@@ -1,25 +1,21 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 
-import { withStepAfter } from '@core/shaping/recipe';
-import {
-  factsOfKind,
-  nextLetter,
-  STEP_KINDS,
-  type Body,
-  type StepGroup,
-  type StepKind,
-} from '@core/record/model';
-import { newStep } from '@core/shaping/steps';
+import { factsOfKind, STEP_KINDS, type Body, type StepGroup, type StepKind } from '@core/record/model';
+import { findSteps, likelyNext } from '@core/shaping/steps';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
 import { useRepairContext } from '../../inRepair/useRepairContext';
+import { useShownDraft } from '../../inRepair/draft';
 import { Button } from '../../shared/Button';
+import { EmptyState } from '../../shared/EmptyState';
+import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
 import { Sheet } from '../../shared/Sheet';
 import { StarterSheet } from './StarterSheet';
 import { StepTile } from './StepTile';
+import { useNewStep } from './useNewStep';
 
 /** Verbs by what one is about to do. */
 const GROUPS: Record<StepGroup, string> = {
@@ -41,9 +37,10 @@ export function AddStepSheet({
   after?: string;
   onClose(): void;
 }) {
-  const { repair, numbers } = useRepairContext();
+  const { repair } = useRepairContext();
   const { put } = useChangeRepair(repair);
   const [starters, setStarters] = useState(false);
+  const [typed, setTyped] = useState('');
   const place = after === undefined ? body.steps.length : body.steps.findIndex(({ id }) => id === after) + 1;
   const before = body.steps.slice(0, place);
   const hasOther = repair.bodies.some(({ id, removed }) => !removed && id !== body.id);
@@ -52,26 +49,23 @@ export function AddStepSheet({
     if (needs === undefined) return true;
     return needs === 'otherBody' ? hasOther : before.some((step) => step.kind === needs);
   };
+  const withNew = useNewStep(body);
+  const [tried, setTried] = useState<StepKind | null>(null);
+  useShownDraft(tried && withNew(tried, 'tried', before));
   const add = (kind: StepKind) => {
-    const step = newStep(
-      kind,
-      {
-        body: { ...body, steps: before },
-        state: repair,
-        numbers,
-        nextRevision: nextLetter(repair.revisions.map(({ letter }) => letter)),
-      },
-      newId(),
-    );
-    const steps = withStepAfter(body.steps, before.at(-1)?.id ?? null, step);
-    put('body', { ...body, steps }, `Step ${place + 1} added.`);
+    put('body', withNew(kind, newId(), before), `Step ${place + 1} added.`);
     onClose();
   };
   if (starters) return <StarterSheet body={body} onClose={onClose} />;
   const tiles = (kinds: readonly StepKind[]) => (
     <View className="flex-row flex-wrap gap-2">
       {kinds.filter(isPossible).map((kind) => (
-        <StepTile key={kind} kind={kind} onPress={() => add(kind)} />
+        <StepTile
+          key={kind}
+          kind={kind}
+          onPress={() => add(kind)}
+          onLook={(isOn) => setTried(isOn ? kind : null)}
+        />
       ))}
     </View>
   );
@@ -89,14 +83,45 @@ export function AddStepSheet({
       </Sheet>
     );
   }
+  const shown = findSteps(typed, STEP_KINDS.filter(isPossible));
+  const likely = likelyNext(before).filter((kind) => shown.includes(kind));
+  const groups = [
+    { name: 'Likely next', kinds: likely },
+    ...Object.entries(GROUPS).map(([group, name]) => ({
+      name,
+      kinds: shown.filter((kind) => factsOfKind(kind).group === group && !likely.includes(kind)),
+    })),
+  ];
   return (
-    <Sheet title={after === undefined ? 'Add a step' : `Add a step after step ${place}`} onClose={onClose}>
-      {Object.entries(GROUPS).map(([group, name]) => (
-        <View key={group} className="gap-1.5">
-          <GroupHeading>{name}</GroupHeading>
-          {tiles(STEP_KINDS.filter((kind) => factsOfKind(kind).group === group))}
-        </View>
-      ))}
+    <Sheet
+      showsPart
+      title={after === undefined ? 'Add a step' : `Add a step after step ${place}`}
+      onClose={onClose}
+    >
+      <Field
+        label="Find a step"
+        placeholder="bearing, snap, handle, slot…"
+        value={typed}
+        onChangeText={setTyped}
+        autoCorrect={false}
+        onSubmitEditing={() => {
+          if (typed.trim() !== '' && shown.length === 1) add(shown[0]!);
+        }}
+      />
+      {shown.length === 0 ? (
+        <EmptyState
+          text={`Nothing here is called “${typed.trim()}”. Try another word for it, or clear the search.`}
+          action={{ label: 'Clear the search', onPress: () => setTyped('') }}
+        />
+      ) : null}
+      {groups.map(({ name, kinds }) =>
+        kinds.length === 0 ? null : (
+          <View key={name} className="gap-1.5">
+            <GroupHeading>{name}</GroupHeading>
+            {tiles(kinds)}
+          </View>
+        ),
+      )}
     </Sheet>
   );
 }

@@ -2,11 +2,15 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 
 import type { Body, EdgeRule, Step } from '@core/record/model';
-import type { Option, PickWanted, SentencePart } from '@core/shaping/sentence';
+import { withPatch } from '@core/shaping/recipe';
+import type { ChoiceFigure, Option, PickWanted, SentencePart } from '@core/shaping/sentence';
+import { CHOICE_DRAWINGS } from '@core/shaping/steps/choiceFigures';
 
+import { useShownDraft } from '../../inRepair/draft';
 import { usePartTool } from '../../part/partTool';
 import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';
+import { DrawnTile } from '../../shared/DrawnTile';
 import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
 import { Sheet } from '../../shared/Sheet';
@@ -34,6 +38,9 @@ export function ChoiceSheet({
   onClose(): void;
 }) {
   const { show } = usePartTool();
+  const [tried, setTried] = useState<Option | null>(null);
+  const isNew = tried !== null && !tried.pick && tried.word !== choice.text;
+  useShownDraft(isNew ? { ...body, steps: withPatch(body.steps, step.id, tried.patch) } : null);
   const [search, setSearch] = useState('');
   const [looked, setLooked] = useState<Option | null>(null);
   const counts = useEdgeCounts(body, step, choice);
@@ -62,35 +69,61 @@ export function ChoiceSheet({
       // Rules that catch nothing are no choice, unless one of them holds now.
       (word === choice.text || counts?.get(word) !== 0),
   );
+  const isChosen = (option: Option) => (looked ? looked === option : option.word === choice.text);
   return (
-    <Sheet title={`Change ${choice.what}`} onClose={() => leave(onClose)}>
+    <Sheet title={`Change ${choice.what}`} showsPart onClose={() => leave(onClose)}>
       {choice.options.length >= SEARCH_FROM ? (
         <Field label="Find" value={search} onChangeText={setSearch} autoCorrect={false} />
       ) : null}
-      <View className="gap-1.5">
-        {options.map((option, index) => (
-          <View key={option.word} className="gap-1.5">
-            {option.group && option.group !== options[index - 1]?.group ? (
-              <GroupHeading>{option.group}</GroupHeading>
-            ) : null}
+      {inGroups(options).map(({ group, drawn, rows }) => (
+        <View key={group} className="gap-1.5">
+          {group ? <GroupHeading>{group}</GroupHeading> : null}
+          <View className="flex-row flex-wrap gap-2">
+            {drawn.map((option) => (
+              <DrawnTile
+                key={option.word}
+                figure={CHOICE_DRAWINGS[option.figure]}
+                title={option.word}
+                note={edgeCount(counts?.get(option.word))}
+                chosen={isChosen(option)}
+                onPress={() => press(option)}
+                onLook={(isOn) => setTried(isOn && !counts ? option : null)}
+              />
+            ))}
+          </View>
+          {rows.map((option) => (
             <ChoiceRow
+              key={option.word}
               title={option.word}
               note={edgeCount(counts?.get(option.word))}
-              chosen={looked ? looked === option : option.word === choice.text}
+              chosen={isChosen(option)}
               onPress={() => press(option)}
+              onLook={(isOn) => setTried(isOn && !counts ? option : null)}
             />
-            {looked === option ? (
-              <Button
-                tone="primary"
-                label="Use these edges"
-                onPress={() => leave(() => onTake(option.patch))}
-              />
-            ) : null}
-          </View>
-        ))}
-      </View>
+          ))}
+          {looked && (drawn as Option[]).concat(rows).includes(looked) ? (
+            <Button
+              tone="primary"
+              label="Use these edges"
+              onPress={() => leave(() => onTake(looked.patch))}
+            />
+          ) : null}
+        </View>
+      ))}
     </Sheet>
   );
+}
+
+type DrawnOption = Option & { figure: ChoiceFigure };
+const isDrawn = (option: Option): option is DrawnOption => option.figure !== undefined;
+
+/** Options of a group, the drawn ones first. */
+function inGroups(options: readonly Option[]) {
+  const groups = [...new Set(options.map(({ group = '' }) => group))];
+  return groups.map((group) => {
+    const own = options.filter((option) => (option.group ?? '') === group);
+    return { group, drawn: own.filter(isDrawn), rows: own.filter((option) => !isDrawn(option)) };
+  });
 }
 
 const edgeCount = (count: number | undefined) =>

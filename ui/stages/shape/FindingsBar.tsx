@@ -4,6 +4,7 @@ import { Pressable, Text, View } from 'react-native';
 import { cautionSentence, findingSentence } from '@core/reporting/wording';
 import { materialIn } from '@core/record/workshop';
 
+import { useBuiltDraft } from '../../inRepair/draft';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useSolidView } from '../../inRepair/useSolidView';
 import type { ShownBody } from '../../solid/useSolid';
@@ -18,6 +19,8 @@ export function FindingsBar({ bodyId, action }: { bodyId: string; action: React.
   const figures = body?.figures;
   const between = useBetween(bodyId);
   const [open, setOpen] = useState(false);
+  // While something is tried, these are the figures of what is tried.
+  const isDraft = useBuiltDraft() !== null;
   const recipe = repair.bodies.find(({ id }) => id === bodyId);
   // While a step fails, what is said of the part before it would only distract.
   const cautions = body?.outOfDate ? [] : [...between, ...(body?.cautions ?? [])];
@@ -28,31 +31,12 @@ export function FindingsBar({ bodyId, action }: { bodyId: string; action: React.
   );
   const sound = figures?.closed && !body?.outOfDate;
   return (
-    <View className="gap-2 border-t border-line bg-paper px-4 py-2">
+    <View className="gap-2 border-t border-line bg-paper px-4 py-1.5">
       {problems.map((finding) => (
         <Text key={finding.code} role="alert" className="font-medium text-[14px] text-rust">
           {findingSentence(finding)}
         </Text>
       ))}
-      {first && recipe ? (
-        <Pressable
-          accessibilityRole="button"
-          accessibilityLabel={`${cautions.length} worth a look`}
-          onPress={() => setOpen(true)}
-          className="min-h-[44px] flex-row items-center gap-3 rounded active:bg-green-soft"
-        >
-          <Text
-            role="status"
-            numberOfLines={2}
-            className="min-w-0 flex-1 font-medium text-[13.5px] leading-5 text-brass"
-          >
-            {cautionSentence(first, placeIn(recipe))}
-          </Text>
-          <View className="min-h-[32px] min-w-[44px] items-center justify-center rounded border border-rule bg-card px-2">
-            <Text className="font-number text-[14px] text-ink">{`Look${cautions.length > 1 ? ` (${cautions.length})` : ''}`}</Text>
-          </View>
-        </Pressable>
-      ) : null}
       {open && recipe ? (
         <CautionSheet body={recipe} cautions={cautions} onClose={() => setOpen(false)} />
       ) : null}
@@ -60,6 +44,7 @@ export function FindingsBar({ bodyId, action }: { bodyId: string; action: React.
         {figures ? (
           <View className="flex-1" role="group" aria-label="Findings">
             <Text className="font-number text-[15px] tabular-nums text-ink">
+              {isDraft ? 'If kept: ' : ''}
               <Text className={sound ? 'text-moss' : 'text-rust'}>{solidWords(body)}</Text>
               {` · ${figures.massG.toFixed(1)} g ${material}`}
             </Text>
@@ -74,6 +59,22 @@ export function FindingsBar({ bodyId, action }: { bodyId: string; action: React.
               : 'Nothing built yet'}
           </Text>
         )}
+        {first && recipe ? (
+          <Pressable
+            accessibilityRole="button"
+            accessibilityLabel={`${cautions.length} worth a look`}
+            onPress={() => setOpen(true)}
+            className="min-h-[44px] max-w-[120px] justify-center rounded border border-brass bg-brass-soft px-2.5 active:opacity-80"
+          >
+            <Text numberOfLines={1} className="font-semibold text-[14px] text-brass">
+              {`Look${cautions.length > 1 ? ` (${cautions.length})` : ''}`}
+            </Text>
+            {/* Said once when it is found; shown in the sheet. */}
+            <Text role="status" className="sr-only">
+              {cautionSentence(first, placeIn(recipe))}
+            </Text>
+          </Pressable>
+        ) : null}
         {action}
       </View>
     </View>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 
 import { evaluateRepair } from '@core/fitting/fit';
-import type { Body, PlainQuantity, Repair, Step, Value } from '@core/record/model';
+import type { Body, Repair, Step } from '@core/record/model';
 import { liftedBody, liftedSteps } from '@core/shaping/recipe';
 import { spokenSentence } from '@core/shaping/sentence';
 import { stepSentence } from '@core/shaping/steps';
@@ -11,9 +11,8 @@ import { newId } from '../../api/newId';
 import { useChangeRepair, useRepair } from '../../api/useRepair';
 import { useRepairs } from '../../api/useRepairs';
 import { useWorkshop } from '../../api/useWorkshop';
-import { lengthOf, numberOf, showPlain } from '../../inRepair/labelOf';
 import { useRepairContext } from '../../inRepair/useRepairContext';
-import { useShow } from '../../preferences/useShow';
+import { useShownNumber } from '../../inRepair/useShownNumber';
 import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';
 import { EmptyState } from '../../shared/EmptyState';
@@ -76,12 +75,7 @@ function Bodies({ from, into, onClose }: { from: Repair; into: Body; onClose(): 
   const { workshop } = useWorkshop();
   const numbers = evaluateRepair(from, workshop);
   const bodies = from.bodies.filter(({ removed, steps }) => !removed && steps.length > 0);
-  const show = useShow();
-  const shown = (value: Value, input?: PlainQuantity) => {
-    const number = input ? numberOf(value, input, numbers) : lengthOf(value, numbers);
-    if (number === null) return '?';
-    return input ? showPlain(show, input).number(number) : show.length(number);
-  };
+  const shown = useShownNumber(numbers);
   const bringBody = (body: Body) => {
     put('body', liftedBody(body, numbers, newId), `${body.name} has come from ${from.head.name}.`);
     onClose();

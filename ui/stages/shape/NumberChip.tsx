@@ -47,7 +47,7 @@ export function NumberChip({
         accessibilityLabel={`${what}: ${spoken}`}
         onPress={onPress}
         onLongPress={onTrail}
-        className="min-h-[44px] justify-center"
+        className="-my-[5px] min-h-[44px] justify-center"
       >
         <View
           className={`rounded-sm border-b-2 px-2 py-0.5 ${lost || known === null ? 'border-rust bg-rust-soft' : TONES[tone].box}`}
@@ -64,7 +64,7 @@ export function NumberChip({
           accessibilityRole="button"
           accessibilityLabel={`Trail of ${spoken}`}
           onPress={onTrail}
-          className="h-11 w-5 items-center justify-center"
+          className="-my-[5px] h-11 w-5 items-center justify-center"
         >
           {/* Three dots of a trail. */}
           <View className="gap-[2.5px]">

@@ -1,18 +1,20 @@
 import { useState } from 'react';
 
-import { isTaken, plainFieldAt, sizeValue, type PlainNumber, type Step } from '@core/record/model';
+import { isTaken, plainFieldAt, sizeValue, type Body, type PlainNumber, type Step } from '@core/record/model';
 import { showExactly, typedUnitOf } from '@core/foundations/quantity';
-import { readLetters, readPlain } from '@core/shaping/recipe';
+import { readLetters, readPlain, withPatch } from '@core/shaping/recipe';
 import type { SentencePart } from '@core/shaping/sentence';
 
+import { useShownDraft } from '../../inRepair/draft';
 import { useRepairContext } from '../../inRepair/useRepairContext';
+import { PadAction } from '../../shared/pad/PadAction';
 import { useShow } from '../../preferences/useShow';
-import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';
 import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
 import { problemOf, type Problem } from '../../shared/problem';
 import { Sheet } from '../../shared/Sheet';
+import { DraftState } from './DraftState';
 
 type Plain = Extract<SentencePart, { kind: 'plain' | 'taken' }>;
 
@@ -23,18 +25,24 @@ const LABELS = {
   words: 'Type the letters',
 } as const;
 
-/** Changes a number of a step that is no length: an angle, a count, a factor; or words. */
-export function PlainSheet({
-  step,
-  part,
-  onTake,
-  onClose,
-}: {
+interface Given {
+  body: Body;
   step: Step;
   part: Plain;
   onTake(patch: Record<string, unknown>): void;
   onClose(): void;
-}) {
+}
+
+/** Changes a number of a step that is no length: an angle, a count, a factor; or words. The part follows. */
+export function PlainSheet(given: Given) {
+  return (
+    <Sheet title={`Change the ${given.part.what}`} showsPart onClose={given.onClose}>
+      <PlainForm {...given} />
+    </Sheet>
+  );
+}
+
+function PlainForm({ body, step, part, onTake, onClose }: Given) {
   const { numbers } = useRepairContext();
   const show = useShow();
   const [shown] = useState(() => typedText(part));
@@ -47,14 +55,20 @@ export function PlainSheet({
   };
   // What is not a number alone is shown as what it comes to before it is taken.
   const isAlone = /^[-+]?\d*[.,]?\d*°?$/.test(text.trim());
-  const worked = bounds && !isAlone ? readPlain(text, bounds, numbers, typedUnitOf(show.unit)) : null;
+  const read = bounds ? readPlain(text, bounds, numbers, typedUnitOf(show.unit)) : readLetters(text);
+  const worked = bounds && !isAlone ? read : null;
+  const isTouched = text !== shown || shown === '';
+  const draft =
+    isTouched && read.ok
+      ? { ...body, steps: withPatch(body.steps, step.id, { [part.field]: read.value }) }
+      : null;
+  useShownDraft(draft);
   const take = () => {
     // What is shown is rounded: a number that nobody touched stays what it is.
-    if (text === shown && shown !== '') {
+    if (!isTouched) {
       onClose();
       return;
     }
-    const read = bounds ? readPlain(text, bounds, numbers, typedUnitOf(show.unit)) : readLetters(text);
     if (read.ok) choose(read.value);
     else setWrong(problemOf(read.fault));
   };
@@ -63,8 +77,9 @@ export function PlainSheet({
     input === 'angle' || input === 'count'
       ? [...numbers.sizes.values()].filter(({ size }) => size.quantity === input)
       : [];
+  const action = input === 'words' ? 'Use these letters' : 'Use this number';
   return (
-    <Sheet title={`Change the ${part.what}`} onClose={onClose}>
+    <>
       <Field
         label={LABELS[input]}
         {...(input === 'angle' ? { unit: '°' } : {})}
@@ -73,6 +88,20 @@ export function PlainSheet({
             ? showExactly(worked.value, bounds.quantity === 'factor' ? 'count' : bounds.quantity)
             : null
         }
+        {...(input === 'words'
+          ? {}
+          : {
+              pad: {
+                quantity: input === 'factor' ? 'count' : input,
+                tags: sizes.map(({ size, worked }) => ({
+                  tag: size.tag,
+                  number: worked.ok ? show.value(worked.trail.working, size.quantity) : null,
+                  spoken: `Type ${size.tag}, ${size.name}`,
+                })),
+                action,
+                isFormula: true,
+              },
+            })}
         autoFocus
         value={text}
         onChangeText={(next) => {
@@ -82,11 +111,8 @@ export function PlainSheet({
         onSubmitEditing={take}
         wrong={wrong}
       />
-      <Button
-        tone="primary"
-        label={input === 'words' ? 'Use these letters' : 'Use this number'}
-        onPress={take}
-      />
+      <DraftState body={draft} stepId={step.id} />
+      <PadAction tone="primary" label={action} onPress={take} />
       {sizes.length > 0 ? <GroupHeading>Or take it from a size</GroupHeading> : null}
       {sizes.map(({ size, worked }) => {
         const number = worked.ok ? show.full(worked.trail.working, size.quantity) : 'to take';
@@ -102,7 +128,7 @@ export function PlainSheet({
           />
         );
       })}
-    </Sheet>
+    </>
   );
 }
 

@@ -1,6 +1,6 @@
 import Trash from 'lucide-react-native/icons/trash';
 import { useState } from 'react';
-import { Text, View } from 'react-native';
+import { Pressable, Text, View } from 'react-native';
 
 import { numberValue, type Body, type Step, type Value } from '@core/record/model';
 import { dataAt } from '@core/shaping/recipe';
@@ -8,12 +8,15 @@ import type { SentencePart } from '@core/shaping/sentence';
 import { capital } from '@core/shaping/sentence';
 import { ownValue } from '@core/foundations/own';
 
-import { trailTargetOf } from '../../inRepair/labelOf';
+import { lengthOf, trailTargetOf } from '../../inRepair/labelOf';
 import { openTrail } from '../../inRepair/opened';
+import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button, IconButton } from '../../shared/Button';
 import { Sheet } from '../../shared/Sheet';
 import { colours } from '../../theme/colours';
 import { NumberChip } from './NumberChip';
+import { drawingOfRows } from './rowsDrawing';
+import { RowsFigure } from './RowsFigure';
 import { ValueSheet } from './ValueSheet';
 
 type Rows = Extract<SentencePart, { kind: 'rows' }>;
@@ -37,6 +40,8 @@ export function RowsSheet({
   onClose(): void;
 }) {
   const [editing, setEditing] = useState<{ field: string; what: string } | null>(null);
+  const [lit, setLit] = useState<number | null>(null);
+  const { numbers } = useRepairContext();
   const step = body.steps.find(({ id }) => id === opened.id) ?? opened;
   const rows = (dataAt(step, part.field) ?? []) as Row[];
   const hasArcs = part.field.endsWith('outline.points') || part.field === 'outline.points';
@@ -53,37 +58,43 @@ export function RowsSheet({
     const changed = via ? plain : { ...plain, via: true as const };
     onChange({ [part.field]: rows.map((row, at) => (at === index ? changed : row)) });
   };
+  const drawing = drawingOfRows(
+    rows.map((row) =>
+      Object.fromEntries(
+        part.columns.map(({ key }) => [
+          key,
+          lengthOf((ownValue(row, key) ?? row.diameter) as Value, numbers),
+        ]),
+      ),
+    ),
+    part.columns.map(({ key }) => key),
+    hasArcs,
+  );
   return (
-    <Sheet title={capital(part.text)} onClose={onClose}>
-      {rows.map((row, index) => (
-        <View
-          key={index}
-          role="group"
-          aria-label={`${capital(part.what)} ${index + 1}`}
-          className="border-b border-line pb-1"
-        >
-          <View className="flex-row items-center justify-between">
-            <Text className="font-label text-[14px] text-muted">{`${capital(part.what)} ${index + 1}`}</Text>
-            <View className="flex-row">
-              {hasArcs ? (
-                <Button
-                  tone="quiet"
-                  label={row.via ? 'an arc goes through it' : 'a corner'}
-                  onPress={() => swap(index)}
-                />
-              ) : null}
-              <IconButton
-                label={`Take out ${part.what} ${index + 1}`}
-                disabled={rows.length <= part.least}
-                onPress={() => onChange({ [part.field]: rows.filter((_, at) => at !== index) })}
-              >
-                <Trash size={18} color={colours.muted} />
-              </IconButton>
-            </View>
-          </View>
-          <View className="flex-row flex-wrap items-center gap-x-2">
+    <Sheet title={capital(part.text)} showsPart onClose={onClose}>
+      {drawing ? <RowsFigure drawing={drawing} lit={lit} /> : null}
+      <View>
+        <View aria-hidden className="flex-row items-center gap-1.5 border-b border-line pb-1">
+          <View className="w-6" />
+          {part.columns.map(({ key, word }) => (
+            <Text key={key} className="flex-1 font-label text-[13.5px] text-muted">
+              {word}
+            </Text>
+          ))}
+          <View className={hasArcs ? 'w-[124px]' : 'w-11'} />
+        </View>
+        {rows.map((row, index) => (
+          <View
+            key={index}
+            role="group"
+            aria-label={`${capital(part.what)} ${index + 1}`}
+            onPointerEnter={() => setLit(index)}
+            onPointerDown={() => setLit(index)}
+            className={`min-h-[44px] flex-row items-center gap-1.5 border-b border-line ${lit === index ? 'bg-green-soft' : ''}`}
+          >
+            <Text className="w-6 text-center font-label text-[14px] text-muted">{index + 1}</Text>
             {part.columns.map(({ key, word }) => (
-              <View key={key} className="flex-row items-center gap-1">
+              <View key={key} className="flex-1 flex-row">
                 <NumberChip
                   // A depth that is not given is as much as the width.
                   value={(ownValue(row, key) ?? row.diameter) as Value}
@@ -99,12 +110,30 @@ export function RowsSheet({
                     if (target) openTrail(target);
                   }}
                 />
-                <Text className="font-label text-[14px] text-muted">{word}</Text>
               </View>
             ))}
+            {hasArcs ? (
+              <Pressable
+                accessibilityRole="button"
+                accessibilityLabel={`${capital(part.what)} ${index + 1}: ${row.via ? 'an arc goes through it' : 'a corner'}`}
+                onPress={() => swap(index)}
+                className="min-h-[44px] w-[72px] justify-center"
+              >
+                <Text className="font-label text-[14px] text-green underline">
+                  {row.via ? 'on an arc' : 'corner'}
+                </Text>
+              </Pressable>
+            ) : null}
+            <IconButton
+              label={`Take out ${part.what} ${index + 1}`}
+              disabled={rows.length <= part.least}
+              onPress={() => onChange({ [part.field]: rows.filter((_, at) => at !== index) })}
+            >
+              <Trash size={18} color={colours.muted} />
+            </IconButton>
           </View>
-        </View>
-      ))}
+        ))}
+      </View>
       <Button label={`Add a ${part.what}`} onPress={add} />
       {editing ? <ValueSheet body={body} step={step} {...editing} onClose={() => setEditing(null)} /> : null}
     </Sheet>

@@ -1,6 +1,8 @@
+import ShortSteps from 'lucide-react-native/icons/list-chevrons-down-up';
 import Layers from 'lucide-react-native/icons/layers';
+import WholeSteps from 'lucide-react-native/icons/list-chevrons-up-down';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
 import type { Body } from '@core/record/model';
@@ -8,18 +10,29 @@ import { STARTERS } from '@core/shaping/starters';
 
 import { newId } from '../../api/newId';
 import { useChangeRepair } from '../../api/useRepair';
+import { takeInHand } from '../../inRepair/atHand';
+import { useFolded } from '../../inRepair/folded';
+import { useShrinksPart } from '../../inRepair/partRoom';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useSolidView } from '../../inRepair/useSolidView';
+import { usePartTool } from '../../part/partTool';
 import { Button, IconButton } from '../../shared/Button';
 import { EmptyState } from '../../shared/EmptyState';
 import { Switch } from '../../shared/Switch';
 import { colours } from '../../theme/colours';
 import { AddStepSheet } from './AddStepSheet';
 import { BodyMenu } from './BodyMenu';
+import { FaceOffers } from './FaceOffers';
 import { FindingsBar } from './FindingsBar';
 import { HistoryButtons } from './HistoryButtons';
 import { StarterSheet } from './StarterSheet';
 import { StepList } from './StepList';
+
+/** Below the last step, so that it is no effort to reach, px. */
+const BELOW_PX = 96;
+
+/** From so many steps on a recipe can be read on short lines. */
+const LONG_RECIPE = 5;
 
 const NO_STEPS: Body['steps'] = [];
 
@@ -30,9 +43,30 @@ export function ShapeStage() {
   const { put } = useChangeRepair(repair);
   const bodies = repair.bodies.filter((body) => !body.removed);
   const [chosen, setChosen] = useState<string | null>(null);
+  const { isShort, toggleShort } = useFolded();
+  const reading = useShrinksPart();
+  const touchedBody = usePartTool(({ touched }) => touched?.bodyId);
+  // What is tapped on the part is the body that is worked on.
+  useEffect(() => {
+    if (touchedBody !== undefined) setChosen(touchedBody);
+  }, [touchedBody]);
   const [sheet, setSheet] = useState<'step' | 'body' | null>(null);
   const body =
     bodies.find(({ id }) => id === chosen) ?? bodies.find(({ role }) => role === 'spare') ?? bodies[0];
+  const list = useRef<ScrollView>(null);
+  const { id: bodyId, steps: { length: count } = NO_STEPS } = body ?? {};
+  const before = useRef({ bodyId, count });
+  const lastId = body?.steps.at(-1)?.id;
+  // Another body, or another stage: nothing of it is worked on yet.
+  useEffect(() => () => takeInHand(null), [bodyId]);
+  useEffect(() => {
+    // A step that was just added is seen.
+    if (before.current.bodyId === bodyId && count === before.current.count + 1) {
+      takeInHand(lastId ?? null);
+      list.current?.scrollToEnd({ animated: false });
+    }
+    before.current = { bodyId, count };
+  }, [bodyId, count, lastId]);
   const outcomes = solid.bodies.find(({ bodyId }) => bodyId === body?.id)?.steps ?? [];
 
   const addBody = (role: Body['role']) => {
@@ -64,9 +98,10 @@ export function ShapeStage() {
       </View>
     );
   }
+  const isLong = body.steps.length >= LONG_RECIPE;
   return (
     <View className="flex-1">
-      <View className="flex-row items-center gap-2 px-3 pt-2">
+      <View className="flex-row items-center gap-2 px-3 pt-1">
         <View className="min-w-0 flex-1">
           {bodies.length === 1 ? (
             // There is nothing to choose.
@@ -78,7 +113,8 @@ export function ShapeStage() {
               label="Body"
               options={bodies.map((one) => ({
                 id: one.id,
-                word: wordOf(one, bodies.length),
+                // Beside four signs there is room for its name alone.
+                word: isLong ? one.name : wordOf(one, bodies.length),
                 spoken: wordOf(one, 1),
               }))}
               value={body.id}
@@ -87,13 +123,27 @@ export function ShapeStage() {
           )}
         </View>
         <HistoryButtons body={body} />
+        {isLong ? (
+          <IconButton label={isShort ? 'Steps in full' : 'Steps on one line each'} onPress={toggleShort}>
+            {isShort ? (
+              <WholeSteps size={20} color={colours.ink} />
+            ) : (
+              <ShortSteps size={20} color={colours.ink} />
+            )}
+          </IconButton>
+        ) : null}
         <IconButton label="Bodies" onPress={() => setSheet('body')}>
           <Layers size={20} color={colours.ink} />
         </IconButton>
       </View>
+      {touchedBody === body.id ? <FaceOffers body={body} /> : null}
       <ScrollView
+        ref={list}
         className="flex-1"
-        contentContainerClassName="pb-24 pt-2"
+        contentContainerClassName="pt-1"
+        contentContainerStyle={{ paddingBottom: BELOW_PX + reading.below }}
+        onScroll={reading.onScroll}
+        scrollEventThrottle={32}
         role="list"
         aria-label={`Recipe of ${body.name}`}
       >

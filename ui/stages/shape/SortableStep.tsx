@@ -10,12 +10,18 @@ import { colours } from '../../theme/colours';
 export function SortableStep({
   id,
   index,
+  isAtHand,
   onMove,
+  onChoose,
   children,
 }: {
   id: string;
   index: number;
+  /** It is worked on: marked, and its sizes are those on the picture. */
+  isAtHand: boolean;
   onMove(by: -1 | 1): void;
+  /** Something of it was tapped. */
+  onChoose(): void;
   children: ReactNode;
 }) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
@@ -55,6 +61,9 @@ export function SortableStep({
     {
       ref: setNodeRef,
       role: 'listitem',
+      'aria-current': isAtHand ? 'step' : undefined,
+      // Before what is tapped takes it for itself.
+      onClickCapture: onChoose,
       style: {
         transform: CSS.Translate.toString(transform),
         transition,
@@ -63,7 +72,11 @@ export function SortableStep({
         position: 'relative',
         zIndex: isDragging ? 2 : 'auto',
         background: isDragging ? colours.card : undefined,
-        boxShadow: isDragging ? '0 2px 10px rgba(0,0,0,0.18)' : undefined,
+        boxShadow: isDragging
+          ? '0 2px 10px rgba(0,0,0,0.18)'
+          : isAtHand
+            ? `inset 3px 0 0 ${colours.green.DEFAULT}`
+            : undefined,
       },
     },
     handle,

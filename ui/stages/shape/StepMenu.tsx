@@ -38,6 +38,7 @@ export function StepMenu({
   const [choosing, setChoosing] = useState(false);
   const [adding, setAdding] = useState(false);
   const [note, setNote] = useState(step.note ?? '');
+  const [section, setSection] = useState(step.heading ?? '');
   const set = (steps: Step[], said: string) => {
     put('body', { ...body, steps }, said);
     onClose();
@@ -47,6 +48,15 @@ export function StepMenu({
       withPatch(body.steps, step.id, { note: note.trim() === '' ? undefined : note.trim() }),
       `Step ${index + 1} has ${note.trim() === '' ? 'no note any more' : 'a note'}.`,
     );
+  const keepSection = () => {
+    const name = section.trim();
+    set(
+      withPatch(body.steps, step.id, { heading: name === '' ? undefined : name }),
+      name === ''
+        ? `No section begins with step ${index + 1} any more.`
+        : `“${name}” begins with step ${index + 1}.`,
+    );
+  };
   if (choosing) {
     return (
       <HardwareSheet
@@ -110,6 +120,18 @@ export function StepMenu({
         placeholder="What it is for"
       />
       <Button label="Keep the note" disabled={note.trim() === (step.note ?? '')} onPress={keepNote} />
+      <Field
+        label="A section begins here, called"
+        value={section}
+        onChangeText={setSection}
+        onSubmitEditing={keepSection}
+        placeholder="Holes, rim, snap hooks…"
+      />
+      <Button
+        label={section.trim() === '' && step.heading ? 'Begin no section here' : 'Begin the section here'}
+        disabled={section.trim() === (step.heading ?? '')}
+        onPress={keepSection}
+      />
       <Button
         tone="danger"
         label={`Take out step ${index + 1}`}

@@ -61,7 +61,9 @@ export function StepSentence({
   const lostTag = failed && outcome.fault.code === 'step.pickLost' ? outcome.fault.tag : undefined;
   const pickAgain = pickOf(parts, lostTag);
   return (
-    <View className={`flex-row items-start border-b border-line py-1.5 pr-1 ${failed ? 'bg-rust-soft' : ''}`}>
+    <View
+      className={`flex-row items-start border-b border-line py-[5px] pr-1 ${failed ? 'bg-rust-soft' : ''}`}
+    >
       <View className="flex-1">
         <View className={`flex-row flex-wrap items-center ${step.off ? 'opacity-60' : ''}`}>
           {parts.flatMap((part, place) => {
@@ -164,7 +166,9 @@ export function StepSentence({
           onClose={() => setChoosing(null)}
         />
       ) : null}
-      {typing ? <PlainSheet step={step} part={typing} onTake={set} onClose={() => setTyping(null)} /> : null}
+      {typing ? (
+        <PlainSheet body={body} step={step} part={typing} onTake={set} onClose={() => setTyping(null)} />
+      ) : null}
       {listing ? (
         <RowsSheet body={body} step={step} part={listing} onChange={set} onClose={() => setListing(null)} />
       ) : null}
@@ -196,7 +200,9 @@ type Choice = Extract<SentencePart, { kind: 'choice' }>;
 type Plain = Extract<SentencePart, { kind: 'plain' | 'taken' }>;
 type Rows = Extract<SentencePart, { kind: 'rows' }>;
 
-const WORDS_CLASS = 'text-[17px] leading-[44px] text-ink';
+/** Lines of a sentence are closer than a finger is wide; what is tapped reaches over its line on both sides. */
+const WORDS_CLASS = 'text-[16.5px] leading-[34px] text-ink';
+const TAPPED_CLASS = '-my-[5px] min-h-[44px] justify-center';
 const MARK_CLASS = `${WORDS_CLASS} font-sans`;
 const MARK = /^[,.;:]/;
 const isPlainText = (part: SentencePart | undefined) => part?.kind === 'words' || part?.kind === 'verb';
@@ -226,9 +232,9 @@ function PlainChip({
       accessibilityRole="button"
       accessibilityLabel={`${what}: ${text}`}
       onPress={onPress}
-      className={`min-h-[44px] justify-center ${closeUp ? '' : 'mr-1.5'}`}
+      className={`${TAPPED_CLASS} ${closeUp ? '' : 'mr-1.5'}`}
     >
-      <View className="rounded-sm border-b-2 border-rule bg-card px-2 py-0.5">
+      <View className="rounded-sm border-b-2 border-rule bg-card px-2">
         <Text className="font-number text-[16.5px] tabular-nums text-ink">{text}</Text>
       </View>
     </Pressable>
@@ -251,10 +257,10 @@ function ChoiceWords({
       accessibilityRole="button"
       accessibilityLabel={`${part.what}: ${part.text}`}
       onPress={onPress}
-      className={`min-h-[44px] shrink justify-center ${closeUp ? '' : 'mr-1'}`}
+      className={`${TAPPED_CLASS} shrink ${closeUp ? '' : 'mr-1'}`}
     >
       <Text
-        className={`border-b border-dotted border-green text-[17px] text-green ${part.strong ? 'font-semibold' : 'font-sans'}`}
+        className={`border-b border-dotted border-green text-[16.5px] text-green ${part.strong ? 'font-semibold' : 'font-sans'}`}
       >
         {part.text}
       </Text>

@@ -1,45 +1,49 @@
 import { useState } from 'react';
 
-import { formulaLength } from '@core/fitting/fit';
-import {
-  fitValue,
-  MODEL_LIMIT_MM,
-  numberValue,
-  sizeValue,
-  type Body,
-  type Step,
-  type Value,
-} from '@core/record/model';
-import { ambiguityIn, parseLength, showExactly, tidy, typedUnitOf } from '@core/foundations/quantity';
-import { fieldOf, withField } from '@core/shaping/recipe';
+import { numberValue, type Body, type Step, type Value } from '@core/record/model';
+import { showExactly, typedUnitOf } from '@core/foundations/quantity';
+import { fieldOf, readLengthValue, withField } from '@core/shaping/recipe';
 
 import { useChangeRepair } from '../../api/useRepair';
+import { useShownDraft } from '../../inRepair/draft';
 import { lengthOf } from '../../inRepair/labelOf';
 import { useRepairContext } from '../../inRepair/useRepairContext';
+import { PadAction } from '../../shared/pad/PadAction';
 import { useShow } from '../../preferences/useShow';
-import { Button } from '../../shared/Button';
 import { ChoiceRow } from '../../shared/ChoiceRow';
 import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
 import { problemOf, type Problem } from '../../shared/problem';
 import { Sheet } from '../../shared/Sheet';
+import { DraftState } from './DraftState';
+import { Nudge } from './Nudge';
+import { NumberSlider } from './NumberSlider';
+import { nudged, nudgesIn } from './nudges';
+import { isMeant, useLengthChoices, type LengthChoice } from './useLengthChoices';
 
-/** Changes one number of a step: typed as a number, a sum or a formula, or taken from a size, a fit or a layout. */
-export function ValueSheet({
-  body,
-  step,
-  field,
-  what,
-  onClose,
-}: {
+interface Given {
   body: Body;
   step: Step;
   field: string;
   what: string;
   onClose(): void;
-}) {
-  const { repair, numbers } = useRepairContext();
-  const { put } = useChangeRepair(repair);
+}
+
+/**
+ * Changes one number of a step: typed as a number, a sum or a formula, or taken from a size, a fit or a layout. What it makes of the
+ * part is shown while it is typed.
+ */
+export function ValueSheet({ what, onClose, ...given }: Given) {
+  return (
+    <Sheet title={`Change the ${what}`} showsPart onClose={onClose}>
+      <ValueForm what={what} onClose={onClose} {...given} />
+    </Sheet>
+  );
+}
+
+function ValueForm({ body, step, field, what, onClose }: Given) {
+  const { numbers } = useRepairContext();
+  const { put } = useChangeRepair(useRepairContext().repair);
   const show = useShow();
   const unit = typedUnitOf(show.unit);
   const found = fieldOf(step, field);
@@ -49,70 +53,36 @@ export function ValueSheet({
   );
   const [text, setText] = useState(shown);
   const [wrong, setWrong] = useState<Problem>();
+  const { sizes, places, tags } = useLengthChoices(field);
+
+  const isTouched = text !== shown || shown === '';
+  const read = readLengthValue(text, unit, numbers);
+  const isPlain = /^[-+]?\d*[.,]?\d*$/.test(text.trim());
+  const withValue = (value: Value): Body => ({
+    ...body,
+    steps: withField(body.steps, step.id, field, value),
+  });
+  const draft = isTouched && read.ok && read.value.mm !== null ? withValue(read.value.value) : null;
+  useShownDraft(draft);
 
   const choose = (value: Value) => {
-    put('body', { ...body, steps: withField(body.steps, step.id, field, value) }, `The ${what} is changed.`);
+    put('body', withValue(value), `The ${what} is changed.`);
     onClose();
   };
-  const isPlain = /^[-+]?\d*[.,]?\d*$/.test(text.trim());
-  const worked = isPlain || ambiguityIn(text, unit) ? null : formulaLength(text, unit, numbers);
   const typed = () => {
     // What is shown is rounded: a number that nobody touched stays what it is.
-    if (now && text === shown && shown !== '') {
-      onClose();
-      return;
-    }
-    const asked = ambiguityIn(text, unit);
-    if (asked) {
-      setWrong(problemOf(asked));
-      return;
-    }
-    const plain = parseLength(text, unit);
-    const length = plain.ok ? plain : formulaLength(text, unit, numbers);
-    // A formula over a size that is not taken yet is right; its value will follow.
-    const waits = !length.ok && length.fault.code === 'value.sizeNotTaken';
-    if (!length.ok && !waits) {
-      setWrong(problemOf(/[A-Z+*/()]/.test(text) || plain.ok ? length.fault : plain.fault));
-      return;
-    }
-    const mm = length.ok ? tidy(length.value) : 0;
-    if (Math.abs(mm) > MODEL_LIMIT_MM) {
-      setWrong(problemOf({ code: 'length.tooLarge', mm, limitMm: MODEL_LIMIT_MM }));
-      return;
-    }
-    choose(plain.ok ? numberValue(mm) : { from: 'formula', text: text.trim(), unit });
+    if (now && !isTouched) onClose();
+    else if (read.ok) choose(read.value.value);
+    else setWrong(problemOf(read.fault));
   };
-  // While a word is typed, the sizes that it begins or names; a number or a sum leaves the list whole.
-  const word = /[a-z]{2,}|^[A-Za-z]$/i.exec(text.trim())?.[0]?.toLowerCase();
-  const isMeant = ({ tag, name }: { tag: string; name: string }) =>
-    word === undefined ||
-    tag.toLowerCase() === word ||
-    name
-      .toLowerCase()
-      .split(/[^a-z0-9]+/)
-      .some((part) => part.startsWith(word));
-  const options = [
-    ...[...numbers.fits.values()].map(({ fit, worked }) => ({
-      value: fitValue(fit.id),
-      tag: worked.ok ? worked.trail.tag : worked.tag,
-      name: `${fit.name}, working size`,
-    })),
-    ...[...numbers.sizes.values()]
-      .filter(({ size }) => size.quantity === 'length')
-      .map(({ size }) => ({ value: sizeValue(size.id), tag: size.tag, name: size.name })),
-  ];
-  const axis = field === 'y' ? 'y' : 'x';
-  const places =
-    field === 'x' || field === 'y'
-      ? [...numbers.layouts.values()].flatMap(({ layout }) =>
-          layout.points.map((point) => ({
-            value: { from: 'layout', id: layout.id, point: point.id, axis } as Value,
-            tag: point.label,
-            name: `${layout.name}, point ${point.label}, ${axis === 'x' ? 'to the right' : 'to the back'}`,
-          })),
-        )
-      : [];
-  const rowOf = ({ value, tag, name }: (typeof options)[number]) => {
+  const change = (next: string) => {
+    setText(next);
+    setWrong(undefined);
+  };
+  // A sum is nudged from what it comes to; a formula over tags, which are capitals, follows its sizes.
+  const plainMm = read.ok && !/[A-Z]/.test(text) ? read.value.mm : null;
+  const nudgedFrom = !isTouched && now?.from === 'number' ? now.mm : plainMm;
+  const rowOf = ({ value, tag, name }: LengthChoice) => {
     const mm = lengthOf(value, numbers);
     return (
       <ChoiceRow
@@ -127,25 +97,39 @@ export function ValueSheet({
     );
   };
   return (
-    <Sheet title={`Change the ${what}`} onClose={onClose}>
+    <>
       <Field
         label="Type a number, a sum or a formula such as A / 2 + 3, or fit(A) + 4"
         unit={show.word}
-        worth={worked?.ok ? showExactly(worked.value, 'length', show.unit) : null}
+        worth={
+          !isPlain && read.ok && read.value.mm !== null
+            ? showExactly(read.value.mm, 'length', show.unit)
+            : null
+        }
+        pad={{ quantity: 'length', tags, action: 'Use this number', isFormula: true }}
         autoFocus
         value={text}
-        onChangeText={(next) => {
-          setText(next);
-          setWrong(undefined);
-        }}
+        onChangeText={change}
         onSubmitEditing={typed}
         wrong={wrong}
       />
-      <Button tone="primary" label="Use this number" onPress={typed} />
+      {nudgedFrom === null ? null : (
+        <Nudge steps={nudgesIn(unit)} onNudge={(by) => change(nudged(nudgedFrom, by, unit))}>
+          <NumberSlider
+            mm={nudgedFrom}
+            unit={unit}
+            bodyAt={(mm) => withValue(numberValue(mm))}
+            draft={draft}
+            onSlide={(mm) => change(nudged(mm, 0, unit))}
+          />
+        </Nudge>
+      )}
+      <DraftState body={draft} stepId={step.id} />
+      <PadAction tone="primary" label="Use this number" onPress={typed} />
       {places.length > 0 ? <GroupHeading>Or from a layout</GroupHeading> : null}
       {places.map(rowOf)}
-      {options.length > 0 ? <GroupHeading>Or take it from a size</GroupHeading> : null}
-      {options.filter(isMeant).map(rowOf)}
-    </Sheet>
+      {sizes.length > 0 ? <GroupHeading>Or take it from a size</GroupHeading> : null}
+      {sizes.filter((choice) => isMeant(choice, text)).map(rowOf)}
+    </>
   );
 }

@@ -99,6 +99,7 @@ describe('what is worth a look', () => {
 
   test('the bar says the first of several and how many there are, and nothing of an old build', () => {
     const built = (outOfDate: boolean) => ({
+      of: [],
       unchecked: [],
       rebuild: () => {},
       bodies: [

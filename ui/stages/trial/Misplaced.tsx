@@ -176,6 +176,7 @@ function FurtherOn({
           unit={show.word}
           worth={worth(typed)}
           inputMode="decimal"
+          pad={{ quantity: 'length', action: 'Keep' }}
           value={typed}
           onChangeText={(text) => {
             setTyped(text);

@@ -71,6 +71,7 @@ export function Remedies({
           unit={show.word}
           worth={worth(typed ?? '')}
           inputMode="decimal"
+          pad={{ quantity: 'length', action: 'Keep' }}
           value={typed ?? (first.mm === null ? '' : show.number(first.mm))}
           onChangeText={(text) => {
             setTyped(text);

@@ -39,6 +39,7 @@ const mesh: ShownBody['mesh'] = {
 };
 const solid: SolidView = {
   bodies: [{ bodyId: maker.body.id, mesh } as ShownBody],
+  of: [],
   unchecked: [],
   rebuild: () => {},
 };

@@ -129,7 +129,7 @@ export const solid: StepSolid<'extrude'> = {
   },
 };
 
-/** An outline that stays where it was taken from is turned, or seen from behind, as it lies there. */
+/** An outline that stays where it was taken from keeps its turn, and its mirror image where it is seen from behind. */
 function asItLies(
   step: SettledStepOf<'extrude'>,
   region: Region,

@@ -35,15 +35,18 @@ export const more = (step: StepOf<'hole'>): Option[] => headOptions(step);
 function depthParts({ depth, point, floor }: StepOf<'hole'>): SentencePart[] {
   const through: Option = {
     word: 'right through',
+    figure: 'depthThrough',
     patch: { depth: 'through', point: undefined, floor: undefined },
   };
   const deep = depth === 'through' ? numberValue(5) : depth;
   const blind: Option = {
     word: 'deep, with a flat end',
+    figure: 'depthFlat',
     patch: { depth: deep, point: undefined, floor: undefined },
   };
   const pointed: Option = {
     word: 'deep, with a drill’s point',
+    figure: 'depthPointed',
     patch: { depth: deep, point: (118 * Math.PI) / 180, floor: undefined },
   };
   const level = floorOption('depth', depth === 'through' ? numberValue(2) : depth);
@@ -63,14 +66,17 @@ function depthParts({ depth, point, floor }: StepOf<'hole'>): SentencePart[] {
 const HEADS: Option[] = [
   {
     word: 'a round seat',
+    figure: 'headSeat',
     patch: { head: { kind: 'seat', diameter: numberValue(8), depth: numberValue(3) } },
   },
   {
     word: 'a countersink',
+    figure: 'headSink',
     patch: { head: { kind: 'sink', diameter: numberValue(8), angle: Math.PI / 2 } },
   },
   {
     word: 'a pocket for a nut',
+    figure: 'headNut',
     patch: {
       head: { kind: 'nut', sides: 6, across: numberValue(7), depth: numberValue(3), at: 'far', turn: 0 },
     },
@@ -80,7 +86,7 @@ const kindOf = ({ patch }: Option) => (patch.head as { kind: string } | undefine
 
 /** Heads that a hole without one can have. */
 const headOptions = ({ head }: StepOf<'hole'>): Option[] =>
-  head ? [] : HEADS.map(({ word, patch }) => ({ word: `Give it ${word}`, patch }));
+  head ? [] : HEADS.map(({ word, ...rest }) => ({ word: `Give it ${word}`, ...rest }));
 
 /** What a hole widens to, for a screw head, a bearing or a nut. */
 function headParts({ head }: StepOf<'hole'>): SentencePart[] {
@@ -90,7 +96,7 @@ function headParts({ head }: StepOf<'hole'>): SentencePart[] {
   );
   const way = choice('the head of the hole', ({ patch }) => patch.head === head, [
     ...kept,
-    { word: 'no head', patch: { head: undefined } },
+    { word: 'no head', patch: { head: undefined }, figure: 'depthThrough' },
   ]);
   switch (head.kind) {
     case 'seat':
@@ -127,10 +133,11 @@ function headParts({ head }: StepOf<'hole'>): SentencePart[] {
         chip('head.depth', 'depth of the pocket', head.depth),
         words(' deep '),
         choice('where the nut is', ({ patch }) => patch['head.at'] === head.at, [
-          { word: 'at the far end', patch: { 'head.at': 'far' } },
-          { word: 'at the mouth', patch: { 'head.at': 'mouth' } },
+          { word: 'at the far end', patch: { 'head.at': 'far' }, figure: 'nutFar' },
+          { word: 'at the mouth', patch: { 'head.at': 'mouth' }, figure: 'nutMouth' },
           {
             word: 'slid in from a side',
+            figure: 'nutSide',
             patch: { 'head.at': 'side', 'head.below': belowOf(head) },
           },
         ]),

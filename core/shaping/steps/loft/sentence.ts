@@ -63,8 +63,8 @@ export function sentence(step: StepOf<'loft'>, context: SentenceContext): Senten
     sectionCount(step),
     words(', '),
     setting('between', 'what is between them', step.between, [
-      ['straight', 'straight between'],
-      ['smooth', 'smooth between'],
+      ['straight', 'straight between', 'betweenStraight'],
+      ['smooth', 'smooth between', 'betweenSmooth'],
     ]),
     ...standing(step, context.steps),
   ];

@@ -37,21 +37,32 @@ function patternParts({ pattern }: StepOf<'pattern'>, layouts: readonly NamedLay
   const isRoundPoint = pattern.by === 'round' && pattern.x !== undefined;
   const isRoundAxle = pattern.by === 'round' && pattern.x === undefined;
   const ways: Option[] = [
-    { word: 'in a row', patch: as('row', steps) },
-    { word: 'in rows and columns', patch: as('grid', { rows: 2, dx: steps.dx, dy: numberValue(10) }) },
-    { word: 'round the axle line', patch: { pattern: isRoundAxle ? pattern : { by: 'round', count } } },
+    { word: 'in a row', patch: as('row', steps), figure: 'patternRow' },
+    {
+      word: 'in rows and columns',
+      figure: 'patternGrid',
+      patch: as('grid', { rows: 2, dx: steps.dx, dy: numberValue(10) }),
+    },
+    {
+      word: 'round the axle line',
+      figure: 'patternRoundAxle',
+      patch: { pattern: isRoundAxle ? pattern : { by: 'round', count } },
+    },
     {
       word: 'round a point',
+      figure: 'patternRoundPoint',
       patch: {
         pattern: isRoundPoint ? pattern : { by: 'round', count, x: numberValue(10), y: numberValue(0) },
       },
     },
     {
       word: 'along a line of points',
+      figure: 'patternPath',
       patch: as('path', { points: [{ x: numberValue(30), y: numberValue(0) }] }),
     },
     {
       word: 'at places of its own',
+      figure: 'patternPoints',
       patch: as('points', { points: [{ x: numberValue(10), y: numberValue(10) }] }),
     },
     ...layouts.map(({ id, name }) => ({

@@ -23,8 +23,8 @@ export function sentence(step: StepOf<'stations'>, context: SentenceContext): Se
     sectionChoice(step),
     words(' through '),
     stationRows(step),
-    words(':'),
-    ...step.rows.flatMap((row, index) => [
+    ...(step.rows.length > MOST_IN_WORDS ? [] : [words(':')]),
+    ...(step.rows.length > MOST_IN_WORDS ? [] : step.rows).flatMap((row, index) => [
       words(index === 0 ? ' ' : ', '),
       chip(
         `rows.${index}.diameter`,
@@ -42,14 +42,17 @@ export function sentence(step: StepOf<'stations'>, context: SentenceContext): Se
     ]),
     words(', '),
     choice('what is between them', ({ patch }) => patch.between === step.between, [
-      { word: 'straight between', patch: { between: 'straight' } },
-      { word: 'smooth between', patch: { between: 'smooth' } },
+      { word: 'straight between', patch: { between: 'straight' }, figure: 'betweenStraight' },
+      { word: 'smooth between', patch: { between: 'smooth' }, figure: 'betweenSmooth' },
     ]),
     words(', '),
     levelChoice(step),
     ...placeWords(step, context.steps),
   ];
 }
+
+/** More stations than this are read in their table, beside the profile that they make. */
+const MOST_IN_WORDS = 3;
 
 /** The stations of a turned shape, as a list of rows. */
 const stationRows = ({ rows, section }: StepOf<'stations'>): SentencePart => ({

@@ -39,8 +39,8 @@ function threadSentence(step: StepOf<'thread'>, before?: readonly EarlierStep[])
     verb('Thread'),
     words(' '),
     setting('side', 'where the thread is', step.side, [
-      ['outside', 'a rod'],
-      ['inside', 'a hole'],
+      ['outside', 'a rod', 'threadOutside'],
+      ['inside', 'a hole', 'threadInside'],
     ]),
     words(' '),
     setting(

@@ -1,0 +1,74 @@
+import { expect, test } from './support/workshop';
+
+test('a hole is drilled by pointing at a face, typed on our own pad, seen before it is kept, and undone late', async ({
+  page,
+  workshop,
+}) => {
+  const id = await workshop.open('rack-wheel');
+  await page.goto(`${workshop.address}/repair/${id}/shape`);
+  await expect(page.getByRole('group', { name: 'Findings' })).toBeVisible({ timeout: 90_000 });
+  const picture = page.getByRole('img', { name: /^Drawing of Rack wheel/ });
+  const box = (await picture.boundingBox())!;
+  // The upper face of the wheel, left of its bore.
+  const face = page.getByRole('group', { name: 'What can be done at this face' });
+  await expect(async () => {
+    await page.touchscreen.tap(box.x + 0.38 * box.width, box.y + 0.46 * box.height);
+    await expect(face).toBeVisible({ timeout: 2000 });
+  }).toPass();
+  await expect(face.getByRole('status')).toContainText('step 1');
+  await face.getByRole('button', { name: 'Drill here' }).click();
+  const steps = page.getByRole('list', { name: 'Recipe of Wheel' }).getByRole('listitem');
+  await expect(steps).toHaveCount(6);
+
+  await steps
+    .last()
+    .getByRole('button', { name: /^hole: / })
+    .click();
+  const field = page.getByLabel(/^Type a number/);
+  const pad = page.getByRole('group', { name: 'Number pad' });
+  await expect(pad).toBeVisible();
+  // Neither the number nor the part lies under the keys.
+  await expect(async () => {
+    // The sheet slides in.
+    const [fieldBox, padBox] = [(await field.boundingBox())!, (await pad.boundingBox())!];
+    expect(fieldBox.y + fieldBox.height).toBeLessThanOrEqual(padBox.y);
+    expect(fieldBox.y).toBeGreaterThan(box.y + box.height / 2);
+    expect(padBox.y + padBox.height).toBeLessThanOrEqual(844);
+  }).toPass();
+  await field.selectText();
+  for (const key of ['1', '8', 'halve']) await pad.getByRole('button', { name: key, exact: true }).click();
+  await expect(field).toHaveValue('18/2');
+  await expect(page.getByText('The part is shown with this number. It is not kept yet.')).toBeVisible();
+  await page.getByRole('button', { name: '0.1 more', exact: true }).click();
+  await expect(field).toHaveValue('9.1');
+  // The part goes with the thumb, between builds, and is built at the number once it stops. The keys stay.
+  const slider = page.getByRole('slider', { name: 'Slide the number' });
+  await page.waitForFunction(() => document.activeElement?.tagName === 'INPUT');
+  const thumb = (await slider.boundingBox())!;
+  const at = (share: number) => [thumb.x + share * thumb.width, thumb.y + thumb.height / 2] as const;
+  await expect(page.getByText('Tried, not kept')).toBeVisible();
+  await expect(async () => {
+    // Both ends are built once the number rests.
+    await page.mouse.up();
+    await page.waitForTimeout(3000);
+    await page.mouse.move(...at(0.52));
+    await page.mouse.down();
+    await page.mouse.move(...at(0.7), { steps: 5 });
+    await expect(page.getByText('On its way: exact when you stop')).toBeVisible({ timeout: 1000 });
+  }).toPass({ timeout: 90_000 });
+  await page.mouse.up();
+  await expect(pad).toBeVisible();
+  await expect(field).toBeFocused();
+  await expect(page.getByText('On its way: exact when you stop')).toBeHidden();
+  await expect(page.getByText('Tried, not kept')).toBeVisible();
+  await expect(field).not.toHaveValue('9.1');
+  await field.fill('9.1');
+  await pad.getByRole('button', { name: 'Use this number' }).click();
+  await expect(steps.last().getByRole('button', { name: 'hole: 9.10' })).toBeVisible();
+
+  // The notice goes by itself; its undo does not.
+  await expect(page.getByText('The hole is changed.')).toBeHidden();
+  await page.getByRole('button', { name: 'Undo: The hole is changed.' }).click();
+  await expect(steps.last().getByRole('button', { name: 'hole: 9.10' })).toBeHidden();
+  await expect(steps).toHaveCount(6);
+});
