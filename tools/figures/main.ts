@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
+import { PRINT_FIGURES, printFigure, printFigureKey } from '@core/making/figures';
 import { STEP_KINDS } from '@core/record/model';
 import { startKernel } from '@core/shaping/kernel';
 import { choiceFigure, starterFigure, stepFigure } from '@core/shaping/solid';
@@ -15,27 +16,29 @@ const [FINE, COARSE] = [rounded(50), rounded(10)];
 
 function write(file: string, figures: readonly (readonly [string, unknown])[], round = FINE): void {
   const lines = figures.map(([id, figure]) => `${JSON.stringify(id)}: ${JSON.stringify(figure, round)}`);
-  writeFileSync(
-    join(__dirname, '..', '..', 'core', 'shaping', `${file}.json`),
-    `{\n${lines.join(',\n')}\n}\n`,
-  );
+  writeFileSync(join(__dirname, '..', '..', 'core', `${file}.json`), `{\n${lines.join(',\n')}\n}\n`);
 }
 
-/** Draws every starter at its usual numbers, and every kind of step and choice by its example. */
+/** Draws every starter at its usual numbers, every kind of step and choice by its example, and print settings from their layers. */
 async function main(): Promise<void> {
   const kernel = await startKernel();
   write(
-    'starters/figures',
+    'shaping/starters/figures',
     STARTERS.map((starter) => [starter.id, starterFigure(kernel, starter)] as const),
   );
   const font = lettersFont();
   write(
-    'steps/figures',
+    'shaping/steps/figures',
     STEP_KINDS.map((kind) => [kind, stepFigure(kernel, kind, font)] as const),
   );
   write(
-    'steps/choiceFigures',
+    'shaping/steps/choiceFigures',
     CHOICE_FIGURES.map((choice) => [choice, choiceFigure(kernel, choice)] as const),
+    COARSE,
+  );
+  write(
+    'making/figures/printFigures',
+    PRINT_FIGURES.map((figure) => [printFigureKey(figure), printFigure(figure)] as const),
     COARSE,
   );
 }

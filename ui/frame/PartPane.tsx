@@ -7,6 +7,7 @@ import type { Vec3 } from '@core/foundations/vectors';
 import type { Annotation, OpenedSolid } from '@core/shaping/part';
 
 import { PartView } from '../part/PartView';
+import type { TakenArrow } from '../part/ArrowHandles';
 import type { SceneBody } from '../part/drawnBody';
 import type { Stance } from '../part/stances';
 import { useBodyViews, viewOf } from '../part/bodyViews';
@@ -23,8 +24,10 @@ import { usePartWork } from '../part/usePartWork';
 import { useCutOpen } from '../part/useCutOpen';
 import { BuildSign } from './BuildSign';
 import { drawnOf } from './drawnOf';
+import { PulledArrow } from './PulledArrow';
 import { useShownSizes } from './useShownSizes';
 import { useShow } from '../preferences/useShow';
+import { useAtHand } from '../inRepair/atHand';
 import { labelOf, trailTargetOf } from '../inRepair/labelOf';
 import { openSize, openTrail } from '../inRepair/opened';
 import { useRepairContext } from '../inRepair/useRepairContext';
@@ -32,6 +35,9 @@ import { useSolidView } from '../inRepair/useSolidView';
 
 /** Narrower than this, what can be done with the part is shown by signs, px. */
 const WORDS_FROM_PX = 640;
+
+/** While one is pulled, they tell what was, not where it is. */
+const NO_SIZES: Annotation[] = [];
 
 /** The stances at its foot with the room about them, px. */
 const STANCE_BAR_PX = 50;
@@ -85,6 +91,7 @@ export function PartPane({ stage }: { stage: string }) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [drawn, opened, showGhost, views, stageShown, stageMesh, pointing],
   );
+  const atHand = useAtHand(({ stepId }) => stepId);
   const { annotations, hidden, showsAll, toggleAll } = useShownSizes({
     stage,
     drawn,
@@ -116,6 +123,16 @@ export function PartPane({ stage }: { stage: string }) {
     const target = trailTargetOf(value);
     if (target) openTrail(target);
   }, []);
+  const [taken, setTaken] = useState<TakenArrow | null>(null);
+  const pulledBody = bodyWith(repair, taken?.annotation.stepId);
+  const pull = useMemo(
+    () => ({
+      canPull: ({ value, stepId }: Annotation) =>
+        stage === 'shape' && value.from === 'number' && stepId === atHand,
+      onTake: setTaken,
+    }),
+    [stage, atHand],
+  );
   const onStance = useCallback(
     (next: Stance | null) => {
       setStance(next);
@@ -148,10 +165,11 @@ export function PartPane({ stage }: { stage: string }) {
     >
       <PartView
         bodies={bodies}
-        annotations={annotations}
+        annotations={taken ? NO_SIZES : annotations}
         textOf={textOf}
         onPressLabel={onPressLabel}
         onLongPressLabel={onLongPressLabel}
+        pull={pull}
         stance={stance}
         onStance={onStance}
         marks={work.marks}
@@ -162,6 +180,16 @@ export function PartPane({ stage }: { stage: string }) {
         look={look}
         description={describe(repair.head.name, spares.length, annotations.length)}
       />
+      {taken && pulledBody ? (
+        <View pointerEvents="none" className="absolute left-0 right-0" style={{ bottom: coveredBelow }}>
+          <PulledArrow
+            key={`${taken.from.x} ${taken.from.y}`}
+            taken={taken}
+            body={pulledBody}
+            onEnd={() => setTaken(null)}
+          />
+        </View>
+      ) : null}
       {work.job ? (
         <PickBar job={work.job} body={making} mesh={work.meshOf(work.job.bodyId)} onDone={work.take} />
       ) : work.measuring ? (
@@ -226,6 +254,9 @@ export function PartPane({ stage }: { stage: string }) {
 }
 
 const bodyOf = (repair: Pick<Repair, 'bodies'>, id: string) => repair.bodies.find((body) => body.id === id);
+
+const bodyWith = ({ bodies }: Pick<Repair, 'bodies'>, stepId: string | undefined) =>
+  bodies.find(({ steps }) => steps.some(({ id }) => id === stepId));
 
 const roleOf = (repair: Pick<Repair, 'bodies'>, id: string) => bodyOf(repair, id)?.role;
 

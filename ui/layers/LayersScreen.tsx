@@ -17,7 +17,10 @@ import { useRepairContext } from '../inRepair/useRepairContext';
 import { SendSheet } from '../jobs/SendSheet';
 import { Broken } from '../report/ScreenBoundary';
 import { Button } from '../shared/Button';
+import { DrawnChoice } from '../shared/DrawnChoice';
+import { DrawnSetting } from '../shared/DrawnSetting';
 import { EmptyState } from '../shared/EmptyState';
+import { FirstHint } from '../shared/FirstHint';
 import { GroupHeading } from '../shared/Heading';
 import { Switch } from '../shared/Switch';
 import { ActingCorrections } from './ActingCorrections';
@@ -133,6 +136,7 @@ function Layers({
   return (
     <BesideLayers view={view}>
       <View className="gap-5 p-4">
+        {reply ? <FirstHint of="layers" /> : null}
         {reply ? (
           <SliceReport
             reply={reply}
@@ -204,9 +208,13 @@ function Layers({
         />
         <View className="gap-1.5">
           <GroupHeading>Supports</GroupHeading>
-          <Switch
+          <DrawnChoice
             label="Supports"
-            options={SUPPORTS.map((id) => ({ id, word: SUPPORT_WORDS[id] }))}
+            options={SUPPORTS.map((id) => ({
+              id,
+              word: SUPPORT_WORDS[id],
+              drawing: <DrawnSetting setting="supports" choice={id} />,
+            }))}
             value={laying.support}
             onChange={(support) => change({ support })}
           />
@@ -214,9 +222,13 @@ function Layers({
         {inResin ? null : (
           <View className="gap-1.5">
             <GroupHeading>Bed adhesion</GroupHeading>
-            <Switch
+            <DrawnChoice
               label="Bed adhesion"
-              options={BED_ADHESIONS.map((id) => ({ id, word: FOOT_WORDS[id] }))}
+              options={BED_ADHESIONS.map((id) => ({
+                id,
+                word: FOOT_WORDS[id],
+                drawing: <DrawnSetting setting="adhesion" choice={id} />,
+              }))}
               value={laying.foot}
               onChange={(foot) => change({ foot })}
             />

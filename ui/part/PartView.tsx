@@ -6,6 +6,7 @@ import type { Annotation, Picked } from '@core/shaping/part';
 import { ownValue } from '@core/foundations/own';
 
 import { useScene } from '../scene/useScene';
+import { ArrowHandles, type TakenArrow } from './ArrowHandles';
 import { PartLabels, type LabelText } from './PartLabels';
 import type { SceneBody } from './drawnBody';
 import { between, useFollowed } from './followed';
@@ -21,6 +22,8 @@ export interface PartViewProps {
   textOf(annotation: Annotation): LabelText;
   onPressLabel(annotation: Annotation): void;
   onLongPressLabel(annotation: Annotation): void;
+  /** Left out where no size can be pulled. */
+  pull?: { canPull(annotation: Annotation): boolean; onTake(taken: TakenArrow): void };
   stance: Stance | null;
   onStance(stance: Stance | null): void;
   marks: SceneMarks;
@@ -155,6 +158,7 @@ function PartCanvas(props: PartViewProps) {
         style={{ width: '100%', height: '100%', display: 'block', touchAction: 'none' }}
       />
       {labels}
+      {isFollowing || !props.pull ? null : <ArrowHandles placed={placed} {...props.pull} />}
     </View>
   );
 }

@@ -1,3 +1,4 @@
+import * as space from '@core/foundations/vectors';
 import type { Vec3 } from '@core/foundations/vectors';
 import type { Annotation } from '@core/shaping/part';
 
@@ -15,6 +16,18 @@ export interface PlacedLabel {
   line: { from: Point; to: Point; bothEnds: boolean };
   /** Thin lines from the part to the ends of the dimension line. */
   extensions: { from: Point; to: Point }[];
+  /** Where its arrows are, each of which may be pulled. */
+  arrows: Arrow[];
+}
+
+/** The end of a size, as it stands on the part and on the screen. */
+export interface Arrow {
+  /** The place on the part, mm, and the unit direction in which it points. */
+  at: Vec3;
+  along: Vec3;
+  /** The tip, and by how many pixels it goes on for each millimetre along. */
+  tip: Point;
+  perMm: Point;
 }
 
 export interface View {
@@ -62,11 +75,18 @@ export function placeLabels(annotations: readonly Annotation[], view: View): Pla
   return placed;
 }
 
+/** An end of a size that points away from its other end. */
+function arrowOf(at: Vec3, from: Vec3, tip: Point, view: View): Arrow {
+  const out = space.unit(space.minus(at, from));
+  return { at, along: out, tip, perMm: minus(view.project(space.along(at, out, 1)), view.project(at)) };
+}
+
 /** Where along its line a label may stand, the middle first. */
 const ALONG = [0.5, 0.3, 0.7, 0.12, 0.88];
 const ROWS = 5;
 
 interface Facing {
+  span: { from: Vec3; to: Vec3 };
   from: Point;
   to: Point;
   out: Point;
@@ -91,7 +111,7 @@ function placeSpan(
     const square = Math.abs(run.x * tip.y - run.y * tip.x) / (size(run) * size(tip));
     const outScale = size(tip) / Math.hypot(...span.out);
     const score = size(run) * square * Math.sqrt(outScale);
-    return square > 0.2 ? [{ from, to, out: along({ x: 0, y: 0 }, tip, 1 / size(tip)), score }] : [];
+    return square > 0.2 ? [{ span, from, to, out: along({ x: 0, y: 0 }, tip, 1 / size(tip)), score }] : [];
   });
   // Of two that face alike the first is kept, so that small turns do not change sides.
   const best = facing.reduce<Facing | null>(
@@ -100,7 +120,7 @@ function placeSpan(
   );
   if (!best) return null;
   const others = facing.filter((one) => one !== best).sort((x, y) => y.score - x.score);
-  for (const { from, to, out } of [best, ...others]) {
+  for (const { span, from, to, out } of [best, ...others]) {
     const edge = Math.max(...corners.map((corner) => dot(minus(corner, from), out)), 0);
     for (let row = 0; row < ROWS; row += 1) {
       const distance = edge + CLEAR + row * STACK;
@@ -109,7 +129,11 @@ function placeSpan(
         const label = along(line.from, minus(line.to, line.from), share);
         if (!isFree(label, view, placed)) continue;
         const extensions = [from, to].map((end) => ({ from: end, to: along(end, out, distance + 5) }));
-        return { annotation, label, line, extensions };
+        const arrows = [
+          arrowOf(span.from, span.to, line.from, view),
+          arrowOf(span.to, span.from, line.to, view),
+        ];
+        return { annotation, label, line, extensions, arrows };
       }
     }
   }
@@ -119,7 +143,7 @@ function placeSpan(
 }
 
 function placeLeader(annotation: Annotation, view: View, placed: readonly PlacedLabel[]): PlacedLabel | null {
-  let best: { at: Point; out: Point; score: number } | null = null;
+  let best: { point: { at: Vec3; out: Vec3 }; at: Point; out: Point; score: number } | null = null;
   for (const point of annotation.points) {
     const at = view.project(point.at);
     const tip = minus(
@@ -128,6 +152,7 @@ function placeLeader(annotation: Annotation, view: View, placed: readonly Placed
     );
     if (!best || size(tip) > best.score * 1.05) {
       best = {
+        point,
         at,
         out: size(tip) > 0 ? along({ x: 0, y: 0 }, tip, 1 / size(tip)) : { x: 0.7, y: -0.7 },
         score: size(tip),
@@ -135,7 +160,7 @@ function placeLeader(annotation: Annotation, view: View, placed: readonly Placed
     }
   }
   if (!best) return null;
-  const { at, out } = best;
+  const { point, at, out } = best;
   const turned = (angle: number): Point => ({
     x: out.x * Math.cos(angle) - out.y * Math.sin(angle),
     y: out.x * Math.sin(angle) + out.y * Math.cos(angle),
@@ -144,7 +169,9 @@ function placeLeader(annotation: Annotation, view: View, placed: readonly Placed
     for (const angle of [0, 0.6, -0.6, 1.2, -1.2]) {
       const label = along(at, turned(angle), reach);
       if (!isFree(label, view, placed)) continue;
-      return { annotation, label, line: { from: at, to: label, bothEnds: false }, extensions: [] };
+      const back = space.minus(point.at, point.out);
+      const arrows = [arrowOf(point.at, back, at, view)];
+      return { annotation, label, line: { from: at, to: label, bothEnds: false }, extensions: [], arrows };
     }
   }
   return pointedAt(annotation, at, view, placed);
@@ -173,6 +200,7 @@ function pointedAt(
       label: best.label,
       line: { from: at, to: best.label, bothEnds: false },
       extensions: [],
+      arrows: [],
     }
   );
 }

@@ -7,6 +7,9 @@ import type { DisplayUnit } from '@core/foundations/quantity';
 import { toggled } from './toggled';
 import type { BenchLight } from '../theme/palettes';
 
+/** Screens that explain themselves once. */
+export type Hint = 'sizes' | 'fits' | 'shape' | 'layers';
+
 /** The light that a person wants on the bench; the device's own is dim where that is set to dark. */
 export type WantedLight = BenchLight | 'device';
 
@@ -24,6 +27,8 @@ interface Preferences {
   hand: 'right' | 'left';
   /** Drawers of the Workshop that are open. */
   drawers: readonly string[];
+  /** What was explained already. */
+  hintsSeen: readonly Hint[];
   setUnit(unit: DisplayUnit): void;
   setInstrument(quantity: 'length' | 'angle', id: string): void;
   setPracticeCaliper(on: boolean): void;
@@ -31,6 +36,8 @@ interface Preferences {
   setLight(light: WantedLight): void;
   setHand(hand: 'right' | 'left'): void;
   toggleDrawer(name: string): void;
+  seeHint(of: Hint): void;
+  forgetHints(): void;
 }
 
 export const usePreferences = create<Preferences>()(
@@ -43,6 +50,7 @@ export const usePreferences = create<Preferences>()(
       light: 'bright',
       hand: 'right',
       drawers: ['For you'],
+      hintsSeen: [],
       setUnit: (unit) => set({ unit }),
       setInstrument: (quantity, id) =>
         set(({ instruments }) => ({ instruments: { ...instruments, [quantity]: id } })),
@@ -50,6 +58,9 @@ export const usePreferences = create<Preferences>()(
       setReadingsEach: (readingsEach) => set({ readingsEach }),
       setLight: (light) => set({ light }),
       setHand: (hand) => set({ hand }),
+      seeHint: (of) =>
+        set(({ hintsSeen }) => (hintsSeen.includes(of) ? {} : { hintsSeen: [...hintsSeen, of] })),
+      forgetHints: () => set({ hintsSeen: [] }),
       toggleDrawer: (name) => set(({ drawers }) => ({ drawers: toggled(drawers, name) })),
     }),
     { name: 'even-spare-preferences', storage: createJSONStorage(() => window.localStorage) },

@@ -10,6 +10,7 @@ export function LineDrawing({
   size,
   made = [],
   ghost = [],
+  inView = picture?.edges ?? [],
 }: {
   picture: Pick<Picture, 'outline' | 'edges'> | null;
   size: number;
@@ -17,6 +18,8 @@ export function LineDrawing({
   made?: readonly number[];
   /** Edges of what was there before, drawn thin. */
   ghost?: readonly number[][];
+  /** Lines that there is room for, drawn or not: what stands side by side is drawn to one scale. */
+  inView?: readonly number[][];
 }) {
   if (!picture || picture.outline.length === 0) {
     return (
@@ -25,7 +28,7 @@ export function LineDrawing({
       </Svg>
     );
   }
-  const points = [...picture.outline, ...ghost].flat();
+  const points = [...picture.outline, ...ghost, ...inView].flat();
   const xs = points.filter((_, index) => index % 2 === 0);
   const ys = points.filter((_, index) => index % 2 === 1);
   const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];

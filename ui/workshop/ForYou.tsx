@@ -3,6 +3,7 @@ import { Text, View } from 'react-native';
 import { DISPLAY_UNITS, type DisplayUnit } from '@core/foundations/quantity';
 
 import { usePreferences, type WantedLight } from '../preferences/usePreferences';
+import { Button } from '../shared/Button';
 import { GroupHeading } from '../shared/Heading';
 import { Switch } from '../shared/Switch';
 import { Drawer } from './Drawer';
@@ -81,6 +82,11 @@ export function ForYou() {
             onChange={preferences.setHand}
           />
         </View>
+        {preferences.hintsSeen.length > 0 ? (
+          <View className="items-start">
+            <Button label="Show the first hints again" onPress={preferences.forgetHints} />
+          </View>
+        ) : null}
       </View>
     </Drawer>
   );

@@ -5,6 +5,9 @@ import { INFILL_PATTERNS, type InfillPattern } from '@core/foundations/fields';
 import { LayerSet } from '@core/record/model';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
+import { DrawnChoice } from '../shared/DrawnChoice';
+import { DrawnSetting } from '../shared/DrawnSetting';
+import { GroupHeading } from '../shared/Heading';
 import { Switch } from '../shared/Switch';
 import { RowForm } from './RowForm';
 import type { RowGroup } from './rowFields';
@@ -46,9 +49,14 @@ export function LayerSetForm({
       groups={GROUPS}
       choices={
         <View className="gap-3">
-          <Switch<InfillPattern>
+          <GroupHeading>Infill</GroupHeading>
+          <DrawnChoice<InfillPattern>
             label="Infill"
-            options={INFILL_PATTERNS.map((id) => ({ id, word: FILL_WORDS[id] }))}
+            options={INFILL_PATTERNS.map((id) => ({
+              id,
+              word: FILL_WORDS[id],
+              drawing: <DrawnSetting setting="infill" choice={id} />,
+            }))}
             value={fill}
             onChange={setFill}
           />

@@ -24,6 +24,16 @@ export const Picture = z.strictObject({
 });
 export type Picture = z.infer<typeof Picture>;
 
+/**
+ * A choice as it is drawn where it is made: a picture of an example, which of its edges are the choice's own, by their index, and what was there
+ * before where it changes everything.
+ */
+export const DrawnFigure = Picture.extend({
+  made: z.array(z.int().nonnegative()),
+  ghost: z.array(z.array(z.number())),
+});
+export type DrawnFigure = z.infer<typeof DrawnFigure>;
+
 /** A line of the list of repairs. */
 export const RepairLine = z.strictObject({
   id: Id,

@@ -112,6 +112,7 @@ export {
   CreatedReply,
   ListQuery,
   NewRepair,
+  DrawnFigure,
   Picture,
   Refusal,
   RepairLine,

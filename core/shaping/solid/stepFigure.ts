@@ -1,8 +1,7 @@
 import { evaluateRepair } from '@core/fitting/fit';
-import type { Body, Step, StepKind } from '@core/record/model';
+import type { Body, DrawnFigure, Step, StepKind } from '@core/record/model';
 import type { ChoiceFigure } from '@core/shaping/sentence';
 import type { Kernel } from '@core/shaping/kernel';
-import type { StepFigure } from '@core/shaping/steps/figures';
 import type { Font } from '@core/shaping/text';
 
 import { figureState } from './figureState';
@@ -20,11 +19,11 @@ const ON_EDGE_MM = 0.06;
  *
  * @param font for letters; without one those can't be drawn.
  */
-export const stepFigure = (kernel: Kernel, kind: StepKind, font?: Font): StepFigure =>
+export const stepFigure = (kernel: Kernel, kind: StepKind, font?: Font): DrawnFigure =>
   exampleFigure(kernel, kind, STEP_EXAMPLES[kind], font);
 
 /** Draws what a choice does, by its example. */
-export const choiceFigure = (kernel: Kernel, of: ChoiceFigure): StepFigure =>
+export const choiceFigure = (kernel: Kernel, of: ChoiceFigure): DrawnFigure =>
   exampleFigure(kernel, of, CHOICE_EXAMPLES[of]);
 
 function exampleFigure(
@@ -32,7 +31,7 @@ function exampleFigure(
   name: string,
   { before, step, other, cut = [] }: StepExample,
   font?: Font,
-): StepFigure {
+): DrawnFigure {
   const beside = other ? [bodyOf('other', other, 'counterpart')] : [];
   const drawn = (steps: readonly Step[]) => {
     const state = figureState(name, { bodies: [bodyOf('part', steps, 'spare'), ...beside] });

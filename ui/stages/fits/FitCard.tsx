@@ -11,7 +11,7 @@ import {
   wishWords,
   workingSizeName,
 } from '@core/reporting/numberWords';
-import { FIT_CLASSES, featureWords } from '@core/reporting/wording';
+import { featureWords } from '@core/reporting/wording';
 import { machineIn } from '@core/record/workshop';
 
 import { newId } from '../../api/newId';
@@ -25,6 +25,7 @@ import { GroupHeading, Heading } from '../../shared/Heading';
 import { Switch } from '../../shared/Switch';
 import { TrailTable } from '../../shared/TrailTable';
 import { FitBandsFigure } from './FitBandsFigure';
+import { FitClassChoice } from './FitClassChoice';
 import { IsoLimits } from './IsoLimits';
 import { Mates } from './Mates';
 import { OwnClearance } from './OwnClearance';
@@ -48,10 +49,9 @@ export function FitCard({ fit, worked, chance }: EvaluatedFit) {
       {chance ? <FitBandsFigure chance={chance} noun={noun} inside={feature.inside} /> : null}
       <View className="gap-1.5">
         <GroupHeading>{feature.inside ? 'How should it go on?' : 'How should it go in?'}</GroupHeading>
-        <Switch
-          label={`How freely: ${fit.name}`}
-          options={FIT_CLASSES}
-          value={fit.ownClearanceMm === null && fit.iso === null ? fit.fitClass : null}
+        <FitClassChoice
+          fit={fit}
+          diameterMm={worked.ok ? counterpartOf(worked.trail) : null}
           onChange={(fitClass) => put('fit', { ...fit, fitClass, ownClearanceMm: null, iso: null })}
         />
       </View>

@@ -6,6 +6,7 @@ import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button } from '../../shared/Button';
 import { Columns, useTwoColumns } from '../../shared/Columns';
 import { EmptyState } from '../../shared/EmptyState';
+import { FirstHint } from '../../shared/FirstHint';
 import { AddFitSheet } from './AddFitSheet';
 import { Chains } from './Chains';
 import { FitCard } from './FitCard';
@@ -34,6 +35,7 @@ export function FitsStage() {
           />
         ) : (
           <>
+            <FirstHint of="fits" />
             {hasTwo ? (
               <Columns
                 first={cards.filter((_, at) => at % 2 === 0)}

@@ -2,7 +2,7 @@ import ShortSteps from 'lucide-react-native/icons/list-chevrons-down-up';
 import Layers from 'lucide-react-native/icons/layers';
 import WholeSteps from 'lucide-react-native/icons/list-chevrons-up-down';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useEffect, useRef, useState } from 'react';
+import { createElement, useEffect, useRef, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
 import type { Body } from '@core/record/model';
@@ -18,6 +18,7 @@ import { useSolidView } from '../../inRepair/useSolidView';
 import { usePartTool } from '../../part/partTool';
 import { Button, IconButton } from '../../shared/Button';
 import { EmptyState } from '../../shared/EmptyState';
+import { FirstHint } from '../../shared/FirstHint';
 import { Switch } from '../../shared/Switch';
 import { colours } from '../../theme/colours';
 import { AddStepSheet } from './AddStepSheet';
@@ -27,6 +28,7 @@ import { FindingsBar } from './FindingsBar';
 import { HistoryButtons } from './HistoryButtons';
 import { StarterSheet } from './StarterSheet';
 import { StepList } from './StepList';
+import { useSwipedSteps } from './useSwipedSteps';
 
 /** Below the last step, so that it is no effort to reach, px. */
 const BELOW_PX = 96;
@@ -53,6 +55,7 @@ export function ShapeStage() {
   const [sheet, setSheet] = useState<'step' | 'body' | null>(null);
   const body =
     bodies.find(({ id }) => id === chosen) ?? bodies.find(({ role }) => role === 'spare') ?? bodies[0];
+  const swipe = useSwipedSteps(body?.steps.map(({ id }) => id) ?? []);
   const list = useRef<ScrollView>(null);
   const { id: bodyId, steps: { length: count } = NO_STEPS } = body ?? {};
   const before = useRef({ bodyId, count });
@@ -155,7 +158,10 @@ export function ShapeStage() {
             />
           </View>
         ) : (
-          <StepList body={body} outcomes={outcomes} />
+          <>
+            <FirstHint of="shape" />
+            {createElement('div', swipe, <StepList body={body} outcomes={outcomes} />)}
+          </>
         )}
       </ScrollView>
       <FindingsBar

@@ -22,11 +22,19 @@ const SPANS = [0.2, 0.5, 1, 2, 5, 10, 20, 50, 100];
 const ENOUGH = 0.1;
 const STOPS = 100;
 
-/** How far a thumb moves a length, mm, and by what steps: about a tenth of it either way, in round numbers, and not through nothing. */
-export function slideOf(mm: number, unit: LengthUnit): { low: number; high: number; step: number } {
+/**
+ * How far a thumb moves a length, mm, and by what steps: in round numbers, and not through nothing.
+ *
+ * @param enough so much of it either way at least, where no span is longer.
+ */
+export function slideOf(
+  mm: number,
+  unit: LengthUnit,
+  enough = ENOUGH,
+): { low: number; high: number; step: number } {
   const typed = Math.abs(mm) / MM_PER[unit];
   const scale = STEPS[unit][0]! / STEPS.mm[0]!;
-  const span = (SPANS.find((one) => one * scale >= ENOUGH * typed) ?? SPANS.at(-1)!) * scale;
+  const span = (SPANS.find((one) => one * scale >= enough * typed) ?? SPANS.at(-1)!) * scale;
   const step = Math.max((2 * span) / STOPS, scale / 100) * MM_PER[unit];
   const reach = span * MM_PER[unit];
   return {

@@ -12,6 +12,7 @@ import { useRepairContext } from '../../inRepair/useRepairContext';
 import { usePreferences } from '../../preferences/usePreferences';
 import { Button } from '../../shared/Button';
 import { EmptyState } from '../../shared/EmptyState';
+import { FirstHint } from '../../shared/FirstHint';
 import { GroupHeading } from '../../shared/Heading';
 import { OpenSize } from '../../measuring/OpenSize';
 import { PracticeCaliper } from '../../measuring/PracticeCaliper';
@@ -97,6 +98,7 @@ export function SizesStage() {
             ) : null}
           </View>
         )}
+        {sizes.length > 0 ? <FirstHint of="sizes" /> : null}
         {sizes.map((entry) => (
           <SizeRow key={entry.size.id} {...entry} onPress={() => openSize(entry.size.id)} />
         ))}
