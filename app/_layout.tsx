@@ -16,6 +16,7 @@ import { Unsettled } from '@ui/later/Unsettled';
 import { useAhead } from '@ui/later/later';
 import { PadHost } from '@ui/shared/pad/PadHost';
 import { useLitPage } from '@ui/preferences/benchLight';
+import { useTypedPage } from '@ui/preferences/typeSize';
 import { useAppFonts } from '@ui/theme/useAppFonts';
 
 watchCallsOnly();
@@ -28,6 +29,7 @@ export default function Layout() {
   const restored = useKeptQueue(client);
   useAhead();
   useLitPage();
+  useTypedPage();
   // A repair has its own place for it, in its heading.
   const inRepair = (useSegments() as string[])[0] === 'repair';
   if (!ready || !restored) return null;

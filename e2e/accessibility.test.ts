@@ -24,8 +24,8 @@ const lowControls = (page: Page): Promise<string[]> =>
     );
 
 /** Buttons and choices of which a part lies outside the page, unless they can be scrolled to. */
-const cutOff = (page: Page): Promise<string[]> =>
-  page.locator('button, a, input, select, [role=button], [role=radio]').evaluateAll((all) => {
+const cutOff = (page: Page, besides = 'a'): Promise<string[]> =>
+  page.locator(`button, a, input, select, [role=button], [role=radio], ${besides}`).evaluateAll((all) => {
     const isScrolled = (one: Element | null): boolean =>
       one !== null &&
       ((one.scrollWidth > one.clientWidth && /auto|scroll/.test(getComputedStyle(one).overflowX)) ||
@@ -38,6 +38,15 @@ const cutOff = (page: Page): Promise<string[]> =>
       })
       .map((one) => one.getAttribute('aria-label') ?? one.textContent ?? one.outerHTML.slice(0, 80));
   });
+
+/** As the Workshop sets it. */
+const setType = async (page: Page, type: number): Promise<void> => {
+  await page.evaluate((times) => {
+    document.documentElement.style.setProperty('--type', String(times));
+    document.documentElement.dataset.type = times > 1 ? 'large' : 'usual';
+  }, type);
+  await page.waitForTimeout(150);
+};
 
 /** From the narrowest phone, lying and upright, to a wide screen. */
 const WIDTHS = [
@@ -103,6 +112,10 @@ test('every screen passes the checks of WCAG AA that can be made by machine, and
       expect(await cutOff(page), `${screen} at ${other.width}`).toEqual([]);
     }
     await page.setViewportSize(size);
+    // Letters of twice the size, of which none is cut off either.
+    await setType(page, 2);
+    expect(await cutOff(page, '[dir=auto]'), `${screen} with large type`).toEqual([]);
+    await setType(page, 1);
   }
 });
 

@@ -27,7 +27,7 @@ export function RepairHeader() {
   const said = isShort ? notice : null;
   return (
     <>
-      <View className="h-[60px] flex-row items-center gap-1 pl-1.5 pr-4">
+      <View className="min-h-[60px] flex-row items-center gap-1 pl-1.5 pr-4">
         <IconButton label="Back to the list of repairs" onPress={() => router.navigate('/')}>
           <ChevronLeft size={26} color={colours.ink} />
         </IconButton>

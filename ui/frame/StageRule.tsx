@@ -116,13 +116,13 @@ function StageLink({
         className={upright ? 'w-full justify-center pl-7' : 'h-full flex-1 items-center pt-[26px]'}
       >
         <Text
-          className={`font-number text-[14.5px] ${here ? 'text-green' : lack ? 'text-muted' : 'text-ink'}`}
+          className={`font-number text-quarter-[14.5px] ${here ? 'text-green' : lack ? 'text-muted' : 'text-ink'}`}
         >
           {name}
         </Text>
         <Text
           numberOfLines={upright ? 2 : 1}
-          className={`font-label text-[11.5px] text-muted ${upright ? '' : 'text-center'}`}
+          className={`font-label text-quarter-[11.5px] text-muted ${upright ? '' : 'text-center'}`}
         >
           {lack}
         </Text>

@@ -32,7 +32,7 @@ export function HomeScreen() {
   return (
     <View className="flex-1 items-center bg-paper">
       <View role="main" className={`w-full flex-1 ${wide ? 'max-w-[1040px]' : ''}`}>
-        <View className="flex-row items-center justify-between px-4 pb-3 pt-5">
+        <View className="flex-row flex-wrap items-center justify-between gap-y-2 px-4 pb-3 pt-5">
           <View className="flex-row items-center gap-3">
             <Mark />
             <Text role="heading" aria-level={1} className="font-semibold text-[25px] text-ink">

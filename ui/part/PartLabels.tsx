@@ -3,6 +3,7 @@ import Svg, { G, Line, Path } from 'react-native-svg';
 
 import type { Annotation } from '@core/shaping/part';
 
+import { useLabelScale } from '../preferences/typeSize';
 import { colours } from '../theme/colours';
 import type { PlacedLabel, Point } from './placeLabels';
 
@@ -21,6 +22,9 @@ const TONES = {
   typed: { box: 'border-rule', text: 'text-ink', ink: colours.muted },
 } as const;
 
+/** The label looks small; what can be hit is 44 high. */
+const HIT = { width: 96, height: 44 };
+
 /** Sizes on the picture: lines beneath, labels that can be tapped on top. */
 export function PartLabels({
   placed,
@@ -37,6 +41,8 @@ export function PartLabels({
   width: number;
   height: number;
 }) {
+  const scale = useLabelScale();
+  const hit = { width: HIT.width * scale, height: HIT.height * scale };
   if (width === 0) return null;
   return (
     <View pointerEvents="box-none" className="absolute inset-0">
@@ -65,12 +71,11 @@ export function PartLabels({
             accessibilityHint="Opens this size"
             onPress={() => onPress(annotation)}
             onLongPress={() => onLongPress(annotation)}
-            // The label looks small; what can be hit is 44 high.
-            className="absolute h-11 w-24 items-center justify-center"
-            style={{ left: label.x - 48, top: label.y - 22 }}
+            className="absolute items-center justify-center"
+            style={{ left: label.x - hit.width / 2, top: label.y - hit.height / 2, ...hit }}
           >
             <View className={`rounded-full border-[1.5px] bg-card px-2.5 py-0.5 ${TONES[tone].box}`}>
-              <Text className={`font-number text-[15px] tabular-nums ${TONES[tone].text}`}>
+              <Text className={`font-number text-half-[15px] tabular-nums ${TONES[tone].text}`}>
                 {tag ? `${tag} ${number}` : number}
               </Text>
             </View>

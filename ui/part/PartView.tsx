@@ -15,6 +15,7 @@ import { PartScene, type SceneMarks } from './partScene';
 import { placeLabels, type PlacedLabel } from './placeLabels';
 import type { Stance } from './stances';
 import { litAnew } from '../preferences/litAnew';
+import { useLabelScale } from '../preferences/typeSize';
 
 export interface PartViewProps {
   bodies: SceneBody[];
@@ -53,6 +54,8 @@ function PartCanvas(props: PartViewProps) {
 
   const shownAnnotations = useRef(props.annotations);
   shownAnnotations.current = props.annotations;
+  const labelScale = useRef(1);
+  labelScale.current = useLabelScale();
   const roomNow = useRef<typeof size & { corner?: { width: number; height: number } }>(size);
   roomNow.current = {
     ...size,
@@ -68,6 +71,7 @@ function PartCanvas(props: PartViewProps) {
         ? []
         : placeLabels(shownAnnotations.current, {
             ...roomNow.current,
+            labelScale: labelScale.current,
             corners,
             project: (point) => current.project(point),
           }),

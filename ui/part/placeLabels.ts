@@ -38,6 +38,8 @@ export interface View {
   corners: Vec3[];
   /** So much of the view's lower left corner is taken by something else, px. */
   corner?: { width: number; height: number };
+  /** How much larger than usual labels are. */
+  labelScale?: number;
 }
 
 /** Label of about this size, for keeping labels apart. */
@@ -123,7 +125,7 @@ function placeSpan(
   for (const { span, from, to, out } of [best, ...others]) {
     const edge = Math.max(...corners.map((corner) => dot(minus(corner, from), out)), 0);
     for (let row = 0; row < ROWS; row += 1) {
-      const distance = edge + CLEAR + row * STACK;
+      const distance = edge + CLEAR + row * STACK * (view.labelScale ?? 1);
       const line = { from: along(from, out, distance), to: along(to, out, distance), bothEnds: true };
       for (const share of ALONG) {
         const label = along(line.from, minus(line.to, line.from), share);
@@ -185,9 +187,10 @@ function pointedAt(
   placed: readonly PlacedLabel[],
 ): PlacedLabel | null {
   let best: { label: Point; away: number } | null = null;
-  const step = { x: LABEL.width / 3, y: (LABEL.height + ROOM) / 2 };
-  for (let y = LABEL.height / 2 + MARGIN; y < view.height; y += step.y) {
-    for (let x = LABEL.width / 2 + MARGIN; x < view.width; x += step.x) {
+  const own = labelOf(view);
+  const step = { x: own.width / 3, y: (own.height + ROOM) / 2 };
+  for (let y = own.height / 2 + MARGIN; y < view.height; y += step.y) {
+    for (let x = own.width / 2 + MARGIN; x < view.width; x += step.x) {
       const label = { x, y };
       const away = size(minus(label, at));
       if ((best && away >= best.away) || !isFree(label, view, placed)) continue;
@@ -205,15 +208,22 @@ function pointedAt(
   );
 }
 
-const overlaps = (a: Point, b: Point) =>
-  Math.abs(a.x - b.x) < LABEL.width && Math.abs(a.y - b.y) < LABEL.height + ROOM;
+const labelOf = ({ labelScale = 1 }: View) => ({
+  width: LABEL.width * labelScale,
+  height: LABEL.height * labelScale,
+});
+
+const overlaps = (a: Point, b: Point, { width, height }: { width: number; height: number }) =>
+  Math.abs(a.x - b.x) < width && Math.abs(a.y - b.y) < height + ROOM;
 
 /** Whether a label stands whole inside the view and on no other. */
-function isFree(label: Point, { width, height, corner }: View, placed: readonly PlacedLabel[]): boolean {
-  const [halfX, halfY] = [LABEL.width / 2 + MARGIN, LABEL.height / 2 + MARGIN];
+function isFree(label: Point, view: View, placed: readonly PlacedLabel[]): boolean {
+  const { width, height, corner } = view;
+  const own = labelOf(view);
+  const [halfX, halfY] = [own.width / 2 + MARGIN, own.height / 2 + MARGIN];
   const isInside =
     label.x >= halfX && label.x <= width - halfX && label.y >= halfY && label.y <= height - halfY;
   const isInCorner =
     corner !== undefined && label.x < corner.width + halfX && label.y > height - corner.height - halfY;
-  return isInside && !isInCorner && !placed.some((other) => overlaps(other.label, label));
+  return isInside && !isInCorner && !placed.some((other) => overlaps(other.label, label, own));
 }

@@ -10,6 +10,10 @@ import type { BenchLight } from '../theme/palettes';
 /** Screens that explain themselves once. */
 export type Hint = 'sizes' | 'fits' | 'shape' | 'layers';
 
+/** Sizes of type to choose from. */
+export const TYPE_SIZES = [1, 1.25, 1.5, 2] as const;
+export type TypeSize = (typeof TYPE_SIZES)[number];
+
 /** The light that a person wants on the bench; the device's own is dim where that is set to dark. */
 export type WantedLight = BenchLight | 'device';
 
@@ -23,6 +27,8 @@ interface Preferences {
   /** Readings of each size that a read-through asks for. */
   readingsEach: number;
   light: WantedLight;
+  /** How much larger type is than usual. */
+  type: TypeSize;
   /** The hand that holds the phone: keys that are pressed most stand under its thumb. */
   hand: 'right' | 'left';
   /** Drawers of the Workshop that are open. */
@@ -34,6 +40,7 @@ interface Preferences {
   setPracticeCaliper(on: boolean): void;
   setReadingsEach(count: number): void;
   setLight(light: WantedLight): void;
+  setType(type: TypeSize): void;
   setHand(hand: 'right' | 'left'): void;
   toggleDrawer(name: string): void;
   seeHint(of: Hint): void;
@@ -48,6 +55,7 @@ export const usePreferences = create<Preferences>()(
       practiceCaliper: false,
       readingsEach: 3,
       light: 'bright',
+      type: 1,
       hand: 'right',
       drawers: ['For you'],
       hintsSeen: [],
@@ -57,6 +65,7 @@ export const usePreferences = create<Preferences>()(
       setPracticeCaliper: (practiceCaliper) => set({ practiceCaliper }),
       setReadingsEach: (readingsEach) => set({ readingsEach }),
       setLight: (light) => set({ light }),
+      setType: (type) => set({ type }),
       setHand: (hand) => set({ hand }),
       seeHint: (of) =>
         set(({ hintsSeen }) => (hintsSeen.includes(of) ? {} : { hintsSeen: [...hintsSeen, of] })),

@@ -37,12 +37,15 @@ export function DrawnChoice<T extends string>({
             {drawing}
             <Text
               numberOfLines={1}
-              className={`font-label text-[12.5px] ${chosen ? 'text-green' : 'text-ink'}`}
+              className={`font-label text-quarter-[12.5px] ${chosen ? 'text-green' : 'text-ink'}`}
             >
               {word}
             </Text>
             {note === undefined ? null : (
-              <Text numberOfLines={1} className="font-number text-[12px] tabular-nums text-muted">
+              <Text
+                numberOfLines={1}
+                className="text-center font-number text-quarter-[12px] tabular-nums text-muted"
+              >
                 {note}
               </Text>
             )}

@@ -18,21 +18,29 @@ const HINTS: Readonly<Record<Hint, { says: string; byTouch?: string }>> = {
   },
 };
 
+/** Whoever left sooner has not read it, ms. */
+const READ_MS = 4000;
+
 /** Explains a screen once: until it is closed, or the screen is left. */
 export function FirstHint({ of }: { of: Hint }) {
   const isSeen = usePreferences(({ hintsSeen }) => hintsSeen.includes(of));
   const seeHint = usePreferences((preferences) => preferences.seeHint);
   const isWide = useWide();
   const { says, byTouch } = HINTS[of];
-  useEffect(() => () => seeHint(of), [seeHint, of]);
+  useEffect(() => {
+    const since = Date.now();
+    return () => {
+      if (Date.now() - since > READ_MS) seeHint(of);
+    };
+  }, [seeHint, of]);
   if (isSeen) return null;
   return (
     <View
       role="note"
       aria-label="How this screen works"
-      className="flex-row items-center gap-2 border-l-[3px] border-green bg-green-soft py-1 pl-3 pr-1"
+      className="flex-row flex-wrap items-center justify-end gap-x-2 border-l-[3px] border-green bg-green-soft py-1 pl-3 pr-1"
     >
-      <Text className="min-w-0 flex-1 font-sans text-[14.5px] leading-[20px] text-ink">
+      <Text className="shrink grow basis-[220px] font-sans text-[14.5px] leading-[20px] text-ink">
         {byTouch && !isWide ? `${says} ${byTouch}` : says}
       </Text>
       <Button tone="quiet" label="Got it" onPress={() => seeHint(of)} />

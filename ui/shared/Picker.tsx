@@ -39,7 +39,7 @@ export function Picker({
         height: 44,
         width: '100%',
         fontFamily: 'Barlow_500Medium',
-        fontSize: 15,
+        fontSize: 'calc(15px * var(--type))',
         color: colours.ink,
         backgroundColor: colours.card,
         border: `1px solid ${colours.rule}`,

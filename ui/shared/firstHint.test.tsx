@@ -16,9 +16,16 @@ test('a screen explains itself until that is closed, and not again', () => {
   expect(hint()).toBeNull();
 });
 
-test('once it was left it is not said again; what another screen says is not lost by that', () => {
+test('once it was left, and not at once, it is not said again; what another screen says is not lost by that', () => {
+  const clock = jest.spyOn(Date, 'now').mockReturnValue(1000);
+  const glimpse = render(<FirstHint of="shape" />);
+  clock.mockReturnValue(2000);
+  glimpse.unmount();
   const { unmount } = render(<FirstHint of="shape" />);
+  expect(hint()).not.toBeNull();
+  clock.mockReturnValue(9000);
   unmount();
+  clock.mockRestore();
   render(<FirstHint of="shape" />);
   expect(hint()).toBeNull();
   render(<FirstHint of="sizes" />);

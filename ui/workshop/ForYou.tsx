@@ -2,7 +2,7 @@ import { Text, View } from 'react-native';
 
 import { DISPLAY_UNITS, type DisplayUnit } from '@core/foundations/quantity';
 
-import { usePreferences, type WantedLight } from '../preferences/usePreferences';
+import { TYPE_SIZES, usePreferences, type WantedLight } from '../preferences/usePreferences';
 import { Button } from '../shared/Button';
 import { GroupHeading } from '../shared/Heading';
 import { Switch } from '../shared/Switch';
@@ -68,6 +68,15 @@ export function ForYou() {
             ]}
             value={preferences.light}
             onChange={preferences.setLight}
+          />
+        </View>
+        <View className="gap-1.5">
+          <GroupHeading>Size of letters</GroupHeading>
+          <Switch
+            label="Size of letters"
+            options={TYPE_SIZES.map((size) => ({ id: String(size), word: `${100 * size} %` }))}
+            value={String(preferences.type)}
+            onChange={(id) => preferences.setType(TYPE_SIZES.find((size) => String(size) === id) ?? 1)}
           />
         </View>
         <View className="gap-1.5">

@@ -125,9 +125,9 @@ function ActionKey({ label, onPress }: { label: string; onPress(): void }) {
       accessibilityRole="button"
       tabIndex={-1}
       onPress={onPress}
-      className="h-[46px] flex-[2.1] items-center justify-center rounded bg-green active:opacity-80"
+      className="min-h-[46px] flex-[2.1] items-center justify-center rounded bg-green active:opacity-80"
     >
-      <Text numberOfLines={1} className="font-semibold text-[16px] text-card">
+      <Text numberOfLines={1} className="font-semibold text-center text-quarter-[16px] text-card">
         {label}
       </Text>
     </Pressable>

@@ -40,20 +40,20 @@ export function FindingsBar({ bodyId, action }: { bodyId: string; action: React.
       {open && recipe ? (
         <CautionSheet body={recipe} cautions={cautions} onClose={() => setOpen(false)} />
       ) : null}
-      <View className="flex-row items-center gap-3">
+      <View className="flex-row flex-wrap items-center gap-x-3 gap-y-1.5">
         {figures ? (
-          <View className="flex-1" role="group" aria-label="Findings">
-            <Text className="font-number text-[15px] tabular-nums text-ink">
+          <View className="shrink grow basis-[110px]" role="group" aria-label="Findings">
+            <Text className="font-number text-half-[15px] tabular-nums text-ink">
               {isDraft ? 'If kept: ' : ''}
               <Text className={sound ? 'text-moss' : 'text-rust'}>{solidWords(body)}</Text>
               {` · ${figures.massG.toFixed(1)} g ${material}`}
             </Text>
-            <Text className="font-label text-[13.5px] tabular-nums text-muted">
+            <Text className="font-label text-half-[13.5px] tabular-nums text-muted">
               {`${figures.bboxMm.map((mm) => mm.toFixed(1)).join(' × ')} mm outside`}
             </Text>
           </View>
         ) : (
-          <Text className="flex-1 font-label text-[14px] text-muted">
+          <Text className="shrink grow basis-[110px] font-label text-[14px] text-muted">
             {solid.unchecked.some((other) => other.bodyId === bodyId)
               ? 'Not checked yet'
               : 'Nothing built yet'}
@@ -64,7 +64,7 @@ export function FindingsBar({ bodyId, action }: { bodyId: string; action: React.
             accessibilityRole="button"
             accessibilityLabel={`${cautions.length} worth a look`}
             onPress={() => setOpen(true)}
-            className="min-h-[44px] max-w-[120px] justify-center rounded border border-brass bg-brass-soft px-2.5 active:opacity-80"
+            className="min-h-[44px] justify-center rounded border border-brass bg-brass-soft px-2.5 active:opacity-80"
           >
             <Text numberOfLines={1} className="font-semibold text-[14px] text-brass">
               {`Look${cautions.length > 1 ? ` (${cautions.length})` : ''}`}

@@ -49,7 +49,7 @@ export function SortableStep({
         cursor: 'grab',
         // A finger on the number drags; anywhere else it scrolls the list.
         touchAction: 'none',
-        font: '14px BarlowSemiCondensed_500Medium, sans-serif',
+        font: 'calc(14px * var(--type)) BarlowSemiCondensed_500Medium, sans-serif',
         color: colours.muted,
         flexShrink: 0,
       },

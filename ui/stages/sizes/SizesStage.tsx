@@ -87,7 +87,7 @@ export function SizesStage() {
             ) : null}
           </View>
         ) : (
-          <View className="flex-row items-center justify-between px-4 pb-1 pt-2">
+          <View className="flex-row flex-wrap items-center justify-between gap-x-2 px-4 pb-1 pt-2">
             <GroupHeading>
               {wanted.length > 0
                 ? `${sizes.length - wanted.length} of ${sizes.length} sizes taken`
