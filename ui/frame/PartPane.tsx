@@ -235,6 +235,7 @@ export function PartPane({ stage }: { stage: string }) {
         <StanceBar
           stance={stance}
           onStance={onStance}
+          sides={making?.sides}
           short={short}
           ghost={hasGhost ? { on: showGhost, onPress: () => setShowGhost(!showGhost) } : null}
           cut={{ on: cut.plane !== null, onPress: cut.toggle }}

@@ -161,6 +161,7 @@ function Layers({
           <OrientationChoice
             ways={ways}
             down={laying.down}
+            sides={body.sides}
             onChange={({ down }) => change({ down: [...down] })}
           />
         </View>

@@ -3,6 +3,7 @@ import { Pressable, ScrollView, Text, View } from 'react-native';
 import type { Vec3 } from '@core/foundations/vectors';
 import { alikeOrientations } from '@core/making/orientation';
 import type { Orientation } from '@core/making/printing';
+import type { SideNames } from '@core/record/model';
 
 import { LineDrawing } from '../shared/LineDrawing';
 import type { DrawnWay } from './useLayers';
@@ -11,10 +12,12 @@ import type { DrawnWay } from './useLayers';
 export function OrientationChoice({
   ways,
   down,
+  sides,
   onChange,
 }: {
   ways: readonly DrawnWay[];
   down: Vec3;
+  sides: SideNames | undefined;
   onChange(way: Orientation): void;
 }) {
   if (ways.length === 0) return null;
@@ -24,7 +27,7 @@ export function OrientationChoice({
         {alikeOrientations(ways).map((alike, index) => {
           const [{ way, picture }] = alike;
           const chosen = alike.some((one) => isSameDown(one.way.down, down));
-          const reasons = reasonsOf(way);
+          const reasons = [...namedDown(way, sides), ...reasonsOf(way)];
           return (
             <Pressable
               key={index}
@@ -55,6 +58,22 @@ export function OrientationChoice({
 /** Whether two ways of lying are one. */
 export const isSameDown = (one: Vec3, other: Vec3) =>
   one[0] * other[0] + one[1] * other[1] + one[2] * other[2] > 0.9999;
+
+/** A side that has a name, as it lies on the bed. */
+function namedDown({ down }: Orientation, sides: SideNames = {}): string[] {
+  const side = SIDE_DIRECTIONS.find(([, direction]) => isSameDown(direction, down))?.[0];
+  const own = side && sides[side];
+  return own ? [`${own} on the bed`] : [];
+}
+
+const SIDE_DIRECTIONS: readonly [keyof SideNames, Vec3][] = [
+  ['top', [0, 0, 1]],
+  ['bottom', [0, 0, -1]],
+  ['front', [0, -1, 0]],
+  ['back', [0, 1, 0]],
+  ['left', [-1, 0, 0]],
+  ['right', [1, 0, 0]],
+];
 
 /** What speaks for and against a way, as short sentences. */
 function reasonsOf({ heightMm, contactMm2, overhangMm2, across }: Orientation): string[] {

@@ -4,8 +4,10 @@ import Slice from 'lucide-react-native/icons/slice';
 import StepForward from 'lucide-react-native/icons/step-forward';
 import { ScrollView, View } from 'react-native';
 
+import type { SideNames } from '@core/record/model';
+
 import { PartToggle } from './PartToggle';
-import { STANCE_ORDER, STANCES, type Stance } from './stances';
+import { STANCE_ORDER, stanceName, type Stance } from './stances';
 
 /** Something that is on or off. */
 interface Switched {
@@ -17,6 +19,7 @@ interface Switched {
 export function StanceBar({
   stance,
   onStance,
+  sides,
   short,
   ghost,
   cut,
@@ -25,6 +28,8 @@ export function StanceBar({
 }: {
   stance: Stance | null;
   onStance(stance: Stance): void;
+  /** What the sides of the part are called. */
+  sides: SideNames | undefined;
   /** There is little room: signs instead of words. */
   short: boolean;
   ghost: Switched | null;
@@ -43,7 +48,7 @@ export function StanceBar({
           {STANCE_ORDER.map((id) => (
             <PartToggle
               key={id}
-              label={STANCES[id].name}
+              label={stanceName(id, sides)}
               on={stance === id}
               onPress={() => onStance(id)}
               short={short}

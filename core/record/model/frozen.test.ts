@@ -252,7 +252,7 @@ test('one of version 13 says what a printer takes in', () => {
   expect([before.takesArcs, before.linesPerSecond]).toEqual([undefined, undefined]);
 });
 
-test('one of version 14 says where sections of a recipe begin', () => {
+test('one of version 14 says where sections of a recipe begin, and what sides are called', () => {
   const headingsIn = (name: string) => opened(name).repair.bodies[0]!.steps.map(({ heading }) => heading);
   expect(headingsIn('version-14.json').slice(0, 4)).toEqual([
     'Body',
@@ -261,6 +261,7 @@ test('one of version 14 says where sections of a recipe begin', () => {
     undefined,
   ]);
   expect(headingsIn('version-13.json').every((heading) => heading === undefined)).toBe(true);
+  expect(opened('version-14.json').repair.bodies[0]!.sides).toEqual({ top: 'wall side', front: 'up' });
 });
 
 test('what misses a list today is no file of the first weeks', () => {

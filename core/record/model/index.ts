@@ -49,7 +49,7 @@ export {
 export type { OwnEdges, StepFacts, StepGroup } from '@core/shaping/steps/facts';
 export { LETTERS_LIMIT } from '@core/shaping/steps/text/schema';
 export { repeatedBy } from '@core/shaping/steps/pattern/schema';
-export { Body, USUAL_PRINT_SETUP, type PrintSetup } from './recipe';
+export { Body, SideNames, USUAL_PRINT_SETUP, type PrintSetup } from './recipe';
 export { bodiesUsedBy, isValue, valuesIn, withValues } from './stepValues';
 export { plainFieldAt, plainFieldsOf, type PlainField } from './plainFields';
 export { Derivation, Jaw, Reading, Size, SizeKind, Source, Taken } from './size';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { BED_ADHESIONS, Id, LASTINGS, name, SUPPORTS } from '@core/foundations/fields';
+import { BED_ADHESIONS, Id, LASTINGS, line, name, SUPPORTS } from '@core/foundations/fields';
 import { Step } from '@core/shaping/steps/data';
 
 export const BodyRole = z.enum(['spare', 'counterpart']);
@@ -43,6 +43,18 @@ export const USUAL_PRINT_SETUP: PrintSetup = {
   foot: 'skirt',
 };
 
+/** What the sides of a body are called where it is used: `wall side`, `up`. */
+const sideName = line(40).optional();
+export const SideNames = z.strictObject({
+  top: sideName,
+  bottom: sideName,
+  front: sideName,
+  back: sideName,
+  left: sideName,
+  right: sideName,
+});
+export type SideNames = z.infer<typeof SideNames>;
+
 /** A solid built by a recipe. Spares are made; counterparts are what they must fit, shown as ghosts. */
 export const Body = z.strictObject({
   id: Id,
@@ -52,6 +64,7 @@ export const Body = z.strictObject({
   steps: z.array(Step).max(500),
   /** How it is sliced, if that was chosen. */
   laying: PrintSetup.optional(),
+  sides: SideNames.optional(),
   removed: z.boolean(),
 });
 export type Body = z.infer<typeof Body>;

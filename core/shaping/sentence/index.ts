@@ -37,4 +37,5 @@ export {
 } from './places';
 export { outlineAs, outlineParts, turnParts } from './outlines';
 export { edgeChoice, stepsBefore } from './edges';
+export { withSideNames } from './sideNames';
 export { mirroredWhat, repeatedWhat } from './someSteps';

@@ -1,7 +1,8 @@
-import { placeOf, type Step, type StepKind } from '@core/record/model';
+import { placeOf, type SideNames, type Step, type StepKind } from '@core/record/model';
 import {
   finerOptions,
   stepsBefore,
+  withSideNames,
   type NamedBody,
   type NamedLayout,
   type Option,
@@ -17,19 +18,23 @@ export interface SentenceNames {
   layouts?: readonly NamedLayout[];
   /** Other bodies that a step may use. */
   bodies?: readonly NamedBody[];
+  /** What the sides of its body are called where it is used. */
+  sides?: SideNames | undefined;
 }
 
 /** A step as a sentence that reads aloud. */
 export function stepSentence(
   step: Step,
   recipe: readonly Step[],
-  { layouts = [], bodies = [] }: SentenceNames = {},
+  { layouts = [], bodies = [], sides = {} }: SentenceNames = {},
 ): SentencePart[] {
   const steps = stepsBefore(step, recipe).map((earlier) => ({
     step: earlier,
     place: recipe.indexOf(earlier) + 1,
   }));
-  return kindOf(step).sentence(step, { recipe, steps, layouts, bodies });
+  return kindOf(step)
+    .sentence(step, { recipe, steps, layouts, bodies })
+    .map((part) => withSideNames(part, sides));
 }
 
 /** What could be added to a step and mostly is not: heads, leaning sides, a lift, a tilt. */

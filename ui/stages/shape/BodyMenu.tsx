@@ -14,6 +14,7 @@ import { GroupHeading } from '../../shared/Heading';
 import { Sheet } from '../../shared/Sheet';
 import { Switch } from '../../shared/Switch';
 import { LiftSheet } from './LiftSheet';
+import { SideNamesSheet } from './SideNamesSheet';
 import { SlideSheet } from './SlideSheet';
 
 /** Names the body, adds others, deletes it or brings deleted ones back. */
@@ -33,6 +34,7 @@ export function BodyMenu({
   const [wrong, setWrong] = useState<string>();
   const [sliding, setSliding] = useState(false);
   const [lifting, setLifting] = useState(false);
+  const [naming, setNaming] = useState(false);
   const rename = () => {
     const parsed = nameField('the body').safeParse(name);
     if (!parsed.success) {
@@ -43,6 +45,7 @@ export function BodyMenu({
     onClose();
   };
   const hasOthers = repair.bodies.some((other) => !other.removed && other.id !== body.id);
+  if (naming) return <SideNamesSheet body={body} onClose={onClose} />;
   if (lifting) return <LiftSheet body={body} onClose={onClose} />;
   if (sliding) return <SlideSheet body={body} onClose={onClose} />;
   return (
@@ -55,6 +58,7 @@ export function BodyMenu({
         wrong={wrong}
       />
       <Button label="Keep this name" onPress={rename} />
+      <Button label="Name its sides" onPress={() => setNaming(true)} />
       <GroupHeading>How the bodies are shown</GroupHeading>
       {repair.bodies
         .filter((other) => !other.removed)

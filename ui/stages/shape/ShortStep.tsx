@@ -23,7 +23,10 @@ export function ShortStep({
   const shown = useShownNumber(numbers);
   const layouts = [...numbers.layouts.values()].map(({ layout }) => layout);
   const bodies = repair.bodies.filter(({ id, removed }) => !removed && id !== body.id);
-  const sentence = spokenSentence(stepSentence(step, body.steps, { layouts, bodies }), shown);
+  const sentence = spokenSentence(
+    stepSentence(step, body.steps, { layouts, bodies, sides: body.sides }),
+    shown,
+  );
   return (
     <Pressable
       role="button"

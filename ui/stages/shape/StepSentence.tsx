@@ -56,7 +56,7 @@ export function StepSentence({
     beginPick({ bodyId: (other ?? body).id, forBody: body.id, stepId: step.id, steps, want, what });
   };
   const [menu, setMenu] = useState(false);
-  const parts = joinWords(stepSentence(step, body.steps, { layouts, bodies }));
+  const parts = joinWords(stepSentence(step, body.steps, { layouts, bodies, sides: body.sides }));
   const failed = outcome?.state === 'failed';
   const lostTag = failed && outcome.fault.code === 'step.pickLost' ? outcome.fault.tag : undefined;
   const pickAgain = pickOf(parts, lostTag);
