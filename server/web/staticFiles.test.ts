@@ -23,6 +23,7 @@ beforeAll(() => {
   writeFileSync(join(folder, 'kernel/kernel-1.wasm.gz'), gzipSync('k'.repeat(5000)));
   put('_expo/static/js/web/solid-0a1b.js', 'worker');
   put('_expo/static/js/web/entry-0a1b.js', 'page');
+  put('_expo/static/js/web/screens-0a1b.js', 'screens');
   app = express().use(staticFiles(folder));
 });
 afterAll(() => rmSync(folder, { recursive: true }));
@@ -48,6 +49,15 @@ test('addresses of screens get the start page, which is always asked for anew', 
   const reply = await request(app).get('/repair/abc/sizes').set('accept', 'text/html');
   expect(reply.text).toContain('start page');
   expect(reply.headers['cache-control']).toBe('no-cache');
+});
+
+test('a page of a repair is told of the scripts that it will need; the list of repairs is not', async () => {
+  const { headers } = await request(app).get('/repair/abc/shape').set('accept', 'text/html');
+  expect(headers.link).toBe(
+    '</_expo/static/js/web/screens-0a1b.js>; rel=preload; as=script, </_expo/static/js/web/solid-0a1b.js>; rel=prefetch',
+  );
+  const list = await request(app).get('/').set('accept', 'text/html');
+  expect(list.headers.link).toBeUndefined();
 });
 
 test('files that are not there, and ways out of the folder, are not found', async () => {

@@ -1,4 +1,4 @@
-import { existsSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, statSync } from 'node:fs';
 import { join, relative } from 'node:path';
 
 import { Router } from 'express';
@@ -16,9 +16,21 @@ const KERNEL_WORKER = /solid-[0-9a-f]+\.js$/;
  */
 const KERNEL_WORKER_POLICY = "default-src 'none'; script-src 'self' 'unsafe-eval'; connect-src 'self'";
 
+/** Scripts that a page of a repair needs, in the order in which it does: they come while the first one is read. */
+function scriptsAhead(folder: string): string {
+  const scripts = join(folder, '_expo', 'static', 'js', 'web');
+  const names = existsSync(scripts) ? readdirSync(scripts) : [];
+  const link = (start: string, how: string) =>
+    names
+      .filter((name) => name.startsWith(`${start}-`) && name.endsWith('.js'))
+      .map((name) => `</_expo/static/js/web/${name}>; ${how}`);
+  return [...link('screens', 'rel=preload; as=script'), ...link('solid', 'rel=prefetch')].join(', ');
+}
+
 /** The exported web build, packed files first, and its start page for every address that is a screen. */
 export function staticFiles(folder: string): Router {
   const router = Router();
+  const ahead = scriptsAhead(folder);
   router.use((request, _response, next) => {
     // What serves files answers it in words of its own.
     decodeURIComponent(request.path);
@@ -47,8 +59,12 @@ export function staticFiles(folder: string): Router {
   router.get('/{*address}', (request, response, next) => {
     const startPage = join(folder, 'index.html');
     const wantsPage = request.accepts(['html', 'json']) === 'html' && !request.path.includes('.');
-    if (!wantsPage || !existsSync(startPage)) next();
-    else response.setHeader('Cache-Control', 'no-cache').sendFile(startPage);
+    if (!wantsPage || !existsSync(startPage)) {
+      next();
+      return;
+    }
+    if (ahead && request.path.startsWith('/repair/')) response.setHeader('Link', ahead);
+    response.setHeader('Cache-Control', 'no-cache').sendFile(startPage);
   });
   return router;
 }

@@ -8,6 +8,7 @@ import { apiFigures } from './api';
 import type { Figure } from './figure';
 import { firstScreenFigures } from './firstScreen';
 import { frameFigures } from './frames';
+import { inHandFigures } from './inHand';
 import { largeJobFigures } from './largeJobs';
 import { layoutFigures } from './layouts';
 import { learningFigures } from './learning';
@@ -42,6 +43,7 @@ async function main(): Promise<void> {
     manyRepairs: () => manyRepairsFigures(wheel),
     firstScreen: firstScreenFigures,
     frames: frameFigures,
+    inHand: () => inHandFigures(wheel),
   };
   const asked = process.argv.slice(2).filter((word) => !word.startsWith('--'));
   const unknown = asked.filter((name) => !(name in groups));

@@ -45,6 +45,7 @@ export async function buildWeb() {
     EXPO_OFFLINE: '1',
     CI: '1',
   });
+  askForFonts();
   say('Packing files');
   await packFolder(dist);
   writeFileSync(stamp, sources);
@@ -63,6 +64,18 @@ function copyKernel() {
     join(fontPackage, '600SemiBold', 'Barlow_600SemiBold.ttf'),
     join(folder, `letters-${font}.ttf`),
   );
+}
+
+/** The start page asks for the fonts at once, and not only when its script has been read and run. */
+function askForFonts() {
+  const fonts = readdirSync(join(dist, 'assets'), { recursive: true })
+    .map((path) => path.replaceAll('\\', '/'))
+    .filter((path) => /Barlow[^/]*\.ttf$/.test(path));
+  const links = fonts.map(
+    (path) => `<link rel="preload" href="/assets/${path}" as="font" type="font/ttf" crossorigin>`,
+  );
+  const page = join(dist, 'index.html');
+  writeFileSync(page, readFileSync(page, 'utf8').replace('</head>', `${links.join('\n')}</head>`));
 }
 
 function hashOf(paths) {

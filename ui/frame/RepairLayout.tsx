@@ -25,6 +25,7 @@ import { closeAll, useOpened } from '../inRepair/opened';
 import { usePartShare } from '../inRepair/partRoom';
 import { useTwoColumns } from '../shared/Columns';
 import { RepairContext } from '../inRepair/useRepairContext';
+import { workbench } from '../solid/useSolid';
 
 /** Screens that need the room of the part for a drawing of their own, or for words. */
 const WITHOUT_PART = new Set([
@@ -75,6 +76,8 @@ const SCREEN_WORDS: Record<string, string> = {
 export function RepairLayout() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const { repair, error, isPending, refetch } = useRepair(id);
+  // What takes longest to come is begun before the repair has come.
+  useEffect(() => workbench.begin(), []);
   if (repair) return <Frame repair={repair} />;
   return (
     <View className="flex-1 gap-4 bg-paper p-4">

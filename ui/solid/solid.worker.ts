@@ -24,15 +24,15 @@ function run<T>(work: (bench: BodyBench) => T): T {
 
 async function start(watcher: WorkerWatcher) {
   let told = 0;
-  const wasmBinary = await fetchKernel((share) => {
+  // Letters are rare: a font that does not come keeps nobody from working.
+  const fontOnItsWay = fetchFont().catch(() => null);
+  const module = await fetchKernel((share) => {
     const now = performance.now();
     if (now - told < 50 && share < 1) return;
     told = now;
     watcher.loading(share);
   });
-  // Letters are rare: a font that does not come keeps nobody from working.
-  const font = await fetchFont().catch(() => null);
-  const kernel = await startKernel({ wasmBinary });
+  const [kernel, font] = await Promise.all([startKernel(module), fontOnItsWay]);
   bench = new BodyBench(
     kernel,
     (bodyId, stepId) => watcher.step(bodyId, stepId),

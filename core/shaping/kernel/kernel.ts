@@ -7,13 +7,25 @@ export type Kernel = OpenCascadeInstance;
 
 export type Shape = TopoDS_Shape;
 
+/** The kernel prints STEP statistics and the like; nobody reads them. */
+const SILENT = { print: () => {}, printErr: () => {} };
+
 /**
- * Starts a kernel. Without options it reads the WebAssembly file that stands beside its package (Node);
- * a browser hands in the bytes it fetched.
+ * Starts a kernel. By itself it reads the WebAssembly file that stands beside its package (Node); a browser hands in what it compiled while
+ * it was fetched.
  */
-export async function startKernel(options: { wasmBinary?: ArrayBuffer } = {}): Promise<Kernel> {
-  // The kernel prints STEP statistics and the like; nobody reads them.
-  return init({ ...options, print: () => {}, printErr: () => {} });
+export function startKernel(module?: WebAssembly.Module): Promise<Kernel> {
+  if (!module) return init(SILENT);
+  return new Promise((resolve, reject) => {
+    const instantiateWasm = (
+      imports: WebAssembly.Imports,
+      receive: (instance: WebAssembly.Instance, of: WebAssembly.Module) => void,
+    ) => {
+      WebAssembly.instantiate(module, imports).then((instance) => receive(instance, module), reject);
+      return {};
+    };
+    init({ ...SILENT, instantiateWasm }).then(resolve, reject);
+  });
 }
 
 /**
