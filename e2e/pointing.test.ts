@@ -71,4 +71,40 @@ test('a hole is drilled by pointing at a face, typed on our own pad, seen before
   await page.getByRole('button', { name: 'Undo: The hole is changed.' }).click();
   await expect(steps.last().getByRole('button', { name: 'hole: 9.10' })).toBeHidden();
   await expect(steps).toHaveCount(6);
+
+  // The arrow of its size is pulled on the picture: the part goes along, and what it comes to is kept.
+  const hole = steps.last().getByRole('button', { name: /^hole: / });
+  const millimetres = async () => Number(/[\d.]+/.exec((await hole.getAttribute('aria-label'))!)![0]);
+  const before = await millimetres();
+  const arrow = page.locator('[data-arrow=diameter]').first();
+  await expect(page.getByText('Tried, not kept')).toBeHidden();
+  const grip = (await arrow.boundingBox())!;
+  const [x, y] = [grip.x + grip.width / 2, grip.y + grip.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 12, y, { steps: 3 });
+  await expect(page.getByText('Tried, not kept')).toBeVisible();
+  const pulled = page.getByRole('status').filter({ hasText: /^[\d.]+ mm$/ });
+  const to = /[\d.]+/.exec(await pulled.innerText())![0];
+  expect(Number(to)).not.toBe(before);
+  await page.mouse.up();
+  await expect(hole).toHaveAttribute('aria-label', `hole: ${to} mm`);
+  await page
+    .getByRole('button', { name: /^Undo: Step 6: / })
+    .or(page.getByRole('button', { name: 'Undo', exact: true }))
+    .first()
+    .click();
+  await expect.poll(millimetres).toBe(before);
+
+  // A swipe over the steps takes the one before in hand.
+  const inHand = page.getByRole('list', { name: 'Recipe of Wheel' }).locator('[aria-current=step]');
+  await expect(inHand).toHaveText(/^6/);
+  const row = (await inHand.boundingBox())!;
+  const touch = await page.context().newCDPSession(page);
+  const finger = (dx: number) => [{ x: row.x + row.width / 3 + dx, y: row.y + 12 }];
+  await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: finger(0) });
+  await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: finger(60) });
+  await touch.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: finger(130) });
+  await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+  await expect(inHand).toHaveText(/^5/);
 });

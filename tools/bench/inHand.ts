@@ -158,6 +158,7 @@ async function frameMs(page: Page, byPx: number): Promise<number> {
         taken.push(now - before);
         before = now;
       }
+      if (by > 0 && recipe.scrollTop < by) throw new Error('The recipe does not scroll.');
       return taken;
     },
     [byPx, FRAMES] as const,

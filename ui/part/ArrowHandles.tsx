@@ -16,6 +16,11 @@ export interface TakenArrow {
 /** What a finger can hit, px, and the dot that says so. */
 const [HANDLE, DOT] = [44, 11];
 
+/** A dot that would be seen through a label is left out, px from the label's middle. */
+const LABEL = { x: 40, y: 12 };
+const isFree = ({ tip }: Arrow, placed: readonly PlacedLabel[]): boolean =>
+  !placed.some(({ label }) => Math.abs(label.x - tip.x) < LABEL.x && Math.abs(label.y - tip.y) < LABEL.y);
+
 /**
  * The arrows of sizes that can be pulled. They are for the finger and the mouse: from the keyboard the size is changed in its sheet.
  */
@@ -32,41 +37,43 @@ export function ArrowHandles({
     <>
       {placed.flatMap(({ annotation, arrows }) =>
         canPull(annotation)
-          ? arrows.filter(canBePulled).map((arrow, index) =>
-              createElement(
-                'div',
-                {
-                  key: `${annotation.stepId}.${annotation.field}.${index}`,
-                  'aria-hidden': true,
-                  'data-arrow': annotation.field,
-                  onPointerDown: (event: React.PointerEvent) => {
-                    event.preventDefault();
-                    onTake({ annotation, arrow, from: { x: event.clientX, y: event.clientY } });
+          ? arrows
+              .filter((arrow) => canBePulled(arrow) && isFree(arrow, placed))
+              .map((arrow, index) =>
+                createElement(
+                  'div',
+                  {
+                    key: `${annotation.stepId}.${annotation.field}.${index}`,
+                    'aria-hidden': true,
+                    'data-arrow': annotation.field,
+                    onPointerDown: (event: React.PointerEvent) => {
+                      event.preventDefault();
+                      onTake({ annotation, arrow, from: { x: event.clientX, y: event.clientY } });
+                    },
+                    style: {
+                      position: 'absolute',
+                      left: arrow.tip.x - HANDLE / 2,
+                      top: arrow.tip.y - HANDLE / 2,
+                      width: HANDLE,
+                      height: HANDLE,
+                      display: 'flex',
+                      alignItems: 'center',
+                      justifyContent: 'center',
+                      cursor: 'grab',
+                      touchAction: 'none',
+                    },
                   },
-                  style: {
-                    position: 'absolute',
-                    left: arrow.tip.x - HANDLE / 2,
-                    top: arrow.tip.y - HANDLE / 2,
-                    width: HANDLE,
-                    height: HANDLE,
-                    display: 'flex',
-                    alignItems: 'center',
-                    justifyContent: 'center',
-                    cursor: 'grab',
-                    touchAction: 'none',
-                  },
-                },
-                createElement('div', {
-                  style: {
-                    width: DOT,
-                    height: DOT,
-                    borderRadius: DOT,
-                    background: colours.card,
-                    border: `2.5px solid ${colours.green.DEFAULT}`,
-                  },
-                }),
-              ),
-            )
+                  createElement('div', {
+                    style: {
+                      width: DOT,
+                      height: DOT,
+                      borderRadius: DOT,
+                      background: colours.card,
+                      border: `2.5px solid ${colours.green.DEFAULT}`,
+                    },
+                  }),
+                ),
+              )
           : [],
       )}
     </>

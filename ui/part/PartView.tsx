@@ -161,8 +161,9 @@ function PartCanvas(props: PartViewProps) {
         onPointerUp={onPointerUp}
         style={{ width: '100%', height: '100%', display: 'block', touchAction: 'none' }}
       />
-      {labels}
+      {/* Under the labels, which are tapped. */}
       {isFollowing || !props.pull ? null : <ArrowHandles placed={placed} {...props.pull} />}
+      {labels}
     </View>
   );
 }

@@ -12,7 +12,7 @@ import {
 import { LayoutDraft } from '@core/testing/layoutDraft';
 import { RepairDraft } from '@core/testing/repairDraft';
 import type { SentencePart } from '@core/shaping/sentence';
-import { newStep, stepSentence } from '@core/shaping/steps';
+import { moreOptions, newStep, stepSentence } from '@core/shaping/steps';
 
 function measured(): RepairDraft {
   return new RepairDraft('Wheel')
@@ -219,6 +219,18 @@ describe('steps with something inside', () => {
     expect(copied.map(({ id }) => id)).toEqual(['raise', 'copy', 'grip', 'disc']);
     expect({ ...copied[1], id: 'raise' }).toEqual(raise);
   });
+});
+
+test('what was cut last is mirrored by itself, and a head is wider than its hole', () => {
+  const draft = new RepairDraft('x');
+  const hole = draft.step('hole', { diameter: 19, depth: 'through', x: 28, y: 0 }, 'bore');
+  const post = draft.step('disc', { diameter: 12, width: 9 }, 'post');
+  const { repair } = draft.body('b', 'B', [post, hole]).body('c', 'C', [post]);
+  expect(next(repair, 'mirror')).toMatchObject({ of: ['bore'], keep: 'both' });
+  expect(next(repair, 'mirror', repair.bodies[1]!)).not.toHaveProperty('of');
+  const seat = moreOptions(hole).find(({ word }) => word === 'Give it a round seat')!;
+  // Half as wide again, to half a millimetre.
+  expect(seat.patch.head).toMatchObject({ diameter: numberValue(28.5) });
 });
 
 test('letters are those of the revision that comes next, where it is known', () => {

@@ -1,5 +1,5 @@
 import { createContext, useCallback, useContext, useMemo, useRef, useState, type ReactNode } from 'react';
-import { View } from 'react-native';
+import { Pressable, Text, View } from 'react-native';
 
 import { useWide } from '../useWide';
 import { keepsFocus } from './keepsFocus';
@@ -16,6 +16,7 @@ export interface PadTarget {
   press(key: Key): void;
   insert(words: string): void;
   act(): void;
+  then?: { label: string; name: string; act(): void } | undefined;
   functions: readonly string[];
   /** To the device's own keyboard; left out where there are no words to type. */
   letters?: (() => void) | undefined;
@@ -73,6 +74,23 @@ export function PadHost({ children }: { children: ReactNode }) {
   );
 }
 
+/** Takes the number and goes on to another one. */
+function ThenKey({ label, name, act }: { label: string; name: string; act(): void }) {
+  return (
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={name}
+      tabIndex={-1}
+      onPress={act}
+      className="h-11 max-w-[170px] justify-center rounded border border-green bg-card px-3 active:bg-green-soft"
+    >
+      <Text numberOfLines={1} className="font-semibold text-quarter-[15px] text-green">
+        {label}
+      </Text>
+    </Pressable>
+  );
+}
+
 function Dock({ target }: { target: PadTarget }) {
   return (
     <View
@@ -90,6 +108,7 @@ function Dock({ target }: { target: PadTarget }) {
         onInsert={target.insert}
         onLetters={target.letters}
         onAction={target.act}
+        beside={target.then ? <ThenKey {...target.then} /> : undefined}
       />
     </View>
   );

@@ -16,6 +16,8 @@ export interface PadOfField {
   isFormula?: boolean;
   /** What its button does; what Enter does, if left out. */
   act?(): void;
+  /** A second key: takes the number and goes on to another one. */
+  then?: { label: string; name: string; act(): void } | undefined;
 }
 
 const NO_TAGS: readonly TagKey[] = [];
@@ -50,8 +52,8 @@ export function usePadField(
   const [hasLetters, setHasLetters] = useState(false);
   const isChanging = useRef(false);
   // Keys come faster than the screen is drawn.
-  const latest = useRef({ ...typed, act: pad?.act, text: value });
-  latest.current = { ...typed, act: pad?.act, text: value };
+  const latest = useRef({ ...typed, act: pad?.act, then: pad?.then, text: value });
+  latest.current = { ...typed, act: pad?.act, then: pad?.then, text: value };
   const element = () => field.current as unknown as Input;
 
   useLayoutEffect(() => {
@@ -84,6 +86,7 @@ export function usePadField(
         press: (key) => change((typed) => typedAfter(typed, key)),
         insert: (words) => change((typed) => withInserted(typed, words)),
         functions: pad.isFormula ? FUNCTIONS : NO_FUNCTIONS,
+        then: pad.then && { ...pad.then, act: () => latest.current.then?.act() },
         letters: pad.isFormula ? () => setHasLetters(true) : undefined,
         act: () => {
           const act = latest.current.act ?? latest.current.onSubmit;
@@ -105,7 +108,8 @@ export function usePadField(
   const isShown = host.shown === id;
   // What the keys are for may change while they are shown: another unit, another size that is known.
   const told =
-    pad && `${pad.quantity} ${pad.action ?? ''} ${(pad.tags ?? NO_TAGS).map(({ spoken }) => spoken).join()}`;
+    pad &&
+    `${pad.quantity} ${pad.action ?? ''} ${pad.then?.label ?? ''} ${(pad.tags ?? NO_TAGS).map(({ spoken }) => spoken).join()}`;
   useEffect(() => {
     if (isShown && target) host.take?.(target);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the rest is looked up when a key is pressed

@@ -17,7 +17,7 @@ import { colours } from '../../theme/colours';
 import { NumberChip } from './NumberChip';
 import { drawingOfRows } from './rowsDrawing';
 import { RowsFigure } from './RowsFigure';
-import { ValueSheet } from './ValueSheet';
+import { ValueSheet, type StepNumber } from './ValueSheet';
 
 type Rows = Extract<SentencePart, { kind: 'rows' }>;
 type Row = Record<string, Value | true>;
@@ -39,12 +39,17 @@ export function RowsSheet({
   onChange(patch: Record<string, unknown>): void;
   onClose(): void;
 }) {
-  const [editing, setEditing] = useState<{ field: string; what: string } | null>(null);
+  const [editing, setEditing] = useState<StepNumber | null>(null);
   const [lit, setLit] = useState<number | null>(null);
   const { numbers } = useRepairContext();
   const step = body.steps.find(({ id }) => id === opened.id) ?? opened;
   const rows = (dataAt(step, part.field) ?? []) as Row[];
   const hasArcs = part.field.endsWith('outline.points') || part.field === 'outline.points';
+  const cellOf = (index: number, { key, word }: { key: string; word: string }): StepNumber => ({
+    field: `${part.field}.${index}.${key}`,
+    what: `${part.what} ${index + 1}, ${word}`,
+  });
+  const cells = rows.flatMap((_, index) => part.columns.map((column) => cellOf(index, column)));
   const add = () => {
     const last = rows.at(-1)!;
     const first = part.columns[0]!.key;
@@ -99,12 +104,7 @@ export function RowsSheet({
                   // A depth that is not given is as much as the width.
                   value={(ownValue(row, key) ?? row.diameter) as Value}
                   what={`${part.what} ${index + 1} ${word}`}
-                  onPress={() =>
-                    setEditing({
-                      field: `${part.field}.${index}.${key}`,
-                      what: `${part.what} ${index + 1}, ${word}`,
-                    })
-                  }
+                  onPress={() => setEditing(cellOf(index, { key, word }))}
                   onTrail={() => {
                     const target = trailTargetOf(ownValue(row, key) as Value);
                     if (target) openTrail(target);
@@ -135,7 +135,16 @@ export function RowsSheet({
         ))}
       </View>
       <Button label={`Add a ${part.what}`} onPress={add} />
-      {editing ? <ValueSheet body={body} step={step} {...editing} onClose={() => setEditing(null)} /> : null}
+      {editing ? (
+        <ValueSheet
+          body={body}
+          step={step}
+          {...editing}
+          next={cells[cells.findIndex(({ field }) => field === editing.field) + 1] ?? null}
+          onNext={setEditing}
+          onClose={() => setEditing(null)}
+        />
+      ) : null}
     </Sheet>
   );
 }

@@ -22,7 +22,7 @@ import { NumberChip } from './NumberChip';
 import { PlainSheet } from './PlainSheet';
 import { RowsSheet } from './RowsSheet';
 import { StepMenu } from './StepMenu';
-import { ValueSheet } from './ValueSheet';
+import { ValueSheet, type StepNumber } from './ValueSheet';
 
 /** One step of the recipe: a sentence with number chips, and what is wrong with it under it. */
 export function StepSentence({
@@ -40,7 +40,7 @@ export function StepSentence({
   const layouts = [...numbers.layouts.values()].map(({ layout }) => layout);
   const bodies = repair.bodies.filter(({ id, removed }) => !removed && id !== body.id);
   const { put } = useChangeRepair(repair);
-  const [editing, setEditing] = useState<{ field: string; what: string } | null>(null);
+  const [editing, setEditing] = useState<StepNumber | null>(null);
   const [choosing, setChoosing] = useState<Choice | null>(null);
   const [typing, setTyping] = useState<Plain | null>(null);
   const [listing, setListing] = useState<Rows | null>(null);
@@ -152,7 +152,16 @@ export function StepSentence({
       <IconButton label={`More for step ${index + 1}`} onPress={() => setMenu(true)}>
         <Ellipsis size={20} color={colours.muted} />
       </IconButton>
-      {editing ? <ValueSheet body={body} step={step} {...editing} onClose={() => setEditing(null)} /> : null}
+      {editing ? (
+        <ValueSheet
+          body={body}
+          step={step}
+          {...editing}
+          next={numberAfter(parts, editing.field)}
+          onNext={setEditing}
+          onClose={() => setEditing(null)}
+        />
+      ) : null}
       {choosing ? (
         <ChoiceSheet
           body={body}
@@ -194,6 +203,13 @@ function pickOf(
   const held = holding(found.part)?.patch[found.first.field] as { of?: { body?: string } } | undefined;
   const want = found.wants.find(({ body }) => body === held?.of?.body) ?? found.first;
   return { want, what: found.part.what };
+}
+
+/** The length after another one in a sentence. */
+function numberAfter(parts: readonly SentencePart[], field: string): StepNumber | null {
+  const lengths = parts.filter((part) => part.kind === 'chip');
+  const place = lengths.findIndex((part) => part.field === field);
+  return lengths[place + 1] ?? null;
 }
 
 type Choice = Extract<SentencePart, { kind: 'choice' }>;

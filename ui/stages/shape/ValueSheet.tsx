@@ -21,11 +21,18 @@ import { NumberSlider } from './NumberSlider';
 import { nudged, nudgesIn } from './nudges';
 import { isMeant, useLengthChoices, type LengthChoice } from './useLengthChoices';
 
-interface Given {
-  body: Body;
-  step: Step;
+/** A number of a step, by its field and its name in the sentence. */
+export interface StepNumber {
   field: string;
   what: string;
+}
+
+interface Given extends StepNumber {
+  body: Body;
+  step: Step;
+  /** The number after it in the sentence; null after the last. */
+  next: StepNumber | null;
+  onNext(next: StepNumber): void;
   onClose(): void;
 }
 
@@ -36,12 +43,13 @@ interface Given {
 export function ValueSheet({ what, onClose, ...given }: Given) {
   return (
     <Sheet title={`Change the ${what}`} showsPart onClose={onClose}>
-      <ValueForm what={what} onClose={onClose} {...given} />
+      {/* Each number has a form of its own. */}
+      <ValueForm key={given.field} what={what} onClose={onClose} {...given} />
     </Sheet>
   );
 }
 
-function ValueForm({ body, step, field, what, onClose }: Given) {
+function ValueForm({ body, step, field, what, next, onNext, onClose }: Given) {
   const { numbers } = useRepairContext();
   const { put } = useChangeRepair(useRepairContext().repair);
   const show = useShow();
@@ -65,16 +73,23 @@ function ValueForm({ body, step, field, what, onClose }: Given) {
   const draft = isTouched && read.ok && read.value.mm !== null ? withValue(read.value.value) : null;
   useShownDraft(draft);
 
-  const choose = (value: Value) => {
+  const choose = (value: Value, then = onClose) => {
     put('body', withValue(value), `The ${what} is changed.`);
-    onClose();
+    then();
   };
-  const typed = () => {
+  const typed = (then = onClose) => {
     // What is shown is rounded: a number that nobody touched stays what it is.
-    if (now && !isTouched) onClose();
-    else if (read.ok) choose(read.value.value);
+    if (now && !isTouched) then();
+    else if (read.ok) choose(read.value.value, then);
     else setWrong(problemOf(read.fault));
   };
+  const then = next
+    ? {
+        label: `Then the ${next.what}`,
+        name: `Use it. Then the ${next.what}`,
+        act: () => typed(() => onNext(next)),
+      }
+    : undefined;
   const change = (next: string) => {
     setText(next);
     setWrong(undefined);
@@ -106,11 +121,11 @@ function ValueForm({ body, step, field, what, onClose }: Given) {
             ? showExactly(read.value.mm, 'length', show.unit)
             : null
         }
-        pad={{ quantity: 'length', tags, action: 'Use this number', isFormula: true }}
+        pad={{ quantity: 'length', tags, action: 'Use this number', isFormula: true, then }}
         autoFocus
         value={text}
         onChangeText={change}
-        onSubmitEditing={typed}
+        onSubmitEditing={() => typed()}
         wrong={wrong}
       />
       {nudgedFrom === null ? null : (
@@ -125,7 +140,8 @@ function ValueForm({ body, step, field, what, onClose }: Given) {
         </Nudge>
       )}
       <DraftState body={draft} stepId={step.id} />
-      <PadAction tone="primary" label="Use this number" onPress={typed} />
+      <PadAction tone="primary" label="Use this number" onPress={() => typed()} />
+      {then ? <PadAction label={then.label} name={then.name} onPress={then.act} /> : null}
       {places.length > 0 ? <GroupHeading>Or from a layout</GroupHeading> : null}
       {places.map(rowOf)}
       {sizes.length > 0 ? <GroupHeading>Or take it from a size</GroupHeading> : null}

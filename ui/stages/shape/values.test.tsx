@@ -10,14 +10,16 @@ import { useFollowed } from '../../part/followed';
 import type { Morph } from '../../solid/protocol';
 import { workbench } from '../../solid/useSolid';
 import { slideOf } from './nudges';
-import { ValueSheet } from './ValueSheet';
+import { ValueSheet, type StepNumber } from './ValueSheet';
 
 const mockPut = jest.fn();
 jest.mock('../../api/useRepair', () => ({ useChangeRepair: () => ({ put: mockPut }) }));
 jest.mock('../../solid/spawnWorker', () => ({ spawnWorker: () => ({ end: () => {} }) }));
 const morph = jest.fn();
 workbench.ask.morph = morph;
+const goOn = jest.fn();
 beforeEach(() => {
+  goOn.mockReset();
   mockPut.mockReset();
   morph.mockReset().mockResolvedValue(null);
   usePreferences.setState({ unit: 'mm' });
@@ -27,11 +29,19 @@ const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('butto
 const type = (value: string) =>
   fireEvent.change(screen.getByLabelText(/^Type a number/), { target: { value } });
 /** Opens a number of the wheel's drilled hole. */
-function show(field: string, repair: Repair = rackWheel()) {
+function show(field: string, repair: Repair = rackWheel(), next: StepNumber | null = null) {
   const body = repair.bodies[0]!;
   render(
     <InRepair repair={repair}>
-      <ValueSheet body={body} step={body.steps[2]!} field={field} what="hole" onClose={() => {}} />
+      <ValueSheet
+        body={body}
+        step={body.steps[2]!}
+        field={field}
+        what="hole"
+        next={next}
+        onNext={goOn}
+        onClose={() => {}}
+      />
     </InRepair>,
   );
 }
@@ -45,6 +55,18 @@ test('a formula over sizes is kept as typed, in the unit it was typed in', () =>
   type('A / 4 - 2');
   press('Use this number');
   expect(sent('x')).toEqual({ from: 'formula', text: 'A / 4 - 2', unit: 'mm' });
+});
+
+test('one number after the other: it is kept, and the next one is asked for; what is no number is told first', () => {
+  const y = { field: 'y', what: 'place to the back' };
+  show('x', rackWheel(), y);
+  type('12 +');
+  press('Use it. Then the place to the back');
+  expect(goOn).not.toHaveBeenCalled();
+  type('12.5');
+  press('Use it. Then the place to the back');
+  expect(sent('x')).toEqual({ from: 'number', mm: 12.5 });
+  expect(goOn).toHaveBeenCalledWith(y);
 });
 
 test('a plain number is kept as a number, in inches too', () => {

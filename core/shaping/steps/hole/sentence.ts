@@ -1,4 +1,4 @@
-import { type StepOf, belowOf, numberValue } from '@core/record/model';
+import { type StepOf, type Value, belowOf, numberValue } from '@core/record/model';
 import {
   type Option,
   type SentenceContext,
@@ -63,35 +63,43 @@ function depthParts({ depth, point, floor }: StepOf<'hole'>): SentencePart[] {
       ];
 }
 
-const HEADS: Option[] = [
-  {
-    word: 'a round seat',
-    figure: 'headSeat',
-    patch: { head: { kind: 'seat', diameter: numberValue(8), depth: numberValue(3) } },
-  },
-  {
-    word: 'a countersink',
-    figure: 'headSink',
-    patch: { head: { kind: 'sink', diameter: numberValue(8), angle: Math.PI / 2 } },
-  },
-  {
-    word: 'a pocket for a nut',
-    figure: 'headNut',
-    patch: {
-      head: { kind: 'nut', sides: 6, across: numberValue(7), depth: numberValue(3), at: 'far', turn: 0 },
+/** A head is this much wider than a hole whose size is a number, and no smaller than these, mm. */
+const WIDER = 1.5;
+const LEAST_MM = { head: 8, nut: 7 };
+
+/** Heads, wider than their hole from the first. */
+function headsOf(hole: Value): Option[] {
+  const widened = hole.from === 'number' ? Math.round(2 * WIDER * hole.mm) / 2 : 0;
+  const wide = numberValue(Math.max(LEAST_MM.head, widened));
+  const across = numberValue(Math.max(LEAST_MM.nut, widened));
+  return [
+    {
+      word: 'a round seat',
+      figure: 'headSeat',
+      patch: { head: { kind: 'seat', diameter: wide, depth: numberValue(3) } },
     },
-  },
-];
+    {
+      word: 'a countersink',
+      figure: 'headSink',
+      patch: { head: { kind: 'sink', diameter: wide, angle: Math.PI / 2 } },
+    },
+    {
+      word: 'a pocket for a nut',
+      figure: 'headNut',
+      patch: { head: { kind: 'nut', sides: 6, across, depth: numberValue(3), at: 'far', turn: 0 } },
+    },
+  ];
+}
 const kindOf = ({ patch }: Option) => (patch.head as { kind: string } | undefined)?.kind;
 
 /** Heads that a hole without one can have. */
-const headOptions = ({ head }: StepOf<'hole'>): Option[] =>
-  head ? [] : HEADS.map(({ word, ...rest }) => ({ word: `Give it ${word}`, ...rest }));
+const headOptions = ({ head, diameter }: StepOf<'hole'>): Option[] =>
+  head ? [] : headsOf(diameter).map(({ word, ...rest }) => ({ word: `Give it ${word}`, ...rest }));
 
 /** What a hole widens to, for a screw head, a bearing or a nut. */
-function headParts({ head }: StepOf<'hole'>): SentencePart[] {
+function headParts({ head, diameter }: StepOf<'hole'>): SentencePart[] {
   if (!head) return [];
-  const kept = HEADS.map((option) =>
+  const kept = headsOf(diameter).map((option) =>
     kindOf(option) === head.kind ? { ...option, patch: { head } } : option,
   );
   const way = choice('the head of the hole', ({ patch }) => patch.head === head, [

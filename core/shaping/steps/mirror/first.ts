@@ -1,7 +1,9 @@
-import type { StepOf } from '@core/record/model';
+import { canBeMirrored, stepTakesAway, type StepOf } from '@core/record/model';
 import type { FirstValues } from '../firstValues';
 
-/** A new one, with numbers guessed from sizes that no step uses yet. */
-export function first({ id }: FirstValues): StepOf<'mirror'> {
-  return { id, kind: 'mirror', across: 'sides', keep: 'both' };
+/** A new one: of what was cut last, since the mirror image of the whole part would fill it; otherwise of the whole part. */
+export function first({ id, steps }: FirstValues): StepOf<'mirror'> {
+  const last = steps.at(-1);
+  const isCut = last !== undefined && canBeMirrored(last) && stepTakesAway(last);
+  return { id, kind: 'mirror', across: 'sides', keep: 'both', ...(isCut ? { of: [last.id] } : {}) };
 }
