@@ -3,7 +3,7 @@ import { Text, View } from 'react-native';
 
 import { usesOf, type Worked } from '@core/fitting/fit';
 import { uncertaintyOf } from '@core/measuring/measure';
-import { sentenceOf } from '@core/reporting/wording';
+import { sentenceOf, usedWords } from '@core/reporting/wording';
 
 import { useShow } from '../preferences/useShow';
 import { IconButton } from '../shared/Button';
@@ -28,7 +28,7 @@ export function TrailPanel() {
     <>
       {found.body}
       <Text className="font-label text-[14px] text-muted">
-        {uses.length === 0 ? 'Nothing uses it yet.' : `Used in ${uses.map(({ words }) => words).join('; ')}.`}
+        {uses.length === 0 ? 'Nothing uses it yet.' : `Used in ${uses.map(usedWords).join('; ')}.`}
       </Text>
     </>
   );

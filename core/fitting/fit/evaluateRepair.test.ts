@@ -1,3 +1,4 @@
+import { usedWords } from '@core/reporting/wording';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
@@ -83,12 +84,9 @@ describe('the hinge plate of the demo', () => {
   });
 
   test('uses of a size reach through layouts, formulas and constructions', () => {
-    expect(usesOf(plate, { from: 'size', id: 'a' }).map(({ words }) => words)).toEqual([
-      'size O',
-      'layout Screw holes',
-    ]);
+    expect(usesOf(plate, { from: 'size', id: 'a' }).map(usedWords)).toEqual(['size O', 'layout Screw holes']);
     // The first hole, and the repeat that makes the others.
-    expect(usesOf(plate, { from: 'layout', id: 'holes' }).map(({ words }) => words)).toEqual([
+    expect(usesOf(plate, { from: 'layout', id: 'holes' }).map(usedWords)).toEqual([
       'Plate, step 2',
       'Plate, step 3',
     ]);
@@ -194,6 +192,8 @@ describe('a fit in a formula', () => {
     });
     const peg = { id: 'p', kind: 'peg', diameter: { from: 'formula', text: 'fit(A) + 4', unit: 'mm' } };
     const used = draft().body('b', 'Boss', [peg as unknown as Step]).repair;
-    expect(usesOf(used, { from: 'fit', id: 'bore' })).toMatchObject([{ words: 'Boss, step 1' }]);
+    expect(usesOf(used, { from: 'fit', id: 'bore' })).toMatchObject([
+      { kind: 'step', name: 'Boss', place: 1 },
+    ]);
   });
 });

@@ -1,3 +1,4 @@
+import { usedWords } from '@core/reporting/wording';
 import fc from 'fast-check';
 import jstat from 'jstat';
 
@@ -309,14 +310,14 @@ describe('chains of lengths', () => {
 describe('the places that use a number', () => {
   test('are found in steps, formulas, fits and layouts', () => {
     const repair = rackWheel();
-    expect(usesOf(repair, { from: 'fit', id: 'bore' }).map(({ words }) => words)).toEqual(['Wheel, step 3']);
-    expect(usesOf(repair, { from: 'size', id: 'b' }).map(({ words }) => words)).toEqual([
+    expect(usesOf(repair, { from: 'fit', id: 'bore' }).map(usedWords)).toEqual(['Wheel, step 3']);
+    expect(usesOf(repair, { from: 'size', id: 'b' }).map(usedWords)).toEqual([
       'fit Bore on the axle',
       'Axle, step 1',
     ]);
     expect(usesOf(repair, { from: 'size', id: 'nobody' })).toEqual([]);
     const derived = new RepairDraft('x').measured('A', 'a', ['3']).formula('B', 'b', 'sqrt(A * A)').repair;
-    expect(usesOf(derived, { from: 'size', id: 'a' }).map(({ words }) => words)).toEqual(['size B']);
+    expect(usesOf(derived, { from: 'size', id: 'a' }).map(usedWords)).toEqual(['size B']);
   });
 });
 

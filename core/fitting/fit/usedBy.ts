@@ -2,15 +2,11 @@ import { fitOfTag, parseFormula, tagsIn } from '@core/foundations/formula';
 import { valuesIn, type RepairState, type Source, type Step, type Value } from '@core/record/model';
 
 /** A place where a size, fit or layout is used. */
-export interface Use {
-  kind: 'step' | 'size' | 'layout' | 'fit' | 'chain';
-  /** The body, size, layout, fit or chain that uses it. */
-  id: string;
-  /** In words: "Wheel, step 3". */
-  words: string;
-  /** Which step of the body. */
-  stepId?: string;
-}
+export type Use =
+  | { kind: 'size'; id: string; tag: string }
+  | { kind: 'layout' | 'fit' | 'chain'; id: string; name: string }
+  /** `id` and `name` are its body's; `place` is its place in the recipe, from 1. */
+  | { kind: 'step'; id: string; name: string; place: number; stepId: string };
 
 export type Used = { from: 'size' | 'fit' | 'layout'; id: string };
 
@@ -18,60 +14,75 @@ export type Used = { from: 'size' | 'fit' | 'layout'; id: string };
  * Everything whose numbers lead to a size, fit or layout. A size that reaches the recipe through a fit is found
  * by the fit's id.
  */
-export function usesOf(state: RepairState, { from, id }: Used): Use[] {
-  const tag = from === 'size' ? (state.sizes.find((size) => size.id === id)?.tag ?? null) : null;
-  const fit = from === 'fit' ? state.fits.find((one) => one.id === id) : undefined;
-  const fitted = fit && state.sizes.find((size) => size.id === fit.counterpartSizeId)?.tag;
-  const names = (name: string) => {
-    const named = fitOfTag(name);
-    if (!named) return name === tag;
-    const isWord = named.word === null || named.word === fit?.feature || named.word === fit?.fitClass;
-    return fitted !== undefined && named.tag === fitted && isWord;
-  };
-  const inFormula = (text: string) => {
-    const expression = tag === null && fitted === undefined ? null : parseFormula(text);
-    return expression?.ok === true && tagsIn(expression.value).some(names);
-  };
-  const isIt = (value: Value) =>
-    value.from === 'formula'
-      ? inFormula(value.text)
-      : value.from === from && 'id' in value && value.id === id;
-  const isLaidOutBy = (step: Step) =>
-    from === 'layout' && step.kind === 'pattern' && step.pattern.by === 'layout' && step.pattern.id === id;
-  const isSource = (source: Source | null) => from === 'size' && source?.from === 'size' && source.id === id;
-  const current = <T extends { removed: boolean }>(rows: readonly T[]) => rows.filter((row) => !row.removed);
+export function usesOf(state: RepairState, used: Used): Use[] {
+  const { isValue, isSource, isFormula, isLaidOut } = matching(state, used);
+  const isFitted = (ids: readonly string[]) => used.from === 'size' && ids.includes(used.id);
   return [
-    ...current(state.sizes).flatMap((size): Use[] => {
-      const { derivation } = size;
-      if (size.kind !== 'derived' || !derivation) return [];
-      const uses =
+    ...current(state.sizes).flatMap(({ id, tag, kind, derivation }): Use[] => {
+      if (kind !== 'derived' || !derivation) return [];
+      const isUsed =
         derivation.by === 'formula'
-          ? inFormula(derivation.text)
+          ? isFormula(derivation.text)
           : Object.values(derivation.inputs).some(isSource);
-      return uses ? [{ kind: 'size', id: size.id, words: `size ${size.tag}` }] : [];
+      return isUsed ? [{ kind: 'size', id, tag }] : [];
     }),
-    ...current(state.layouts).flatMap((layout): Use[] =>
-      layout.points.some(({ diameter }) => isSource(diameter)) ||
-      layout.distances.some(({ source }) => isSource(source))
-        ? [{ kind: 'layout', id: layout.id, words: `layout ${layout.name}` }]
-        : [],
-    ),
-    ...current(state.fits).flatMap((fit): Use[] =>
-      from === 'size' && [fit.counterpartSizeId, ...(fit.alsoSizeIds ?? [])].includes(id)
-        ? [{ kind: 'fit', id: fit.id, words: `fit ${fit.name}` }]
-        : [],
-    ),
-    ...current(state.chains).flatMap((chain): Use[] =>
-      chain.links.some(({ value }) => value.from === from && value.id === id)
-        ? [{ kind: 'chain', id: chain.id, words: `chain ${chain.name}` }]
-        : [],
-    ),
-    ...current(state.bodies).flatMap((body) =>
-      body.steps.flatMap((step, index): Use[] =>
-        valuesIn(step).some(isIt) || isLaidOutBy(step)
-          ? [{ kind: 'step', id: body.id, words: `${body.name}, step ${index + 1}`, stepId: step.id }]
+    ...current(state.layouts)
+      .filter(
+        ({ points, distances }) =>
+          points.some(({ diameter }) => isSource(diameter)) ||
+          distances.some(({ source }) => isSource(source)),
+      )
+      .map(({ id, name }): Use => ({ kind: 'layout', id, name })),
+    ...current(state.fits)
+      .filter(({ counterpartSizeId, alsoSizeIds = [] }) => isFitted([counterpartSizeId, ...alsoSizeIds]))
+      .map(({ id, name }): Use => ({ kind: 'fit', id, name })),
+    ...current(state.chains)
+      .filter(({ links }) => links.some(({ value }) => value.from === used.from && value.id === used.id))
+      .map(({ id, name }): Use => ({ kind: 'chain', id, name })),
+    ...current(state.bodies).flatMap(({ id, name, steps }) =>
+      steps.flatMap((step, index): Use[] =>
+        valuesIn(step).some(isValue) || isLaidOut(step)
+          ? [{ kind: 'step', id, name, place: index + 1, stepId: step.id }]
           : [],
       ),
     ),
   ];
+}
+
+const current = <T extends { removed: boolean }>(rows: readonly T[]) => rows.filter((row) => !row.removed);
+
+/** What leads to it: a value, a source, a formula that names it, a step that is laid out by it. */
+function matching(state: RepairState, { from, id }: Used) {
+  const isNamed = nameOf(state, { from, id });
+  const isFormula = (text: string) => {
+    const expression = isNamed && parseFormula(text);
+    return expression?.ok === true && tagsIn(expression.value).some(isNamed!);
+  };
+  return {
+    isFormula,
+    isValue: (value: Value) =>
+      value.from === 'formula'
+        ? isFormula(value.text)
+        : value.from === from && 'id' in value && value.id === id,
+    isSource: (source: Source | null) => from === 'size' && source?.from === 'size' && source.id === id,
+    isLaidOut: (step: Step) =>
+      from === 'layout' && step.kind === 'pattern' && step.pattern.by === 'layout' && step.pattern.id === id,
+  };
+}
+
+/** Whether a name in a formula means it: the tag of a size, or a fit by the tag that it goes with; null for what has no name. */
+function nameOf(state: RepairState, { from, id }: Used): ((name: string) => boolean) | null {
+  const tagOf = (sizeId: string) => state.sizes.find((size) => size.id === sizeId)?.tag;
+  if (from === 'layout') return null;
+  if (from === 'size') {
+    const tag = tagOf(id);
+    return tag === undefined ? null : (name) => !fitOfTag(name) && name === tag;
+  }
+  const fit = state.fits.find((one) => one.id === id);
+  const tag = fit && tagOf(fit.counterpartSizeId);
+  if (!fit || tag === undefined) return null;
+  return (name) => {
+    const named = fitOfTag(name);
+    return named?.tag === tag && [null, fit.feature, fit.fitClass].includes(named.word as never);
+  };
 }

@@ -61,3 +61,4 @@ export {
   SURROUNDING_WORDS,
 } from './brief';
 export type { Lengths } from './lengths';
+export { usedWords } from './uses';

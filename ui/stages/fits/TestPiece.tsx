@@ -33,7 +33,9 @@ export function TestPiece({ fit }: { fit: Fit }) {
   // What was built before a step that fails now may lie elsewhere.
   const mesh = shown?.outOfDate ? null : (shown?.mesh ?? null);
   const cut = () => {
-    const stepIds = new Set(uses.flatMap(({ id, stepId }) => (id === spare.id && stepId ? [stepId] : [])));
+    const stepIds = new Set(
+      uses.flatMap((use) => (use.kind === 'step' && use.id === spare.id ? [use.stepId] : [])),
+    );
     const letter = nextLetter(repair.revisions.map((revision) => revision.letter));
     const made = mesh
       ? testPiece({ fit, spare, mesh, stepIds, marks: marksOf(repair, fit, letter) }, newId)
