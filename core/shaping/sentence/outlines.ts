@@ -124,19 +124,68 @@ const hasOutline = ({ kind }: Step) => factsOfKind(kind).outlined === true;
 export function outlineParts(
   outline: OutlineShape,
   path = 'outline',
-  { steps, layouts, bodies }: SentenceSources = NO_SOURCES,
+  sources: SentenceSources = NO_SOURCES,
   stays = false,
 ): SentencePart[] {
+  const shape = outlineChoice(outline, path, sources, stays);
+  return [shape, ...outlineNumbers(outline, path)];
+}
+
+/** The outline itself, for others: of its own, or taken from elsewhere. */
+function outlineChoice(
+  outline: OutlineShape,
+  path: string,
+  sources: SentenceSources,
+  stays: boolean,
+): SentencePart {
+  const { bodies } = sources;
+  const offered = outlineOptions(outline, path, sources);
+  const isNow = ({ patch }: Option) => {
+    const other = ownValue(patch, path) as OutlineShape;
+    if (other.shape !== outline.shape) return false;
+    if (other.shape === 'layoutHull') return other.layout === (outline as typeof other).layout;
+    return other.shape !== 'offset' || JSON.stringify(other) === JSON.stringify(outline);
+  };
+  // What it is now and could not be chosen anew: a lost source, a picked face, curves that were drawn.
+  const special = outlineOption(path, specialWord(outline, bodies), outline);
+  return choice('the outline', (option) => option === special || isNow(option), [
+    ...(offered.some(isNow) ? [] : [special]),
+    ...offered,
+    {
+      word: 'Take the outline of a face on the part',
+      patch: {},
+      pick: { field: path, picks: 'outline', stays },
+      group: TAKEN,
+    },
+    ...bodies.map(({ id, name }) => ({
+      word: `Take the outline of a face of ${name}`,
+      patch: {},
+      pick: { field: path, picks: 'outline' as const, body: id, stays },
+      group: TAKEN,
+    })),
+  ]);
+}
+
+/** A group of the outlines that are offered. */
+const TAKEN = 'Taken from elsewhere';
+
+const outlineOption = (path: string, word: string, other: OutlineShape, group?: string): Option => ({
+  word,
+  patch: { [path]: other },
+  ...(group ? { group } : {}),
+});
+
+/** Outlines that can be chosen as they are: plain ones, and those of layouts, steps and bodies. */
+function outlineOptions(
+  outline: OutlineShape,
+  path: string,
+  { steps, layouts, bodies }: SentenceSources,
+): Option[] {
   const names = Object.entries(OUTLINE_NAMES) as [PlainShape, string][];
   const by = outline.shape === 'offset' ? outline.by : numberValue(0);
   const bandAcross = outline.shape === 'layoutHull' ? outline.diameter : numberValue(10);
-  const as = (word: string, other: OutlineShape, group?: string): Option => ({
-    word,
-    patch: { [path]: other },
-    ...(group ? { group } : {}),
-  });
-  const taken = 'Taken from elsewhere';
-  const offered: Option[] = [
+  const as = (word: string, other: OutlineShape, group: string) => outlineOption(path, word, other, group);
+  return [
     ...names.map(([name, word]) => ({
       ...as(word, name === outline.shape ? outline : outlineAs(name, outline), 'Of its own'),
       figure: OUTLINE_FIGURES[name],
@@ -145,19 +194,19 @@ export function outlineParts(
       as(
         `a band round the points of ${name}`,
         { shape: 'layoutHull', layout: id, diameter: bandAcross },
-        taken,
+        TAKEN,
       ),
     ),
     ...steps
       .filter(({ step }) => hasOutline(step))
       .map(({ step, place }) =>
-        as(`the outline of step ${place}`, { shape: 'offset', of: { step: step.id }, by }, taken),
+        as(`the outline of step ${place}`, { shape: 'offset', of: { step: step.id }, by }, TAKEN),
       ),
     ...(steps.length > 0
-      ? [as('the outline of the whole part', { shape: 'offset', of: { whole: true }, by }, taken)]
+      ? [as('the outline of the whole part', { shape: 'offset', of: { whole: true }, by }, TAKEN)]
       : []),
     ...bodies.map(({ id, name }) =>
-      as(`the outline of all of ${name}`, { shape: 'offset', of: { whole: true, body: id }, by }, taken),
+      as(`the outline of all of ${name}`, { shape: 'offset', of: { whole: true, body: id }, by }, TAKEN),
     ),
     ...bodies.flatMap(({ id, name, steps: own = [] }) =>
       own.flatMap((step, index) =>
@@ -166,47 +215,26 @@ export function outlineParts(
               as(
                 `the outline of step ${index + 1} of ${name}`,
                 { shape: 'offset', of: { step: step.id, body: id }, by },
-                taken,
+                TAKEN,
               ),
             ]
           : [],
       ),
     ),
   ];
-  const isNow = ({ patch }: Option) => {
-    const other = ownValue(patch, path) as OutlineShape;
-    if (other.shape !== outline.shape) return false;
-    if (other.shape === 'layoutHull') return other.layout === (outline as typeof other).layout;
-    return other.shape !== 'offset' || JSON.stringify(other) === JSON.stringify(outline);
-  };
-  // What it is now and could not be chosen anew: a lost source, a picked face, curves that were drawn.
-  const special = as(specialWord(outline, bodies), outline);
-  const shape = choice('the outline', (option) => option === special || isNow(option), [
-    ...(offered.some(isNow) ? [] : [special]),
-    ...offered,
-    {
-      word: 'Take the outline of a face on the part',
-      patch: {},
-      pick: { field: path, picks: 'outline', stays },
-      group: taken,
-    },
-    ...bodies.map(({ id, name }) => ({
-      word: `Take the outline of a face of ${name}`,
-      patch: {},
-      pick: { field: path, picks: 'outline' as const, body: id, stays },
-      group: taken,
-    })),
-  ]);
+}
+
+/** The numbers of an outline, in words after its name. */
+function outlineNumbers(outline: OutlineShape, path: string): SentencePart[] {
   const number = (key: string, what: string, value: Value) => chip(`${path}.${key}`, what, value);
   const at = (key: string) => `${path}.${key}`;
   switch (outline.shape) {
     case 'circle':
-      return [shape, words(' '), number('diameter', 'across', outline.diameter), words(' across')];
+      return [words(' '), number('diameter', 'across', outline.diameter), words(' across')];
     case 'ellipse':
     case 'slot':
     case 'rectangle':
       return [
-        shape,
         words(' '),
         number('length', 'length', outline.length),
         words(' long, '),
@@ -218,7 +246,6 @@ export function outlineParts(
       ];
     case 'polygon':
       return [
-        shape,
         words(' of '),
         setting(
           at('sides'),
@@ -236,7 +263,6 @@ export function outlineParts(
       ];
     case 'sector':
       return [
-        shape,
         words(' of '),
         angle(at('angle'), 'angle', outline.angle),
         words(', '),
@@ -247,7 +273,6 @@ export function outlineParts(
       ];
     case 'hull':
       return [
-        shape,
         words(': '),
         {
           kind: 'rows',
@@ -263,14 +288,13 @@ export function outlineParts(
         },
       ];
     case 'layoutHull':
-      return [shape, words(', '), number('diameter', 'across', outline.diameter), words(' across at each')];
+      return [words(', '), number('diameter', 'across', outline.diameter), words(' across at each')];
     case 'offset':
-      return [shape, words(', moved out by '), number('by', 'distance out', outline.by)];
+      return [words(', moved out by '), number('by', 'distance out', outline.by)];
     case 'drawn':
-      return [shape];
+      return [];
     case 'points':
       return [
-        shape,
         words(': '),
         {
           kind: 'rows',
@@ -291,7 +315,6 @@ export function outlineParts(
       ];
     case 'gear':
       return [
-        shape,
         words(' with '),
         ...plainNumber(at('teeth'), 'number of teeth', outline.teeth, 'count', 'teeth'),
         words(' '),
@@ -318,7 +341,6 @@ export function outlineParts(
       ];
     case 'rack':
       return [
-        shape,
         words(' with '),
         ...plainNumber(at('teeth'), 'number of teeth', outline.teeth, 'count', 'teeth'),
         words(', module '),

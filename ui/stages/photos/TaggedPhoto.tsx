@@ -1,23 +1,18 @@
-import { router } from 'expo-router';
 import { useRef, useState } from 'react';
 import { Image, Pressable, ScrollView, Text, View } from 'react-native';
 
 import { isKnown } from '@core/measuring/measure';
 import type { Photo, PhotoMark, PhotoTag } from '@core/record/model';
 
-import { newId } from '../../api/newId';
 import { photoAddress } from '../../api/photos';
 import { useChangeRepair } from '../../api/useRepair';
-import { openSize } from '../../inRepair/opened';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
-import { ChoiceRow } from '../../shared/ChoiceRow';
 import { EmptyState } from '../../shared/EmptyState';
 import { Field } from '../../shared/Field';
-import { GroupHeading } from '../../shared/Heading';
-import { Sheet } from '../../shared/Sheet';
-import { Mark, MarkWords } from './Marks';
+import { Mark } from './Marks';
+import { MarkSheet, PlaceSheet, TagSheet } from './PhotoSheets';
 
 /** A photo with the tags of sizes on it: a tap places one, a tap on one opens its size. */
 export function TaggedPhoto({ photo, onClose }: { photo: Photo; onClose(): void }) {
@@ -39,13 +34,7 @@ export function TaggedPhoto({ photo, onClose }: { photo: Photo; onClose(): void 
       y: share((pageY - window.scrollY - rect.top) / rect.height),
     });
   };
-  const toSize = (sizeId: string) => {
-    openSize(sizeId);
-    router.replace(`/repair/${repair.head.id}/sizes`);
-  };
   const marks = photo.marks ?? [];
-  const sizes = [...numbers.sizes.values()];
-  const opened = openTag ? numbers.sizes.get(openTag.sizeId) : undefined;
   return (
     <ScrollView contentContainerClassName="gap-3 pb-10">
       <View ref={picture} className="bg-bench" style={{ aspectRatio: photo.widthPx / photo.heightPx }}>
@@ -116,79 +105,9 @@ export function TaggedPhoto({ photo, onClose }: { photo: Photo; onClose(): void 
           }}
         />
       </View>
-      {placing ? (
-        <Sheet title="What is here?" onClose={() => setPlacing(null)}>
-          <MarkWords
-            onTake={(words) => {
-              const mark = { id: newId(), words, ...placing };
-              put('photo', { ...photo, marks: [...marks, mark] }, `“${words}” is marked.`);
-              setPlacing(null);
-            }}
-          />
-          <GroupHeading>Or a size that is taken here</GroupHeading>
-          {sizes.length === 0 ? (
-            <EmptyState
-              text="There is no size yet. Add one on the Sizes stage, then place its tag here."
-              action={{
-                label: 'Go to Sizes',
-                onPress: () => router.replace(`/repair/${repair.head.id}/sizes`),
-              }}
-            />
-          ) : null}
-          {sizes.map(({ size, result }) => (
-            <ChoiceRow
-              key={size.id}
-              tag={size.tag}
-              title={size.name}
-              number={isKnown(result) ? show.value(result.value, size.quantity) : 'to take'}
-              onPress={() => {
-                const others = photo.tags.filter(({ sizeId }) => sizeId !== size.id);
-                const tag = { id: newId(), sizeId: size.id, ...placing };
-                put('photo', { ...photo, tags: [...others, tag] }, `Tag ${size.tag} is placed.`);
-                setPlacing(null);
-              }}
-            />
-          ))}
-        </Sheet>
-      ) : null}
-      {openMark ? (
-        <Sheet title={openMark.words} onClose={() => setOpenMark(null)}>
-          <Button
-            tone="danger"
-            label="Take this mark off"
-            onPress={() => {
-              put(
-                'photo',
-                { ...photo, marks: marks.filter(({ id }) => id !== openMark.id) },
-                'Mark taken off.',
-              );
-              setOpenMark(null);
-            }}
-          />
-        </Sheet>
-      ) : null}
-      {openTag ? (
-        <Sheet
-          title={opened ? `${opened.size.tag}, ${opened.size.name}` : 'A deleted size'}
-          onClose={() => setOpenTag(null)}
-        >
-          {opened ? (
-            <Button tone="primary" label="Open this size" onPress={() => toSize(opened.size.id)} />
-          ) : null}
-          <Button
-            tone="danger"
-            label="Take this tag off"
-            onPress={() => {
-              put(
-                'photo',
-                { ...photo, tags: photo.tags.filter(({ id }) => id !== openTag.id) },
-                'Tag taken off.',
-              );
-              setOpenTag(null);
-            }}
-          />
-        </Sheet>
-      ) : null}
+      {placing ? <PlaceSheet photo={photo} place={placing} onClose={() => setPlacing(null)} /> : null}
+      {openMark ? <MarkSheet photo={photo} mark={openMark} onClose={() => setOpenMark(null)} /> : null}
+      {openTag ? <TagSheet photo={photo} tag={openTag} onClose={() => setOpenTag(null)} /> : null}
     </ScrollView>
   );
 }
