@@ -43,6 +43,13 @@ async function main(): Promise<void> {
   const open = async (viewport: typeof PHONE) => {
     const phone = viewport === PHONE;
     const context = await browser.newContext({ viewport, hasTouch: phone, isMobile: phone });
+    // As they are after the first visit.
+    await context.addInitScript(() => {
+      const key = 'even-spare-preferences';
+      const hintsSeen = ['sizes', 'fits', 'shape', 'layers'];
+      if (!localStorage.getItem(key))
+        localStorage.setItem(key, JSON.stringify({ state: { hintsSeen }, version: 0 }));
+    });
     const page = await context.newPage();
     await page.goto(server.address);
     await page.getByRole('link', { name: /^Rack wheel/ }).waitFor();

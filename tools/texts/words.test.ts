@@ -80,7 +80,7 @@ test('texts for people are found in all rooms, with their places', () => {
     expect([...rooms]).toContain(room);
   // Attributes, plain texts and templates alike; classes and roles are none.
   expect(texts).toContainEqual(
-    expect.objectContaining({ file: 'ui/layers/LayersScreen.tsx', text: 'Bed adhesion' }),
+    expect.objectContaining({ file: 'ui/layers/AroundThePart.tsx', text: 'Bed adhesion' }),
   );
   expect(texts.filter(({ text }) => /flex-row|font-sans/.test(text))).toEqual([]);
 });
