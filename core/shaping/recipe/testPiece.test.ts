@@ -31,7 +31,9 @@ async function cut(repair: Repair, fitName: string, marks: string[] = []) {
   const spare = repair.bodies[0]!;
   const mesh = builder.build(repair.bodies, numbers).get(spare.id)!.mesh()!;
   const fit = repair.fits.find(({ name }) => name === fitName)!;
-  const stepIds = new Set(usesOf(repair, { from: 'fit', id: fit.id }).flatMap((use) => (use.kind === 'step' ? use.stepId : [])));
+  const stepIds = new Set(
+    usesOf(repair, { from: 'fit', id: fit.id }).flatMap((use) => (use.kind === 'step' ? use.stepId : [])),
+  );
   const piece = testPiece({ fit, spare, mesh, stepIds, marks }, newId);
   const built = (bodies: readonly Body[]) =>
     builder.build(bodies, evaluateRepair({ ...repair, bodies: [...bodies] }));
