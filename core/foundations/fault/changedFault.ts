@@ -21,6 +21,7 @@ export type ChangedFault =
   | { code: 'offset.otherForm'; face: NamedFace }
   | { code: 'offset.pastMiddle'; face: NamedFace }
   | { code: 'draft.nothing' }
+  | { code: 'draft.easedRim' }
   | { code: 'draft.closes'; mostAngle: number; mostMm: number }
   | { code: 'split.noGap' }
   | { code: 'split.missesBody'; at: NamedLength }

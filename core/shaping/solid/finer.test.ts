@@ -1,3 +1,4 @@
+import { moreOptions } from '@core/shaping/steps';
 import type { Kernel } from '@core/shaping/kernel';
 import { numberValue, type Step } from '@core/record/model';
 import { gearRadii, halfToothAngle } from '@core/shaping/outline';
@@ -107,6 +108,13 @@ test('a gear whose rim is eased loses what its teeth have beyond the slope', () 
     build({ ...gear(5), outline: { ...(gear(5) as never as { outline: object }).outline, ...teeth } } as Step)
       .faults,
   ).toMatchObject([{ code: 'chamfer.tooLarge' }]);
+  // Neither of two things is left out unsaid; nor are they offered together.
+  const eased = gear(rim) as Extract<Step, { kind: 'extrude' }>;
+  const both = { ...eased, outline: { ...eased.outline, ...teeth }, draft: 0.05 } as Step;
+  expect(build(both).faults).toMatchObject([{ code: 'draft.easedRim' }]);
+  const offered = (step: Step) => moreOptions(step).map(({ word }) => word);
+  expect(offered(both)).not.toContain('Ease its rim');
+  expect(offered({ ...both, draft: undefined } as Step)).not.toContain('Lean its sides in');
 });
 
 describe('stations that are not round', () => {

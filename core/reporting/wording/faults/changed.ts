@@ -29,6 +29,8 @@ export const CHANGED: Sentences<ChangedFault> = {
     'Two halves that touch are one piece in a file. Set a gap between them, or keep only one half.',
   'draft.closes': ({ mostAngle, mostMm }) =>
     `Leaning so far, its sides meet before they reach their height. At this height they can lean by up to about ${degrees(mostAngle)}; at this angle it can be about ${mm(mostMm)} high.`,
+  'draft.easedRim': () =>
+    'A gear with an eased rim has upright sides. Make the rim sharp, or its sides upright.',
   'draft.nothing': () => 'None of these sides can lean: they are gone, or not upright. Choose another step.',
   'split.missesBody': ({ at }) => `A cut at ${mm(at.mm)} misses the part. Choose a place within it.`,
   'split.pegsDoNotFit': ({ diameter }) =>

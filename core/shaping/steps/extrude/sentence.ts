@@ -114,10 +114,15 @@ const draftParts = ({ draft, bothWays }: StepOf<'extrude'>): SentencePart[] =>
       ];
 
 /** Finer points that the outline of a raised step has not yet. */
-const outlineOptions = ({ outline }: StepOf<'extrude'>): Option[] =>
-  outline.shape === 'gear' && outline.side === 'outside' && !outline.rim
+const outlineOptions = ({ outline, draft }: StepOf<'extrude'>): Option[] =>
+  outline.shape === 'gear' && outline.side === 'outside' && !outline.rim && draft === undefined
     ? [{ word: 'Ease its rim', patch: { 'outline.rim': numberValue(0.5) } }]
     : [];
 
-const draftOptions = ({ draft }: StepOf<'extrude'>): Option[] =>
-  draft === undefined ? [{ word: 'Lean its sides in', patch: { draft: Math.PI / 60 } }] : [];
+const hasEasedRim = ({ outline }: StepOf<'extrude'>): boolean =>
+  outline.shape === 'gear' && outline.side === 'outside' && outline.rim !== undefined;
+
+const draftOptions = (step: StepOf<'extrude'>): Option[] =>
+  step.draft === undefined && !hasEasedRim(step)
+    ? [{ word: 'Lean its sides in', patch: { draft: Math.PI / 60 } }]
+    : [];

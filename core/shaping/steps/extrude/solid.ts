@@ -74,7 +74,9 @@ export const solid: StepSolid<'extrude'> = {
       step.draft && !step.upTo ? closesBefore(step.draft, region.outer, leaningMm(step, lengths)) : null;
     if (closes) return no(closes);
     const hasRim = lengths.outline.rim && step.outline.shape === 'gear' && step.outline.side === 'outside';
-    if (step.draft && step.bothWays && lengths.height && !hasRim) {
+    // The disc that eases the rim has upright sides: nothing is left out unsaid.
+    if (hasRim && step.draft) return no({ code: 'draft.easedRim' });
+    if (step.draft && step.bothWays && lengths.height) {
       return leaningBothWays(step, region, input, lengths.height.mm);
     }
     const tool = step.upTo
