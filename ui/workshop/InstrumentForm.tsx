@@ -1,10 +1,6 @@
-import { useState } from 'react';
-import { useFieldArray, useForm } from 'react-hook-form';
 import { Text, View } from 'react-native';
 
 import { Instrument } from '@core/record/model';
-import { RAD_PER_DEGREE } from '@core/foundations/quantity';
-import { sentenceOf } from '@core/reporting/wording';
 
 import type { useChangeWorkshop } from '../api/useWorkshop';
 import { Button } from '../shared/Button';
@@ -14,19 +10,11 @@ import { GroupHeading } from '../shared/Heading';
 import { Sheet } from '../shared/Sheet';
 import { Switch } from '../shared/Switch';
 import { nameProblem } from '../shared/nameField';
-import { numberIn, shownNumber, type TypedIn } from '../shared/numberFields';
+import { useInstrumentForm } from './useInstrumentForm';
 import { INSTRUMENT_WORDS } from './words';
 
 const SHOWS = { mm: 'mm', in: 'inch', deg: 'degrees' } as const;
 const MOST_RANGES = 10;
-
-interface Typed {
-  name: string;
-  resolution: string;
-  reach: string;
-  repeatability: string;
-  bands: { upTo: string; plusMinus: string }[];
-}
 
 /** An instrument: what it shows, how far it reaches, and what it promises by range. */
 export function InstrumentForm({
@@ -38,43 +26,22 @@ export function InstrumentForm({
   onSave: ReturnType<typeof useChangeWorkshop>;
   onClose(): void;
 }) {
-  const [kind, setKind] = useState(instrument.kind);
-  const [shows, setShows] = useState(instrument.shows);
-  const [wrong, setWrong] = useState<string | null>(null);
-  // Forms talk degrees; the core talks radians.
-  const quantity = kind === 'protractor' ? 'angle' : 'length';
-  const typedIn: TypedIn =
-    quantity === 'angle' ? { unit: '°', times: RAD_PER_DEGREE } : { unit: 'mm', times: 1 };
-  const { control, handleSubmit, getValues } = useForm<Typed>({ defaultValues: typedOf(instrument) });
-  const { fields, append, remove } = useFieldArray({ control, name: 'bands' });
+  const {
+    control,
+    kind,
+    setKind,
+    shows,
+    setShows,
+    quantity,
+    typedIn,
+    ranges,
+    addRange,
+    removeRange,
+    wrong,
+    keep,
+  } = useInstrumentForm(instrument, onSave, onClose);
   const of = Instrument.shape;
   const band = of.permissibleErrors.element.shape;
-  const keep = handleSubmit((typed) => {
-    const read = (text: string, schema: typeof of.reach) => numberIn(text, schema, typedIn);
-    const permissibleErrors = typed.bands.map(({ upTo, plusMinus }) => ({
-      upTo: read(upTo, band.upTo),
-      plusMinus: read(plusMinus, band.plusMinus),
-    }));
-    permissibleErrors.sort((a, b) => a.upTo - b.upTo);
-    const next = Instrument.safeParse({
-      ...instrument,
-      name: typed.name.trim(),
-      kind,
-      quantity,
-      shows: quantity === 'angle' ? 'deg' : shows === 'deg' ? 'mm' : shows,
-      resolution: read(typed.resolution, of.resolution),
-      reach: read(typed.reach, of.reach),
-      repeatability: read(typed.repeatability, of.repeatability),
-      permissibleErrors,
-    });
-    if (!next.success) {
-      const { message } = next.error.issues[0]!;
-      setWrong(sentenceOf({ code: 'field.invalid', path: 'the instrument', message }));
-      return;
-    }
-    onSave('instrument', next.data, `${next.data.name} is kept.`);
-    onClose();
-  });
   return (
     <Sheet title={instrument.version === 0 ? 'Add an instrument' : instrument.name} onClose={onClose}>
       <FormField
@@ -130,7 +97,7 @@ export function InstrumentForm({
           typedIn={typedIn}
         />
         <GroupHeading>Permissible error, by range</GroupHeading>
-        {fields.map(({ id }, index) => (
+        {ranges.map(({ id }, index) => (
           <View key={id} className="flex-row gap-3">
             <View className="flex-1">
               <NumberField
@@ -156,21 +123,14 @@ export function InstrumentForm({
         ))}
       </View>
       <View className="flex-row gap-2">
-        <Button
-          label="Another range"
-          disabled={fields.length >= MOST_RANGES}
-          onPress={() => {
-            const { reach, bands } = getValues();
-            append({ upTo: reach, plusMinus: bands.at(-1)!.plusMinus });
-          }}
-        />
-        <Button label="One fewer" disabled={fields.length <= 1} onPress={() => remove(fields.length - 1)} />
+        <Button label="Another range" disabled={ranges.length >= MOST_RANGES} onPress={addRange} />
+        <Button label="One fewer" disabled={ranges.length <= 1} onPress={removeRange} />
       </View>
       <Text className="font-label text-[13.5px] leading-5 text-muted">
         Makers state it after ISO 13385-1 for calipers, ISO 3611 for micrometers.
       </Text>
       {wrong ? <Wrong text={wrong} /> : null}
-      <Button tone="primary" label="Keep" onPress={() => void keep()} />
+      <Button tone="primary" label="Keep" onPress={keep} />
       {instrument.version > 0 ? (
         <Button
           tone="danger"
@@ -183,19 +143,4 @@ export function InstrumentForm({
       ) : null}
     </Sheet>
   );
-}
-
-/** As it is typed: angles in degrees. */
-function typedOf({ name, quantity, resolution, reach, repeatability, permissibleErrors }: Instrument): Typed {
-  const shown = (value: number) => shownNumber(value / (quantity === 'angle' ? RAD_PER_DEGREE : 1));
-  return {
-    name,
-    resolution: shown(resolution),
-    reach: shown(reach),
-    repeatability: shown(repeatability),
-    bands: permissibleErrors.map(({ upTo, plusMinus }) => ({
-      upTo: shown(upTo),
-      plusMinus: shown(plusMinus),
-    })),
-  };
 }

@@ -1,14 +1,11 @@
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
-import type { Trial, TrialResult } from '@core/record/model';
+import type { Trial } from '@core/record/model';
 import { GAUGE_STEPS_MM } from '@core/shaping/recipe';
-import { askedOf, judge, madeOf, type TrialSetting } from '@core/fitting/trial';
+import { askedOf, type TrialSetting } from '@core/fitting/trial';
 import { featureWords } from '@core/reporting/wording';
 
-import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../inRepair/useRepairContext';
-import { placeId } from '../../jobs/askedSizes';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
@@ -21,6 +18,7 @@ import { Meaning } from './Meaning';
 import { MeasureSheet } from './MeasureSheet';
 import { Misplaced } from './Misplaced';
 import { Remedies } from './Remedies';
+import { useResult } from './useResult';
 
 /** One fit of a trial: how it went, what it measures, what that means, and the next number. */
 export function ResultCard({
@@ -32,37 +30,14 @@ export function ResultCard({
   index: number;
   setting: TrialSetting;
 }) {
-  const { repair, numbers } = useRepairContext();
-  const { put } = useChangeRepair(repair);
   const show = useShow();
   const [measuring, setMeasuring] = useState(false);
   const [note, setNote] = useState<string | null>(null);
-  const result = trial.results[index]!;
-  const changeTo = (next: TrialResult, undo?: string) =>
-    put(
-      'trial',
-      { ...trial, results: trial.results.map((one, other) => (other === index ? next : one)) },
-      undo,
-    );
-  const change = (fields: Partial<TrialResult>) => changeTo({ ...result, ...fields });
-  const leaveOut = () => {
-    const { leftOut, ...rest } = result;
-    const next = leftOut === undefined ? { ...rest, leftOut: 'you left it out' } : rest;
-    changeTo(
-      next,
-      leftOut === undefined ? `${result.fitName} is left out.` : `${result.fitName} counts again.`,
-    );
-  };
-  const judged = judge(trial, result, setting);
-  const sizeId = result.ofSize
-    ? result.fitId
-    : repair.fits.find(({ id }) => id === result.fitId)?.counterpartSizeId;
-  const tag = (sizeId && numbers.sizes.get(sizeId)?.size.tag) ?? null;
-  const made = madeOf(result);
-  const isRow = trial.of === 'gaugeRow';
-  const practice = trial.madePartId
-    ? `${trial.madePartId}/${isRow ? placeId(result.fitId, result.looserMm ?? 0) : result.fitId}`
-    : null;
+  const { result, judged, tag, made, isRow, practice, change, leaveOut, move } = useResult(
+    trial,
+    index,
+    setting,
+  );
   return (
     <View className="gap-3 rounded-lg border border-line bg-card p-4">
       <View>
@@ -111,16 +86,7 @@ export function ResultCard({
       </View>
       <FirstLayerNote result={result} />
       <Meaning judged={judged} tag={tag} trial={trial} />
-      {isRow ? null : (
-        <Misplaced
-          trial={trial}
-          result={result}
-          onChange={(misplaced) => {
-            const { misplaced: _before, ...rest } = result;
-            changeTo(misplaced === undefined ? rest : { ...rest, misplaced });
-          }}
-        />
-      )}
+      {isRow ? null : <Misplaced trial={trial} result={result} onChange={move} />}
       <Remedies result={result} onChange={change} />
       <Field
         label="A note"
