@@ -1,5 +1,5 @@
 import { joinedFloats } from '@core/foundations/floats';
-import type { Vec3 } from '@core/foundations/vectors';
+import { eachAxis, type Vec3 } from '@core/foundations/vectors';
 import type { Picked, SolidMesh } from '@core/shaping/part';
 
 /** A point of the view, px. */
@@ -83,7 +83,7 @@ function nearestOfRun(
     const px = Math.hypot(tap.x - a.x - share * dx, tap.y - a.y - share * dy);
     if (px > REACH_PX || (best && px >= best.px)) continue;
     const depth = a.depth + share * (b.depth - a.depth);
-    const near = from.map((mm, axis) => mm + share * (to[axis]! - mm)) as unknown as Vec3;
+    const near = eachAxis((axis) => from[axis] + share * (to[axis] - from[axis]));
     best = { kind: 'edge', tags: run.tags, near, px, depth };
   }
   return best;

@@ -103,10 +103,7 @@ function placeSpan(
 ): PlacedLabel | null {
   const facing = annotation.spans.flatMap((span): Facing[] => {
     const [from, to] = [view.project(span.from), view.project(span.to)];
-    const tip = minus(
-      view.project([0, 1, 2].map((k) => span.from[k]! + span.out[k]!) as unknown as Vec3),
-      from,
-    );
+    const tip = minus(view.project(space.along(span.from, span.out, 1)), from);
     const run = minus(to, from);
     if (size(run) < SHORTEST || size(tip) < 1e-6) return [];
     // Faces best: long on the screen, and drawn clear square to its own line.
@@ -148,10 +145,7 @@ function placeLeader(annotation: Annotation, view: View, placed: readonly Placed
   let best: { point: { at: Vec3; out: Vec3 }; at: Point; out: Point; score: number } | null = null;
   for (const point of annotation.points) {
     const at = view.project(point.at);
-    const tip = minus(
-      view.project([0, 1, 2].map((k) => point.at[k]! + point.out[k]!) as unknown as Vec3),
-      at,
-    );
+    const tip = minus(view.project(space.along(point.at, point.out, 1)), at);
     if (!best || size(tip) > best.score * 1.05) {
       best = {
         point,

@@ -36,6 +36,7 @@ import {
   type WeldedMesh,
   type ShapeDifference,
   KernelRefusal,
+  middleOfBox,
 } from '@core/shaping/part';
 import type { Font } from '@core/shaping/text';
 import { growthOf, machineIn, materialIn } from '@core/record/workshop';
@@ -331,7 +332,7 @@ export class BodyBench implements Answered<WorkerCalls> {
     const others = [...this.#bodies.values()].flatMap(({ body, built }) =>
       body.id !== bodyId && built.solid ? [{ id: body.id, solid: built.solid }] : [],
     );
-    const middle = [0, 1, 2].map((axis) => (box[axis]! + box[axis + 3]!) / 2) as unknown as Vec3;
+    const middle = middleOfBox(box);
     const motion: Motion =
       wish.by === 'move'
         ? { by: 'move', direction: wish.direction }

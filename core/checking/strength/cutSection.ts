@@ -1,4 +1,4 @@
-import { along, cross, dot, minus, type Vec3 } from '@core/foundations/vectors';
+import { along, cross, dot, minus, unit, type Vec3 } from '@core/foundations/vectors';
 import type { WeldedMesh } from '@core/shaping/part';
 
 /** A plane with two directions in it, square to each other and to the normal, so that the three are right-handed. Unit vectors; mm. */
@@ -26,8 +26,7 @@ const NOTHING_MM2 = 1e-4;
 
 /** The plane through a place, square to a direction. */
 export function planeThrough(origin: Vec3, towards: Vec3): SectionPlane {
-  const length = Math.hypot(...towards);
-  const normal = towards.map((one) => one / length) as unknown as [number, number, number];
+  const normal = unit(towards);
   // The axis that is furthest from the normal.
   const least = [0, 1, 2].reduce(
     (best, axis) => (Math.abs(normal[axis]!) < Math.abs(normal[best]!) - 1e-12 ? axis : best),

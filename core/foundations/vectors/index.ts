@@ -18,6 +18,9 @@ export const along = (a: Vec3, b: Vec3, s: number): Vec3 => [
   a[2] + s * b[2],
 ];
 
+/** A vector by its three numbers, each from its axis. */
+export const eachAxis = (of: (axis: 0 | 1 | 2) => number): Vec3 => [of(0), of(1), of(2)];
+
 /** The direction of a vector, of length 1; a vector of no length stays as it is. */
 export const unit = (a: Vec3): Vec3 => {
   const length = Math.hypot(...a) || 1;

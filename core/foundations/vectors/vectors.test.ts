@@ -1,4 +1,5 @@
-import { along, cross, dot, minus, rotated, unit, type Vec3 } from '@core/foundations/vectors';
+import { middleOfBox } from '@core/shaping/part';
+import { along, cross, dot, minus, rotated, unit, type Vec3, eachAxis } from '@core/foundations/vectors';
 
 const a: Vec3 = [1, 2, 3];
 const b: Vec3 = [-2, 0.5, 4];
@@ -23,4 +24,9 @@ test('a rotation keeps lengths and the axis, and a quarter turn about up takes r
   const turned = rotated(a, axis, Math.cos(0.7), Math.sin(0.7));
   expect(Math.hypot(...turned)).toBeCloseTo(Math.hypot(...a), 12);
   expect(dot(turned, axis)).toBeCloseTo(dot(a, axis), 12);
+});
+
+test('a vector from its axes, and the middle of a box', () => {
+  expect(eachAxis((axis) => 2 * axis - 1)).toEqual([-1, 1, 3]);
+  expect(middleOfBox([-2, 0, 1, 4, 10, 2])).toEqual([1, 5, 1.5]);
 });

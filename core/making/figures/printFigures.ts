@@ -164,12 +164,8 @@ function upright(outline: readonly number[], height: number): WeldedMesh {
 function seenFromSide(outline: readonly number[], deep: number): WeldedMesh {
   const { positions, indices } = upright(outline, deep);
   const turned = positions.map((_, at) => {
-    const [x, y, z] = positions.subarray(at - (at % 3), at - (at % 3) + 3) as unknown as [
-      number,
-      number,
-      number,
-    ];
-    return [x, deep - z, y][at % 3]!;
+    const first = at - (at % 3);
+    return [positions[first]!, deep - positions[first + 2]!, positions[first + 1]!][at % 3]!;
   });
   return { positions: turned, indices };
 }

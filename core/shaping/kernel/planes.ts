@@ -1,4 +1,4 @@
-import type { Vec3 } from '@core/foundations/vectors';
+import { along } from '@core/foundations/vectors';
 import { type Frame, frameFacing } from '@core/shaping/part';
 
 import { boundingBox } from './check';
@@ -27,9 +27,7 @@ export function frameOnFace(kernel: Kernel, face: Shape): { frame: Frame; half: 
     const moved = scope.keep(face.Moved(scope.keep(new kernel.TopLoc_Location(back)), true));
     const [x0, y0, , x1, y1] = boundingBox(kernel, moved);
     const [mx, my] = [(x0 + x1) / 2, (y0 + y1) / 2];
-    const origin = [0, 1, 2].map(
-      (axis) => frame.origin[axis]! + mx * frame.x[axis]! + my * frame.y[axis]!,
-    ) as unknown as Vec3;
+    const origin = along(along(frame.origin, frame.x, mx), frame.y, my);
     return { frame: { ...frame, origin }, half: [(x1 - x0) / 2, (y1 - y0) / 2] };
   });
 }

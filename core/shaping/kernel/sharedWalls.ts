@@ -1,4 +1,4 @@
-import { cross, dot, minus, unit, type Vec3 } from '@core/foundations/vectors';
+import { cross, dot, eachAxis, minus, unit, type Vec3 } from '@core/foundations/vectors';
 
 import type { Kernel, Shape } from './kernel';
 import { scoped, type Scope } from './scope';
@@ -85,7 +85,7 @@ function wholeWall(kind: string, scope: Scope, surface: Surface): WholeWall {
   const rings = RINGS.map(ringAt);
   // The middle ring of the three: the ends of a cone may be points.
   const [a, b, c] = rings[1] as [Vec3, Vec3, Vec3];
-  const at: Vec3 = [0, 1, 2].map((axis) => (a[axis]! + b[axis]! + c[axis]!) / 3) as unknown as Vec3;
+  const at: Vec3 = eachAxis((one) => (a[one] + b[one] + c[one]) / 3);
   const axis = unit(cross(minus(b, a), minus(c, a)));
   const [p, q, r] = rings.map((ring) => seenFrom({ at, axis }, ring[0]!)) as [OutUp, OutUp, OutUp];
   return { kind, at, axis, off: kind === 'GeomAbs_Torus' ? offCircle(p, q, r) : offLine(p, r) };

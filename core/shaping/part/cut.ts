@@ -1,4 +1,4 @@
-import type { Vec3 } from '@core/foundations/vectors';
+import { eachAxis, type Vec3 } from '@core/foundations/vectors';
 import type { SolidMesh } from './solidMesh';
 
 export type Axis = 'x' | 'y' | 'z';
@@ -13,7 +13,7 @@ export interface CutPlane {
 
 /** The plane square to an axis at a coordinate, mm. @param remove which side is taken away: 1 that of larger coordinates. */
 export function squareCut(axis: Axis, at: number, remove: 1 | -1): CutPlane {
-  const towards = AXES.map((one) => (one === axis ? remove : 0)) as unknown as Vec3;
+  const towards = eachAxis((one) => (AXES[one] === axis ? remove : 0));
   return { towards, at: remove * at };
 }
 

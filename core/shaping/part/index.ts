@@ -33,7 +33,7 @@ export {
   type PlacedPoint,
 } from './resolve';
 export type { SharpRoot } from './sharpRoot';
-export type { Box, SolidCheck } from './solidCheck';
+export { middleOfBox, type Box, type SolidCheck } from './solidCheck';
 export { FILE_QUALITY, LAYER_QUALITY, type MeshQuality, SCREEN_QUALITY, type SolidMesh } from './solidMesh';
 export { OVERRUN_MM, type Placement, carriedPlacement, drawnInWorld, plainPlacement } from './placement';
 export {

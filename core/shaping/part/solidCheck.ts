@@ -1,3 +1,5 @@
+import { eachAxis, type Vec3 } from '@core/foundations/vectors';
+
 /** What a check of a solid found. Volume in mm³. */
 export interface SolidCheck {
   /** Separate solids. */
@@ -11,3 +13,5 @@ export interface SolidCheck {
 
 /** Smallest box along the axes that holds a shape, mm: [xmin, ymin, zmin, xmax, ymax, zmax]. */
 export type Box = [number, number, number, number, number, number];
+
+export const middleOfBox = (box: Readonly<Box>): Vec3 => eachAxis((axis) => (box[axis] + box[axis + 3]!) / 2);

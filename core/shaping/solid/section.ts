@@ -9,7 +9,7 @@ import {
   type TaggedSolid,
 } from '@core/shaping/kernel';
 import { squareLoop } from '@core/shaping/outline';
-import { type Vec3, along, dot } from '@core/foundations/vectors';
+import { along, dot } from '@core/foundations/vectors';
 import {
   type Box,
   frameFacing,
@@ -18,6 +18,7 @@ import {
   type OpenedSolid,
   CUT_TAG,
   KernelRefusal,
+  middleOfBox,
 } from '@core/shaping/part';
 import { hatch } from '@core/shaping/hatching';
 
@@ -35,7 +36,7 @@ export function cutOpen(
   hatchStepMm: number,
 ): OpenedSolid | null {
   const { kernel } = solid;
-  const middle = [0, 1, 2].map((axis) => (box[axis]! + box[axis + 3]!) / 2) as unknown as Vec3;
+  const middle = middleOfBox(box);
   const reach = Math.hypot(...[0, 1, 2].map((axis) => box[axis + 3]! - box[axis]!)) + 2;
   // In the plane, before the middle of the part.
   const frame = frameFacing(

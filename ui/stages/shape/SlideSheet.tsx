@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Text, View } from 'react-native';
 
 import { numberValue, type Body, type Step } from '@core/record/model';
-import type { Vec3 } from '@core/foundations/vectors';
+import { along, type Vec3 } from '@core/foundations/vectors';
 import { movedPoint } from '@core/shaping/part';
 import { degrees } from '@core/shaping/sentence';
 
@@ -61,7 +61,7 @@ export function SlideSheet({ body, onClose }: { body: Body; onClose(): void }) {
   const go = async () => {
     setBusy(true);
     setFailed(false);
-    const axis = TURNS[turn].direction.map((part) => (sense === 'left' ? part : -part)) as unknown as Vec3;
+    const axis = along([0, 0, 0], TURNS[turn].direction, sense === 'left' ? 1 : -1);
     const found = await workbench.ask
       .slide(
         body.id,

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Text } from 'react-native';
 
 import type { TrialResult } from '@core/record/model';
-import type { Vec3 } from '@core/foundations/vectors';
+import { eachAxis, type Vec3 } from '@core/foundations/vectors';
 import { stepOfTag, type SolidMesh } from '@core/shaping/part';
 import { misplacedBy, type PlaceMaker } from '@core/fitting/trial';
 import { wayWords } from '@core/reporting/wording';
@@ -115,10 +115,10 @@ function middleOf({ faces, indices, positions }: SolidMesh, stepId: string): Vec
     .filter(({ tag }) => stepOfTag(tag) === stepId)
     .flatMap(({ start, count }) => [...indices.subarray(start, start + count)]);
   if (corners.length === 0) return null;
-  return [0, 1, 2].map((axis) => {
+  return eachAxis((axis) => {
     const along = corners.map((corner) => positions[3 * corner + axis]!);
     const least = along.reduce((one, other) => Math.min(one, other));
     const most = along.reduce((one, other) => Math.max(one, other));
     return (least + most) / 2;
-  }) as unknown as Vec3;
+  });
 }

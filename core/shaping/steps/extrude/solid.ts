@@ -299,7 +299,7 @@ function raisedUpTo(
   const tool = raisedBetween(step, region, input, { from: Math.min(near, far), to: Math.max(near, far) });
   if (isLevel) return ok(tool);
   // The block that lies beyond the face.
-  const out = normal.map((part) => part * way * Math.sign(normal[2])) as unknown as Vec3;
+  const out = along([0, 0, 0], normal, way * Math.sign(normal[2]));
   const half = Math.hypot(x1 - x0, y1 - y0) + Math.max(...reaches) + 2 * OVERRUN_MM;
   const middle: Vec3 = [(x0 + x1) / 2, (y0 + y1) / 2, 0];
   const over = at[2] - (normal[0] * (middle[0] - at[0]) + normal[1] * (middle[1] - at[1])) / normal[2];

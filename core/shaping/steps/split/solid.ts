@@ -15,7 +15,15 @@ import {
 import type { SettledStepOf } from '@core/record/model';
 import { pointLoop, type Point } from '@core/shaping/outline';
 import { type Vec3, along, dot, minus } from '@core/foundations/vectors';
-import { type Box, boxIn, frameFacing, type Frame, plainPlacement, faceTag } from '@core/shaping/part';
+import {
+  type Box,
+  boxIn,
+  frameFacing,
+  type Frame,
+  middleOfBox,
+  plainPlacement,
+  faceTag,
+} from '@core/shaping/part';
 import { faceOfPick, type StepInput, type StepSolid } from '@core/shaping/forming';
 import { SAME_MM } from '@core/foundations/tolerance';
 
@@ -75,7 +83,7 @@ function cutFrame(
   box: Box,
   earlier: StepInput['earlier'],
 ): Result<Frame, StepFault> {
-  const middle = [0, 1, 2].map((axis) => (box[axis]! + box[axis + 3]!) / 2) as unknown as Vec3;
+  const middle = middleOfBox(box);
   if (!step.face) {
     const axis = ['x', 'y', 'z'].indexOf(step.axis);
     const { at } = lengths;
