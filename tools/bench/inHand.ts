@@ -146,9 +146,9 @@ function withManySteps(repair: Repair): Repair {
 async function frameMs(page: Page, byPx: number): Promise<number> {
   const times = await page.evaluate(
     async ([by, frames]) => {
-      const recipe = [...document.querySelectorAll('[role=list]')].find((list) =>
-        list.ariaLabel?.startsWith('Recipe'),
-      );
+      let recipe = document.querySelector('[role=list][aria-label^=Recipe]');
+      // What scrolls is round it.
+      while (recipe && recipe.scrollHeight <= recipe.clientHeight) recipe = recipe.parentElement;
       if (!recipe) throw new Error('There is no recipe to scroll.');
       const taken: number[] = [];
       let before = await new Promise<number>(requestAnimationFrame);

@@ -147,8 +147,6 @@ export function ShapeStage() {
         contentContainerStyle={{ paddingBottom: BELOW_PX + reading.below }}
         onScroll={reading.onScroll}
         scrollEventThrottle={32}
-        role="list"
-        aria-label={`Recipe of ${body.name}`}
       >
         {body.steps.length === 0 ? (
           <View className="p-4">
@@ -160,7 +158,11 @@ export function ShapeStage() {
         ) : (
           <>
             <FirstHint of="shape" />
-            {createElement('div', swipe, <StepList body={body} outcomes={outcomes} />)}
+            {createElement(
+              'div',
+              { ...swipe, role: 'list', 'aria-label': `Recipe of ${body.name}` },
+              <StepList body={body} outcomes={outcomes} />,
+            )}
           </>
         )}
       </ScrollView>
