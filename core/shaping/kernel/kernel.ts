@@ -15,7 +15,8 @@ const SILENT = { print: () => {}, printErr: () => {} };
  * it was fetched.
  */
 export function startKernel(module?: WebAssembly.Module): Promise<Kernel> {
-  if (!module) return init(SILENT);
+  // The loader writes into what it is given: each start has its own.
+  if (!module) return init({ ...SILENT });
   return new Promise((resolve, reject) => {
     const instantiateWasm = (
       imports: WebAssembly.Imports,
