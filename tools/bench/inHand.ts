@@ -1,18 +1,12 @@
-import { existsSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-
-import { chromium, type Page } from '@playwright/test';
-import pino from 'pino';
+import type { Page } from '@playwright/test';
 
 import { writeRepairFile, type Repair, type Step } from '@core/record/model';
 import { startKernel } from '@core/shaping/kernel';
-import { startServer } from '@server/start';
 
 import { figure, median, type Figure } from './figure';
+import { inApp } from './inApp';
 import { throttledLink } from './throttled';
 
-const BROWSER = '/usr/bin/chromium';
 /** A telephone’s link, bytes a second: 10 Mbit/s. */
 const LINK = 1_250_000;
 /** Steps of a long recipe. */
@@ -20,88 +14,69 @@ const STEPS = 60;
 const FRAMES = 90;
 
 /** What a person waits for and scrolls, in the real screens on a phone’s page: the first of them, the first part, and a long recipe. */
-export async function inHandFigures(demo: Repair): Promise<Figure[]> {
-  const webFolder = join(__dirname, '..', '..', 'dist');
-  if (!existsSync(BROWSER) || !existsSync(webFolder)) {
-    console.error('What is in hand is left out: build the screens and install the browser first.');
-    return [];
-  }
-  const kernelMs = await timed(() => startKernel());
-  const dataFolder = mkdtempSync(join(tmpdir(), 'even-spare-in-hand-'));
-  const config = { host: '127.0.0.1', port: 0, passphrase: null, dataFolder, webFolder };
-  const server = await startServer(config, pino({ level: 'silent' }));
-  const link = await throttledLink(server.address, LINK);
-  const browser = await chromium.launch({
-    executablePath: BROWSER,
-    args: [
-      '--no-sandbox',
-      '--use-angle=swiftshader',
-      '--enable-unsafe-swiftshader',
-      '--disable-background-networking',
-    ],
+export const inHandFigures = (demo: Repair): Promise<Figure[]> =>
+  inApp('What is in hand is', async (address, browser) => {
+    const kernelMs = await timed(() => startKernel());
+    const link = await throttledLink(address, LINK);
+    const fresh = async () =>
+      (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })).newPage();
+    try {
+      const demoId = await opened(address, demo);
+      const longId = await opened(address, withManySteps(demo));
+
+      const list = await fresh();
+      const [listMs, listBytes] = await arriving(link, async () => {
+        await list.goto(link.address);
+        await list
+          .getByRole('link', { name: new RegExp(`^${demo.head.name}`) })
+          .first()
+          .waitFor();
+      });
+      // What it fetches ahead is not waited for.
+      await list.close();
+      const part = await fresh();
+      const [partMs, partBytes] = await arriving(link, async () => {
+        await part.goto(`${link.address}/repair/${demoId}/shape`);
+        await part.getByRole('group', { name: 'Findings' }).waitFor({ timeout: 120_000 });
+      });
+
+      const recipe = await fresh();
+      await recipe.goto(`${address}/repair/${longId}/shape`);
+      await recipe.getByRole('group', { name: 'Findings' }).waitFor({ timeout: 120_000 });
+      const idleMs = await frameMs(recipe, 0);
+      const scrolledMs = await frameMs(recipe, 24);
+      const perSecond = (ms: number) => 1000 / ms;
+      return [
+        figure(
+          'the list of repairs, usable, against its bytes over a link of 10 Mbit/s',
+          's',
+          listMs / 1000,
+          listBytes / LINK,
+          {
+            atMost: 1.3,
+          },
+        ),
+        figure(
+          'the first part, seen, against all bytes until then over that link and the kernel’s start',
+          's',
+          partMs / 1000,
+          partBytes / LINK + kernelMs / 1000,
+          { atMost: 1.3 },
+        ),
+        figure(
+          `a recipe of ${STEPS} steps scrolled, against the page left alone`,
+          'frames/s',
+          perSecond(scrolledMs),
+          perSecond(idleMs),
+          {
+            atLeast: 50 / 60,
+          },
+        ),
+      ];
+    } finally {
+      await link.close();
+    }
   });
-  const fresh = async () =>
-    (await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })).newPage();
-  try {
-    const demoId = await opened(server.address, demo);
-    const longId = await opened(server.address, withManySteps(demo));
-
-    const list = await fresh();
-    const [listMs, listBytes] = await arriving(link, async () => {
-      await list.goto(link.address);
-      await list
-        .getByRole('link', { name: new RegExp(`^${demo.head.name}`) })
-        .first()
-        .waitFor();
-    });
-    // What it fetches ahead is not waited for.
-    await list.close();
-    const part = await fresh();
-    const [partMs, partBytes] = await arriving(link, async () => {
-      await part.goto(`${link.address}/repair/${demoId}/shape`);
-      await part.getByRole('group', { name: 'Findings' }).waitFor({ timeout: 120_000 });
-    });
-
-    const recipe = await fresh();
-    await recipe.goto(`${server.address}/repair/${longId}/shape`);
-    await recipe.getByRole('group', { name: 'Findings' }).waitFor({ timeout: 120_000 });
-    const idleMs = await frameMs(recipe, 0);
-    const scrolledMs = await frameMs(recipe, 24);
-    const perSecond = (ms: number) => 1000 / ms;
-    return [
-      figure(
-        'the list of repairs, usable, against its bytes over a link of 10 Mbit/s',
-        's',
-        listMs / 1000,
-        listBytes / LINK,
-        {
-          atMost: 1.3,
-        },
-      ),
-      figure(
-        'the first part, seen, against all bytes until then over that link and the kernel’s start',
-        's',
-        partMs / 1000,
-        partBytes / LINK + kernelMs / 1000,
-        { atMost: 1.3 },
-      ),
-      figure(
-        `a recipe of ${STEPS} steps scrolled, against the page left alone`,
-        'frames/s',
-        perSecond(scrolledMs),
-        perSecond(idleMs),
-        {
-          atLeast: 50 / 60,
-        },
-      ),
-    ];
-  } finally {
-    await browser.close();
-    await link.close();
-    await server.stop();
-    rmSync(dataFolder, { recursive: true });
-  }
-}
 
 async function timed(work: () => Promise<unknown>): Promise<number> {
   const start = performance.now();

@@ -22,7 +22,7 @@ test('no files import each other in a circle, types included', () => {
 test('the kernel is reached from the worker, the command line, the demo’s pictures, benches and tests, and from nothing else', () => {
   const may = (file: string) =>
     /^core\/(shaping\/(kernel|forming|solid)|checking\/comparing|reporting\/make|testing)\//.test(file) ||
-    /^core\/shaping\/steps\/([a-z]+\/)?(solid|solids|upToCurved)\.ts$/.test(file) ||
+    /^core\/shaping\/steps\/([a-z]+\/)?(solid|solids|upToCurved|easedRim)\.ts$/.test(file) ||
     /^tools\/(bench|cli|figures|screenshots)\//.test(file) ||
     /^demo\//.test(file) ||
     /^ui\/solid\/(solid\.worker|bodyBench)\.ts$/.test(file) ||

@@ -129,7 +129,7 @@ export function reachedFrom(imports: readonly Import[], start: string): Set<stri
 /** The kinds of steps are in three layers: what is kept of them, what is said and known of them, and their solids. */
 function layerOfSteps(file: string): string {
   if (/\/(schema|data|facts)\.ts$/.test(file)) return 'core/shaping/steps schemas';
-  return /\/(solid|solids|upToCurved)\.ts$/.test(file)
+  return /\/(solid|solids|upToCurved|easedRim)\.ts$/.test(file)
     ? 'core/shaping/steps solids'
     : 'core/shaping/steps words';
 }

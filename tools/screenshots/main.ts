@@ -2,13 +2,14 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-import { chromium, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import pino from 'pino';
 import sharp from 'sharp';
 
 import { startServer } from '@server/start';
 
 import { fillWorkshop } from '../../demo/fillWorkshop';
+import { launchBrowser } from '../browser/launchBrowser';
 
 const root = join(__dirname, '..', '..');
 const PHONE = { width: 390, height: 844 };
@@ -31,15 +32,7 @@ async function main(): Promise<void> {
     readdirSync(repairs).map((name) => readFileSync(join(repairs, name), 'utf8')),
     () => {},
   );
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--use-angle=swiftshader',
-      '--enable-unsafe-swiftshader',
-      '--disable-background-networking',
-    ],
-  });
+  const browser = await launchBrowser();
   const open = async (viewport: typeof PHONE) => {
     const phone = viewport === PHONE;
     const context = await browser.newContext({ viewport, hasTouch: phone, isMobile: phone });

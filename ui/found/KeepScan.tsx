@@ -14,7 +14,7 @@ import { Wrong } from '../shared/Field';
 import { Busy } from './Busy';
 import type { FoundState, AlignedAs, useFound } from './useFound';
 
-/** Keeps the scan with the repair, as it lies; or, of one that is kept, where it lies now. */
+/** Keeps the scan with the repair where it is aligned; or, of one that is kept, where it is aligned now. */
 export function KeepScan({
   body,
   laid,

@@ -13,7 +13,7 @@ import type { TakenArrow } from '../part/ArrowHandles';
 import { motionOfEnd, pulledMm } from '../part/arrowPull';
 import type { Point } from '../part/placeLabels';
 import { useShow } from '../preferences/useShow';
-import { slideOf } from '../stages/shape/nudges';
+import { slideOf } from '../shared/nudges';
 
 /** So much of a size may be pulled either way at once. */
 const REACH = 0.5;
@@ -24,7 +24,7 @@ const PULL_FROM_PX = 4;
 
 /** A size of a step while its arrow is pulled: the part goes with it; what it comes to is kept when it is let go. */
 export function PulledArrow({ taken, body, onEnd }: { taken: TakenArrow; body: Body; onEnd(): void }) {
-  const { annotation, arrow, from } = taken;
+  const { annotation, arrow, from, pointer } = taken;
   const { repair } = useRepairContext();
   const { put } = useChangeRepair(repair);
   const show = useShow();
@@ -73,15 +73,20 @@ export function PulledArrow({ taken, body, onEnd }: { taken: TakenArrow; body: B
     const to = (event: PointerEvent) => {
       pulledTo.current = { x: event.clientX, y: event.clientY };
     };
+    const isOther = ({ pointerId }: PointerEvent) => pointerId !== pointer;
     const move = (event: PointerEvent) => {
+      if (isOther(event)) return;
       to(event);
       act.current.reach();
     };
     const up = (event: PointerEvent) => {
+      if (isOther(event)) return;
       to(event);
       act.current.keep();
     };
-    const cancel = () => act.current.onEnd();
+    const cancel = (event: PointerEvent) => {
+      if (!isOther(event)) act.current.onEnd();
+    };
     const key = ({ key: name }: KeyboardEvent) => {
       if (name === 'Escape') act.current.onEnd();
     };
@@ -95,7 +100,7 @@ export function PulledArrow({ taken, body, onEnd }: { taken: TakenArrow; body: B
       window.removeEventListener('pointercancel', cancel);
       window.removeEventListener('keydown', key);
     };
-  }, [isKept]);
+  }, [isKept, pointer]);
   // The range may come while the finger holds still.
   useEffect(() => {
     if (morph && !isKept) act.current.reach();

@@ -1,5 +1,6 @@
 import { Pressable, ScrollView, Text, View } from 'react-native';
 
+import { OUTWARD, Side } from '@core/foundations/fields';
 import type { Vec3 } from '@core/foundations/vectors';
 import { alikeOrientations } from '@core/making/orientation';
 import type { Orientation } from '@core/making/printing';
@@ -59,21 +60,12 @@ export function OrientationChoice({
 export const isSameDown = (one: Vec3, other: Vec3) =>
   one[0] * other[0] + one[1] * other[1] + one[2] * other[2] > 0.9999;
 
-/** A side that has a name, as it lies on the bed. */
+/** The side that is on the bed, where it has a name. */
 function namedDown({ down }: Orientation, sides: SideNames = {}): string[] {
-  const side = SIDE_DIRECTIONS.find(([, direction]) => isSameDown(direction, down))?.[0];
+  const side = Side.options.find((one) => isSameDown(OUTWARD[one], down));
   const own = side && sides[side];
   return own ? [`${own} on the bed`] : [];
 }
-
-const SIDE_DIRECTIONS: readonly [keyof SideNames, Vec3][] = [
-  ['top', [0, 0, 1]],
-  ['bottom', [0, 0, -1]],
-  ['front', [0, -1, 0]],
-  ['back', [0, 1, 0]],
-  ['left', [-1, 0, 0]],
-  ['right', [1, 0, 0]],
-];
 
 /** What speaks for and against a way, as short sentences. */
 function reasonsOf({ heightMm, contactMm2, overhangMm2, across }: Orientation): string[] {

@@ -11,6 +11,8 @@ export interface TakenArrow {
   annotation: Annotation;
   arrow: Arrow;
   from: Point;
+  /** The finger that took it; another one does not move it. */
+  pointer: number;
 }
 
 /** What a finger can hit, px, and the dot that says so. */
@@ -48,7 +50,12 @@ export function ArrowHandles({
                     'data-arrow': annotation.field,
                     onPointerDown: (event: React.PointerEvent) => {
                       event.preventDefault();
-                      onTake({ annotation, arrow, from: { x: event.clientX, y: event.clientY } });
+                      onTake({
+                        annotation,
+                        arrow,
+                        from: { x: event.clientX, y: event.clientY },
+                        pointer: event.pointerId,
+                      });
                     },
                     style: {
                       position: 'absolute',

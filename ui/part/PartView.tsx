@@ -54,8 +54,9 @@ function PartCanvas(props: PartViewProps) {
 
   const shownAnnotations = useRef(props.annotations);
   shownAnnotations.current = props.annotations;
-  const labelScale = useRef(1);
-  labelScale.current = useLabelScale();
+  const labelScale = useLabelScale();
+  const labelScaleNow = useRef(labelScale);
+  labelScaleNow.current = labelScale;
   const roomNow = useRef<typeof size & { corner?: { width: number; height: number } }>(size);
   roomNow.current = {
     ...size,
@@ -71,7 +72,7 @@ function PartCanvas(props: PartViewProps) {
         ? []
         : placeLabels(shownAnnotations.current, {
             ...roomNow.current,
-            labelScale: labelScale.current,
+            labelScale: labelScaleNow.current,
             corners,
             project: (point) => current.project(point),
           }),
@@ -104,7 +105,7 @@ function PartCanvas(props: PartViewProps) {
     if (useFollowed.getState().followed) showFollowed();
   }, [scene, props.bodies, showFollowed]);
   useEffect(() => scene.current?.setMarks(props.marks), [scene, props.marks]);
-  useEffect(() => place(), [place, props.annotations, props.coveredBelow, props.coveredCorner]);
+  useEffect(() => place(), [place, labelScale, props.annotations, props.coveredBelow, props.coveredCorner]);
   useEffect(() => {
     if (props.stance) scene.current?.setStance(props.stance);
   }, [scene, props.stance]);

@@ -118,12 +118,12 @@ export interface WorkerCalls {
   /** Of the solid last built. Null if the plane leaves nothing of it. */
   cutOpen(bodyId: string, plane: CutPlane, hatchStepMm: number): Promise<OpenedSolid | null>;
   file(bodyId: string, format: SpareFormat, label: string, when: string): Promise<Result<SpareFile, Fault>>;
-  /** Spares as they lie on one bed, each with where the middles of its pieces stand, mm from the middle of the bed, as one 3MF file. */
+  /** Spares on one bed, each with where the middles of its pieces stand, mm from the middle of the bed, as one 3MF file. */
   bedFile(lying: readonly LyingOnBed[], when: string): Promise<Result<SpareFile, Fault>>;
   picture(bodyId: string): Promise<Picture | null>;
   /** A spare as it is to be laid in layers: closed, as large as it is to be made. */
   layerMesh(bodyId: string): Promise<Result<WeldedMesh, Fault>>;
-  /** A body drawn as it lies, for each direction that lies on the bed. */
+  /** A body drawn in each orientation: the direction in its own frame that is on the bed. */
   lyingPictures(bodyId: string, downs: readonly Vec3[]): Promise<Picture[]>;
   /** A body as it was after a number of its steps (those switched off not counted). */
   stage(bodyId: string, steps: number): Promise<SolidMesh | null>;

@@ -22,6 +22,7 @@ export {
   place,
   placeOnGround,
   placeOnTop,
+  OUTWARD,
   Side,
   type Place,
 } from './place';

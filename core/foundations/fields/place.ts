@@ -1,5 +1,7 @@
 import { z } from 'zod';
 
+import type { Vec3 } from '@core/foundations/vectors';
+
 import { Id, line } from './ids';
 import { angleWithin, type PlainNumber } from './plainNumber';
 import { Value } from './value';
@@ -20,6 +22,16 @@ export type EdgePick = z.infer<typeof EdgePick>;
 /** The sides of what is there, as one stands before it: its outermost level on each. `bottom` is z = 0. */
 export const Side = z.enum(['top', 'bottom', 'front', 'back', 'left', 'right']);
 export type Side = z.infer<typeof Side>;
+
+/** Where each side looks, out of the part: unit vectors. */
+export const OUTWARD: Readonly<Record<Side, Vec3>> = {
+  top: [0, 0, 1],
+  bottom: [0, 0, -1],
+  front: [0, -1, 0],
+  back: [0, 1, 0],
+  left: [-1, 0, 0],
+  right: [1, 0, 0],
+};
 
 /** What something stands on: a side of what is there, or a flat face that was picked. */
 export const Ground = z.union([Side, z.strictObject({ face: FacePick })]);

@@ -56,7 +56,7 @@ const SETTINGS: LayerSettings = {
 };
 const HABITS = { firstLayerSpreadMm: 0, overhang: Math.PI / 4, bridgeMm: 5 };
 
-/** A bracket as it lies on the bed, seen from above: two long sides whose corners may lift. mm */
+/** A bracket on the bed, seen from above: two long sides whose corners may lift. mm */
 const BRACKET = [0, 0, 40, 0, 40, 14, 14, 14, 14, 30, 0, 30];
 /** A stand seen from the side: an arm over the bed, and a shelf within it that only the stand itself can hold up. mm */
 const STAND = [0, 0, 26, 0, 26, 4, 4, 4, 4, 14, 26, 14, 26, 22, 42, 22, 42, 27, 0, 27];

@@ -48,7 +48,7 @@ export function wallsOf(area: Area, count: number, lineMm: number): Walls {
       });
       for (const line of middle.lines)
         paths.push({ ...line, kind: wall === 0 ? 'thinWall' : 'gap', closed: false });
-      // Crumbs inside are filled by their neighbours; what is missing outside is too thin to be made.
+      // Crumbs inside are covered by the lines beside them; what is missing outside is too thin to be made.
       if (wall === 0) tooThin.push(...middle.tooThin);
     }
     inside = next;

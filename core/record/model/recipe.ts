@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-import { BED_ADHESIONS, Id, LASTINGS, line, name, SUPPORTS } from '@core/foundations/fields';
+import { BED_ADHESIONS, Id, LASTINGS, line, name, Side, SUPPORTS } from '@core/foundations/fields';
 import { Step } from '@core/shaping/steps/data';
 
 export const BodyRole = z.enum(['spare', 'counterpart']);
@@ -44,15 +44,7 @@ export const USUAL_PRINT_SETUP: PrintSetup = {
 };
 
 /** What the sides of a body are called where it is used: `wall side`, `up`. */
-const sideName = line(40).optional();
-export const SideNames = z.strictObject({
-  top: sideName,
-  bottom: sideName,
-  front: sideName,
-  back: sideName,
-  left: sideName,
-  right: sideName,
-});
+export const SideNames = z.partialRecord(Side, line(40));
 export type SideNames = z.infer<typeof SideNames>;
 
 /** A solid built by a recipe. Spares are made; counterparts are what they must fit, shown as ghosts. */

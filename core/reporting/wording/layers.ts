@@ -23,7 +23,7 @@ export function layerWarningSentence(warning: LayerWarning): string {
   }
 }
 
-/** "3 walls of 0.45 mm, 5 solid layers on top and 4 below, filled by 20 %": print settings in words; a line is as wide as the printer makes it. */
+/** "layer height 0.2 mm, 3 walls of 0.45 mm, 5 top and 4 bottom layers, 20 % infill": print settings in words; a line is as wide as the printer makes it. */
 export const settingsWords = (
   {
     layerMm,

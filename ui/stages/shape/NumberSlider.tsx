@@ -7,7 +7,7 @@ import type { Body } from '@core/record/model';
 import { useFollowedNumber } from '../../inRepair/useFollowedNumber';
 import { useShow } from '../../preferences/useShow';
 import { colours } from '../../theme/colours';
-import { slideOf } from './nudges';
+import { slideOf } from '../../shared/nudges';
 
 /** A number stays for so long before its range is built, ms. */
 const SETTLED_MS = 300;

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Text } from 'react-native';
 
+import type { Side } from '@core/foundations/fields';
 import { SideNames, type Body } from '@core/record/model';
 
 import { useChangeRepair } from '../../api/useRepair';
@@ -8,8 +9,6 @@ import { useRepairContext } from '../../inRepair/useRepairContext';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
 import { Sheet } from '../../shared/Sheet';
-
-type Side = keyof SideNames;
 
 /** Each side as it is in the recipe, with a name that it may have where the part is used. */
 const SIDES: readonly { id: Side; word: string; such: string }[] = [

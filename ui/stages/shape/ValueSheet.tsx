@@ -18,7 +18,7 @@ import { Sheet } from '../../shared/Sheet';
 import { DraftState } from './DraftState';
 import { Nudge } from './Nudge';
 import { NumberSlider } from './NumberSlider';
-import { nudged, nudgesIn } from './nudges';
+import { nudged, nudgesIn } from '../../shared/nudges';
 import { isMeant, useLengthChoices, type LengthChoice } from './useLengthChoices';
 
 /** A number of a step, by its field and its name in the sentence. */

@@ -9,7 +9,7 @@ import { InRepair } from '../../testing/InRepair';
 import { useFollowed } from '../../part/followed';
 import type { Morph } from '../../solid/protocol';
 import { workbench } from '../../solid/useSolid';
-import { slideOf } from './nudges';
+import { slideOf } from '../../shared/nudges';
 import { ValueSheet, type StepNumber } from './ValueSheet';
 
 const mockPut = jest.fn();

@@ -1,19 +1,10 @@
 import { no, ok } from '@core/foundations/fault';
 import { boundingBox } from '@core/shaping/kernel';
-import { plainOf, type Side } from '@core/record/model';
-import type { Vec3 } from '@core/foundations/vectors';
+import { OUTWARD } from '@core/foundations/fields';
+import { plainOf } from '@core/record/model';
 import { faceTag } from '@core/shaping/part';
 import { grown, type StepSolid, withWayOut } from '@core/shaping/forming';
 import { isNothing } from '@core/foundations/tolerance';
-
-const WAYS: Record<Side, Vec3> = {
-  top: [0, 0, 1],
-  bottom: [0, 0, -1],
-  front: [0, -1, 0],
-  back: [0, 1, 0],
-  left: [-1, 0, 0],
-  right: [1, 0, 0],
-};
 
 /** Another body as a tool. Faces: those of the body, under this step's name, as `step-role`. */
 export const solid: StepSolid<'body'> = {
@@ -28,7 +19,7 @@ export const solid: StepSolid<'body'> = {
     const whole = [0, 1, 2].map(
       (axis) => Math.max(own[axis + 3]!, box?.[axis + 3] ?? 0) - Math.min(own[axis]!, box?.[axis] ?? 0),
     );
-    const out = withWayOut(larger, WAYS[step.wayIn], Math.max(...whole) + 1);
+    const out = withWayOut(larger, OUTWARD[step.wayIn], Math.max(...whole) + 1);
     larger.dispose();
     return out ? ok(out.retagged(retag)) : no({ code: 'body.noWayIn', name });
   },
