@@ -6,4 +6,6 @@ export interface NamedLength {
   /** Letter tag of the size or fit behind it, if there is one. */
   tag: string | null;
   mm: number;
+  /** Standard uncertainty of a size that was measured, mm; left out where it is known exactly. */
+  standardMm?: number;
 }

@@ -15,6 +15,16 @@ export type OutlineFault =
   | { code: 'outline.noneOfStep'; place: number }
   | { code: 'outline.offsetTooFar'; by: NamedLength }
   | { code: 'outline.arcNeedsEnds' }
+  | { code: 'outline.arcStraight'; place: number }
+  | { code: 'outline.onlyHelpers' }
+  /** `tags`: of the sizes among what can't all hold. */
+  | { code: 'outline.contradicts'; tags: readonly string[] }
+  /** `place`: of the relation or dimension in its list. */
+  | {
+      code: 'outline.relationMisused';
+      place: number;
+      why: 'gone' | 'wrongCurves' | 'notOnSmooth' | 'notPositive';
+    }
   | { code: 'gear.noRoot'; teeth: number }
   | { code: 'gear.pointed'; teeth: number }
   | { code: 'gear.noGap'; teeth: number };

@@ -28,7 +28,8 @@ export {
 } from './place';
 export { belowOf, HoleHead } from './holeHead';
 export { EdgeRule } from './edgeRule';
-export { DrawnCurve, OutlineShape, type OutlineShapeName } from './outline';
+export { DrawnCurve, DrawnOutline, OutlineConstraint, OutlineDimension } from './drawnOutline';
+export { OutlineShape, type OutlineShapeName } from './outline';
 export { Effect, step, takesAway } from './stepBase';
 export { turn } from './turn';
 export type { Settled, SettledOutline, SettledParts } from './settled';

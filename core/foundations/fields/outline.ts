@@ -1,23 +1,10 @@
 import { z } from 'zod';
 
+import { DrawnOutline } from './drawnOutline';
 import { Id } from './ids';
 import { FacePick } from './place';
 import { angleWithin, countWithin, factorWithin } from './plainNumber';
 import { Value } from './value';
-
-/** Name of a point of a drawn outline. */
-const Point = z.string().min(1).max(12);
-
-/** A curve of a drawn outline, between its points. */
-export const DrawnCurve = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('line'), from: Point, to: Point }),
-  z.strictObject({ kind: z.literal('arc'), from: Point, via: Point, to: Point }),
-  /** Smooth through its points in order; a closed one comes back to the first. */
-  z.strictObject({ kind: z.literal('spline'), points: z.array(Point).min(2).max(100), closed: z.boolean() }),
-  z.strictObject({ kind: z.literal('circle'), middle: Point, diameter: Value }),
-  z.strictObject({ kind: z.literal('ellipse'), middle: Point, length: Value, breadth: Value }),
-]);
-export type DrawnCurve = z.infer<typeof DrawnCurve>;
 
 /** A plain outline, its middle where the step puts it. Numbers are lengths, mm. */
 export const OutlineShape = z.discriminatedUnion('shape', [
@@ -64,19 +51,7 @@ export const OutlineShape = z.discriminatedUnion('shape', [
     ]),
     by: Value,
   }),
-  /**
-   * Curves between points, of one loop or of several: the outermost is the outline, those within it are holes in it.
-   * `relations` will hold what the curves keep to each other.
-   */
-  z.strictObject({
-    shape: z.literal('drawn'),
-    points: z
-      .array(z.strictObject({ id: Point, x: Value, y: Value }))
-      .min(1)
-      .max(400),
-    curves: z.array(DrawnCurve).min(1).max(400),
-    relations: z.array(z.never()),
-  }),
+  DrawnOutline,
   /** From point to point and back to the first. `via`: an arc goes through it. */
   z.strictObject({
     shape: z.literal('points'),

@@ -1,3 +1,5 @@
+export { circleThrough } from './circleThrough';
+
 /** A point, mm, or a direction in space: to the right, to the back, up. */
 export type Vec3 = readonly [number, number, number];
 

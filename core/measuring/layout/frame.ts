@@ -1,5 +1,6 @@
 import type { Layout } from '@core/record/model';
 import { isNothing } from '@core/foundations/tolerance';
+import type { Equation } from '@core/measuring/adjustment';
 
 import { axisOf, type Observation } from './observations';
 
@@ -59,6 +60,17 @@ export interface Prediction {
   at: number[];
   slopes: number[];
 }
+
+/** Distances as equations of the unknowns. */
+export const equationsOf = (observations: readonly Observation[], frame: Frame): Equation[] =>
+  observations.map((observation) => ({
+    target: observation.observedMm,
+    standard: observation.standardMm,
+    predict: (values) => {
+      const { mm, at, slopes } = predict(observation, frame, values);
+      return { value: mm, at, slopes };
+    },
+  }));
 
 /** Distance between the two ends of an observation, with its slopes. */
 export function predict(

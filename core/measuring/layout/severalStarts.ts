@@ -3,9 +3,9 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 
 import type { Layout } from '@core/record/model';
+import { adjust, type Adjustment } from '@core/measuring/adjustment';
 
-import { adjust, type Adjustment } from './adjust';
-import type { Frame } from './frame';
+import { equationsOf, type Frame } from './frame';
 import type { Observation } from './observations';
 import { scaledSketch, startingValues, valuesAt, type Position } from './start';
 
@@ -31,9 +31,10 @@ export function adjustFromSeveral(
   observations: readonly Observation[],
   frame: Frame,
 ): Adjustment {
-  let best = adjust(observations, frame, startingValues(layout, observations, frame));
+  const equations = equationsOf(observations, frame);
+  let best = adjust(equations, frame.held, startingValues(layout, observations, frame));
   const consider = (start: Float64Array) => {
-    const other = adjust(observations, frame, start);
+    const other = adjust(equations, frame.held, start);
     const isBetter = other.loose.length === 0 && other.squareSum < best.squareSum - BETTER_BY;
     if (isBetter) best = other;
     return isBetter;

@@ -4,7 +4,7 @@ import type { Fault } from '@core/foundations/fault';
 import type { Layout } from '@core/record/model';
 import { isNothing } from '@core/foundations/tolerance';
 
-import type { Adjustment } from './adjust';
+import type { Adjustment } from '@core/measuring/adjustment';
 import { frameOf, predict, type Frame } from './frame';
 import { observationsOf, type LengthFinder, type Observation, type Unused } from './observations';
 import { adjustFromSeveral } from './severalStarts';

@@ -1,6 +1,6 @@
 import type { Layout, LayoutDistance } from '@core/record/model';
 
-import type { Adjustment } from './adjust';
+import type { Adjustment } from '@core/measuring/adjustment';
 import { predict, type Frame } from './frame';
 import type { Observation } from './observations';
 import { adjustFromSeveral } from './severalStarts';

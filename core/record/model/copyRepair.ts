@@ -85,16 +85,13 @@ const WORDS = ['all', 'mating'];
 function renameIn<T>(data: T, renaming: Renaming): T {
   if (Array.isArray(data)) return data.map((item: unknown) => renameIn(item, renaming)) as T;
   if (typeof data !== 'object' || data === null) return data;
-  // Points of a drawn outline have names of their own, which its curves go by; their lengths may be sizes.
+  // What stands in a drawn outline has names of its own, by which its curves and relations go; its lengths may be sizes.
   const isDrawn = 'shape' in data && data.shape === 'drawn';
   const isPick = 'near' in data;
   return Object.fromEntries(
     Object.entries(data).map(([key, value]: [string, unknown]) => {
       if (key === NOT_OURS) return [key, value];
-      if (isDrawn && key === 'points')
-        return [key, (value as object[]).map((one) => drawnPoint(one, renaming))];
-      if (isDrawn && key === 'curves')
-        return [key, (value as object[]).map((one) => drawnCurve(one, renaming))];
+      if (isDrawn) return [key, drawnData(value, renaming)];
       if (isPick && key === 'tag') return [key, renaming.renameTag(value as string)];
       if (isPick && key === 'tags') return [key, (value as string[]).map(renaming.renameTag)];
       const isId = ID_KEYS.has(key) || (key === 'of' && !WORDS.includes(value as string) && namesStep(data));
@@ -108,17 +105,13 @@ function renameIn<T>(data: T, renaming: Renaming): T {
   ) as T;
 }
 
-const drawnPoint = (point: object, renaming: Renaming) =>
-  Object.fromEntries(
-    Object.entries(point).map(([key, value]) => [key, key === 'id' ? value : renameIn(value, renaming)]),
-  );
-const drawnCurve = (curve: object, renaming: Renaming) =>
-  Object.fromEntries(
-    Object.entries(curve).map(([key, value]) => [
-      key,
-      typeof value === 'object' && value !== null && 'from' in value ? renameIn(value, renaming) : value,
-    ]),
-  );
+/** What stands in a drawn outline: only its numbers may name rows. */
+function drawnData(data: unknown, renaming: Renaming): unknown {
+  if (Array.isArray(data)) return data.map((one: unknown) => drawnData(one, renaming));
+  if (typeof data !== 'object' || data === null) return data;
+  if ('from' in data && !('kind' in data)) return renameIn(data, renaming);
+  return Object.fromEntries(Object.entries(data).map(([key, one]) => [key, drawnData(one, renaming)]));
+}
 
 function stepIdsIn(data: unknown): string[] {
   if (typeof data !== 'object' || data === null) return [];

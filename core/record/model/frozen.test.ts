@@ -28,6 +28,7 @@ import {
   REPAIR_LIMIT_BYTES,
   roomForPictures,
   type RepairFileContent,
+  type StepOf,
 } from '@core/record/model';
 
 const FOLDER = join(__dirname, 'frozen');
@@ -262,6 +263,31 @@ test('one of version 14 says where sections of a recipe begin, and what sides ar
   ]);
   expect(headingsIn('version-13.json').every((heading) => heading === undefined)).toBe(true);
   expect(opened('version-14.json').repair.bodies[0]!.sides).toEqual({ top: 'wall side', front: 'up' });
+});
+
+test('one of version 15 says what the curves of a drawn outline keep to each other', () => {
+  const { repair } = opened('version-15.json');
+  const [step] = repair.bodies.find(({ name }) => name === 'Drawn plate')!.steps;
+  const { outline } = step as StepOf<'extrude'>;
+  const drawn = outline as Extract<typeof outline, { shape: 'drawn' }>;
+  expect(drawn.relations.map(({ kind }) => kind)).toEqual([
+    'fixed',
+    'level',
+    'upright',
+    'parallel',
+    'square',
+  ]);
+  expect(drawn.dimensions!.map(({ id, reference }) => [id, reference])).toEqual([
+    ['d1', undefined],
+    ['d2', undefined],
+    ['d3', true],
+  ]);
+  // Opened beside itself its names stay, and the size that it is drawn by is the copy's.
+  const copy = copyRepair(repair, () => 'fresh');
+  const copied = copy.bodies.find(({ name }) => name === 'Drawn plate')!.steps[0] as StepOf<'extrude'>;
+  const again = copied.outline as typeof drawn;
+  expect(again.relations).toEqual(drawn.relations);
+  expect(again.dimensions![0]).toMatchObject({ points: ['A', 'B'], value: { from: 'size', id: 'fresh' } });
 });
 
 test('what misses a list today is no file of the first weeks', () => {

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 
 import { withArcs } from './biarcs';
 import type { Point } from './curves';
-import { circleThrough } from './polygon';
+import { circleThrough } from '@core/foundations/vectors';
 
 /** Half of an ellipse, by points of it. */
 const half = (alongX: number, alongY: number, count: number): Point[] =>

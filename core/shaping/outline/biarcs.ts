@@ -1,5 +1,5 @@
 import type { Curve, Loop, Point } from './curves';
-import { circleThrough } from './polygon';
+import { circleThrough } from '@core/foundations/vectors';
 
 /** Chords that a tangent is told by, on either side. */
 const REACH = 2;

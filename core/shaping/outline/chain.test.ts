@@ -80,7 +80,8 @@ describe('regions', () => {
 });
 
 test('a drawn outline takes its points by name, and tells one that is missing', () => {
-  const points = [{ id: 'A' }, { id: 'B' }, { id: 'C' }];
+  const anywhere = { from: 'number' };
+  const points = ['A', 'B', 'C'].map((id) => ({ id, x: anywhere, y: anywhere }));
   const at = {
     'points.0.x': 0,
     'points.0.y': 0,
@@ -97,8 +98,9 @@ test('a drawn outline takes its points by name, and tells one that is missing', 
     from: ends[0]!,
     to: ends[1]!,
   }));
-  const region = drawnRegion(points, triangle, lengths);
+  const region = drawnRegion({ points, curves: triangle, relations: [] }, lengths);
   expect(region.ok && areaOf(polygonOf(region.value.outer))).toBeCloseTo(27, 9);
-  const lost = drawnRegion(points, [...triangle.slice(0, 2), { kind: 'line', from: 'C', to: 'Q' }], lengths);
+  const curves = [...triangle.slice(0, 2), { kind: 'line' as const, from: 'C', to: 'Q' }];
+  const lost = drawnRegion({ points, curves, relations: [] }, lengths);
   expect(lost).toMatchObject({ ok: false, fault: { code: 'outline.noPoint', place: 3, point: 'Q' } });
 });

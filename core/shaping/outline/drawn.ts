@@ -1,69 +1,82 @@
 import { no, type NamedLength, type Result, type StepFault } from '@core/foundations/fault';
-import type { DrawnCurve } from '@core/record/model';
+import { ownValue } from '@core/foundations/own';
+import {
+  drawnInput,
+  isMet,
+  pointsOfCurve,
+  solveDrawn,
+  studyDrawn,
+  type DrawnData,
+  type SolvedCurve,
+} from '@core/shaping/drawn';
 
 import { loopsOfCurves, regionOfLoops, type Region } from './chain';
-import type { Curve, Point } from './curves';
+import type { Curve } from './curves';
+
+/** An arc this flat is straight: its rise as a share of its chord. */
+const STRAIGHT = 1e-6;
 
 /**
- * The region of a drawn outline. Roles: curve and its number in the list.
+ * The region of a drawn outline, where its relations and dimensions hold. Roles: curve and its name.
  *
- * @param lengths those of its points (`points.0.x`) and curves (`curves.3.diameter`), mm.
+ * @param lengths those of its points (`points.0.x`), curves (`curves.3.diameter`) and dimensions (`dimensions.1.value`), mm.
  */
 export function drawnRegion(
-  points: readonly { id: string }[],
-  curves: readonly DrawnCurve[],
+  data: DrawnData,
   lengths: Readonly<Record<string, NamedLength>>,
 ): Result<Region, StepFault> {
-  const places = new Map(
-    points.map(({ id }, index): [string, Point] => [
-      id,
-      [lengths[`points.${index}.x`]!.mm, lengths[`points.${index}.y`]!.mm],
-    ]),
-  );
-  const known: Curve[] = [];
-  for (const [index, curve] of curves.entries()) {
-    const role = `curve${index}`;
-    const missing = pointsOf(curve).find((id) => !places.has(id));
+  const points = new Set(data.points.map(({ id }) => id));
+  for (const [index, curve] of data.curves.entries()) {
+    const missing = pointsOfCurve(curve).find((id) => !points.has(id));
     if (missing !== undefined) return no({ code: 'outline.noPoint', place: index + 1, point: missing });
-    const at = (id: string) => places.get(id)!;
-    const half = (key: string) => lengths[`curves.${index}.${key}`]!.mm / 2;
-    switch (curve.kind) {
-      case 'line':
-        known.push({ kind: 'line', from: at(curve.from), to: at(curve.to), role });
-        break;
-      case 'arc':
-        known.push({ kind: 'arc', from: at(curve.from), via: at(curve.via), to: at(curve.to), role });
-        break;
-      case 'spline':
-        known.push({ kind: 'spline', points: curve.points.map(at), closed: curve.closed, role });
-        break;
-      case 'circle':
-        known.push({ kind: 'circle', middle: at(curve.middle), radius: half('diameter'), role });
-        break;
-      case 'ellipse':
-        known.push({
-          kind: 'ellipse',
-          middle: at(curve.middle),
-          alongX: half('length'),
-          alongY: half('breadth'),
-          role,
-        });
-    }
   }
-  const loops = loopsOfCurves(known);
+  const input = drawnInput(data, (path) => ownValue(lengths, path));
+  const solved = solveDrawn(input);
+  if (solved.misused.size > 0) {
+    const [id, why] = [...solved.misused][0]!;
+    return no({ code: 'outline.relationMisused', place: placeOf(id, data), why });
+  }
+  if (!isMet(solved))
+    return no({ code: 'outline.contradicts', tags: tagsOf(studyDrawn(input).conflict, input) });
+  const curves: Curve[] = [];
+  for (const curve of solved.curves) {
+    if (curve.helper) continue;
+    const place = solved.curves.indexOf(curve) + 1;
+    if (curve.kind === 'arc' && isStraight(curve)) return no({ code: 'outline.arcStraight', place });
+    curves.push(plainCurve(curve));
+  }
+  if (curves.length === 0) return no({ code: 'outline.onlyHelpers' });
+  const loops = loopsOfCurves(curves);
   return loops.ok ? regionOfLoops(loops.value) : loops;
 }
 
-function pointsOf(curve: DrawnCurve): string[] {
+/** Where a relation stands, from 1 on; dimensions come after all relations. */
+const placeOf = (id: string, { relations, dimensions = [] }: DrawnData): number =>
+  [...relations, ...dimensions].findIndex((one) => one.id === id) + 1;
+
+/** Tags of the sizes among some relations and dimensions. */
+const tagsOf = (ids: readonly string[], { dimensions }: ReturnType<typeof drawnInput>): string[] =>
+  dimensions.flatMap(({ dimension, tag }) => (tag !== null && ids.includes(dimension.id) ? [tag] : []));
+
+function isStraight({ from, via, to }: SolvedCurve & { kind: 'arc' }): boolean {
+  const chord = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  const twice = (via[0] - from[0]) * (to[1] - from[1]) - (via[1] - from[1]) * (to[0] - from[0]);
+  return !(Math.abs(twice) > STRAIGHT * Math.max(chord, 1e-9) ** 2);
+}
+
+/** A curve as outlines hold it. */
+export function plainCurve(curve: SolvedCurve): Curve {
+  const role = `curve${curve.id}`;
   switch (curve.kind) {
     case 'line':
-      return [curve.from, curve.to];
+      return { kind: 'line', from: curve.from, to: curve.to, role };
     case 'arc':
-      return [curve.from, curve.via, curve.to];
+      return { kind: 'arc', from: curve.from, via: curve.via, to: curve.to, role };
     case 'spline':
-      return curve.points;
+      return { kind: 'spline', points: curve.points, closed: curve.closed, role };
     case 'circle':
+      return { kind: 'circle', middle: curve.middle, radius: curve.radius, role };
     case 'ellipse':
-      return [curve.middle];
+      return { kind: 'ellipse', middle: curve.middle, alongX: curve.along[0], alongY: curve.along[1], role };
   }
 }

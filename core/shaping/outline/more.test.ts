@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 
 import { pointsLoop } from './points';
-import { areaOf, circleThrough, polygonOf } from './polygon';
+import { circleThrough } from '@core/foundations/vectors';
+
+import { areaOf, polygonOf } from './polygon';
 import { evenedLoops } from './evened';
 import { gearLoop, rackLoop } from './gear';
 import { gearRadii, halfToothAngle } from './gearTeeth';

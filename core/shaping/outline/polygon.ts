@@ -1,5 +1,7 @@
 import { orient2d } from 'robust-predicates';
 
+import { circleThrough } from '@core/foundations/vectors';
+
 import type { Curve, Loop, Point } from './curves';
 import { alongSmooth, smoothLine } from './smoothLine';
 
@@ -47,19 +49,6 @@ function piecesOf(curve: Curve): Point[] {
     const turn = a + (sweep * index) / PIECES;
     return [middle[0] + radius * Math.cos(turn), middle[1] + radius * Math.sin(turn)];
   });
-}
-
-/** The circle through three points that are not on a line. */
-export function circleThrough(
-  [ax, ay]: Point,
-  [bx, by]: Point,
-  [cx, cy]: Point,
-): { middle: Point; radius: number } {
-  const d = 2 * (ax * (by - cy) + bx * (cy - ay) + cx * (ay - by));
-  const [a, b, c] = [ax * ax + ay * ay, bx * bx + by * by, cx * cx + cy * cy];
-  const x = (a * (by - cy) + b * (cy - ay) + c * (ay - by)) / d;
-  const y = (a * (cx - bx) + b * (ax - cx) + c * (bx - ax)) / d;
-  return { middle: [x, y], radius: Math.hypot(ax - x, ay - y) };
 }
 
 /** Short lines that a smooth line becomes, about. */

@@ -1,5 +1,5 @@
 import type { Curve, Loop, Point } from './curves';
-import { circleThrough } from './polygon';
+import { circleThrough } from '@core/foundations/vectors';
 import { alongSmooth, smoothLine } from './smoothLine';
 
 /** What lies within this of a line or a circle is one, mm: a tenth of a micrometre, as near as curves of the kernel meet. */

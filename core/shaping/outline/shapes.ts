@@ -1,5 +1,6 @@
 import { no, ok, type NamedLength, type Result, type StepFault } from '@core/foundations/fault';
-import type { DrawnCurve, OutlineShapeName } from '@core/record/model';
+import type { OutlineShapeName } from '@core/record/model';
+import type { DrawnData } from '@core/shaping/drawn';
 import { isSameLength } from '@core/foundations/tolerance';
 import { ownValue } from '@core/foundations/own';
 
@@ -24,7 +25,9 @@ export interface KnownOutline {
   circles?: readonly unknown[];
   /** Of points, and of what is drawn between them. */
   points?: readonly { id?: string; via?: true | undefined }[];
-  curves?: readonly DrawnCurve[];
+  curves?: DrawnData['curves'];
+  relations?: DrawnData['relations'];
+  dimensions?: DrawnData['dimensions'];
   between?: 'straight' | 'smooth';
   /** Of teeth. */
   teeth?: number;
@@ -38,10 +41,7 @@ const SQUARE_BELOW_MM = 0.01;
 
 /** The region of an outline about the origin, or what is wrong with it. */
 export function regionOf(outline: KnownOutline): Result<Region, StepFault> {
-  if (outline.shape === 'drawn') {
-    const points = outline.points!.map(({ id }) => ({ id: id! }));
-    return drawnRegion(points, outline.curves!, outline.lengths);
-  }
+  if (outline.shape === 'drawn') return drawnRegion(outline as unknown as DrawnData, outline.lengths);
   const loop = loopOf(outline);
   return loop.ok ? ok({ outer: loop.value, holes: [] }) : loop;
 }

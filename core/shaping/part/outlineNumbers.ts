@@ -19,10 +19,11 @@ const NAMES: Record<string, LengthName> = {
   body: 'belowTeeth',
   by: 'wayOut',
   rim: 'rimEase',
+  value: 'measure',
 };
 
 /** Those that may be zero or less. */
-const MAY_BE_ZERO = new Set(['cornerRadius', 'x', 'y', 'inner', 'backlash', 'by']);
+const MAY_BE_ZERO = new Set(['cornerRadius', 'x', 'y', 'inner', 'backlash', 'by', 'value']);
 
 /** The numbers of an outline, by their path in it: `diameter`, `points.2.x`. */
 export function outlineNumbers(

@@ -8,6 +8,7 @@ import {
 } from '@core/foundations/fault';
 import { formulaLength, type EvaluatedRepair } from '@core/fitting/fit';
 import { coordinateOf } from '@core/measuring/layout';
+import { uncertaintyOf } from '@core/measuring/measure';
 import { MODEL_LIMIT_MM, type Value } from '@core/record/model';
 import { roundTo, tidy } from '@core/foundations/quantity';
 
@@ -42,7 +43,8 @@ export function resolveValue(
   }
   const { quantity, tag, working } = worked.trail;
   if (quantity !== 'length') return no({ code: 'size.wrongQuantity', what, got: quantity, wanted: 'length' });
-  return ok({ what, tag, mm: working });
+  const standardMm = 'result' in found ? (uncertaintyOf(found.result)?.standard ?? 0) : 0;
+  return ok({ what, tag, mm: working, ...(standardMm > 0 ? { standardMm } : {}) });
 }
 
 /** A coordinate of a layout's point, to a hundredth of a millimetre, which no distance is known better than. */

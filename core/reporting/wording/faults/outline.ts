@@ -4,6 +4,14 @@ import { showNumber } from '@core/foundations/quantity';
 import { mm } from '../amounts';
 import { named, quoted, type Sentences } from './sentences';
 
+const MISUSED = {
+  gone: 'names a point or a curve that is not there any more. Open the drawing and take it away.',
+  wrongCurves: 'does not go with the curves that it names. Open the drawing and take it away.',
+  notOnSmooth:
+    'would hold a point on a smooth curve, which can’t be done. Use a point that the curve goes through.',
+  notPositive: 'has a size of zero or less. Give it a larger one.',
+} as const;
+
 /** One sentence or two for each: what is wrong, by which rule, and the way out. */
 export const OUTLINE: Sentences<OutlineFault> = {
   'outline.slotTooShort': ({ length, breadthMm }) =>
@@ -31,6 +39,15 @@ export const OUTLINE: Sentences<OutlineFault> = {
     `Nothing is left of the outline when it is moved by the ${named(by)}. Take a smaller one.`,
   'outline.arcNeedsEnds': () =>
     'An arc needs a plain point on both of its sides. Let an arc go through every other point at most.',
+  'outline.arcStraight': ({ place }) =>
+    `Curve ${place} is an arc whose three points are in line. Move the middle one, or draw a line there.`,
+  'outline.onlyHelpers': () =>
+    'This outline has construction lines alone. Draw what goes round it, or make one of them part of it.',
+  'outline.contradicts': ({ tags }) =>
+    tags.length === 0
+      ? 'Relations or sizes of this outline contradict each other. Open the drawing: it shows which, and one of them can only report.'
+      : `This outline can’t hold all its sizes at once: ${tags.join(', ')}. Open the drawing and let one of them only report, or take it again.`,
+  'outline.relationMisused': ({ place, why }) => `Relation ${place} of this outline ${MISUSED[why]}`,
   'gear.noRoot': ({ teeth }) =>
     `With ${teeth} teeth and this shift nothing is left under the teeth. Take more teeth or more shift.`,
   'gear.pointed': ({ teeth }) =>

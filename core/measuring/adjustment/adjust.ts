@@ -1,7 +1,6 @@
 import { CholeskyDecomposition, EigenvalueDecomposition, Matrix } from 'ml-matrix';
 
-import { predict, type Frame } from './frame';
-import type { Observation } from './observations';
+import type { Equation } from './equation';
 
 /** What an adjustment gave: the unknowns, and how well they are known. */
 export interface Adjustment {
@@ -28,18 +27,24 @@ const SETTLED_MM = 1e-7;
 const LOOSE_PIVOT = 1e-9;
 
 /**
- * Least squares after Gauss and Newton with Levenberg's damping (Nocedal and Wright, Numerical Optimization,
- * 2nd ed., 10.3), weights 1/u². Normal equations are used: the distances of a layout differ in scale by far less
- * than what would cost them digits.
+ * Observations alone, with doubts of all of them and of what comes out: least squares after Gauss and Newton with Levenberg's damping (Nocedal and Wright, Numerical Optimization,
+ * 2nd ed., 10.3), weights 1/u². Normal equations are used: distances differ in scale by far less
+ * than what would cost them digits. Unknowns that nothing touches are free too: they are what is missing.
+ *
+ * @param held unknowns that stay where they start.
  */
-export function adjust(observations: readonly Observation[], frame: Frame, start: Float64Array): Adjustment {
+export function adjust(
+  observations: readonly Equation[],
+  held: ReadonlySet<number>,
+  start: Float64Array,
+): Adjustment {
   const values = Float64Array.from(start);
-  const free = freeUnknowns(observations, frame);
-  const row = new Int32Array(frame.size).fill(-1);
+  const free = [...values.keys()].filter((unknown) => !held.has(unknown));
+  const row = new Int32Array(values.length).fill(-1);
   for (const [index, unknown] of free.entries()) row[unknown] = index;
   const count = free.length;
   let damping = 1e-6;
-  let current = linearize(observations, frame, values, row, count);
+  let current = linearize(observations, values, row, count);
   let [iterations, converged] = [0, count === 0];
   while (!converged && iterations < MOST_ITERATIONS) {
     iterations += 1;
@@ -58,7 +63,7 @@ export function adjust(observations: readonly Observation[], frame: Frame, start
       tried[free[index]!]! -= by;
       largest = Math.max(largest, Math.abs(by));
     }
-    const next = linearize(observations, frame, tried, row, count);
+    const next = linearize(observations, tried, row, count);
     if (next.squareSum <= current.squareSum * (1 + 1e-12)) {
       values.set(tried);
       current = next;
@@ -68,7 +73,7 @@ export function adjust(observations: readonly Observation[], frame: Frame, start
     }
     converged = largest < SETTLED_MM;
   }
-  const solved = invert(Matrix.from1DArray(count, count, current.normal), free, frame.size);
+  const solved = invert(Matrix.from1DArray(count, count, current.normal), free, values.length);
   return {
     values,
     free,
@@ -78,15 +83,6 @@ export function adjust(observations: readonly Observation[], frame: Frame, start
     iterations,
     converged,
   };
-}
-
-/** Unknowns that are not held. Points that no distance touches are free too: they are what is missing. */
-function freeUnknowns(observations: readonly Observation[], frame: Frame): number[] {
-  const free: number[] = [];
-  for (let unknown = 0; unknown < frame.size; unknown += 1) {
-    if (!frame.held.has(unknown)) free.push(unknown);
-  }
-  return free;
 }
 
 interface Linearized {
@@ -99,8 +95,7 @@ interface Linearized {
 }
 
 function linearize(
-  observations: readonly Observation[],
-  frame: Frame,
+  observations: readonly Equation[],
   values: Float64Array,
   row: Int32Array,
   count: number,
@@ -110,9 +105,9 @@ function linearize(
   const residuals = new Float64Array(observations.length);
   let squareSum = 0;
   for (const [index, observation] of observations.entries()) {
-    const { mm, at, slopes } = predict(observation, frame, values);
-    const residual = mm - observation.observedMm;
-    const weight = 1 / observation.standardMm ** 2;
+    const { value, at, slopes } = observation.predict(values);
+    const residual = value - observation.target;
+    const weight = 1 / observation.standard ** 2;
     residuals[index] = residual;
     squareSum += weight * residual * residual;
     for (let i = 0; i < at.length; i += 1) {
