@@ -16,6 +16,7 @@ import {
 
 import type { StepAt, Telling } from './build';
 import { learn, learnWorlds } from './learn';
+import { outlines } from './outline';
 import { sizes } from './sizes';
 import type { SliceWish } from './slice';
 import { watched, work, type Task } from './watched';
@@ -25,6 +26,7 @@ const USUAL_LIMIT_SECONDS = 120;
 const USAGE = `Even Spare on the command line
 
   build FILE.json --out DIR   build every body; write STL, 3MF and STEP of each spare; one JSON line per body
+  outline FILE.json --out DIR solve every drawn outline; write an SVG of each at true size; one JSON line per outline
   sizes FILE.json             working sizes with their trails, as JSON
   slice FILE.json --out DIR   slice every spare as the repair holds it; write its G-code, or a ZIP of pictures for
                               resin; one JSON line per spare
@@ -157,6 +159,10 @@ async function main(): Promise<void> {
   if (!path || rest.length > 0) refuse(USAGE);
   if (command === 'sizes') {
     console.log(JSON.stringify(sizes(contentOf(path)), null, 2));
+  } else if (command === 'outline') {
+    if (!values.out) refuse(`Say where the files should go: outline ${path} --out DIR`);
+    const well = outlines(contentOf(path), values.out, { print: console.log, tell: console.error });
+    process.exit(well ? 0 : 1);
   } else if (command === 'build') {
     if (!values.out) refuse(`Say where the files should go: build ${path} --out DIR`);
     return run({ content: contentOf(path), outFolder: values.out }, limit, progress);

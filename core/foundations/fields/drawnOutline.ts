@@ -109,9 +109,8 @@ export const DrawnOutline = z.strictObject({
   shape: z.literal('drawn'),
   points: z
     .array(z.strictObject({ id: PointName, x: Value, y: Value }))
-    .min(1)
     .max(400),
-  curves: z.array(DrawnCurve).min(1).max(400),
+  curves: z.array(DrawnCurve).max(400),
   relations: z.array(OutlineConstraint).max(1000),
   dimensions: z.array(OutlineDimension).max(400).optional(),
 });

@@ -62,3 +62,11 @@ export {
 } from './brief';
 export type { Lengths } from './lengths';
 export { usedWords } from './uses';
+export {
+  DIMENSION_WORDS,
+  dimensionWord,
+  drawingFaults,
+  drawingSentence,
+  freedomSentence,
+  RELATION_WORDS,
+} from './drawn';

@@ -22,3 +22,4 @@ export {
   type StudiedDrawing,
 } from './solveDrawn';
 export { namesIn, systemOf, type Misused, type System } from './system';
+export { Drag } from './drag';

@@ -30,6 +30,7 @@ export function drawnRegion(
     const missing = pointsOfCurve(curve).find((id) => !points.has(id));
     if (missing !== undefined) return no({ code: 'outline.noPoint', place: index + 1, point: missing });
   }
+  if (data.curves.length === 0) return no({ code: 'outline.nothingDrawn' });
   const input = drawnInput(data, (path) => ownValue(lengths, path));
   const solved = solveDrawn(input);
   if (solved.misused.size > 0) {

@@ -55,8 +55,13 @@ function piecesOf(curve: Curve): Point[] {
 const SMOOTH_PIECES = 64;
 
 /** A smooth line as short lines, as the kernel will have it. */
-export function smoothed(points: readonly Point[], closed: boolean, even = false): Point[] {
-  const perPiece = Math.min(PIECES, Math.max(2, Math.ceil(SMOOTH_PIECES / points.length)));
+export function smoothed(
+  points: readonly Point[],
+  closed: boolean,
+  even = false,
+  pieces = SMOOTH_PIECES,
+): Point[] {
+  const perPiece = Math.max(2, Math.min(Math.max(PIECES, pieces / 8), Math.ceil(pieces / points.length)));
   return alongSmooth(smoothLine(points, closed, even), perPiece).map(([x, y]): Point => [x!, y!]);
 }
 

@@ -19,7 +19,7 @@ export type { Measured, Picked, Thing } from './measured';
 export { type Motion, type Slid, movedPoint } from './motion';
 export type { StepNote, StepOutcome } from './outcome';
 export { RIGHT, TOWARDS, flat, onPicture, round } from './picturePlane';
-export { outlineNumbers, type OutlineNumbers } from './outlineNumbers';
+export { eachOutlineNumber, outlineNumbers, type OutlineNumbers } from './outlineNumbers';
 export { placeNumbers, type PlaceNumbers } from './placeNumbers';
 export {
   SMALLEST_MM,

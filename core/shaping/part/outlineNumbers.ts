@@ -25,11 +25,11 @@ const NAMES: Record<string, LengthName> = {
 /** Those that may be zero or less. */
 const MAY_BE_ZERO = new Set(['cornerRadius', 'x', 'y', 'inner', 'backlash', 'by', 'value']);
 
-/** The numbers of an outline, by their path in it: `diameter`, `points.2.x`. */
-export function outlineNumbers(
+/** The numbers of an outline, each by itself, by their path in it: `diameter`, `points.2.x`. */
+export function eachOutlineNumber(
   outline: OutlineShape,
   numbers: EvaluatedRepair,
-): Result<OutlineNumbers, StepFault> {
+): Record<string, Result<NamedLength, StepFault>> {
   const resolved: Record<string, Result<NamedLength, StepFault>> = {};
   const look = (data: object, path: string): void => {
     for (const [key, inside] of Object.entries(data) as [string, unknown][]) {
@@ -43,6 +43,15 @@ export function outlineNumbers(
     }
   };
   look(outline, '');
+  return resolved;
+}
+
+/** The numbers of an outline, or what is wrong with the first of them. Those of a layout's points are `at.x1` and on. */
+export function outlineNumbers(
+  outline: OutlineShape,
+  numbers: EvaluatedRepair,
+): Result<OutlineNumbers, StepFault> {
+  const resolved = eachOutlineNumber(outline, numbers);
   if (outline.shape === 'layoutHull') {
     const places = layoutPlaces(outline.layout, 'band', numbers);
     if (!places.ok) return places;

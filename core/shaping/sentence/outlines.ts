@@ -24,7 +24,7 @@ import {
 import type { SentenceSources } from './context';
 
 /** Outlines that any other can be turned into: all but those that are taken from elsewhere. */
-type PlainShape = Exclude<OutlineShapeName, 'layoutHull' | 'offset' | 'drawn'>;
+type PlainShape = Exclude<OutlineShapeName, 'layoutHull' | 'offset'>;
 
 const OUTLINE_NAMES: Record<PlainShape, string> = {
   circle: 'a circle',
@@ -35,6 +35,7 @@ const OUTLINE_NAMES: Record<PlainShape, string> = {
   sector: 'a part of a ring',
   hull: 'a band round circles',
   points: 'an outline of points',
+  drawn: 'an outline drawn by hand',
   gear: 'a toothed gear',
   rack: 'a toothed rack',
 };
@@ -47,6 +48,7 @@ const OUTLINE_FIGURES: Record<PlainShape, ChoiceFigure> = {
   sector: 'outlineSector',
   hull: 'outlineHull',
   points: 'outlinePoints',
+  drawn: 'outlineDrawn',
   gear: 'outlineGear',
   rack: 'outlineRack',
 };
@@ -76,6 +78,14 @@ function mainOf(now: OutlineShape): Value {
 }
 
 const DEGREE = Math.PI / 180;
+
+/** A drawing of nothing but a point to begin from, which stays where the step is put. */
+export const emptyDrawing = (): Extract<OutlineShape, { shape: 'drawn' }> => ({
+  shape: 'drawn',
+  points: [{ id: 'O', x: numberValue(0), y: numberValue(0) }],
+  curves: [],
+  relations: [{ kind: 'fixed', id: 'r1', point: 'O' }],
+});
 
 /** The same measures in another shape, as far as it has them. */
 export function outlineAs(shape: PlainShape, now: OutlineShape): OutlineShape {
@@ -107,6 +117,8 @@ export function outlineAs(shape: PlainShape, now: OutlineShape): OutlineShape {
         between: 'straight',
       };
     }
+    case 'drawn':
+      return emptyDrawing();
     case 'gear':
       return { shape, teeth: 20, shift: 0, side: 'outside', ...teeth };
     case 'rack':
@@ -292,7 +304,20 @@ function outlineNumbers(outline: OutlineShape, path: string): SentencePart[] {
     case 'offset':
       return [words(', moved out by '), number('by', 'distance out', outline.by)];
     case 'drawn':
-      return [];
+      return [
+        words(': '),
+        {
+          kind: 'drawing',
+          field: path,
+          what: 'drawing',
+          text:
+            outline.curves.length === 0
+              ? 'nothing drawn yet'
+              : outline.curves.length === 1
+                ? '1 curve'
+                : `${outline.curves.length} curves`,
+        },
+      ];
     case 'points':
       return [
         words(': '),
@@ -366,8 +391,6 @@ function specialWord(outline: OutlineShape, bodies: SentenceSources['bodies']): 
       if (body === undefined) return 'the outline of the face that was picked';
       return `the outline of a face of ${bodies.find(({ id }) => id === body)?.name ?? 'a missing body'}`;
     }
-    case 'drawn':
-      return `a drawn outline of ${outline.curves.length} ${outline.curves.length === 1 ? 'curve' : 'curves'}`;
     default:
       return OUTLINE_NAMES[outline.shape];
   }

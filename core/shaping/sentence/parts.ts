@@ -17,6 +17,7 @@ export const CHOICE_FIGURES = [
   'outlineSector',
   'outlineHull',
   'outlinePoints',
+  'outlineDrawn',
   'outlineGear',
   'outlineRack',
   'depthThrough',
@@ -95,7 +96,9 @@ export type SentencePart =
   /** The same, taken from a size or a formula. */
   | { kind: 'taken'; field: string; what: string; input: PlainQuantity; value: TakenNumber }
   /** A list of rows of lengths, of which there are at least `least`. */
-  | { kind: 'rows'; field: string; what: string; text: string; columns: Column[]; least: number };
+  | { kind: 'rows'; field: string; what: string; text: string; columns: Column[]; least: number }
+  /** An outline that is drawn by hand, on a board of its own. */
+  | { kind: 'drawing'; field: string; what: string; text: string };
 
 export const verb = (text: string): SentencePart => ({ kind: 'verb', text });
 export const words = (text: string): SentencePart => ({ kind: 'words', text });

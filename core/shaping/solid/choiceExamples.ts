@@ -1,3 +1,4 @@
+import { drawnFromCurves } from '@core/shaping/drawn/edit';
 import type { Step } from '@core/record/model';
 import { outlineAs, type ChoiceFigure } from '@core/shaping/sentence';
 
@@ -77,6 +78,15 @@ export const CHOICE_EXAMPLES: Readonly<Record<ChoiceFigure, StepExample>> = {
       between: 'straight',
     }),
   ),
+  outlineDrawn: outlined({
+    ...drawnFromCurves([
+      { kind: 'line', from: [-16, -9], to: [10, -9] },
+      { kind: 'arc', from: [10, -9], via: [16, -2], to: [9, 4] },
+      { kind: 'arc', from: [9, 4], via: [0, 3], to: [-5, 12] },
+      { kind: 'line', from: [-5, 12], to: [-16, 8] },
+      { kind: 'line', from: [-16, 8], to: [-16, -9] },
+    ]),
+  }),
   outlineGear: outlined({
     ...outlineAs('gear', { shape: 'circle', diameter: { from: 'number', mm: 20 } }),
     teeth: 14,

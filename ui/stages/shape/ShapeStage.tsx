@@ -25,7 +25,7 @@ import { AddStepSheet } from './AddStepSheet';
 import { BodyMenu } from './BodyMenu';
 import { FaceOffers } from './FaceOffers';
 import { FindingsBar } from './FindingsBar';
-import { HistoryButtons } from './HistoryButtons';
+import { HistoryButtons } from '../../inRepair/HistoryButtons';
 import { StarterSheet } from './StarterSheet';
 import { StepList } from './StepList';
 import { useSwipedSteps } from './useSwipedSteps';

@@ -19,7 +19,7 @@ import { DraftState } from './DraftState';
 import { Nudge } from './Nudge';
 import { NumberSlider } from './NumberSlider';
 import { nudged, nudgesIn } from '../../shared/nudges';
-import { isMeant, useLengthChoices, type LengthChoice } from './useLengthChoices';
+import { isMeant, useLengthChoices, type LengthChoice } from '../../inRepair/useLengthChoices';
 
 /** A number of a step, by its field and its name in the sentence. */
 export interface StepNumber {

@@ -7,7 +7,7 @@ import { useBodyHistory } from '../../api/bodyHistory';
 import { takeInHand } from '../../inRepair/atHand';
 import { useFolded } from '../../inRepair/folded';
 import { InRepair } from '../../testing/InRepair';
-import { HistoryButtons } from './HistoryButtons';
+import { HistoryButtons } from '../../inRepair/HistoryButtons';
 import { StepList } from './StepList';
 import { StepMenu } from './StepMenu';
 

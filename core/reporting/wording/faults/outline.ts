@@ -43,6 +43,7 @@ export const OUTLINE: Sentences<OutlineFault> = {
     `Curve ${place} is an arc whose three points are in line. Move the middle one, or draw a line there.`,
   'outline.onlyHelpers': () =>
     'This outline has construction lines alone. Draw what goes round it, or make one of them part of it.',
+  'outline.nothingDrawn': () => 'Nothing is drawn yet. Open the drawing and draw the outline.',
   'outline.contradicts': ({ tags }) =>
     tags.length === 0
       ? 'Relations or sizes of this outline contradict each other. Open the drawing: it shows which, and one of them can only report.'

@@ -6,11 +6,11 @@ import { View } from 'react-native';
 import type { Body } from '@core/record/model';
 import { ownValue } from '@core/foundations/own';
 
-import { useBodyHistory, whileStepping } from '../../api/bodyHistory';
-import { useChangeRepair } from '../../api/useRepair';
-import { useRepairContext } from '../../inRepair/useRepairContext';
-import { IconButton } from '../../shared/Button';
-import { colours } from '../../theme/colours';
+import { useBodyHistory, whileStepping } from '../api/bodyHistory';
+import { useChangeRepair } from '../api/useRepair';
+import { useRepairContext } from './useRepairContext';
+import { IconButton } from '../shared/Button';
+import { colours } from '../theme/colours';
 
 /** Back through the changes of a recipe, and on again; with the keys as well. */
 export function HistoryButtons({ body }: { body: Body }) {

@@ -1,9 +1,9 @@
 import { fitValue, sizeValue, type Value } from '@core/record/model';
 
-import { lengthOf } from '../../inRepair/labelOf';
-import { useRepairContext } from '../../inRepair/useRepairContext';
-import type { TagKey } from '../../shared/pad/PadKeys';
-import { useShow } from '../../preferences/useShow';
+import { lengthOf } from './labelOf';
+import { useRepairContext } from './useRepairContext';
+import type { TagKey } from '../shared/pad/PadKeys';
+import { useShow } from '../preferences/useShow';
 
 /** A size, a fit or a place of a layout that a length of a step may be taken from. */
 export interface LengthChoice {

@@ -1,0 +1,80 @@
+import type { OutlineConstraint, OutlineDimension } from '@core/foundations/fields';
+import type { Freedom, StudiedDrawing } from '@core/shaping/drawn';
+
+import { mm } from './amounts';
+
+/** What a relation is called. */
+export const RELATION_WORDS: Record<OutlineConstraint['kind'], string> = {
+  coincident: 'At one place',
+  level: 'Level',
+  upright: 'Upright',
+  onCurve: 'On the curve',
+  midpoint: 'Halfway',
+  parallel: 'Parallel',
+  square: 'Square',
+  collinear: 'In line',
+  equal: 'Equal',
+  tangent: 'Tangent',
+  concentric: 'Concentric',
+  symmetric: 'Mirrored',
+  turned: 'Repeated round',
+  fixed: 'Fixed',
+};
+
+/** What a dimension is called. */
+export const DIMENSION_WORDS: Record<OutlineDimension['kind'], string> = {
+  distance: 'Length',
+  along: 'Distance',
+  fromLine: 'Distance from the line',
+  across: 'Diameter across the centre line',
+  radius: 'Radius',
+  diameter: 'Diameter',
+  rise: 'Rise of the arc',
+  angle: 'Angle',
+};
+
+/** A dimension in words; one along an axis says which. */
+export const dimensionWord = (dimension: OutlineDimension | { kind: 'along'; axis: 'x' | 'y' }): string =>
+  dimension.kind === 'along'
+    ? dimension.axis === 'x'
+      ? 'Distance across'
+      : 'Distance up'
+    : DIMENSION_WORDS[dimension.kind];
+
+const ways = (count: number) => (count === 1 ? '1 way' : `${count} ways`);
+
+/** How an outline can still move, in a sentence or two. */
+export function freedomSentence({ waysLeft, asWhole }: Pick<Freedom, 'waysLeft' | 'asWhole'>): string {
+  if (waysLeft === 0) return 'Nothing can move any more.';
+  const formWays = waysLeft - asWhole;
+  if (formWays === 0)
+    return 'Its form is settled. It can still move as a whole: fix a point, and make a line level.';
+  const form = `Its form can still change in ${ways(formWays)}.`;
+  return asWhole === 0 ? form : `${form} It can move as a whole, too.`;
+}
+
+/** What is wrong with a drawing, most important first; nothing if all is well. @param named what a relation or a dimension is called. */
+export function drawingFaults(
+  { conflict, disagreeing, residuals, misused }: StudiedDrawing,
+  named: (id: string) => string,
+): string[] {
+  const faults: string[] = [];
+  if (conflict.length > 0)
+    faults.push(
+      `These can’t all hold: ${conflict.map(named).join(', ')}. Let a size only report, or take one of them away.`,
+    );
+  const worst = [...residuals]
+    .filter(({ id }) => disagreeing.includes(id))
+    .sort((a, b) => b.standardised - a.standardised)[0];
+  if (worst)
+    faults.push(
+      `${named(worst.id)} does not agree with the other measured sizes: by ${mm(Math.abs(worst.adjustedMm - worst.takenMm))}, which is more than its doubt. Take it again.`,
+    );
+  for (const id of misused.keys())
+    faults.push(`${named(id)} can’t be used here. Take it away, or put back what it names.`);
+  return faults;
+}
+
+/** How a drawn outline stands: what is wrong, or else what is left free. */
+export const drawingSentence = (drawing: StudiedDrawing, named: (id: string) => string): string =>
+  drawingFaults(drawing, named)[0] ?? freedomSentence(drawing.freedom);

@@ -1,0 +1,17 @@
+export { cornerOfArc, linesAtCorner, withRoundedCorner, withSharpCorner } from './corner';
+export { spanOf, withMirrored, withRepeatedRound } from './copies';
+export {
+  freshName,
+  withCurve,
+  withDimension,
+  withNames,
+  withoutCurves,
+  withoutRelations,
+  withPoint,
+  withRelation,
+  type NewDimension,
+  type NewRelation,
+} from './names';
+export { looksOf, offersFor, type DimensionOffer, type Offers } from './offers';
+export { drawnFromCurves, scaledBy, withPlaces } from './placed';
+export { turnedOver } from './turned';
