@@ -55,7 +55,11 @@ export function outlines(
         const name = `${stem}${which > 0 ? `-${which + 1}` : ''}.svg`;
         const told = outlineLine(outline, numbers);
         allWell &&= told.well;
-        if (told.svg) writeWhole(join(outFolder, name), new TextEncoder().encode(told.svg(`${body.name}, step ${index + 1}`)));
+        if (told.svg)
+          writeWhole(
+            join(outFolder, name),
+            new TextEncoder().encode(told.svg(`${body.name}, step ${index + 1}`)),
+          );
         print(
           JSON.stringify({ body: body.name, step: index + 1, ...told.line, files: told.svg ? [name] : [] }),
         );
@@ -88,7 +92,8 @@ function outlineLine(outline: Drawn, numbers: EvaluatedRepair): Told {
       residuals: studied.residuals,
       regions: region.ok ? 1 + region.value.holes.length : 0,
       areaMm2: region.ok ? regionArea(region.value) : 0,
-      sentence: region.ok || studied.conflict.length > 0 ? drawingSentence(studied, named) : sentenceOf(region.fault),
+      sentence:
+        region.ok || studied.conflict.length > 0 ? drawingSentence(studied, named) : sentenceOf(region.fault),
     },
   };
 }

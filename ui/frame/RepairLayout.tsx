@@ -32,6 +32,7 @@ const WITHOUT_PART = new Set([
   'brief',
   'revisions',
   'layouts',
+  'outline',
   'photos',
   'sheet',
   'layers',
@@ -40,7 +41,7 @@ const WITHOUT_PART = new Set([
 ]);
 
 /** Screens whose own view takes the large pane of a wide screen. */
-const WITH_LARGE_VIEW = new Set(['layers', 'job', 'job-file']);
+const WITH_LARGE_VIEW = new Set(['outline', 'layers', 'job', 'job-file']);
 
 /** Stages of many panels, which stand in two columns where there is room. */
 const IN_COLUMNS = new Set(['brief', 'fits', 'trial']);
@@ -49,6 +50,7 @@ const IN_COLUMNS = new Set(['brief', 'fits', 'trial']);
 const STAGE_OF: Record<string, string> = {
   layouts: 'sizes',
   photos: 'sizes',
+  outline: 'shape',
   sheet: 'sizes',
   layers: 'make',
   job: 'trial',
@@ -64,6 +66,7 @@ const SCREEN_WORDS: Record<string, string> = {
   make: 'what is made',
   trial: 'the trial',
   layouts: 'the layouts',
+  outline: 'the drawing of an outline',
   photos: 'the photos',
   sheet: 'the sheet',
   layers: 'the layers',

@@ -13,6 +13,7 @@ export { BriefStage } from '../stages/brief/BriefStage';
 export { FitsStage } from '../stages/fits/FitsStage';
 export { LayoutsScreen } from '../stages/layouts/LayoutsScreen';
 export { MakeStage } from '../stages/make/MakeStage';
+export { OutlineScreen } from '../stages/outline/OutlineScreen';
 export { PhotosScreen } from '../stages/photos/PhotosScreen';
 export { ShapeStage } from '../stages/shape/ShapeStage';
 export { SizeSheetScreen } from '../stages/sheet/SizeSheetScreen';

@@ -1,5 +1,12 @@
 import { circleThrough } from '@core/foundations/vectors';
-import { alongSmooth, boxOfLoop, smoothLine, type Curve, type Loop, type Region } from '@core/shaping/outline';
+import {
+  alongSmooth,
+  boxOfLoop,
+  smoothLine,
+  type Curve,
+  type Loop,
+  type Region,
+} from '@core/shaping/outline';
 
 /** Room round the outline, mm. */
 const MARGIN_MM = 2;
@@ -33,9 +40,7 @@ function loopPath(loop: Loop): string {
 
 function roundPath(curve: Extract<Curve, { kind: 'circle' | 'ellipse' }>): string {
   const [rx, ry, turn] =
-    curve.kind === 'circle'
-      ? [curve.radius, curve.radius, 0]
-      : [curve.alongX, curve.alongY, curve.turn ?? 0];
+    curve.kind === 'circle' ? [curve.radius, curve.radius, 0] : [curve.alongX, curve.alongY, curve.turn ?? 0];
   const [x, y] = curve.middle;
   const [dx, dy] = [rx * Math.cos(turn), rx * Math.sin(turn)];
   const arc = `A${number(rx)} ${number(ry)} ${number((-turn * 180) / Math.PI)} 0 0 `;

@@ -20,6 +20,7 @@ export function SentenceWords({
   onPlain,
   onRows,
   onNumber,
+  onDrawing,
 }: {
   parts: readonly SentencePart[];
   isOff: boolean;
@@ -27,6 +28,7 @@ export function SentenceWords({
   onPlain(part: Plain): void;
   onRows(part: Rows): void;
   onNumber(number: StepNumber): void;
+  onDrawing(field: string): void;
 }) {
   return (
     <View className={`flex-row flex-wrap items-center ${isOff ? 'opacity-60' : ''}`}>
@@ -45,12 +47,17 @@ export function SentenceWords({
             return whole(<ChoiceWords part={part} closeUp={closeUp} onPress={() => onChoice(part)} />);
           case 'plain':
           case 'rows':
+          case 'drawing':
             return whole(
               <PlainChip
                 text={part.text}
                 what={part.what}
                 closeUp={closeUp}
-                onPress={() => (part.kind === 'plain' ? onPlain(part) : onRows(part))}
+                onPress={() => {
+                  if (part.kind === 'plain') onPlain(part);
+                  else if (part.kind === 'rows') onRows(part);
+                  else onDrawing(part.field);
+                }}
               />,
             );
           case 'taken':

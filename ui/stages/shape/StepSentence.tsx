@@ -1,4 +1,5 @@
 import Ellipsis from 'lucide-react-native/icons/ellipsis';
+import { router } from 'expo-router';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
 
@@ -71,6 +72,9 @@ export function StepSentence({
           onPlain={setTyping}
           onRows={setListing}
           onNumber={setEditing}
+          onDrawing={(field) =>
+            router.push(`/repair/${repair.head.id}/outline?body=${body.id}&step=${step.id}&field=${field}`)
+          }
         />
         {failed ? <Wrong text={sentenceOf(outcome.fault)} /> : null}
         {failed && outcome.fault.code === 'step.pickLost' && pickAgain ? (

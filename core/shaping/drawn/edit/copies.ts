@@ -108,8 +108,7 @@ export function withMirrored(
     solved,
     ids,
     (at) => [at[0] - 2 * off(at) * normal[0], at[1] - 2 * off(at) * normal[1]],
-    (held, point, copy) =>
-      withRelation(held, { kind: 'symmetric', points: [point, copy], about }),
+    (held, point, copy) => withRelation(held, { kind: 'symmetric', points: [point, copy], about }),
     isOwn,
     new Map(),
   );

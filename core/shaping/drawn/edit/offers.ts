@@ -34,7 +34,11 @@ export function offersFor(
   if (points.length === 1 && picked.length === 0) relations.push({ kind: 'fixed', point: p! });
   if (points.length === 2 && picked.length === 0) {
     const pair: [string, string] = [p!, q!];
-    relations.push({ kind: 'level', points: pair }, { kind: 'upright', points: pair }, { kind: 'coincident', points: pair });
+    relations.push(
+      { kind: 'level', points: pair },
+      { kind: 'upright', points: pair },
+      { kind: 'coincident', points: pair },
+    );
     dimensions.push(
       { kind: 'distance', points: pair },
       { kind: 'along', points: pair, axis: 'x' },
@@ -48,7 +52,10 @@ export function offersFor(
     if (kind !== 'spline') relations.push({ kind: 'onCurve', point: p!, curve: one! });
     if (kind === 'line' || kind === 'arc') relations.push({ kind: 'midpoint', point: p!, curve: one! });
     if (kind === 'line')
-      dimensions.push({ kind: 'fromLine', point: p!, curve: one! }, { kind: 'across', point: p!, curve: one! });
+      dimensions.push(
+        { kind: 'fromLine', point: p!, curve: one! },
+        { kind: 'across', point: p!, curve: one! },
+      );
   }
   if (points.length === 0 && picked.length === 1) {
     if (lines.length === 1) {
@@ -71,7 +78,8 @@ export function offersFor(
   if (points.length === 0 && picked.length === 2) {
     const pair: [string, string] = [one!, other!];
     if (lines.length === 2) {
-      for (const kind of ['parallel', 'square', 'equal', 'collinear'] as const) relations.push({ kind, curves: pair });
+      for (const kind of ['parallel', 'square', 'equal', 'collinear'] as const)
+        relations.push({ kind, curves: pair });
       dimensions.push(
         { kind: 'angle', curves: pair },
         { kind: 'fromLine', point: ends(other!)[0], curve: one! },

@@ -4,7 +4,10 @@ import { curveName, type Place } from '../input';
 import type { SolvedCurve, SolvedDrawing } from '../solveDrawn';
 
 /** An outline with what can move written down where it came out, so that it begins there the next time. */
-export function withPlaces(outline: DrawnOutline, solved: Pick<SolvedDrawing, 'points' | 'curves'>): DrawnOutline {
+export function withPlaces(
+  outline: DrawnOutline,
+  solved: Pick<SolvedDrawing, 'points' | 'curves'>,
+): DrawnOutline {
   const curves = new Map(solved.curves.map((curve) => [curve.id, curve]));
   return {
     ...outline,
@@ -38,8 +41,7 @@ const moved = (value: Value, mm: number): Value =>
  * All of an outline made larger or smaller about the origin: what a first size does to a sketch of which nobody minded how large it was drawn.
  */
 export function scaledBy(outline: DrawnOutline, factor: number): DrawnOutline {
-  const scaled = (value: Value): Value =>
-    value.from === 'number' ? numberValue(value.mm * factor) : value;
+  const scaled = (value: Value): Value => (value.from === 'number' ? numberValue(value.mm * factor) : value);
   return {
     ...outline,
     points: outline.points.map((point) => ({ ...point, x: scaled(point.x), y: scaled(point.y) })),

@@ -1,0 +1,3 @@
+import { later } from '@ui/later/later';
+
+export default later('OutlineScreen');

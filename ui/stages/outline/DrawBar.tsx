@@ -1,0 +1,107 @@
+import { useState } from 'react';
+import { ScrollView, View } from 'react-native';
+
+import { parseLength, typedUnitOf } from '@core/foundations/quantity';
+import { RELATION_WORDS } from '@core/reporting/wording';
+
+import { useShow } from '../../preferences/useShow';
+import { Button } from '../../shared/Button';
+import { Field } from '../../shared/Field';
+import { Chip } from './PickedBar';
+import type { Lines, Tool } from './useLines';
+
+const TOOLS: readonly { tool: Tool; word: string }[] = [
+  { tool: 'line', word: 'Lines' },
+  { tool: 'arc', word: 'Arcs' },
+  { tool: 'circle', word: 'Circle' },
+  { tool: 'rectangle', word: 'Rectangle' },
+  { tool: 'polygon', word: 'Hexagon' },
+];
+
+/** What to draw with; while something is drawn, what it looks like, and where to by numbers. */
+export function DrawBar({ lines }: { lines: Lines }) {
+  const [text, setText] = useState('');
+  const [wrong, setWrong] = useState<string>();
+  const show = useShow();
+  const go = () => {
+    const place = typedPlace(text, (number) => {
+      const read = parseLength(number, typedUnitOf(show.unit));
+      return read.ok ? read.value : null;
+    });
+    if (!place) {
+      setWrong('Type a length and an angle, such as 24 at 30, or two distances, such as 10, 5.');
+      return;
+    }
+    lines.typed(place);
+    setText('');
+    setWrong(undefined);
+  };
+  return (
+    <View className="gap-2 px-3 pb-2">
+      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName="gap-1.5">
+        {TOOLS.map(({ tool, word }) => (
+          <Button
+            key={tool}
+            label={word}
+            tone={lines.tool === tool ? 'primary' : 'plain'}
+            onPress={() => lines.take(lines.tool === tool ? null : tool)}
+            className="px-3"
+          />
+        ))}
+      </ScrollView>
+      {lines.tool ? (
+        <>
+          {lines.looks.length > 0 ? (
+            <View className="flex-row flex-wrap gap-1.5">
+              {lines.looks.map((relation) => (
+                <Chip
+                  key={JSON.stringify(relation)}
+                  label={`Make it ${RELATION_WORDS[relation.kind].toLowerCase()}`}
+                  sign={relation.kind}
+                  onPress={() => lines.takeLook(relation)}
+                />
+              ))}
+            </View>
+          ) : null}
+          <View className="flex-row items-end gap-2">
+            <View className="flex-1">
+              <Field
+                label="Or where to: 24 at 30, or 10, 5"
+                value={text}
+                onChangeText={(next) => {
+                  setText(next);
+                  setWrong(undefined);
+                }}
+                onSubmitEditing={go}
+                wrong={wrong}
+              />
+            </View>
+            <Button
+              label={lines.isHelper ? 'Construction' : 'Outline'}
+              name={lines.isHelper ? 'Construction lines are drawn' : 'Outline is drawn'}
+              onPress={() => lines.setHelper(!lines.isHelper)}
+            />
+            <Button label="Stop" onPress={() => lines.take(null)} />
+          </View>
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+/** A place by its numbers, mm: a length at an angle in degrees, or so far to the right and up. */
+export function typedPlace(
+  text: string,
+  lengthOf: (number: string) => number | null,
+): readonly [number, number] | null {
+  const at = /^(.+?)\s*(?:at|@|<)\s*([-+]?\d+(?:[.,]\d+)?)\s*°?$/i.exec(text.trim());
+  if (at) {
+    const length = lengthOf(at[1]!);
+    const angle = (Number(at[2]!.replace(',', '.')) * Math.PI) / 180;
+    return length === null ? null : [length * Math.cos(angle), length * Math.sin(angle)];
+  }
+  const pair = text.trim().split(/\s*[;]\s*|,\s+|\s+/);
+  if (pair.length !== 2) return null;
+  const [x, y] = pair.map(lengthOf);
+  return x === null || y === null || x === undefined || y === undefined ? null : [x, y];
+}

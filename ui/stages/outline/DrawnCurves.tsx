@@ -1,0 +1,114 @@
+import { Circle, G, Line, Path } from 'react-native-svg';
+
+import type { SolvedCurve } from '@core/shaping/drawn';
+
+import { colours } from '../../theme/colours';
+import { pointsAlong, toPx, type BoardView } from './boardView';
+
+type Place = readonly [x: number, y: number];
+
+/** Curves as a line of the screen. */
+const pathOf = (curve: SolvedCurve, view: BoardView): string =>
+  pointsAlong(curve)
+    .map((place, index) => {
+      const [x, y] = toPx(view, place);
+      return `${index === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`;
+    })
+    .join(' ');
+
+/** The curves of a drawing: those picked in green, those that contradict in rust, construction lines dashed. */
+export function DrawnCurves({
+  curves,
+  view,
+  picked,
+  wrong,
+}: {
+  curves: readonly SolvedCurve[];
+  view: BoardView;
+  picked: ReadonlySet<string>;
+  wrong: ReadonlySet<string>;
+}) {
+  return (
+    <G fill="none" strokeLinecap="round" strokeLinejoin="round">
+      {curves.map((curve) => (
+        <Path
+          key={curve.id}
+          d={pathOf(curve, view)}
+          stroke={
+            wrong.has(curve.id)
+              ? colours.rust.DEFAULT
+              : picked.has(curve.id)
+                ? colours.green.DEFAULT
+                : curve.helper
+                  ? colours.slate.DEFAULT
+                  : colours.ink
+          }
+          strokeWidth={picked.has(curve.id) ? 3.2 : curve.helper ? 1.2 : 2.2}
+          {...(curve.helper ? { strokeDasharray: '14 4 3 4' } : {})}
+        />
+      ))}
+    </G>
+  );
+}
+
+/** Which ways a point can still move. */
+const ARROW_PX = 26;
+
+/** Points: full where nothing moves them, open with arrows where something does. */
+export function DrawnPoints({
+  points,
+  view,
+  moves,
+  picked,
+  shownArrows,
+}: {
+  points: readonly (readonly [string, Place])[];
+  view: BoardView;
+  moves: ReadonlyMap<string, Place | 'anyWay'>;
+  picked: ReadonlySet<string>;
+  shownArrows: boolean;
+}) {
+  return (
+    <G>
+      {points.map(([id, place]) => {
+        const [x, y] = toPx(view, place);
+        const way = moves.get(id);
+        const isPicked = picked.has(id);
+        return (
+          <G key={id}>
+            {way && way !== 'anyWay' && shownArrows ? (
+              <Line
+                x1={x - ARROW_PX * way[0]}
+                y1={y + ARROW_PX * way[1]}
+                x2={x + ARROW_PX * way[0]}
+                y2={y - ARROW_PX * way[1]}
+                stroke={colours.brass.DEFAULT}
+                strokeWidth={1.6}
+                strokeDasharray="4 3"
+              />
+            ) : null}
+            <Circle
+              cx={x}
+              cy={y}
+              r={isPicked ? 8 : 5.5}
+              fill={isPicked ? colours.green.DEFAULT : way ? colours.card : colours.ink}
+              stroke={isPicked ? colours.green.DEFAULT : way ? colours.brass.DEFAULT : colours.ink}
+              strokeWidth={2}
+            />
+          </G>
+        );
+      })}
+    </G>
+  );
+}
+
+/** Where the step puts the outline: its two ways through the origin. */
+export function OriginCross({ view }: { view: BoardView }) {
+  const [x, y] = toPx(view, [0, 0]);
+  return (
+    <G stroke={colours.rule} strokeWidth={1}>
+      <Line x1={0} y1={y} x2={view.width} y2={y} strokeDasharray="2 5" />
+      <Line x1={x} y1={0} x2={x} y2={view.height} strokeDasharray="2 5" />
+    </G>
+  );
+}

@@ -1,0 +1,341 @@
+import { useEffect, useRef, useState } from 'react';
+import { Pressable, Text, View } from 'react-native';
+import Svg, { Circle, ClipPath, Defs, G, Line } from 'react-native-svg';
+
+import type { DrawnOutline } from '@core/foundations/fields';
+import { dimensionWord, RELATION_WORDS } from '@core/reporting/wording';
+import type { SolvedDrawing, StudiedDrawing } from '@core/shaping/drawn';
+
+import { colours } from '../../theme/colours';
+import { fitted, hitAt, panned, toMm, toPx, zoomed, type BoardView, type Hit } from './boardView';
+import { DrawnCurves, DrawnPoints, OriginCross } from './DrawnCurves';
+import { dimensionMarks, relationMarks } from './marks';
+import { RelationSign } from './RelationSign';
+
+type Place = readonly [x: number, y: number];
+
+/** A finger that moves less than this taps, px. */
+const TAP_PX = 7;
+const LENS_PX = 46;
+const LENS_ZOOM = 2.2;
+
+/** The drawing under the fingers: taps pick or draw, a point is pulled along, an empty place moves the board, two fingers zoom. */
+export function OutlineBoard({
+  outline,
+  studied,
+  shown,
+  picked,
+  wrong,
+  begun,
+  isDrawing,
+  textOf,
+  onTap,
+  onPull,
+  onLetGo,
+  onRelation,
+  onDimension,
+}: {
+  outline: DrawnOutline;
+  studied: StudiedDrawing;
+  /** The drawing as it is being pulled; as it stands otherwise. */
+  shown: SolvedDrawing;
+  picked: { points: ReadonlySet<string>; curves: ReadonlySet<string>; relation: string | null };
+  /** Relations and dimensions that contradict each other. */
+  wrong: ReadonlySet<string>;
+  /** Places that a curve being drawn has so far, mm. */
+  begun: readonly Place[];
+  isDrawing: boolean;
+  /** What the chip of a dimension says. */
+  textOf(dimension: NonNullable<DrawnOutline['dimensions']>[number]): { text: string; spoken: string };
+  onTap(hit: Hit, at: Place, perPx: number): void;
+  onPull(point: string, to: Place): void;
+  onLetGo(): void;
+  onRelation(id: string): void;
+  onDimension(id: string): void;
+}) {
+  const [view, setView] = useState<BoardView | null>(null);
+  const [lens, setLens] = useState<Place | null>(null);
+  const fingers = useRef(new Map<number, Place>());
+  const began = useRef<{ at: Place; hit: Hit; moved: boolean } | null>(null);
+  const area = useRef<HTMLDivElement | null>(null);
+  const points = drawnPoints(outline, shown);
+  const fit = (width: number, height: number) =>
+    setView(
+      fitted(
+        points.map(([, place]) => place),
+        width,
+        height,
+      ),
+    );
+  const count = outline.curves.length;
+  // What is drawn first decides how much is seen; later the hand does.
+  const seen = useRef(0);
+  useEffect(() => {
+    if (view && count > 0 && seen.current === 0) fit(view.width, view.height);
+    seen.current = count;
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- only as curves come and go
+  }, [count]);
+  const wheel = useRef<(event: WheelEvent) => void>(() => undefined);
+  wheel.current = (event) => {
+    event.preventDefault();
+    setView((now) => now && zoomed(now, Math.exp(-event.deltaY / 400), placeOn(event)));
+  };
+  useEffect(() => {
+    const element = area.current;
+    const onWheel = (event: WheelEvent) => wheel.current(event);
+    element?.addEventListener('wheel', onWheel, { passive: false });
+    return () => element?.removeEventListener('wheel', onWheel);
+  }, [view === null]);
+  const placeOn = (event: { clientX: number; clientY: number }): Place => {
+    const box = area.current!.getBoundingClientRect();
+    return [event.clientX - box.left, event.clientY - box.top];
+  };
+  const down = (event: React.PointerEvent) => {
+    if (!view) return;
+    const at = placeOn(event);
+    area.current!.setPointerCapture?.(event.pointerId);
+    fingers.current.set(event.pointerId, at);
+    began.current =
+      fingers.current.size === 1 ? { at, hit: hitAt(at, view, points, shown.curves), moved: false } : null;
+  };
+  const move = (event: React.PointerEvent) => {
+    const before = fingers.current.get(event.pointerId);
+    if (!before || !view) return;
+    const at = placeOn(event);
+    if (fingers.current.size === 2) {
+      const other = [...fingers.current].find(([id]) => id !== event.pointerId)![1];
+      const by =
+        Math.hypot(at[0] - other[0], at[1] - other[1]) /
+        Math.max(1, Math.hypot(before[0] - other[0], before[1] - other[1]));
+      setView(panned(zoomed(view, by, other), (at[0] - before[0]) / 2, (at[1] - before[1]) / 2));
+    } else if (began.current) {
+      const { hit } = began.current;
+      if (Math.hypot(at[0] - began.current.at[0], at[1] - began.current.at[1]) > TAP_PX)
+        began.current.moved = true;
+      if (began.current.moved) {
+        if (hit?.point !== undefined && !isDrawing) {
+          setLens(at);
+          onPull(hit.point, toMm(view, at));
+        } else setView(panned(view, at[0] - before[0], at[1] - before[1]));
+      }
+    }
+    fingers.current.set(event.pointerId, at);
+  };
+  const up = (event: React.PointerEvent) => {
+    fingers.current.delete(event.pointerId);
+    const last = began.current;
+    began.current = null;
+    setLens(null);
+    if (!last || !view) return;
+    if (!last.moved) onTap(last.hit, toMm(view, last.at), 1 / view.scale);
+    else if (last.hit?.point !== undefined && !isDrawing) onLetGo();
+  };
+  const wrongCurves = new Set(
+    outline.relations.flatMap((one) =>
+      wrong.has(one.id) && 'curves' in one
+        ? one.curves
+        : wrong.has(one.id) && 'curve' in one
+          ? [one.curve]
+          : [],
+    ),
+  );
+  return (
+    <View
+      className="flex-1 overflow-hidden bg-bench"
+      onLayout={({ nativeEvent: { layout: box } }) =>
+        view ? setView({ ...view, width: box.width, height: box.height }) : fit(box.width, box.height)
+      }
+    >
+      {view ? (
+        <>
+          <div
+            ref={area}
+            role="group"
+            aria-label="Drawing board. Tap to pick or to draw; points can be pulled."
+            onPointerDown={down}
+            onPointerMove={move}
+            onPointerUp={up}
+            onPointerCancel={up}
+            style={{ position: 'absolute', inset: 0, touchAction: 'none' }}
+          >
+            <Svg width={view.width} height={view.height} role="img" aria-label={`Outline of ${count} curves`}>
+              <OriginCross view={view} />
+              <Drawn
+                view={view}
+                outline={outline}
+                shown={shown}
+                studied={studied}
+                picked={picked}
+                wrong={wrongCurves}
+                arrows={!isDrawing}
+              />
+              {begun.map((place, index) => {
+                const [x, y] = toPx(view, place);
+                return <Circle key={index} cx={x} cy={y} r={7} fill={colours.green.DEFAULT} />;
+              })}
+            </Svg>
+          </div>
+          {relationMarks(outline, studied, view).map(({ of, x, y }) => (
+            <Pressable
+              key={of.id}
+              accessibilityRole="button"
+              accessibilityLabel={`Relation: ${RELATION_WORDS[of.kind]}`}
+              onPress={() => onRelation(of.id)}
+              hitSlop={8}
+              className="absolute h-[18px] w-[18px]"
+              style={{ left: x - 9, top: y - 9 }}
+            >
+              <RelationSign
+                kind={of.kind}
+                size={18}
+                tone={wrong.has(of.id) ? 'wrong' : picked.relation === of.id ? 'picked' : 'plain'}
+              />
+            </Pressable>
+          ))}
+          {dimensionMarks(outline, studied, view).map(({ of, x, y }) => {
+            const { text, spoken } = textOf(of);
+            return (
+              <Pressable
+                key={of.id}
+                accessibilityRole="button"
+                accessibilityLabel={`${dimensionWord(of)}: ${spoken}`}
+                onPress={() => onDimension(of.id)}
+                hitSlop={{ top: 10, bottom: 10 }}
+                className={`absolute min-w-[44px] items-center rounded-sm border-b-2 px-1.5 ${
+                  wrong.has(of.id)
+                    ? 'border-rust bg-rust-soft'
+                    : of.reference
+                      ? 'border-dashed border-rule bg-bench'
+                      : 'border-ink bg-card'
+                }`}
+                style={{ left: x - 30, top: y - 12, width: 60 }}
+              >
+                <Text
+                  numberOfLines={1}
+                  className={`font-number text-[15px] tabular-nums ${wrong.has(of.id) ? 'text-rust' : 'text-ink'}`}
+                >
+                  {of.reference ? `(${text})` : text}
+                </Text>
+              </Pressable>
+            );
+          })}
+          {lens ? <Lens at={lens} view={view} outline={outline} shown={shown} studied={studied} /> : null}
+          <Pressable
+            accessibilityRole="button"
+            accessibilityLabel="Show all of the drawing"
+            onPress={() => fit(view.width, view.height)}
+            className="absolute bottom-1 left-1 h-11 min-w-[44px] items-center justify-center px-2"
+          >
+            <Text className="font-label text-[13.5px] text-slate">All</Text>
+          </Pressable>
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+type Picked = { points: ReadonlySet<string>; curves: ReadonlySet<string> };
+
+function Drawn({
+  view,
+  outline,
+  shown,
+  studied,
+  picked,
+  wrong,
+  arrows,
+}: {
+  view: BoardView;
+  outline: DrawnOutline;
+  shown: SolvedDrawing;
+  studied: StudiedDrawing;
+  picked: Picked;
+  wrong: ReadonlySet<string>;
+  arrows: boolean;
+}) {
+  return (
+    <>
+      <DrawnCurves curves={shown.curves} view={view} picked={picked.curves} wrong={wrong} />
+      <DrawnPoints
+        points={drawnPoints(outline, shown)}
+        view={view}
+        moves={studied.freedom.points}
+        picked={picked.points}
+        shownArrows={arrows}
+      />
+    </>
+  );
+}
+
+/** What lies under the finger, larger, beside it. */
+function Lens({
+  at,
+  view,
+  outline,
+  shown,
+  studied,
+}: {
+  at: Place;
+  view: BoardView;
+  outline: DrawnOutline;
+  shown: SolvedDrawing;
+  studied: StudiedDrawing;
+}) {
+  const side = 2 * LENS_PX;
+  const inside = { ...zoomed({ ...view, middle: toMm(view, at) }, LENS_ZOOM, at), width: side, height: side };
+  const middle = { ...inside, middle: toMm(view, at) };
+  const isLeft = at[0] > view.width / 2;
+  return (
+    <View
+      pointerEvents="none"
+      className="absolute top-2 overflow-hidden rounded-full border-2 border-green bg-card"
+      style={{ width: side, height: side, ...(isLeft ? { left: 8 } : { right: 8 }) }}
+    >
+      <Svg width={side} height={side} aria-hidden>
+        <Defs>
+          <ClipPath id="lens">
+            <Circle cx={LENS_PX} cy={LENS_PX} r={LENS_PX} />
+          </ClipPath>
+        </Defs>
+        <G clipPath="url(#lens)">
+          <Drawn
+            view={middle}
+            outline={outline}
+            shown={shown}
+            studied={studied}
+            picked={NOTHING}
+            wrong={NOTHING.curves}
+            arrows={false}
+          />
+          <Line
+            x1={LENS_PX - 10}
+            x2={LENS_PX + 10}
+            y1={LENS_PX}
+            y2={LENS_PX}
+            stroke={colours.green.DEFAULT}
+          />
+          <Line
+            y1={LENS_PX - 10}
+            y2={LENS_PX + 10}
+            x1={LENS_PX}
+            x2={LENS_PX}
+            stroke={colours.green.DEFAULT}
+          />
+        </G>
+      </Svg>
+    </View>
+  );
+}
+
+const NOTHING: Picked = { points: new Set(), curves: new Set() };
+
+/** Points that a hand has to do with: middles of arcs only say on which side these lie. */
+function drawnPoints(outline: DrawnOutline, { points }: SolvedDrawing): (readonly [string, Place])[] {
+  const vias = new Set(outline.curves.flatMap((curve) => (curve.kind === 'arc' ? [curve.via] : [])));
+  const others = new Set(
+    outline.curves.flatMap((curve) =>
+      curve.kind === 'line' || curve.kind === 'arc' ? [curve.from, curve.to] : [],
+    ),
+  );
+  return [...points].filter(([id]) => !vias.has(id) || others.has(id));
+}

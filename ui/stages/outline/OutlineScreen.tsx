@@ -1,0 +1,302 @@
+import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { ScrollView, Text, View } from 'react-native';
+
+import type { DrawnOutline } from '@core/foundations/fields';
+import { Drag, isMet, settle, systemOf, type SolvedDrawing, type StudiedDrawing } from '@core/shaping/drawn';
+import {
+  turnedOver,
+  withoutRelations,
+  withPlaces,
+  withRelation,
+  type DimensionOffer,
+  type NewRelation,
+} from '@core/shaping/drawn/edit';
+import { dimensionWord, drawingFaults, freedomSentence, RELATION_WORDS } from '@core/reporting/wording';
+
+import { HistoryButtons } from '../../inRepair/HistoryButtons';
+import { labelOf, lengthOf } from '../../inRepair/labelOf';
+import { useRepairContext } from '../../inRepair/useRepairContext';
+import { useShow } from '../../preferences/useShow';
+import { Button } from '../../shared/Button';
+import { EmptyState } from '../../shared/EmptyState';
+import { Wrong } from '../../shared/Field';
+import { PadHost } from '../../shared/pad/PadHost';
+import type { Hit } from './boardView';
+import { DimensionSheet } from './DimensionSheet';
+import { DrawBar } from './DrawBar';
+import { OutlineBoard } from './OutlineBoard';
+import { PickedBar, type PickedThings } from './PickedBar';
+import { useDrawing, type Drawing } from './useDrawing';
+import { useLines } from './useLines';
+
+type Dimension = NonNullable<DrawnOutline['dimensions']>[number];
+const NOTHING: PickedThings = { points: new Set(), curves: new Set() };
+
+/** An outline drawn by hand: curves, what they keep to each other, and sizes, until nothing moves. */
+export function OutlineScreen() {
+  const { repair } = useRepairContext();
+  const {
+    body: bodyId,
+    step: stepId,
+    field = 'outline',
+  } = useLocalSearchParams<{
+    body: string;
+    step: string;
+    field?: string;
+  }>();
+  const body = repair.bodies.find(({ id, removed }) => id === bodyId && !removed);
+  const step = body?.steps.find(({ id }) => id === stepId);
+  const drawing = useDrawing(body, step, field);
+  const back = () => router.replace(`/repair/${repair.head.id}/shape`);
+  if (!body || !step || !drawing)
+    return (
+      <View className="p-4">
+        <EmptyState
+          text="This step has no drawn outline any more."
+          action={{ label: 'Back to the recipe', onPress: back }}
+        />
+      </View>
+    );
+  return (
+    <PadHost>
+      <View className="flex-row items-center gap-1 px-3 py-1">
+        <Text role="heading" className="min-w-0 flex-1 font-semibold text-[16px] text-ink" numberOfLines={1}>
+          {`Outline of step ${body.steps.indexOf(step) + 1}`}
+        </Text>
+        <HistoryButtons body={body} />
+        <Button label="Done" tone="primary" onPress={back} />
+      </View>
+      <OutlineEditor drawing={drawing} />
+    </PadHost>
+  );
+}
+
+function OutlineEditor({ drawing }: { drawing: Drawing }) {
+  const { numbers } = useRepairContext();
+  const show = useShow();
+  const lines = useLines(drawing);
+  const [picked, setPicked] = useState<PickedThings>(NOTHING);
+  const [relation, setRelation] = useState<string | null>(null);
+  const [sizing, setSizing] = useState<Dimension | DimensionOffer | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [pulled, setPulled] = useState<{ point: string; drag: Drag; drawing: SolvedDrawing } | null>(null);
+  const { outline, studied } = drawing;
+  const nameOf = (of: DrawnOutline) => (id: string) =>
+    nameIn(of, id, (value) => labelOf({ value, mm: lengthOf(value, numbers) }, numbers, show).tag);
+  const faults = drawingFaults(studied, nameOf(outline));
+  const wrong = new Set([...studied.conflict, ...studied.disagreeing, ...studied.misused.keys()]);
+  const isPicking = picked.points.size + picked.curves.size > 0;
+  const clear = () => {
+    setPicked(NOTHING);
+    setRelation(null);
+    setProblem(null);
+  };
+  const tap = (hit: Hit, at: readonly [number, number], perPx: number) => {
+    setProblem(null);
+    setRelation(null);
+    if (lines.tool) lines.tap(hit, at, perPx);
+    else if (!hit) clear();
+    else setPicked(toggled(picked, hit));
+  };
+  const relate = (wanted: NewRelation) => {
+    const next = withRelation(outline, wanted);
+    const tried = drawing.tried(next);
+    if (tried.conflict.length > 0 && studied.conflict.length === 0) {
+      setProblem(
+        `${RELATION_WORDS[wanted.kind]} goes against: ${tried.conflict
+          .filter(
+            (id) =>
+              outline.relations.some((one) => one.id === id) ||
+              outline.dimensions?.some((one) => one.id === id),
+          )
+          .map(nameOf(next))
+          .join(', ')}. Take one of them away first.`,
+      );
+      return;
+    }
+    drawing.keep(next, `${RELATION_WORDS[wanted.kind]}.`);
+    clear();
+  };
+  const pull = (point: string, to: readonly [number, number]) => {
+    let now = pulled;
+    if (now?.point !== point) {
+      const system = systemOf(drawing.input);
+      now = { point, drag: new Drag(system, settle(system).values, point), drawing: studied };
+    }
+    setPulled({ ...now, drawing: now.drag.to(to) });
+  };
+  const letGo = () => {
+    if (pulled) drawing.keep(withPlaces(outline, pulled.drawing), 'Moved.');
+    setPulled(null);
+  };
+  const chipOf = (dimension: Dimension) => {
+    const measured = studied.measures.get(dimension.id) ?? 0;
+    if (dimension.kind === 'angle') {
+      const degrees = `${Number(((measured * 180) / Math.PI).toFixed(1))}°`;
+      return { text: degrees, spoken: degrees };
+    }
+    if (dimension.reference)
+      return { text: show.number(measured), spoken: `${show.length(measured)}, only reported` };
+    const { tag, number, spoken } = labelOf(
+      { value: dimension.value, mm: lengthOf(dimension.value, numbers) },
+      numbers,
+      show,
+    );
+    return { text: tag ? `${tag} ${number}` : number, spoken };
+  };
+  const taken = outline.relations.find(({ id }) => id === relation);
+  return (
+    <View className="flex-1">
+      <View className="min-h-[220px] flex-1">
+        <OutlineBoard
+          outline={outline}
+          studied={studied}
+          shown={pulled?.drawing ?? studied}
+          picked={{ ...picked, relation }}
+          wrong={wrong}
+          begun={lines.begun}
+          isDrawing={lines.tool !== null}
+          textOf={chipOf}
+          onTap={tap}
+          onPull={pull}
+          onLetGo={letGo}
+          onRelation={(id) => {
+            clear();
+            setRelation(id);
+          }}
+          onDimension={(id) => setSizing(outline.dimensions!.find((one) => one.id === id)!)}
+        />
+      </View>
+      <ScrollView
+        className="max-h-[46%] grow-0"
+        contentContainerClassName="pb-1 pt-1.5"
+        keyboardShouldPersistTaps="handled"
+      >
+        <View role="status" className="px-3 pb-1.5">
+          <Text className="font-sans text-[15px] leading-[21px] text-ink">
+            {lines.tool
+              ? lines.hint
+              : outline.curves.length === 0
+                ? 'Choose what to draw with. Roughly is enough: relations and sizes make it exact.'
+                : freedomSentence(studied.freedom)}
+          </Text>
+        </View>
+        {problem ? (
+          <View className="px-3 pb-1.5">
+            <Wrong text={problem} />
+          </View>
+        ) : null}
+        {faults.map((fault) => (
+          <View key={fault} className="px-3 pb-1.5">
+            <Wrong text={fault} />
+          </View>
+        ))}
+        {taken ? (
+          <View className="flex-row items-center gap-2 px-3 pb-2">
+            <Text className="min-w-0 flex-1 font-semibold text-[15px] text-ink">
+              {RELATION_WORDS[taken.kind]}
+            </Text>
+            <Button
+              tone="danger"
+              label="Take it away"
+              onPress={() => {
+                drawing.keep(
+                  withoutRelations(outline, new Set([taken.id])),
+                  `${RELATION_WORDS[taken.kind]}: taken away.`,
+                );
+                clear();
+              }}
+            />
+          </View>
+        ) : isPicking ? (
+          <PickedBar
+            drawing={drawing}
+            picked={picked}
+            onRelation={relate}
+            onMeasure={setSizing}
+            onDone={clear}
+            onProblem={setProblem}
+          />
+        ) : (
+          <>
+            <DrawBar lines={lines} />
+            {lines.tool === null && outline.curves.length > 0 ? (
+              <View className="flex-row px-3 pb-1.5">
+                <Button
+                  label="Turn it over"
+                  onPress={() => {
+                    const over = turnedOver(outline);
+                    if (over) drawing.keep(over, 'Turned over.');
+                    else
+                      setProblem(
+                        'A point stands where a size says. Type its place, then turn the outline over.',
+                      );
+                  }}
+                />
+              </View>
+            ) : null}
+          </>
+        )}
+      </ScrollView>
+      {sizing ? (
+        <DimensionSheet
+          drawing={drawing}
+          dimension={sizing}
+          measured={measuredOf(drawing, sizing)}
+          sentenceOf={(tried: StudiedDrawing, next) =>
+            isMet(tried) && tried.disagreeing.length === 0
+              ? null
+              : (drawingFaults(tried, nameOf(next))[0] ?? null)
+          }
+          onClose={() => {
+            setSizing(null);
+            clear();
+          }}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+/** What a dimension comes to, whether it stands or not. */
+function measuredOf(drawing: Drawing, dimension: Dimension | DimensionOffer): number {
+  if ('id' in dimension) return drawing.studied.measures.get(dimension.id) ?? 0;
+  const asked = {
+    ...dimension,
+    ...(dimension.kind === 'angle' ? { angle: 0 } : { value: { from: 'number', mm: 0 } }),
+    id: 'asked',
+    reference: true,
+  } as Dimension;
+  const { outline } = drawing;
+  return (
+    drawing.tried({ ...outline, dimensions: [...(outline.dimensions ?? []), asked] }).measures.get('asked') ??
+    0
+  );
+}
+
+function toggled({ points, curves }: PickedThings, hit: NonNullable<Hit>): PickedThings {
+  const flip = (set: ReadonlySet<string>, id: string) => {
+    const next = new Set(set);
+    if (!next.delete(id)) next.add(id);
+    return next;
+  };
+  return hit.point === undefined
+    ? { points, curves: flip(curves, hit.curve) }
+    : { points: flip(points, hit.point), curves };
+}
+
+/** What a relation or a dimension is called: by its tag, if it has one. */
+function nameIn(
+  outline: DrawnOutline,
+  id: string,
+  tagOf: (value: Extract<Dimension, { value: unknown }>['value']) => string | null,
+): string {
+  const dimension = outline.dimensions?.find((one) => one.id === id);
+  if (dimension) {
+    const tag = 'value' in dimension ? tagOf(dimension.value) : null;
+    return tag ?? dimensionWord(dimension).toLowerCase();
+  }
+  const relation = outline.relations.find((one) => one.id === id);
+  return relation ? RELATION_WORDS[relation.kind].toLowerCase() : id;
+}

@@ -1,0 +1,219 @@
+import { useState } from 'react';
+import { Pressable, Text, View } from 'react-native';
+
+import type { DrawnOutline } from '@core/foundations/fields';
+import { numberValue } from '@core/record/model';
+import { dimensionWord, RELATION_WORDS } from '@core/reporting/wording';
+import { pointsOfCurve } from '@core/shaping/drawn';
+import {
+  cornerOfArc,
+  linesAtCorner,
+  offersFor,
+  spanOf,
+  withMirrored,
+  withNames,
+  withoutCurves,
+  withRepeatedRound,
+  withRoundedCorner,
+  withSharpCorner,
+  type DimensionOffer,
+  type NewRelation,
+} from '@core/shaping/drawn/edit';
+
+import { CountSteps } from '../../shared/CountSteps';
+import { Button } from '../../shared/Button';
+import { Sheet } from '../../shared/Sheet';
+import { RelationSign } from './RelationSign';
+import type { Drawing } from './useDrawing';
+
+export interface PickedThings {
+  points: ReadonlySet<string>;
+  curves: ReadonlySet<string>;
+}
+
+/** What can be done with what is picked: relations, sizes, and what changes the drawing. */
+export function PickedBar({
+  drawing,
+  picked,
+  onRelation,
+  onMeasure,
+  onDone,
+  onProblem,
+}: {
+  drawing: Drawing;
+  picked: PickedThings;
+  onRelation(relation: NewRelation): void;
+  onMeasure(offer: DimensionOffer): void;
+  /** Nothing is picked any more. */
+  onDone(): void;
+  onProblem(sentence: string): void;
+}) {
+  const [repeating, setRepeating] = useState(false);
+  const [count, setCount] = useState(3);
+  const { outline, studied } = drawing;
+  const points = [...picked.points];
+  const curves = [...picked.curves];
+  const offers = offersFor(studied, outline, points, curves);
+  const lines = curves.filter((id) => studied.curves.find((curve) => curve.id === id)?.kind === 'line');
+  const keep = (next: DrawnOutline | null, undo: string, problem: string) => {
+    if (!next) onProblem(problem);
+    else {
+      drawing.keep(next, undo);
+      onDone();
+    }
+  };
+  const corner = points.length === 1 && curves.length === 0 ? linesAtCorner(outline, points[0]!) : null;
+  const rounded = curves.length === 1 && points.length === 0 && cornerOfArc(outline, curves[0]!) !== null;
+  const round = () => {
+    const radius = Number((spanOf(studied) / 12).toPrecision(1));
+    keep(
+      withRoundedCorner(outline, studied, points[0]!, radius, numberValue(radius)),
+      'The corner is rounded.',
+      'There is no room for a round here: the lines are too short, or almost in line.',
+    );
+  };
+  const others = new Set(curves.slice(0, -1));
+  const about = curves.at(-1);
+  const isHelper = curves.every((id) => withNames(outline).curves.find((curve) => curve.id === id)?.helper);
+  return (
+    <View className="gap-2 px-3 pb-2">
+      <View className="flex-row flex-wrap gap-1.5">
+        {offers.relations.map((relation) => (
+          <Chip
+            key={JSON.stringify(relation)}
+            label={RELATION_WORDS[relation.kind]}
+            sign={relation.kind}
+            onPress={() => onRelation(relation)}
+          />
+        ))}
+        {offers.dimensions.map((offer) => (
+          <Chip
+            key={JSON.stringify(offer)}
+            label={dimensionWord(offer as Parameters<typeof dimensionWord>[0])}
+            isSize
+            onPress={() => onMeasure(offer)}
+          />
+        ))}
+      </View>
+      <View className="flex-row flex-wrap gap-1.5">
+        {corner ? <Chip label="Round the corner" onPress={round} /> : null}
+        {rounded ? (
+          <Chip
+            label="Make it sharp again"
+            onPress={() =>
+              keep(
+                withSharpCorner(outline, curves[0]!),
+                'The corner is sharp again.',
+                'This arc rounds no corner.',
+              )
+            }
+          />
+        ) : null}
+        {curves.length >= 2 && lines.includes(about!) && points.length === 0 ? (
+          <Chip
+            label="Mirror in the last line"
+            onPress={() =>
+              keep(
+                withMirrored(outline, studied, others, about!),
+                'Mirrored.',
+                'Pick what is to be mirrored, and last of all the line to mirror it in.',
+              )
+            }
+          />
+        ) : null}
+        {curves.length >= 1 && points.length === 1 ? (
+          <Chip label="Repeat round the point" onPress={() => setRepeating(true)} />
+        ) : null}
+        {curves.length > 0 ? (
+          <Chip
+            label={isHelper ? 'Make it part of the outline' : 'Make it a construction line'}
+            onPress={() => keep(withHelper(outline, picked.curves, !isHelper), 'Changed.', '')}
+          />
+        ) : null}
+        {curves.length > 0 || points.length > 0 ? (
+          <Chip
+            label="Delete"
+            isDanger
+            onPress={() =>
+              keep(withoutPicked(outline, picked), 'Deleted.', 'The point where the outline begins stays.')
+            }
+          />
+        ) : null}
+        <Chip label="Pick nothing" onPress={onDone} />
+      </View>
+      {repeating ? (
+        <Sheet title="Repeat round the point" showsPart onClose={() => setRepeating(false)}>
+          <CountSteps what="copy" least={2} most={60} value={count} onChange={setCount} />
+          <Button
+            tone="primary"
+            label={`Make ${count} of them`}
+            onPress={() => {
+              setRepeating(false);
+              keep(
+                withRepeatedRound(outline, studied, picked.curves, points[0]!, count),
+                `Repeated: ${count} in all.`,
+                '',
+              );
+            }}
+          />
+        </Sheet>
+      ) : null}
+    </View>
+  );
+}
+
+function withHelper(outline: DrawnOutline, ids: ReadonlySet<string>, isHelper: boolean): DrawnOutline {
+  const named = withNames(outline);
+  return {
+    ...named,
+    curves: named.curves.map((curve) => {
+      if (!ids.has(curve.id!)) return curve;
+      const { helper: _, ...plain } = curve;
+      return isHelper ? { ...plain, helper: true as const } : plain;
+    }),
+  };
+}
+
+/** Without what is picked: a point takes the curves with it that end there. */
+function withoutPicked(outline: DrawnOutline, { points, curves }: PickedThings): DrawnOutline | null {
+  const named = withNames(outline);
+  const gone = new Set([
+    ...curves,
+    ...named.curves.flatMap((curve) =>
+      pointsOfCurve(curve).some((id) => points.has(id)) ? [curve.id!] : [],
+    ),
+  ]);
+  const next = withoutCurves(named, gone);
+  const loose = next.points.filter(({ id }) => !points.has(id));
+  if (gone.size === 0 && loose.length === next.points.length) return null;
+  // A point that is picked goes with what was said of it.
+  return withoutCurves({ ...next, points: loose.length > 0 ? loose : next.points }, new Set());
+}
+
+export function Chip({
+  label,
+  sign,
+  isSize = false,
+  isDanger = false,
+  onPress,
+}: {
+  label: string;
+  sign?: NewRelation['kind'];
+  isSize?: boolean;
+  isDanger?: boolean;
+  onPress(): void;
+}) {
+  return (
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={label}
+      onPress={onPress}
+      className={`min-h-[44px] flex-row items-center gap-1.5 rounded border px-2.5 active:bg-green-soft ${
+        isSize ? 'border-ink bg-card' : isDanger ? 'border-rust bg-card' : 'border-rule bg-card'
+      }`}
+    >
+      {sign ? <RelationSign kind={sign} tone="plain" size={18} /> : null}
+      <Text className={`font-label text-[14.5px] ${isDanger ? 'text-rust' : 'text-ink'}`}>{label}</Text>
+    </Pressable>
+  );
+}

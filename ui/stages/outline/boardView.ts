@@ -1,0 +1,147 @@
+import type { SolvedCurve } from '@core/shaping/drawn';
+import { alongSmooth, smoothLine } from '@core/shaping/outline';
+
+type Place = readonly [x: number, y: number];
+
+/** What of the plane the board shows: what lies in its middle, mm, and how many pixels a millimetre has. */
+export interface BoardView {
+  middle: Place;
+  scale: number;
+  width: number;
+  height: number;
+}
+
+/** Room round the drawing for fingers and words, px. */
+const MARGIN = 56;
+/** What an empty board shows, mm across. */
+const EMPTY_MM = 60;
+const [LEAST_SCALE, MOST_SCALE] = [0.2, 400];
+
+/** All of a drawing in view. */
+export function fitted(places: readonly Place[], width: number, height: number): BoardView {
+  const along = (axis: 0 | 1) => places.map((place) => place[axis]);
+  const [left, right] = [Math.min(0, ...along(0)), Math.max(0, ...along(0))];
+  const [bottom, top] = [Math.min(0, ...along(1)), Math.max(0, ...along(1))];
+  const isEmpty = places.length < 2;
+  const [spanX, spanY] = isEmpty ? [EMPTY_MM, EMPTY_MM] : [right - left, top - bottom];
+  const scale = Math.min(
+    Math.max(width - 2 * MARGIN, 20) / Math.max(spanX, 1e-6),
+    Math.max(height - 2 * MARGIN, 20) / Math.max(spanY, 1e-6),
+  );
+  return {
+    middle: isEmpty ? [0, 0] : [(left + right) / 2, (bottom + top) / 2],
+    scale: Math.min(MOST_SCALE, Math.max(LEAST_SCALE, scale)),
+    width,
+    height,
+  };
+}
+
+export const toPx = ({ middle, scale, width, height }: BoardView, [x, y]: Place): [number, number] => [
+  width / 2 + (x - middle[0]) * scale,
+  height / 2 - (y - middle[1]) * scale,
+];
+export const toMm = ({ middle, scale, width, height }: BoardView, [px, py]: Place): [number, number] => [
+  middle[0] + (px - width / 2) / scale,
+  middle[1] - (py - height / 2) / scale,
+];
+
+/** Moved along by pixels. */
+export const panned = (view: BoardView, dx: number, dy: number): BoardView => ({
+  ...view,
+  middle: [view.middle[0] - dx / view.scale, view.middle[1] + dy / view.scale],
+});
+
+/** Made larger about a place on the board, px. */
+export function zoomed(view: BoardView, by: number, about: Place): BoardView {
+  const scale = Math.min(MOST_SCALE, Math.max(LEAST_SCALE, view.scale * by));
+  const [x, y] = toMm(view, about);
+  const next = { ...view, scale };
+  const [nx, ny] = toMm(next, about);
+  return { ...next, middle: [next.middle[0] + x - nx, next.middle[1] + y - ny] };
+}
+
+/** A curve as points that follow it, mm: what is near a finger is looked for along them. */
+export function pointsAlong(curve: SolvedCurve): Place[] {
+  switch (curve.kind) {
+    case 'line':
+      return [curve.from, curve.to];
+    case 'spline':
+      return curve.points.length < 2
+        ? [...curve.points]
+        : alongSmooth(smoothLine(curve.points, curve.closed), 12).map(([x, y]): Place => [x!, y!]);
+    case 'circle':
+    case 'ellipse': {
+      const [rx, ry] = curve.kind === 'circle' ? [curve.radius, curve.radius] : curve.along;
+      return Array.from({ length: 49 }, (_, index): Place => {
+        const turn = (index * Math.PI) / 24;
+        return [curve.middle[0] + rx * Math.cos(turn), curve.middle[1] + ry * Math.sin(turn)];
+      });
+    }
+    case 'arc': {
+      const turnOf = ([x, y]: Place) => Math.atan2(y - curve.middle[1], x - curve.middle[0]);
+      const [a, b, c] = [turnOf(curve.from), turnOf(curve.via), turnOf(curve.to)];
+      const forward = (turn: number) => (turn + 4 * Math.PI) % (2 * Math.PI);
+      const isLeft = forward(b - a) <= forward(c - a);
+      const sweep = isLeft ? forward(c - a) : -forward(a - c);
+      return Array.from({ length: 33 }, (_, index): Place => {
+        const turn = a + (sweep * index) / 32;
+        return [
+          curve.middle[0] + curve.radius * Math.cos(turn),
+          curve.middle[1] + curve.radius * Math.sin(turn),
+        ];
+      });
+    }
+  }
+}
+
+/** The middle of a curve as it is drawn, and which way is square to it there. */
+export function middleOf(curve: SolvedCurve): { at: Place; square: Place } {
+  const points = pointsAlong(curve);
+  if (curve.kind === 'line') {
+    const [[ax, ay], [bx, by]] = [curve.from, curve.to];
+    const length = Math.hypot(bx - ax, by - ay) || 1;
+    return { at: [(ax + bx) / 2, (ay + by) / 2], square: [-(by - ay) / length, (bx - ax) / length] };
+  }
+  const at = curve.kind === 'arc' ? curve.via : points[Math.floor(points.length / 8)]!;
+  const middle: Place = 'middle' in curve ? curve.middle : points[0]!;
+  const length = Math.hypot(at[0] - middle[0], at[1] - middle[1]) || 1;
+  return { at, square: [(at[0] - middle[0]) / length, (at[1] - middle[1]) / length] };
+}
+
+/** Fingers reach this far, px. */
+const POINT_REACH = 24;
+const CURVE_REACH = 16;
+
+export type Hit = { point: string; curve?: never } | { point?: never; curve: string } | null;
+
+/** The point under a finger, or else the curve. */
+export function hitAt(
+  at: Place,
+  view: BoardView,
+  points: readonly (readonly [string, Place])[],
+  curves: readonly SolvedCurve[],
+): Hit {
+  let best: { hit: Hit; px: number } = { hit: null, px: POINT_REACH };
+  for (const [point, place] of points) {
+    const [x, y] = toPx(view, place);
+    const px = Math.hypot(x - at[0], y - at[1]);
+    if (px < best.px) best = { hit: { point }, px };
+  }
+  if (best.hit) return best.hit;
+  best = { hit: null, px: CURVE_REACH };
+  for (const curve of curves) {
+    const run = pointsAlong(curve).map((place) => toPx(view, place));
+    for (let index = 1; index < run.length; index += 1) {
+      const px = fromSegment(at, run[index - 1]!, run[index]!);
+      if (px < best.px) best = { hit: { curve: curve.id }, px };
+    }
+  }
+  return best.hit;
+}
+
+function fromSegment([x, y]: Place, [ax, ay]: Place, [bx, by]: Place): number {
+  const [dx, dy] = [bx - ax, by - ay];
+  const square = dx * dx + dy * dy;
+  const t = square === 0 ? 0 : Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / square));
+  return Math.hypot(ax + t * dx - x, ay + t * dy - y);
+}

@@ -1,0 +1,74 @@
+import { useMemo } from 'react';
+
+import { settledStep } from '@core/fitting/fit';
+import type { Body, Step } from '@core/record/model';
+import type { DrawnOutline } from '@core/foundations/fields';
+import {
+  drawnInput,
+  isMet,
+  studyDrawn,
+  type DrawnData,
+  type DrawnInput,
+  type StudiedDrawing,
+} from '@core/shaping/drawn';
+import { withPlaces } from '@core/shaping/drawn/edit';
+import { eachOutlineNumber } from '@core/shaping/part';
+import { dataAt, withPatch } from '@core/shaping/recipe';
+import { ownValue } from '@core/foundations/own';
+
+import { useChangeRepair } from '../../api/useRepair';
+import { useRepairContext } from '../../inRepair/useRepairContext';
+
+/** A drawn outline of a step as it stands, and how it is changed. */
+export interface Drawing {
+  outline: DrawnOutline;
+  input: DrawnInput;
+  studied: StudiedDrawing;
+  /** How another outline would come out in its place. */
+  tried(outline: DrawnOutline): StudiedDrawing;
+  /** Keeps another outline, with everything written down where it came out. */
+  keep(outline: DrawnOutline, undo: string): void;
+}
+
+/** The drawn outline at a field of a step; null where there is none. */
+export function useDrawing(body: Body | undefined, step: Step | undefined, field: string): Drawing | null {
+  const { repair, numbers } = useRepairContext();
+  const { put } = useChangeRepair(repair);
+  return useMemo(() => {
+    const found = step && (dataAt(step, field) as DrawnOutline | undefined);
+    if (!body || !step || found?.shape !== 'drawn') return null;
+    const inputOf = (outline: DrawnOutline): DrawnInput => {
+      const [withIt] = withPatch([step], step.id, { [field]: outline });
+      const settled = settledStep(withIt!, numbers);
+      // An angle that can't be told yet holds nothing.
+      const data = (
+        settled.ok ? dataAt(settled.value as Step, field) : withoutTakenAngles(outline)
+      ) as DrawnData;
+      const lengths = eachOutlineNumber(outline, numbers);
+      return drawnInput(data, (path) => {
+        const length = ownValue(lengths, path);
+        return length?.ok ? length.value : undefined;
+      });
+    };
+    const input = inputOf(found);
+    return {
+      outline: found,
+      input,
+      studied: studyDrawn(input),
+      tried: (outline) => studyDrawn(inputOf(outline)),
+      keep: (outline, undo) => {
+        const studied = studyDrawn(inputOf(outline));
+        const placed = isMet(studied) ? withPlaces(outline, studied) : outline;
+        put('body', { ...body, steps: withPatch(body.steps, step.id, { [field]: placed }) }, undo);
+      },
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- `put` is made anew at each drawing and does the same
+  }, [body, step, field, numbers]);
+}
+
+const withoutTakenAngles = (outline: DrawnOutline): DrawnOutline => ({
+  ...outline,
+  dimensions: (outline.dimensions ?? []).filter(
+    (one) => one.kind !== 'angle' || typeof one.angle === 'number',
+  ),
+});
