@@ -2,7 +2,7 @@ import { dependenciesOf, factorise, outsideOf, type Factored } from '@core/measu
 
 import { pointsOfCurve, type Place } from './input';
 import { freeOf } from './settle';
-import type { Asked, System } from './system';
+import { namesIn, type Asked, type System } from './system';
 
 /** How an outline can still move. */
 export interface Freedom {
@@ -116,8 +116,18 @@ function wayOfPoint(
 
 /** In how many of three ways all can move as one: two along, one turned. */
 function asWhole({ unknowns, input, equations }: System, values: ArrayLike<number>): number {
+  // A point that no curve needs and that is only fixed is no part of what moves.
+  const used = new Set([
+    ...input.curves.flatMap((curve) => pointsOfCurve(curve)),
+    ...[
+      ...input.relations.filter(({ kind }) => kind !== 'fixed'),
+      ...input.dimensions.map(({ dimension }) => dimension),
+    ]
+      .flatMap(namesIn)
+      .flatMap(({ point }) => point ?? []),
+  ]);
   const places = [
-    ...input.points.map(({ id }) => unknowns.pointAt(id)),
+    ...input.points.flatMap(({ id }) => (used.has(id) ? [unknowns.pointAt(id)] : [])),
     ...input.curves.flatMap(({ id }) => {
       const round = unknowns.roundAt(id);
       return round ? [round.middle] : [];

@@ -38,14 +38,14 @@ export function DrawBar({ lines }: { lines: Lines }) {
   };
   return (
     <View className="gap-2 px-3 pb-2">
-      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName="gap-1.5">
+      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName="gap-1">
         {TOOLS.map(({ tool, word }) => (
           <Button
             key={tool}
             label={word}
             tone={lines.tool === tool ? 'primary' : 'plain'}
             onPress={() => lines.take(lines.tool === tool ? null : tool)}
-            className="px-3"
+            className="px-2.5"
           />
         ))}
       </ScrollView>

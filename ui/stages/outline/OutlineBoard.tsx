@@ -7,7 +7,7 @@ import { dimensionWord, RELATION_WORDS } from '@core/reporting/wording';
 import type { SolvedDrawing, StudiedDrawing } from '@core/shaping/drawn';
 
 import { colours } from '../../theme/colours';
-import { fitted, hitAt, panned, toMm, toPx, zoomed, type BoardView, type Hit } from './boardView';
+import { fitted, hitAt, panned, resized, toMm, toPx, zoomed, type BoardView, type Hit } from './boardView';
 import { DrawnCurves, DrawnPoints, OriginCross } from './DrawnCurves';
 import { dimensionMarks, relationMarks } from './marks';
 import { RelationSign } from './RelationSign';
@@ -143,7 +143,7 @@ export function OutlineBoard({
     <View
       className="flex-1 overflow-hidden bg-bench"
       onLayout={({ nativeEvent: { layout: box } }) =>
-        view ? setView({ ...view, width: box.width, height: box.height }) : fit(box.width, box.height)
+        view ? setView(resized(view, box.width, box.height)) : fit(box.width, box.height)
       }
     >
       {view ? (
@@ -175,6 +175,8 @@ export function OutlineBoard({
               })}
             </Svg>
           </div>
+          {/* While something is drawn, a tap on a mark is a tap on the board. */}
+          <View pointerEvents={isDrawing ? 'none' : 'box-none'} className="absolute inset-0">
           {relationMarks(outline, studied, view).map(({ of, x, y }) => (
             <Pressable
               key={of.id}
@@ -219,6 +221,7 @@ export function OutlineBoard({
               </Pressable>
             );
           })}
+          </View>
           {lens ? <Lens at={lens} view={view} outline={outline} shown={shown} studied={studied} /> : null}
           <Pressable
             accessibilityRole="button"

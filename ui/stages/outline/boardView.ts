@@ -45,6 +45,17 @@ export const toMm = ({ middle, scale, width, height }: BoardView, [px, py]: Plac
   middle[1] - (py - height / 2) / scale,
 ];
 
+/** On a board of another size: what is drawn stays where it is under the finger, as far from the upper left corner as before. */
+export const resized = (view: BoardView, width: number, height: number): BoardView => ({
+  ...view,
+  width,
+  height,
+  middle: [
+    view.middle[0] + (width - view.width) / 2 / view.scale,
+    view.middle[1] - (height - view.height) / 2 / view.scale,
+  ],
+});
+
 /** Moved along by pixels. */
 export const panned = (view: BoardView, dx: number, dy: number): BoardView => ({
   ...view,

@@ -18,6 +18,12 @@ export interface Mark<T> {
 const SIGN_OFF = 17;
 const CHIP_OFF = 24;
 const SIGN_ROOM = 19;
+const SIGN_SHARE = 0.28;
+
+const share = ([ax, ay]: Place, [bx, by]: Place, part: number): Place => [
+  ax + part * (bx - ax),
+  ay + part * (by - ay),
+];
 
 /** Where relations have their signs: beside the first curve, or the first point, that each names. */
 export function relationMarks(
@@ -56,7 +62,9 @@ function offOf(
   const beside = (id: string): Place | null => {
     const curve = curves.find((other) => other.id === id);
     if (!curve) return null;
-    const { at, square } = middleOf(curve);
+    const { at: half, square } = middleOf(curve);
+    // Signs stand before the middle of a line, where its size has its chip and a finger picks it.
+    const at: Place = curve.kind === 'line' && px < 0 ? share(curve.from, curve.to, SIGN_SHARE) : half;
     const [x, y] = toPx(view, at);
     return [x + px * square[0], y - px * square[1]];
   };
