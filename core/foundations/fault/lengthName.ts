@@ -9,6 +9,7 @@ export type PlainLengthName =
   | 'axisRight'
   | 'backlash'
   | 'band'
+  | 'bandWidth'
   | 'belowMouth'
   | 'belowTeeth'
   | 'bend'

@@ -17,6 +17,7 @@ export type OutlineFault =
   | { code: 'outline.arcNeedsEnds' }
   | { code: 'outline.arcStraight'; place: number }
   | { code: 'outline.onlyHelpers' }
+  | { code: 'outline.bandHasHoles' }
   | { code: 'outline.nothingDrawn' }
   /** `tags`: of the sizes among what can't all hold. */
   | { code: 'outline.contradicts'; tags: readonly string[] }

@@ -107,11 +107,11 @@ export type OutlineDimension = z.infer<typeof OutlineDimension>;
  */
 export const DrawnOutline = z.strictObject({
   shape: z.literal('drawn'),
-  points: z
-    .array(z.strictObject({ id: PointName, x: Value, y: Value }))
-    .max(400),
+  points: z.array(z.strictObject({ id: PointName, x: Value, y: Value })).max(400),
   curves: z.array(DrawnCurve).max(400),
   relations: z.array(OutlineConstraint).max(1000),
   dimensions: z.array(OutlineDimension).max(400).optional(),
+  /** It is a band this wide, inward from what is drawn. */
+  band: Value.optional(),
 });
 export type DrawnOutline = z.infer<typeof DrawnOutline>;

@@ -127,7 +127,9 @@ function compareStep(bodyName: string, old: StepSide, now: StepSide): Difference
   if (!old.step || !now.step) return [row('', old.step ? 'there' : null, now.step ? 'there' : null, '')];
   const all = [...oldParts, ...nowParts];
   const fields = new Map(
-    all.flatMap((part) => ('field' in part && part.kind !== 'rows' && part.kind !== 'drawing' ? [[part.field, part] as const] : [])),
+    all.flatMap((part) =>
+      'field' in part && part.kind !== 'rows' && part.kind !== 'drawing' ? [[part.field, part] as const] : [],
+    ),
   );
   const choices = new Set(all.flatMap((part) => (part.kind === 'choice' ? [part.what] : [])));
   const chosen = (parts: readonly SentencePart[], what: string) =>

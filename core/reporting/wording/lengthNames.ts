@@ -8,6 +8,7 @@ const PLAIN: Record<PlainLengthName, string> = {
   axisRight: 'axis to the right',
   backlash: 'backlash',
   band: 'band',
+  bandWidth: 'width of the band',
   belowMouth: 'depth down to the nut',
   belowTeeth: 'height below the teeth',
   bend: 'bend',

@@ -1,4 +1,4 @@
-import { no, ok, type Result, type StepFault } from '@core/foundations/fault';
+import { no, ok, type NamedLength, type Result, type StepFault } from '@core/foundations/fault';
 import { boundingBox, type Kernel, frameOnFace, scoped, type TaggedSolid } from '@core/shaping/kernel';
 import { type OutlineShape, type SettledOutline } from '@core/record/model';
 import {
@@ -24,6 +24,15 @@ import type { StepInput } from './stepKind';
 export const knownLoop = (outline: SettledOutline, lengths: OutlineNumbers): Result<Loop, StepFault> =>
   loopOf({ ...outline, lengths } as KnownOutline);
 
+/** What lies between a region and the same, moved in by the width of a band. Faces within are called by the curve that they follow. */
+function bandWithin(kernel: Kernel, { outer, holes }: Region, width: NamedLength): Result<Region, StepFault> {
+  const inner = offsetRegion(kernel, { outer, holes: [] }, { ...width, mm: -width.mm });
+  if (!inner.ok) return inner;
+  if (holes.length > 0) return no({ code: 'outline.bandHasHoles' });
+  const within = inner.value.outer.map((curve) => ({ ...curve, role: `inner-${curve.role}` }));
+  return ok({ outer, holes: [within] });
+}
+
 /** What an outline may be taken from. */
 type OutlineInput = Pick<StepInput, 'kernel' | 'before' | 'earlier' | 'bodyOf'>;
 
@@ -33,7 +42,11 @@ export function regionHere(
   lengths: OutlineNumbers,
   input: OutlineInput,
 ): Result<Region, StepFault> {
-  if (outline.shape !== 'offset') return regionOf({ ...outline, lengths });
+  if (outline.shape !== 'offset') {
+    const region = regionOf({ ...outline, lengths });
+    const { band } = outline.shape === 'drawn' ? lengths : {};
+    return region.ok && band ? bandWithin(input.kernel, region.value, band) : region;
+  }
   const { of } = outline;
   const there = onBodyOf(outline, input);
   if (!there.ok) return there;

@@ -20,6 +20,7 @@ const NAMES: Record<string, LengthName> = {
   by: 'wayOut',
   rim: 'rimEase',
   value: 'measure',
+  band: 'bandWidth',
 };
 
 /** Those that may be zero or less. */

@@ -317,6 +317,15 @@ function outlineNumbers(outline: OutlineShape, path: string): SentencePart[] {
                 ? '1 curve'
                 : `${outline.curves.length} curves`,
         },
+        ...(outline.band
+          ? [
+              words(', '),
+              added('the band', 'as a band', 'filled', { [at('band')]: undefined }),
+              words(' '),
+              number('band', 'width of the band', outline.band),
+              words(' wide'),
+            ]
+          : []),
       ];
     case 'points':
       return [

@@ -158,7 +158,12 @@ export function OutlineBoard({
             onPointerCancel={up}
             style={{ position: 'absolute', inset: 0, touchAction: 'none' }}
           >
-            <Svg width={view.width} height={view.height} role="img" aria-label={`Outline of ${count} curves`}>
+            <Svg
+              width={view.width}
+              height={view.height}
+              role="img"
+              aria-label={`Outline of ${count} ${count === 1 ? 'curve' : 'curves'}`}
+            >
               <OriginCross view={view} />
               <Drawn
                 view={view}
@@ -177,50 +182,50 @@ export function OutlineBoard({
           </div>
           {/* While something is drawn, a tap on a mark is a tap on the board. */}
           <View pointerEvents={isDrawing ? 'none' : 'box-none'} className="absolute inset-0">
-          {relationMarks(outline, studied, view).map(({ of, x, y }) => (
-            <Pressable
-              key={of.id}
-              accessibilityRole="button"
-              accessibilityLabel={`Relation: ${RELATION_WORDS[of.kind]}`}
-              onPress={() => onRelation(of.id)}
-              hitSlop={8}
-              className="absolute h-[18px] w-[18px]"
-              style={{ left: x - 9, top: y - 9 }}
-            >
-              <RelationSign
-                kind={of.kind}
-                size={18}
-                tone={wrong.has(of.id) ? 'wrong' : picked.relation === of.id ? 'picked' : 'plain'}
-              />
-            </Pressable>
-          ))}
-          {dimensionMarks(outline, studied, view).map(({ of, x, y }) => {
-            const { text, spoken } = textOf(of);
-            return (
+            {relationMarks(outline, studied, view).map(({ of, x, y }) => (
               <Pressable
                 key={of.id}
                 accessibilityRole="button"
-                accessibilityLabel={`${dimensionWord(of)}: ${spoken}`}
-                onPress={() => onDimension(of.id)}
-                hitSlop={{ top: 10, bottom: 10 }}
-                className={`absolute min-w-[44px] items-center rounded-sm border-b-2 px-1.5 ${
-                  wrong.has(of.id)
-                    ? 'border-rust bg-rust-soft'
-                    : of.reference
-                      ? 'border-dashed border-rule bg-bench'
-                      : 'border-ink bg-card'
-                }`}
-                style={{ left: x - 30, top: y - 12, width: 60 }}
+                accessibilityLabel={`Relation: ${RELATION_WORDS[of.kind]}`}
+                onPress={() => onRelation(of.id)}
+                hitSlop={8}
+                className="absolute h-[18px] w-[18px]"
+                style={{ left: x - 9, top: y - 9 }}
               >
-                <Text
-                  numberOfLines={1}
-                  className={`font-number text-[15px] tabular-nums ${wrong.has(of.id) ? 'text-rust' : 'text-ink'}`}
-                >
-                  {of.reference ? `(${text})` : text}
-                </Text>
+                <RelationSign
+                  kind={of.kind}
+                  size={18}
+                  tone={wrong.has(of.id) ? 'wrong' : picked.relation === of.id ? 'picked' : 'plain'}
+                />
               </Pressable>
-            );
-          })}
+            ))}
+            {dimensionMarks(outline, studied, view).map(({ of, x, y }) => {
+              const { text, spoken } = textOf(of);
+              return (
+                <Pressable
+                  key={of.id}
+                  accessibilityRole="button"
+                  accessibilityLabel={`${dimensionWord(of)}: ${spoken}`}
+                  onPress={() => onDimension(of.id)}
+                  hitSlop={{ top: 10, bottom: 10 }}
+                  className={`absolute min-w-[44px] items-center rounded-sm border-b-2 px-1.5 ${
+                    wrong.has(of.id)
+                      ? 'border-rust bg-rust-soft'
+                      : of.reference
+                        ? 'border-dashed border-rule bg-bench'
+                        : 'border-ink bg-card'
+                  }`}
+                  style={{ left: x - 30, top: y - 12, width: 60 }}
+                >
+                  <Text
+                    numberOfLines={1}
+                    className={`font-number text-[15px] tabular-nums ${wrong.has(of.id) ? 'text-rust' : 'text-ink'}`}
+                  >
+                    {of.reference ? `(${text})` : text}
+                  </Text>
+                </Pressable>
+              );
+            })}
           </View>
           {lens ? <Lens at={lens} view={view} outline={outline} shown={shown} studied={studied} /> : null}
           <Pressable
@@ -333,7 +338,7 @@ function Lens({
 const NOTHING: Picked = { points: new Set(), curves: new Set() };
 
 /** Points that a hand has to do with: middles of arcs only say on which side these lie. */
-function drawnPoints(outline: DrawnOutline, { points }: SolvedDrawing): (readonly [string, Place])[] {
+export function drawnPoints(outline: DrawnOutline, { points }: SolvedDrawing): (readonly [string, Place])[] {
   const vias = new Set(outline.curves.flatMap((curve) => (curve.kind === 'arc' ? [curve.via] : [])));
   const others = new Set(
     outline.curves.flatMap((curve) =>

@@ -25,8 +25,9 @@ import { PadHost } from '../../shared/pad/PadHost';
 import type { Hit } from './boardView';
 import { DimensionSheet } from './DimensionSheet';
 import { DrawBar } from './DrawBar';
-import { OutlineBoard } from './OutlineBoard';
+import { drawnPoints, OutlineBoard } from './OutlineBoard';
 import { PickedBar, type PickedThings } from './PickedBar';
+import { PickByName } from './PickByName';
 import { useDrawing, type Drawing } from './useDrawing';
 import { useLines } from './useLines';
 
@@ -238,6 +239,16 @@ function OutlineEditor({ drawing }: { drawing: Drawing }) {
             ) : null}
           </>
         )}
+        {taken || lines.tool !== null || outline.curves.length === 0 ? null : (
+          <PickByName
+            drawing={{ points: pickable(outline, studied), curves: studied.curves }}
+            picked={picked}
+            onPick={(hit) => {
+              setRelation(null);
+              setPicked(toggled(picked, hit));
+            }}
+          />
+        )}
       </ScrollView>
       {sizing ? (
         <DimensionSheet
@@ -258,6 +269,9 @@ function OutlineEditor({ drawing }: { drawing: Drawing }) {
     </View>
   );
 }
+
+/** Points that a hand has to do with. */
+const pickable = (outline: DrawnOutline, studied: StudiedDrawing) => new Map(drawnPoints(outline, studied));
 
 /** What a dimension comes to, whether it stands or not. */
 function measuredOf(drawing: Drawing, dimension: Dimension | DimensionOffer): number {

@@ -66,15 +66,13 @@ function offOf(
     // Signs stand before the middle of a line, where its size has its chip and a finger picks it.
     const at: Place = curve.kind === 'line' && px < 0 ? share(curve.from, curve.to, SIGN_SHARE) : half;
     const [x, y] = toPx(view, at);
-    return [x + px * square[0], y - px * square[1]];
+    return [x + reach(px, square[0]) * square[0], y - reach(px, square[0]) * square[1]];
   };
   const half = (a: Place, b: Place): Place => {
     const [p, q] = [toPx(view, a), toPx(view, b)];
     const length = Math.hypot(q[0] - p[0], q[1] - p[1]) || 1;
-    return [
-      (p[0] + q[0]) / 2 + (px * (q[1] - p[1])) / length,
-      (p[1] + q[1]) / 2 - (px * (q[0] - p[0])) / length,
-    ];
+    const [nx, ny] = [(q[1] - p[1]) / length, -(q[0] - p[0]) / length];
+    return [(p[0] + q[0]) / 2 + reach(px, nx) * nx, (p[1] + q[1]) / 2 + reach(px, nx) * ny];
   };
   if ('curves' in one) return beside(one.kind === 'angle' ? one.curves[1] : one.curves[0]);
   if (one.kind === 'fromLine' || one.kind === 'across') {
@@ -96,6 +94,9 @@ function offOf(
   const [x, y] = toPx(view, at);
   return [x - SIGN_OFF, y + SIGN_OFF];
 }
+
+/** A chip is wider than it is high: beside something upright it stands further off. */
+const reach = (px: number, across: number) => (px > 0 ? px + 18 * Math.abs(across) : px);
 
 /** Where a point square to a line meets it. */
 export function footOn([x, y]: Place, [ax, ay]: Place, [bx, by]: Place): Place {

@@ -43,6 +43,8 @@ export const OUTLINE: Sentences<OutlineFault> = {
     `Curve ${place} is an arc whose three points are in line. Move the middle one, or draw a line there.`,
   'outline.onlyHelpers': () =>
     'This outline has construction lines alone. Draw what goes round it, or make one of them part of it.',
+  'outline.bandHasHoles': () =>
+    'A band is drawn by one loop: there are holes in this outline. Take them away, or cut them in a step of their own.',
   'outline.nothingDrawn': () => 'Nothing is drawn yet. Open the drawing and draw the outline.',
   'outline.contradicts': ({ tags }) =>
     tags.length === 0

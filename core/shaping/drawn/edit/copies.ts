@@ -5,7 +5,7 @@ import type { SolvedDrawing } from '../solveDrawn';
 import { withCurve, withNames, withPoint, withRelation } from './names';
 
 /** A copy that comes this near to a point that is there already is joined to it, as a share of the outline. */
-const JOINS_SHARE = 0.04;
+const JOINS_SHARE = 0.08;
 
 /** How large an outline is, mm. */
 export function spanOf({ points }: Pick<SolvedDrawing, 'points'>): number {

@@ -114,10 +114,13 @@ const draftParts = ({ draft, bothWays }: StepOf<'extrude'>): SentencePart[] =>
       ];
 
 /** Finer points that the outline of a raised step has not yet. */
-const outlineOptions = ({ outline, draft }: StepOf<'extrude'>): Option[] =>
-  outline.shape === 'gear' && outline.side === 'outside' && !outline.rim && draft === undefined
+function outlineOptions({ outline, draft }: StepOf<'extrude'>): Option[] {
+  if (outline.shape === 'drawn' && !outline.band && outline.curves.length > 0)
+    return [{ word: 'Make its outline a band', patch: { 'outline.band': numberValue(5) } }];
+  return outline.shape === 'gear' && outline.side === 'outside' && !outline.rim && draft === undefined
     ? [{ word: 'Ease its rim', patch: { 'outline.rim': numberValue(0.5) } }]
     : [];
+}
 
 const hasEasedRim = ({ outline }: StepOf<'extrude'>): boolean =>
   outline.shape === 'gear' && outline.side === 'outside' && outline.rim !== undefined;

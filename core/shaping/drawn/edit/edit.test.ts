@@ -1,0 +1,251 @@
+import { numberValue, type DrawnOutline } from '@core/foundations/fields';
+import { regionArea } from '@core/shaping/outline';
+import { drawnRegion } from '@core/shaping/outline/drawn';
+
+import { drawnInput, isMet, solveDrawn, studyDrawn, type DrawnData } from '..';
+import {
+  cornerOfArc,
+  looksOf,
+  offersFor,
+  scaledBy,
+  turnedOver,
+  withCurve,
+  withDimension,
+  withMirrored,
+  withoutCurves,
+  withPlaces,
+  withPoint,
+  withRelation,
+  withRepeatedRound,
+  withRoundedCorner,
+  withSharpCorner,
+} from '.';
+
+/** Every number of these outlines is typed. */
+const lengthsOf = (outline: DrawnOutline) => {
+  const found: Record<string, { what: 'measure'; tag: null; mm: number }> = {};
+  const look = (data: object, path: string): void => {
+    for (const [key, inside] of Object.entries(data) as [string, unknown][]) {
+      if (typeof inside !== 'object' || inside === null) continue;
+      if ('mm' in inside) found[path + key] = { what: 'measure', tag: null, mm: inside.mm as number };
+      else look(inside, `${path}${key}.`);
+    }
+  };
+  look(outline, '');
+  return found;
+};
+const inputOf = (outline: DrawnOutline) => {
+  const lengths = lengthsOf(outline);
+  return drawnInput(outline as DrawnData, (path) => new Map(Object.entries(lengths)).get(path));
+};
+const solved = (outline: DrawnOutline) => solveDrawn(inputOf(outline));
+const studied = (outline: DrawnOutline) => studyDrawn(inputOf(outline));
+const areaOf = (outline: DrawnOutline) => {
+  const region = drawnRegion(outline as DrawnData, lengthsOf(outline));
+  if (!region.ok) throw new Error(JSON.stringify(region.fault));
+  return regionArea(region.value);
+};
+const EMPTY: DrawnOutline = {
+  shape: 'drawn',
+  points: [{ id: 'O', x: numberValue(0), y: numberValue(0) }],
+  curves: [],
+  relations: [{ kind: 'fixed', id: 'r1', point: 'O' }],
+};
+/** Lines from point to point, and back to the first. */
+function closedLines(outline: DrawnOutline, places: readonly (readonly [number, number])[]) {
+  let next = outline;
+  const points = places.map((place) => {
+    const [added, id] = withPoint(next, place);
+    next = added;
+    return id;
+  });
+  const curves = points.map((from, index) => {
+    const [added, id] = withCurve(next, { kind: 'line', from, to: points[(index + 1) % points.length]! });
+    next = added;
+    return id;
+  });
+  return { outline: next, points, curves };
+}
+const length = (outline: DrawnOutline, points: [string, string], mm: number) =>
+  withDimension(outline, { kind: 'distance', points, value: numberValue(mm) })[0];
+
+/** A plate of 40 by 20 that a hand drew. */
+function plate() {
+  const { outline, points, curves } = closedLines(EMPTY, [
+    [0, 0],
+    [38, 1],
+    [41, 22],
+    [-1, 19],
+  ]);
+  const [a, b, c, d] = points as [string, string, string, string];
+  let next = withRelation(outline, { kind: 'coincident', points: ['O', a] });
+  next = withRelation(next, { kind: 'level', points: [a, b] });
+  next = withRelation(next, { kind: 'upright', points: [b, c] });
+  next = withRelation(next, { kind: 'parallel', curves: [curves[0]!, curves[2]!] });
+  next = withRelation(next, { kind: 'upright', points: [d, a] });
+  next = length(next, [a, b], 40);
+  next = length(next, [b, c], 20);
+  return { outline: withPlaces(next, solved(next)), points, curves };
+}
+
+describe('a rounded corner', () => {
+  test('keeps all that was said of the sharp one, and comes back as it was', () => {
+    const { outline, points } = plate();
+    expect(areaOf(outline)).toBeCloseTo(800, 5);
+    const rounded = withRoundedCorner(outline, solved(outline), points[2]!, 4, numberValue(4))!;
+    const now = studied(rounded);
+    expect(now.conflict).toEqual([]);
+    expect(now.freedom.waysLeft).toBe(0);
+    // r² (1 − π/4) is gone.
+    expect(areaOf(rounded)).toBeCloseTo(800 - 16 * (1 - Math.PI / 4), 5);
+    // The sharp corner is where it was: the length to it still holds, also when it changes.
+    expect(now.points.get(points[2]!)![0]).toBeCloseTo(40, 6);
+    const longer: DrawnOutline = {
+      ...rounded,
+      dimensions: rounded.dimensions!.map((one, index) =>
+        index === 0 && one.kind === 'distance' ? { ...one, value: numberValue(55) } : one,
+      ),
+    };
+    expect(isMet(solved(longer))).toBe(true);
+    expect(areaOf(longer)).toBeCloseTo(1100 - 16 * (1 - Math.PI / 4), 4);
+    const arc = rounded.curves.at(-1)!.id!;
+    expect(cornerOfArc(rounded, arc)).toBe(points[2]);
+    const sharp = withSharpCorner(rounded, arc)!;
+    expect(sharp.relations).toEqual(outline.relations);
+    expect(sharp.dimensions).toEqual(outline.dimensions);
+    expect(areaOf(sharp)).toBeCloseTo(800, 5);
+  });
+
+  test('all four, one after another', () => {
+    let { outline } = plate();
+    const { points } = plate();
+    for (const point of points) {
+      outline = withRoundedCorner(outline, solved(outline), point, 3, numberValue(3))!;
+      outline = withPlaces(outline, solved(outline));
+    }
+    expect(studied(outline).freedom.waysLeft).toBe(0);
+    expect(areaOf(outline)).toBeCloseTo(800 - (4 - Math.PI) * 9, 4);
+  });
+
+  test('is refused where there is no room, or no corner of two lines', () => {
+    const { outline, points } = plate();
+    expect(withRoundedCorner(outline, solved(outline), points[2]!, 25, numberValue(25))).toBeNull();
+    expect(withRoundedCorner(outline, solved(outline), 'O', 2, numberValue(2))).toBeNull();
+    expect(withSharpCorner(outline, outline.curves[0]!.id!)).toBeNull();
+  });
+});
+
+test('an arc of measured rise, repeated three times round a point, is a closed grip of which each arm is alike', () => {
+  const [one, a] = withPoint(EMPTY, [30, 1]);
+  const [two, b] = withPoint(one, [-14, 27]);
+  const [three, via] = withPoint(two, [14, 24]);
+  let [next, arc] = withCurve(three, { kind: 'arc', from: a, via, to: b });
+  next = withRepeatedRound(next, solved(next), new Set([arc]), 'O', 3);
+  // Three arcs and no points but O, three ends and three middles: the ends are joined.
+  expect(next.curves).toHaveLength(3);
+  expect(next.points).toHaveLength(7);
+  next = withRelation(next, { kind: 'level', points: ['O', a] });
+  next = length(next, ['O', a], 32);
+  next = withDimension(next, { kind: 'rise', curve: arc, value: numberValue(9) })[0];
+  const now = studied(next);
+  expect(now.conflict).toEqual([]);
+  expect(now.freedom.waysLeft).toBe(0);
+  expect(now.freedom.oneTooMany.size).toBe(0);
+  // A triangle of side 32√3 with a segment of rise 9 over each side.
+  const side = 32 * Math.sqrt(3);
+  const radius = ((side * side) / 4 + 81) / 18;
+  const sweep = 2 * Math.asin(side / 2 / radius);
+  const expected = (Math.sqrt(3) / 4) * side * side + 3 * ((radius * radius) / 2) * (sweep - Math.sin(sweep));
+  expect(areaOf(next) / expected).toBeCloseTo(1, 8);
+});
+
+test('what is mirrored follows what it mirrors, and ends on the line are shared', () => {
+  const [one, a] = withPoint(EMPTY, [0, 0]);
+  const [two, b] = withPoint(one, [0, 30]);
+  let [next, axis] = withCurve(two, { kind: 'line', from: a, to: b, helper: true });
+  const [three, c] = withPoint(next, [12, 0]);
+  const [four, d] = withPoint(three, [15, 28]);
+  next = four;
+  const drawn = new Set<string>();
+  for (const [from, to] of [
+    [a, c],
+    [c, d],
+    [d, b],
+  ] as const) {
+    const [added, id] = withCurve(next, { kind: 'line', from, to });
+    next = added;
+    drawn.add(id);
+  }
+  next = withRelation(next, { kind: 'upright', points: [a, b] });
+  next = withRelation(next, { kind: 'coincident', points: ['O', a] });
+  next = withMirrored(next, solved(next), drawn, axis)!;
+  expect(next.curves).toHaveLength(7);
+  expect(next.points).toHaveLength(7);
+  next = withDimension(next, { kind: 'across', point: d, curve: axis, value: numberValue(44) })[0];
+  const now = solved(next);
+  expect(isMet(now)).toBe(true);
+  const copies = [...now.points].filter(([id]) => !['O', a, b, c, d].includes(id)).map(([, at]) => at);
+  expect(copies.some(([x]) => Math.abs(x + 22) < 1e-5)).toBe(true);
+  expect(withMirrored(next, now, new Set([axis]), axis)).toBeNull();
+});
+
+test('a first size makes all of a sketch larger or smaller, and leaves its form', () => {
+  const { outline } = closedLines(EMPTY, [
+    [0, 0],
+    [400, 0],
+    [300, 200],
+  ]);
+  const scaled = scaledBy(outline, 0.1);
+  expect(areaOf(scaled)).toBeCloseTo(areaOf(outline) / 100, 6);
+});
+
+test('turned over, an outline is its mirror image and still holds', () => {
+  const { outline, points } = plate();
+  const over = turnedOver(outline)!;
+  expect(isMet(solved(over))).toBe(true);
+  expect(solved(over).points.get(points[1]!)![0]).toBeCloseTo(-40, 6);
+  expect(areaOf(over)).toBeCloseTo(800, 5);
+});
+
+test('a curve that goes takes along what was said of it', () => {
+  const { outline, points, curves } = plate();
+  const less = withoutCurves(outline, new Set([curves[2]!]));
+  expect(less.curves).toHaveLength(3);
+  expect(less.points).toHaveLength(5);
+  expect(less.relations.some((one) => 'curves' in one)).toBe(false);
+  expect(less.dimensions).toHaveLength(2);
+  const none = withoutCurves(outline, new Set(curves));
+  expect(none.points.map(({ id }) => id)).toEqual(['O']);
+  expect(none.relations.map(({ kind }) => kind)).toEqual(['fixed']);
+  expect(none.dimensions).toEqual([]);
+  expect(points).toHaveLength(4);
+});
+
+test('what a line looks like, and what can be said of what is picked', () => {
+  const { outline, curves, points } = closedLines(EMPTY, [
+    [0, 0],
+    [40, 2],
+    [41, 30],
+  ]);
+  const now = solved(outline);
+  expect(looksOf(now, outline, curves[0]!)).toEqual([{ kind: 'level', points: [points[0], points[1]] }]);
+  expect(looksOf(now, outline, curves[1]!)[0]).toMatchObject({ kind: 'upright' });
+  expect(looksOf(now, outline, curves[2]!)).toEqual([]);
+  const kinds = (offered: ReturnType<typeof offersFor>) =>
+    [...offered.relations, ...offered.dimensions].map(({ kind }) => kind);
+  expect(kinds(offersFor(now, outline, [], [curves[0]!, curves[1]!]))).toEqual([
+    'parallel',
+    'square',
+    'equal',
+    'collinear',
+    'angle',
+    'fromLine',
+  ]);
+  expect(kinds(offersFor(now, outline, [points[0]!], [curves[1]!]))).toEqual([
+    'onCurve',
+    'midpoint',
+    'fromLine',
+    'across',
+  ]);
+  expect(kinds(offersFor(now, outline, [], []))).toEqual([]);
+});

@@ -1,0 +1,126 @@
+import { evaluateRepair } from '@core/fitting/fit';
+import type { DrawnOutline } from '@core/foundations/fields';
+import { numberValue, sizeValue, type Repair, type Step } from '@core/record/model';
+import { drawnInput, solveDrawn, type DrawnData } from '@core/shaping/drawn';
+import { drawnFromCurves, withDimension, withRelation, withRoundedCorner } from '@core/shaping/drawn/edit';
+import type { Kernel } from '@core/shaping/kernel';
+import { eachOutlineNumber } from '@core/shaping/part';
+import { testKernel } from '@core/testing/kernel';
+import { RepairDraft } from '@core/testing/repairDraft';
+
+import { BodyBuilder } from './bodyBuilder';
+
+let kernel: Kernel;
+beforeAll(async () => {
+  kernel = await testKernel();
+});
+
+const raised = (outline: DrawnOutline, more: object = {}): Step =>
+  ({
+    id: 'raise',
+    kind: 'extrude',
+    effect: 'add',
+    outline,
+    turn: 0,
+    height: numberValue(4),
+    on: 'bottom',
+    x: numberValue(0),
+    y: numberValue(0),
+    ...more,
+  }) as Step;
+
+function build(repair: Repair) {
+  const builder = new BodyBuilder(kernel);
+  const built = builder.build(repair.bodies[0]!, evaluateRepair(repair));
+  const found = {
+    faults: built.steps.flatMap((step) => (step.state === 'failed' ? [step.fault] : [])),
+    volume: built.check?.volumeMm3 ?? 0,
+    closed: built.check?.closed ?? false,
+    tags: (built.solid?.tagList() ?? []).map((tag) => tag.split(':').at(-1)!).sort(),
+  };
+  builder.dispose();
+  return found;
+}
+const of = (...steps: Step[]) => new RepairDraft('Test piece').body('body', 'Body', steps).repair;
+
+/** A lever, roughly 60 long: its corners at hand. */
+const lever = () =>
+  drawnFromCurves([
+    { kind: 'line', from: [0, 0], to: [58, 1] },
+    { kind: 'line', from: [58, 1], to: [61, 12] },
+    { kind: 'line', from: [61, 12], to: [-1, 14] },
+    { kind: 'line', from: [-1, 14], to: [0, 0] },
+  ]);
+
+/** ... as a plate whose length is a size. */
+function sized(length: DrawnOutline['points'][number]['x']) {
+  let outline = lever();
+  const [a, b, c, d] = outline.points.map(({ id }) => id) as [string, string, string, string];
+  outline = withRelation(outline, { kind: 'fixed', point: a });
+  outline = withRelation(outline, { kind: 'level', points: [a, b] });
+  outline = withRelation(outline, { kind: 'upright', points: [b, c] });
+  outline = withRelation(outline, { kind: 'level', points: [c, d] });
+  outline = withRelation(outline, { kind: 'upright', points: [d, a] });
+  [outline] = withDimension(outline, { kind: 'distance', points: [a, b], value: length });
+  [outline] = withDimension(outline, { kind: 'distance', points: [b, c], value: numberValue(10) });
+  return { outline, corner: c };
+}
+
+test('a drawn outline is raised where its relations and sizes put it, and follows a size', () => {
+  const draft = (mm: number) => {
+    const begun = new RepairDraft('Test piece').chosen('L', 'Length', mm);
+    const { id } = begun.repair.sizes[0]!;
+    return begun.body('body', 'Body', [raised(sized(sizeValue(id)).outline)]).repair;
+  };
+  expect(build(draft(60))).toMatchObject({ faults: [], closed: true, volume: expect.closeTo(2400, 4) });
+  expect(build(draft(85)).volume).toBeCloseTo(85 * 10 * 4, 4);
+});
+
+test('a rounded corner leaves the other faces their names, so that what was picked is still found', () => {
+  const { outline, corner } = sized(numberValue(60));
+  const before = build(of(raised(outline)));
+  const lengths = eachOutlineNumber(outline, evaluateRepair(of()));
+  const input = drawnInput(outline as DrawnData, (path) => {
+    const found = new Map(Object.entries(lengths)).get(path);
+    return found?.ok ? found.value : undefined;
+  });
+  const rounded = withRoundedCorner(outline, solveDrawn(input), corner, 3, numberValue(3))!;
+  const after = build(of(raised(rounded)));
+  expect(after.faults).toEqual([]);
+  expect(after.volume).toBeCloseTo(4 * (600 - 9 * (1 - Math.PI / 4)), 4);
+  expect(after.tags.filter((tag) => before.tags.includes(tag))).toEqual(before.tags);
+  expect(after.tags).toHaveLength(before.tags.length + 1);
+});
+
+test('a band is what lies between what is drawn and the same moved in', () => {
+  const { outline } = sized(numberValue(60));
+  const band = build(of(raised({ ...outline, band: numberValue(2) })));
+  expect(band).toMatchObject({ faults: [], closed: true });
+  expect(band.volume).toBeCloseTo(4 * (600 - 56 * 6), 4);
+  expect(band.tags.filter((tag) => tag.startsWith('inner-'))).toHaveLength(4);
+  const wide = build(of(raised({ ...outline, band: numberValue(6) })));
+  expect(wide.faults).toMatchObject([{ code: 'outline.offsetTooFar' }]);
+});
+
+test('what can’t be built says why', () => {
+  const { outline } = sized(numberValue(60));
+  const [a, b] = outline.points.map(({ id }) => id) as [string, string];
+  const [twice] = withDimension(outline, { kind: 'distance', points: [a, b], value: numberValue(50) });
+  expect(build(of(raised(twice))).faults).toMatchObject([{ code: 'outline.contradicts' }]);
+  expect(build(of(raised({ ...outline, curves: [] }))).faults).toMatchObject([
+    { code: 'outline.nothingDrawn' },
+  ]);
+  const helpers = {
+    ...outline,
+    curves: outline.curves.map((curve) => ({ ...curve, helper: true as const })),
+  };
+  expect(build(of(raised(helpers))).faults).toMatchObject([{ code: 'outline.onlyHelpers' }]);
+  const lost = withRelation(outline, { kind: 'parallel', curves: ['c1', 'c9'] });
+  expect(build(of(raised(lost))).faults).toMatchObject([{ code: 'outline.relationMisused', why: 'gone' }]);
+  const flat = drawnFromCurves([
+    { kind: 'arc', from: [0, 0], via: [5, 0], to: [10, 0] },
+    { kind: 'line', from: [10, 0], to: [0, 8] },
+    { kind: 'line', from: [0, 8], to: [0, 0] },
+  ]);
+  expect(build(of(raised(flat))).faults).toMatchObject([{ code: 'outline.arcStraight' }]);
+});

@@ -1,0 +1,173 @@
+import type { Page } from '@playwright/test';
+
+import { expect, test } from './support/workshop';
+import { partIsBuilt } from './support/acts';
+
+type At = readonly [x: number, y: number];
+
+/** Where the points of the drawing are on the screen, in the order of their names. */
+const pointsOn = (page: Page): Promise<[number, number][]> =>
+  page.locator('svg[aria-label^="Outline of"] circle').evaluateAll((all) =>
+    all.map((circle): [number, number] => {
+      const { x, y, width, height } = circle.getBoundingClientRect();
+      return [x + width / 2, y + height / 2];
+    }),
+  );
+const between = ([ax, ay]: At, [bx, by]: At, share = 0.5): At => [
+  ax + share * (bx - ax),
+  ay + share * (by - ay),
+];
+const tap = ({ touchscreen }: Page, [x, y]: At) => touchscreen.tap(x, y);
+
+/** A new step whose outline is drawn by hand, its board open. */
+async function openBoard(page: Page, address: string, id: string): Promise<void> {
+  await page.goto(`${address}/repair/${id}/shape`);
+  await partIsBuilt(page);
+  await page.getByRole('button', { name: 'Add a step', exact: true }).click();
+  await page.getByRole('button', { name: /^Raise or cut/ }).click();
+  await page.getByRole('button', { name: 'the outline: a circle' }).click();
+  await page.getByRole('button', { name: 'an outline drawn by hand', exact: true }).click();
+  await page
+    .getByRole('button', { name: /^drawing: / })
+    .last()
+    .click();
+}
+
+async function give(page: Page, size: string, number: string): Promise<void> {
+  await page.getByRole('button', { name: size, exact: true }).click();
+  await page.getByLabel(/^Type a number/).fill(number);
+  await page.getByRole('button', { name: 'Use this number' }).first().click();
+  await expect(page.getByLabel(/^Type a number/)).toBeHidden();
+}
+
+test('a lever is drawn roughly, related, sized and rounded, raised, and one size changed late', async ({
+  page,
+  workshop,
+}) => {
+  const id = await workshop.open('locker-hinge-plate');
+  await openBoard(page, workshop.address, id);
+  await page.getByRole('button', { name: 'Lines', exact: true }).click();
+  const board = page.getByRole('group', { name: /^Drawing board/ });
+  const box = (await board.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2 - 40];
+  const corners: At[] = [
+    [x - 100, y],
+    [x + 90, y + 12],
+    [x + 96, y - 60],
+    [x - 92, y - 54],
+  ];
+  for (const [index, corner] of [...corners, corners[0]!].entries()) {
+    await tap(page, corner);
+    if (index > 0)
+      await expect(
+        page.getByRole('img', { name: `Outline of ${index} ${index === 1 ? 'curve' : 'curves'}` }),
+      ).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Stop' }).click();
+  const status = page.getByRole('main').getByRole('status');
+  await expect(status).toContainText('can still change in 5 ways');
+
+  const relate = async (share: [number, number], relation: string) => {
+    const points = await pointsOn(page);
+    await tap(page, between(points[share[0]]!, points[share[1]]!, 0.7));
+    await page.getByRole('button', { name: relation, exact: true }).click();
+    await expect(page.getByRole('button', { name: 'Pick nothing' })).toBeHidden();
+  };
+  // The first point is where the outline begins; the corners come after it.
+  await relate([1, 2], 'Level');
+  await relate([2, 3], 'Upright');
+  await relate([3, 4], 'Level');
+  await relate([4, 1], 'Upright');
+  await expect(status).toContainText('can still change in 2 ways');
+  const size = async (share: [number, number], number: string) => {
+    const points = await pointsOn(page);
+    await tap(page, between(points[share[0]]!, points[share[1]]!, 0.7));
+    await give(page, 'Length', number);
+    await page.getByRole('button', { name: 'Show all of the drawing' }).click();
+  };
+  await size([1, 2], '30');
+  await size([2, 3], '12');
+  await expect(status).toContainText('Its form is settled');
+  // One that contradicts is told before it is kept.
+  const points = await pointsOn(page);
+  await tap(page, between(points[3]!, points[4]!, 0.7));
+  await page.getByRole('button', { name: 'Length', exact: true }).click();
+  await page.getByLabel(/^Type a number/).fill('31');
+  await page.getByRole('button', { name: 'Use this number' }).first().click();
+  await expect(page.getByText(/can’t all hold/)).toBeVisible();
+  await page.getByRole('button', { name: 'Let it only report' }).click();
+  await expect(page.getByRole('button', { name: /^Length: 30.00 mm, only reported/ })).toBeVisible();
+
+  await tap(page, (await pointsOn(page))[3]!);
+  await page.getByRole('button', { name: 'Round the corner' }).click();
+  await expect(page.getByRole('button', { name: /^Radius: / })).toBeVisible();
+  await page.getByRole('button', { name: /^Radius: / }).click();
+  await page.getByLabel(/^Type a number/).fill('4');
+  await page.getByRole('button', { name: 'Use this number' }).first().click();
+  await expect(page.getByRole('button', { name: 'Radius: 4.00 mm' })).toBeVisible();
+  await expect(status).toContainText('Its form is settled');
+  await page.getByRole('button', { name: 'Done' }).click();
+
+  // It is cut out of the plate; made longer late, it takes away more.
+  const step = page.getByRole('listitem').last();
+  await expect(step).toContainText('5 curves');
+  const findings = page.getByRole('group', { name: 'Findings' });
+  const weight = async () => Number(/([\d.]+) g/.exec(await findings.innerText())![1]);
+  await step.getByRole('button', { name: 'what it does: Cut out' }).click();
+  await page.getByRole('button', { name: 'Raise', exact: true }).click();
+  await step.getByRole('button', { name: /^how far it goes/ }).click();
+  await page.getByRole('button', { name: 'high', exact: true }).click();
+  await partIsBuilt(page);
+  const before = await weight();
+  await step.getByRole('button', { name: /^drawing: / }).click();
+  await page.getByRole('button', { name: 'Length: 30.00 mm', exact: true }).click();
+  await page.getByLabel(/^Type a number/).fill('40');
+  await page.getByRole('button', { name: 'Use this number' }).first().click();
+  await expect(page.getByRole('button', { name: 'Length: 40.00 mm', exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Radius: 4.00 mm' })).toBeVisible();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect.poll(weight, { timeout: 30_000 }).toBeGreaterThan(before);
+});
+
+test.describe('on a wide screen', () => {
+  test.use({ viewport: { width: 1280, height: 800 }, hasTouch: false, isMobile: false });
+
+  test('an outline is drawn by numbers and by names, without a pointer', async ({ page, workshop }) => {
+    const id = await workshop.open('locker-hinge-plate');
+    await openBoard(page, workshop.address, id);
+    const press = async (name: string) => {
+      await page.getByRole('button', { name, exact: true }).focus();
+      await page.keyboard.press('Enter');
+    };
+    await press('Lines');
+    const where = page.getByLabel(/^Or where to/);
+    for (const [index, typed] of ['0, 0', '40 at 0', '0, 20', '40 at 180'].entries()) {
+      await where.focus();
+      await page.keyboard.type(typed);
+      await page.keyboard.press('Enter');
+      await expect(where).toHaveValue('');
+      if (index > 0)
+        await expect(
+          page.getByRole('img', { name: `Outline of ${index} ${index === 1 ? 'curve' : 'curves'}` }),
+        ).toBeVisible();
+    }
+    await where.focus();
+    await page.keyboard.type('so far');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(/^Type a length and an angle/)).toBeVisible();
+    await press('Stop');
+    await press('Pick by name');
+    await press('Line 1');
+    await press('Line 3');
+    await press('Parallel');
+    await expect(page.getByRole('button', { name: 'Relation: Parallel' })).toBeVisible();
+    await press('Line 1');
+    await press('Length');
+    await page.getByLabel(/^Type a number/).selectText();
+    await page.keyboard.type('25');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('button', { name: 'Length: 25.00 mm' })).toBeVisible();
+    await page.keyboard.press('Control+z');
+    await expect(page.getByRole('button', { name: 'Length: 25.00 mm' })).toBeHidden();
+  });
+});

@@ -1,0 +1,68 @@
+import { useState } from 'react';
+import { Pressable, Text, View } from 'react-native';
+
+import type { SolvedDrawing } from '@core/shaping/drawn';
+
+import { Button } from '../../shared/Button';
+import type { Hit } from './boardView';
+import type { PickedThings } from './PickedBar';
+
+const WORDS = {
+  line: 'Line',
+  arc: 'Arc',
+  circle: 'Circle',
+  ellipse: 'Ellipse',
+  spline: 'Smooth curve',
+} as const;
+
+/** Everything that can be picked, by name: for a keyboard, and for what is too small to be tapped. */
+export function PickByName({
+  drawing,
+  picked,
+  onPick,
+}: {
+  drawing: Pick<SolvedDrawing, 'points' | 'curves'>;
+  picked: PickedThings;
+  onPick(hit: NonNullable<Hit>): void;
+}) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <View className="gap-1.5 px-3 pb-1.5">
+      <Button label={isOpen ? 'Hide the names' : 'Pick by name'} onPress={() => setOpen(!isOpen)} />
+      {isOpen ? (
+        <View role="group" aria-label="Curves and points" className="flex-row flex-wrap gap-1">
+          {drawing.curves.map(({ id, kind }, index) => (
+            <Name
+              key={`curve ${id}`}
+              label={`${WORDS[kind]} ${index + 1}`}
+              isPicked={picked.curves.has(id)}
+              onPress={() => onPick({ curve: id })}
+            />
+          ))}
+          {[...drawing.points.keys()].map((id) => (
+            <Name
+              key={`point ${id}`}
+              label={`Point ${id}`}
+              isPicked={picked.points.has(id)}
+              onPress={() => onPick({ point: id })}
+            />
+          ))}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+function Name({ label, isPicked, onPress }: { label: string; isPicked: boolean; onPress(): void }) {
+  return (
+    <Pressable
+      accessibilityRole="button"
+      accessibilityLabel={label}
+      aria-pressed={isPicked}
+      onPress={onPress}
+      className={`min-h-[44px] justify-center rounded border px-2.5 ${isPicked ? 'border-green bg-green-soft' : 'border-rule bg-card'}`}
+    >
+      <Text className="font-label text-[14px] text-ink">{label}</Text>
+    </Pressable>
+  );
+}
