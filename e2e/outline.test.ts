@@ -13,10 +13,7 @@ const pointsOn = (page: Page): Promise<[number, number][]> =>
       return [x + width / 2, y + height / 2];
     }),
   );
-const between = ([ax, ay]: At, [bx, by]: At, share = 0.5): At => [
-  ax + share * (bx - ax),
-  ay + share * (by - ay),
-];
+const between = ([ax, ay]: At, [bx, by]: At): At => [(ax + bx) / 2, (ay + by) / 2];
 const tap = ({ touchscreen }: Page, [x, y]: At) => touchscreen.tap(x, y);
 
 /** A new step whose outline is drawn by hand, its board open. */
@@ -69,7 +66,7 @@ test('a lever is drawn roughly, related, sized and rounded, raised, and one size
 
   const relate = async (share: [number, number], relation: string) => {
     const points = await pointsOn(page);
-    await tap(page, between(points[share[0]]!, points[share[1]]!, 0.7));
+    await tap(page, between(points[share[0]]!, points[share[1]]!));
     await page.getByRole('button', { name: relation, exact: true }).click();
     await expect(page.getByRole('button', { name: 'Pick nothing' })).toBeHidden();
   };
@@ -81,7 +78,7 @@ test('a lever is drawn roughly, related, sized and rounded, raised, and one size
   await expect(status).toContainText('can still change in 2 ways');
   const size = async (share: [number, number], number: string) => {
     const points = await pointsOn(page);
-    await tap(page, between(points[share[0]]!, points[share[1]]!, 0.7));
+    await tap(page, between(points[share[0]]!, points[share[1]]!));
     await give(page, 'Length', number);
     await page.getByRole('button', { name: 'Show all of the drawing' }).click();
   };
@@ -90,7 +87,7 @@ test('a lever is drawn roughly, related, sized and rounded, raised, and one size
   await expect(status).toContainText('Its form is settled');
   // One that contradicts is told before it is kept.
   const points = await pointsOn(page);
-  await tap(page, between(points[3]!, points[4]!, 0.7));
+  await tap(page, between(points[3]!, points[4]!));
   await page.getByRole('button', { name: 'Length', exact: true }).click();
   await page.getByLabel(/^Type a number/).fill('31');
   await page.getByRole('button', { name: 'Use this number' }).first().click();
@@ -154,7 +151,7 @@ test.describe('on a wide screen', () => {
     await where.focus();
     await page.keyboard.type('so far');
     await page.keyboard.press('Enter');
-    await expect(page.getByText(/^Type a length and an angle/)).toBeVisible();
+    await expect(page.getByText(/Type a length and an angle/)).toBeVisible();
     await press('Stop');
     await press('Pick by name');
     await press('Line 1');

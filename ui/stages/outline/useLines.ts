@@ -1,6 +1,7 @@
 import { useState } from 'react';
 
 import type { DrawnOutline } from '@core/foundations/fields';
+import { isSamePoint } from '@core/foundations/tolerance';
 import { numberValue } from '@core/record/model';
 import { looksOf, withCurve, withPoint, withRelation, type NewRelation } from '@core/shaping/drawn/edit';
 
@@ -138,7 +139,10 @@ export function useLines(drawing: Drawing | null): Lines {
     tap: (hit, at, perPx) => draw(hit, at, perPx * SNAP_PX),
     typed: ([dx, dy]) => {
       const [x, y] = fromAt ?? [0, 0];
-      draw(null, [x + dx, y + dy], 0);
+      const at: Place = [x + dx, y + dy];
+      // A place that is there already is that point.
+      const there = [...(drawing?.studied.points ?? [])].find(([, point]) => isSamePoint(point, at));
+      draw(there ? { point: there[0] } : null, at, 0);
     },
     takeLook: (relation) => {
       if (!drawing) return;
