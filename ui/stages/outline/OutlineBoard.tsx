@@ -1,15 +1,26 @@
 import { useEffect, useRef, useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
-import Svg, { Circle, ClipPath, Defs, G, Line } from 'react-native-svg';
+import Svg, { Circle, ClipPath, Defs, G, Line, Polyline } from 'react-native-svg';
 
 import type { DrawnOutline } from '@core/foundations/fields';
 import { dimensionWord, RELATION_WORDS } from '@core/reporting/wording';
 import type { SolvedDrawing, StudiedDrawing } from '@core/shaping/drawn';
 
 import { colours } from '../../theme/colours';
-import { fitted, hitAt, panned, resized, toMm, toPx, zoomed, type BoardView, type Hit } from './boardView';
+import {
+  fitted,
+  hitAt,
+  panned,
+  pointsAlong,
+  resized,
+  toMm,
+  toPx,
+  zoomed,
+  type BoardView,
+  type Hit,
+} from './boardView';
 import { DrawnCurves, DrawnPoints, OriginCross } from './DrawnCurves';
-import { dimensionMarks, relationMarks } from './marks';
+import { dimensionLines, marksOf, type Marks } from './marks';
 import { RelationSign } from './RelationSign';
 
 type Place = readonly [x: number, y: number];
@@ -59,14 +70,10 @@ export function OutlineBoard({
   const began = useRef<{ at: Place; hit: Hit; moved: boolean } | null>(null);
   const area = useRef<HTMLDivElement | null>(null);
   const points = drawnPoints(outline, shown);
-  const fit = (width: number, height: number) =>
-    setView(
-      fitted(
-        points.map(([, place]) => place),
-        width,
-        height,
-      ),
-    );
+  const fit = (width: number, height: number) => {
+    const places = [...points.map(([, place]) => place), ...shown.curves.flatMap(pointsAlong)];
+    setView(fitted(places, width, height));
+  };
   const count = outline.curves.length;
   // What is drawn first decides how much is seen; later the hand does.
   const seen = useRef(0);
@@ -130,6 +137,7 @@ export function OutlineBoard({
     if (!last.moved) onTap(last.hit, toMm(view, last.at), 1 / view.scale);
     else if (last.hit?.point !== undefined && !isDrawing) onLetGo();
   };
+  const marks: Marks = view ? marksOf(outline, studied, view) : { relations: [], dimensions: [] };
   const wrongCurves = new Set(
     outline.relations.flatMap((one) =>
       wrong.has(one.id) && 'curves' in one
@@ -165,6 +173,16 @@ export function OutlineBoard({
               aria-label={`Outline of ${count} ${count === 1 ? 'curve' : 'curves'}`}
             >
               <OriginCross view={view} />
+              <G stroke={colours.brass.DEFAULT} strokeWidth={0.9} fill="none">
+                {marks.dimensions.flatMap((mark) =>
+                  dimensionLines(mark, outline, studied, view).map((run, index) => (
+                    <Polyline
+                      key={`${mark.of.id} ${index}`}
+                      points={run.map((place) => place.join(',')).join(' ')}
+                    />
+                  )),
+                )}
+              </G>
               <Drawn
                 view={view}
                 outline={outline}
@@ -182,7 +200,7 @@ export function OutlineBoard({
           </div>
           {/* While something is drawn, a tap on a mark is a tap on the board. */}
           <View pointerEvents={isDrawing ? 'none' : 'box-none'} className="absolute inset-0">
-            {relationMarks(outline, studied, view).map(({ of, x, y }) => (
+            {marks.relations.map(({ of, x, y }) => (
               <Pressable
                 key={of.id}
                 accessibilityRole="button"
@@ -199,7 +217,7 @@ export function OutlineBoard({
                 />
               </Pressable>
             ))}
-            {dimensionMarks(outline, studied, view).map(({ of, x, y }) => {
+            {marks.dimensions.map(({ of, x, y }) => {
               const { text, spoken } = textOf(of);
               return (
                 <Pressable

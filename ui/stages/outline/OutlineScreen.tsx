@@ -220,10 +220,14 @@ function OutlineEditor({ drawing }: { drawing: Drawing }) {
             onProblem={setProblem}
           />
         ) : (
-          <>
-            <DrawBar lines={lines} />
-            {lines.tool === null && outline.curves.length > 0 ? (
-              <View className="flex-row px-3 pb-1.5">
+          <DrawBar lines={lines} />
+        )}
+        {taken || lines.tool !== null || outline.curves.length === 0 ? null : (
+          <PickByName
+            drawing={{ points: pickable(outline, studied), curves: studied.curves }}
+            picked={picked}
+            beside={
+              isPicking ? null : (
                 <Button
                   label="Turn it over"
                   onPress={() => {
@@ -235,14 +239,8 @@ function OutlineEditor({ drawing }: { drawing: Drawing }) {
                       );
                   }}
                 />
-              </View>
-            ) : null}
-          </>
-        )}
-        {taken || lines.tool !== null || outline.curves.length === 0 ? null : (
-          <PickByName
-            drawing={{ points: pickable(outline, studied), curves: studied.curves }}
-            picked={picked}
+              )
+            }
             onPick={(hit) => {
               setRelation(null);
               setPicked(toggled(picked, hit));

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Pressable, Text, View } from 'react-native';
 
 import type { SolvedDrawing } from '@core/shaping/drawn';
@@ -20,15 +20,21 @@ export function PickByName({
   drawing,
   picked,
   onPick,
+  beside,
 }: {
   drawing: Pick<SolvedDrawing, 'points' | 'curves'>;
   picked: PickedThings;
   onPick(hit: NonNullable<Hit>): void;
+  /** What else can be done with all of it. */
+  beside?: ReactNode;
 }) {
   const [isOpen, setOpen] = useState(false);
   return (
     <View className="gap-1.5 px-3 pb-1.5">
-      <Button label={isOpen ? 'Hide the names' : 'Pick by name'} onPress={() => setOpen(!isOpen)} />
+      <View className="flex-row gap-1.5">
+        <Button label={isOpen ? 'Hide the names' : 'Pick by name'} onPress={() => setOpen(!isOpen)} />
+        {beside}
+      </View>
       {isOpen ? (
         <View role="group" aria-label="Curves and points" className="flex-row flex-wrap gap-1">
           {drawing.curves.map(({ id, kind }, index) => (
