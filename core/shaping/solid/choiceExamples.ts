@@ -1,4 +1,4 @@
-import { drawnFromCurves } from '@core/shaping/drawn/edit';
+import { drawnFromCurves } from '@core/shaping/drawnEdits';
 import type { Step } from '@core/record/model';
 import { outlineAs, type ChoiceFigure } from '@core/shaping/sentence';
 

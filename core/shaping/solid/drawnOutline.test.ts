@@ -2,7 +2,7 @@ import { evaluateRepair } from '@core/fitting/fit';
 import type { DrawnOutline } from '@core/foundations/fields';
 import { numberValue, sizeValue, type Repair, type Step } from '@core/record/model';
 import { drawnInput, solveDrawn, type DrawnData } from '@core/shaping/drawn';
-import { drawnFromCurves, withDimension, withRelation, withRoundedCorner } from '@core/shaping/drawn/edit';
+import { drawnFromCurves, withDimension, withRelation, withRoundedCorner } from '@core/shaping/drawnEdits';
 import type { Kernel } from '@core/shaping/kernel';
 import { eachOutlineNumber } from '@core/shaping/part';
 import { testKernel } from '@core/testing/kernel';

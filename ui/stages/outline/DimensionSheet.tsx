@@ -6,7 +6,7 @@ import { isNothing } from '@core/foundations/tolerance';
 import { readLengthValue, readPlain } from '@core/shaping/recipe';
 import { showExactly, typedUnitOf } from '@core/foundations/quantity';
 import { dimensionWord } from '@core/reporting/wording';
-import { scaledBy, withDimension, withoutRelations, type DimensionOffer } from '@core/shaping/drawn/edit';
+import { scaledBy, withDimension, withoutRelations, type DimensionOffer } from '@core/shaping/drawnEdits';
 import type { DrawnOutline } from '@core/foundations/fields';
 
 import { lengthOf } from '../../inRepair/labelOf';

@@ -82,6 +82,7 @@ export function OutlineBoard({
     seen.current = count;
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only as curves come and go
   }, [count]);
+  const isMeasured = view !== null;
   const wheel = useRef<(event: WheelEvent) => void>(() => undefined);
   wheel.current = (event) => {
     event.preventDefault();
@@ -92,7 +93,7 @@ export function OutlineBoard({
     const onWheel = (event: WheelEvent) => wheel.current(event);
     element?.addEventListener('wheel', onWheel, { passive: false });
     return () => element?.removeEventListener('wheel', onWheel);
-  }, [view === null]);
+  }, [isMeasured]);
   const placeOn = (event: { clientX: number; clientY: number }): Place => {
     const box = area.current!.getBoundingClientRect();
     return [event.clientX - box.left, event.clientY - box.top];

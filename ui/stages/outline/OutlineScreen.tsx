@@ -11,7 +11,7 @@ import {
   withRelation,
   type DimensionOffer,
   type NewRelation,
-} from '@core/shaping/drawn/edit';
+} from '@core/shaping/drawnEdits';
 import { dimensionWord, drawingFaults, freedomSentence, RELATION_WORDS } from '@core/reporting/wording';
 
 import { HistoryButtons } from '../../inRepair/HistoryButtons';

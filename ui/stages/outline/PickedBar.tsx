@@ -18,7 +18,7 @@ import {
   withSharpCorner,
   type DimensionOffer,
   type NewRelation,
-} from '@core/shaping/drawn/edit';
+} from '@core/shaping/drawnEdits';
 
 import { CountSteps } from '../../shared/CountSteps';
 import { Button } from '../../shared/Button';

@@ -11,7 +11,7 @@ import {
   type DrawnInput,
   type StudiedDrawing,
 } from '@core/shaping/drawn';
-import { withPlaces } from '@core/shaping/drawn/edit';
+import { withPlaces } from '@core/shaping/drawnEdits';
 import { eachOutlineNumber } from '@core/shaping/part';
 import { dataAt, withPatch } from '@core/shaping/recipe';
 import { ownValue } from '@core/foundations/own';

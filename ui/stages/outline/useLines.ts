@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { DrawnOutline } from '@core/foundations/fields';
 import { isSamePoint } from '@core/foundations/tolerance';
 import { numberValue } from '@core/record/model';
-import { looksOf, withCurve, withPoint, withRelation, type NewRelation } from '@core/shaping/drawn/edit';
+import { looksOf, withCurve, withPoint, withRelation, type NewRelation } from '@core/shaping/drawnEdits';
 
 import type { Hit } from './boardView';
 import type { Drawing } from './useDrawing';
@@ -174,7 +174,8 @@ function snappedTo(at: Place, from: Place | undefined, snapMm: number): { at: Pl
 function withRectangle(outline: DrawnOutline, first: string, [ax, ay]: Place, [bx, by]: Place): DrawnOutline {
   const [one, b] = withPoint(outline, [bx, ay]);
   const [two, c] = withPoint(one, [bx, by]);
-  let [next, d] = withPoint(two, [ax, by]);
+  const [three, d] = withPoint(two, [ax, by]);
+  let next = three;
   const corners = [first, b, c, d];
   for (const [index, from] of corners.entries())
     [next] = withCurve(next, { kind: 'line', from, to: corners[(index + 1) % 4]! });

@@ -1,7 +1,6 @@
 import type { DrawnCurve, DrawnOutline, Value } from '@core/foundations/fields';
 
-import { curveName, type Place } from '../input';
-import type { SolvedDrawing } from '../solveDrawn';
+import { curveName, type Place, type SolvedDrawing } from '@core/shaping/drawn';
 import { tidied, withCurve, withDimension, withNames, withPoint, withRelation } from './names';
 
 type Line = Extract<DrawnCurve, { kind: 'line' }> & { id: string };

@@ -1,7 +1,6 @@
 import { numberValue, type DrawnOutline, type Value } from '@core/foundations/fields';
 
-import { curveName, type Place } from '../input';
-import type { SolvedCurve, SolvedDrawing } from '../solveDrawn';
+import { curveName, type Place, type SolvedCurve, type SolvedDrawing } from '@core/shaping/drawn';
 
 /** An outline with what can move written down where it came out, so that it begins there the next time. */
 export function withPlaces(

@@ -1,7 +1,6 @@
 import { numberValue, type DrawnCurve, type DrawnOutline } from '@core/foundations/fields';
 
-import { curveName, pointsOfCurve, type Place } from '../input';
-import { namesIn } from '../system';
+import { curveName, namesIn, type Place, pointsOfCurve } from '@core/shaping/drawn';
 
 /** A name that nothing has yet: a letter and the next number. */
 export function freshName(taken: ReadonlySet<string>, letter: string): string {

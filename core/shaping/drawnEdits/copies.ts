@@ -1,7 +1,6 @@
 import type { DrawnCurve, DrawnOutline } from '@core/foundations/fields';
 
-import { pointsOfCurve, type Place } from '../input';
-import type { SolvedDrawing } from '../solveDrawn';
+import { type Place, pointsOfCurve, type SolvedDrawing } from '@core/shaping/drawn';
 import { withCurve, withNames, withPoint, withRelation } from './names';
 
 /** A copy that comes this near to a point that is there already is joined to it, as a share of the outline. */

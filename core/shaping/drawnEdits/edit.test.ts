@@ -1,8 +1,7 @@
 import { numberValue, type DrawnOutline } from '@core/foundations/fields';
-import { regionArea } from '@core/shaping/outline';
-import { drawnRegion } from '@core/shaping/outline/drawn';
+import { drawnRegion, regionArea } from '@core/shaping/outline';
 
-import { drawnInput, isMet, solveDrawn, studyDrawn, type DrawnData } from '..';
+import { drawnInput, isMet, solveDrawn, studyDrawn, type DrawnData } from '@core/shaping/drawn';
 import {
   cornerOfArc,
   looksOf,
@@ -139,8 +138,8 @@ test('an arc of measured rise, repeated three times round a point, is a closed g
   const [one, a] = withPoint(EMPTY, [30, 1]);
   const [two, b] = withPoint(one, [-14, 27]);
   const [three, via] = withPoint(two, [14, 24]);
-  let [next, arc] = withCurve(three, { kind: 'arc', from: a, via, to: b });
-  next = withRepeatedRound(next, solved(next), new Set([arc]), 'O', 3);
+  const [drawn, arc] = withCurve(three, { kind: 'arc', from: a, via, to: b });
+  let next = withRepeatedRound(drawn, solved(drawn), new Set([arc]), 'O', 3);
   // Three arcs and no points but O, three ends and three middles: the ends are joined.
   expect(next.curves).toHaveLength(3);
   expect(next.points).toHaveLength(7);
@@ -162,10 +161,10 @@ test('an arc of measured rise, repeated three times round a point, is a closed g
 test('what is mirrored follows what it mirrors, and ends on the line are shared', () => {
   const [one, a] = withPoint(EMPTY, [0, 0]);
   const [two, b] = withPoint(one, [0, 30]);
-  let [next, axis] = withCurve(two, { kind: 'line', from: a, to: b, helper: true });
-  const [three, c] = withPoint(next, [12, 0]);
+  const [lined, axis] = withCurve(two, { kind: 'line', from: a, to: b, helper: true });
+  const [three, c] = withPoint(lined, [12, 0]);
   const [four, d] = withPoint(three, [15, 28]);
-  next = four;
+  let next = four;
   const drawn = new Set<string>();
   for (const [from, to] of [
     [a, c],

@@ -1,6 +1,6 @@
 import type { DrawnOutline } from '@core/foundations/fields';
 
-import type { SolvedCurve, SolvedDrawing } from '../solveDrawn';
+import type { SolvedCurve, SolvedDrawing } from '@core/shaping/drawn';
 import type { NewDimension, NewRelation } from './names';
 
 type Unvalued<T> = T extends unknown ? Omit<T, 'value' | 'angle'> : never;
