@@ -11,6 +11,7 @@ import { frameFigures } from './frames';
 import { inHandFigures } from './inHand';
 import { largeJobFigures } from './largeJobs';
 import { layoutFigures } from './layouts';
+import { outlineFigures } from './outlines';
 import { learningFigures } from './learning';
 import { sizeFigures } from './sizes';
 import { manyRepairsFigures } from './manyRepairs';
@@ -31,6 +32,7 @@ async function main(): Promise<void> {
   const groups: Readonly<Record<string, () => Figure[] | Promise<Figure[]>>> = {
     sizes: sizeFigures,
     layouts: layoutFigures,
+    outlines: outlineFigures,
     learning: learningFigures,
     solids: () => solidFigures(demos),
     shapes: shapeFigures,

@@ -33,6 +33,24 @@ function cli(...args: string[]) {
   return { status, stdout, stderr };
 }
 
+test('every drawn outline is solved: one line each, and an SVG at true size', () => {
+  const folder = join(out, 'outlines');
+  const { status, stdout, stderr } = cli('outline', 'demo/repairs/clamp-lamp-lever.json', '--out', folder);
+  expect({ status, stderr }).toEqual({ status: 0, stderr: '' });
+  const lines = stdout.trim().split('\n');
+  expect(lines).toHaveLength(1);
+  const told = JSON.parse(lines[0]!) as Record<string, unknown>;
+  expect(told).toMatchObject({ body: 'Lever', step: 1, waysLeft: 0, conflicts: [], regions: 2 });
+  expect(told.sentence).toBe('Nothing can move any more.');
+  // Measured sizes are more than needed: B + C + F is 70.82 and G 70.85, so each gives a little.
+  const residuals = told.residuals as { id: string; takenMm: number; adjustedMm: number }[];
+  const moved = residuals.reduce((sum, { takenMm, adjustedMm }) => sum + Math.abs(adjustedMm - takenMm), 0);
+  expect(moved).toBeCloseTo(0.03, 3);
+  const [file] = readdirSync(folder);
+  expect(readFileSync(join(folder, file!), 'utf8')).toContain('<svg');
+  expect(cli('outline', 'demo/repairs/easel-foot.json', '--out', folder).stderr).toContain('No step');
+});
+
 test('there are demo repairs to try', () => expect(demos.length).toBeGreaterThanOrEqual(3));
 
 // The others are built by demo/, and all of them in the long run.

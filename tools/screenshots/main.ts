@@ -4,7 +4,6 @@ import { join } from 'node:path';
 
 import type { Page } from '@playwright/test';
 import pino from 'pino';
-import sharp from 'sharp';
 
 import { startServer } from '@server/start';
 
@@ -77,7 +76,6 @@ async function main(): Promise<void> {
   await goTo(phone, 'Brief');
   await shoot(phone, 'brief');
   await goTo(phone, 'Sizes');
-  await shoot(phone, 'sizes');
   await phone.getByRole('button', { name: /^Size A/ }).click();
   await phone.getByLabel('Reading', { exact: true }).fill('38.2');
   await shoot(phone, 'sizes-pad');
@@ -102,12 +100,8 @@ async function main(): Promise<void> {
   await phone.getByRole('button', { name: 'All sizes' }).click();
   await phone.getByRole('button', { name: /^Layouts/ }).click();
   await shoot(phone, 'layout');
-  await goTo(phone, 'Sizes');
-  await phone.getByRole('button', { name: /^Photos/ }).click();
-  await phone.getByLabel('Photo from a file').setInputFiles(await drawnPlate());
-  await phone.getByRole('button', { name: 'Place a tag here' }).click({ position: { x: 108, y: 92 } });
-  await phone.getByRole('dialog').getByRole('button', { name: /^A/ }).click();
-  await shoot(phone, 'photo');
+  await openDrawing(phone, server.address);
+  await shoot(phone, 'outline');
   await phone.goto(`${server.address}/workshop`);
   await phone.getByRole('button', { name: /^For you/ }).click();
   await phone.getByRole('button', { name: /^Machines and what they do/ }).click();
@@ -127,6 +121,8 @@ async function main(): Promise<void> {
   await wide.getByRole('button', { name: 'Cut open' }).click();
   await wide.getByText('mm² cut').waitFor();
   await shoot(wide, 'shape-wide');
+  await openDrawing(wide, server.address);
+  await shoot(wide, 'outline-wide');
 
   await browser.close();
   await server.stop();
@@ -159,17 +155,16 @@ async function shootStarter(
   await shoot(phone, 'measure');
 }
 
-/** Stands for a photo of the demo's plate. */
-async function drawnPlate() {
-  const holes = [
-    [330, 280],
-    [870, 280],
-    [330, 620],
-    [870, 620],
-  ].map(([x, y]) => `<circle cx="${x}" cy="${y}" r="45" fill="#b9a88a"/>`);
-  const drawing = `<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="900"><rect width="1200" height="900" fill="#b9a88a"/><rect x="200" y="150" width="800" height="600" rx="70" fill="#6e6a63"/>${holes.join('')}</svg>`;
-  const buffer = await sharp(Buffer.from(drawing)).jpeg().toBuffer();
-  return { name: 'plate.jpg', mimeType: 'image/jpeg', buffer };
+/** The board of the lever's outline. */
+async function openDrawing(page: Page, address: string): Promise<void> {
+  await page.goto(address);
+  await page.getByRole('link', { name: /^Clamp lamp lever/ }).click();
+  await page
+    .getByRole('navigation')
+    .getByRole('link', { name: /^Shape/ })
+    .click();
+  await page.getByRole('button', { name: /^drawing: / }).click();
+  await page.getByRole('button', { name: 'Lines', exact: true }).waitFor();
 }
 
 main().then(

@@ -9,8 +9,9 @@ export interface Met {
   residuals: Float64Array;
   converged: boolean;
   iterations: number;
-  /** Systems of equations that were solved. */
+  /** Systems of equations that were factorised. */
   solves: number;
+  factored: FactoredSlopes | null;
 }
 
 export interface MeetOptions {
@@ -18,9 +19,21 @@ export interface MeetOptions {
   mobility?: Float64Array;
   /** At most so many steps. */
   most?: number;
+  /** Conditions that are missed by no more are met, mm. */
+  metTo?: number;
+  /** The slopes of a time before, for the same equations nearby: they may serve again. */
+  factored?: FactoredSlopes | null;
+}
+
+/** Slopes of equations, with their system ready to be solved. */
+export interface FactoredSlopes {
+  decomposition: CholeskyDecomposition;
+  holding: readonly (readonly { row: number; slope: number }[])[];
 }
 
 const MOST_ITERATIONS = 50;
+/** Slopes of before are kept while a step leaves no more than this of the squares of what was missed. */
+const CHORD_LEAVES = 0.1;
 /** Steps smaller than this, mm, are none. */
 const SETTLED_MM = 1e-9;
 /** Residuals of conditions below this are nothing, mm. */
@@ -35,17 +48,25 @@ const LEAST_DAMPING = 1e-13;
  * them than unknowns, are no trouble.
  */
 export function meet(equations: readonly Equation[], start: Float64Array, options: MeetOptions = {}): Met {
-  const { most = MOST_ITERATIONS, mobility } = options;
+  const { most = MOST_ITERATIONS, mobility, metTo = MET_MM * 1e-3 } = options;
   const values = Float64Array.from(start);
   let rows = linearise(equations, values);
   let merit = meritOf(equations, rows);
   let damping = LEAST_DAMPING;
+  let factored = options.factored ?? null;
+  let isOld = factored !== null;
   let [iterations, solves, converged] = [0, 0, equations.length === 0];
+  if (!converged && areExact(equations) && areMet(rows, metTo)) converged = true;
   while (!converged && iterations < most) {
     iterations += 1;
-    const step = stepOf(equations, rows, values.length, damping, mobility);
-    solves += 1;
+    if (!factored) {
+      factored = factoredAt(equations, rows, values.length, damping, mobility);
+      isOld = false;
+      solves += 1;
+    }
+    const step = factored && stepBy(factored, rows, mobility);
     if (!step) {
+      factored = null;
       damping = Math.max(damping, 1e-12) * 100;
       continue;
     }
@@ -57,12 +78,20 @@ export function meet(equations: readonly Equation[], start: Float64Array, option
     }
     const next = linearise(equations, tried);
     const nextMerit = meritOf(equations, next);
-    if (nextMerit <= merit * (1 + 1e-9) || largest < SETTLED_MM) {
+    const isBetter = nextMerit <= merit * (1 + 1e-9) || largest < SETTLED_MM;
+    // Slopes of before serve as long as each step leaves little (a chord, after Newton); otherwise they are taken anew.
+    const isQuick = nextMerit <= merit * CHORD_LEAVES;
+    if (isBetter && (isQuick || !isOld)) {
       values.set(tried);
       [rows, merit] = [next, nextMerit];
       damping = Math.max(damping / 100, LEAST_DAMPING);
-      converged = largest < SETTLED_MM || (areExact(equations) && areMet(rows));
+      converged = largest < SETTLED_MM || (areExact(equations) && areMet(rows, metTo));
+      if (isQuick && areExact(equations)) isOld = true;
+      else if (!converged) factored = null;
+    } else if (isOld) {
+      factored = null;
     } else {
+      factored = null;
       damping = Math.max(damping, 1e-6) * 10;
       // Nothing makes it better: as near as it comes.
       converged = damping > 1e12;
@@ -74,6 +103,7 @@ export function meet(equations: readonly Equation[], start: Float64Array, option
     converged,
     iterations,
     solves,
+    factored,
   };
 }
 
@@ -88,7 +118,7 @@ const linearise = (equations: readonly Equation[], values: Float64Array): Row[] 
   });
 
 const areExact = (equations: readonly Equation[]) => equations.every(({ standard }) => standard === 0);
-const areMet = (rows: readonly Row[]) => rows.every(({ residual }) => Math.abs(residual) < MET_MM * 1e-3);
+const areMet = (rows: readonly Row[], mm: number) => rows.every(({ residual }) => Math.abs(residual) < mm);
 
 /** A condition weighs as an observation that is known to this, mm. */
 const CONDITION_MM = 1e-4;
@@ -101,37 +131,45 @@ const meritOf = (equations: readonly Equation[], rows: readonly Row[]): number =
     0,
   );
 
-/** One damped step; null where rounding has made the system unsound. */
-function stepOf(
+/** The system of a damped step; null where rounding has made it unsound. */
+function factoredAt(
   equations: readonly Equation[],
   rows: readonly Row[],
   size: number,
   damping: number,
   mobility: Float64Array | undefined,
-): Float64Array | null {
+): FactoredSlopes | null {
   const count = rows.length;
-  const normal = Matrix.zeros(count, count);
   // By unknowns: few equations hold any one of them.
   const holding: { row: number; slope: number }[][] = Array.from({ length: size }, () => []);
   for (const [row, { at, slopes }] of rows.entries())
     for (const [index, unknown] of at.entries()) holding[unknown]!.push({ row, slope: slopes[index]! });
+  const cells = Array.from({ length: count }, () => new Float64Array(count));
   for (const [unknown, held] of holding.entries()) {
     const moves = mobility?.[unknown] ?? 1;
-    for (const one of held)
-      for (const other of held)
-        if (other.row <= one.row)
-          normal.set(one.row, other.row, normal.get(one.row, other.row) + moves * one.slope * other.slope);
+    for (const one of held) {
+      const row = cells[one.row]!;
+      for (const other of held) if (other.row <= one.row) row[other.row]! += moves * one.slope * other.slope;
+    }
   }
   let mean = 0;
-  for (let row = 0; row < count; row += 1) mean += normal.get(row, row) / count;
+  for (let row = 0; row < count; row += 1) mean += cells[row]![row]! / count;
   for (let row = 0; row < count; row += 1) {
-    normal.set(row, row, normal.get(row, row) + damping * (mean || 1) + equations[row]!.standard ** 2);
-    for (let column = 0; column < row; column += 1) normal.set(column, row, normal.get(row, column));
+    cells[row]![row]! += damping * (mean || 1) + equations[row]!.standard ** 2;
+    for (let column = 0; column < row; column += 1) cells[column]![row] = cells[row]![column]!;
   }
-  const decomposition = new CholeskyDecomposition(normal);
-  if (!decomposition.isPositiveDefinite()) return null;
+  const decomposition = new CholeskyDecomposition(new Matrix(cells));
+  return decomposition.isPositiveDefinite() ? { decomposition, holding } : null;
+}
+
+/** The step that the system gives for what is still missed; null where it is no number. */
+function stepBy(
+  { decomposition, holding }: FactoredSlopes,
+  rows: readonly Row[],
+  mobility: Float64Array | undefined,
+): Float64Array | null {
   const multipliers = decomposition.solve(Matrix.columnVector(rows.map(({ residual }) => residual)));
-  const step = new Float64Array(size);
+  const step = new Float64Array(holding.length);
   for (const [unknown, held] of holding.entries()) {
     let sum = 0;
     for (const { row, slope } of held) sum += slope * multipliers.get(row, 0);

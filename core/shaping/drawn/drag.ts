@@ -1,4 +1,4 @@
-import { meet, partsOf } from '@core/measuring/adjustment';
+import { meet, MET_MM, partsOf, type FactoredSlopes } from '@core/measuring/adjustment';
 
 import type { Place } from './input';
 import { freeOf, MISSED_MM, missedBy } from './settle';
@@ -13,6 +13,10 @@ export class Drag {
   private values: Float64Array;
   private readonly equations;
   private readonly mobility: Float64Array;
+  /** Slopes change little from one place of the finger to the next. */
+  private factored: FactoredSlopes | null = null;
+  /** What contradicts itself is pulled along as it is, and not made worse. */
+  private readonly allowedMm: number;
   /** Systems of equations that were solved so far. */
   solves = 0;
 
@@ -22,6 +26,7 @@ export class Drag {
     private readonly point: string,
   ) {
     this.values = Float64Array.from(from);
+    this.allowedMm = Math.max(MISSED_MM, 1.001 * missedBy(system, from).offMm);
     const all = freeOf(system);
     const { unknowns } = system;
     const at = unknowns.pointAt(point);
@@ -43,10 +48,16 @@ export class Drag {
     const tried = Float64Array.from(this.values);
     for (const [index, unknown] of unknowns.pointAt(this.point).entries())
       if (!unknowns.held.has(unknown)) tried[unknown] = index === 0 ? x : y;
-    const met = meet(this.equations, tried, { mobility: this.mobility, most: 25 });
+    const met = meet(this.equations, tried, {
+      mobility: this.mobility,
+      most: 25,
+      metTo: MET_MM,
+      factored: this.factored,
+    });
+    this.factored = met.factored;
     this.solves += met.solves;
     const { offMm } = missedBy(this.system, met.values);
-    if (offMm <= MISSED_MM) this.values = met.values;
+    if (offMm <= this.allowedMm) this.values = met.values;
     return drawingAt(this.system, {
       values: this.values,
       offMm: missedBy(this.system, this.values).offMm,

@@ -235,7 +235,7 @@ function OutlineEditor({ drawing }: { drawing: Drawing }) {
                     if (over) drawing.keep(over, 'Turned over.');
                     else
                       setProblem(
-                        'A point stands where a size says. Type its place, then turn the outline over.',
+                        'A point is placed by a size. Type its place as a number, then turn the outline over.',
                       );
                   }}
                 />
