@@ -126,6 +126,58 @@ test('a lever is drawn roughly, related, sized and rounded, raised, and one size
   await expect.poll(weight, { timeout: 30_000 }).toBeGreaterThan(before);
 });
 
+test('a grip of three arms: an arc of measured rise, repeated round the middle, made a band', async ({
+  page,
+  workshop,
+}) => {
+  const id = await workshop.open('locker-hinge-plate');
+  await openBoard(page, workshop.address, id);
+  const board = page.getByRole('group', { name: /^Drawing board/ });
+  const drawn = (curves: string) => page.getByRole('img', { name: `Outline of ${curves}` });
+  await page.getByRole('button', { name: 'Arcs', exact: true }).click();
+  const box = (await board.boundingBox())!;
+  // From the right, past the upper right, to the upper left: a third of the way round where the outline begins.
+  const [origin] = await pointsOn(page);
+  const round = (degrees: number, reach: number): At => [
+    origin![0] + reach * Math.cos((degrees * Math.PI) / 180),
+    origin![1] - reach * Math.sin((degrees * Math.PI) / 180),
+  ];
+  expect(box.width).toBeGreaterThan(300);
+  for (const place of [round(4, 110), round(61, 88), round(117, 112)]) await tap(page, place);
+  await expect(drawn('1 curve')).toBeVisible();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await page.getByRole('button', { name: 'Pick by name' }).click();
+  const names = page.getByRole('group', { name: 'Curves and points' });
+  await names.getByRole('button', { name: 'Arc 1', exact: true }).click();
+  await names.getByRole('button', { name: 'Point O', exact: true }).click();
+  await page.getByRole('button', { name: 'Repeat round the point' }).click();
+  await page.getByRole('button', { name: 'Make 3 of them' }).click();
+  await expect(drawn('3 curves')).toBeVisible();
+  const status = page.getByRole('main').getByRole('status');
+  await names.getByRole('button', { name: 'Arc 1', exact: true }).click();
+  await give(page, 'Rise of the arc', '9');
+  await names.getByRole('button', { name: 'Point P1', exact: true }).click();
+  await page.getByRole('button', { name: 'Level', exact: true }).click();
+  await names.getByRole('button', { name: 'Point P1', exact: true }).click();
+  await give(page, 'Distance across', '32');
+  await expect(status).toContainText('Nothing can move any more');
+  await page.getByRole('button', { name: 'Done' }).click();
+
+  const step = page.getByRole('listitem').last();
+  await step.getByRole('button', { name: 'what it does: Cut out' }).click();
+  await page.getByRole('button', { name: 'Raise', exact: true }).click();
+  await page
+    .getByRole('button', { name: /^More for step/ })
+    .last()
+    .click();
+  await page.getByRole('button', { name: 'Make its outline a band' }).click();
+  await step.getByRole('button', { name: /^width of the band: / }).click();
+  await page.getByLabel(/^Type a number/).fill('10');
+  await page.getByRole('button', { name: 'Use this number' }).click();
+  await expect(step).toContainText('as a band');
+  await partIsBuilt(page);
+});
+
 test.describe('on a wide screen', () => {
   test.use({ viewport: { width: 1280, height: 800 }, hasTouch: false, isMobile: false });
 

@@ -16,6 +16,7 @@ export type OutlineFault =
   | { code: 'outline.offsetTooFar'; by: NamedLength }
   | { code: 'outline.arcNeedsEnds' }
   | { code: 'outline.arcStraight'; place: number }
+  | { code: 'outline.noLength'; place: number }
   | { code: 'outline.onlyHelpers' }
   | { code: 'outline.bandHasHoles' }
   | { code: 'outline.nothingDrawn' }

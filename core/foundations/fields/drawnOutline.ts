@@ -13,6 +13,8 @@ const curve = {
   id: Name.optional(),
   /** A centre line, or what others are held by: no part of the outline. */
   helper: z.literal(true).optional(),
+  /** What its faces are called, where they had a name in the outline that it comes of. */
+  face: Name.optional(),
 };
 
 /** A curve of a drawn outline, between its points. */

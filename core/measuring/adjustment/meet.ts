@@ -34,6 +34,8 @@ export interface FactoredSlopes {
 const MOST_ITERATIONS = 50;
 /** Slopes of before are kept while a step leaves no more than this of the squares of what was missed. */
 const CHORD_LEAVES = 0.1;
+/** So many steps that each take off less than this share of what is missed lead nowhere. */
+const [IDLE_SHARE, MOST_IDLE] = [1e-3, 10];
 /** Steps smaller than this, mm, are none. */
 const SETTLED_MM = 1e-9;
 /** Residuals of conditions below this are nothing, mm. */
@@ -55,7 +57,7 @@ export function meet(equations: readonly Equation[], start: Float64Array, option
   let damping = LEAST_DAMPING;
   let factored = options.factored ?? null;
   let isOld = factored !== null;
-  let [iterations, solves, converged] = [0, 0, equations.length === 0];
+  let [iterations, solves, idle, converged] = [0, 0, 0, equations.length === 0];
   if (!converged && areExact(equations) && areMet(rows, metTo)) converged = true;
   while (!converged && iterations < most) {
     iterations += 1;
@@ -82,10 +84,12 @@ export function meet(equations: readonly Equation[], start: Float64Array, option
     // Slopes of before serve as long as each step leaves little (a chord, after Newton); otherwise they are taken anew.
     const isQuick = nextMerit <= merit * CHORD_LEAVES;
     if (isBetter && (isQuick || !isOld)) {
+      idle = nextMerit > merit * (1 - IDLE_SHARE) ? idle + 1 : 0;
       values.set(tried);
       [rows, merit] = [next, nextMerit];
       damping = Math.max(damping / 100, LEAST_DAMPING);
-      converged = largest < SETTLED_MM || (areExact(equations) && areMet(rows, metTo));
+      converged =
+        largest < SETTLED_MM || idle >= MOST_IDLE || (areExact(equations) && areMet(rows, metTo));
       if (isQuick && areExact(equations)) isOld = true;
       else if (!converged) factored = null;
     } else if (isOld) {

@@ -1,9 +1,11 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 
+import { numberValue } from '@core/foundations/fields';
 import { inputOf, placesOf, randomOutlined, withLength } from '@core/testing/drawnFamily';
 
 import { isMet, solveDrawn, systemOf, type Place } from '.';
+import { conflictOf, holds, without } from './conflicts';
 
 const randomFrom = (seed: number) => {
   const generator = xoroshiro128plus(seed);
@@ -59,6 +61,47 @@ test('one length changed, down to a half or up to twice: the same form in at lea
   expect(same).toBeGreaterThanOrEqual(990);
   expect(impossible).toBeGreaterThan(20);
   expect(told).toBe(impossible);
+});
+
+test('what is told to contradict can’t hold, and can without any one of it', () => {
+  const random = randomFrom(37);
+  let told = 0;
+  while (told < 20) {
+    const outlined = randomOutlined(random);
+    const truth = placesOf(outlined)!;
+    const input = inputOf(outlined, truth);
+    const [one, other] = [0, truth.length - 1].map((index) => truth[index]!);
+    const mm = Math.hypot(one![0] - other![0], one![1] - other![1]);
+    // One length too many, and wrong.
+    const wrong = {
+      ...input,
+      dimensions: [
+        ...input.dimensions,
+        {
+          dimension: {
+            id: 'wrong',
+            kind: 'distance' as const,
+            points: ['P0', `P${truth.length - 1}`] as [string, string],
+            value: numberValue(0),
+          },
+          wanted: mm * 1.07 + 1,
+          standardMm: 0,
+          tag: null,
+        },
+      ],
+    };
+    const conflict = conflictOf(wrong);
+    if (conflict.length === 0) continue;
+    told += 1;
+    expect(conflict).toContain('wrong');
+    const all = [
+      ...wrong.relations.map(({ id }) => id),
+      ...wrong.dimensions.map(({ dimension }) => dimension.id),
+    ];
+    const only = (kept: readonly string[]) => without(wrong, new Set(all.filter((id) => !kept.includes(id))));
+    expect(holds(only(conflict))).toBe(false);
+    for (const id of conflict) expect(holds(only(conflict.filter((kept) => kept !== id)))).toBe(true);
+  }
 });
 
 test('slopes of all equations are those of small differences', () => {

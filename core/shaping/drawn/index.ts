@@ -8,12 +8,11 @@ export {
   type KnownDimension,
   type Place,
 } from './input';
-export { conflictOf, holds, without } from './conflicts';
-export { freedomOf, type Freedom } from './freedom';
+export { conflictOf } from './conflicts';
+export type { Freedom } from './freedom';
 export type { MeasuredResidual } from './disagreement';
-export { settle, MISSED_MM, type Settled } from './settle';
+export { settle, type Settled } from './settle';
 export {
-  drawingAt,
   isMet,
   solveDrawn,
   studyDrawn,

@@ -34,7 +34,7 @@ export interface DrawnInput {
 }
 
 /** A curve with its name, and the numbers that it was drawn with, mm. */
-export type KnownCurve = { id: string; helper: boolean } & (
+export type KnownCurve = { id: string; helper: boolean; face?: string | undefined } & (
   | { kind: 'line'; from: string; to: string }
   | { kind: 'arc'; from: string; via: string; to: string }
   | { kind: 'spline'; points: readonly string[]; closed: boolean }
@@ -60,7 +60,11 @@ export function drawnInput(data: DrawnData, lengthAt: LengthAt): DrawnInput {
       held: [isHeld(x), isHeld(y)],
     })),
     curves: data.curves.map((curve, index): KnownCurve => {
-      const named = { id: curveName(curve, index), helper: curve.helper === true };
+      const named = {
+        id: curveName(curve, index),
+        helper: curve.helper === true,
+        ...(curve.face === undefined ? {} : { face: curve.face }),
+      };
       const half = (key: string) => mm(`curves.${index}.${key}`) / 2;
       switch (curve.kind) {
         case 'line':

@@ -6,7 +6,7 @@ import { MISSED_MM, settle, type Settled } from './settle';
 import { systemOf, type Misused, type System } from './system';
 
 /** A curve where it came out, mm. */
-export type SolvedCurve = { id: string; helper: boolean } & (
+export type SolvedCurve = { id: string; helper: boolean; face?: string | undefined } & (
   | { kind: 'line'; from: Place; to: Place }
   | { kind: 'arc'; from: Place; via: Place; to: Place; middle: Place; radius: number }
   | { kind: 'spline'; points: readonly Place[]; closed: boolean }
@@ -96,11 +96,12 @@ function solvedCurve(
   values: ArrayLike<number>,
   points: ReadonlyMap<string, Place>,
 ): SolvedCurve {
-  const { id, helper } = curve;
+  const { id, helper, face } = curve;
+  const named = { id, helper, ...(face === undefined ? {} : { face }) };
   const at = (point: string) => points.get(point)!;
   switch (curve.kind) {
     case 'line':
-      return { id, helper, kind: 'line', from: at(curve.from), to: at(curve.to) };
+      return { ...named, kind: 'line', from: at(curve.from), to: at(curve.to) };
     case 'arc': {
       const round = unknowns.roundAt(id)!;
       const middle: Place = [values[round.middle[0]]!, values[round.middle[1]]!];
@@ -108,14 +109,13 @@ function solvedCurve(
       const [from, to] = [at(curve.from), at(curve.to)];
       const isGiven = input.relations.length === 0 && input.dimensions.length === 0;
       const via = isGiven ? at(curve.via) : halfwayRound(middle, radius, from, to, unknowns.isLeft(id));
-      return { id, helper, kind: 'arc', from, via, to, middle, radius };
+      return { ...named, kind: 'arc', from, via, to, middle, radius };
     }
     case 'spline':
-      return { id, helper, kind: 'spline', points: curve.points.map(at), closed: curve.closed };
+      return { ...named, kind: 'spline', points: curve.points.map(at), closed: curve.closed };
     case 'circle':
       return {
-        id,
-        helper,
+        ...named,
         kind: 'circle',
         middle: at(curve.middle),
         radius: values[unknowns.roundAt(id)!.radius]!,
@@ -123,8 +123,7 @@ function solvedCurve(
     case 'ellipse': {
       const axes = unknowns.axesAt(id)!;
       return {
-        id,
-        helper,
+        ...named,
         kind: 'ellipse',
         middle: at(curve.middle),
         along: [values[axes[0]]!, values[axes[1]]!],

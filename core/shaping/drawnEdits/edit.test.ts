@@ -247,4 +247,13 @@ test('what a line looks like, and what can be said of what is picked', () => {
     'across',
   ]);
   expect(kinds(offersFor(now, outline, [], []))).toEqual([]);
+  // A point by itself: from the one that stays.
+  expect(kinds(offersFor(now, outline, [points[0]!], []))).toEqual([
+    'fixed',
+    'level',
+    'upright',
+    'along',
+    'along',
+  ]);
+  expect(kinds(offersFor(now, outline, ['O'], []))).toEqual(['fixed']);
 });

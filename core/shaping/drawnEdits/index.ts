@@ -1,7 +1,6 @@
 export { cornerOfArc, linesAtCorner, withRoundedCorner, withSharpCorner } from './corner';
 export { spanOf, withMirrored, withRepeatedRound } from './copies';
 export {
-  freshName,
   withCurve,
   withDimension,
   withNames,
@@ -12,6 +11,7 @@ export {
   type NewDimension,
   type NewRelation,
 } from './names';
+export { drawnFromPoints } from './fromPoints';
 export { looksOf, offersFor, type DimensionOffer, type Offers } from './offers';
 export { drawnFromCurves, scaledBy, withPlaces } from './placed';
 export { turnedOver } from './turned';

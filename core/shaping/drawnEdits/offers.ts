@@ -31,7 +31,16 @@ export function offersFor(
     const curve = outline.curves[index] as { from: string; to: string };
     return [curve.from, curve.to];
   };
-  if (points.length === 1 && picked.length === 0) relations.push({ kind: 'fixed', point: p! });
+  if (points.length === 1 && picked.length === 0) {
+    relations.push({ kind: 'fixed', point: p! });
+    // What would stop it: where it is from the point that stays.
+    const datum = outline.relations.find((relation) => relation.kind === 'fixed')?.point;
+    if (datum !== undefined && datum !== p) {
+      const pair: [string, string] = [datum, p!];
+      relations.push({ kind: 'level', points: pair }, { kind: 'upright', points: pair });
+      dimensions.push({ kind: 'along', points: pair, axis: 'x' }, { kind: 'along', points: pair, axis: 'y' });
+    }
+  }
   if (points.length === 2 && picked.length === 0) {
     const pair: [string, string] = [p!, q!];
     relations.push(

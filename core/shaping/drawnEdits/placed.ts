@@ -1,6 +1,6 @@
 import { numberValue, type DrawnOutline, type Value } from '@core/foundations/fields';
 
-import { curveName, type Place, type SolvedCurve, type SolvedDrawing } from '@core/shaping/drawn';
+import { curveName, type Place, type SolvedDrawing } from '@core/shaping/drawn';
 
 /** An outline with what can move written down where it came out, so that it begins there the next time. */
 export function withPlaces(
@@ -98,7 +98,3 @@ export function drawnFromCurves(
     relations: [],
   };
 }
-
-/** Ends of a curve that has any. */
-export const endsOf = (curve: SolvedCurve): readonly [Place, Place] | null =>
-  curve.kind === 'line' || curve.kind === 'arc' ? [curve.from, curve.to] : null;

@@ -17,7 +17,7 @@ import type { Curve } from './curves';
 const STRAIGHT = 1e-6;
 
 /**
- * The region of a drawn outline, where its relations and dimensions hold. Roles: curve and its name.
+ * The region of a drawn outline, where its relations and dimensions hold. Roles: those that curves brought along, or curve and its name.
  *
  * @param lengths those of its points (`points.0.x`), curves (`curves.3.diameter`) and dimensions (`dimensions.1.value`), mm.
  */
@@ -43,6 +43,7 @@ export function drawnRegion(
   for (const curve of solved.curves) {
     if (curve.helper) continue;
     const place = solved.curves.indexOf(curve) + 1;
+    if (hasNoLength(curve)) return no({ code: 'outline.noLength', place });
     if (curve.kind === 'arc' && isStraight(curve)) return no({ code: 'outline.arcStraight', place });
     curves.push(plainCurve(curve));
   }
@@ -59,6 +60,20 @@ const placeOf = (id: string, { relations, dimensions = [] }: DrawnData): number 
 const tagsOf = (ids: readonly string[], { dimensions }: ReturnType<typeof drawnInput>): string[] =>
   dimensions.flatMap(({ dimension, tag }) => (tag !== null && ids.includes(dimension.id) ? [tag] : []));
 
+/** Shorter than this the kernel can't keep the ends of a curve apart, mm. */
+const LEAST_MM = 0.01;
+
+function hasNoLength(curve: SolvedCurve): boolean {
+  const [a, b] =
+    curve.kind === 'line' || curve.kind === 'arc'
+      ? [curve.from, curve.to]
+      : curve.kind === 'spline'
+        ? [curve.points[0]!, curve.points[1]!]
+        : [[0, 0], curve.kind === 'circle' ? [curve.radius, 0] : [Math.min(...curve.along), 0]];
+  // Written so that what is no number has none.
+  return !(Math.hypot(b![0]! - a![0]!, b![1]! - a![1]!) > LEAST_MM);
+}
+
 function isStraight({ from, via, to }: SolvedCurve & { kind: 'arc' }): boolean {
   const chord = Math.hypot(to[0] - from[0], to[1] - from[1]);
   const twice = (via[0] - from[0]) * (to[1] - from[1]) - (via[1] - from[1]) * (to[0] - from[0]);
@@ -67,7 +82,7 @@ function isStraight({ from, via, to }: SolvedCurve & { kind: 'arc' }): boolean {
 
 /** A curve as outlines hold it. */
 export function plainCurve(curve: SolvedCurve): Curve {
-  const role = `curve${curve.id}`;
+  const role = curve.face ?? `curve${curve.id}`;
   switch (curve.kind) {
     case 'line':
       return { kind: 'line', from: curve.from, to: curve.to, role };

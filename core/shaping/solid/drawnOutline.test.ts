@@ -2,7 +2,13 @@ import { evaluateRepair } from '@core/fitting/fit';
 import type { DrawnOutline } from '@core/foundations/fields';
 import { numberValue, sizeValue, type Repair, type Step } from '@core/record/model';
 import { drawnInput, solveDrawn, type DrawnData } from '@core/shaping/drawn';
-import { drawnFromCurves, withDimension, withRelation, withRoundedCorner } from '@core/shaping/drawnEdits';
+import {
+  drawnFromCurves,
+  drawnFromPoints,
+  withDimension,
+  withRelation,
+  withRoundedCorner,
+} from '@core/shaping/drawnEdits';
 import type { Kernel } from '@core/shaping/kernel';
 import { eachOutlineNumber } from '@core/shaping/part';
 import { testKernel } from '@core/testing/kernel';
@@ -102,6 +108,31 @@ test('a band is what lies between what is drawn and the same moved in', () => {
   expect(wide.faults).toMatchObject([{ code: 'outline.offsetTooFar' }]);
 });
 
+test('an outline of points becomes a drawn one with the same faces, of the same names, and nothing moves unasked', () => {
+  const at = (x: number, y: number, more = {}) => ({ x: numberValue(x), y: numberValue(y), ...more });
+  const points = {
+    shape: 'points' as const,
+    points: [at(0, 0), at(30, 0), at(34, 8, { via: true as const }), at(30, 16), at(0, 16)],
+    between: 'straight' as const,
+  };
+  const [before, drawn] = [points, drawnFromPoints(points)].map((outline) =>
+    build(of(raised(outline as unknown as DrawnOutline))),
+  );
+  expect(drawn!.faults).toEqual([]);
+  expect(drawn!.tags).toEqual(before!.tags);
+  expect(drawn!.volume).toBeCloseTo(before!.volume, 6);
+  const smooth = {
+    ...points,
+    points: points.points.map(({ x, y }) => ({ x, y })),
+    between: 'smooth' as const,
+  };
+  const [round, alike] = [smooth, drawnFromPoints(smooth)].map((outline) =>
+    build(of(raised(outline as unknown as DrawnOutline))),
+  );
+  expect(alike!.tags).toEqual(round!.tags);
+  expect(alike!.volume).toBeCloseTo(round!.volume, 6);
+});
+
 test('what can’t be built says why', () => {
   const { outline } = sized(numberValue(60));
   const [a, b] = outline.points.map(({ id }) => id) as [string, string];
@@ -123,4 +154,33 @@ test('what can’t be built says why', () => {
     { kind: 'line', from: [0, 8], to: [0, 0] },
   ]);
   expect(build(of(raised(flat))).faults).toMatchObject([{ code: 'outline.arcStraight' }]);
+  const [none] = withDimension(outline, { kind: 'distance', points: [a, b], value: numberValue(0) });
+  expect(build(of(raised(none))).faults).toMatchObject([
+    { code: 'outline.relationMisused', why: 'notPositive' },
+  ]);
+  const inOnePlace = {
+    ...lever(),
+    points: lever().points.map((point) => ({ ...point, x: numberValue(3), y: numberValue(4) })),
+  };
+  expect(build(of(raised(inOnePlace))).faults).toMatchObject([{ code: 'outline.noLength', place: 1 }]);
+  // It crosses itself only once a size has changed.
+  const dart = (mm: number) => {
+    let drawn = drawnFromCurves([
+      { kind: 'line', from: [0, 0], to: [40, 0] },
+      { kind: 'line', from: [40, 0], to: [40, 30] },
+      { kind: 'line', from: [40, 30], to: [20, 12] },
+      { kind: 'line', from: [20, 12], to: [0, 0] },
+    ]);
+    const [p, q, r, t] = drawn.points.map(({ id }) => id) as [string, string, string, string];
+    for (const point of [p, q, r]) drawn = withRelation(drawn, { kind: 'fixed', point });
+    [drawn] = withDimension(drawn, { kind: 'along', points: [p, t], axis: 'x', value: numberValue(20) });
+    return withDimension(drawn, { kind: 'along', points: [q, t], axis: 'y', value: numberValue(mm) })[0];
+  };
+  expect(build(of(raised(dart(12)))).faults).toEqual([]);
+  const over = dart(12);
+  const below = {
+    ...over,
+    points: over.points.map((point, index) => (index === 3 ? { ...point, y: numberValue(-9) } : point)),
+  };
+  expect(build(of(raised(below))).faults).toMatchObject([{ code: 'outline.crosses' }]);
 });

@@ -41,6 +41,8 @@ export const OUTLINE: Sentences<OutlineFault> = {
     'An arc needs a plain point on both of its sides. Let an arc go through every other point at most.',
   'outline.arcStraight': ({ place }) =>
     `Curve ${place} is an arc whose three points are in line. Move the middle one, or draw a line there.`,
+  'outline.noLength': ({ place }) =>
+    `Curve ${place} has no length: its ends are at one place. Move one of them, or take the curve away.`,
   'outline.onlyHelpers': () =>
     'This outline has construction lines alone. Draw what goes round it, or make one of them part of it.',
   'outline.bandHasHoles': () =>
