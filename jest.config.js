@@ -66,6 +66,8 @@ module.exports = {
     {
       ...shared,
       displayName: 'screens',
+      // It begins with what only a running app has.
+      moduleNameMapper: { ...shared.moduleNameMapper, '^expo-router$': '<rootDir>/ui/testing/router.ts' },
       preset: 'jest-expo/web',
       setupFiles: ['<rootDir>/tools/setup/jestScreens.js'],
       transform: { ...KERNEL_TRANSFORM, ...require('jest-expo/web/jest-preset.js').transform },

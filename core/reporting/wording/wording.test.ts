@@ -23,6 +23,7 @@ const SAMPLES: Record<string, unknown> = {
 const OWN_SAMPLES: Record<string, object> = {
   'chamfer.tooLarge': { at: 'tipsOfTeeth' },
   'formula.wrongResult': { got: 'area' },
+  'outline.relationMisused': { place: 3, why: 'gone' },
   'slice.pieceOffBed': { which: { name: 'Foot', piece: 1, of: 2 } },
   'slice.piecesTooNear': { one: { name: 'Foot', piece: 1, of: 2 }, other: { name: 'Cap', piece: 1, of: 1 } },
 };

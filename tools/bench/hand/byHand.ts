@@ -67,6 +67,29 @@ export class ByHand {
     return this.keep(prism.Shape());
   }
 
+  /** A loop from place to place, by an arc where there is one to go through, raised from z = 0. */
+  raised(
+    loop: readonly { from: readonly [number, number]; via?: readonly [number, number] }[],
+    height: number,
+  ): Shape {
+    const { kernel } = this;
+    const wire = this.keep(new kernel.BRepBuilderAPI_MakeWire());
+    const point = ([x, y]: readonly [number, number]) => this.keep(new kernel.gp_Pnt(x, y, 0));
+    for (const [index, { from, via }] of loop.entries()) {
+      const to = loop[(index + 1) % loop.length]!.from;
+      const edge = via
+        ? new kernel.BRepBuilderAPI_MakeEdge(
+            this.keep(this.keep(new kernel.GC_MakeArcOfCircle(point(from), point(via), point(to))).Value()),
+          )
+        : new kernel.BRepBuilderAPI_MakeEdge(point(from), point(to));
+      wire.Add(this.keep(this.keep(edge).Edge()));
+    }
+    const face = this.keep(new kernel.BRepBuilderAPI_MakeFace(this.keep(wire.Wire()), true));
+    const up = this.keep(new kernel.gp_Vec(0, 0, height));
+    const prism = this.keep(new kernel.BRepPrimAPI_MakePrism(this.keep(face.Face()), up, false, true));
+    return this.keep(prism.Shape());
+  }
+
   /** A round bar from a point along a way, a unit vector. */
   bar(from: Point, way: Point, radius: number, length: number): Shape {
     const { kernel } = this;

@@ -26,6 +26,24 @@ export const DEMO_BY_HAND: Readonly<Record<string, (hand: ByHand, numbers: Numbe
     const bored = hand.checked(hand.cut(plate, hand.cylinder(pivot!.x!, pivot!.y!, -1, hole, height + 2)));
     return hand.finish(hand.ease(bored, hand.circles(bored, hole, [0, height]), mouths!.size!));
   },
+  'clamp-lamp-lever': (hand, { raise }) => {
+    const at = (point: number) =>
+      [raise![`points.${point - 1}.x`]!, raise![`points.${point - 1}.y`]!] as const;
+    const arm = hand.raised(
+      [
+        { from: at(1), via: at(2) },
+        { from: at(3) },
+        { from: at(4) },
+        { from: at(10), via: at(12) },
+        { from: at(11) },
+        { from: at(6), via: at(7) },
+        { from: at(8) },
+      ],
+      raise!.height!,
+    );
+    const pin = hand.cylinder(0, 0, -1, raise!['dimensions.0.value']! / 2, raise!.height! + 2);
+    return hand.finish(hand.checked(hand.cut(hand.checked(arm), pin)));
+  },
   'easel-foot': (hand, { stump, soft }) => {
     const [radius, width] = [stump!.diameter! / 2, stump!.width!];
     const whole = hand.checked(hand.cylinder(0, 0, 0, radius, width));
