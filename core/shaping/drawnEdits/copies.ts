@@ -6,6 +6,9 @@ import { withCurve, withNames, withPoint, withRelation } from './names';
 /** A copy that comes this near to a point that is there already is joined to it, as a share of the outline. */
 const JOINS_SHARE = 0.08;
 
+/** ... and turned ones, as a share of the outline and of the run from its one end to the other. */
+const [ROUGH_SHARE, ROUGH_OF_RUN] = [0.12, 0.35];
+
 /** How large an outline is, mm. */
 export function spanOf({ points }: Pick<SolvedDrawing, 'points'>): number {
   const all = [...points.values()];
@@ -27,9 +30,9 @@ function copied(
   holdTo: (outline: DrawnOutline, point: string, copy: string) => DrawnOutline,
   isOwn: (point: string) => boolean,
   joins: Map<string, Place>,
+  nearMm: number,
 ): DrawnOutline {
   let next = withNames(outline);
-  const nearMm = JOINS_SHARE * spanOf(solved);
   const copies = new Map<string, string>();
   const copyOf = (point: string, mayJoin: boolean): string => {
     const known = copies.get(point);
@@ -110,6 +113,7 @@ export function withMirrored(
     (held, point, copy) => withRelation(held, { kind: 'symmetric', points: [point, copy], about }),
     isOwn,
     new Map(),
+    nearMm,
   );
   // Ends that lie on the line are held there.
   const ends = new Set(
@@ -150,6 +154,13 @@ export function withRepeatedRound(
     ),
   );
   let next = outline;
+  // A copy is joined to where the run ends, but not over a gap of its own.
+  const ends = [...joins.values()];
+  const chord = Math.max(
+    0,
+    ...ends.flatMap((one) => ends.map((other) => Math.hypot(one[0] - other[0], one[1] - other[1]))),
+  );
+  const nearMm = Math.min(ROUGH_SHARE * spanOf(solved), ROUGH_OF_RUN * chord);
   // What is turned about one middle hangs together: what does already needs no relation of its own.
   const root = new Map<string, string>();
   const rootOf = (point: string): string => {
@@ -174,6 +185,7 @@ export function withRepeatedRound(
       },
       (point) => point === about,
       joins,
+      nearMm,
     );
   }
   return next;

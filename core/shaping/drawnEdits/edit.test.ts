@@ -158,6 +158,28 @@ test('an arc of measured rise, repeated three times round a point, is a closed g
   expect(areaOf(next) / expected).toBeCloseTo(1, 8);
 });
 
+test('a tooth that is repeated twelve times leaves its gaps', () => {
+  const at = (degrees: number, reach: number) =>
+    [reach * Math.cos((degrees * Math.PI) / 180), reach * Math.sin((degrees * Math.PI) / 180)] as const;
+  let next = EMPTY;
+  const names: string[] = [];
+  for (const place of [at(-6, 20), at(-3, 25), at(3, 25), at(6, 20)]) {
+    const [added, id] = withPoint(next, place);
+    next = added;
+    names.push(id);
+  }
+  const tooth = new Set<string>();
+  for (const [index, from] of names.slice(0, 3).entries()) {
+    const [added, id] = withCurve(next, { kind: 'line', from, to: names[index + 1]! });
+    next = added;
+    tooth.add(id);
+  }
+  next = withRepeatedRound(next, solved(next), tooth, 'O', 12);
+  expect(next.curves).toHaveLength(36);
+  expect(next.points).toHaveLength(49);
+  expect(isMet(solved(next))).toBe(true);
+});
+
 test('what is mirrored follows what it mirrors, and ends on the line are shared', () => {
   const [one, a] = withPoint(EMPTY, [0, 0]);
   const [two, b] = withPoint(one, [0, 30]);
