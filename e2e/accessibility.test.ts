@@ -69,6 +69,11 @@ test('every screen passes the checks of WCAG AA that can be made by machine, and
   isMobile,
 }) => {
   const id = await workshop.open('locker-hinge-plate');
+  const lever = await workshop.open('clamp-lamp-lever');
+  const { bodies } = (await (await fetch(`${workshop.address}/api/repairs/${lever}`)).json()) as {
+    bodies: { id: string; steps: { id: string }[] }[];
+  };
+  const drawing = `repair/${lever}/outline?body=${bodies[0]!.id}&step=${bodies[0]!.steps[0]!.id}&field=outline`;
   const screens = [
     '',
     'new',
@@ -87,9 +92,10 @@ test('every screen passes the checks of WCAG AA that can be made by machine, and
       'layers',
       'revisions',
     ].map((s) => `repair/${id}/${s}`),
+    drawing,
   ];
   // Wide, those that are laid out otherwise there, by the colours of a dim bench.
-  const otherwise = /^$|workshop$|brief$|sizes$|fits$|shape$|make$|trial$|layers$/;
+  const otherwise = /^$|workshop$|brief$|sizes$|fits$|shape$|make$|trial$|layers$|outline\?/;
   await page.addInitScript(
     ([light, drawers]) =>
       localStorage.setItem(

@@ -147,7 +147,7 @@ test('a grip of three arms: an arc of measured rise, repeated round the middle, 
   await expect(drawn('1 curve')).toBeVisible();
   await page.getByRole('button', { name: 'Stop' }).click();
   await page.getByRole('button', { name: 'Pick by name' }).click();
-  const names = page.getByRole('group', { name: 'Curves and points' });
+  const names = page.getByRole('group', { name: /^Curves, points/ });
   await names.getByRole('button', { name: 'Arc 1', exact: true }).click();
   await names.getByRole('button', { name: 'Point O', exact: true }).click();
   await page.getByRole('button', { name: 'Repeat round the point' }).click();

@@ -226,6 +226,21 @@ function OutlineEditor({ drawing }: { drawing: Drawing }) {
           <PickByName
             drawing={{ points: pickable(outline, studied), curves: studied.curves }}
             picked={picked}
+            said={[
+              ...outline.relations.map(({ id, kind }) => ({
+                id,
+                label: `${RELATION_WORDS[kind]}, a relation`,
+                open: () => {
+                  clear();
+                  setRelation(id);
+                },
+              })),
+              ...(outline.dimensions ?? []).map((dimension) => ({
+                id: dimension.id,
+                label: `${dimensionWord(dimension)} ${chipOf(dimension).text}`,
+                open: () => setSizing(dimension),
+              })),
+            ]}
             beside={
               isPicking ? null : (
                 <Button

@@ -20,23 +20,30 @@ export function PickByName({
   drawing,
   picked,
   onPick,
+  said,
   beside,
 }: {
   drawing: Pick<SolvedDrawing, 'points' | 'curves'>;
   picked: PickedThings;
   onPick(hit: NonNullable<Hit>): void;
+  /** Relations and sizes, which are small on the board. */
+  said: readonly { id: string; label: string; open(): void }[];
   /** What else can be done with all of it. */
   beside?: ReactNode;
 }) {
   const [isOpen, setOpen] = useState(false);
   return (
     <View className="gap-1.5 px-3 pb-1.5">
-      <View className="flex-row gap-1.5">
+      <View className="flex-row flex-wrap gap-1.5">
         <Button label={isOpen ? 'Hide the names' : 'Pick by name'} onPress={() => setOpen(!isOpen)} />
         {beside}
       </View>
       {isOpen ? (
-        <View role="group" aria-label="Curves and points" className="flex-row flex-wrap gap-1">
+        <View
+          role="group"
+          aria-label="Curves, points, relations and sizes"
+          className="flex-row flex-wrap gap-1"
+        >
           {drawing.curves.map(({ id, kind }, index) => (
             <Name
               key={`curve ${id}`}
@@ -52,6 +59,9 @@ export function PickByName({
               isPicked={picked.points.has(id)}
               onPress={() => onPick({ point: id })}
             />
+          ))}
+          {said.map(({ id, label, open }) => (
+            <Name key={`said ${id}`} label={label} isPicked={false} onPress={open} />
           ))}
         </View>
       ) : null}
