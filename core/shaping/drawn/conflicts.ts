@@ -45,9 +45,7 @@ export function holds(input: DrawnInput): boolean {
   if (isMet(met.values)) return true;
   // Straight at it, one may end in a place from which nothing leads on: a little at a time, or from beside.
   if (isMet(settle({ ...system, equations: exact(system) }).values)) return true;
-  return SHAKES.some((seed) =>
-    isMet(meet(exact(system), shaken(system, seed), { most: MOST_STEPS }).values),
-  );
+  return SHAKES.some((seed) => isMet(meet(exact(system), shaken(system, seed), { most: MOST_STEPS }).values));
 }
 
 const SHAKES = [1, 2];

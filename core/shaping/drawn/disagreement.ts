@@ -16,6 +16,11 @@ export interface MeasuredResidual {
   standardised: number;
 }
 
+/** A factor below this is rounding. */
+const TAKES_PART = 1e-9;
+/** An error that shows by less than this share in its own residual is checked by nothing. */
+const LEAST_CHECKED = 1e-5;
+
 /**
  * How measured sizes go with each other where there are more than needed. Condition equations: with K the left null space of the Jacobian, the cofactor of the residuals
  * is V K (Kᵀ V K)⁻¹ Kᵀ V (Mikhail and Ackermann, Observations and Least Squares, 1976, 5.3: adjustment of observations only).
@@ -31,7 +36,7 @@ export function residualsOf(system: System, values: ArrayLike<number>): Measured
     equations.length,
   );
   const checks = dependenciesOf(factored).filter((factors) =>
-    factors.some((factor, index) => Math.abs(factor) > 1e-9 && equations[index]!.standard > 0),
+    factors.some((factor, index) => Math.abs(factor) > TAKES_PART && equations[index]!.standard > 0),
   );
   const cofactor = (index: number): number => {
     if (checks.length === 0) return 0;
@@ -50,8 +55,7 @@ export function residualsOf(system: System, values: ArrayLike<number>): Measured
     if (standard === 0 || of === null) return [];
     const adjustedMm = predict(values).value;
     const variance = cofactor(index);
-    // An error that shows by less than this share in its own residual is checked by nothing.
-    const isChecked = variance > 1e-5 * standard ** 2;
+    const isChecked = variance > LEAST_CHECKED * standard ** 2;
     return [
       {
         id: of,

@@ -330,4 +330,31 @@ describe('measured sizes, more than needed', () => {
     const studied = studyDrawn(measured([50, 30, Math.hypot(50, 30) + 0.4]));
     expect(studied.disagreeing.length).toBeGreaterThan(0);
   });
+
+  test('keep the form in which they are drawn when they change much', () => {
+    // A thin triangle by three measured sides and its height: twice as large, its tip stays above.
+    const triangle = (times: number) =>
+      drawnDraft(
+        { A: [0, 0], B: [40, 0], C: [22, 6] },
+        [line('A', 'B'), line('B', 'C'), line('C', 'A')],
+        [
+          { kind: 'fixed', point: 'A' },
+          { kind: 'level', points: ['A', 'B'] },
+        ],
+        (
+          [
+            ['A', 'B', 40],
+            ['B', 'C', Math.hypot(18, 6)],
+            ['C', 'A', Math.hypot(22, 6)],
+          ] as const
+        )
+          .map(([a, b, mm]): DimensionDraft => ({ ...between(a, b, times * mm), standardMm: 0.03 }))
+          .concat({ kind: 'fromLine', point: 'C', curve: 'AB', mm: times * 6 + 0.02, standardMm: 0.03 }),
+      );
+    for (const times of [0.5, 1, 2]) {
+      const studied = studyDrawn(triangle(times));
+      expect(studied.disagreeing).toEqual([]);
+      expect(distance(studied.points.get('C')!, [22 * times, 6 * times])).toBeLessThan(0.05);
+    }
+  });
 });

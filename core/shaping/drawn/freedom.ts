@@ -20,6 +20,8 @@ export interface Freedom {
 
 /** A move smaller than this share of the whole is none. */
 const MOVES = 1e-5;
+/** Across its way a point moves by less than the root of this share of what it does along it: it has one way. */
+const ONE_WAY = 1e-6;
 
 /** What is left free, from the null space of the Jacobian (rank by QR with column pivoting). */
 export function freedomOf(system: System, values: ArrayLike<number>): Freedom {
@@ -109,7 +111,7 @@ function wayOfPoint(
   const middle = (xx + yy) / 2;
   const swing = Math.hypot((xx - yy) / 2, xy);
   if (middle + swing < MOVES * MOVES) return null;
-  if (middle - swing > 1e-6 * (middle + swing)) return 'anyWay';
+  if (middle - swing > ONE_WAY * (middle + swing)) return 'anyWay';
   const turn = Math.atan2(2 * xy, xx - yy) / 2;
   return [Math.cos(turn), Math.sin(turn)];
 }

@@ -22,6 +22,10 @@ const STEP_SHARE = 0.2;
 const STEP_ANGLE = 0.2;
 /** Steps are halved at most so often where one does not come to rest. */
 const MOST_HALVINGS = 6;
+/** On its way a measured size may be off by so many times its doubt; at the end it is told beyond 3.29. */
+const MOST_GIVEN = 30;
+/** Sizes smaller than this count as it, mm: what all but vanishes would take steps without end. */
+const LEAST_SIZE_MM = 1e-3;
 /** Nothing moves further at once than this share of the outline while dimensions change step by step. */
 const JUMP_SHARE = 0.75;
 
@@ -122,7 +126,7 @@ function byStepsOf(
     const change = Math.abs(target - drawn[index]!);
     return target === 0
       ? change / (scaleMm * STEP_ANGLE)
-      : change / (STEP_SHARE * Math.max(Math.abs(drawn[index]!), Math.abs(target) / 4, 1e-3));
+      : change / (STEP_SHARE * Math.max(Math.abs(drawn[index]!), Math.abs(target) / 4, LEAST_SIZE_MM));
   });
   let values = start;
   let done = 0;
@@ -138,7 +142,8 @@ function byStepsOf(
     );
     const met = go(asked, values);
     const isMet = met.residuals.every(
-      (residual, index) => Math.abs(residual) < Math.max(MISSED_MM, asked[index]!.standard * 1e-2),
+      // Of measured sizes that are more than needed, each gives a little.
+      (residual, index) => Math.abs(residual) < Math.max(MISSED_MM, MOST_GIVEN * asked[index]!.standard),
     );
     const moved = met.values.reduce(
       (most, value, index) => Math.max(most, Math.abs(value - values[index]!)),

@@ -4,12 +4,15 @@ import type { Prediction } from '@core/measuring/adjustment';
 export type At = readonly [x: number, y: number];
 type Values = ArrayLike<number>;
 
+/** What is shorter has no direction, mm: below it, dividing by it leaves no digit. */
+const NO_LENGTH_MM = 1e-12;
+
 /** How far one point is from another, mm. */
 export function apart([ax, ay]: At, [bx, by]: At, v: Values): Prediction {
   const [dx, dy] = [v[bx]! - v[ax]!, v[by]! - v[ay]!];
   const value = Math.hypot(dx, dy);
   // Points on top of each other have no direction; any serves to push them apart.
-  const [ux, uy] = value < 1e-12 ? [Math.SQRT1_2, Math.SQRT1_2] : [dx / value, dy / value];
+  const [ux, uy] = value < NO_LENGTH_MM ? [Math.SQRT1_2, Math.SQRT1_2] : [dx / value, dy / value];
   return { value, at: [ax, ay, bx, by], slopes: [-ux, -uy, ux, uy] };
 }
 
@@ -82,5 +85,5 @@ export const wrapped = (angle: number): number => angle - 2 * Math.PI * Math.rou
 /** A direction and its length; what has no length points to the right. */
 function wayOf(dx: number, dy: number): [number, number, number] {
   const length = Math.hypot(dx, dy);
-  return length < 1e-12 ? [1, 0, 1e-12] : [dx / length, dy / length, length];
+  return length < NO_LENGTH_MM ? [1, 0, NO_LENGTH_MM] : [dx / length, dy / length, length];
 }

@@ -160,7 +160,6 @@ class Builder {
   }
 
   ofRelation(relation: OutlineConstraint): Predict[] {
-    const { unknowns } = this;
     switch (relation.kind) {
       case 'coincident': {
         const [a, b] = this.both(relation.points);
@@ -252,7 +251,6 @@ class Builder {
       }
       case 'fixed':
         // Held among the unknowns.
-        void unknowns.pointAt(relation.point);
         return [];
     }
   }

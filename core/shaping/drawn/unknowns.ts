@@ -163,6 +163,8 @@ export function unknownsOf(input: DrawnInput, makeOne = true): Unknowns {
 
 /** What is drawn all but straight bends with this many times its chord. */
 const STRAIGHT_RADIUS = 100;
+/** Ends nearer than this count as so far apart, mm. */
+const LEAST_CHORD_MM = 1e-3;
 
 /** The circle of an arc as it was drawn, and which way round it goes. Points in line make a very large circle. */
 function drawnArc(curve: KnownCurve & { kind: 'arc' }, placeOf: (id: string) => Place) {
@@ -170,7 +172,7 @@ function drawnArc(curve: KnownCurve & { kind: 'arc' }, placeOf: (id: string) => 
   const turn = (via[0] - from[0]) * (to[1] - from[1]) - (via[1] - from[1]) * (to[0] - from[0]);
   const isLeft = turn >= 0;
   const chord = Math.hypot(to[0] - from[0], to[1] - from[1]);
-  const most = STRAIGHT_RADIUS * Math.max(chord, 1e-3);
+  const most = STRAIGHT_RADIUS * Math.max(chord, LEAST_CHORD_MM);
   const circle = circleThrough(from, via, to);
   if (circle.radius < most) return { ...circle, isLeft };
   const [nx, ny] = chord === 0 ? [0, 1] : [-(to[1] - from[1]) / chord, (to[0] - from[0]) / chord];

@@ -5,6 +5,9 @@ import { tidied, withCurve, withDimension, withNames, withPoint, withRelation } 
 
 type Line = Extract<DrawnCurve, { kind: 'line' }> & { id: string };
 
+/** Lines that are in line to within this are no corner, radians. */
+const LEAST_ANGLE = 1e-3;
+
 /** The two lines that meet in a corner, if just two curves do and both are lines. */
 export function linesAtCorner(outline: DrawnOutline, point: string): readonly [Line, Line] | null {
   const ending = withNames(outline).curves.filter(
@@ -44,7 +47,7 @@ export function withRoundedCorner(
   const [a, b] = arms.map(({ way }) => way) as [Place, Place];
   const half = Math.acos(Math.max(-1, Math.min(1, a[0] * b[0] + a[1] * b[1]))) / 2;
   const back = radiusMm / Math.tan(half);
-  if (!(radiusMm > 0) || !(half > 1e-3) || half > Math.PI / 2 - 1e-3) return null;
+  if (!(radiusMm > 0) || !(half > LEAST_ANGLE) || half > Math.PI / 2 - LEAST_ANGLE) return null;
   if (arms.some(({ length }) => back >= length)) return null;
   let next = withNames(outline);
   const ends: string[] = [];

@@ -5,6 +5,7 @@ import { drawnInput, isMet, solveDrawn, studyDrawn, type DrawnData } from '@core
 import {
   cornerOfArc,
   looksOf,
+  mayBeScaled,
   offersFor,
   scaledBy,
   turnedOver,
@@ -139,7 +140,7 @@ test('an arc of measured rise, repeated three times round a point, is a closed g
   const [two, b] = withPoint(one, [-14, 27]);
   const [three, via] = withPoint(two, [14, 24]);
   const [drawn, arc] = withCurve(three, { kind: 'arc', from: a, via, to: b });
-  let next = withRepeatedRound(drawn, solved(drawn), new Set([arc]), 'O', 3);
+  let next = withRepeatedRound(drawn, solved(drawn), new Set([arc]), 'O', 3)!;
   // Three arcs and no points but O, three ends and three middles: the ends are joined.
   expect(next.curves).toHaveLength(3);
   expect(next.points).toHaveLength(7);
@@ -174,7 +175,7 @@ test('a tooth that is repeated twelve times leaves its gaps', () => {
     next = added;
     tooth.add(id);
   }
-  next = withRepeatedRound(next, solved(next), tooth, 'O', 12);
+  next = withRepeatedRound(next, solved(next), tooth, 'O', 12)!;
   expect(next.curves).toHaveLength(36);
   expect(next.points).toHaveLength(49);
   expect(isMet(solved(next))).toBe(true);
@@ -210,6 +211,49 @@ test('what is mirrored follows what it mirrors, and ends on the line are shared'
   expect(withMirrored(next, now, new Set([axis]), axis)).toBeNull();
 });
 
+test('what is small is copied as it is: nothing of it runs together, nor onto the line', () => {
+  const [one, a] = withPoint(EMPTY, [0, 0]);
+  const [two, b] = withPoint(one, [0, 80]);
+  const [lined, axis] = withCurve(two, { kind: 'line', from: a, to: b, helper: true });
+  let next = lined;
+  // A notch of 2 beside a line of 80, and 3 off it.
+  const names = [
+    [20, 10],
+    [3, 10],
+    [3, 12],
+    [5, 12],
+    [20, 12],
+  ].map(([x, y]) => {
+    const [added, id] = withPoint(next, [x!, y!]);
+    next = added;
+    return id;
+  });
+  const run = new Set<string>();
+  for (const [index, from] of names.slice(0, -1).entries()) {
+    const [added, id] = withCurve(next, { kind: 'line', from, to: names[index + 1]! });
+    next = added;
+    run.add(id);
+  }
+  const mirrored = withMirrored(next, solved(next), run, axis)!;
+  expect(mirrored.points).toHaveLength(next.points.length + 5);
+  expect([...solved(mirrored).points.values()].filter(([x]) => x < -2)).toHaveLength(5);
+  const turned = withRepeatedRound(next, solved(next), run, 'O', 2)!;
+  expect(turned.points).toHaveLength(next.points.length + 5);
+  expect(isMet(solved(turned))).toBe(true);
+});
+
+test('a circle about the point that it would be repeated round stays one; an ellipse has no turned copy', () => {
+  const [round, id] = withCurve(EMPTY, { kind: 'circle', middle: 'O', diameter: numberValue(8) });
+  expect(withRepeatedRound(round, solved(round), new Set([id]), 'O', 4)!.curves).toHaveLength(1);
+  const [oval, own] = withCurve(EMPTY, {
+    kind: 'ellipse',
+    middle: 'O',
+    length: numberValue(8),
+    breadth: numberValue(5),
+  });
+  expect(withRepeatedRound(oval, solved(oval), new Set([own]), 'O', 4)).toBeNull();
+});
+
 test('a first size makes all of a sketch larger or smaller, and leaves its form', () => {
   const { outline } = closedLines(EMPTY, [
     [0, 0],
@@ -218,6 +262,13 @@ test('a first size makes all of a sketch larger or smaller, and leaves its form'
   ]);
   const scaled = scaledBy(outline, 0.1);
   expect(areaOf(scaled)).toBeCloseTo(areaOf(outline) / 100, 6);
+  expect(mayBeScaled(outline)).toBe(true);
+  // Not what is kept somewhere, sized, or given by a size.
+  const kept = withRelation(outline, { kind: 'fixed', point: outline.points[2]!.id });
+  expect(mayBeScaled(kept)).toBe(false);
+  expect(mayBeScaled(plate().outline)).toBe(false);
+  const [given] = withCurve(outline, { kind: 'circle', middle: 'O', diameter: { from: 'size', id: 'a' } });
+  expect(mayBeScaled(given)).toBe(false);
 });
 
 test('turned over, an outline is its mirror image and still holds', () => {

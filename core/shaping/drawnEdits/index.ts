@@ -13,5 +13,5 @@ export {
 } from './names';
 export { drawnFromPoints } from './fromPoints';
 export { looksOf, offersFor, type DimensionOffer, type Offers } from './offers';
-export { drawnFromCurves, scaledBy, withPlaces } from './placed';
+export { drawnFromCurves, mayBeScaled, scaledBy, withPlaces } from './placed';
 export { turnedOver } from './turned';

@@ -1,6 +1,6 @@
 import type { DrawnOutline } from '@core/foundations/fields';
 
-import type { SolvedCurve, SolvedDrawing } from '@core/shaping/drawn';
+import { curveName, type SolvedCurve, type SolvedDrawing } from '@core/shaping/drawn';
 import type { NewDimension, NewRelation } from './names';
 
 type Unvalued<T> = T extends unknown ? Omit<T, 'value' | 'angle'> : never;
@@ -27,7 +27,7 @@ export function offersFor(
   const [p, q] = points;
   const [one, other] = picked;
   const ends = (id: string): [string, string] => {
-    const index = outline.curves.findIndex((curve, place) => (curve.id ?? String(place)) === id);
+    const index = outline.curves.findIndex((curve, place) => curveName(curve, place) === id);
     const curve = outline.curves[index] as { from: string; to: string };
     return [curve.from, curve.to];
   };

@@ -29,6 +29,8 @@ export function withPlaces(
   };
 }
 
+/** Ends nearer than this meet, mm, as in a loop of curves. */
+const MEET_MM = 1e-4;
 /** Digits that a drawn coordinate is kept with, mm. */
 const KEPT_MM = 1e-7;
 
@@ -53,7 +55,24 @@ export function scaledBy(outline: DrawnOutline, factor: number): DrawnOutline {
   };
 }
 
-/** An outline as other shapes give it: lines, arcs and circles of a loop, joined where they meet. Faces are called by the same roles where `named` says so. */
+/** Whether a first size may say how large all of it is: nothing else does as yet, neither a size, nor a place that is given or kept. */
+export function mayBeScaled({ points, curves, relations, dimensions = [] }: DrawnOutline): boolean {
+  const isDrawn = (value: Value) => value.from === 'number';
+  const isAtOrigin = (id: string) =>
+    points.some((point) => point.id === id && [point.x, point.y].every((at) => isDrawn(at) && at.mm === 0));
+  return (
+    points.every(({ x, y }) => isDrawn(x) && isDrawn(y)) &&
+    curves.every(
+      (curve) =>
+        (curve.kind !== 'circle' || isDrawn(curve.diameter)) &&
+        (curve.kind !== 'ellipse' || (isDrawn(curve.length) && isDrawn(curve.breadth))),
+    ) &&
+    relations.every((relation) => relation.kind !== 'fixed' || isAtOrigin(relation.point)) &&
+    dimensions.every((one) => one.reference || one.kind === 'angle')
+  );
+}
+
+/** An outline as other shapes give it: lines, arcs and circles of a loop, joined where they meet. */
 export function drawnFromCurves(
   curves: readonly (
     | { kind: 'line'; from: Place; to: Place }
@@ -65,7 +84,7 @@ export function drawnFromCurves(
 ): DrawnOutline {
   const points: { id: string; at: Place }[] = [];
   const nameOf = (at: Place): string => {
-    const there = points.find((point) => Math.hypot(point.at[0] - at[0], point.at[1] - at[1]) < 1e-4);
+    const there = points.find((point) => Math.hypot(point.at[0] - at[0], point.at[1] - at[1]) < MEET_MM);
     if (there) return there.id;
     points.push({ id: `P${points.length + 1}`, at });
     return points.at(-1)!.id;

@@ -77,7 +77,7 @@ function hasNoLength(curve: SolvedCurve): boolean {
 function isStraight({ from, via, to }: SolvedCurve & { kind: 'arc' }): boolean {
   const chord = Math.hypot(to[0] - from[0], to[1] - from[1]);
   const twice = (via[0] - from[0]) * (to[1] - from[1]) - (via[1] - from[1]) * (to[0] - from[0]);
-  return !(Math.abs(twice) > STRAIGHT * Math.max(chord, 1e-9) ** 2);
+  return !(Math.abs(twice) > STRAIGHT * chord ** 2);
 }
 
 /** A curve as outlines hold it. */

@@ -8,8 +8,9 @@ import { alongSmooth, smoothLine } from './smoothLine';
 /** Pieces of an arc or a smooth line when it is looked at as short lines. */
 const PIECES = 12;
 
-/** The corners of a loop drawn with short lines: for areas, and for what lies within it or crosses it. */
-export const polygonOf = (loop: Loop): Point[] => loop.flatMap(piecesOf);
+/** The corners of a loop drawn with short lines: for areas, and for what lies within it or crosses it. @param pieces of an arc. */
+export const polygonOf = (loop: Loop, pieces = PIECES): Point[] =>
+  loop.flatMap((curve) => piecesOf(curve, pieces));
 
 /** Twice the area is the sum of the cross products of neighbours; positive anticlockwise (the shoelace formula). */
 export function areaOf(points: readonly Point[]): number {
@@ -22,17 +23,17 @@ export function areaOf(points: readonly Point[]): number {
 }
 
 /** Corners of a curve as short lines, without its end. */
-function piecesOf(curve: Curve): Point[] {
+function piecesOf(curve: Curve, pieces: number): Point[] {
   if (curve.kind === 'line') return [curve.from];
   if (curve.kind === 'spline') {
-    const pieces = smoothed(curve.points, curve.closed ?? false, curve.even ?? false);
-    return curve.closed ? pieces : pieces.slice(0, -1);
+    const along = smoothed(curve.points, curve.closed ?? false, curve.even ?? false);
+    return curve.closed ? along : along.slice(0, -1);
   }
   if (curve.kind === 'circle' || curve.kind === 'ellipse') {
     const [rx, ry] = curve.kind === 'circle' ? [curve.radius, curve.radius] : [curve.alongX, curve.alongY];
     const turned = curve.kind === 'circle' ? 0 : (curve.turn ?? 0);
     const [cos, sin] = [Math.cos(turned), Math.sin(turned)];
-    const count = 4 * PIECES;
+    const count = 4 * pieces;
     return Array.from({ length: count }, (_, index): Point => {
       const turn = (2 * Math.PI * index) / count;
       const [x, y] = [rx * Math.cos(turn), ry * Math.sin(turn)];
@@ -45,8 +46,8 @@ function piecesOf(curve: Curve): Point[] {
   const forward = (turn: number) => (turn + 4 * Math.PI) % (2 * Math.PI);
   const isForward = forward(b - a) < forward(c - a);
   const sweep = isForward ? forward(c - a) : -forward(a - c);
-  return Array.from({ length: PIECES }, (_, index): Point => {
-    const turn = a + (sweep * index) / PIECES;
+  return Array.from({ length: pieces }, (_, index): Point => {
+    const turn = a + (sweep * index) / pieces;
     return [middle[0] + radius * Math.cos(turn), middle[1] + radius * Math.sin(turn)];
   });
 }

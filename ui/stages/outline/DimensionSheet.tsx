@@ -6,15 +6,20 @@ import { isNothing } from '@core/foundations/tolerance';
 import { readLengthValue, readPlain } from '@core/shaping/recipe';
 import { showExactly, typedUnitOf } from '@core/foundations/quantity';
 import { dimensionWord } from '@core/reporting/wording';
-import { scaledBy, withDimension, withoutRelations, type DimensionOffer } from '@core/shaping/drawnEdits';
+import {
+  mayBeScaled,
+  scaledBy,
+  withDimension,
+  withoutRelations,
+  type DimensionOffer,
+} from '@core/shaping/drawnEdits';
 import type { DrawnOutline } from '@core/foundations/fields';
 
-import { lengthOf } from '../../inRepair/labelOf';
+import { LengthChoiceRow } from '../../inRepair/LengthChoiceRow';
 import { useLengthChoices } from '../../inRepair/useLengthChoices';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
-import { ChoiceRow } from '../../shared/ChoiceRow';
 import { Field, Wrong } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
 import { PadAction } from '../../shared/pad/PadAction';
@@ -75,13 +80,8 @@ export function DimensionSheet({
       typeof withDimension
     >[1];
     // Nobody minded how large it was drawn: the first size says.
-    const isFirst =
-      base.points.every(({ x, y }) => x.from === 'number' && y.from === 'number') &&
-      (base.dimensions ?? []).every((one) => one.reference || one.kind === 'angle');
-    const factor =
-      isFirst && !isReference && 'mm' in value && value.mm !== null && value.mm > 0 && !isNothing(measured)
-        ? value.mm / measured
-        : 1;
+    const scales = !standing && !isReference && 'mm' in value && value.mm !== null && mayBeScaled(base);
+    const factor = scales && value.mm! > 0 && !isNothing(measured) ? value.mm! / measured : 1;
     const [next] = withDimension(scaledBy(base, factor), holding);
     const studied = drawing.tried(next);
     const sentence = isReference ? null : sentenceOf(studied, next);
@@ -96,17 +96,15 @@ export function DimensionSheet({
     onClose();
   };
   const use = () => {
-    const isTouched = text !== shown || standing === null;
-    if (!isTouched) return onClose();
+    // What is shown is rounded: a number that nobody touched is what it is, exactly.
+    const isAsMeasured = text === shown;
+    if (isAsMeasured && standing && !standing.reference) return onClose();
     if (readAngle) {
-      if (readAngle.ok) keep({ angle: readAngle.value });
+      if (readAngle.ok) keep({ angle: isAsMeasured ? measured : readAngle.value });
       else setWrong(problemOf(readAngle.fault));
     } else if (readLength!.ok) {
       const { value, mm } = readLength!.value;
-      // What is shown is rounded: a number that nobody touched stays what it is.
-      keep(
-        text === shown && standing === null ? { value: numberValue(measured), mm: measured } : { value, mm },
-      );
+      keep(isAsMeasured ? { value: numberValue(measured), mm: measured } : { value, mm });
     } else setWrong(problemOf(readLength!.fault));
   };
   return (
@@ -178,19 +176,13 @@ export function DimensionSheet({
       {isAngle || sizes.length === 0 ? null : <GroupHeading>Or take it from a size</GroupHeading>}
       {isAngle
         ? null
-        : sizes.map(({ value, tag, name }) => {
-            const mm = lengthOf(value, numbers);
-            return (
-              <ChoiceRow
-                key={JSON.stringify(value)}
-                tag={tag}
-                title={name}
-                number={mm === null ? 'to take' : show.number(mm)}
-                label={`${tag}, ${name}, ${mm === null ? 'to take' : show.length(mm)}`}
-                onPress={() => keep({ value, mm })}
-              />
-            );
-          })}
+        : sizes.map((choice) => (
+            <LengthChoiceRow
+              key={JSON.stringify(choice.value)}
+              choice={choice}
+              onTake={(value, mm) => keep({ value, mm })}
+            />
+          ))}
       <Text className="font-label text-[13.5px] text-muted">
         {`Now it is ${isAngle ? `${((measured * 180) / Math.PI).toFixed(1)}°` : show.length(measured)}.`}
       </Text>

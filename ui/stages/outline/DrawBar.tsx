@@ -7,7 +7,7 @@ import { RELATION_WORDS } from '@core/reporting/wording';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { Field } from '../../shared/Field';
-import { Chip } from './PickedBar';
+import { Chip } from './Chip';
 import type { Lines, Tool } from './useLines';
 
 const TOOLS: readonly { tool: Tool; word: string }[] = [

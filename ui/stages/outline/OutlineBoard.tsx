@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
-import Svg, { Circle, ClipPath, Defs, G, Line, Polyline } from 'react-native-svg';
+import Svg, { Circle, G, Polyline } from 'react-native-svg';
 
 import type { DrawnOutline } from '@core/foundations/fields';
 import { dimensionWord, RELATION_WORDS } from '@core/reporting/wording';
@@ -19,7 +19,9 @@ import {
   type BoardView,
   type Hit,
 } from './boardView';
-import { DrawnCurves, DrawnPoints, OriginCross } from './DrawnCurves';
+import { Drawn, drawnPoints } from './Drawn';
+import { OriginCross } from './DrawnCurves';
+import { Lens } from './Lens';
 import { dimensionLines, marksOf, type Marks } from './marks';
 import { RelationSign } from './RelationSign';
 
@@ -27,8 +29,6 @@ type Place = readonly [x: number, y: number];
 
 /** A finger that moves less than this taps, px. */
 const TAP_PX = 7;
-const LENS_PX = 46;
-const LENS_ZOOM = 2.2;
 
 /** The drawing under the fingers: taps pick or draw, a point is pulled along, an empty place moves the board, two fingers zoom. */
 export function OutlineBoard({
@@ -139,6 +139,14 @@ export function OutlineBoard({
     else if (last.hit?.point !== undefined && !isDrawing) onLetGo();
   };
   const marks: Marks = view ? marksOf(outline, studied, view) : { relations: [], dimensions: [] };
+  // The device has taken the gesture: it was no tap. What was pulled stays where it is.
+  const cancel = (event: React.PointerEvent) => {
+    fingers.current.delete(event.pointerId);
+    const last = began.current;
+    began.current = null;
+    setLens(null);
+    if (last?.moved && last.hit?.point !== undefined && !isDrawing) onLetGo();
+  };
   const wrongCurves = new Set(
     outline.relations.flatMap((one) =>
       wrong.has(one.id) && 'curves' in one
@@ -164,7 +172,7 @@ export function OutlineBoard({
             onPointerDown={down}
             onPointerMove={move}
             onPointerUp={up}
-            onPointerCancel={up}
+            onPointerCancel={cancel}
             style={{ position: 'absolute', inset: 0, touchAction: 'none' }}
           >
             <Svg
@@ -259,110 +267,4 @@ export function OutlineBoard({
       ) : null}
     </View>
   );
-}
-
-type Picked = { points: ReadonlySet<string>; curves: ReadonlySet<string> };
-
-function Drawn({
-  view,
-  outline,
-  shown,
-  studied,
-  picked,
-  wrong,
-  arrows,
-}: {
-  view: BoardView;
-  outline: DrawnOutline;
-  shown: SolvedDrawing;
-  studied: StudiedDrawing;
-  picked: Picked;
-  wrong: ReadonlySet<string>;
-  arrows: boolean;
-}) {
-  return (
-    <>
-      <DrawnCurves curves={shown.curves} view={view} picked={picked.curves} wrong={wrong} />
-      <DrawnPoints
-        points={drawnPoints(outline, shown)}
-        view={view}
-        moves={studied.freedom.points}
-        picked={picked.points}
-        shownArrows={arrows}
-      />
-    </>
-  );
-}
-
-/** What lies under the finger, larger, beside it. */
-function Lens({
-  at,
-  view,
-  outline,
-  shown,
-  studied,
-}: {
-  at: Place;
-  view: BoardView;
-  outline: DrawnOutline;
-  shown: SolvedDrawing;
-  studied: StudiedDrawing;
-}) {
-  const side = 2 * LENS_PX;
-  const inside = { ...zoomed({ ...view, middle: toMm(view, at) }, LENS_ZOOM, at), width: side, height: side };
-  const middle = { ...inside, middle: toMm(view, at) };
-  const isLeft = at[0] > view.width / 2;
-  return (
-    <View
-      pointerEvents="none"
-      className="absolute top-2 overflow-hidden rounded-full border-2 border-green bg-card"
-      style={{ width: side, height: side, ...(isLeft ? { left: 8 } : { right: 8 }) }}
-    >
-      <Svg width={side} height={side} aria-hidden>
-        <Defs>
-          <ClipPath id="lens">
-            <Circle cx={LENS_PX} cy={LENS_PX} r={LENS_PX} />
-          </ClipPath>
-        </Defs>
-        <G clipPath="url(#lens)">
-          <Drawn
-            view={middle}
-            outline={outline}
-            shown={shown}
-            studied={studied}
-            picked={NOTHING}
-            wrong={NOTHING.curves}
-            arrows={false}
-          />
-          <Line
-            x1={LENS_PX - 10}
-            x2={LENS_PX + 10}
-            y1={LENS_PX}
-            y2={LENS_PX}
-            stroke={colours.green.DEFAULT}
-          />
-          <Line
-            y1={LENS_PX - 10}
-            y2={LENS_PX + 10}
-            x1={LENS_PX}
-            x2={LENS_PX}
-            stroke={colours.green.DEFAULT}
-          />
-        </G>
-      </Svg>
-    </View>
-  );
-}
-
-const NOTHING: Picked = { points: new Set(), curves: new Set() };
-
-/** Points that a hand has to do with: middles of arcs only say on which side these lie. */
-export function drawnPoints(outline: DrawnOutline, { points }: SolvedDrawing): (readonly [string, Place])[] {
-  const vias = new Set(outline.curves.flatMap((curve) => (curve.kind === 'arc' ? [curve.via] : [])));
-  const others = new Set(
-    outline.curves.flatMap((curve) =>
-      curve.kind === 'line' || curve.kind === 'arc' ? [curve.from, curve.to] : [],
-    ),
-  );
-  return [...points].filter(([id]) => !vias.has(id) || others.has(id));
 }

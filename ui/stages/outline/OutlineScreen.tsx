@@ -12,7 +12,13 @@ import {
   type DimensionOffer,
   type NewRelation,
 } from '@core/shaping/drawnEdits';
-import { dimensionWord, drawingFaults, freedomSentence, RELATION_WORDS } from '@core/reporting/wording';
+import {
+  dimensionWord,
+  drawingFaults,
+  freedomSentence,
+  RELATION_WORDS,
+  sentenceOf,
+} from '@core/reporting/wording';
 
 import { HistoryButtons } from '../../inRepair/HistoryButtons';
 import { labelOf, lengthOf } from '../../inRepair/labelOf';
@@ -25,7 +31,8 @@ import { PadHost } from '../../shared/pad/PadHost';
 import type { Hit } from './boardView';
 import { DimensionSheet } from './DimensionSheet';
 import { DrawBar } from './DrawBar';
-import { drawnPoints, OutlineBoard } from './OutlineBoard';
+import { drawnPoints } from './Drawn';
+import { OutlineBoard } from './OutlineBoard';
 import { PickedBar, type PickedThings } from './PickedBar';
 import { PickByName } from './PickByName';
 import { useDrawing, type Drawing } from './useDrawing';
@@ -59,6 +66,15 @@ export function OutlineScreen() {
         />
       </View>
     );
+  if (drawing.unknown)
+    return (
+      <View className="p-4">
+        <EmptyState
+          text={`This drawing has no place yet. ${sentenceOf(drawing.unknown)}`}
+          action={{ label: 'Back to the recipe', onPress: back }}
+        />
+      </View>
+    );
   return (
     <PadHost>
       <View className="flex-row items-center gap-1 px-3 py-1">
@@ -85,7 +101,7 @@ function OutlineEditor({ drawing }: { drawing: Drawing }) {
   const { outline, studied } = drawing;
   const nameOf = (of: DrawnOutline) => (id: string) =>
     nameIn(of, id, (value) => labelOf({ value, mm: lengthOf(value, numbers) }, numbers, show).tag);
-  const faults = drawingFaults(studied, nameOf(outline));
+  const faults = [...new Set(drawing.waiting.map(sentenceOf)), ...drawingFaults(studied, nameOf(outline))];
   const wrong = new Set([...studied.conflict, ...studied.disagreeing, ...studied.misused.keys()]);
   const isPicking = picked.points.size + picked.curves.size > 0;
   const clear = () => {

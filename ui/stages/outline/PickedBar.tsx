@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Pressable, Text, View } from 'react-native';
+import { View } from 'react-native';
 
 import type { DrawnOutline } from '@core/foundations/fields';
 import { numberValue } from '@core/record/model';
@@ -23,7 +23,7 @@ import {
 import { CountSteps } from '../../shared/CountSteps';
 import { Button } from '../../shared/Button';
 import { Sheet } from '../../shared/Sheet';
-import { RelationSign } from './RelationSign';
+import { Chip } from './Chip';
 import type { Drawing } from './useDrawing';
 
 export interface PickedThings {
@@ -116,7 +116,7 @@ export function PickedBar({
               keep(
                 withMirrored(outline, studied, others, about!),
                 'Mirrored.',
-                'Pick what is to be mirrored, and last of all the line to mirror it in.',
+                'Pick what is to be mirrored, and last of all the line to mirror it in. An ellipse can’t be mirrored here.',
               )
             }
           />
@@ -152,7 +152,7 @@ export function PickedBar({
               keep(
                 withRepeatedRound(outline, studied, picked.curves, points[0]!, count),
                 `Repeated: ${count} in all.`,
-                '',
+                'An ellipse has no copy that is turned. Repeat the step instead, or draw it by arcs.',
               );
             }}
           />
@@ -188,32 +188,4 @@ function withoutPicked(outline: DrawnOutline, { points, curves }: PickedThings):
   if (gone.size === 0 && loose.length === next.points.length) return null;
   // A point that is picked goes with what was said of it.
   return withoutCurves({ ...next, points: loose.length > 0 ? loose : next.points }, new Set());
-}
-
-export function Chip({
-  label,
-  sign,
-  isSize = false,
-  isDanger = false,
-  onPress,
-}: {
-  label: string;
-  sign?: NewRelation['kind'];
-  isSize?: boolean;
-  isDanger?: boolean;
-  onPress(): void;
-}) {
-  return (
-    <Pressable
-      accessibilityRole="button"
-      accessibilityLabel={label}
-      onPress={onPress}
-      className={`min-h-[44px] flex-row items-center gap-1.5 rounded border px-2.5 active:bg-green-soft ${
-        isSize ? 'border-ink bg-card' : isDanger ? 'border-rust bg-card' : 'border-rule bg-card'
-      }`}
-    >
-      {sign ? <RelationSign kind={sign} tone="plain" size={18} /> : null}
-      <Text className={`font-label text-[14.5px] ${isDanger ? 'text-rust' : 'text-ink'}`}>{label}</Text>
-    </Pressable>
-  );
 }

@@ -1,5 +1,5 @@
 import type { SolvedCurve } from '@core/shaping/drawn';
-import { alongSmooth, smoothLine } from '@core/shaping/outline';
+import { plainCurve, polygonOf } from '@core/shaping/outline';
 
 type Place = readonly [x: number, y: number];
 
@@ -71,38 +71,16 @@ export function zoomed(view: BoardView, by: number, about: Place): BoardView {
   return { ...next, middle: [next.middle[0] + x - nx, next.middle[1] + y - ny] };
 }
 
-/** A curve as points that follow it, mm: what is near a finger is looked for along them. */
+/** Short lines that an arc, or what is round, is looked at as. */
+const PIECES = 32;
+
+/** A curve as places that follow it, mm, its end too: for the screen, and for what is near a finger. */
 export function pointsAlong(curve: SolvedCurve): Place[] {
-  switch (curve.kind) {
-    case 'line':
-      return [curve.from, curve.to];
-    case 'spline':
-      return curve.points.length < 2
-        ? [...curve.points]
-        : alongSmooth(smoothLine(curve.points, curve.closed), 12).map(([x, y]): Place => [x!, y!]);
-    case 'circle':
-    case 'ellipse': {
-      const [rx, ry] = curve.kind === 'circle' ? [curve.radius, curve.radius] : curve.along;
-      return Array.from({ length: 49 }, (_, index): Place => {
-        const turn = (index * Math.PI) / 24;
-        return [curve.middle[0] + rx * Math.cos(turn), curve.middle[1] + ry * Math.sin(turn)];
-      });
-    }
-    case 'arc': {
-      const turnOf = ([x, y]: Place) => Math.atan2(y - curve.middle[1], x - curve.middle[0]);
-      const [a, b, c] = [turnOf(curve.from), turnOf(curve.via), turnOf(curve.to)];
-      const forward = (turn: number) => (turn + 4 * Math.PI) % (2 * Math.PI);
-      const isLeft = forward(b - a) <= forward(c - a);
-      const sweep = isLeft ? forward(c - a) : -forward(a - c);
-      return Array.from({ length: 33 }, (_, index): Place => {
-        const turn = a + (sweep * index) / 32;
-        return [
-          curve.middle[0] + curve.radius * Math.cos(turn),
-          curve.middle[1] + curve.radius * Math.sin(turn),
-        ];
-      });
-    }
-  }
+  const along: Place[] = polygonOf([plainCurve(curve)], PIECES);
+  const isClosed =
+    curve.kind === 'circle' || curve.kind === 'ellipse' || (curve.kind === 'spline' && curve.closed);
+  const end = isClosed ? along[0] : curve.kind === 'spline' ? curve.points.at(-1) : curve.to;
+  return end ? [...along, end] : along;
 }
 
 /** The middle of a curve as it is drawn, and which way is square to it there. */

@@ -1,5 +1,5 @@
 import type { DrawnOutline } from '@core/foundations/fields';
-import type { StudiedDrawing } from '@core/shaping/drawn';
+import { curveName, type StudiedDrawing } from '@core/shaping/drawn';
 
 import { middleOf, toPx, type BoardView } from './boardView';
 
@@ -87,7 +87,7 @@ function offOf(
     const line = outline.curves.findIndex(
       (curve) => curve.kind === 'line' && one.points.includes(curve.from) && one.points.includes(curve.to),
     );
-    return line >= 0 && px < 0 ? beside(outline.curves[line]!.id ?? String(line)) : half(a, b);
+    return line >= 0 && px < 0 ? beside(curveName(outline.curves[line]!, line)) : half(a, b);
   }
   const at = points.get(one.point);
   if (!at) return null;

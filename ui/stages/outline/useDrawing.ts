@@ -1,11 +1,13 @@
 import { useMemo } from 'react';
 
 import { settledStep } from '@core/fitting/fit';
-import type { Body, Step } from '@core/record/model';
+import { isTaken, type Body, type Step } from '@core/record/model';
+import type { StepFault } from '@core/foundations/fault';
 import type { DrawnOutline } from '@core/foundations/fields';
 import {
   drawnInput,
   isMet,
+  solveDrawn,
   studyDrawn,
   type DrawnData,
   type DrawnInput,
@@ -24,6 +26,10 @@ export interface Drawing {
   outline: DrawnOutline;
   input: DrawnInput;
   studied: StudiedDrawing;
+  /** What keeps a point or a diameter from having its place, such as a size that is not taken: nothing is drawn then. */
+  unknown: StepFault | null;
+  /** What keeps sizes of it from being known: these hold nothing yet. */
+  waiting: readonly StepFault[];
   /** How another outline would come out in its place. */
   tried(outline: DrawnOutline): StudiedDrawing;
   /** Keeps another outline, with everything written down where it came out. */
@@ -41,9 +47,7 @@ export function useDrawing(body: Body | undefined, step: Step | undefined, field
       const [withIt] = withPatch([step], step.id, { [field]: outline });
       const settled = settledStep(withIt!, numbers);
       // An angle that can't be told yet holds nothing.
-      const data = (
-        settled.ok ? dataAt(settled.value as Step, field) : withoutTakenAngles(outline)
-      ) as DrawnData;
+      const data = (settled.ok ? dataAt(settled.value as Step, field) : withoutTaken(outline)) as DrawnData;
       const lengths = eachOutlineNumber(outline, numbers);
       return drawnInput(data, (path) => {
         const length = ownValue(lengths, path);
@@ -51,14 +55,20 @@ export function useDrawing(body: Body | undefined, step: Step | undefined, field
       });
     };
     const input = inputOf(found);
+    const faults = Object.entries(eachOutlineNumber(found, numbers)).flatMap(([path, length]) =>
+      length.ok ? [] : [{ path, fault: length.fault }],
+    );
+    const ofDimension = (path: string) => path.startsWith('dimensions.');
     return {
+      unknown: faults.find(({ path }) => !ofDimension(path))?.fault ?? null,
+      waiting: faults.filter(({ path }) => ofDimension(path)).map(({ fault }) => fault),
       outline: found,
       input,
       studied: studyDrawn(input),
       tried: (outline) => studyDrawn(inputOf(outline)),
       keep: (outline, undo) => {
-        const studied = studyDrawn(inputOf(outline));
-        const placed = isMet(studied) ? withPlaces(outline, studied) : outline;
+        const solved = solveDrawn(inputOf(outline));
+        const placed = isMet(solved) ? withPlaces(outline, solved) : outline;
         put('body', { ...body, steps: withPatch(body.steps, step.id, { [field]: placed }) }, undo);
       },
     };
@@ -66,9 +76,10 @@ export function useDrawing(body: Body | undefined, step: Step | undefined, field
   }, [body, step, field, numbers]);
 }
 
-const withoutTakenAngles = (outline: DrawnOutline): DrawnOutline => ({
+/** Taken angles only report. They keep their places in the list, by which lengths are found. */
+const withoutTaken = (outline: DrawnOutline): DrawnOutline => ({
   ...outline,
-  dimensions: (outline.dimensions ?? []).filter(
-    (one) => one.kind !== 'angle' || typeof one.angle === 'number',
+  dimensions: (outline.dimensions ?? []).map((one) =>
+    one.kind === 'angle' && isTaken(one.angle) ? { ...one, angle: 0, reference: true as const } : one,
   ),
 });

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import type { DrawnOutline } from '@core/foundations/fields';
 import { isSamePoint } from '@core/foundations/tolerance';
 import { numberValue } from '@core/record/model';
+import { curveName } from '@core/shaping/drawn';
 import { looksOf, withCurve, withPoint, withRelation, type NewRelation } from '@core/shaping/drawnEdits';
 
 import type { Hit } from './boardView';
@@ -155,7 +156,7 @@ export function useLines(drawing: Drawing | null): Lines {
 /** A point that was put on a curve is held there. */
 const onCurveIf = (outline: DrawnOutline, point: string, hit: Hit): DrawnOutline => {
   if (hit?.curve === undefined) return outline;
-  const curve = outline.curves.find((one, index) => (one.id ?? String(index)) === hit.curve);
+  const curve = outline.curves.find((one, index) => curveName(one, index) === hit.curve);
   return curve && curve.kind !== 'spline'
     ? withRelation(outline, { kind: 'onCurve', point, curve: hit.curve })
     : outline;

@@ -6,11 +6,10 @@ import { fieldOf, readLengthValue, withField } from '@core/shaping/recipe';
 
 import { useChangeRepair } from '../../api/useRepair';
 import { useShownDraft } from '../../inRepair/draft';
-import { lengthOf } from '../../inRepair/labelOf';
+import { LengthChoiceRow } from '../../inRepair/LengthChoiceRow';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { PadAction } from '../../shared/pad/PadAction';
 import { useShow } from '../../preferences/useShow';
-import { ChoiceRow } from '../../shared/ChoiceRow';
 import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
 import { problemOf, type Problem } from '../../shared/problem';
@@ -97,20 +96,14 @@ function ValueForm({ body, step, field, what, next, onNext, onClose }: Given) {
   // A sum is nudged from what it comes to; a formula over tags, which are capitals, follows its sizes.
   const plainMm = read.ok && !/[A-Z]/.test(text) ? read.value.mm : null;
   const nudgedFrom = !isTouched && now?.from === 'number' ? now.mm : plainMm;
-  const rowOf = ({ value, tag, name }: LengthChoice) => {
-    const mm = lengthOf(value, numbers);
-    return (
-      <ChoiceRow
-        key={JSON.stringify(value)}
-        tag={tag}
-        title={name}
-        number={mm === null ? 'to take' : show.number(mm)}
-        label={`${tag}, ${name}, ${mm === null ? 'to take' : show.length(mm)}`}
-        chosen={JSON.stringify(value) === JSON.stringify(now)}
-        onPress={() => choose(value)}
-      />
-    );
-  };
+  const rowOf = (choice: LengthChoice) => (
+    <LengthChoiceRow
+      key={JSON.stringify(choice.value)}
+      choice={choice}
+      chosen={JSON.stringify(choice.value) === JSON.stringify(now)}
+      onTake={(value) => choose(value)}
+    />
+  );
   return (
     <>
       <Field
