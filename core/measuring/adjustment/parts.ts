@@ -1,4 +1,4 @@
-/** Equations and unknowns that hang together: a change in one part moves nothing in another. */
+/** Equations and unknowns that are connected: a change in one part moves nothing in another. */
 export interface Part {
   equations: number[];
   unknowns: number[];

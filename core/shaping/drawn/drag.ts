@@ -8,7 +8,7 @@ import type { System } from './system';
 /** What is under a finger moves this much less readily than what follows it. */
 const UNDER_FINGER = 1e-4;
 
-/** A point of a drawing pulled along: only what hangs together with it is solved. */
+/** A point of a drawing pulled along: only what relations connect with it is solved. */
 export class Drag {
   private values: Float64Array;
   private readonly equations;
