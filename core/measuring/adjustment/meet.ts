@@ -88,14 +88,13 @@ export function meet(equations: readonly Equation[], start: Float64Array, option
       values.set(tried);
       [rows, merit] = [next, nextMerit];
       damping = Math.max(damping / 100, LEAST_DAMPING);
-      converged =
-        largest < SETTLED_MM || idle >= MOST_IDLE || (areExact(equations) && areMet(rows, metTo));
+      converged = largest < SETTLED_MM || idle >= MOST_IDLE || (areExact(equations) && areMet(rows, metTo));
       if (isQuick && areExact(equations)) isOld = true;
       else if (!converged) factored = null;
-    } else if (isOld) {
-      factored = null;
     } else {
       factored = null;
+      // Slopes of before were to blame: taken anew, the same step is tried again.
+      if (isOld) continue;
       damping = Math.max(damping, 1e-6) * 10;
       // Nothing makes it better: as near as it comes.
       converged = damping > 1e12;
