@@ -110,13 +110,15 @@ test('a part that is left alone is drawn for the list once', async ({ page, work
 test('a worker that hangs is replaced, and its step is named', async ({ page, workshop }) => {
   const id = await workshop.open('rack-wheel');
   await page.goto(`${workshop.address}/repair/${id}/shape`);
-  // The worker's last task after a build; from then on it is idle.
-  const drawn = page.waitForResponse((response) => response.url().endsWith('/picture'));
   await partIsBuilt(page);
-  await drawn;
   const [worker] = page.workers();
   expect(worker).toBeDefined();
-  void worker!.evaluate('for (;;);').catch(() => undefined);
+  // It hangs at the next build, whatever else it is still asked for before that.
+  await worker!.evaluate(() => {
+    self.addEventListener('message', ({ data }: MessageEvent<{ path?: string[] }>) => {
+      if (data.path?.includes('build')) for (;;);
+    });
+  });
   await page.getByRole('button', { name: /^ease: 0.40/ }).click();
   await page.getByLabel(/^Type a number/).fill('0.5');
   await page.getByRole('button', { name: 'Use this number' }).click();

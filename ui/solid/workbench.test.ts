@@ -16,7 +16,7 @@ const state: RepairState = rackWheel();
 /** A worker that does what the test says; counts how many were started and ended. */
 function bench(build: (start: number, watcher: WorkerWatcher) => Promise<BuildReply>) {
   const count = { started: 0, ended: 0 };
-  const hang = { picture: false, pictureMs: 0 };
+  const hang = { start: false, picture: false, pictureMs: 0 };
   const workbench = new Workbench(() => {
     count.started += 1;
     const mine = count.started;
@@ -24,6 +24,7 @@ function bench(build: (start: number, watcher: WorkerWatcher) => Promise<BuildRe
     const worker: SolidWorker = {
       start: async (given) => {
         watcher = given;
+        if (hang.start) return never();
       },
       build: () => build(mine, watcher),
       cutOpen: async () => null,
@@ -121,6 +122,20 @@ test('stopping a build names its step and drops what waits behind it', async () 
   workbench.cancel();
   expect(failedStep(await first)).toMatchObject({ stepId: 'groove', fault: { code: 'step.stopped' } });
   expect(await second).toBeNull();
+});
+
+test('a build can be stopped while the kernel is still being started, and the next one starts it anew', async () => {
+  const { workbench, count, hang } = bench(async () => reply());
+  hang.start = true;
+  const first = workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
+  await new Promise((resolve) => setTimeout(resolve, 10));
+  expect(workbench.status).toEqual({ kind: 'loading', share: 0 });
+  workbench.cancel();
+  expect(failedStep(await first)).toMatchObject({ fault: { code: 'step.stopped' } });
+  expect(workbench.status).toEqual({ kind: 'idle' });
+  expect(count).toEqual({ started: 1, ended: 1 });
+  hang.start = false;
+  expect(await workbench.build(state, DEFAULT_WORKSHOP, () => ({}))).toEqual(reply());
 });
 
 test('stopping something else than a build lets the builds behind it go on', async () => {

@@ -182,13 +182,13 @@ export class Workbench {
 
   /** @param quiet for what nobody waits for: it gives no sign. */
   async #run<T>(work: (worker: SolidWorker) => Promise<T>, quiet = false): Promise<T> {
-    const worker = await this.#started();
-    const isAtRest = this.#status.kind === 'idle' || this.#status.kind === 'broken';
-    if (!quiet && isAtRest) this.#say({ kind: 'building', bodyId: null, stepId: null });
+    this.#at = null;
     const lost = new Promise<never>((_, reject) => {
       this.#lose = reject;
     });
-    this.#at = null;
+    const worker = await this.#startedUnless(lost);
+    const isAtRest = this.#status.kind === 'idle' || this.#status.kind === 'broken';
+    if (!quiet && isAtRest) this.#say({ kind: 'building', bodyId: null, stepId: null });
     this.#windAlarm();
     if (quiet) {
       this.#endQuiet = () => this.#lose?.(new WorkerLost('cancelled', this.#at));
@@ -217,6 +217,20 @@ export class Workbench {
     }
   }
 
+  /** Whoever waits may also stop while the kernel is still being fetched and started. */
+  async #startedUnless(lost: Promise<never>): Promise<SolidWorker> {
+    try {
+      return await Promise.race([this.#started(), lost]);
+    } catch (error) {
+      this.#lose = null;
+      if (error instanceof WorkerLost) {
+        this.#replaceWorker();
+        this.#say({ kind: 'idle' });
+      }
+      throw error;
+    }
+  }
+
   #started(): Promise<SolidWorker> {
     if (this.#ready) return this.#ready;
     const handle = this.spawn();
@@ -227,7 +241,7 @@ export class Workbench {
     const ready = handle.worker
       .start({
         loading: (share) => {
-          if (isLoading) this.#say({ kind: 'loading', share });
+          if (isLoading && this.#handle === handle) this.#say({ kind: 'loading', share });
         },
         step: (bodyId, stepId) => {
           if (!this.#lose || this.#handle !== handle) return;
