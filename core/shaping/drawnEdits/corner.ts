@@ -1,6 +1,7 @@
 import type { DrawnCurve, DrawnOutline, Value } from '@core/foundations/fields';
 
-import { curveName, type Place, type SolvedDrawing } from '@core/shaping/drawn';
+import { curveName, pointsOfCurve, type Place, type SolvedDrawing } from '@core/shaping/drawn';
+import { withEndAt } from './ends';
 import { tidied, withCurve, withDimension, withNames, withPoint, withRelation } from './names';
 
 type Line = Extract<DrawnCurve, { kind: 'line' }> & { id: string };
@@ -54,14 +55,7 @@ export function withRoundedCorner(
   for (const { line, way } of arms) {
     const [added, end] = withPoint(next, [at[0] + back * way[0], at[1] + back * way[1]]);
     ends.push(end);
-    next = {
-      ...added,
-      curves: added.curves.map((curve) =>
-        curve.id === line.id
-          ? ({ ...curve, ...(line.from === corner ? { from: end } : { to: end }) } as DrawnCurve)
-          : curve,
-      ),
-    };
+    next = withEndAt(added, line.id, line.from === corner ? 'from' : 'to', end);
     next = withRelation(next, { kind: 'onCurve', point: corner, curve: line.id });
   }
   const middle = radiusMm / Math.sin(half);
@@ -78,13 +72,60 @@ export function withRoundedCorner(
   return withDimension(next, { kind: 'radius', curve: arc, value })[0];
 }
 
-/** The sharp corner that an arc rounds: the point that both of its lines are held to; null for any other arc. */
-export function cornerOfArc(outline: DrawnOutline, arcId: string): string | null {
+/**
+ * A corner between two lines, eased: a line across it, as far from the sharp corner on either side. The sharp corner stays, with construction lines
+ * to where it is cut, so that all that was said of it still holds.
+ *
+ * @param backMm how far from the corner it is drawn. @param value what that is held to.
+ * @returns null where no two lines meet, or it takes more than there is of a line.
+ */
+export function withEasedCorner(
+  outline: DrawnOutline,
+  solved: Pick<SolvedDrawing, 'points'>,
+  corner: string,
+  backMm: number,
+  value: Value,
+): DrawnOutline | null {
+  const lines = linesAtCorner(outline, corner);
+  if (!lines || !(backMm > 0)) return null;
+  const at = solved.points.get(corner)!;
+  let next = withNames(outline);
+  const ends: string[] = [];
+  const helpers: string[] = [];
+  for (const line of lines) {
+    const far = solved.points.get(line.from === corner ? line.to : line.from)!;
+    const length = Math.hypot(far[0] - at[0], far[1] - at[1]);
+    if (backMm >= length) return null;
+    const share = backMm / length;
+    const [added, end] = withPoint(next, [
+      at[0] + share * (far[0] - at[0]),
+      at[1] + share * (far[1] - at[1]),
+    ]);
+    ends.push(end);
+    next = withEndAt(added, line.id, line.from === corner ? 'from' : 'to', end);
+    next = withRelation(next, { kind: 'onCurve', point: corner, curve: line.id });
+    const [helped, helper] = withCurve(next, { kind: 'line', from: corner, to: end, helper: true });
+    helpers.push(helper);
+    next = helped;
+  }
+  [next] = withCurve(next, { kind: 'line', from: ends[0]!, to: ends[1]! });
+  next = withRelation(next, { kind: 'equal', curves: [helpers[0]!, helpers[1]!] });
+  return withDimension(next, { kind: 'distance', points: [corner, ends[0]!], value })[0];
+}
+
+/** The sharp corner that an arc rounds or a line eases: the point that both of its neighbours are held to; null for any other curve. */
+export function cornerCutBy(outline: DrawnOutline, arcId: string): string | null {
   const named = withNames(outline);
   const arc = named.curves.find(({ id }) => id === arcId);
-  if (arc?.kind !== 'arc') return null;
+  if ((arc?.kind !== 'arc' && arc?.kind !== 'line') || arc.helper) return null;
   const lines = [arc.from, arc.to].map((end) =>
-    named.curves.find((curve) => curve.kind === 'line' && (curve.from === end || curve.to === end)),
+    named.curves.find(
+      (curve) =>
+        curve.kind === 'line' &&
+        curve.id !== arcId &&
+        !curve.helper &&
+        (curve.from === end || curve.to === end),
+    ),
   );
   if (!lines[0] || !lines[1]) return null;
   const held = (curve: string) =>
@@ -95,13 +136,15 @@ export function cornerOfArc(outline: DrawnOutline, arcId: string): string | null
 
 /** A rounded corner made sharp again: what was said of the corner has been there all along. */
 export function withSharpCorner(outline: DrawnOutline, arcId: string): DrawnOutline | null {
-  const corner = cornerOfArc(outline, arcId);
+  const corner = cornerCutBy(outline, arcId);
   const named = withNames(outline);
   const arc = named.curves.find(({ id }) => id === arcId);
-  if (corner === null || arc?.kind !== 'arc') return null;
-  const gone = new Set([arc.from, arc.via, arc.to]);
+  if (corner === null || (arc?.kind !== 'arc' && arc?.kind !== 'line')) return null;
+  const gone = new Set(pointsOfCurve(arc));
+  const isHelper = (curve: DrawnCurve) =>
+    curve.helper && curve.kind === 'line' && curve.from === corner && gone.has(curve.to);
   const curves = named.curves.flatMap((curve): DrawnCurve[] => {
-    if (curve.id === arcId) return [];
+    if (curve.id === arcId || isHelper(curve)) return [];
     if (curve.kind !== 'line') return [curve];
     return [
       {

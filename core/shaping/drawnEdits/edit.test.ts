@@ -1,9 +1,9 @@
 import { numberValue, type DrawnOutline } from '@core/foundations/fields';
-import { drawnRegion, regionArea } from '@core/shaping/outline';
 
-import { drawnInput, isMet, solveDrawn, studyDrawn, type DrawnData } from '@core/shaping/drawn';
+import { isMet } from '@core/shaping/drawn';
+import { areaOf, closedLines, EMPTY_OUTLINE, length, solved, studied } from '@core/testing/drawnOutline';
 import {
-  cornerOfArc,
+  cornerCutBy,
   looksOf,
   mayBeScaled,
   offersFor,
@@ -21,57 +21,9 @@ import {
   withSharpCorner,
 } from '.';
 
-/** Every number of these outlines is typed. */
-const lengthsOf = (outline: DrawnOutline) => {
-  const found: Record<string, { what: 'measure'; tag: null; mm: number }> = {};
-  const look = (data: object, path: string): void => {
-    for (const [key, inside] of Object.entries(data) as [string, unknown][]) {
-      if (typeof inside !== 'object' || inside === null) continue;
-      if ('mm' in inside) found[path + key] = { what: 'measure', tag: null, mm: inside.mm as number };
-      else look(inside, `${path}${key}.`);
-    }
-  };
-  look(outline, '');
-  return found;
-};
-const inputOf = (outline: DrawnOutline) => {
-  const lengths = lengthsOf(outline);
-  return drawnInput(outline as DrawnData, (path) => new Map(Object.entries(lengths)).get(path));
-};
-const solved = (outline: DrawnOutline) => solveDrawn(inputOf(outline));
-const studied = (outline: DrawnOutline) => studyDrawn(inputOf(outline));
-const areaOf = (outline: DrawnOutline) => {
-  const region = drawnRegion(outline as DrawnData, lengthsOf(outline));
-  if (!region.ok) throw new Error(JSON.stringify(region.fault));
-  return regionArea(region.value);
-};
-const EMPTY: DrawnOutline = {
-  shape: 'drawn',
-  points: [{ id: 'O', x: numberValue(0), y: numberValue(0) }],
-  curves: [],
-  relations: [{ kind: 'fixed', id: 'r1', point: 'O' }],
-};
-/** Lines from point to point, and back to the first. */
-function closedLines(outline: DrawnOutline, places: readonly (readonly [number, number])[]) {
-  let next = outline;
-  const points = places.map((place) => {
-    const [added, id] = withPoint(next, place);
-    next = added;
-    return id;
-  });
-  const curves = points.map((from, index) => {
-    const [added, id] = withCurve(next, { kind: 'line', from, to: points[(index + 1) % points.length]! });
-    next = added;
-    return id;
-  });
-  return { outline: next, points, curves };
-}
-const length = (outline: DrawnOutline, points: [string, string], mm: number) =>
-  withDimension(outline, { kind: 'distance', points, value: numberValue(mm) })[0];
-
 /** A plate of 40 by 20 that a hand drew. */
 function plate() {
-  const { outline, points, curves } = closedLines(EMPTY, [
+  const { outline, points, curves } = closedLines(EMPTY_OUTLINE, [
     [0, 0],
     [38, 1],
     [41, 22],
@@ -109,7 +61,7 @@ describe('a rounded corner', () => {
     expect(isMet(solved(longer))).toBe(true);
     expect(areaOf(longer)).toBeCloseTo(1100 - 16 * (1 - Math.PI / 4), 4);
     const arc = rounded.curves.at(-1)!.id!;
-    expect(cornerOfArc(rounded, arc)).toBe(points[2]);
+    expect(cornerCutBy(rounded, arc)).toBe(points[2]);
     const sharp = withSharpCorner(rounded, arc)!;
     expect(sharp.relations).toEqual(outline.relations);
     expect(sharp.dimensions).toEqual(outline.dimensions);
@@ -136,7 +88,7 @@ describe('a rounded corner', () => {
 });
 
 test('an arc of measured rise, repeated three times round a point, is a closed grip of which each arm is alike', () => {
-  const [one, a] = withPoint(EMPTY, [30, 1]);
+  const [one, a] = withPoint(EMPTY_OUTLINE, [30, 1]);
   const [two, b] = withPoint(one, [-14, 27]);
   const [three, via] = withPoint(two, [14, 24]);
   const [drawn, arc] = withCurve(three, { kind: 'arc', from: a, via, to: b });
@@ -162,7 +114,7 @@ test('an arc of measured rise, repeated three times round a point, is a closed g
 test('a tooth that is repeated twelve times leaves its gaps', () => {
   const at = (degrees: number, reach: number) =>
     [reach * Math.cos((degrees * Math.PI) / 180), reach * Math.sin((degrees * Math.PI) / 180)] as const;
-  let next = EMPTY;
+  let next = EMPTY_OUTLINE;
   const names: string[] = [];
   for (const place of [at(-6, 20), at(-3, 25), at(3, 25), at(6, 20)]) {
     const [added, id] = withPoint(next, place);
@@ -182,7 +134,7 @@ test('a tooth that is repeated twelve times leaves its gaps', () => {
 });
 
 test('what is mirrored follows what it mirrors, and ends on the line are shared', () => {
-  const [one, a] = withPoint(EMPTY, [0, 0]);
+  const [one, a] = withPoint(EMPTY_OUTLINE, [0, 0]);
   const [two, b] = withPoint(one, [0, 30]);
   const [lined, axis] = withCurve(two, { kind: 'line', from: a, to: b, helper: true });
   const [three, c] = withPoint(lined, [12, 0]);
@@ -212,7 +164,7 @@ test('what is mirrored follows what it mirrors, and ends on the line are shared'
 });
 
 test('what is small is copied as it is: nothing of it runs together, nor onto the line', () => {
-  const [one, a] = withPoint(EMPTY, [0, 0]);
+  const [one, a] = withPoint(EMPTY_OUTLINE, [0, 0]);
   const [two, b] = withPoint(one, [0, 80]);
   const [lined, axis] = withCurve(two, { kind: 'line', from: a, to: b, helper: true });
   let next = lined;
@@ -243,9 +195,9 @@ test('what is small is copied as it is: nothing of it runs together, nor onto th
 });
 
 test('a circle about the point that it would be repeated round stays one; an ellipse has no turned copy', () => {
-  const [round, id] = withCurve(EMPTY, { kind: 'circle', middle: 'O', diameter: numberValue(8) });
+  const [round, id] = withCurve(EMPTY_OUTLINE, { kind: 'circle', middle: 'O', diameter: numberValue(8) });
   expect(withRepeatedRound(round, solved(round), new Set([id]), 'O', 4)!.curves).toHaveLength(1);
-  const [oval, own] = withCurve(EMPTY, {
+  const [oval, own] = withCurve(EMPTY_OUTLINE, {
     kind: 'ellipse',
     middle: 'O',
     length: numberValue(8),
@@ -255,7 +207,7 @@ test('a circle about the point that it would be repeated round stays one; an ell
 });
 
 test('a first size makes all of a sketch larger or smaller, and leaves its form', () => {
-  const { outline } = closedLines(EMPTY, [
+  const { outline } = closedLines(EMPTY_OUTLINE, [
     [0, 0],
     [400, 0],
     [300, 200],
@@ -294,7 +246,7 @@ test('a curve that goes takes along what was said of it', () => {
 });
 
 test('what a line looks like, and what can be said of what is picked', () => {
-  const { outline, curves, points } = closedLines(EMPTY, [
+  const { outline, curves, points } = closedLines(EMPTY_OUTLINE, [
     [0, 0],
     [40, 2],
     [41, 30],

@@ -1,5 +1,6 @@
-export { cornerOfArc, linesAtCorner, withRoundedCorner, withSharpCorner } from './corner';
+export { cornerCutBy, linesAtCorner, withEasedCorner, withRoundedCorner, withSharpCorner } from './corner';
 export { spanOf, withMirrored, withRepeatedRound } from './copies';
+export { withExtended, withSplit, withTrimmed, type CutFault, type CutOutline } from './cutCurves';
 export {
   withCurve,
   withDimension,
@@ -14,4 +15,6 @@ export {
 export { drawnFromPoints } from './fromPoints';
 export { looksOf, offersFor, type DimensionOffer, type Offers } from './offers';
 export { drawnFromCurves, mayBeScaled, scaledBy, withPlaces } from './placed';
+export { LEAST_SIDES, MOST_SIDES, withPolygon, withRectangle, withSlot } from './ready';
 export { turnedOver } from './turned';
+export { withWrapped } from './wrapped';

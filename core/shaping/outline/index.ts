@@ -25,3 +25,4 @@ export { regionArea } from './area';
 export { drawnRegion, plainCurve } from './drawn';
 export { cornerRadiusOf, loopOf, regionOf, type KnownOutline } from './shapes';
 export { offsetSmooth } from './offsetSmooth';
+export { hullLoop } from './hull';

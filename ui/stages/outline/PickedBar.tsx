@@ -6,7 +6,7 @@ import { numberValue } from '@core/record/model';
 import { dimensionWord, RELATION_WORDS } from '@core/reporting/wording';
 import { pointsOfCurve } from '@core/shaping/drawn';
 import {
-  cornerOfArc,
+  cornerCutBy,
   linesAtCorner,
   offersFor,
   spanOf,
@@ -63,7 +63,7 @@ export function PickedBar({
     }
   };
   const corner = points.length === 1 && curves.length === 0 ? linesAtCorner(outline, points[0]!) : null;
-  const rounded = curves.length === 1 && points.length === 0 && cornerOfArc(outline, curves[0]!) !== null;
+  const rounded = curves.length === 1 && points.length === 0 && cornerCutBy(outline, curves[0]!) !== null;
   const round = () => {
     const radius = Number((spanOf(studied) / 12).toPrecision(1));
     keep(
