@@ -1,6 +1,8 @@
 import type { OutlineConstraint, OutlineDimension } from '@core/foundations/fields';
 import type { Freedom, StudiedDrawing } from '@core/shaping/drawn';
 
+import type { CutFault } from '@core/shaping/drawnEdits';
+
 import { mm } from './amounts';
 
 /** What a relation is called. */
@@ -19,6 +21,15 @@ export const RELATION_WORDS: Record<OutlineConstraint['kind'], string> = {
   symmetric: 'Mirrored',
   turned: 'Repeated round',
   fixed: 'Fixed',
+};
+
+/** Why a curve of a drawing can't be cut or made longer there. */
+export const CUT_FAULT_SENTENCES: Record<CutFault, string> = {
+  notPlain: 'Lines, arcs and circles alone can be cut.',
+  nothingCrosses: 'Nothing crosses it there. Pick it and delete it instead.',
+  nothingBeyond: 'There is nothing beyond that end that it could reach.',
+  noEnds: 'A circle has no end. Trim it between two curves that cross it.',
+  atItsEnd: 'It ends there.',
 };
 
 /** What a dimension is called. */
@@ -52,6 +63,10 @@ export function freedomSentence({ waysLeft, asWhole }: Pick<Freedom, 'waysLeft' 
   const form = `Its form can still change in ${ways(formWays)}.`;
   return asWhole === 0 ? form : `${form} It can move as a whole, too.`;
 }
+
+/** Of a relation or a size that lets the drawing move as much as before, and so says nothing new. */
+export const oneTooManySentence = (word: string): string =>
+  `${word} says nothing new: what the drawing holds already makes it so.`;
 
 /** What is wrong with a drawing, most important first; nothing if all is well. @param named what a relation or a dimension is called. */
 export function drawingFaults(

@@ -63,10 +63,12 @@ export {
 export type { Lengths } from './lengths';
 export { usedWords } from './uses';
 export {
+  CUT_FAULT_SENTENCES,
   DIMENSION_WORDS,
   dimensionWord,
   drawingFaults,
   drawingSentence,
   freedomSentence,
+  oneTooManySentence,
   RELATION_WORDS,
 } from './drawn';

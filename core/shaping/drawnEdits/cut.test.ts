@@ -263,7 +263,15 @@ describe('drawn ready', () => {
 
   test('a slot moves in five ways, and has the area of its size', () => {
     const [two, last] = withPoint(based, [30, 10]);
-    const slot = withSlot(two, [first, last], [0, 0], [30, 10], 6);
+    const slot = withSlot(
+      two,
+      [first, last],
+      [
+        [0, 0],
+        [30, 10],
+      ],
+      6,
+    );
     expectSound(slot);
     expect(wayCount(slot)).toBe(5);
     const arc = slot.curves.find(({ kind }) => kind === 'arc')!.id!;

@@ -91,8 +91,7 @@ export function withPolygon(
 export function withSlot(
   outline: DrawnOutline,
   [first, last]: readonly [string, string],
-  [ax, ay]: Place,
-  [bx, by]: Place,
+  [[ax, ay], [bx, by]]: readonly [Place, Place],
   radiusMm: number,
 ): DrawnOutline {
   const length = Math.hypot(bx - ax, by - ay);
@@ -110,7 +109,8 @@ export function withSlot(
   const [three, back] = withCurve(two, { kind: 'line', from: r, to: s });
   const [four, start] = withCurve(three, { kind: 'arc', from: s, via: tipA, to: p });
   const [five, acrossEnd] = withCurve(four, { kind: 'line', from: q, to: r, helper: true });
-  let [next, acrossStart] = withCurve(five, { kind: 'line', from: s, to: p, helper: true });
+  const [six, acrossStart] = withCurve(five, { kind: 'line', from: s, to: p, helper: true });
+  let next = six;
   for (const curves of [
     [side, end],
     [end, back],

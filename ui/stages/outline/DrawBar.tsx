@@ -1,25 +1,27 @@
 import { useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 
 import { parseLength, typedUnitOf } from '@core/foundations/quantity';
 import { RELATION_WORDS } from '@core/reporting/wording';
+import { LEAST_SIDES, MOST_SIDES } from '@core/shaping/drawnEdits';
 
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
+import { CountSteps } from '../../shared/CountSteps';
 import { Field } from '../../shared/Field';
 import { Chip } from './Chip';
-import type { Lines, Tool } from './useLines';
-
-const TOOLS: readonly { tool: Tool; word: string }[] = [
-  { tool: 'line', word: 'Lines' },
-  { tool: 'arc', word: 'Arcs' },
-  { tool: 'circle', word: 'Circle' },
-  { tool: 'rectangle', word: 'Rectangle' },
-  { tool: 'polygon', word: 'Hexagon' },
-];
+import { CUT_TOOLS, DRAW_TOOLS, isCutTool, type Tool } from './tools';
+import type { Lines } from './useLines';
 
 /** What to draw with; while something is drawn, what it looks like, and where to by numbers. */
-export function DrawBar({ lines }: { lines: Lines }) {
+export function DrawBar({
+  lines,
+  mayCut,
+}: {
+  lines: Lines;
+  /** There are curves that can be changed. */
+  mayCut: boolean;
+}) {
   const [text, setText] = useState('');
   const [wrong, setWrong] = useState<string>();
   const show = useShow();
@@ -38,8 +40,8 @@ export function DrawBar({ lines }: { lines: Lines }) {
   };
   return (
     <View className="gap-2 px-3 pb-2">
-      <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName="gap-1">
-        {TOOLS.map(({ tool, word }) => (
+      <View className="flex-row flex-wrap gap-1">
+        {toolsFor(lines.tool, mayCut).map(({ tool, word }) => (
           <Button
             key={tool}
             label={word}
@@ -48,7 +50,8 @@ export function DrawBar({ lines }: { lines: Lines }) {
             className="px-2.5"
           />
         ))}
-      </ScrollView>
+        {lines.tool ? <Button label="Stop" onPress={() => lines.take(null)} /> : null}
+      </View>
       {lines.tool ? (
         <>
           {lines.looks.length > 0 ? (
@@ -63,10 +66,20 @@ export function DrawBar({ lines }: { lines: Lines }) {
               ))}
             </View>
           ) : null}
+          {lines.tool === 'polygon' ? (
+            <CountSteps
+              what="side"
+              least={LEAST_SIDES}
+              most={MOST_SIDES}
+              value={lines.sides}
+              onChange={lines.setSides}
+            />
+          ) : null}
+          {lines.mayEnd ? <Button label="End the curve here" onPress={lines.end} /> : null}
           <View className="flex-row items-end gap-2">
             <View className="flex-1">
               <Field
-                label="Or where to: 24 at 30, or 10, 5"
+                label={isCutTool(lines.tool) ? 'Or where: 10, 5' : 'Or where to: 24 at 30, or 10, 5'}
                 value={text}
                 onChangeText={(next) => {
                   setText(next);
@@ -76,17 +89,26 @@ export function DrawBar({ lines }: { lines: Lines }) {
                 wrong={wrong}
               />
             </View>
-            <Button
-              label={lines.isHelper ? 'Construction' : 'Outline'}
-              name={lines.isHelper ? 'Construction lines are drawn' : 'Outline is drawn'}
-              onPress={() => lines.setHelper(!lines.isHelper)}
-            />
-            <Button label="Stop" onPress={() => lines.take(null)} />
+            {isCutTool(lines.tool) ? null : (
+              <Button
+                label={lines.isHelper ? 'Construction' : 'Outline'}
+                name={lines.isHelper ? 'Construction lines are drawn' : 'Outline is drawn'}
+                onPress={() => lines.setHelper(!lines.isHelper)}
+              />
+            )}
           </View>
         </>
       ) : null}
     </View>
   );
+}
+
+/** All tools to choose from; while one is in hand, that one, and the one that goes on with its run. */
+function toolsFor(inHand: Tool | null, mayCut: boolean): readonly { tool: Tool; word: string }[] {
+  const all = [...DRAW_TOOLS, ...(mayCut ? CUT_TOOLS : [])];
+  if (inHand === null) return all;
+  const isRun = inHand === 'line' || inHand === 'arc';
+  return all.filter(({ tool }) => tool === inHand || (isRun && (tool === 'line' || tool === 'arc')));
 }
 
 /** A place by its numbers, mm: a length at an angle in degrees, or so far to the right and up. */

@@ -3,7 +3,7 @@ import { Circle, G, Line, Path } from 'react-native-svg';
 import type { SolvedCurve } from '@core/shaping/drawn';
 
 import { colours } from '../../theme/colours';
-import { pointsAlong, toPx, type BoardView } from './boardView';
+import { arrowTips, pointsAlong, toPx, type BoardView } from './boardView';
 
 type Place = readonly [x: number, y: number];
 
@@ -51,8 +51,17 @@ export function DrawnCurves({
   );
 }
 
-/** Which ways a point can still move. */
-const ARROW_PX = 26;
+/** Lengths of the two strokes of an arrow's head, px, along it and to its sides. */
+const [HEAD_BACK, HEAD_SIDE] = [7, 4];
+
+/** An arrow from beside a point to its tip. */
+function arrowPath([x, y]: Place, [tx, ty]: Place): string {
+  const length = Math.hypot(tx - x, ty - y) || 1;
+  const [ux, uy] = [(tx - x) / length, (ty - y) / length];
+  const head = (side: number) =>
+    `${(tx - HEAD_BACK * ux - side * uy).toFixed(1)} ${(ty - HEAD_BACK * uy + side * ux).toFixed(1)}`;
+  return `M${(x + 9 * ux).toFixed(1)} ${(y + 9 * uy).toFixed(1)}L${tx} ${ty}M${head(HEAD_SIDE)}L${tx} ${ty}L${head(-HEAD_SIDE)}`;
+}
 
 /** Points: full where nothing moves them, open with arrows where something does. */
 export function DrawnPoints({
@@ -77,15 +86,18 @@ export function DrawnPoints({
         return (
           <G key={id}>
             {way && way !== 'anyWay' && shownArrows ? (
-              <Line
-                x1={x - ARROW_PX * way[0]}
-                y1={y + ARROW_PX * way[1]}
-                x2={x + ARROW_PX * way[0]}
-                y2={y - ARROW_PX * way[1]}
-                stroke={colours.brass.DEFAULT}
-                strokeWidth={1.6}
-                strokeDasharray="4 3"
-              />
+              <>
+                {arrowTips([x, y], way).map((tip, index) => (
+                  <Path
+                    key={index}
+                    d={arrowPath([x, y], tip)}
+                    stroke={colours.brass.DEFAULT}
+                    strokeWidth={1.6}
+                    strokeLinecap="round"
+                    fill="none"
+                  />
+                ))}
+              </>
             ) : null}
             <Circle
               cx={x}

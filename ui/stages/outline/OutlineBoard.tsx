@@ -104,7 +104,13 @@ export function OutlineBoard({
     area.current!.setPointerCapture?.(event.pointerId);
     fingers.current.set(event.pointerId, at);
     began.current =
-      fingers.current.size === 1 ? { at, hit: hitAt(at, view, points, shown.curves), moved: false } : null;
+      fingers.current.size === 1
+        ? {
+            at,
+            hit: hitAt(at, view, points, shown.curves, isDrawing ? new Map() : studied.freedom.points),
+            moved: false,
+          }
+        : null;
   };
   const move = (event: React.PointerEvent) => {
     const before = fingers.current.get(event.pointerId);

@@ -16,6 +16,7 @@ import {
   dimensionWord,
   drawingFaults,
   freedomSentence,
+  oneTooManySentence,
   RELATION_WORDS,
   sentenceOf,
 } from '@core/reporting/wording';
@@ -116,6 +117,9 @@ function OutlineEditor({ drawing }: { drawing: Drawing }) {
     else if (!hit) clear();
     else setPicked(toggled(picked, hit));
   };
+  /** Of a drawing with one relation or size more: that it moves as much as before. */
+  const saysNothingNew = (tried: StudiedDrawing) =>
+    isMet(studied) && isMet(tried) && tried.freedom.waysLeft === studied.freedom.waysLeft;
   const relate = (wanted: NewRelation) => {
     const next = withRelation(outline, wanted);
     const tried = drawing.tried(next);
@@ -130,6 +134,10 @@ function OutlineEditor({ drawing }: { drawing: Drawing }) {
           .map(nameOf(next))
           .join(', ')}. Take one of them away first.`,
       );
+      return;
+    }
+    if (saysNothingNew(tried)) {
+      setProblem(oneTooManySentence(RELATION_WORDS[wanted.kind]));
       return;
     }
     drawing.keep(next, `${RELATION_WORDS[wanted.kind]}.`);
@@ -236,7 +244,7 @@ function OutlineEditor({ drawing }: { drawing: Drawing }) {
             onProblem={setProblem}
           />
         ) : (
-          <DrawBar lines={lines} />
+          <DrawBar lines={lines} mayCut={outline.curves.length > 0} />
         )}
         {taken || lines.tool !== null || outline.curves.length === 0 ? null : (
           <PickByName
@@ -284,11 +292,15 @@ function OutlineEditor({ drawing }: { drawing: Drawing }) {
           drawing={drawing}
           dimension={sizing}
           measured={measuredOf(drawing, sizing)}
-          sentenceOf={(tried: StudiedDrawing, next) =>
-            isMet(tried) && tried.disagreeing.length === 0
+          sentenceOf={(tried: StudiedDrawing, next) => {
+            if (!isMet(tried) || tried.disagreeing.length > 0)
+              return drawingFaults(tried, nameOf(next))[0] ?? null;
+            // Measured sizes more than needed are welcome: they are adjusted together.
+            const isMeasured = tried.residuals.some(({ id }) => id === next.dimensions?.at(-1)?.id);
+            return 'id' in sizing || isMeasured || !saysNothingNew(tried)
               ? null
-              : (drawingFaults(tried, nameOf(next))[0] ?? null)
-          }
+              : oneTooManySentence(dimensionWord(sizing as Dimension));
+          }}
           onClose={() => {
             setSizing(null);
             clear();

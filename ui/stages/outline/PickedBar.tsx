@@ -10,12 +10,14 @@ import {
   linesAtCorner,
   offersFor,
   spanOf,
+  withEasedCorner,
   withMirrored,
   withNames,
   withoutCurves,
   withRepeatedRound,
   withRoundedCorner,
   withSharpCorner,
+  withWrapped,
   type DimensionOffer,
   type NewRelation,
 } from '@core/shaping/drawnEdits';
@@ -63,14 +65,18 @@ export function PickedBar({
     }
   };
   const corner = points.length === 1 && curves.length === 0 ? linesAtCorner(outline, points[0]!) : null;
-  const rounded = curves.length === 1 && points.length === 0 && cornerCutBy(outline, curves[0]!) !== null;
-  const round = () => {
-    const radius = Number((spanOf(studied) / 12).toPrecision(1));
+  const isCorner = curves.length === 1 && points.length === 0 && cornerCutBy(outline, curves[0]!) !== null;
+  const cutCorner = (cut: typeof withRoundedCorner, word: string) => {
+    const drawnMm = Number((spanOf(studied) / 12).toPrecision(1));
     keep(
-      withRoundedCorner(outline, studied, points[0]!, radius, numberValue(radius)),
-      'The corner is rounded.',
-      'There is no room for a round here: the lines are too short, or almost in line.',
+      cut(outline, studied, points[0]!, drawnMm, numberValue(drawnMm)),
+      `The corner is ${word}.`,
+      'There is no room for that here: the lines are too short, or almost in line.',
     );
+  };
+  const isRound = (id: string) => {
+    const kind = studied.curves.find((curve) => curve.id === id)?.kind;
+    return kind === 'circle' || kind === 'arc';
   };
   const others = new Set(curves.slice(0, -1));
   const about = curves.at(-1);
@@ -96,15 +102,32 @@ export function PickedBar({
         ))}
       </View>
       <View className="flex-row flex-wrap gap-1.5">
-        {corner ? <Chip label="Round the corner" onPress={round} /> : null}
-        {rounded ? (
+        {corner ? (
+          <>
+            <Chip label="Round the corner" onPress={() => cutCorner(withRoundedCorner, 'rounded')} />
+            <Chip label="Ease the corner" onPress={() => cutCorner(withEasedCorner, 'eased')} />
+          </>
+        ) : null}
+        {isCorner ? (
           <Chip
             label="Make it sharp again"
             onPress={() =>
               keep(
                 withSharpCorner(outline, curves[0]!),
                 'The corner is sharp again.',
-                'This arc rounds no corner.',
+                'This curve cuts no corner.',
+              )
+            }
+          />
+        ) : null}
+        {curves.length >= 2 && points.length === 0 && curves.every(isRound) ? (
+          <Chip
+            label="Stretch a band round them"
+            onPress={() =>
+              keep(
+                withWrapped(outline, studied, picked.curves),
+                'A band is stretched round them.',
+                'One of them lies within the other: a band round them would touch that one alone.',
               )
             }
           />

@@ -103,29 +103,56 @@ const CURVE_REACH = 16;
 
 export type Hit = { point: string; curve?: never } | { point?: never; curve: string } | null;
 
-/** The point under a finger, or else the curve. */
+/** How far the tips of the arrows on what still moves stand off their points, px. */
+export const ARROW_PX = 34;
+
+/** Tips of the arrows of a point that has one way left, px. */
+export const arrowTips = ([x, y]: Place, way: Place): [Place, Place] => [
+  [x + ARROW_PX * way[0], y - ARROW_PX * way[1]],
+  [x - ARROW_PX * way[0], y + ARROW_PX * way[1]],
+];
+
+/** The point under a finger, or else the curve, or the point whose arrow is there. */
 export function hitAt(
   at: Place,
   view: BoardView,
   points: readonly (readonly [string, Place])[],
   curves: readonly SolvedCurve[],
+  moves: ReadonlyMap<string, Place | 'anyWay'> = new Map(),
 ): Hit {
-  let best: { hit: Hit; px: number } = { hit: null, px: POINT_REACH };
-  for (const [point, place] of points) {
-    const [x, y] = toPx(view, place);
-    const px = Math.hypot(x - at[0], y - at[1]);
-    if (px < best.px) best = { hit: { point }, px };
-  }
-  if (best.hit) return best.hit;
-  best = { hit: null, px: CURVE_REACH };
+  const nearest = (places: readonly { point: string; px: Place }[], reach: number): Hit => {
+    let best: { hit: Hit; off: number } = { hit: null, off: reach };
+    for (const { point, px } of places) {
+      const off = Math.hypot(px[0] - at[0], px[1] - at[1]);
+      if (off < best.off) best = { hit: { point }, off };
+    }
+    return best.hit;
+  };
+  const onPoint = nearest(
+    points.map(([point, place]) => ({ point, px: toPx(view, place) })),
+    POINT_REACH,
+  );
+  if (onPoint) return onPoint;
+  const curve = curveNear(toMm(view, at), curves, CURVE_REACH / view.scale);
+  if (curve !== null) return { curve };
+  const tips = points.flatMap(([point, place]) => {
+    const way = moves.get(point);
+    return way && way !== 'anyWay' ? arrowTips(toPx(view, place), way).map((px) => ({ point, px })) : [];
+  });
+  return nearest(tips, CURVE_REACH);
+}
+
+/** The curve that is nearest to a place, mm; null if none is within reach. */
+export function curveNear(at: Place, curves: readonly SolvedCurve[], reachMm: number): string | null {
+  let best: { id: string | null; off: number } = { id: null, off: reachMm };
   for (const curve of curves) {
-    const run = pointsAlong(curve).map((place) => toPx(view, place));
+    const run = pointsAlong(curve);
     for (let index = 1; index < run.length; index += 1) {
-      const px = fromSegment(at, run[index - 1]!, run[index]!);
-      if (px < best.px) best = { hit: { curve: curve.id }, px };
+      const off = fromSegment(at, run[index - 1]!, run[index]!);
+      if (off < best.off) best = { id: curve.id, off };
     }
   }
-  return best.hit;
+  return best.id;
 }
 
 function fromSegment([x, y]: Place, [ax, ay]: Place, [bx, by]: Place): number {

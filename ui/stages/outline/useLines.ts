@@ -3,17 +3,34 @@ import { useState } from 'react';
 import type { DrawnOutline } from '@core/foundations/fields';
 import { isSamePoint } from '@core/foundations/tolerance';
 import { numberValue } from '@core/record/model';
+import { CUT_FAULT_SENTENCES } from '@core/reporting/wording';
 import { curveName } from '@core/shaping/drawn';
-import { looksOf, withCurve, withPoint, withRelation, type NewRelation } from '@core/shaping/drawnEdits';
+import {
+  looksOf,
+  withCurve,
+  withExtended,
+  withPoint,
+  withPolygon,
+  withRectangle,
+  withRelation,
+  withSlot,
+  withSplit,
+  withTrimmed,
+  type NewRelation,
+} from '@core/shaping/drawnEdits';
 
-import type { Hit } from './boardView';
+import { curveNear, type Hit } from './boardView';
+import { HINTS, isCutTool, type CutTool, type Tool } from './tools';
 import type { Drawing } from './useDrawing';
 
 type Place = readonly [x: number, y: number];
-export type Tool = 'line' | 'arc' | 'circle' | 'rectangle' | 'polygon';
 
 /** A line this near to level or upright, px, is drawn so. */
 const SNAP_PX = 11;
+/** A finger means a curve this near to it, px. */
+const CUT_REACH_PX = 24;
+/** Sides of the first polygon. */
+const SIDES = 6;
 
 /** What is being drawn: with what, from which point, and what came last. */
 export interface Lines {
@@ -25,108 +42,174 @@ export interface Lines {
   /** What is to be done next, and what the last tap caught, in words. */
   hint: string;
   isHelper: boolean;
+  sides: number;
+  /** A smooth curve has points enough to end. */
+  mayEnd: boolean;
   take(tool: Tool | null): void;
   setHelper(isHelper: boolean): void;
+  setSides(sides: number): void;
+  /** Ends a smooth curve. */
+  end(): void;
   tap(hit: Hit, at: Place, perPx: number): void;
   /** To a place by its numbers, mm: from the last point, or from where the outline begins. */
   typed(offset: Place): void;
   takeLook(relation: NewRelation): void;
 }
 
-const HINTS: Record<Tool, readonly string[]> = {
-  line: ['Tap where the line begins.', 'Tap where it ends.'],
-  arc: ['Tap where the arc begins.', 'Tap a place it goes through.', 'Tap where it ends.'],
-  circle: ['Tap its middle.', 'Tap its rim.'],
-  rectangle: ['Tap one corner.', 'Tap the corner opposite.'],
-  polygon: ['Tap its middle.', 'Tap one corner.'],
-};
-const SIDES = 6;
-
 export function useLines(drawing: Drawing | null): Lines {
   const [tool, setTool] = useState<Tool | null>(null);
-  const [from, setFrom] = useState<string | null>(null);
+  /** Points that the curve has so far. */
+  const [through, setThrough] = useState<readonly string[]>([]);
   const [via, setVia] = useState<Place | null>(null);
   const [looks, setLooks] = useState<readonly NewRelation[]>([]);
   const [caught, setCaught] = useState('');
   const [isHelper, setHelper] = useState(false);
+  const [sides, setSides] = useState(SIDES);
   const placeOf = (id: string) => drawing?.studied.points.get(id);
-  const fromAt = from === null ? undefined : placeOf(from);
+  const places = through.map(placeOf).filter((place) => place !== undefined);
+  const from = through.at(-1);
+  const fromAt = from === undefined ? undefined : placeOf(from);
+  const helper = isHelper ? { helper: true as const } : {};
   const start = (next: Tool | null) => {
+    // What has points enough is a curve, and not lost.
+    if (tool === 'smooth') endSmooth(through, false);
     setTool(next);
     setVia(null);
     setLooks([]);
     setCaught('');
     // From line to arc and back the run goes on.
     const runsOn = (next === 'line' || next === 'arc') && (tool === 'line' || tool === 'arc');
-    if (!runsOn) setFrom(null);
+    if (!runsOn) setThrough([]);
   };
-  const helper = isHelper ? { helper: true as const } : {};
+  const endSmooth = (points: readonly string[], closed: boolean) => {
+    setThrough([]);
+    if (!drawing || points.length < (closed ? 3 : 2)) return;
+    const [next] = withCurve(drawing.outline, { kind: 'spline', points: [...points], closed, ...helper });
+    drawing.keep(next, 'Smooth curve drawn.');
+  };
+
+  /** The point at a place: the one that was hit, or a new one, held to the curve that was hit. */
+  const pointAt = (outline: DrawnOutline, hit: Hit, at: Place): [DrawnOutline, string] => {
+    if (hit?.point !== undefined) return [outline, hit.point];
+    const [next, id] = withPoint(outline, at);
+    return [onCurveIf(next, id, hit), id];
+  };
 
   const draw = (hit: Hit, tapped: Place, snapMm: number) => {
-    if (!drawing || !tool) return;
+    if (!drawing || !tool || isCutTool(tool)) return;
     const { outline } = drawing;
     const onPoint = hit?.point;
-    const snapped = onPoint
-      ? { at: placeOf(onPoint)!, words: 'On a point that is there.' }
-      : snappedTo(tapped, fromAt, snapMm);
+    const snapped =
+      onPoint !== undefined
+        ? { at: placeOf(onPoint)!, words: 'On a point that is there.' }
+        : snappedTo(tapped, fromAt, snapMm);
     const at = snapped.at;
     setCaught(snapped.words);
-    if (from === null || !fromAt) {
-      if (onPoint) setFrom(onPoint);
-      else {
-        const [next, id] = withPoint(outline, at);
-        drawing.keep(onCurveIf(next, id, hit), 'Point drawn.');
-        setFrom(id);
-      }
-      setLooks([]);
-      return;
-    }
-    if (tool === 'arc' && !via) {
-      setVia(at);
-      return;
-    }
+    const goOn = (next: DrawnOutline, id: string) => {
+      if (next !== outline) drawing.keep(next, 'Point drawn.');
+      setThrough([...through, id]);
+    };
     const done = (next: DrawnOutline, last: string | null, curve: string | null, words: string) => {
       const studied = drawing.tried(next);
       drawing.keep(next, words);
       setVia(null);
-      setFrom(last);
+      setThrough(last === null ? [] : [last]);
       setLooks(curve ? looksOf(studied, next, curve) : []);
     };
-    if (tool === 'line' || tool === 'arc') {
-      if (onPoint === from) return;
-      let next = outline;
-      let to = onPoint;
-      if (to === undefined) {
-        [next, to] = withPoint(next, at);
-        next = onCurveIf(next, to, hit);
-      }
-      const isClosed = outline.curves.some(
-        (curve) => (curve.kind === 'line' || curve.kind === 'arc') && (curve.from === to || curve.to === to),
-      );
-      let curve: string;
-      if (tool === 'line') [next, curve] = withCurve(next, { kind: 'line', from, to, ...helper });
-      else {
-        const [added, middle] = withPoint(next, via!);
-        [next, curve] = withCurve(added, { kind: 'arc', from, via: middle, to, ...helper });
-      }
-      done(next, isClosed ? null : to, curve, tool === 'line' ? 'Line drawn.' : 'Arc drawn.');
+    if (from === undefined || !fromAt) {
+      goOn(...pointAt(outline, hit, at));
+      setLooks([]);
       return;
     }
     const reach = Math.hypot(at[0] - fromAt[0], at[1] - fromAt[1]);
-    if (reach === 0) return;
-    if (tool === 'circle') {
-      const [next] = withCurve(outline, {
-        kind: 'circle',
-        middle: from,
-        diameter: numberValue(2 * reach),
-        ...helper,
-      });
-      done(next, null, null, 'Circle drawn.');
-    } else if (tool === 'rectangle')
-      done(withRectangle(outline, from, fromAt, at), null, null, 'Rectangle drawn.');
-    else done(withPolygon(outline, from, fromAt, at), null, null, 'Polygon drawn.');
+    switch (tool) {
+      case 'smooth':
+        if (onPoint === through[0] && through.length > 2) endSmooth(through, true);
+        else if (onPoint === undefined || !through.includes(onPoint)) goOn(...pointAt(outline, hit, at));
+        return;
+      case 'slot': {
+        if (through.length === 1) {
+          if (reach > 0 && onPoint !== from) goOn(...pointAt(outline, hit, at));
+          return;
+        }
+        const [a, b] = [places[0]!, fromAt];
+        const radius = Math.abs(offLine(at, a, b));
+        if (radius > 0)
+          done(withSlot(outline, [through[0]!, from], [a, b], radius), null, null, 'Slot drawn.');
+        return;
+      }
+      case 'line':
+      case 'arc': {
+        if (tool === 'arc' && !via) {
+          setVia(at);
+          return;
+        }
+        if (onPoint === from) return;
+        const [ended, to] = pointAt(outline, hit, at);
+        const isClosed = outline.curves.some(
+          (curve) =>
+            (curve.kind === 'line' || curve.kind === 'arc') && (curve.from === to || curve.to === to),
+        );
+        const last = isClosed ? null : to;
+        if (tool === 'line') {
+          const [next, curve] = withCurve(ended, { kind: 'line', from, to, ...helper });
+          done(next, last, curve, 'Line drawn.');
+        } else {
+          const [added, middle] = withPoint(ended, via!);
+          const [next, curve] = withCurve(added, { kind: 'arc', from, via: middle, to, ...helper });
+          done(next, last, curve, 'Arc drawn.');
+        }
+        return;
+      }
+      case 'circle':
+        if (reach > 0) {
+          const diameter = numberValue(2 * reach);
+          const [next] = withCurve(outline, { kind: 'circle', middle: from, diameter, ...helper });
+          done(next, null, null, 'Circle drawn.');
+        }
+        return;
+      case 'ellipse': {
+        const [length, breadth] = [Math.abs(at[0] - fromAt[0]), Math.abs(at[1] - fromAt[1])];
+        if (length > 0 && breadth > 0) {
+          const [next] = withCurve(outline, {
+            kind: 'ellipse',
+            middle: from,
+            length: numberValue(2 * length),
+            breadth: numberValue(2 * breadth),
+            ...helper,
+          });
+          done(next, null, null, 'Ellipse drawn.');
+        }
+        return;
+      }
+      case 'rectangle':
+        if (at[0] !== fromAt[0] && at[1] !== fromAt[1])
+          done(withRectangle(outline, from, fromAt, at), null, null, 'Rectangle drawn.');
+        return;
+      case 'polygon':
+        if (reach > 0) done(withPolygon(outline, from, fromAt, at, sides), null, null, 'Polygon drawn.');
+    }
   };
-  const begun = [...(fromAt ? [fromAt] : []), ...(via ? [via] : [])];
+  const cut = (act: CutTool, at: Place, reachMm: number) => {
+    if (!drawing) return;
+    const curve = curveNear(at, drawing.studied.curves, reachMm);
+    if (curve === null) {
+      setCaught('No curve is there.');
+      return;
+    }
+    const result = CUTS[act].cut(drawing.outline, drawing.studied, curve, at);
+    if (!result.ok) {
+      setCaught(CUT_FAULT_SENTENCES[result.fault]);
+      return;
+    }
+    const { outline, isLoosened } = result.value;
+    const words = isLoosened
+      ? `${CUTS[act].done} What held it from end to end (halfway, equal, its rise) is let go.`
+      : CUTS[act].done;
+    setCaught(words);
+    drawing.keep(outline, words);
+  };
+  const begun = [...places, ...(via ? [via] : [])];
   return {
     tool,
     begun: tool ? begun : [],
@@ -135,10 +218,18 @@ export function useLines(drawing: Drawing | null): Lines {
       ? `${caught ? `${caught} ` : ''}${HINTS[tool][Math.min(begun.length, HINTS[tool].length - 1)]}`
       : '',
     isHelper,
+    sides,
+    mayEnd: tool === 'smooth' && through.length > 1,
     take: start,
     setHelper,
-    tap: (hit, at, perPx) => draw(hit, at, perPx * SNAP_PX),
+    setSides,
+    end: () => endSmooth(through, false),
+    tap: (hit, at, perPx) => {
+      if (tool && isCutTool(tool)) cut(tool, at, perPx * CUT_REACH_PX);
+      else draw(hit, at, perPx * SNAP_PX);
+    },
     typed: ([dx, dy]) => {
+      if (tool && isCutTool(tool)) return cut(tool, [dx, dy], Infinity);
       const [x, y] = fromAt ?? [0, 0];
       const at: Place = [x + dx, y + dy];
       // A place that is there already is that point.
@@ -152,6 +243,16 @@ export function useLines(drawing: Drawing | null): Lines {
     },
   };
 }
+
+const CUTS = {
+  trim: { cut: withTrimmed, done: 'Trimmed.' },
+  extend: { cut: withExtended, done: 'Extended.' },
+  split: { cut: withSplit, done: 'Split.' },
+} as const;
+
+/** How far a place is from the line through two others, mm. */
+const offLine = ([x, y]: Place, [ax, ay]: Place, [bx, by]: Place) =>
+  ((bx - ax) * (y - ay) - (by - ay) * (x - ax)) / Math.hypot(bx - ax, by - ay);
 
 /** A point that was put on a curve is held there. */
 const onCurveIf = (outline: DrawnOutline, point: string, hit: Hit): DrawnOutline => {
@@ -170,42 +271,4 @@ function snappedTo(at: Place, from: Place | undefined, snapMm: number): { at: Pl
   if (Math.abs(at[0] - from[0]) < snapMm)
     return { at: [from[0], at[1]], words: 'Upright over the last point.' };
   return { at, words: '' };
-}
-
-function withRectangle(outline: DrawnOutline, first: string, [ax, ay]: Place, [bx, by]: Place): DrawnOutline {
-  const [one, b] = withPoint(outline, [bx, ay]);
-  const [two, c] = withPoint(one, [bx, by]);
-  const [three, d] = withPoint(two, [ax, by]);
-  let next = three;
-  const corners = [first, b, c, d];
-  for (const [index, from] of corners.entries())
-    [next] = withCurve(next, { kind: 'line', from, to: corners[(index + 1) % 4]! });
-  next = withRelation(next, { kind: 'level', points: [first, b] });
-  next = withRelation(next, { kind: 'upright', points: [b, c] });
-  next = withRelation(next, { kind: 'level', points: [c, d] });
-  return withRelation(next, { kind: 'upright', points: [d, first] });
-}
-
-/** A regular one: every corner is the one before it, turned about the middle. */
-function withPolygon(outline: DrawnOutline, middle: string, [mx, my]: Place, [ax, ay]: Place): DrawnOutline {
-  const angle = (2 * Math.PI) / SIDES;
-  const corners: string[] = [];
-  let next = outline;
-  for (let index = 0; index < SIDES; index += 1) {
-    const [cos, sin] = [Math.cos(index * angle), Math.sin(index * angle)];
-    const [dx, dy] = [ax - mx, ay - my];
-    const [added, id] = withPoint(next, [mx + cos * dx - sin * dy, my + sin * dx + cos * dy]);
-    next = added;
-    corners.push(id);
-  }
-  for (const [index, from] of corners.entries())
-    [next] = withCurve(next, { kind: 'line', from, to: corners[(index + 1) % SIDES]! });
-  for (let index = 1; index < SIDES; index += 1)
-    next = withRelation(next, {
-      kind: 'turned',
-      points: [corners[index - 1]!, corners[index]!],
-      about: middle,
-      angle,
-    });
-  return next;
 }

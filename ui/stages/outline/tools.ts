@@ -1,0 +1,43 @@
+/** What a drawing is drawn with. */
+export type DrawTool = 'line' | 'arc' | 'smooth' | 'circle' | 'ellipse' | 'slot' | 'rectangle' | 'polygon';
+/** What changes a curve that is there. */
+export type CutTool = 'trim' | 'extend' | 'split';
+export type Tool = DrawTool | CutTool;
+
+export const DRAW_TOOLS: readonly { tool: DrawTool; word: string }[] = [
+  { tool: 'line', word: 'Lines' },
+  { tool: 'arc', word: 'Arcs' },
+  { tool: 'smooth', word: 'Smooth curve' },
+  { tool: 'circle', word: 'Circle' },
+  { tool: 'rectangle', word: 'Rectangle' },
+  { tool: 'slot', word: 'Slot' },
+  { tool: 'polygon', word: 'Polygon' },
+  { tool: 'ellipse', word: 'Ellipse' },
+];
+
+export const CUT_TOOLS: readonly { tool: CutTool; word: string }[] = [
+  { tool: 'trim', word: 'Trim' },
+  { tool: 'extend', word: 'Extend' },
+  { tool: 'split', word: 'Split' },
+];
+
+export const isCutTool = (tool: Tool): tool is CutTool => CUT_TOOLS.some((one) => one.tool === tool);
+
+/** What to tap next, by how many places there are so far. */
+export const HINTS: Record<Tool, readonly string[]> = {
+  line: ['Tap where the line begins.', 'Tap where it ends.'],
+  arc: ['Tap where the arc begins.', 'Tap a place it goes through.', 'Tap where it ends.'],
+  smooth: [
+    'Tap where the curve begins.',
+    'Tap the next place it goes through.',
+    'Tap the next place, or its first point to close it.',
+  ],
+  circle: ['Tap its middle.', 'Tap its rim.'],
+  ellipse: ['Tap its middle.', 'Tap a corner of the rectangle that just holds it.'],
+  slot: ['Tap the middle of one end.', 'Tap the middle of the other end.', 'Tap one of its sides.'],
+  rectangle: ['Tap one corner.', 'Tap the corner opposite.'],
+  polygon: ['Tap its middle.', 'Tap one corner.'],
+  trim: ['Tap the piece that is to go.'],
+  extend: ['Tap a line or an arc near the end that is to be longer.'],
+  split: ['Tap where the line or arc is to be split.'],
+};
