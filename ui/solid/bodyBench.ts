@@ -28,6 +28,7 @@ import type { Vec3 } from '@core/foundations/vectors';
 import {
   FILE_QUALITY,
   SCREEN_QUALITY,
+  type BehindOutline,
   type CutPlane,
   type Measured,
   type Motion,
@@ -289,6 +290,11 @@ export class BodyBench implements Answered<WorkerCalls> {
     if (!after) return null;
     const mesh = meshOf(after.solid, SCREEN_QUALITY);
     return transfer(mesh, buffersOf(mesh));
+  }
+
+  behind(bodyId: string, stepId: string): BehindOutline | null {
+    const behind = this.#builder.of(bodyId)?.behind(stepId) ?? null;
+    return behind && transfer(behind, [behind.segments.buffer as ArrayBuffer]);
   }
 
   countEdges(bodyId: string, steps: number, rules: readonly EdgeRule[]): number[] {

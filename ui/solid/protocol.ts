@@ -4,6 +4,7 @@ import type { EdgeRule, Picture, RepairState, Workshop } from '@core/record/mode
 import type { Vec3 } from '@core/foundations/vectors';
 import type {
   Annotation,
+  BehindOutline,
   CentreLine,
   CutPlane,
   Measured,
@@ -127,6 +128,8 @@ export interface WorkerCalls {
   lyingPictures(bodyId: string, downs: readonly Vec3[]): Promise<Picture[]>;
   /** A body as it was after a number of its steps (those switched off not counted). */
   stage(bodyId: string, steps: number): Promise<SolidMesh | null>;
+  /** The part behind the outline of a step; null where there is nothing, or where it has no place. */
+  behind(bodyId: string, stepId: string): Promise<BehindOutline | null>;
   /** How many edges each rule catches after a number of steps. */
   countEdges(bodyId: string, steps: number, rules: readonly EdgeRule[]): Promise<number[]>;
   /** The edges that a rule catches, as segments. */
@@ -151,6 +154,7 @@ export const WORKER_CALLS: Record<keyof WorkerCalls, { quiet?: true; alone?: tru
   bedFile: {},
   stage: {},
   slide: {},
+  behind: { quiet: true },
   picture: { quiet: true },
   layerMesh: {},
   lyingPictures: { quiet: true },

@@ -36,6 +36,7 @@ function bench(build: (start: number, watcher: WorkerWatcher) => Promise<BuildRe
         return null;
       },
       stage: async () => null,
+      behind: async () => null,
       countEdges: async () => [],
       showEdges: never,
       measure: async () => null,

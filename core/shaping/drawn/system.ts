@@ -2,6 +2,8 @@ import type { Equation, Prediction } from '@core/measuring/adjustment';
 import type { OutlineConstraint } from '@core/foundations/fields';
 
 import { pointsOfCurve, type DrawnInput, type KnownCurve, type KnownDimension } from './input';
+import { Jet } from './jets';
+import { headingOfEnd } from './smoothEnd';
 import { alongWay, apart, headingOf, leftOf, plain, sum, turnedBy, wrapped, type At } from './slopes';
 import { unknownsOf, type Unknowns } from './unknowns';
 
@@ -378,6 +380,8 @@ class Builder {
 
   private tangent(curves: readonly [string, string]): Predict {
     const [one, other] = curves.map((id) => this.curve(id)) as [KnownCurve, KnownCurve];
+    if (one.kind === 'spline' || other.kind === 'spline') return this.smoothOn(one, other);
+    if (one.kind === 'ellipse' || other.kind === 'ellipse') return this.touchesEllipse(one, other);
     const line = one.kind === 'line' ? one : other.kind === 'line' ? other : null;
     const { start } = this.unknowns;
     if (line) {
@@ -405,6 +409,62 @@ class Builder {
     const [f, g] = isOutside ? [-1, -1] : r > s ? [-1, 1] : [1, -1];
     return (v) => sum([1, apart(p.middle, q.middle, v)], [f, plain(p.radius, v)], [g, plain(q.radius, v)]);
   }
+
+  /** A smooth curve that goes on from another, or into it, where they share an end. */
+  private smoothOn(one: KnownCurve, other: KnownCurve): Predict {
+    const ends = [one, other].map(endsOf) as [readonly string[], readonly string[]];
+    const shared = ends[0].find((id) => ends[1].includes(id));
+    if (shared === undefined) throw new Refused('wrongCurves');
+    const [p, q] = [one, other].map((curve) => this.headingFrom(curve, shared)) as [Predict, Predict];
+    const between: Predict = (v) => sum([1, q(v)], [-1, p(v)]);
+    // Not folded back on itself, if it is not drawn so.
+    const nearest = Math.PI * Math.round(between(this.unknowns.start).value / Math.PI);
+    return (v) => turnedBy(sum([1, between(v)], [1, constant(-nearest)]), this.scaleMm);
+  }
+
+  /** Which way a curve runs at one of its ends, up to half a turn, radians. */
+  private headingFrom(curve: KnownCurve, end: string): Predict {
+    if (curve.kind === 'line') {
+      const [a, b] = this.line(curve.id);
+      return (v) => headingOf(a, b, v);
+    }
+    if (curve.kind === 'arc') {
+      const [{ middle }, at] = [this.round(curve.id), this.point(end)];
+      return (v) => sum([1, headingOf(middle, at, v)], [1, constant(Math.PI / 2)]);
+    }
+    if (curve.kind !== 'spline') throw new Refused('wrongCurves');
+    const run = curve.points[0] === end ? curve.points : [...curve.points].reverse();
+    const places = run.map((id) => this.point(id));
+    return (v) => headingOfEnd(places, v);
+  }
+
+  /** A line that touches an ellipse: as far from its middle as the ellipse reaches square to it, √((a nₓ)² + (b n_y)²). */
+  private touchesEllipse(one: KnownCurve, other: KnownCurve): Predict {
+    const [line, oval] = one.kind === 'line' ? [one, other] : [other, one];
+    if (line.kind !== 'line' || oval.kind !== 'ellipse') throw new Refused('wrongCurves');
+    const [a, b] = this.line(line.id);
+    const middle = this.point(oval.middle);
+    const [alongX, alongY] = this.unknowns.axesAt(oval.id)!;
+    const side = leftOf(middle, a, b, this.unknowns.start).value < 0 ? 1 : -1;
+    const unknowns = [...a, ...b, alongX, alongY];
+    return (v) => {
+      const [ax, ay, bx, by, p, q] = unknowns.map((unknown, place) =>
+        Jet.unknown(v[unknown]!, place, unknowns.length),
+      ) as [Jet, Jet, Jet, Jet, Jet, Jet];
+      const [dx, dy] = [bx.minus(ax), by.minus(ay)];
+      const reach = p.times(dy).hypot(q.times(dx)).over(dx.hypot(dy));
+      return sum(
+        [1, leftOf(middle, a, b, v)],
+        [side, { value: reach.value, at: unknowns, slopes: reach.slopes }],
+      );
+    };
+  }
+}
+
+/** Points at which a curve ends. */
+function endsOf(curve: KnownCurve): readonly string[] {
+  if (curve.kind === 'line' || curve.kind === 'arc') return [curve.from, curve.to];
+  return curve.kind === 'spline' && !curve.closed ? [curve.points[0]!, curve.points.at(-1)!] : [];
 }
 
 /** The end that two curves share. */

@@ -96,12 +96,30 @@ export function offersFor(
     }
     if (rounds.length === 2)
       for (const kind of ['equal', 'tangent', 'concentric'] as const) relations.push({ kind, curves: pair });
-    if (lines.length === 1 && rounds.length === 1) relations.push({ kind: 'tangent', curves: pair });
+    const isSmooth = pair.some((id) => kindOf(curves, id) === 'spline');
+    const isOval = pair.some((id) => kindOf(curves, id) === 'ellipse');
+    const mayTouch = isSmooth
+      ? endsMeet(outline, pair)
+      : lines.length === 1 && (rounds.length === 1 || isOval);
+    if (mayTouch) relations.push({ kind: 'tangent', curves: pair });
   }
   return { relations, dimensions };
 }
 
 const kindOf = (curves: readonly SolvedCurve[], id: string) => curves.find((curve) => curve.id === id)?.kind;
+
+/** Points at which a curve ends; none of what is closed. */
+function endsOf(curve: DrawnOutline['curves'][number] | undefined): readonly string[] {
+  if (curve?.kind === 'line' || curve?.kind === 'arc') return [curve.from, curve.to];
+  return curve?.kind === 'spline' && !curve.closed ? [curve.points[0]!, curve.points.at(-1)!] : [];
+}
+
+/** Whether two curves share an end. */
+function endsMeet({ curves }: DrawnOutline, [one, other]: readonly [string, string]): boolean {
+  const ends = (id: string) => endsOf(curves.find((curve, place) => curveName(curve, place) === id));
+  return ends(one).some((end) => ends(other).includes(end));
+}
+
 const isRound = (curve: SolvedCurve | undefined) => curve?.kind === 'arc' || curve?.kind === 'circle';
 
 /** A line this near to level or upright is proposed to be so, radians; and an arc this near to tangent. */
@@ -130,6 +148,11 @@ export function looksOf(
     else if (apart(heading, Math.PI / 2) < NEAR_ANGLE)
       found.push({ kind: 'upright', points: [drawn.from, drawn.to] });
   }
+  if (drawn.kind === 'spline')
+    // It is drawn to go on smoothly more often than not.
+    return outline.curves
+      .filter((other) => other.id !== id && endsMeet(outline, [other.id!, id]))
+      .map((other) => ({ kind: 'tangent', curves: [other.id!, id] }));
   if ((drawn.kind !== 'line' && drawn.kind !== 'arc') || (solved.kind !== 'line' && solved.kind !== 'arc'))
     return found;
   for (const other of outline.curves) {

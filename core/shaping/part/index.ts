@@ -1,5 +1,6 @@
 export { type Affine, placedIn, undone } from './affine';
 export type { Annotation, CentreLine } from './annotation';
+export { shiftBehind, type BehindOutline } from './behindOutline';
 export { CUT_TAG, type CutPlane, type OpenedSolid, squareCut } from './cut';
 export {
   type Frame,

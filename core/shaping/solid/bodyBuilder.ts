@@ -25,6 +25,7 @@ import {
 import {
   type Annotation,
   type CentreLine,
+  type BehindOutline,
   type Box,
   type SolidCheck,
   SCREEN_QUALITY,
@@ -50,6 +51,7 @@ import {
 import { buildStep, placedTool, solidOf } from '@core/shaping/steps/solids';
 import { type LengthsOf, resolveStep } from '@core/shaping/steps/kinds';
 
+import { behindOutline } from './behindOutline';
 import { KeptOfFaces } from './keptOfFaces';
 import { SecondTries, type Tried } from './secondTries';
 import { boundOf, findFault, isRisky } from './stepChecks';
@@ -101,6 +103,8 @@ export class BodyBuilder {
   readonly #second = new SecondTries();
   /** The step at which building the chain ended. */
   #failed: Tried | null = null;
+  /** ... with its numbers. */
+  #failedNumbers: StepNumbers | null = null;
   readonly #kept: KeptOfFaces;
 
   /**
@@ -166,6 +170,7 @@ export class BodyBuilder {
     let rebuilt = 0;
     const build = () => {
       this.#failed = null;
+      this.#failedNumbers = null;
       const made = this.#buildChain(all, work);
       rebuilt += made.rebuilt;
       return made.failure;
@@ -330,9 +335,19 @@ export class BodyBuilder {
           : placedTool(of.step, of.lengths, { ...input, stand: of.stand }),
     };
     const bound = boundOf(step, earlier);
+    const stepNumbers = {
+      kind: step.kind,
+      step,
+      place: number,
+      stand: input.stand,
+      cuts: bound === 'cuts',
+      lengths: lengths.value,
+      // Kind, step and lengths belong together: they were settled and resolved from one step.
+    } as StepNumbers;
     const made = this.#sound(() => buildStep(step, lengths.value, input), before?.check ?? null, bound);
     if (!made.ok) {
       this.#failed = { own, step };
+      this.#failedNumbers = stepNumbers;
       this.#failedTool = this.#outlineOfTool(step, lengths.value, input);
       return made;
     }
@@ -349,15 +364,7 @@ export class BodyBuilder {
       own,
       box,
       notes,
-      numbers: {
-        kind: step.kind,
-        step,
-        place: number,
-        stand: input.stand,
-        cuts: bound === 'cuts',
-        lengths: lengths.value,
-        // Kind, step and lengths belong together: they were settled and resolved from one step.
-      } as StepNumbers,
+      numbers: stepNumbers,
     });
     return ok({ reused: false });
   }
@@ -411,6 +418,15 @@ export class BodyBuilder {
     const earlier = new Map<string, StepNumbers>();
     for (const { numbers } of this.#chain.slice(0, count)) addTo(earlier, numbers);
     return { solid: link.solid, box: link.box, earlier };
+  }
+
+  /** The part behind the outline of a step, also of one that can't be built yet; null where nothing is, or where it has no place. */
+  behind(stepId: string): BehindOutline | null {
+    const index = this.#chain.findIndex(({ numbers }) => numbers.step.id === stepId);
+    const isFailed = index < 0 && this.#failedNumbers?.step.id === stepId;
+    const numbers = isFailed ? this.#failedNumbers : this.#chain[index]?.numbers;
+    const before = this.#chain[isFailed ? this.#chain.length - 1 : index - 1]?.solid;
+    return numbers && before ? behindOutline(this.kernel, before, numbers) : null;
   }
 
   #attempt<T>(work: () => Result<T, StepFault>): Result<T, StepFault> {

@@ -16,6 +16,36 @@ const pathOf = (curve: SolvedCurve, view: BoardView): string =>
     })
     .join(' ');
 
+/** The part behind the drawing, thin and pale: it can't be picked. */
+export function Behind({ segments, view }: { segments: Float32Array; view: BoardView }) {
+  const runs: string[] = [];
+  for (let at = 0; at + 4 <= segments.length; at += 4) {
+    const [x1, y1] = toPx(view, [segments[at]!, segments[at + 1]!]);
+    const [x2, y2] = toPx(view, [segments[at + 2]!, segments[at + 3]!]);
+    runs.push(`M${x1.toFixed(1)} ${y1.toFixed(1)}L${x2.toFixed(1)} ${y2.toFixed(1)}`);
+  }
+  return (
+    <Path d={runs.join('')} stroke={colours.slate.DEFAULT} strokeOpacity={0.45} strokeWidth={1} fill="none" />
+  );
+}
+
+/** What is being drawn, as far as it goes. */
+export function Begun({
+  places,
+  isSmooth,
+  view,
+}: {
+  places: readonly Place[];
+  isSmooth: boolean;
+  view: BoardView;
+}) {
+  if (places.length < 2) return null;
+  const run = isSmooth
+    ? pathOf({ id: '', helper: false, kind: 'spline', points: places, closed: false }, view)
+    : `M${places.map((place) => toPx(view, place).join(' ')).join('L')}`;
+  return <Path d={run} stroke={colours.green.DEFAULT} strokeWidth={1.6} strokeDasharray="5 4" fill="none" />;
+}
+
 /** The curves of a drawing: those picked in green, those that contradict in rust, construction lines dashed. */
 export function DrawnCurves({
   curves,

@@ -20,7 +20,7 @@ import {
   type Hit,
 } from './boardView';
 import { Drawn, drawnPoints } from './Drawn';
-import { OriginCross } from './DrawnCurves';
+import { Begun, Behind, OriginCross } from './DrawnCurves';
 import { Lens } from './Lens';
 import { dimensionLines, marksOf, type Marks } from './marks';
 import { RelationSign } from './RelationSign';
@@ -38,6 +38,8 @@ export function OutlineBoard({
   picked,
   wrong,
   begun,
+  isSmooth,
+  behind,
   isDrawing,
   textOf,
   onTap,
@@ -55,6 +57,10 @@ export function OutlineBoard({
   wrong: ReadonlySet<string>;
   /** Places that a curve being drawn has so far, mm. */
   begun: readonly Place[];
+  /** It is a smooth curve. */
+  isSmooth: boolean;
+  /** The part behind the outline, as segments, mm; null where nothing is known of it. */
+  behind: Float32Array | null;
   isDrawing: boolean;
   /** What the chip of a dimension says. */
   textOf(dimension: NonNullable<DrawnOutline['dimensions']>[number]): { text: string; spoken: string };
@@ -70,11 +76,20 @@ export function OutlineBoard({
   const began = useRef<{ at: Place; hit: Hit; moved: boolean } | null>(null);
   const area = useRef<HTMLDivElement | null>(null);
   const points = drawnPoints(outline, shown);
+  const count = outline.curves.length;
   const fit = (width: number, height: number) => {
-    const places = [...points.map(([, place]) => place), ...shown.curves.flatMap(pointsAlong)];
+    // The part alone, as long as nothing is drawn: it says where to begin.
+    const places =
+      count === 0 && behind && behind.length > 0
+        ? endsOf(behind)
+        : [...points.map(([, place]) => place), ...shown.curves.flatMap(pointsAlong)];
     setView(fitted(places, width, height));
   };
-  const count = outline.curves.length;
+  const isBehind = behind !== null;
+  useEffect(() => {
+    if (view && count === 0) fit(view.width, view.height);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once it is known what is behind
+  }, [isBehind]);
   // What is drawn first decides how much is seen; later the hand does.
   const seen = useRef(0);
   useEffect(() => {
@@ -188,6 +203,7 @@ export function OutlineBoard({
               aria-label={`Outline of ${count} ${count === 1 ? 'curve' : 'curves'}`}
             >
               <OriginCross view={view} />
+              {behind ? <Behind segments={behind} view={view} /> : null}
               <G stroke={colours.brass.DEFAULT} strokeWidth={0.9} fill="none">
                 {marks.dimensions.flatMap((mark) =>
                   dimensionLines(mark, outline, studied, view).map((run, index) => (
@@ -207,6 +223,7 @@ export function OutlineBoard({
                 wrong={wrongCurves}
                 arrows={!isDrawing}
               />
+              <Begun places={begun} isSmooth={isSmooth} view={view} />
               {begun.map((place, index) => {
                 const [x, y] = toPx(view, place);
                 return <Circle key={index} cx={x} cy={y} r={7} fill={colours.green.DEFAULT} />;
@@ -274,3 +291,10 @@ export function OutlineBoard({
     </View>
   );
 }
+
+/** Both ends of segments, four numbers each. */
+const endsOf = (segments: Float32Array): Place[] =>
+  Array.from({ length: segments.length / 2 }, (_, index): Place => [
+    segments[2 * index]!,
+    segments[2 * index + 1]!,
+  ]);

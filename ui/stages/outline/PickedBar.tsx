@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import type { DrawnOutline } from '@core/foundations/fields';
 import { numberValue } from '@core/record/model';
 import { dimensionWord, RELATION_WORDS } from '@core/reporting/wording';
-import { pointsOfCurve } from '@core/shaping/drawn';
+import { curveName, pointsOfCurve } from '@core/shaping/drawn';
 import {
   cornerCutBy,
   linesAtCorner,
@@ -28,6 +28,25 @@ import { Sheet } from '../../shared/Sheet';
 import { Chip } from './Chip';
 import type { Drawing } from './useDrawing';
 
+/** A number that a curve has of its own, by its path in the outline. */
+export interface OwnSize {
+  path: string;
+  word: string;
+}
+
+/** What the sizes of an ellipse are called. */
+function ownSizesOf(outline: DrawnOutline, { points, curves }: PickedThings): OwnSize[] {
+  if (points.size > 0 || curves.size !== 1) return [];
+  const [id] = curves;
+  const place = outline.curves.findIndex((curve, index) => curveName(curve, index) === id);
+  return outline.curves[place]?.kind === 'ellipse'
+    ? [
+        { path: `curves.${place}.length`, word: 'Length' },
+        { path: `curves.${place}.breadth`, word: 'Breadth' },
+      ]
+    : [];
+}
+
 export interface PickedThings {
   points: ReadonlySet<string>;
   curves: ReadonlySet<string>;
@@ -39,6 +58,7 @@ export function PickedBar({
   picked,
   onRelation,
   onMeasure,
+  onOwnSize,
   onDone,
   onProblem,
 }: {
@@ -46,6 +66,8 @@ export function PickedBar({
   picked: PickedThings;
   onRelation(relation: NewRelation): void;
   onMeasure(offer: DimensionOffer): void;
+  /** A number of the curve itself: those of an ellipse. */
+  onOwnSize(size: OwnSize): void;
   /** Nothing is picked any more. */
   onDone(): void;
   onProblem(sentence: string): void;
@@ -91,6 +113,9 @@ export function PickedBar({
             sign={relation.kind}
             onPress={() => onRelation(relation)}
           />
+        ))}
+        {ownSizesOf(outline, picked).map((size) => (
+          <Chip key={size.path} label={size.word} isSize onPress={() => onOwnSize(size)} />
         ))}
         {offers.dimensions.map((offer) => (
           <Chip

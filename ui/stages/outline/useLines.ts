@@ -84,8 +84,14 @@ export function useLines(drawing: Drawing | null): Lines {
   const endSmooth = (points: readonly string[], closed: boolean) => {
     setThrough([]);
     if (!drawing || points.length < (closed ? 3 : 2)) return;
-    const [next] = withCurve(drawing.outline, { kind: 'spline', points: [...points], closed, ...helper });
+    const [next, curve] = withCurve(drawing.outline, {
+      kind: 'spline',
+      points: [...points],
+      closed,
+      ...helper,
+    });
     drawing.keep(next, 'Smooth curve drawn.');
+    setLooks(looksOf(drawing.tried(next), next, curve));
   };
 
   /** The point at a place: the one that was hit, or a new one, held to the curve that was hit. */

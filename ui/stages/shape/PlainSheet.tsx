@@ -14,7 +14,7 @@ import { Field } from '../../shared/Field';
 import { GroupHeading } from '../../shared/Heading';
 import { problemOf, type Problem } from '../../shared/problem';
 import { Sheet } from '../../shared/Sheet';
-import { DraftState } from './DraftState';
+import { DraftState } from '../../values/DraftState';
 
 type Plain = Extract<SentencePart, { kind: 'plain' | 'taken' }>;
 

@@ -17,7 +17,7 @@ import { colours } from '../../theme/colours';
 import { NumberChip } from './NumberChip';
 import { drawingOfRows } from './rowsDrawing';
 import { RowsFigure } from './RowsFigure';
-import { ValueSheet, type StepNumber } from './ValueSheet';
+import { ValueSheet, type StepNumber } from '../../values/ValueSheet';
 
 type Rows = Extract<SentencePart, { kind: 'rows' }>;
 type Row = Record<string, Value | true>;

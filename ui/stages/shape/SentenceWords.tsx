@@ -6,7 +6,7 @@ import type { SentencePart } from '@core/shaping/sentence';
 import { trailTargetOf } from '../../inRepair/labelOf';
 import { openTrail } from '../../inRepair/opened';
 import { NumberChip } from './NumberChip';
-import type { StepNumber } from './ValueSheet';
+import type { StepNumber } from '../../values/ValueSheet';
 
 export type Choice = Extract<SentencePart, { kind: 'choice' }>;
 export type Plain = Extract<SentencePart, { kind: 'plain' | 'taken' }>;

@@ -22,7 +22,7 @@ import { PlainSheet } from './PlainSheet';
 import { RowsSheet } from './RowsSheet';
 import { joinWords, SentenceWords, type Choice, type Plain, type Rows } from './SentenceWords';
 import { StepMenu } from './StepMenu';
-import { ValueSheet, type StepNumber } from './ValueSheet';
+import { ValueSheet, type StepNumber } from '../../values/ValueSheet';
 
 /** One step of the recipe: a sentence with number chips, and what is wrong with it under it. */
 export function StepSentence({

@@ -9,7 +9,7 @@ import { usePartTool } from '../../part/partTool';
 import type { ShownBody, SolidView } from '../../solid/useSolid';
 import { InRepair } from '../../testing/InRepair';
 import { AddStepSheet } from './AddStepSheet';
-import { DraftState } from './DraftState';
+import { DraftState } from '../../values/DraftState';
 import { FaceOffers } from './FaceOffers';
 
 const mockPut = jest.fn();

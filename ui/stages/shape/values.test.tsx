@@ -10,7 +10,7 @@ import { useFollowed } from '../../part/followed';
 import type { Morph } from '../../solid/protocol';
 import { workbench } from '../../solid/useSolid';
 import { slideOf } from '../../shared/nudges';
-import { ValueSheet, type StepNumber } from './ValueSheet';
+import { ValueSheet, type StepNumber } from '../../values/ValueSheet';
 
 const mockPut = jest.fn();
 jest.mock('../../api/useRepair', () => ({ useChangeRepair: () => ({ put: mockPut }) }));

@@ -4,10 +4,10 @@ import { View } from 'react-native';
 import { showExactly, type LengthUnit } from '@core/foundations/quantity';
 import type { Body } from '@core/record/model';
 
-import { useFollowedNumber } from '../../inRepair/useFollowedNumber';
-import { useShow } from '../../preferences/useShow';
-import { colours } from '../../theme/colours';
-import { slideOf } from '../../shared/nudges';
+import { useFollowedNumber } from '../inRepair/useFollowedNumber';
+import { useShow } from '../preferences/useShow';
+import { colours } from '../theme/colours';
+import { slideOf } from '../shared/nudges';
 
 /** A number stays for so long before its range is built, ms. */
 const SETTLED_MS = 300;

@@ -3,9 +3,9 @@ import { Text } from 'react-native';
 import { sentenceOf } from '@core/reporting/wording';
 import type { Body } from '@core/record/model';
 
-import { useBuiltDraft } from '../../inRepair/draft';
-import { useSolidView } from '../../inRepair/useSolidView';
-import { useBenchStatus } from '../../solid/useSolid';
+import { useBuiltDraft } from '../inRepair/draft';
+import { useSolidView } from '../inRepair/useSolidView';
+import { useBenchStatus } from '../solid/useSolid';
 
 /** What the part in view is while something is tried: as it would be, still being built, or what would fail. */
 export function DraftState({ body, stepId }: { body: Body | null; stepId: string }) {

@@ -4,21 +4,21 @@ import { numberValue, type Body, type Step, type Value } from '@core/record/mode
 import { showExactly, typedUnitOf } from '@core/foundations/quantity';
 import { fieldOf, readLengthValue, withField } from '@core/shaping/recipe';
 
-import { useChangeRepair } from '../../api/useRepair';
-import { useShownDraft } from '../../inRepair/draft';
-import { LengthChoiceRow } from '../../inRepair/LengthChoiceRow';
-import { useRepairContext } from '../../inRepair/useRepairContext';
-import { PadAction } from '../../shared/pad/PadAction';
-import { useShow } from '../../preferences/useShow';
-import { Field } from '../../shared/Field';
-import { GroupHeading } from '../../shared/Heading';
-import { problemOf, type Problem } from '../../shared/problem';
-import { Sheet } from '../../shared/Sheet';
+import { useChangeRepair } from '../api/useRepair';
+import { useShownDraft } from '../inRepair/draft';
+import { LengthChoiceRow } from '../inRepair/LengthChoiceRow';
+import { useRepairContext } from '../inRepair/useRepairContext';
+import { PadAction } from '../shared/pad/PadAction';
+import { useShow } from '../preferences/useShow';
+import { Field } from '../shared/Field';
+import { GroupHeading } from '../shared/Heading';
+import { problemOf, type Problem } from '../shared/problem';
+import { Sheet } from '../shared/Sheet';
 import { DraftState } from './DraftState';
 import { Nudge } from './Nudge';
 import { NumberSlider } from './NumberSlider';
-import { nudged, nudgesIn } from '../../shared/nudges';
-import { isMeant, useLengthChoices, type LengthChoice } from '../../inRepair/useLengthChoices';
+import { nudged, nudgesIn } from '../shared/nudges';
+import { isMeant, useLengthChoices, type LengthChoice } from '../inRepair/useLengthChoices';
 
 /** A number of a step, by its field and its name in the sentence. */
 export interface StepNumber {

@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import { Pressable, Text, View } from 'react-native';
 
-import { keepsFocus } from '../../shared/pad/keepsFocus';
-import { signed } from '../../shared/nudges';
+import { keepsFocus } from '../shared/pad/keepsFocus';
+import { signed } from '../shared/nudges';
 
 /** Changes a number by a little: less to the left, more to the right, and what moves it freely between them. */
 export function Nudge({

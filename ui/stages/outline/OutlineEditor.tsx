@@ -1,0 +1,324 @@
+import { useState } from 'react';
+import { ScrollView, Text, View } from 'react-native';
+
+import type { DrawnOutline } from '@core/foundations/fields';
+import type { Body, Step } from '@core/record/model';
+import { Drag, isMet, settle, systemOf, type SolvedDrawing, type StudiedDrawing } from '@core/shaping/drawn';
+import {
+  turnedOver,
+  withoutRelations,
+  withPlaces,
+  withRelation,
+  type DimensionOffer,
+  type NewRelation,
+} from '@core/shaping/drawnEdits';
+import {
+  dimensionWord,
+  drawingFaults,
+  freedomSentence,
+  oneTooManySentence,
+  RELATION_WORDS,
+  sentenceOf,
+} from '@core/reporting/wording';
+
+import { labelOf, lengthOf } from '../../inRepair/labelOf';
+import { useRepairContext } from '../../inRepair/useRepairContext';
+import { useShow } from '../../preferences/useShow';
+import { Button } from '../../shared/Button';
+import { Wrong } from '../../shared/Field';
+import type { Hit } from './boardView';
+import { DimensionSheet } from './DimensionSheet';
+import { DrawBar } from './DrawBar';
+import { drawnPoints } from './Drawn';
+import { OutlineBoard } from './OutlineBoard';
+import { ValueSheet } from '../../values/ValueSheet';
+import { PickedBar, type OwnSize, type PickedThings } from './PickedBar';
+import { PickByName } from './PickByName';
+import { nameIn } from './naming';
+import { useBehind } from './useBehind';
+import { type Drawing } from './useDrawing';
+import { useLines } from './useLines';
+
+type Dimension = NonNullable<DrawnOutline['dimensions']>[number];
+const NOTHING: PickedThings = { points: new Set(), curves: new Set() };
+
+/** The board, what is said of the drawing, and what can be done with it. */
+export function OutlineEditor({
+  drawing,
+  body,
+  step,
+  field,
+}: {
+  drawing: Drawing;
+  body: Body;
+  step: Step;
+  field: string;
+}) {
+  const { numbers } = useRepairContext();
+  const show = useShow();
+  const lines = useLines(drawing);
+  const [picked, setPicked] = useState<PickedThings>(NOTHING);
+  const [relation, setRelation] = useState<string | null>(null);
+  const [sizing, setSizing] = useState<Dimension | DimensionOffer | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [pulled, setPulled] = useState<{ point: string; drag: Drag; drawing: SolvedDrawing } | null>(null);
+  const { outline, studied } = drawing;
+  const behind = useBehind(body.id, step.id, studied.curves);
+  const [ownSize, setOwnSize] = useState<OwnSize | null>(null);
+  const nameOf = (of: DrawnOutline) => (id: string) =>
+    nameIn(of, id, (value) => labelOf({ value, mm: lengthOf(value, numbers) }, numbers, show).tag);
+  const faults = [...new Set(drawing.waiting.map(sentenceOf)), ...drawingFaults(studied, nameOf(outline))];
+  const wrong = new Set([...studied.conflict, ...studied.disagreeing, ...studied.misused.keys()]);
+  const isPicking = picked.points.size + picked.curves.size > 0;
+  const clear = () => {
+    setPicked(NOTHING);
+    setRelation(null);
+    setProblem(null);
+  };
+  const tap = (hit: Hit, at: readonly [number, number], perPx: number) => {
+    setProblem(null);
+    setRelation(null);
+    if (lines.tool) lines.tap(hit, at, perPx);
+    else if (!hit) clear();
+    else setPicked(toggled(picked, hit));
+  };
+  /** Of a drawing with one relation or size more: that it moves as much as before. */
+  const saysNothingNew = (tried: StudiedDrawing) =>
+    isMet(studied) && isMet(tried) && tried.freedom.waysLeft === studied.freedom.waysLeft;
+  const relate = (wanted: NewRelation) => {
+    const next = withRelation(outline, wanted);
+    const tried = drawing.tried(next);
+    if (tried.conflict.length > 0 && studied.conflict.length === 0) {
+      setProblem(
+        `${RELATION_WORDS[wanted.kind]} goes against: ${tried.conflict
+          .filter(
+            (id) =>
+              outline.relations.some((one) => one.id === id) ||
+              outline.dimensions?.some((one) => one.id === id),
+          )
+          .map(nameOf(next))
+          .join(', ')}. Take one of them away first.`,
+      );
+      return;
+    }
+    if (saysNothingNew(tried)) {
+      setProblem(oneTooManySentence(RELATION_WORDS[wanted.kind]));
+      return;
+    }
+    drawing.keep(next, `${RELATION_WORDS[wanted.kind]}.`);
+    clear();
+  };
+  const pull = (point: string, to: readonly [number, number]) => {
+    let now = pulled;
+    if (now?.point !== point) {
+      const system = systemOf(drawing.input);
+      now = { point, drag: new Drag(system, settle(system).values, point), drawing: studied };
+    }
+    setPulled({ ...now, drawing: now.drag.to(to) });
+  };
+  const letGo = () => {
+    if (pulled) drawing.keep(withPlaces(outline, pulled.drawing), 'Moved.');
+    setPulled(null);
+  };
+  const chipOf = (dimension: Dimension) => {
+    const measured = studied.measures.get(dimension.id) ?? 0;
+    if (dimension.kind === 'angle') {
+      const degrees = `${Number(((measured * 180) / Math.PI).toFixed(1))}°`;
+      return { text: degrees, spoken: degrees };
+    }
+    if (dimension.reference)
+      return { text: show.number(measured), spoken: `${show.length(measured)}, only reported` };
+    const { tag, number, spoken } = labelOf(
+      { value: dimension.value, mm: lengthOf(dimension.value, numbers) },
+      numbers,
+      show,
+    );
+    return { text: tag ? `${tag} ${number}` : number, spoken };
+  };
+  const taken = outline.relations.find(({ id }) => id === relation);
+  return (
+    <View className="flex-1">
+      <View className="min-h-[220px] flex-1">
+        <OutlineBoard
+          outline={outline}
+          studied={studied}
+          shown={pulled?.drawing ?? studied}
+          picked={{ ...picked, relation }}
+          wrong={wrong}
+          begun={lines.begun}
+          isSmooth={lines.tool === 'smooth'}
+          behind={behind}
+          isDrawing={lines.tool !== null}
+          textOf={chipOf}
+          onTap={tap}
+          onPull={pull}
+          onLetGo={letGo}
+          onRelation={(id) => {
+            clear();
+            setRelation(id);
+          }}
+          onDimension={(id) => setSizing(outline.dimensions!.find((one) => one.id === id)!)}
+        />
+      </View>
+      <ScrollView
+        className="max-h-[46%] grow-0"
+        contentContainerClassName="pb-1 pt-1.5"
+        keyboardShouldPersistTaps="handled"
+      >
+        <View role="status" className="px-3 pb-1.5">
+          <Text className="font-sans text-[15px] leading-[21px] text-ink">
+            {lines.tool
+              ? lines.hint
+              : outline.curves.length === 0
+                ? 'Choose what to draw with. Roughly is enough: relations and sizes make it exact.'
+                : freedomSentence(studied.freedom)}
+          </Text>
+        </View>
+        {problem ? (
+          <View className="px-3 pb-1.5">
+            <Wrong text={problem} />
+          </View>
+        ) : null}
+        {faults.map((fault) => (
+          <View key={fault} className="px-3 pb-1.5">
+            <Wrong text={fault} />
+          </View>
+        ))}
+        {taken ? (
+          <View className="flex-row items-center gap-2 px-3 pb-2">
+            <Text className="min-w-0 flex-1 font-semibold text-[15px] text-ink">
+              {RELATION_WORDS[taken.kind]}
+            </Text>
+            <Button
+              tone="danger"
+              label="Take it away"
+              onPress={() => {
+                drawing.keep(
+                  withoutRelations(outline, new Set([taken.id])),
+                  `${RELATION_WORDS[taken.kind]}: taken away.`,
+                );
+                clear();
+              }}
+            />
+          </View>
+        ) : isPicking ? (
+          <PickedBar
+            drawing={drawing}
+            picked={picked}
+            onRelation={relate}
+            onMeasure={setSizing}
+            onOwnSize={setOwnSize}
+            onDone={clear}
+            onProblem={setProblem}
+          />
+        ) : (
+          <DrawBar lines={lines} mayCut={outline.curves.length > 0} />
+        )}
+        {taken || lines.tool !== null || outline.curves.length === 0 ? null : (
+          <PickByName
+            drawing={{ points: pickable(outline, studied), curves: studied.curves }}
+            picked={picked}
+            said={[
+              ...outline.relations.map(({ id, kind }) => ({
+                id,
+                label: `${RELATION_WORDS[kind]}, a relation`,
+                open: () => {
+                  clear();
+                  setRelation(id);
+                },
+              })),
+              ...(outline.dimensions ?? []).map((dimension) => ({
+                id: dimension.id,
+                label: `${dimensionWord(dimension)} ${chipOf(dimension).text}`,
+                open: () => setSizing(dimension),
+              })),
+            ]}
+            beside={
+              isPicking ? null : (
+                <Button
+                  label="Turn it over"
+                  onPress={() => {
+                    const over = turnedOver(outline);
+                    if (over) drawing.keep(over, 'Turned over.');
+                    else
+                      setProblem(
+                        'A point is placed by a size. Type its place as a number, then turn the outline over.',
+                      );
+                  }}
+                />
+              )
+            }
+            onPick={(hit) => {
+              setRelation(null);
+              setPicked(toggled(picked, hit));
+            }}
+          />
+        )}
+      </ScrollView>
+      {ownSize ? (
+        <ValueSheet
+          body={body}
+          step={step}
+          field={`${field}.${ownSize.path}`}
+          what={ownSize.word.toLowerCase()}
+          next={null}
+          onNext={() => setOwnSize(null)}
+          onClose={() => {
+            setOwnSize(null);
+            clear();
+          }}
+        />
+      ) : null}
+      {sizing ? (
+        <DimensionSheet
+          drawing={drawing}
+          dimension={sizing}
+          measured={measuredOf(drawing, sizing)}
+          sentenceOf={(tried: StudiedDrawing, next) => {
+            if (!isMet(tried) || tried.disagreeing.length > 0)
+              return drawingFaults(tried, nameOf(next))[0] ?? null;
+            // Measured sizes more than needed are welcome: they are adjusted together.
+            const isMeasured = tried.residuals.some(({ id }) => id === next.dimensions?.at(-1)?.id);
+            return 'id' in sizing || isMeasured || !saysNothingNew(tried)
+              ? null
+              : oneTooManySentence(dimensionWord(sizing as Dimension));
+          }}
+          onClose={() => {
+            setSizing(null);
+            clear();
+          }}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+/** Points that a hand has to do with. */
+const pickable = (outline: DrawnOutline, studied: StudiedDrawing) => new Map(drawnPoints(outline, studied));
+
+/** What a dimension comes to, whether it stands or not. */
+function measuredOf(drawing: Drawing, dimension: Dimension | DimensionOffer): number {
+  if ('id' in dimension) return drawing.studied.measures.get(dimension.id) ?? 0;
+  const asked = {
+    ...dimension,
+    ...(dimension.kind === 'angle' ? { angle: 0 } : { value: { from: 'number', mm: 0 } }),
+    id: 'asked',
+    reference: true,
+  } as Dimension;
+  const { outline } = drawing;
+  return (
+    drawing.tried({ ...outline, dimensions: [...(outline.dimensions ?? []), asked] }).measures.get('asked') ??
+    0
+  );
+}
+
+function toggled({ points, curves }: PickedThings, hit: NonNullable<Hit>): PickedThings {
+  const flip = (set: ReadonlySet<string>, id: string) => {
+    const next = new Set(set);
+    if (!next.delete(id)) next.add(id);
+    return next;
+  };
+  return hit.point === undefined
+    ? { points, curves: flip(curves, hit.curve) }
+    : { points: flip(points, hit.point), curves };
+}
