@@ -178,6 +178,77 @@ test('a grip of three arms: an arc of measured rise, repeated round the middle, 
   await partIsBuilt(page);
 });
 
+test('a tooth as it was measured, trimmed out of rough lines, twelve times on a turned wheel', async ({
+  page,
+  workshop,
+}) => {
+  const id = await workshop.open('rack-wheel');
+  await openBoard(page, workshop.address, id);
+  const press = (name: string) => page.getByRole('button', { name, exact: true }).click();
+  const drawn = (curves: string) =>
+    expect(page.getByRole('img', { name: `Outline of ${curves}` })).toBeVisible();
+  const where = page.getByLabel(/^Or where/);
+  const type = async (text: string) => {
+    await where.fill(text);
+    await where.press('Enter');
+    await expect(where).toHaveValue('');
+  };
+  // Two flanks, drawn too long, and two lines that cross them: what stands over is trimmed away.
+  for (const [index, [from, to]] of (
+    [
+      ['11, -1.5', '6 at 0'],
+      ['11, 1.5', '6 at 0'],
+      ['12, -3', '6 at 90'],
+      ['16, -3', '6 at 90'],
+    ] as const
+  ).entries()) {
+    await press('Lines');
+    await type(from);
+    await type(to);
+    await drawn(index === 0 ? '1 curve' : `${index + 1} curves`);
+    await press('Stop');
+  }
+  await press('Trim');
+  for (const end of ['11.3, -1.5', '16.6, -1.5', '11.3, 1.5', '16.6, 1.5']) await type(end);
+  for (const end of ['12, -2.6', '12, 2.6', '16, -2.6', '16, 2.6']) await type(end);
+  await expect(page.getByText(/^Trimmed\. Tap the piece/)).toBeVisible();
+  await press('Stop');
+  await drawn('4 curves');
+  await press('Done');
+
+  const step = page.getByRole('listitem').last();
+  await expect(step).toContainText('4 curves');
+  await step.getByRole('button', { name: 'what it does: Cut out' }).click();
+  await press('Raise');
+  await step.getByRole('button', { name: /^how far it goes/ }).click();
+  await press('high');
+  await partIsBuilt(page);
+  const findings = page.getByRole('group', { name: 'Findings' });
+  const weight = async () => Number(/([\d.]+) g/.exec(await findings.innerText())![1]);
+  await step.getByRole('button', { name: /^height/ }).click();
+  await page.getByLabel(/^Type a number/).fill('10');
+  await page.getByRole('button', { name: 'Use this number' }).click();
+  await partIsBuilt(page);
+  const one = await weight();
+  await page.getByRole('button', { name: 'Add a step', exact: true }).click();
+  await page.getByRole('button', { name: /^Repeat/ }).click();
+  const again = page.getByRole('listitem').last();
+  await again.getByRole('button', { name: /in a row/ }).click();
+  await page
+    .getByRole('button', { name: /round the axle line/ })
+    .last()
+    .click();
+  await again.getByRole('button', { name: /times in all/ }).click();
+  await page.getByLabel(/^Type a whole number/).fill('12');
+  await page.getByRole('button', { name: 'Use this number' }).click();
+  await expect(again).toContainText('12 times in all');
+  await partIsBuilt(page);
+  // Eleven more of 4 by 3 by 10 mm, at 1.24 g/cm³.
+  await expect
+    .poll(async () => Math.abs((await weight()) - one - 11 * 0.12 * 1.24), { timeout: 30_000 })
+    .toBeLessThan(0.11);
+});
+
 test.describe('on a wide screen', () => {
   test.use({ viewport: { width: 1280, height: 800 }, hasTouch: false, isMobile: false });
 
