@@ -1,7 +1,7 @@
 import type { OutlineConstraint, OutlineDimension } from '@core/foundations/fields';
 import type { Freedom, StudiedDrawing } from '@core/shaping/drawn';
 
-import type { CutFault } from '@core/shaping/drawnEdits';
+import type { AreasFault, CutFault } from '@core/shaping/drawnEdits';
 
 import { mm } from './amounts';
 
@@ -30,6 +30,13 @@ export const CUT_FAULT_SENTENCES: Record<CutFault, string> = {
   nothingBeyond: 'There is nothing beyond that end that it could reach.',
   noEnds: 'A circle has no end. Trim it between two curves that cross it.',
   atItsEnd: 'It ends there.',
+};
+
+/** Why areas of a drawing can't be its outline together. */
+export const AREAS_FAULT_SENTENCES: Record<AreasFault, string> = {
+  touchInPoint:
+    'Two of these areas touch in a point alone. Take what lies between them too, or leave one out.',
+  apart: 'These areas do not hang together. Leave one out, and cut or raise it in a step of its own.',
 };
 
 /** What a dimension is called. */

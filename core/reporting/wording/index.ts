@@ -63,6 +63,7 @@ export {
 export type { Lengths } from './lengths';
 export { usedWords } from './uses';
 export {
+  AREAS_FAULT_SENTENCES,
   CUT_FAULT_SENTENCES,
   DIMENSION_WORDS,
   dimensionWord,

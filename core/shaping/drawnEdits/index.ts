@@ -1,3 +1,5 @@
+export { areaAt, areasOf, type Area, type DrawnAreas } from './areas/areas';
+export { faultOfAreas, withAreas, type AreasFault } from './areas/withAreas';
 export { cornerCutBy, linesAtCorner, withEasedCorner, withRoundedCorner, withSharpCorner } from './corner';
 export { spanOf, withMirrored, withRepeatedRound } from './copies';
 export { withExtended, withSplit, withTrimmed, type CutFault, type CutOutline } from './cutCurves';

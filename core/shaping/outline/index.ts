@@ -20,7 +20,7 @@ export { gearRadii, halfToothAngle, type GearTeeth } from './gearTeeth';
 export { fewestRingTeeth, ringCollision } from './meshing';
 export { roomForTip, undercutOf } from './undercut';
 export { alongSmooth, polesOfClosed, smoothLine, type SmoothLine } from './smoothLine';
-export { areaOf, polygonOf } from './polygon';
+export { areaOf, isWithin, polygonOf } from './polygon';
 export { regionArea } from './area';
 export { drawnRegion, plainCurve } from './drawn';
 export { cornerRadiusOf, loopOf, regionOf, type KnownOutline } from './shapes';

@@ -10,7 +10,7 @@ import { Button } from '../../shared/Button';
 import { CountSteps } from '../../shared/CountSteps';
 import { Field } from '../../shared/Field';
 import { Chip } from './Chip';
-import { CUT_TOOLS, DRAW_TOOLS, isCutTool, type Tool } from './tools';
+import { CUT_TOOLS, DRAW_TOOLS, isDrawTool, type Tool } from './tools';
 import type { Lines } from './useLines';
 
 /** What to draw with; while something is drawn, what it looks like, and where to by numbers. */
@@ -75,11 +75,18 @@ export function DrawBar({
               onChange={lines.setSides}
             />
           ) : null}
+          {lines.filled.length > 0 ? (
+            <Button
+              tone="primary"
+              label={lines.filled.length === 1 ? 'Make it the outline' : 'Make them the outline'}
+              onPress={lines.takeAreas}
+            />
+          ) : null}
           {lines.mayEnd ? <Button label="End the curve here" onPress={lines.end} /> : null}
           <View className="flex-row items-end gap-2">
             <View className="flex-1">
               <Field
-                label={isCutTool(lines.tool) ? 'Or where: 10, 5' : 'Or where to: 24 at 30, or 10, 5'}
+                label={isDrawTool(lines.tool) ? 'Or where to: 24 at 30, or 10, 5' : 'Or where: 10, 5'}
                 value={text}
                 onChangeText={(next) => {
                   setText(next);
@@ -89,7 +96,7 @@ export function DrawBar({
                 wrong={wrong}
               />
             </View>
-            {isCutTool(lines.tool) ? null : (
+            {!isDrawTool(lines.tool) ? null : (
               <Button
                 label={lines.isHelper ? 'Construction' : 'Outline'}
                 name={lines.isHelper ? 'Construction lines are drawn' : 'Outline is drawn'}

@@ -1,6 +1,7 @@
 import { Circle, G, Line, Path } from 'react-native-svg';
 
 import type { SolvedCurve } from '@core/shaping/drawn';
+import type { Area } from '@core/shaping/drawnEdits';
 
 import { colours } from '../../theme/colours';
 import { arrowTips, pointsAlong, toPx, type BoardView } from './boardView';
@@ -26,6 +27,25 @@ export function Behind({ segments, view }: { segments: Float32Array; view: Board
   }
   return (
     <Path d={runs.join('')} stroke={colours.slate.DEFAULT} strokeOpacity={0.45} strokeWidth={1} fill="none" />
+  );
+}
+
+/** Areas that the outline is to go round. */
+export function Filled({ areas, view }: { areas: readonly Area[]; view: BoardView }) {
+  const run = (places: readonly Place[]) =>
+    `M${places.map((place) => toPx(view, place).join(' ')).join('L')}Z`;
+  return (
+    <>
+      {areas.map(({ round, holes }, index) => (
+        <Path
+          key={index}
+          d={[round, ...holes].map(run).join('')}
+          fill={colours.green.DEFAULT}
+          fillOpacity={0.22}
+          fillRule="evenodd"
+        />
+      ))}
+    </>
   );
 }
 

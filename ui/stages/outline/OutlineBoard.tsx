@@ -5,6 +5,7 @@ import Svg, { Circle, G, Polyline } from 'react-native-svg';
 import type { DrawnOutline } from '@core/foundations/fields';
 import { dimensionWord, RELATION_WORDS } from '@core/reporting/wording';
 import type { SolvedDrawing, StudiedDrawing } from '@core/shaping/drawn';
+import type { Area } from '@core/shaping/drawnEdits';
 
 import { colours } from '../../theme/colours';
 import {
@@ -20,7 +21,7 @@ import {
   type Hit,
 } from './boardView';
 import { Drawn, drawnPoints } from './Drawn';
-import { Begun, Behind, OriginCross } from './DrawnCurves';
+import { Begun, Behind, Filled, OriginCross } from './DrawnCurves';
 import { Lens } from './Lens';
 import { dimensionLines, marksOf, type Marks } from './marks';
 import { RelationSign } from './RelationSign';
@@ -40,6 +41,7 @@ export function OutlineBoard({
   begun,
   isSmooth,
   behind,
+  filled,
   isDrawing,
   textOf,
   onTap,
@@ -61,6 +63,8 @@ export function OutlineBoard({
   isSmooth: boolean;
   /** The part behind the outline, as segments, mm; null where nothing is known of it. */
   behind: Float32Array | null;
+  /** Areas that are taken as the outline. */
+  filled: readonly Area[];
   isDrawing: boolean;
   /** What the chip of a dimension says. */
   textOf(dimension: NonNullable<DrawnOutline['dimensions']>[number]): { text: string; spoken: string };
@@ -203,6 +207,7 @@ export function OutlineBoard({
               aria-label={`Outline of ${count} ${count === 1 ? 'curve' : 'curves'}`}
             >
               <OriginCross view={view} />
+              <Filled areas={filled} view={view} />
               {behind ? <Behind segments={behind} view={view} /> : null}
               <G stroke={colours.brass.DEFAULT} strokeWidth={0.9} fill="none">
                 {marks.dimensions.flatMap((mark) =>

@@ -148,6 +148,7 @@ export function OutlineEditor({
           begun={lines.begun}
           isSmooth={lines.tool === 'smooth'}
           behind={behind}
+          filled={lines.filled}
           isDrawing={lines.tool !== null}
           textOf={chipOf}
           onTap={tap}

@@ -42,7 +42,7 @@ function ownSizesOf(outline: DrawnOutline, { points, curves }: PickedThings): Ow
   return outline.curves[place]?.kind === 'ellipse'
     ? [
         { path: `curves.${place}.length`, word: 'Length' },
-        { path: `curves.${place}.breadth`, word: 'Breadth' },
+        { path: `curves.${place}.breadth`, word: 'Width' },
       ]
     : [];
 }

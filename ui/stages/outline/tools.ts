@@ -2,7 +2,8 @@
 export type DrawTool = 'line' | 'arc' | 'smooth' | 'circle' | 'ellipse' | 'slot' | 'rectangle' | 'polygon';
 /** What changes a curve that is there. */
 export type CutTool = 'trim' | 'extend' | 'split';
-export type Tool = DrawTool | CutTool;
+/** `area`: takes areas that curves enclose as the outline. */
+export type Tool = DrawTool | CutTool | 'area';
 
 export const DRAW_TOOLS: readonly { tool: DrawTool; word: string }[] = [
   { tool: 'line', word: 'Lines' },
@@ -15,13 +16,18 @@ export const DRAW_TOOLS: readonly { tool: DrawTool; word: string }[] = [
   { tool: 'ellipse', word: 'Ellipse' },
 ];
 
-export const CUT_TOOLS: readonly { tool: CutTool; word: string }[] = [
+export const CUT_TOOLS: readonly { tool: CutTool | 'area'; word: string }[] = [
   { tool: 'trim', word: 'Trim' },
   { tool: 'extend', word: 'Extend' },
   { tool: 'split', word: 'Split' },
+  { tool: 'area', word: 'Areas' },
 ];
 
-export const isCutTool = (tool: Tool): tool is CutTool => CUT_TOOLS.some((one) => one.tool === tool);
+export const isCutTool = (tool: Tool): tool is CutTool =>
+  tool === 'trim' || tool === 'extend' || tool === 'split';
+
+/** Whether a tool draws curves, and does not change or take those that are there. */
+export const isDrawTool = (tool: Tool): tool is DrawTool => !isCutTool(tool) && tool !== 'area';
 
 /** What to tap next, by how many places there are so far. */
 export const HINTS: Record<Tool, readonly string[]> = {
@@ -37,6 +43,7 @@ export const HINTS: Record<Tool, readonly string[]> = {
   slot: ['Tap the middle of one end.', 'Tap the middle of the other end.', 'Tap one of its sides.'],
   rectangle: ['Tap one corner.', 'Tap the corner opposite.'],
   polygon: ['Tap its middle.', 'Tap one corner.'],
+  area: ['Tap each area that the outline is to go round; tap it again to leave it out.'],
   trim: ['Tap the piece that is to go.'],
   extend: ['Tap a line or an arc near the end that is to be longer.'],
   split: ['Tap where the line or arc is to be split.'],

@@ -1,12 +1,16 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 
 import type { DrawnOutline } from '@core/foundations/fields';
 import { isSamePoint } from '@core/foundations/tolerance';
 import { numberValue } from '@core/record/model';
-import { CUT_FAULT_SENTENCES } from '@core/reporting/wording';
+import { AREAS_FAULT_SENTENCES, CUT_FAULT_SENTENCES } from '@core/reporting/wording';
 import { curveName } from '@core/shaping/drawn';
 import {
+  areaAt,
+  areasOf,
+  faultOfAreas,
   looksOf,
+  withAreas,
   withCurve,
   withExtended,
   withPoint,
@@ -16,11 +20,12 @@ import {
   withSlot,
   withSplit,
   withTrimmed,
+  type Area,
   type NewRelation,
 } from '@core/shaping/drawnEdits';
 
 import { curveNear, type Hit } from './boardView';
-import { HINTS, isCutTool, type CutTool, type Tool } from './tools';
+import { HINTS, isCutTool, isDrawTool, type CutTool, type Tool } from './tools';
 import type { Drawing } from './useDrawing';
 
 type Place = readonly [x: number, y: number];
@@ -43,6 +48,10 @@ export interface Lines {
   hint: string;
   isHelper: boolean;
   sides: number;
+  /** Areas that the outline is to go round. */
+  filled: readonly Area[];
+  /** Makes them the outline, and what else is drawn construction lines. */
+  takeAreas(): void;
   /** A smooth curve has points enough to end. */
   mayEnd: boolean;
   take(tool: Tool | null): void;
@@ -65,6 +74,7 @@ export function useLines(drawing: Drawing | null): Lines {
   const [caught, setCaught] = useState('');
   const [isHelper, setHelper] = useState(false);
   const [sides, setSides] = useState(SIDES);
+  const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
   const placeOf = (id: string) => drawing?.studied.points.get(id);
   const places = through.map(placeOf).filter((place) => place !== undefined);
   const from = through.at(-1);
@@ -74,6 +84,7 @@ export function useLines(drawing: Drawing | null): Lines {
     // What has points enough is a curve, and not lost.
     if (tool === 'smooth') endSmooth(through, false);
     setTool(next);
+    setChosen(new Set());
     setVia(null);
     setLooks([]);
     setCaught('');
@@ -102,7 +113,7 @@ export function useLines(drawing: Drawing | null): Lines {
   };
 
   const draw = (hit: Hit, tapped: Place, snapMm: number) => {
-    if (!drawing || !tool || isCutTool(tool)) return;
+    if (!drawing || !tool || !isDrawTool(tool)) return;
     const { outline } = drawing;
     const onPoint = hit?.point;
     const snapped =
@@ -215,6 +226,23 @@ export function useLines(drawing: Drawing | null): Lines {
     setCaught(words);
     drawing.keep(outline, words);
   };
+  const areas = useMemo(
+    () => (tool === 'area' && drawing ? areasOf(drawing.studied.curves) : null),
+    [tool, drawing],
+  );
+  const toggleArea = (at: Place) => {
+    const area = areas && areaAt(areas, at);
+    setCaught(areas ? '' : 'Smooth curves and ellipses can’t cross others here.');
+    if (area === null) {
+      if (areas) setCaught('No curves go all round that place.');
+      return;
+    }
+    setChosen((now) => {
+      const next = new Set(now);
+      if (!next.delete(area)) next.add(area);
+      return next;
+    });
+  };
   const begun = [...places, ...(via ? [via] : [])];
   return {
     tool,
@@ -230,11 +258,24 @@ export function useLines(drawing: Drawing | null): Lines {
     setHelper,
     setSides,
     end: () => endSmooth(through, false),
+    filled: areas ? [...chosen].flatMap((index) => areas.areas[index] ?? []) : [],
+    takeAreas: () => {
+      if (!drawing || !areas) return;
+      const fault = faultOfAreas(areas, chosen);
+      if (fault) {
+        setCaught(AREAS_FAULT_SENTENCES[fault]);
+        return;
+      }
+      drawing.keep(withAreas(drawing.outline, drawing.studied, areas, chosen), 'The areas are the outline.');
+      start(null);
+    },
     tap: (hit, at, perPx) => {
-      if (tool && isCutTool(tool)) cut(tool, at, perPx * CUT_REACH_PX);
+      if (tool === 'area') toggleArea(at);
+      else if (tool && isCutTool(tool)) cut(tool, at, perPx * CUT_REACH_PX);
       else draw(hit, at, perPx * SNAP_PX);
     },
     typed: ([dx, dy]) => {
+      if (tool === 'area') return toggleArea([dx, dy]);
       if (tool && isCutTool(tool)) return cut(tool, [dx, dy], Infinity);
       const [x, y] = fromAt ?? [0, 0];
       const at: Place = [x + dx, y + dy];
