@@ -1,7 +1,7 @@
 import type { OutlineConstraint, OutlineDimension } from '@core/foundations/fields';
 import type { Freedom, StudiedDrawing } from '@core/shaping/drawn';
 
-import type { AreasFault, CutFault } from '@core/shaping/drawnEdits';
+import type { AreasFault, CutFault, DrawnProblem } from '@core/shaping/drawnEdits';
 
 import { mm } from './amounts';
 
@@ -95,6 +95,26 @@ export function drawingFaults(
   for (const id of misused.keys())
     faults.push(`${named(id)} can’t be used here. Take it away, or put back what it names.`);
   return faults;
+}
+
+/** What keeps drawn curves from being an outline, at the place that is marked. */
+export function drawnProblemSentence(problem: DrawnProblem): string {
+  switch (problem.kind) {
+    case 'noLength':
+      return 'A curve has no length where the ring is.';
+    case 'doubled':
+      return 'Two curves lie on each other where the ring is.';
+    case 'gap':
+      return `Two ends do not quite meet where the ring is: ${mm(problem.gapMm)} apart.`;
+    case 'open':
+      return problem.count === 1
+        ? 'The outline is open where the ring is.'
+        : `The outline is open at ${problem.count} ends, one of them where the ring is.`;
+    case 'fork':
+      return 'More than two curves meet where the ring is. An outline goes round once.';
+    case 'crossing':
+      return 'Two curves cross where the ring is.';
+  }
 }
 
 /** How a drawn outline stands: what is wrong, or else what is left free. */

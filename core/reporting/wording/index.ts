@@ -69,6 +69,7 @@ export {
   dimensionWord,
   drawingFaults,
   drawingSentence,
+  drawnProblemSentence,
   freedomSentence,
   oneTooManySentence,
   RELATION_WORDS,

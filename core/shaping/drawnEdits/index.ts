@@ -17,6 +17,7 @@ export {
 export { drawnFromPoints } from './fromPoints';
 export { looksOf, offersFor, type DimensionOffer, type Offers } from './offers';
 export { drawnFromCurves, mayBeScaled, scaledBy, withPlaces } from './placed';
+export { problemIn, type DrawnProblem } from './problems';
 export { LEAST_SIDES, MOST_SIDES, withPolygon, withRectangle, withSlot } from './ready';
 export { turnedOver } from './turned';
 export { withWrapped } from './wrapped';

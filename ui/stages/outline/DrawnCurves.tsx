@@ -1,4 +1,4 @@
-import { Circle, G, Line, Path } from 'react-native-svg';
+import { Circle, Ellipse, G, Line, Path } from 'react-native-svg';
 
 import type { SolvedCurve } from '@core/shaping/drawn';
 import type { Area } from '@core/shaping/drawnEdits';
@@ -173,4 +173,10 @@ export function OriginCross({ view }: { view: BoardView }) {
       <Line x1={x} y1={0} x2={x} y2={view.height} strokeDasharray="2 5" />
     </G>
   );
+}
+
+/** Round a place that something is wrong at. */
+export function Ring({ at, view }: { at: Place; view: BoardView }) {
+  const [x, y] = toPx(view, at);
+  return <Ellipse cx={x} cy={y} rx={15} ry={15} stroke={colours.rust.DEFAULT} strokeWidth={2} fill="none" />;
 }

@@ -21,7 +21,7 @@ import {
   type Hit,
 } from './boardView';
 import { Drawn, drawnPoints } from './Drawn';
-import { Begun, Behind, Filled, OriginCross } from './DrawnCurves';
+import { Begun, Behind, Filled, OriginCross, Ring } from './DrawnCurves';
 import { Lens } from './Lens';
 import { dimensionLines, marksOf, type Marks } from './marks';
 import { RelationSign } from './RelationSign';
@@ -42,6 +42,7 @@ export function OutlineBoard({
   isSmooth,
   behind,
   filled,
+  ring,
   isDrawing,
   textOf,
   onTap,
@@ -65,6 +66,8 @@ export function OutlineBoard({
   behind: Float32Array | null;
   /** Areas that are taken as the outline. */
   filled: readonly Area[];
+  /** A place that something is wrong at, mm. */
+  ring: Place | null;
   isDrawing: boolean;
   /** What the chip of a dimension says. */
   textOf(dimension: NonNullable<DrawnOutline['dimensions']>[number]): { text: string; spoken: string };
@@ -228,6 +231,7 @@ export function OutlineBoard({
                 wrong={wrongCurves}
                 arrows={!isDrawing}
               />
+              {ring ? <Ring at={ring} view={view} /> : null}
               <Begun places={begun} isSmooth={isSmooth} view={view} />
               {begun.map((place, index) => {
                 const [x, y] = toPx(view, place);

@@ -1,10 +1,11 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
 import type { DrawnOutline } from '@core/foundations/fields';
 import type { Body, Step } from '@core/record/model';
 import { Drag, isMet, settle, systemOf, type SolvedDrawing, type StudiedDrawing } from '@core/shaping/drawn';
 import {
+  problemIn,
   turnedOver,
   withoutRelations,
   withPlaces,
@@ -33,6 +34,7 @@ import { drawnPoints } from './Drawn';
 import { OutlineBoard } from './OutlineBoard';
 import { ValueSheet } from '../../values/ValueSheet';
 import { PickedBar, type OwnSize, type PickedThings } from './PickedBar';
+import { ProblemBar } from './ProblemBar';
 import { PickByName } from './PickByName';
 import { nameIn } from './naming';
 import { useBehind } from './useBehind';
@@ -69,6 +71,9 @@ export function OutlineEditor({
     nameIn(of, id, (value) => labelOf({ value, mm: lengthOf(value, numbers) }, numbers, show).tag);
   const faults = [...new Set(drawing.waiting.map(sentenceOf)), ...drawingFaults(studied, nameOf(outline))];
   const wrong = new Set([...studied.conflict, ...studied.disagreeing, ...studied.misused.keys()]);
+  const problemIs = useMemo(() => problemIn(studied), [studied]);
+  // Nothing is wrong with what is not done yet, nor while something is pulled.
+  const problemHere = lines.tool || pulled || faults.length > 0 ? null : problemIs;
   const isPicking = picked.points.size + picked.curves.size > 0;
   const clear = () => {
     setPicked(NOTHING);
@@ -149,6 +154,7 @@ export function OutlineEditor({
           isSmooth={lines.tool === 'smooth'}
           behind={behind}
           filled={lines.filled}
+          ring={problemHere?.at ?? null}
           isDrawing={lines.tool !== null}
           textOf={chipOf}
           onTap={tap}
@@ -179,6 +185,9 @@ export function OutlineEditor({
           <View className="px-3 pb-1.5">
             <Wrong text={problem} />
           </View>
+        ) : null}
+        {problemHere && !isPicking && !taken ? (
+          <ProblemBar problem={problemHere} drawing={drawing} onTool={lines.take} />
         ) : null}
         {faults.map((fault) => (
           <View key={fault} className="px-3 pb-1.5">

@@ -1,0 +1,146 @@
+import { isNothing, isSameLength } from '@core/foundations/tolerance';
+import type { Place, SolvedCurve, SolvedDrawing } from '@core/shaping/drawn';
+
+import { spanOf } from './copies';
+import { crossingsWith, isPlain, isWithin, placeAt, shareAt, type PlainCurve } from './crossings';
+
+/** What keeps drawn curves from being an outline, at its place, mm. */
+export type DrawnProblem =
+  /** A curve that is a point. */
+  | { kind: 'noLength'; at: Place; curve: string }
+  /** A curve that lies on another. */
+  | { kind: 'doubled'; at: Place; curve: string }
+  /** Two ends that a hand meant to meet. */
+  | { kind: 'gap'; at: Place; points: readonly [string, string]; gapMm: number }
+  /** Ends that nothing goes on from. */
+  | { kind: 'open'; at: Place; count: number }
+  /** More than two curves end here. */
+  | { kind: 'fork'; at: Place }
+  /** Two curves cross. */
+  | { kind: 'crossing'; at: Place };
+
+/** Ends nearer than this meet, mm, as in a loop of curves. */
+const MEET_MM = 1e-4;
+/** Loose ends nearer to each other than this share of the outline are meant to meet. */
+const GAP_SHARE = 0.05;
+
+const apart = (one: Place, other: Place) => Math.hypot(one[0] - other[0], one[1] - other[1]);
+
+/** The first thing that keeps drawn curves from being an outline; null if nothing does. */
+export function problemIn({ points, curves }: Pick<SolvedDrawing, 'points' | 'curves'>): DrawnProblem | null {
+  const drawn = curves.filter(({ helper }) => !helper);
+  return withoutLength(drawn) ?? doubled(drawn) ?? atEnds(drawn, points) ?? crossing(drawn.filter(isPlain));
+}
+
+function withoutLength(drawn: readonly SolvedCurve[]): DrawnProblem | null {
+  for (const curve of drawn) {
+    const isPoint =
+      curve.kind === 'line'
+        ? apart(curve.from, curve.to) < MEET_MM
+        : curve.kind === 'circle'
+          ? curve.radius < MEET_MM
+          : curve.kind === 'arc' &&
+            apart(curve.from, curve.to) < MEET_MM &&
+            apart(curve.from, curve.via) < MEET_MM;
+    if (isPoint)
+      return {
+        kind: 'noLength',
+        curve: curve.id,
+        at: curve.kind === 'circle' ? curve.middle : (curve as { from: Place }).from,
+      };
+  }
+  return null;
+}
+
+/** Two curves of one line or circle that share more than an end. */
+function doubled(drawn: readonly SolvedCurve[]): DrawnProblem | null {
+  const plain = drawn.filter(isPlain);
+  for (const [index, curve] of plain.entries())
+    for (const other of plain.slice(0, index)) {
+      if (!isOfOne(curve, other)) continue;
+      const at = [curve, other].map((one) => middleOf(one));
+      const shared = [isInside(other, at[0]!), isInside(curve, at[1]!)];
+      const place = shared[0] ? at[0]! : shared[1] ? at[1]! : null;
+      if (place) return { kind: 'doubled', curve: curve.id, at: place };
+    }
+  return null;
+}
+
+const middleOf = (curve: PlainCurve): Place => placeAt(curve, 0.5);
+
+function isInside(curve: PlainCurve, at: Place): boolean {
+  const share = shareAt(curve, at);
+  return curve.kind === 'circle' || (share > 0 && share < 1);
+}
+
+/** Whether two curves lie on one line, or on one circle. */
+function isOfOne(one: PlainCurve, other: PlainCurve): boolean {
+  if (one.kind === 'line' || other.kind === 'line') {
+    if (one.kind !== 'line' || other.kind !== 'line') return false;
+    const length = apart(one.from, one.to);
+    const [ux, uy] = [(one.to[0] - one.from[0]) / length, (one.to[1] - one.from[1]) / length];
+    return [other.from, other.to].every(([x, y]) =>
+      isNothing((x - one.from[0]) * uy - (y - one.from[1]) * ux),
+    );
+  }
+  return isSameLength(one.radius, other.radius) && isNothing(apart(one.middle, other.middle));
+}
+
+/** Ends at which not just two curves meet. */
+function atEnds(drawn: readonly SolvedCurve[], points: ReadonlyMap<string, Place>): DrawnProblem | null {
+  const ends: { at: Place; count: number }[] = [];
+  for (const curve of drawn)
+    for (const at of endsOf(curve)) {
+      const there = ends.find((end) => apart(end.at, at) < MEET_MM);
+      if (there) there.count += 1;
+      else ends.push({ at, count: 1 });
+    }
+  const loose = ends.filter(({ count }) => count === 1);
+  const near = loose
+    .flatMap((one, index) =>
+      loose.slice(0, index).map((other) => ({ one, other, gapMm: apart(one.at, other.at) })),
+    )
+    .sort((a, b) => a.gapMm - b.gapMm)[0];
+  if (near && near.gapMm < GAP_SHARE * spanOf({ points })) {
+    const idAt = (at: Place) => [...points].find(([, place]) => apart(place, at) < MEET_MM)?.[0];
+    const [a, b] = [idAt(near.one.at), idAt(near.other.at)];
+    if (a !== undefined && b !== undefined)
+      return { kind: 'gap', at: near.one.at, points: [a, b], gapMm: near.gapMm };
+  }
+  const fork = ends.find(({ count }) => count > 2);
+  if (fork) return { kind: 'fork', at: fork.at };
+  return loose[0] ? { kind: 'open', at: loose[0].at, count: loose.length } : null;
+}
+
+function endsOf(curve: SolvedCurve): readonly Place[] {
+  if (curve.kind === 'line' || curve.kind === 'arc') return [curve.from, curve.to];
+  return curve.kind === 'spline' && !curve.closed ? [curve.points[0]!, curve.points.at(-1)!] : [];
+}
+
+/** Where two curves cross, not at an end of either. */
+function crossing(drawn: readonly PlainCurve[]): DrawnProblem | null {
+  for (const [index, curve] of drawn.entries())
+    for (const other of drawn.slice(0, index)) {
+      const ends = [...endsOf(curve), ...endsOf(other)];
+      const at = crossingsWith(curve, other).find(
+        (place) => isWithin(curve, place) && ends.every((end) => apart(end, place) > MEET_MM),
+      );
+      if (at && !isTouching(curve, other, at)) return { kind: 'crossing', at };
+    }
+  return null;
+}
+
+/** Curves that run the same way where they meet touch, and do not cross. */
+function isTouching(one: PlainCurve, other: PlainCurve, at: Place): boolean {
+  const [[ax, ay], [bx, by]] = [wayAt(one, at), wayAt(other, at)];
+  return Math.abs(ax * by - ay * bx) < 1e-4;
+}
+
+function wayAt(curve: PlainCurve, [x, y]: Place): Place {
+  const [dx, dy] =
+    curve.kind === 'line'
+      ? [curve.to[0] - curve.from[0], curve.to[1] - curve.from[1]]
+      : [curve.middle[1] - y, x - curve.middle[0]];
+  const length = Math.hypot(dx, dy) || 1;
+  return [dx / length, dy / length];
+}
