@@ -4,7 +4,7 @@ import { pointsOfCurve, type Place, type SolvedDrawing } from '@core/shaping/dra
 
 import { crossingsWith, isPlain, isWithin, placeAt, shareAt, wholeShare, type PlainCurve } from './crossings';
 import { loosened, withEnd, withEndAt, withVia } from './ends';
-import { withCurve, withNames, withPoint, withRelation } from './names';
+import { faceOf, withCurve, withNames, withPoint, withRelation } from './names';
 
 type Solved = Pick<SolvedDrawing, 'points' | 'curves'>;
 
@@ -72,8 +72,8 @@ function withRest(
   const { id, kind, to } = curve;
   const outline = withEndAt(whole, id, 'to', end);
   const isOnePoint = end === from;
-  const { helper, face } = curve;
-  const named = { ...(helper ? { helper } : {}), ...(face === undefined ? {} : { face }) };
+  // Its faces are its own: those of the first piece keep the name.
+  const named = curve.helper ? { helper: curve.helper } : {};
   if (kind === 'line') {
     const [next, rest] = withCurve(outline, { kind: 'line', from, to, ...named });
     // Of a line that begins where the other ends, the far end alone is left to be held.
@@ -157,7 +157,7 @@ function circleTrimmed(
     via,
     to,
     ...(drawn.helper ? { helper: true } : {}),
-    ...(drawn.face === undefined ? {} : { face: drawn.face }),
+    ...faceOf(drawn),
   });
   const five = withRelation(four, { kind: 'concentric', curves: [circle.id, arc] });
   const six = withRelation(five, { kind: 'equal', curves: [circle.id, arc] });

@@ -28,6 +28,15 @@ export function withPoint(outline: DrawnOutline, [x, y]: Place): [DrawnOutline, 
   return [{ ...outline, points: [...outline.points, point] }, id];
 }
 
+/** Longest name of a face. */
+const LONGEST = 12;
+
+/** What the faces of a curve are called, for one that takes its place. */
+export function faceOf(curve: DrawnCurve): Pick<DrawnCurve, 'face'> {
+  const face = curve.face ?? `curve${curve.id}`;
+  return face.length > LONGEST ? {} : { face };
+}
+
 type Unnamed<T> = T extends unknown ? Omit<T, 'id'> : never;
 
 /** With a curve added. @returns the outline, and what the curve is called. */

@@ -184,3 +184,74 @@ test('what can’t be built says why', () => {
   };
   expect(build(of(raised(below))).faults).toMatchObject([{ code: 'outline.crosses' }]);
 });
+
+/** A rectangle that its relations and two sizes hold, from where it begins. */
+function held(length: number, height: number): DrawnOutline {
+  let next = drawnFromCurves([
+    { kind: 'line', from: [0, 0], to: [length + 1, 1] },
+    { kind: 'line', from: [length + 1, 1], to: [length - 1, height + 1] },
+    { kind: 'line', from: [length - 1, height + 1], to: [0, height - 1] },
+    { kind: 'line', from: [0, height - 1], to: [0, 0] },
+  ]);
+  const ids = next.points.map(({ id }) => id) as [string, string, string, string];
+  const [a, b, c, d] = ids;
+  next = withRelation(next, { kind: 'fixed', point: a });
+  next = withRelation(next, { kind: 'level', points: [a, b] });
+  next = withRelation(next, { kind: 'upright', points: [b, c] });
+  next = withRelation(next, { kind: 'level', points: [c, d] });
+  next = withRelation(next, { kind: 'upright', points: [d, a] });
+  next = withDimension(next, { kind: 'distance', points: [a, b], value: numberValue(length) })[0];
+  return withDimension(next, { kind: 'distance', points: [b, c], value: numberValue(height) })[0];
+}
+const place = { on: 'bottom', x: numberValue(0), y: numberValue(0), effect: 'add' };
+
+test('it is turned, run along a path and blended as it is raised', () => {
+  // Pappus: its middle goes round at 20 + 5.
+  const turned = build(
+    of({
+      ...place,
+      id: 'turn',
+      kind: 'revolve',
+      outline: held(10, 6),
+      away: numberValue(20),
+      up: numberValue(0),
+      angle: 2 * Math.PI,
+      turn: 0,
+    } as Step),
+  );
+  expect(turned).toMatchObject({ faults: [], closed: true });
+  expect(turned.volume).toBeCloseTo(2 * Math.PI * 25 * 60, 2);
+  const run = build(
+    of({
+      ...place,
+      id: 'run',
+      kind: 'sweep',
+      outline: held(10, 6),
+      path: [0, 30].map((up) => ({ x: numberValue(0), y: numberValue(0), up: numberValue(up) })),
+      bend: numberValue(0),
+      along: 'straight',
+      closed: false,
+    } as Step),
+  );
+  expect(run).toMatchObject({ faults: [], closed: true });
+  expect(run.volume).toBeCloseTo(60 * 30, 2);
+  const section = (outline: DrawnOutline, at: number) => ({
+    outline,
+    at: numberValue(at),
+    x: numberValue(0),
+    y: numberValue(0),
+    turn: 0,
+  });
+  const blended = build(
+    of({
+      ...place,
+      id: 'blend',
+      kind: 'loft',
+      sections: [section(held(10, 6), 0), section(held(20, 12), 12)],
+      between: 'straight',
+    } as Step),
+  );
+  expect(blended).toMatchObject({ faults: [], closed: true });
+  // The prismatoid: 12 / 6 · (60 + 4 · 15 · 9 + 240).
+  expect(blended.volume).toBeCloseTo(2 * (60 + 540 + 240), 2);
+});

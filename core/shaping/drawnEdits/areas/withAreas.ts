@@ -2,7 +2,7 @@ import type { DrawnCurve, DrawnOutline } from '@core/foundations/fields';
 import { pointsOfCurve, type Place, type SolvedDrawing } from '@core/shaping/drawn';
 
 import { isPlain, placeAt, wholeShare, type PlainCurve } from '../crossings';
-import { withCurve, withNames, withPoint, withRelation } from '../names';
+import { faceOf, withCurve, withNames, withPoint, withRelation } from '../names';
 import type { DrawnAreas } from './areas';
 
 /** Why areas are no outline together. */
@@ -62,7 +62,11 @@ export function withAreas(
       curves: next.curves.map((one) => (one.id === id ? { ...one, helper: true } : one)),
     };
     if (!isPlain(of)) continue;
-    for (const shares of joined) next = withRun(next, solved, { ...curve, id }, of, shares, there);
+    for (const [index, shares] of joined.entries()) {
+      // The first of them has the faces of the curve.
+      const face = index === 0 ? faceOf(curve) : {};
+      next = withRun(next, solved, { curve: { ...curve, id }, of, face }, shares, there);
+    }
   }
   return next;
 }
@@ -92,8 +96,7 @@ const isSame = (one: number, other: number) => Math.abs(one - other) < 1e-9;
 function withRun(
   outline: DrawnOutline,
   solved: Solved,
-  curve: DrawnCurve & { id: string },
-  of: PlainCurve,
+  { curve, of, face }: { curve: DrawnCurve & { id: string }; of: PlainCurve; face: Pick<DrawnCurve, 'face'> },
   [from, to]: readonly [number, number],
   there: { at: Place; id: string }[],
 ): DrawnOutline {
@@ -116,7 +119,6 @@ function withRun(
   const start = pointAt(from, true);
   // About the same middle, an arc that begins on the curve ends on it.
   const end = pointAt(to, of.kind === 'line');
-  const face = curve.face === undefined ? {} : { face: curve.face };
   if (of.kind === 'line') return withCurve(next, { kind: 'line', from: start, to: end, ...face })[0];
   const [added, via] = withPoint(next, placeAt(of, (from + to) / 2));
   const [bent, arc] = withCurve(added, { kind: 'arc', from: start, via, to: end, ...face });
