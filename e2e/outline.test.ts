@@ -261,7 +261,7 @@ test.describe('on a wide screen', () => {
     };
     await press('Lines');
     const where = page.getByLabel(/^Or where to/);
-    for (const [index, typed] of ['0, 0', '40 at 0', '0, 20', '40 at 180'].entries()) {
+    for (const [index, typed] of ['0, 0', '40 at 0', '0, 20', '40 at 180', '0, -20'].entries()) {
       await where.focus();
       await page.keyboard.type(typed);
       await page.keyboard.press('Enter');
@@ -289,5 +289,28 @@ test.describe('on a wide screen', () => {
     await expect(page.getByRole('button', { name: 'Length: 25.00 mm' })).toBeVisible();
     await page.keyboard.press('Control+z');
     await expect(page.getByRole('button', { name: 'Length: 25.00 mm' })).toBeHidden();
+
+    // A circle over the right side crosses it: told, and what lies outside of it is taken.
+    const place = async (text: string) => {
+      await page.getByLabel(/^Or where/).focus();
+      await page.keyboard.type(text);
+      await page.keyboard.press('Enter');
+      await expect(page.getByLabel(/^Or where/)).toHaveValue('');
+    };
+    await press('Circle');
+    await place('40, 10');
+    await place('5, 0');
+    await press('Stop');
+    await expect(page.getByText('Two curves cross where the ring is.')).toBeVisible();
+    await press('Take areas');
+    await place('100, 100');
+    await expect(page.getByText(/No curves go all round that place/)).toBeVisible();
+    await place('5, 10');
+    await press('Make it the outline');
+    await expect(page.getByText('Two curves cross where the ring is.')).toBeHidden();
+    // The right side in two, and the half of the circle that is within: construction lines stay below them.
+    await expect(page.getByRole('img', { name: 'Outline of 8 curves' })).toBeVisible();
+    await press('Done');
+    await expect(page.getByRole('listitem').last()).toContainText('6 curves');
   });
 });

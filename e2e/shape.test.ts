@@ -1,3 +1,5 @@
+import type { Worker } from '@playwright/test';
+
 import { goTo, partIsBuilt } from './support/acts';
 import { expect, test } from './support/workshop';
 
@@ -111,18 +113,24 @@ test('a worker that hangs is replaced, and its step is named', async ({ page, wo
   const id = await workshop.open('rack-wheel');
   await page.goto(`${workshop.address}/repair/${id}/shape`);
   await partIsBuilt(page);
-  const [worker] = page.workers();
-  expect(worker).toBeDefined();
-  // It hangs at the next build, whatever else it is still asked for before that.
-  await worker!.evaluate(() => {
-    self.addEventListener('message', ({ data }: MessageEvent<{ path?: string[] }>) => {
-      if (data.path?.includes('build')) for (;;);
+  // It hangs at the next build, whatever else it is still asked for before that; so does one that comes in its place.
+  const hangs = (worker: Worker) =>
+    worker.evaluate(() => {
+      self.addEventListener('message', ({ data }: MessageEvent<{ path?: string[] }>) => {
+        if (data.path?.includes('build')) for (;;);
+      });
     });
-  });
+  const later = (worker: Worker) => void hangs(worker).catch(() => undefined);
+  page.on('worker', later);
+  expect(page.workers()).toHaveLength(1);
+  await hangs(page.workers()[0]!);
   await page.getByRole('button', { name: /^ease: 0.40/ }).click();
   await page.getByLabel(/^Type a number/).fill('0.5');
   await page.getByRole('button', { name: 'Use this number' }).click();
-  await page.getByRole('button', { name: 'Stop' }).click();
+  const stop = page.getByRole('button', { name: 'Stop' });
+  await stop.waitFor();
+  page.off('worker', later);
+  await stop.click();
   await expect(page.getByRole('listitem').filter({ hasText: 'was stopped' })).toHaveCount(1);
   await page.getByRole('button', { name: 'Build again' }).click();
   await partIsBuilt(page);

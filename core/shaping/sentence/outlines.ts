@@ -311,12 +311,7 @@ function outlineNumbers(outline: OutlineShape, path: string): SentencePart[] {
           kind: 'drawing',
           field: path,
           what: 'drawing',
-          text:
-            outline.curves.length === 0
-              ? 'nothing drawn yet'
-              : outline.curves.length === 1
-                ? '1 curve'
-                : `${outline.curves.length} curves`,
+          text: curvesIn(outline),
         },
         ...(outline.band
           ? [
@@ -409,4 +404,11 @@ function specialWord(outline: OutlineShape, bodies: SentenceSources['bodies']): 
 /** How far something is turned in its place. */
 export function turnParts(turn: PlainNumber, path = 'turn'): SentencePart[] {
   return [words(', turned '), angle(path, 'turn', turn)];
+}
+
+/** How many curves a drawing has, without construction lines. */
+function curvesIn({ curves }: Extract<OutlineShape, { shape: 'drawn' }>): string {
+  const count = curves.filter(({ helper }) => !helper).length;
+  if (curves.length === 0) return 'nothing drawn yet';
+  return count === 1 ? '1 curve' : `${count} curves`;
 }

@@ -39,7 +39,7 @@ export function ProblemBar({
         ) : null}
         {problem.kind === 'crossing' || problem.kind === 'fork' ? (
           <>
-            <Chip label="Trim what stands over" onPress={() => onTool('trim')} />
+            <Chip label="Trim the rest away" onPress={() => onTool('trim')} />
             <Chip label="Take areas" onPress={() => onTool('area')} />
           </>
         ) : null}
