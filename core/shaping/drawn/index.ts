@@ -1,6 +1,7 @@
 export {
   curveName,
   drawnInput,
+  endsOfCurve,
   pointsOfCurve,
   type DrawnData,
   type DrawnInput,

@@ -111,6 +111,12 @@ export function drawnInput(data: DrawnData, lengthAt: LengthAt): DrawnInput {
   };
 }
 
+/** Points at which a curve ends; none of what is closed. */
+export function endsOfCurve(curve: KnownCurve | DrawnCurve): readonly string[] {
+  if (curve.kind === 'line' || curve.kind === 'arc') return [curve.from, curve.to];
+  return curve.kind === 'spline' && !curve.closed ? [curve.points[0]!, curve.points.at(-1)!] : [];
+}
+
 /** Points that a curve runs between, or is drawn about. */
 export function pointsOfCurve(curve: KnownCurve | DrawnCurve): readonly string[] {
   switch (curve.kind) {

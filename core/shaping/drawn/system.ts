@@ -1,7 +1,7 @@
 import type { Equation, Prediction } from '@core/measuring/adjustment';
 import type { OutlineConstraint } from '@core/foundations/fields';
 
-import { pointsOfCurve, type DrawnInput, type KnownCurve, type KnownDimension } from './input';
+import { endsOfCurve, pointsOfCurve, type DrawnInput, type KnownCurve, type KnownDimension } from './input';
 import { Jet } from './jets';
 import { headingOfEnd } from './smoothEnd';
 import { alongWay, apart, headingOf, leftOf, plain, sum, turnedBy, wrapped, type At } from './slopes';
@@ -412,7 +412,7 @@ class Builder {
 
   /** A smooth curve that goes on from another, or into it, where they share an end. */
   private smoothOn(one: KnownCurve, other: KnownCurve): Predict {
-    const ends = [one, other].map(endsOf) as [readonly string[], readonly string[]];
+    const ends = [one, other].map(endsOfCurve) as [readonly string[], readonly string[]];
     const shared = ends[0].find((id) => ends[1].includes(id));
     if (shared === undefined) throw new Refused('wrongCurves');
     const [p, q] = [one, other].map((curve) => this.headingFrom(curve, shared)) as [Predict, Predict];
@@ -459,12 +459,6 @@ class Builder {
       );
     };
   }
-}
-
-/** Points at which a curve ends. */
-function endsOf(curve: KnownCurve): readonly string[] {
-  if (curve.kind === 'line' || curve.kind === 'arc') return [curve.from, curve.to];
-  return curve.kind === 'spline' && !curve.closed ? [curve.points[0]!, curve.points.at(-1)!] : [];
 }
 
 /** The end that two curves share. */

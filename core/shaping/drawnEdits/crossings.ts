@@ -7,6 +7,15 @@ export type PlainCurve = Extract<SolvedCurve, { kind: 'line' | 'arc' | 'circle' 
 export const isPlain = (curve: SolvedCurve): curve is PlainCurve =>
   curve.kind === 'line' || curve.kind === 'arc' || curve.kind === 'circle';
 
+/** Ends and crossings nearer than this are one, mm, as in a loop of curves. */
+export const MEET_MM = 1e-4;
+
+/** Where a curve ends, mm; nowhere, if it is closed. */
+export function endsOf(curve: SolvedCurve): readonly Place[] {
+  if (curve.kind === 'line' || curve.kind === 'arc') return [curve.from, curve.to];
+  return curve.kind === 'spline' && !curve.closed ? [curve.points[0]!, curve.points.at(-1)!] : [];
+}
+
 const FULL = 2 * Math.PI;
 const turnAt = ([mx, my]: Place, [x, y]: Place) => Math.atan2(y - my, x - mx);
 const positive = (angle: number) => ((angle % FULL) + FULL) % FULL;

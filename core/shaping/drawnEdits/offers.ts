@@ -1,6 +1,6 @@
 import type { DrawnOutline } from '@core/foundations/fields';
 
-import { curveName, type SolvedCurve, type SolvedDrawing } from '@core/shaping/drawn';
+import { curveName, endsOfCurve, type SolvedCurve, type SolvedDrawing } from '@core/shaping/drawn';
 import type { NewDimension, NewRelation } from './names';
 
 type Unvalued<T> = T extends unknown ? Omit<T, 'value' | 'angle'> : never;
@@ -108,15 +108,10 @@ export function offersFor(
 
 const kindOf = (curves: readonly SolvedCurve[], id: string) => curves.find((curve) => curve.id === id)?.kind;
 
-/** Points at which a curve ends; none of what is closed. */
-function endsOf(curve: DrawnOutline['curves'][number] | undefined): readonly string[] {
-  if (curve?.kind === 'line' || curve?.kind === 'arc') return [curve.from, curve.to];
-  return curve?.kind === 'spline' && !curve.closed ? [curve.points[0]!, curve.points.at(-1)!] : [];
-}
-
 /** Whether two curves share an end. */
 function endsMeet({ curves }: DrawnOutline, [one, other]: readonly [string, string]): boolean {
-  const ends = (id: string) => endsOf(curves.find((curve, place) => curveName(curve, place) === id));
+  const ends = (id: string) =>
+    curves.filter((curve, place) => curveName(curve, place) === id).flatMap(endsOfCurve);
   return ends(one).some((end) => ends(other).includes(end));
 }
 

@@ -1,5 +1,6 @@
 import { numberValue, type DrawnOutline, type Value } from '@core/foundations/fields';
 
+import { MEET_MM } from './crossings';
 import { curveName, type Place, type SolvedDrawing } from '@core/shaping/drawn';
 
 /** An outline with what can move written down where it came out, so that it begins there the next time. */
@@ -29,8 +30,6 @@ export function withPlaces(
   };
 }
 
-/** Ends nearer than this meet, mm, as in a loop of curves. */
-const MEET_MM = 1e-4;
 /** Digits that a drawn coordinate is kept with, mm. */
 const KEPT_MM = 1e-7;
 

@@ -2,7 +2,16 @@ import { isNothing, isSameLength } from '@core/foundations/tolerance';
 import type { Place, SolvedCurve, SolvedDrawing } from '@core/shaping/drawn';
 
 import { spanOf } from './copies';
-import { crossingsWith, isPlain, isWithin, placeAt, shareAt, type PlainCurve } from './crossings';
+import {
+  crossingsWith,
+  endsOf,
+  isPlain,
+  isWithin,
+  MEET_MM,
+  placeAt,
+  shareAt,
+  type PlainCurve,
+} from './crossings';
 
 /** What keeps drawn curves from being an outline, at its place, mm. */
 export type DrawnProblem =
@@ -19,8 +28,6 @@ export type DrawnProblem =
   /** Two curves cross. */
   | { kind: 'crossing'; at: Place };
 
-/** Ends nearer than this meet, mm, as in a loop of curves. */
-const MEET_MM = 1e-4;
 /** Loose ends nearer to each other than this share of the outline are meant to meet. */
 const GAP_SHARE = 0.05;
 
@@ -110,11 +117,6 @@ function atEnds(drawn: readonly SolvedCurve[], points: ReadonlyMap<string, Place
   const fork = ends.find(({ count }) => count > 2);
   if (fork) return { kind: 'fork', at: fork.at };
   return loose[0] ? { kind: 'open', at: loose[0].at, count: loose.length } : null;
-}
-
-function endsOf(curve: SolvedCurve): readonly Place[] {
-  if (curve.kind === 'line' || curve.kind === 'arc') return [curve.from, curve.to];
-  return curve.kind === 'spline' && !curve.closed ? [curve.points[0]!, curve.points.at(-1)!] : [];
 }
 
 /** Where two curves cross, not at an end of either. */

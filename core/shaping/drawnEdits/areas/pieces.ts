@@ -2,7 +2,17 @@ import { isSamePoint } from '@core/foundations/tolerance';
 import type { Place, SolvedCurve } from '@core/shaping/drawn';
 import { plainCurve, polygonOf } from '@core/shaping/outline';
 
-import { crossingsWith, isPlain, isWithin, placeAt, shareAt, sweepOf, type PlainCurve } from '../crossings';
+import {
+  crossingsWith,
+  endsOf,
+  isPlain,
+  isWithin,
+  MEET_MM,
+  placeAt,
+  shareAt,
+  sweepOf,
+  type PlainCurve,
+} from '../crossings';
 
 /** A piece of a curve between two places where others cross or meet it, or all of it. */
 export interface Piece {
@@ -22,8 +32,6 @@ export interface Leaving {
   bend: number;
 }
 
-/** Ends and crossings nearer than this are one, mm, as in a loop of curves. */
-const MEET_MM = 1e-4;
 /** Short lines that a round piece is looked at as. */
 const PIECES = 24;
 
@@ -139,11 +147,6 @@ const chord = (along: readonly Place[]): Leaving => {
   const [[ax, ay], [bx, by]] = [along[0]!, along[1]!];
   return { heading: Math.atan2(by - ay, bx - ax), bend: 0 };
 };
-
-function endsOf(curve: SolvedCurve): readonly Place[] {
-  if (curve.kind === 'line' || curve.kind === 'arc') return [curve.from, curve.to];
-  return curve.kind === 'spline' && !curve.closed ? [curve.points[0]!, curve.points.at(-1)!] : [];
-}
 
 /** A whole curve as short lines, its end too. */
 function wholeOf(curve: SolvedCurve): Place[] {

@@ -1,7 +1,7 @@
 import type { DrawnCurve, DrawnOutline } from '@core/foundations/fields';
 import { pointsOfCurve, type Place, type SolvedDrawing } from '@core/shaping/drawn';
 
-import { isPlain, placeAt, wholeShare, type PlainCurve } from '../crossings';
+import { isPlain, MEET_MM, placeAt, wholeShare, type PlainCurve } from '../crossings';
 import { faceOf, withCurve, withNames, withPoint, withRelation } from '../names';
 import type { DrawnAreas } from './areas';
 
@@ -132,8 +132,6 @@ function withRun(
 /** An arc within this of half a turn counts as such, radians. */
 const HALF_TURN = 0.2;
 
-/** Points that ends meet at are one, mm. */
-const MEET_MM = 1e-4;
 const isNear = (one: Place, other: Place) => Math.hypot(one[0] - other[0], one[1] - other[1]) < MEET_MM;
 
 /** A point that a curve begins or ends at, and not only says on which side it lies. */
