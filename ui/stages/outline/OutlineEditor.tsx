@@ -27,18 +27,18 @@ import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
 import { Button } from '../../shared/Button';
 import { Wrong } from '../../shared/Field';
+import { ValueSheet } from '../../values/ValueSheet';
 import type { Hit } from './boardView';
 import { DimensionSheet } from './DimensionSheet';
 import { DrawBar } from './DrawBar';
 import { drawnPoints } from './Drawn';
 import { OutlineBoard } from './OutlineBoard';
-import { ValueSheet } from '../../values/ValueSheet';
 import { PickedBar, type OwnSize, type PickedThings } from './PickedBar';
 import { ProblemBar } from './ProblemBar';
 import { PickByName } from './PickByName';
 import { nameIn } from './naming';
 import { useBehind } from './useBehind';
-import { type Drawing } from './useDrawing';
+import type { Drawing } from './useDrawing';
 import { useLines } from './useLines';
 
 type Dimension = NonNullable<DrawnOutline['dimensions']>[number];
@@ -63,6 +63,8 @@ export function OutlineEditor({
   const [relation, setRelation] = useState<string | null>(null);
   const [sizing, setSizing] = useState<Dimension | DimensionOffer | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  /** A relation that says nothing new, which may be kept all the same. */
+  const [needless, setNeedless] = useState<NewRelation | null>(null);
   const [pulled, setPulled] = useState<{ point: string; drag: Drag; drawing: SolvedDrawing } | null>(null);
   const { outline, studied } = drawing;
   const behind = useBehind(body.id, step.id, studied.curves);
@@ -79,9 +81,11 @@ export function OutlineEditor({
     setPicked(NOTHING);
     setRelation(null);
     setProblem(null);
+    setNeedless(null);
   };
   const tap = (hit: Hit, at: readonly [number, number], perPx: number) => {
     setProblem(null);
+    setNeedless(null);
     setRelation(null);
     if (lines.tool) lines.tap(hit, at, perPx);
     else if (!hit) clear();
@@ -90,9 +94,18 @@ export function OutlineEditor({
   /** Of a drawing with one relation or size more: that it moves as much as before. */
   const saysNothingNew = (tried: StudiedDrawing) =>
     isMet(studied) && isMet(tried) && tried.freedom.waysLeft === studied.freedom.waysLeft;
+  const keepRelation = (wanted: NewRelation) => {
+    drawing.keep(withRelation(outline, wanted), `${RELATION_WORDS[wanted.kind]}.`);
+    clear();
+  };
   const relate = (wanted: NewRelation) => {
     const next = withRelation(outline, wanted);
     const tried = drawing.tried(next);
+    setNeedless(null);
+    if (tried.misused.size > studied.misused.size) {
+      setProblem(drawingFaults(tried, nameOf(next))[0] ?? null);
+      return;
+    }
     if (tried.conflict.length > 0 && studied.conflict.length === 0) {
       setProblem(
         `${RELATION_WORDS[wanted.kind]} goes against: ${tried.conflict
@@ -108,10 +121,10 @@ export function OutlineEditor({
     }
     if (saysNothingNew(tried)) {
       setProblem(oneTooManySentence(RELATION_WORDS[wanted.kind]));
+      setNeedless(wanted);
       return;
     }
-    drawing.keep(next, `${RELATION_WORDS[wanted.kind]}.`);
-    clear();
+    keepRelation(wanted);
   };
   const pull = (point: string, to: readonly [number, number]) => {
     let now = pulled;
@@ -182,8 +195,9 @@ export function OutlineEditor({
           </Text>
         </View>
         {problem ? (
-          <View className="px-3 pb-1.5">
+          <View className="gap-1.5 px-3 pb-1.5">
             <Wrong text={problem} />
+            {needless ? <Button label="Keep it all the same" onPress={() => keepRelation(needless)} /> : null}
           </View>
         ) : null}
         {problemHere && !isPicking && !taken ? (

@@ -34,6 +34,10 @@ type Place = readonly [x: number, y: number];
 const SNAP_PX = 11;
 /** A finger means a curve this near to it, px. */
 const CUT_REACH_PX = 24;
+const NO_SIZE = 'That would have no size.';
+/** What says how broad something is lies off its first point both ways: it is not drawn onto it. */
+const isAcross = (tool: Tool, count: number) =>
+  tool === 'rectangle' || tool === 'ellipse' || (tool === 'slot' && count === 2);
 /** Sides of the first polygon. */
 const SIDES = 6;
 
@@ -65,6 +69,13 @@ export interface Lines {
   takeLook(relation: NewRelation): void;
 }
 
+/** Areas that are chosen, of a drawing as it was then. */
+interface Taken {
+  of: DrawnOutline | null;
+  areas: ReadonlySet<number>;
+}
+const NONE_TAKEN: Taken = { of: null, areas: new Set() };
+
 export function useLines(drawing: Drawing | null): Lines {
   const [tool, setTool] = useState<Tool | null>(null);
   /** Points that the curve has so far. */
@@ -74,7 +85,7 @@ export function useLines(drawing: Drawing | null): Lines {
   const [caught, setCaught] = useState('');
   const [isHelper, setHelper] = useState(false);
   const [sides, setSides] = useState(SIDES);
-  const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
+  const [taken, setTaken] = useState<Taken>(NONE_TAKEN);
   const placeOf = (id: string) => drawing?.studied.points.get(id);
   const places = through.map(placeOf).filter((place) => place !== undefined);
   const from = through.at(-1);
@@ -84,7 +95,7 @@ export function useLines(drawing: Drawing | null): Lines {
     // What has points enough is a curve, and not lost.
     if (tool === 'smooth') endSmooth(through, false);
     setTool(next);
-    setChosen(new Set());
+    setTaken(NONE_TAKEN);
     setVia(null);
     setLooks([]);
     setCaught('');
@@ -119,7 +130,7 @@ export function useLines(drawing: Drawing | null): Lines {
     const snapped =
       onPoint !== undefined
         ? { at: placeOf(onPoint)!, words: 'On a point that is there.' }
-        : snappedTo(tapped, fromAt, snapMm);
+        : snappedTo(tapped, fromAt, isAcross(tool, through.length) ? 0 : snapMm);
     const at = snapped.at;
     setCaught(snapped.words);
     const goOn = (next: DrawnOutline, id: string) => {
@@ -151,8 +162,8 @@ export function useLines(drawing: Drawing | null): Lines {
         }
         const [a, b] = [places[0]!, fromAt];
         const radius = Math.abs(offLine(at, a, b));
-        if (radius > 0)
-          done(withSlot(outline, [through[0]!, from], [a, b], radius), null, null, 'Slot drawn.');
+        if (radius <= 0) setCaught(NO_SIZE);
+        else done(withSlot(outline, [through[0]!, from], [a, b], radius), null, null, 'Slot drawn.');
         return;
       }
       case 'line':
@@ -179,7 +190,8 @@ export function useLines(drawing: Drawing | null): Lines {
         return;
       }
       case 'circle':
-        if (reach > 0) {
+        if (reach <= 0) setCaught(NO_SIZE);
+        else {
           const diameter = numberValue(2 * reach);
           const [next] = withCurve(outline, { kind: 'circle', middle: from, diameter, ...helper });
           done(next, null, null, 'Circle drawn.');
@@ -187,7 +199,8 @@ export function useLines(drawing: Drawing | null): Lines {
         return;
       case 'ellipse': {
         const [length, breadth] = [Math.abs(at[0] - fromAt[0]), Math.abs(at[1] - fromAt[1])];
-        if (length > 0 && breadth > 0) {
+        if (length <= 0 || breadth <= 0) setCaught(NO_SIZE);
+        else {
           const [next] = withCurve(outline, {
             kind: 'ellipse',
             middle: from,
@@ -200,11 +213,12 @@ export function useLines(drawing: Drawing | null): Lines {
         return;
       }
       case 'rectangle':
-        if (at[0] !== fromAt[0] && at[1] !== fromAt[1])
-          done(withRectangle(outline, from, fromAt, at), null, null, 'Rectangle drawn.');
+        if (at[0] === fromAt[0] || at[1] === fromAt[1]) setCaught(NO_SIZE);
+        else done(withRectangle(outline, from, fromAt, at), null, null, 'Rectangle drawn.');
         return;
       case 'polygon':
-        if (reach > 0) done(withPolygon(outline, from, fromAt, at, sides), null, null, 'Polygon drawn.');
+        if (reach <= 0) setCaught(NO_SIZE);
+        else done(withPolygon(outline, from, fromAt, at, sides), null, null, 'Polygon drawn.');
     }
   };
   const cut = (act: CutTool, at: Place, reachMm: number) => {
@@ -230,6 +244,8 @@ export function useLines(drawing: Drawing | null): Lines {
     () => (tool === 'area' && drawing ? areasOf(drawing.studied.curves) : null),
     [tool, drawing],
   );
+  // Of a drawing that has changed since, they would be others.
+  const chosen = taken.of === drawing?.outline ? taken.areas : NONE_TAKEN.areas;
   const toggleArea = (at: Place) => {
     const area = areas && areaAt(areas, at);
     setCaught(areas ? '' : 'Smooth curves and ellipses can’t cross others here.');
@@ -237,11 +253,9 @@ export function useLines(drawing: Drawing | null): Lines {
       if (areas) setCaught('No curves go all round that place.');
       return;
     }
-    setChosen((now) => {
-      const next = new Set(now);
-      if (!next.delete(area)) next.add(area);
-      return next;
-    });
+    const next = new Set(chosen);
+    if (!next.delete(area)) next.add(area);
+    setTaken({ of: drawing!.outline, areas: next });
   };
   const begun = [...places, ...(via ? [via] : [])];
   return {
