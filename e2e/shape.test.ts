@@ -126,9 +126,15 @@ test('a worker that hangs is replaced, and its step is named', async ({ page, wo
   await hangs(page.workers()[0]!);
   await page.getByRole('button', { name: /^ease: 0.40/ }).click();
   await page.getByLabel(/^Type a number/).fill('0.5');
+  const saved = page.waitForResponse(
+    (response) => response.request().method() !== 'GET' && !response.url().endsWith('/picture'),
+  );
   await page.getByRole('button', { name: 'Use this number' }).click();
   const stop = page.getByRole('button', { name: 'Stop' });
   await stop.waitFor();
+  // What the server answers to the change asks for a build of its own: that has to be asked for before it is stopped.
+  await saved;
+  await expect(page.getByLabel(/^Type a number/)).toBeHidden();
   page.off('worker', later);
   await stop.click();
   await expect(page.getByRole('listitem').filter({ hasText: 'was stopped' })).toHaveCount(1);

@@ -152,6 +152,22 @@ test('stopping something else than a build lets the builds behind it go on', asy
   expect(await build).toEqual(reply());
 });
 
+test('who stops while a build waits behind quiet work stops that build, and the next one is built', async () => {
+  const { workbench, count, hang } = bench(async () => reply());
+  await workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
+  hang.picture = true;
+  const picture = workbench.ask.picture('wheel').catch((error: Error) => error.name);
+  const build = workbench.build(state, DEFAULT_WORKSHOP, () => ({}));
+  await new Promise((resolve) => setTimeout(resolve, 10));
+  expect(workbench.status.kind).toBe('building');
+  workbench.cancel();
+  expect(await picture).toBe('WorkerLost');
+  expect(failedStep(await build)).toMatchObject({ fault: { code: 'step.stopped' } });
+  expect(workbench.status).toEqual({ kind: 'idle' });
+  expect(count).toEqual({ started: 1, ended: 1 });
+  expect(await workbench.build(state, DEFAULT_WORKSHOP, () => ({}))).toEqual(reply());
+});
+
 test('a build does not wait for quiet work that hangs, whether it was asked for before or after it', async () => {
   const { workbench, count, hang } = bench(async () => reply());
   await workbench.build(state, DEFAULT_WORKSHOP, () => ({}));

@@ -63,6 +63,8 @@ export class Workbench {
   #lose: ((error: WorkerLost) => void) | null = null;
   #last: Pick<BuildRequest, 'state' | 'workshop'> | null = null;
   #newestBuild = 0;
+  /** A build that was stopped before it began; 0 for none. */
+  #stoppedBuild = 0;
   #toldAt = -Infinity;
   #toTell: ReturnType<typeof setTimeout> | undefined;
   #buildIsRunning = false;
@@ -121,6 +123,8 @@ export class Workbench {
     return this.#inTurn(async () => {
       this.#buildsWaiting -= 1;
       if (turn !== this.#newestBuild) return null;
+      if (turn === this.#stoppedBuild)
+        return lostReply(state, new WorkerLost('cancelled', null), this.limits);
       try {
         const has = this.#holdsLast ? known() : {};
         this.#buildIsRunning = true;
@@ -151,6 +155,8 @@ export class Workbench {
 
   /** Stops what is being built. The last good solids stay in view. */
   cancel(): void {
+    // Of quiet work nobody knows: who stops then means the build that waits behind it, and is said to.
+    if (this.#endQuiet && this.#buildsWaiting > 0) this.#stoppedBuild = this.#newestBuild;
     // A build that waits behind a stopped build would only hang in the same place.
     if (this.#buildIsRunning) this.#newestBuild += 1;
     this.#lose?.(new WorkerLost('cancelled', this.#at));
