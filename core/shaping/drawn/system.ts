@@ -2,7 +2,7 @@ import type { Equation, Prediction } from '@core/measuring/adjustment';
 import type { OutlineConstraint } from '@core/foundations/fields';
 
 import { endsOfCurve, pointsOfCurve, type DrawnInput, type KnownCurve, type KnownDimension } from './input';
-import { Jet } from './jets';
+import { ellipseReach } from './ellipseReach';
 import { headingOfEnd } from './smoothEnd';
 import { alongWay, apart, headingOf, leftOf, plain, sum, turnedBy, wrapped, type At } from './slopes';
 import { unknownsOf, type Unknowns } from './unknowns';
@@ -438,26 +438,15 @@ class Builder {
     return (v) => headingOfEnd(places, v);
   }
 
-  /** A line that touches an ellipse: as far from its middle as the ellipse reaches square to it, √((a nₓ)² + (b n_y)²). */
+  /** A line that touches an ellipse: as far from its middle as the ellipse reaches square to it. */
   private touchesEllipse(one: KnownCurve, other: KnownCurve): Predict {
     const [line, oval] = one.kind === 'line' ? [one, other] : [other, one];
     if (line.kind !== 'line' || oval.kind !== 'ellipse') throw new Refused('wrongCurves');
     const [a, b] = this.line(line.id);
     const middle = this.point(oval.middle);
-    const [alongX, alongY] = this.unknowns.axesAt(oval.id)!;
+    const axes = this.unknowns.axesAt(oval.id)!;
     const side = leftOf(middle, a, b, this.unknowns.start).value < 0 ? 1 : -1;
-    const unknowns = [...a, ...b, alongX, alongY];
-    return (v) => {
-      const [ax, ay, bx, by, p, q] = unknowns.map((unknown, place) =>
-        Jet.unknown(v[unknown]!, place, unknowns.length),
-      ) as [Jet, Jet, Jet, Jet, Jet, Jet];
-      const [dx, dy] = [bx.minus(ax), by.minus(ay)];
-      const reach = p.times(dy).hypot(q.times(dx)).over(dx.hypot(dy));
-      return sum(
-        [1, leftOf(middle, a, b, v)],
-        [side, { value: reach.value, at: unknowns, slopes: reach.slopes }],
-      );
-    };
+    return (v) => sum([1, leftOf(middle, a, b, v)], [side, ellipseReach([a, b], axes, v)]);
   }
 }
 

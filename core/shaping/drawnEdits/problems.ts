@@ -132,10 +132,13 @@ function crossing(drawn: readonly PlainCurve[]): DrawnProblem | null {
   return null;
 }
 
+/** Ways that are nearer than this are one, as the sine of the angle between them: a touching pair is solved to far less. */
+const SAME_WAY = 1e-4;
+
 /** Curves that run the same way where they meet touch, and do not cross. */
 function isTouching(one: PlainCurve, other: PlainCurve, at: Place): boolean {
   const [[ax, ay], [bx, by]] = [wayAt(one, at), wayAt(other, at)];
-  return Math.abs(ax * by - ay * bx) < 1e-4;
+  return Math.abs(ax * by - ay * bx) < SAME_WAY;
 }
 
 function wayAt(curve: PlainCurve, [x, y]: Place): Place {

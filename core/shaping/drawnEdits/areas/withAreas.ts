@@ -56,7 +56,7 @@ export function withAreas(
     const id = curve.id!;
     const of = solved.curves.find((one) => one.id === id)!;
     const joined = runsJoined(runs.get(id) ?? [], of.kind === 'circle');
-    if (joined.length === 1 && joined[0]![1] - joined[0]![0] > 1 - 1e-9) continue;
+    if (joined.length === 1 && joined[0]![1] - joined[0]![0] > 1 - SAME_SHARE) continue;
     next = {
       ...next,
       curves: next.curves.map((one) => (one.id === id ? { ...one, helper: true } : one)),
@@ -90,7 +90,9 @@ function runsJoined(
   return joined;
 }
 
-const isSame = (one: number, other: number) => Math.abs(one - other) < 1e-9;
+/** Shares of a curve that differ by less are one: rounding. */
+const SAME_SHARE = 1e-9;
+const isSame = (one: number, other: number) => Math.abs(one - other) < SAME_SHARE;
 
 /** A run of a curve, drawn anew along it. @param there points at crossings so far. */
 function withRun(
