@@ -314,3 +314,62 @@ test.describe('on a wide screen', () => {
     await expect(page.getByRole('listitem').last()).toContainText('6 curves');
   });
 });
+
+test('a rim follows the plate that it stands on, and a handle is run along a drawn path', async ({
+  page,
+  workshop,
+}) => {
+  const id = await workshop.open('locker-hinge-plate');
+  await openBoard(page, workshop.address, id);
+  const status = page.getByRole('main').getByRole('status');
+  const type = async (label: RegExp, places: readonly string[]) => {
+    for (const place of places) {
+      await page.getByLabel(label).fill(place);
+      await page.getByLabel(label).press('Enter');
+    }
+  };
+  await page.getByRole('button', { name: 'Follow an edge', exact: true }).click();
+  await type(/^Or where: /, ['25, 0']);
+  await expect(status).toContainText('An edge is followed.');
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(status).toContainText('Nothing can move any more.');
+  // A boss, its middle 12 in from the edge that is followed.
+  await page.getByRole('button', { name: 'Circle', exact: true }).click();
+  await type(/^Or where to: /, ['10, 0', '3, 0']);
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(status).toContainText('can still change in 3 ways');
+  await page.getByRole('button', { name: 'Pick by name' }).click();
+  await page.getByRole('button', { name: 'Point P3', exact: true }).click();
+  await page.getByRole('button', { name: 'Line 1, follows the part', exact: true }).click();
+  await give(page, 'Distance from the line', '12');
+  await expect(status).toContainText('can still change in 2 ways');
+  await page.getByRole('button', { name: 'Done' }).click();
+  await partIsBuilt(page);
+
+  await page.getByRole('button', { name: 'Add a step', exact: true }).click();
+  await page.getByRole('button', { name: /^Run an outline along/ }).click();
+  await page.getByRole('button', { name: 'how the path is given: a path of' }).click();
+  await page.getByRole('button', { name: 'a path drawn by hand', exact: true }).click();
+  await partIsBuilt(page);
+  await page.getByRole('button', { name: 'drawing: 3 curves' }).click();
+  await expect(page.getByRole('heading', { name: 'Path of step 6' })).toBeVisible();
+  await page.getByRole('button', { name: 'Pick by name' }).click();
+  await page.getByRole('button', { name: 'Point P2', exact: true }).click();
+  await page.getByRole('button', { name: 'Round the corner', exact: true }).click();
+  await page.getByRole('button', { name: 'Point P3', exact: true }).click();
+  await page.getByRole('button', { name: 'Round the corner', exact: true }).click();
+  await expect(page.getByRole('img', { name: 'Outline of 5 curves' })).toBeVisible();
+  // Bends have room for half of what is run along them.
+  for (const which of [0, 1]) {
+    await page
+      .getByRole('button', { name: /^Radius \d/ })
+      .nth(which)
+      .click();
+    await page.getByLabel(/^Type a number/).fill('9');
+    await page.getByRole('button', { name: 'Use this number' }).first().click();
+    await expect(page.getByLabel(/^Type a number/)).toBeHidden();
+  }
+  await page.getByRole('button', { name: 'Done' }).click();
+  await partIsBuilt(page);
+  await expect(page.getByRole('button', { name: 'drawing: 5 curves' })).toBeVisible();
+});

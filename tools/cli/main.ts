@@ -161,8 +161,8 @@ async function main(): Promise<void> {
     console.log(JSON.stringify(sizes(contentOf(path)), null, 2));
   } else if (command === 'outline') {
     if (!values.out) refuse(`Say where the files should go: outline ${path} --out DIR`);
-    const well = outlines(contentOf(path), values.out, { print: console.log, tell: console.error });
-    process.exit(well ? 0 : 1);
+    const tell = { print: console.log, tell: console.error };
+    process.exit((await outlines(contentOf(path), values.out, tell)) ? 0 : 1);
   } else if (command === 'build') {
     if (!values.out) refuse(`Say where the files should go: build ${path} --out DIR`);
     return run({ content: contentOf(path), outFolder: values.out }, limit, progress);

@@ -1,24 +1,28 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 
-import { evaluateRepair, settledStep, type EvaluatedRepair } from '@core/fitting/fit';
-import { fileStem, outlineSvg } from '@core/making/formats';
+import { evaluateRepair, settledStep } from '@core/fitting/fit';
+import { fileStem, outlineSvg, runSvg } from '@core/making/formats';
 import type { RepairFileContent, SettledStep } from '@core/record/model';
 import { DIMENSION_WORDS, drawingSentence, RELATION_WORDS, sentenceOf } from '@core/reporting/wording';
 import { drawnInput, studyDrawn, type DrawnData } from '@core/shaping/drawn';
-import { drawnRegion, regionArea } from '@core/shaping/outline';
-import { outlineNumbers } from '@core/shaping/part';
+import { startKernel } from '@core/shaping/kernel';
+import { drawnRegion, drawnRun, regionArea } from '@core/shaping/outline';
+import { outlineNumbers, type OutlineNumbers } from '@core/shaping/part';
+import { RepairBuilder } from '@core/shaping/solid';
+import { no, ok, type Result, type StepFault } from '@core/foundations/fault';
 import { ownValue } from '@core/foundations/own';
 
+import { lettersFont } from '../lettersFont';
 import { writeWhole, type Telling } from './build';
 
 type Drawn = Extract<Extract<SettledStep, { kind: 'extrude' }>['outline'], { shape: 'drawn' }>;
 
-/** Drawn outlines of a step, wherever they stand in it. */
-function drawnIn(data: unknown): Drawn[] {
+/** Drawn outlines of a step by the field that holds them, wherever they stand in it. */
+function drawnIn(data: unknown, field = ''): { drawn: Drawn; field: string }[] {
   if (typeof data !== 'object' || data === null) return [];
-  if ('shape' in data && data.shape === 'drawn') return [data as Drawn];
-  return Object.values(data).flatMap(drawnIn);
+  if ('shape' in data && data.shape === 'drawn') return [{ drawn: data as Drawn, field }];
+  return Object.entries(data).flatMap(([key, inside]) => drawnIn(inside, field ? `${field}.${key}` : key));
 }
 
 /** What is told of an outline, and how its SVG is made if there is one. */
@@ -32,15 +36,19 @@ interface Told {
  * Solves every drawn outline of a repair, prints one JSON line for each and writes an SVG at true size.
  * @returns false if one of them can't hold what it should, or is no region.
  */
-export function outlines(
+export async function outlines(
   { repair, workshop }: RepairFileContent,
   outFolder: string,
   { print, tell }: Pick<Telling, 'print' | 'tell'>,
-): boolean {
+): Promise<boolean> {
   mkdirSync(outFolder, { recursive: true });
   const numbers = evaluateRepair(repair, workshop);
   let allWell = true;
   let found = 0;
+  // Solids are built only for a drawing that follows one.
+  const built = repair.bodies.some(({ steps, removed }) => !removed && steps.some(followsPart))
+    ? await builtRepair({ repair, workshop })
+    : null;
   for (const body of repair.bodies.filter(({ removed }) => !removed))
     for (const [index, step] of body.steps.entries()) {
       const settled = settledStep(step, numbers);
@@ -49,11 +57,16 @@ export function outlines(
         tell(`${body.name}, step ${index + 1}: ${sentenceOf(settled.fault)}`);
         continue;
       }
-      for (const [which, outline] of drawnIn(settled.value).entries()) {
+      for (const [which, { drawn, field }] of drawnIn(settled.value).entries()) {
         found += 1;
         const stem = `${fileStem(repair.head.name, body.name)}-step-${index + 1}`;
         const name = `${stem}${which > 0 ? `-${which + 1}` : ''}.svg`;
-        const told = outlineLine(outline, numbers);
+        const known = followsPart(drawn)
+          ? built!.lengthsOf(body.id, step.id)
+          : outlineNumbers(drawn, numbers);
+        const told = known.ok
+          ? outlineLine(drawn, known.value, field.startsWith('path'))
+          : { well: false, line: { sentence: sentenceOf(known.fault) }, svg: null };
         allWell &&= told.well;
         if (told.svg)
           writeWhole(
@@ -69,13 +82,32 @@ export function outlines(
   return allWell;
 }
 
-function outlineLine(outline: Drawn, numbers: EvaluatedRepair): Told {
-  const lengths = outlineNumbers(outline, numbers);
-  if (!lengths.ok) return { well: false, line: { sentence: sentenceOf(lengths.fault) }, svg: null };
+/** Whether any curve or point within data follows a part. */
+const followsPart = (data: unknown): boolean => JSON.stringify(data).includes('"follows":');
+
+/** A repair with its solids, for drawings that follow them. */
+async function builtRepair({ repair, workshop }: Pick<RepairFileContent, 'repair' | 'workshop'>) {
+  const builder = new RepairBuilder(await startKernel(), lettersFont());
+  const built = builder.build(repair.bodies, evaluateRepair(repair, workshop));
+  return {
+    /** Numbers of a step's drawing, with what it follows put where that is. */
+    lengthsOf(bodyId: string, stepId: string): Result<OutlineNumbers, StepFault> {
+      const failed = built.get(bodyId)?.steps.find(({ state }) => state === 'failed');
+      const drawing = builder.of(bodyId)?.drawingOf(stepId);
+      if (failed?.state === 'failed' && (failed.stepId === stepId || !drawing)) return no(failed.fault);
+      return drawing ? ok(drawing.lengths) : no({ code: 'outline.followsNowhere' });
+    },
+  };
+}
+
+/** @param isPath it is a path, which may be open and has no area. */
+function outlineLine(outline: Drawn, lengths: OutlineNumbers, isPath: boolean): Told {
   const data = outline as DrawnData;
-  const input = drawnInput(data, (path) => ownValue(lengths.value, path));
+  const input = drawnInput(data, (path) => ownValue(lengths, path));
   const studied = studyDrawn(input);
-  const region = drawnRegion(data, lengths.value);
+  const region = isPath ? null : drawnRegion(data, lengths);
+  const run = isPath ? drawnRun(data, lengths) : null;
+  const made = region ?? run!;
   const named = (id: string) => {
     const dimension = input.dimensions.find((one) => one.dimension.id === id);
     if (dimension) return dimension.tag ?? DIMENSION_WORDS[dimension.dimension.kind].toLowerCase();
@@ -83,17 +115,22 @@ function outlineLine(outline: Drawn, numbers: EvaluatedRepair): Told {
     return relation ? RELATION_WORDS[relation.kind].toLowerCase() : id;
   };
   return {
-    well: region.ok && studied.conflict.length === 0,
-    svg: region.ok ? (title) => outlineSvg(region.value, title) : null,
+    well: made.ok && studied.conflict.length === 0,
+    svg: region?.ok
+      ? (title) => outlineSvg(region.value, title)
+      : run?.ok
+        ? (title) => runSvg(run.value, title)
+        : null,
     line: {
       points: Object.fromEntries(studied.points),
       waysLeft: studied.freedom.waysLeft,
       conflicts: studied.conflict,
       residuals: studied.residuals,
-      regions: region.ok ? 1 + region.value.holes.length : 0,
-      areaMm2: region.ok ? regionArea(region.value) : 0,
+      regions: region?.ok ? 1 + region.value.holes.length : 0,
+      areaMm2: region?.ok ? regionArea(region.value) : 0,
+      ...(run ? { isPath: true } : {}),
       sentence:
-        region.ok || studied.conflict.length > 0 ? drawingSentence(studied, named) : sentenceOf(region.fault),
+        made.ok || studied.conflict.length > 0 ? drawingSentence(studied, named) : sentenceOf(made.fault),
     },
   };
 }

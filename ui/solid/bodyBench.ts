@@ -292,8 +292,10 @@ export class BodyBench implements Answered<WorkerCalls> {
     return transfer(mesh, buffersOf(mesh));
   }
 
-  behind(bodyId: string, stepId: string): BehindOutline | null {
-    const behind = this.#builder.of(bodyId)?.behind(stepId) ?? null;
+  behind(bodyId: string, stepId: string, field: string, otherId: string | null): BehindOutline | null {
+    const other = otherId === null ? undefined : this.#builder.of(otherId)?.after()?.solid;
+    if (otherId !== null && !other) return null;
+    const behind = this.#builder.of(bodyId)?.behind(stepId, field, other) ?? null;
     return behind && transfer(behind, [behind.segments.buffer as ArrayBuffer]);
   }
 

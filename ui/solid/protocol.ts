@@ -128,8 +128,13 @@ export interface WorkerCalls {
   lyingPictures(bodyId: string, downs: readonly Vec3[]): Promise<Picture[]>;
   /** A body as it was after a number of its steps (those switched off not counted). */
   stage(bodyId: string, steps: number): Promise<SolidMesh | null>;
-  /** The part behind the outline of a step; null where there is nothing, or where it has no place. */
-  behind(bodyId: string, stepId: string): Promise<BehindOutline | null>;
+  /** The part behind a drawing of a step, or another body there; null where there is nothing, or where it has no place. */
+  behind(
+    bodyId: string,
+    stepId: string,
+    field: string,
+    otherId: string | null,
+  ): Promise<BehindOutline | null>;
   /** How many edges each rule catches after a number of steps. */
   countEdges(bodyId: string, steps: number, rules: readonly EdgeRule[]): Promise<number[]>;
   /** The edges that a rule catches, as segments. */

@@ -20,6 +20,11 @@ export type OutlineFault =
   | { code: 'outline.onlyHelpers' }
   | { code: 'outline.bandHasHoles' }
   | { code: 'outline.nothingDrawn' }
+  /** A drawing follows the part, but its step gives it no place of its own, or one that goes by its own edge. */
+  | { code: 'outline.followsNowhere' }
+  | { code: 'outline.followsFlush' }
+  /** `place`: of the curve in its list; of a point, null. What it follows is of another form now. */
+  | { code: 'outline.followsOther'; place: number | null }
   /** `tags`: of the sizes among what can't all hold. */
   | { code: 'outline.contradicts'; tags: readonly string[] }
   /** `place`: of the relation or dimension in its list. */
@@ -28,6 +33,10 @@ export type OutlineFault =
       place: number;
       why: 'gone' | 'wrongCurves' | 'notOnSmooth' | 'notPositive';
     }
+  /** Of a drawn path. Places in its own plane, mm. */
+  | { code: 'path.inPieces' }
+  | { code: 'path.forks'; x: number; y: number }
+  | { code: 'path.ellipse' }
   | { code: 'gear.noRoot'; teeth: number }
   | { code: 'gear.pointed'; teeth: number }
   | { code: 'gear.noGap'; teeth: number };

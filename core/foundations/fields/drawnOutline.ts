@@ -1,5 +1,7 @@
 import { z } from 'zod';
 
+import { Id } from './ids';
+import { EdgePick, FacePick } from './place';
 import { angleWithin } from './plainNumber';
 import { Value } from './value';
 
@@ -8,6 +10,19 @@ export const PointName = z.string().min(1).max(12);
 /** Name of a curve, a relation or a dimension of a drawn outline; the faces of a curve are called by it. */
 const Name = z.string().regex(/^[A-Za-z0-9]{1,12}$/);
 
+/**
+ * What of a part a curve or a point of an outline follows, as the step finds it: an edge, seen square to the outline, or the line in which the
+ * outline's plane cuts a face. With `body` it is another body's.
+ */
+export const Followed = z.union([
+  z.strictObject({ edge: EdgePick, body: Id.optional() }),
+  z.strictObject({ cut: FacePick, body: Id.optional() }),
+]);
+export type Followed = z.infer<typeof Followed>;
+
+/** Its coordinates are then where it was seen last. */
+const follows = Followed.optional();
+
 const curve = {
   /** Left out, it is called by its place in the list, from 0. */
   id: Name.optional(),
@@ -15,6 +30,7 @@ const curve = {
   helper: z.literal(true).optional(),
   /** What its faces are called, where they had a name in the outline that it comes of. */
   face: Name.optional(),
+  follows,
 };
 
 /** A curve of a drawn outline, between its points. */
@@ -109,7 +125,7 @@ export type OutlineDimension = z.infer<typeof OutlineDimension>;
  */
 export const DrawnOutline = z.strictObject({
   shape: z.literal('drawn'),
-  points: z.array(z.strictObject({ id: PointName, x: Value, y: Value })).max(400),
+  points: z.array(z.strictObject({ id: PointName, x: Value, y: Value, follows })).max(400),
   curves: z.array(DrawnCurve).max(400),
   relations: z.array(OutlineConstraint).max(1000),
   dimensions: z.array(OutlineDimension).max(400).optional(),
@@ -117,3 +133,11 @@ export const DrawnOutline = z.strictObject({
   band: Value.optional(),
 });
 export type DrawnOutline = z.infer<typeof DrawnOutline>;
+
+/** A path drawn by hand in a plane of its place: level, upright to the right, or upright to the back. */
+export const DrawnPath = z.strictObject({ drawn: DrawnOutline, lies: z.enum(['level', 'right', 'back']) });
+export type DrawnPath = z.infer<typeof DrawnPath>;
+
+/** Whether a path is drawn, and not given by points in space. */
+export const isDrawnPath = <T extends object>(path: T): path is Extract<T, { lies: unknown }> =>
+  'lies' in path;

@@ -28,7 +28,15 @@ export {
 } from './place';
 export { belowOf, HoleHead } from './holeHead';
 export { EdgeRule } from './edgeRule';
-export { DrawnCurve, DrawnOutline, OutlineConstraint, OutlineDimension } from './drawnOutline';
+export {
+  DrawnCurve,
+  DrawnOutline,
+  DrawnPath,
+  isDrawnPath,
+  Followed,
+  OutlineConstraint,
+  OutlineDimension,
+} from './drawnOutline';
 export { OutlineShape, type OutlineShapeName } from './outline';
 export { Effect, step, takesAway } from './stepBase';
 export { turn } from './turn';

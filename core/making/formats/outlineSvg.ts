@@ -6,6 +6,7 @@ import {
   type Curve,
   type Loop,
   type Region,
+  type Run,
 } from '@core/shaping/outline';
 
 /** Room round the outline, mm. */
@@ -14,11 +15,19 @@ const MARGIN_MM = 2;
 const number = (mm: number) => String(Number(mm.toFixed(4)));
 
 /** A region as an SVG at true size, mm; y points up, as it is drawn. */
-export function outlineSvg({ outer, holes }: Region, title: string): string {
-  const [left, bottom, right, top] = boxOfLoop(outer);
+export const outlineSvg = ({ outer, holes }: Region, title: string): string =>
+  svgOf(outer, [outer, ...holes].map(loopPath), title);
+
+/** A drawn path as an SVG at true size, as outlineSvg. */
+export const runSvg = ({ curves, closed }: Run, title: string): string =>
+  svgOf(curves, [closed ? loopPath(curves) : openPath(curves)], title);
+
+/** @param round the curves that reach furthest. */
+function svgOf(round: Loop, paths: readonly string[], title: string): string {
+  const [left, bottom, right, top] = boxOfLoop(round);
   const [width, height] = [right - left + 2 * MARGIN_MM, top - bottom + 2 * MARGIN_MM];
   const box = [left - MARGIN_MM, -top - MARGIN_MM, width, height].map(number).join(' ');
-  const path = [outer, ...holes].map(loopPath).join(' ');
+  const path = paths.join(' ');
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${number(width)}mm" height="${number(height)}mm" viewBox="${box}">`,
     `  <title>${title.replaceAll('&', '&amp;').replaceAll('<', '&lt;')}</title>`,
@@ -34,8 +43,13 @@ const at = ([x, y]: readonly number[]) => `${number(x!)} ${number(-y!)}`;
 function loopPath(loop: Loop): string {
   const [first] = loop;
   if (first && (first.kind === 'circle' || first.kind === 'ellipse')) return roundPath(first);
+  return `${openPath(loop)} Z`;
+}
+
+function openPath(curves: Loop): string {
+  const [first] = curves;
   const start = first?.kind === 'spline' ? first.points[0]! : (first as { from: readonly number[] }).from;
-  return [`M${at(start)}`, ...loop.map(curvePath), 'Z'].join(' ');
+  return [`M${at(start)}`, ...curves.map(curvePath)].join(' ');
 }
 
 function roundPath(curve: Extract<Curve, { kind: 'circle' | 'ellipse' }>): string {

@@ -105,16 +105,22 @@ function renameIn<T>(data: T, renaming: Renaming): T {
   ) as T;
 }
 
-/** What stands in a drawn outline: only its numbers may name rows. */
+/** What stands in a drawn outline: only its numbers may name rows, and what it follows names faces and bodies. */
 function drawnData(data: unknown, renaming: Renaming): unknown {
   if (Array.isArray(data)) return data.map((one: unknown) => drawnData(one, renaming));
   if (typeof data !== 'object' || data === null) return data;
   if ('from' in data && !('kind' in data)) return renameIn(data, renaming);
-  return Object.fromEntries(Object.entries(data).map(([key, one]) => [key, drawnData(one, renaming)]));
+  return Object.fromEntries(
+    Object.entries(data).map(([key, one]) => [
+      key,
+      key === 'follows' ? renameIn(one, renaming) : drawnData(one, renaming),
+    ]),
+  );
 }
 
 function stepIdsIn(data: unknown): string[] {
-  if (typeof data !== 'object' || data === null) return [];
+  // Curves of a drawing have names too, and are no steps.
+  if (typeof data !== 'object' || data === null || ('shape' in data && data.shape === 'drawn')) return [];
   const inside = Object.values(data).flatMap(stepIdsIn);
   const isStep = 'kind' in data && 'id' in data && typeof data.id === 'string';
   return isStep ? [data.id as string, ...inside] : inside;

@@ -290,6 +290,35 @@ test('one of version 15 says what the curves of a drawn outline keep to each oth
   expect(again.dimensions![0]).toMatchObject({ points: ['A', 'B'], value: { from: 'size', id: 'fresh' } });
 });
 
+test('one of version 16 has drawings that follow a part, and a path that is drawn', () => {
+  const { repair } = opened('version-16.json');
+  const copy = copyRepair(
+    repair,
+    (() => {
+      let made = 0;
+      return () => `fresh-${(made += 1)}`;
+    })(),
+  );
+  for (const { bodies } of [repair, copy]) {
+    const [drawn, follows, cut, run] = bodies.find(({ name }) => name === 'Drawn plate')!.steps;
+    const outlineOf = (step: typeof drawn) => {
+      const { outline } = step as StepOf<'extrude'>;
+      return outline as Extract<typeof outline, { shape: 'drawn' }>;
+    };
+    // Names of faces and bodies go by the ids of the copy.
+    expect(outlineOf(follows).curves[0]!.follows).toMatchObject({
+      edge: { tags: [`${drawn!.id}:top`, `${drawn!.id}:curveab`] },
+    });
+    expect(outlineOf(follows).points.at(-1)!.follows).toMatchObject({ edge: { near: [0, 0, 4] } });
+    const plate = bodies.find(({ name }) => name === 'Plate')!;
+    expect(outlineOf(cut).curves[0]!.follows).toMatchObject({
+      cut: { tag: `${plate.steps[0]!.id}:wall` },
+      body: plate.id,
+    });
+    expect((run as StepOf<'sweep'>).path).toMatchObject({ lies: 'right', drawn: { curves: [{}, {}] } });
+  }
+});
+
 test('what misses a list today is no file of the first weeks', () => {
   const file = JSON.parse(readFileSync(join(FOLDER, 'version-1.json'), 'utf8')) as {
     repair: Record<string, unknown>;

@@ -2,6 +2,7 @@ export { NextThing, type Lack } from './nextThing';
 export {
   belowOf,
   DrawnCurve,
+  Followed,
   EdgePick,
   EdgeRule,
   Effect,

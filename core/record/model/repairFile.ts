@@ -12,7 +12,7 @@ import { brokenInState, type BrokenRule } from './rules';
 import { Workshop } from './workshopRows';
 
 export const REPAIR_FILE_FORMAT = 'even-spare-repair';
-export const REPAIR_FILE_VERSION = 15;
+export const REPAIR_FILE_VERSION = 16;
 
 const isRead = (version: unknown): version is number =>
   typeof version === 'number' && Number.isInteger(version) && version >= 1 && version <= REPAIR_FILE_VERSION;

@@ -27,13 +27,17 @@ export function withValues(step: Step, exchanged: (value: Value) => Value): Step
   return look(step) as Step;
 }
 
-/** Other bodies that a step uses: one it joins or makes room for, or one whose outlines it takes. */
+/** Other bodies that a step uses: one it joins or makes room for, one whose outlines it takes, or one that a drawing follows. */
 export function bodiesUsedBy(step: Step): string[] {
   const found: string[] = step.kind === 'body' ? [step.of] : [];
   const look = (data: unknown): void => {
     if (typeof data !== 'object' || data === null) return;
     if ('shape' in data && data.shape === 'offset' && 'of' in data) {
       const { body } = data.of as { body?: string };
+      if (body !== undefined) found.push(body);
+    }
+    if ('follows' in data) {
+      const { body } = data.follows as { body?: string };
       if (body !== undefined) found.push(body);
     }
     Object.values(data).forEach(look);

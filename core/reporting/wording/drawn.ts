@@ -30,6 +30,7 @@ export const CUT_FAULT_SENTENCES: Record<CutFault, string> = {
   nothingBeyond: 'There is nothing beyond that end that it could reach.',
   noEnds: 'A circle has no end. Trim it between two curves that cross it.',
   atItsEnd: 'It ends there.',
+  follows: 'It follows the part. Make it part of the outline and use Areas, or let it go first.',
 };
 
 /** Why areas of a drawing can't be its outline together. */

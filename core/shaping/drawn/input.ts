@@ -1,12 +1,18 @@
 import type { NamedLength } from '@core/foundations/fault';
-import type { DrawnCurve, OutlineConstraint, OutlineDimension, SettledParts } from '@core/foundations/fields';
+import type {
+  DrawnCurve,
+  Followed,
+  OutlineConstraint,
+  OutlineDimension,
+  SettledParts,
+} from '@core/foundations/fields';
 
 /** A point of the plane, mm. */
 export type Place = readonly [x: number, y: number];
 
 /** A drawn outline in which every angle stands as a number. */
 export interface DrawnData {
-  points: readonly { id: string; x: CoordinateOf; y: CoordinateOf }[];
+  points: readonly { id: string; x: CoordinateOf; y: CoordinateOf; follows?: Followed | undefined }[];
   curves: readonly DrawnCurve[];
   relations: readonly OutlineConstraint[];
   dimensions?: readonly SettledDimension[] | undefined;
@@ -26,15 +32,15 @@ export interface KnownDimension {
 
 /** A drawn outline as the solver takes it: where its hand put it, and what it should hold. */
 export interface DrawnInput {
-  /** `held`: a coordinate that a size or a fit gives. */
+  /** `held`: a coordinate that a size, a fit or the part gives. */
   points: readonly { id: string; at: Place; held: readonly [x: boolean, y: boolean] }[];
   curves: readonly KnownCurve[];
   relations: readonly OutlineConstraint[];
   dimensions: readonly KnownDimension[];
 }
 
-/** A curve with its name, and the numbers that it was drawn with, mm. */
-export type KnownCurve = { id: string; helper: boolean; face?: string | undefined } & (
+/** A curve with its name, and the numbers that it was drawn with, mm. `following`: it follows the part, and can't be moved. */
+export type KnownCurve = { id: string; helper: boolean; following?: boolean; face?: string | undefined } & (
   | { kind: 'line'; from: string; to: string }
   | { kind: 'arc'; from: string; via: string; to: string }
   | { kind: 'spline'; points: readonly string[]; closed: boolean }
@@ -53,17 +59,22 @@ export type LengthAt = (path: string) => NamedLength | undefined;
 export function drawnInput(data: DrawnData, lengthAt: LengthAt): DrawnInput {
   const mm = (path: string) => lengthAt(path)?.mm ?? 0;
   const isHeld = (value: object) => 'from' in value && value.from !== 'number';
+  const following = new Set(data.curves.flatMap((curve) => (curve.follows ? pointsOfCurve(curve) : [])));
   return {
-    points: data.points.map(({ id, x, y }, index) => ({
-      id,
-      at: [mm(`points.${index}.x`), mm(`points.${index}.y`)],
-      held: [isHeld(x), isHeld(y)],
-    })),
+    points: data.points.map(({ id, x, y, follows }, index) => {
+      const isFollowing = follows !== undefined || following.has(id);
+      return {
+        id,
+        at: [mm(`points.${index}.x`), mm(`points.${index}.y`)],
+        held: [isFollowing || isHeld(x), isFollowing || isHeld(y)],
+      };
+    }),
     curves: data.curves.map((curve, index): KnownCurve => {
       const named = {
         id: curveName(curve, index),
         helper: curve.helper === true,
         ...(curve.face === undefined ? {} : { face: curve.face }),
+        ...(curve.follows ? { following: true } : {}),
       };
       const half = (key: string) => mm(`curves.${index}.${key}`) / 2;
       switch (curve.kind) {
@@ -79,7 +90,7 @@ export function drawnInput(data: DrawnData, lengthAt: LengthAt): DrawnInput {
             kind: 'circle',
             middle: curve.middle,
             radius: half('diameter'),
-            heldRadius: isHeld(curve.diameter),
+            heldRadius: curve.follows !== undefined || isHeld(curve.diameter),
           };
         case 'ellipse':
           return {

@@ -87,8 +87,8 @@ export function unknownsOf(input: DrawnInput, makeOne = true): Unknowns {
     } else if (curve.kind === 'arc') {
       const arc = drawnArc(curve, placeOf);
       rounds.set(curve.id, {
-        middle: [fresh(arc.middle[0]), fresh(arc.middle[1])],
-        radius: fresh(arc.radius),
+        middle: [fresh(arc.middle[0], curve.following), fresh(arc.middle[1], curve.following)],
+        radius: fresh(arc.radius, curve.following),
       });
       lefts.set(curve.id, arc.isLeft);
     } else if (curve.kind === 'ellipse') {

@@ -2,6 +2,7 @@ import type { DrawnCurve, DrawnOutline } from '@core/foundations/fields';
 import { isNothing } from '@core/foundations/tolerance';
 import { curveName, pointsOfCurve, type Place, type SolvedDrawing } from '@core/shaping/drawn';
 
+import { withoutFollows } from './follows';
 import { withCurve, withNames, withPoint, withRelation } from './names';
 
 /** The end of a run that a hand drew this near to the line that it is mirrored in is meant to be on it, as a share of the outline. */
@@ -73,7 +74,7 @@ function copied(
     // The middle of an arc says only on which side it is: it is held by what its ends and its radius say.
     const renamed = (point: string) =>
       curve.kind === 'arc' && point === curve.via ? fresh(point) : copyOf(point);
-    const renamedCurve = copyUnder(plain as DrawnCurve, renamed);
+    const renamedCurve = copyUnder(withoutFollows(plain as DrawnCurve), renamed);
     const [added, copy] = withCurve(next, renamedCurve);
     next = added;
     if (curve.kind === 'arc' || curve.kind === 'circle')

@@ -9,7 +9,7 @@ type Line = Extract<DrawnCurve, { kind: 'line' }> & { id: string };
 /** Lines that are in line to within this are no corner, radians. */
 const LEAST_ANGLE = 1e-3;
 
-/** The two lines that meet in a corner, if just two curves do and both are lines. */
+/** The two lines that meet in a corner, if just two curves do and both are lines that may end elsewhere. */
 export function linesAtCorner(outline: DrawnOutline, point: string): readonly [Line, Line] | null {
   const ending = withNames(outline).curves.filter(
     (curve) =>
@@ -18,7 +18,8 @@ export function linesAtCorner(outline: DrawnOutline, point: string): readonly [L
       (curve.from === point || curve.to === point),
   );
   const [one, other] = ending;
-  return ending.length === 2 && one!.kind === 'line' && other!.kind === 'line'
+  const mayEnd = ending.every(({ follows }) => follows === undefined);
+  return mayEnd && ending.length === 2 && one!.kind === 'line' && other!.kind === 'line'
     ? [one as Line, other as Line]
     : null;
 }

@@ -26,7 +26,9 @@ export type CutFault =
   /** A circle has no ends. */
   | 'noEnds'
   /** At one of its ends. */
-  | 'atItsEnd';
+  | 'atItsEnd'
+  /** It ends where the edge does that it follows. */
+  | 'follows';
 
 type Cut = { ok: true; value: CutOutline } | { ok: false; fault: CutFault };
 const refused = (fault: CutFault): Cut => ({ ok: false, fault });
@@ -124,6 +126,7 @@ export function withTrimmed(outline: DrawnOutline, solved: Solved, id: string, a
   if (!before && !after) return refused('nothingCrosses');
   const { drawn } = curve;
   if (drawn.kind !== 'line' && drawn.kind !== 'arc') return refused('notPlain');
+  if (drawn.follows) return refused('follows');
   const [free, isLoosened] = loosened(withNames(outline), id);
   const cut = (next: DrawnOutline): Cut => ({ ok: true, value: { outline: next, isLoosened } });
   const firstHalf = placeAt(curve.solved, (before?.share ?? 0) / 2);
@@ -173,6 +176,7 @@ export function withSplit(outline: DrawnOutline, solved: Solved, id: string, at:
   if (!curve) return refused('notPlain');
   const { drawn, solved: whole } = curve;
   if (whole.kind === 'circle' || (drawn.kind !== 'line' && drawn.kind !== 'arc')) return refused('noEnds');
+  if (drawn.follows) return refused('follows');
   const share = shareAt(whole, at);
   const place = placeAt(whole, share);
   if (!(share > 0 && share < 1) || isSamePoint(place, whole.from) || isSamePoint(place, whole.to))
@@ -189,6 +193,7 @@ export function withExtended(outline: DrawnOutline, solved: Solved, id: string, 
   if (!curve) return refused('notPlain');
   const { solved: whole } = curve;
   if (whole.kind === 'circle') return refused('noEnds');
+  if (curve.drawn.follows) return refused('follows');
   const off = ([x, y]: Place) => Math.hypot(x - at[0], y - at[1]);
   const isTo = off(whole.to) <= off(whole.from);
   const beyond = crossingsOf(whole, solved).filter(({ at: place }) => !isWithin(whole, place));

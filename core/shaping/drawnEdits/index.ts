@@ -6,6 +6,7 @@ export { withExtended, withSplit, withTrimmed, type CutFault, type CutOutline } 
 export {
   withCurve,
   withDimension,
+  withDimensionAs,
   withNames,
   withoutCurves,
   withoutRelations,
@@ -15,6 +16,15 @@ export {
   type NewRelation,
 } from './names';
 export { drawnFromPoints } from './fromPoints';
+export {
+  followingOf,
+  followsPart,
+  letGo,
+  pointsFollowing,
+  withFollowing,
+  withoutFollows,
+  withSeenPlaces,
+} from './follows';
 export { looksOf, offersFor, type DimensionOffer, type Offers } from './offers';
 export { drawnFromCurves, mayBeScaled, scaledBy, withPlaces } from './placed';
 export { problemIn, type DrawnProblem } from './problems';

@@ -68,6 +68,18 @@ export function withDimension(outline: DrawnOutline, dimension: NewDimension): [
   return [{ ...withNames(outline), dimensions: [...(outline.dimensions ?? []), added] }, id];
 }
 
+/** With a dimension in the place of another, under its name. */
+export const withDimensionAs = (
+  outline: DrawnOutline,
+  id: string,
+  dimension: NewDimension,
+): DrawnOutline => ({
+  ...outline,
+  dimensions: (outline.dimensions ?? []).map((one) =>
+    one.id === id ? ({ ...dimension, id } as typeof one) : one,
+  ),
+});
+
 /** Without some relations or dimensions. */
 export const withoutRelations = (outline: DrawnOutline, ids: ReadonlySet<string>): DrawnOutline => ({
   ...outline,

@@ -60,6 +60,7 @@ export function mayBeScaled({ points, curves, relations, dimensions = [] }: Draw
   const isAtOrigin = (id: string) =>
     points.some((point) => point.id === id && [point.x, point.y].every((at) => isDrawn(at) && at.mm === 0));
   return (
+    [...points, ...curves].every(({ follows }) => follows === undefined) &&
     points.every(({ x, y }) => isDrawn(x) && isDrawn(y)) &&
     curves.every(
       (curve) =>

@@ -1,5 +1,6 @@
 import { numberValue, type DrawnOutline } from '@core/foundations/fields';
 import { closedLines, EMPTY_OUTLINE, solved } from '@core/testing/drawnOutline';
+import type { Place } from '@core/shaping/drawn';
 
 import { problemIn, withCurve, withoutCurves, withPoint, withRelation } from '.';
 
@@ -59,4 +60,26 @@ test('doubled, of no length, three at one point, crossing', () => {
   const [two, same] = withPoint(round, [40, 10]);
   const [twice] = withCurve(two, { kind: 'circle', middle: same, diameter: numberValue(8) });
   expect(found(twice)).toMatchObject({ kind: 'doubled' });
+});
+
+test('a path may be open and cross itself; a third loose end, and what almost meets, are told', () => {
+  const solid = { points: new Map<string, Place>(), helper: false };
+  const line = (id: string, from: Place, to: Place) => ({
+    kind: 'line' as const,
+    id,
+    from,
+    to,
+    helper: false,
+  });
+  const of = (...curves: ReturnType<typeof line>[]) => {
+    const places = curves.flatMap(({ from, to }) => [from, to]);
+    return { ...solid, points: new Map(places.map((at, index) => [`P${index}`, at])), curves };
+  };
+  const cross = of(line('a', [0, 0], [40, 0]), line('b', [40, 0], [40, 30]), line('c', [40, 30], [10, -20]));
+  expect(problemIn(cross)).toMatchObject({ kind: 'open' });
+  expect(problemIn(cross, 'path')).toBeNull();
+  const pieces = of(line('a', [0, 0], [40, 0]), line('b', [0, 30], [40, 30]));
+  expect(problemIn(pieces, 'path')).toMatchObject({ kind: 'open', count: 4 });
+  const gap = of(line('a', [0, 0], [40, 0]), line('b', [40.5, 0], [40, 30]));
+  expect(problemIn(gap, 'path')).toMatchObject({ kind: 'gap' });
 });

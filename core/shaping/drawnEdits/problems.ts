@@ -33,10 +33,18 @@ const GAP_SHARE = 0.05;
 
 const apart = (one: Place, other: Place) => Math.hypot(one[0] - other[0], one[1] - other[1]);
 
-/** The first thing that keeps drawn curves from being an outline; null if nothing does. */
-export function problemIn({ points, curves }: Pick<SolvedDrawing, 'points' | 'curves'>): DrawnProblem | null {
+/** The first thing that keeps drawn curves from being an outline, or a path, which may be open and cross itself; null if nothing does. */
+export function problemIn(
+  { points, curves }: Pick<SolvedDrawing, 'points' | 'curves'>,
+  as: 'outline' | 'path' = 'outline',
+): DrawnProblem | null {
   const drawn = curves.filter(({ helper }) => !helper);
-  return withoutLength(drawn) ?? doubled(drawn) ?? atEnds(drawn, points) ?? crossing(drawn.filter(isPlain));
+  const first = withoutLength(drawn) ?? doubled(drawn);
+  if (first) return first;
+  const ends = atEnds(drawn, points);
+  if (as === 'outline') return ends ?? crossing(drawn.filter(isPlain));
+  // A path has two ends; more of them are pieces that do not hang together.
+  return ends?.kind === 'open' && ends.count <= 2 ? null : ends;
 }
 
 function withoutLength(drawn: readonly SolvedCurve[]): DrawnProblem | null {

@@ -3,6 +3,7 @@ export { blended } from './blended';
 export { halvesOf, isFlat, isRoundAbout, turnOnComingBack } from './closedRun';
 export { cornerFills } from './cornerFill';
 export { drafted } from './drafted';
+export { piecesOfRun } from './drawnPath';
 export { dressedAgain, dressedStep, otherOf } from './dress';
 export { edgesOfRule } from './edgeRules';
 export { isHollow } from './edgeTurn';
@@ -15,7 +16,10 @@ export { cutFrom } from './joinTo';
 export { frameOfOutline, knownLoop, loopHere, mapBetween, regionHere } from './outlineHere';
 export { isOwnImage } from './ownImage';
 export { offsetRegion } from './outlineOnPart';
+export { withFollowed } from './followed';
+export { drawingOf, onPath, type PlacedDrawing } from './outlinePlane';
 export { faceOfPick, namedFace } from './picks';
+export { seenOf } from './seen';
 export { reach } from './reach';
 export { type Corner, ridge, roomCorners } from './ridge';
 export { drawnRound, roundTool, visibleReach } from './roundTool';
@@ -31,7 +35,7 @@ export type {
   Surroundings,
   VolumeBound,
 } from './stepKind';
-export { type PathPiece, bentPath, sharpestBend, swept } from './swept';
+export { type PathPiece, bentPath, hasCorner, sharpestBend, swept } from './swept';
 export { type Mouth, threadedRod } from './threaded';
 export { POINT_BELOW_MM, acrossAnnotation, line, middleCross, turnedSolid } from './turnedRound';
 export { stretched } from './uneven/stretched';

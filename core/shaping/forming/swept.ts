@@ -72,13 +72,14 @@ export function bentPath(points: readonly Vec3[], bend: number, closed: boolean)
 const BEND_SAMPLES = 64;
 
 /**
- * The smallest radius that a path bends with, mm: of smooth pieces by their curvature |r′ × r″| / |r′|³ at samples; of
+ * The smallest radius that a path bends with, mm: of arcs; of smooth pieces by their curvature |r′ × r″| / |r′|³ at samples; of
  * corners that are left sharp, how far an outline may reach from the path before its mitre eats up a leg. Infinity for
  * a straight one.
  */
 export function sharpestBend(kernel: Kernel, path: readonly PathPiece[]): number {
   return scoped((scope) => {
     const radii = path.flatMap((piece, index) => {
+      if (piece.kind === 'arc') return [arcRadius(piece)];
       if (piece.kind !== 'smooth') {
         const next = path[index + 1];
         if (piece.kind !== 'line' || next?.kind !== 'line') return [];
@@ -101,6 +102,31 @@ export function sharpestBend(kernel: Kernel, path: readonly PathPiece[]): number
     });
     return Math.min(Infinity, ...radii);
   });
+}
+
+/** Radius of the circle through three points: product of the sides over four times the area. */
+function arcRadius({ from, via, to }: Extract<PathPiece, { kind: 'arc' }>): number {
+  const [a, b, c] = [minus(via, from), minus(to, via), minus(to, from)];
+  const sides = [a, b, c].reduce((product, side) => product * Math.hypot(...side), 1);
+  return sides / (2 * Math.hypot(...cross(a, c)));
+}
+
+/** Ways that differ by less go on from each other, radians. */
+const GOES_ON = 1e-4;
+
+/** Whether a path has a corner between two of its pieces; of a closed one also where its ends meet. */
+export function hasCorner(kernel: Kernel, path: readonly PathPiece[], closed: boolean): boolean {
+  return scoped((scope) =>
+    path.some((piece, index) => {
+      const next = path[index + 1] ?? (closed ? path[0] : undefined);
+      if (!next || (closed && path.length === 1)) return false;
+      const [out, into] = [
+        tangentOf(kernel, scope, piece, 'last').direction,
+        tangentOf(kernel, scope, next, 'first').direction,
+      ];
+      return Math.hypot(...cross(out, into)) > GOES_ON || dot(out, into) < 0;
+    }),
+  );
 }
 
 /**

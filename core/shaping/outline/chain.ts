@@ -67,3 +67,39 @@ export function regionOfLoops(loops: readonly Loop[]): Result<Region, StepFault>
   if (isAside) return no({ code: 'outline.loopsAside' });
   return ok({ outer: outer.loop, holes: holes.map(({ loop }) => loop) });
 }
+
+/** Curves end to end, each from where the one before it ends. */
+export interface Run {
+  curves: readonly Curve[];
+  /** It comes back to where it begins. */
+  closed: boolean;
+}
+
+/** Puts curves that come in any order, and run either way, end to end in one run: an open one from an end of it. */
+export function runOfCurves(curves: readonly Curve[]): Result<Run, StepFault> {
+  const [only] = curves;
+  if (curves.length === 1 && only && isClosed(only)) return ok({ curves, closed: true });
+  const whole = curves.find(isClosed);
+  if (whole) return no({ code: 'path.inPieces' });
+  const meeting = (at: Point) =>
+    curves.flatMap((curve) => [startOf(curve), endOf(curve)]).filter((end) => apart(end, at) < MEET_MM)
+      .length;
+  const fork = curves.flatMap((curve) => [startOf(curve), endOf(curve)]).find((end) => meeting(end) > 2);
+  if (fork) return no({ code: 'path.forks', x: fork[0], y: fork[1] });
+  const first =
+    curves.find((curve) => meeting(startOf(curve)) === 1) ??
+    curves.find((curve) => meeting(endOf(curve)) === 1);
+  const left = curves.filter((curve) => curve !== (first ?? only));
+  const begins = first ?? only!;
+  const run = [first && meeting(startOf(begins)) > 1 ? reversed(begins) : begins];
+  while (left.length > 0) {
+    const end = endOf(run.at(-1)!);
+    const next = left.findIndex(
+      (curve) => Math.min(apart(startOf(curve), end), apart(endOf(curve), end)) < MEET_MM,
+    );
+    if (next < 0) return no({ code: 'path.inPieces' });
+    const [found] = left.splice(next, 1) as [Curve];
+    run.push(apart(startOf(found), end) < MEET_MM ? found : reversed(found));
+  }
+  return ok({ curves: run, closed: !first });
+}

@@ -1,4 +1,4 @@
-import { no, type NamedLength, type Result, type StepFault } from '@core/foundations/fault';
+import { no, ok, type NamedLength, type Result, type StepFault } from '@core/foundations/fault';
 import { ownValue } from '@core/foundations/own';
 import {
   drawnInput,
@@ -10,7 +10,7 @@ import {
   type SolvedCurve,
 } from '@core/shaping/drawn';
 
-import { loopsOfCurves, regionOfLoops, type Region } from './chain';
+import { loopsOfCurves, regionOfLoops, runOfCurves, type Region, type Run } from './chain';
 import type { Curve } from './curves';
 
 /** An arc this flat is straight: its rise as a share of its chord. */
@@ -25,6 +25,26 @@ export function drawnRegion(
   data: DrawnData,
   lengths: Readonly<Record<string, NamedLength>>,
 ): Result<Region, StepFault> {
+  const curves = curvesDrawn(data, lengths);
+  if (!curves.ok) return curves;
+  const loops = loopsOfCurves(curves.value);
+  return loops.ok ? regionOfLoops(loops.value) : loops;
+}
+
+/** A drawn outline as a path: its curves end to end from its first end, or round. Lengths as those of drawnRegion. */
+export function drawnRun(
+  data: DrawnData,
+  lengths: Readonly<Record<string, NamedLength>>,
+): Result<Run, StepFault> {
+  const curves = curvesDrawn(data, lengths);
+  return curves.ok ? runOfCurves(curves.value) : curves;
+}
+
+/** Curves of a drawn outline, where its relations and dimensions hold, without construction lines. */
+function curvesDrawn(
+  data: DrawnData,
+  lengths: Readonly<Record<string, NamedLength>>,
+): Result<Curve[], StepFault> {
   const points = new Set(data.points.map(({ id }) => id));
   for (const [index, curve] of data.curves.entries()) {
     const missing = pointsOfCurve(curve).find((id) => !points.has(id));
@@ -48,8 +68,7 @@ export function drawnRegion(
     curves.push(plainCurve(curve));
   }
   if (curves.length === 0) return no({ code: 'outline.onlyHelpers' });
-  const loops = loopsOfCurves(curves);
-  return loops.ok ? regionOfLoops(loops.value) : loops;
+  return ok(curves);
 }
 
 /** Where a relation stands, from 1 on; dimensions come after all relations. */

@@ -1,6 +1,7 @@
 export { type Affine, placedIn, undone } from './affine';
 export type { Annotation, CentreLine } from './annotation';
-export { shiftBehind, type BehindOutline } from './behindOutline';
+export { shiftBehind, type BehindOutline, type FollowedPlaces } from './behindOutline';
+export type { SeenCurve, SeenPiece } from './seenCurve';
 export { CUT_TAG, type CutPlane, type OpenedSolid, squareCut } from './cut';
 export {
   type Frame,

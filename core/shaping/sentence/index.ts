@@ -35,7 +35,7 @@ export {
   floorOption,
   standing,
 } from './places';
-export { outlineAs, outlineParts, turnParts } from './outlines';
+export { curvesIn, emptyDrawing, outlineAs, outlineParts, turnParts } from './outlines';
 export { edgeChoice, stepsBefore } from './edges';
 export { withSideNames } from './sideNames';
 export { mirroredWhat, repeatedWhat } from './someSteps';

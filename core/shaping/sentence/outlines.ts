@@ -407,7 +407,7 @@ export function turnParts(turn: PlainNumber, path = 'turn'): SentencePart[] {
 }
 
 /** How many curves a drawing has, without construction lines. */
-function curvesIn({ curves }: Extract<OutlineShape, { shape: 'drawn' }>): string {
+export function curvesIn({ curves }: Extract<OutlineShape, { shape: 'drawn' }>): string {
   const count = curves.filter(({ helper }) => !helper).length;
   if (curves.length === 0) return 'nothing drawn yet';
   return count === 1 ? '1 curve' : `${count} curves`;

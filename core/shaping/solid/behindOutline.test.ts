@@ -41,7 +41,7 @@ function behind(...steps: object[]): BehindOutline | null {
   const builder = new BodyBuilder(kernel);
   const { repair } = new RepairDraft('Test piece').body('body', 'Body', steps as Step[]);
   builder.build(repair.bodies[0]!, evaluateRepair(repair));
-  const found = builder.behind('drawn');
+  const found = builder.behind('drawn', 'outline');
   builder.dispose();
   return found;
 }

@@ -30,8 +30,6 @@ import {
   type SolidCheck,
   SCREEN_QUALITY,
   type SolidMesh,
-  carriedPlacement,
-  drawnInWorld,
   plainPlacement,
   type Placement,
   type StepNote,
@@ -45,13 +43,17 @@ import {
   type StepNumbers,
   type Surroundings,
   frameOfOutline,
-  type Drawn,
+  drawingOf,
+  withFollowed,
+  type PlacedDrawing,
   type VolumeBound,
 } from '@core/shaping/forming';
 import { buildStep, placedTool, solidOf } from '@core/shaping/steps/solids';
 import { type LengthsOf, resolveStep } from '@core/shaping/steps/kinds';
 
 import { behindOutline } from './behindOutline';
+import { drawnOf } from './drawnSteps';
+import { addTo, earlierOf } from './earlierSteps';
 import { KeptOfFaces } from './keptOfFaces';
 import { SecondTries, type Tried } from './secondTries';
 import { boundOf, findFault, isRisky } from './stepChecks';
@@ -146,7 +148,7 @@ export class BodyBuilder {
         if (index === this.#chain.length && fault) return { stepId, state: 'failed', fault };
         return { stepId, state: 'waiting' };
       }),
-      ...this.#draw(),
+      ...drawnOf(this.#chain.map((link) => link.numbers)),
       rebuiltSteps: rebuilt,
       failedTool: fault ? this.#failedTool : null,
     };
@@ -260,24 +262,6 @@ export class BodyBuilder {
     return (link.mesh ??= this.#kept.meshOf(link.solid));
   }
 
-  /** What the picture shows of the steps that were built. */
-  #draw(): Pick<Built, 'annotations' | 'centreLines'> {
-    const earlier = new Map<string, StepNumbers>();
-    let drawn: Pick<Built, 'annotations' | 'centreLines'>[] = [];
-    for (const { numbers } of this.#chain) {
-      const { stand, lengths, step } = numbers;
-      const own = solidOf(step.kind).annotate?.(step, lengths, { stand, earlier }) ?? NOTHING_DRAWN;
-      const taken = taking(numbers);
-      if (taken) drawn = drawn.map((one) => drawnInWorld(one, { frame: taken }));
-      drawn.push(drawnInWorld(own, stand));
-      addTo(earlier, numbers);
-    }
-    return {
-      annotations: drawn.flatMap(({ annotations }) => annotations),
-      centreLines: drawn.flatMap(({ centreLines }) => centreLines),
-    };
-  }
-
   /** Makes sure that link `index` of the chain is current. */
   #linkFor(
     index: number,
@@ -335,7 +319,7 @@ export class BodyBuilder {
           : placedTool(of.step, of.lengths, { ...input, stand: of.stand }),
     };
     const bound = boundOf(step, earlier);
-    const stepNumbers = {
+    const known = {
       kind: step.kind,
       step,
       place: number,
@@ -344,11 +328,17 @@ export class BodyBuilder {
       lengths: lengths.value,
       // Kind, step and lengths belong together: they were settled and resolved from one step.
     } as StepNumbers;
-    const made = this.#sound(() => buildStep(step, lengths.value, input), before?.check ?? null, bound);
+    const followed = this.#attempt(() => withFollowed(known, input));
+    if (!followed.ok) {
+      this.#failedNumbers = known;
+      return followed;
+    }
+    const stepNumbers = followed.value;
+    const made = this.#sound(() => buildStep(step, stepNumbers.lengths, input), before?.check ?? null, bound);
     if (!made.ok) {
       this.#failed = { own, step };
       this.#failedNumbers = stepNumbers;
-      this.#failedTool = this.#outlineOfTool(step, lengths.value, input);
+      this.#failedTool = this.#outlineOfTool(step, stepNumbers.lengths, input);
       return made;
     }
     const { solid, check } = made.value;
@@ -415,18 +405,35 @@ export class BodyBuilder {
   ): { solid: TaggedSolid; box: Box; earlier: ReadonlyMap<string, StepNumbers> } | null {
     const link = this.#chain[count - 1];
     if (!link) return null;
-    const earlier = new Map<string, StepNumbers>();
-    for (const { numbers } of this.#chain.slice(0, count)) addTo(earlier, numbers);
+    const earlier = earlierOf(this.#chain.slice(0, count).map(({ numbers }) => numbers));
     return { solid: link.solid, box: link.box, earlier };
   }
 
-  /** The part behind the outline of a step, also of one that can't be built yet; null where nothing is, or where it has no place. */
-  behind(stepId: string): BehindOutline | null {
+  /**
+   * The part behind a drawing of a step, also of one that can't be built yet; null where nothing is, or where it has no place.
+   *
+   * @param field where the step holds the drawing. @param other another body, to be seen instead.
+   */
+  behind(stepId: string, field: string, other?: TaggedSolid): BehindOutline | null {
+    const found = this.#numbersOf(stepId);
+    const solid = other ?? found?.before;
+    return found && solid ? behindOutline(this.kernel, solid, found.numbers, field) : null;
+  }
+
+  /** The drawing of a step that has a place, with its numbers as the step was built: what follows the part is where that is. */
+  drawingOf(stepId: string): PlacedDrawing | null {
+    const found = this.#numbersOf(stepId);
+    return found && drawingOf(found.numbers);
+  }
+
+  /** Numbers of a step that was built, or that failed last, and what it found. */
+  #numbersOf(stepId: string): { numbers: StepNumbers; before: TaggedSolid | undefined } | null {
     const index = this.#chain.findIndex(({ numbers }) => numbers.step.id === stepId);
     const isFailed = index < 0 && this.#failedNumbers?.step.id === stepId;
     const numbers = isFailed ? this.#failedNumbers : this.#chain[index]?.numbers;
-    const before = this.#chain[isFailed ? this.#chain.length - 1 : index - 1]?.solid;
-    return numbers && before ? behindOutline(this.kernel, before, numbers) : null;
+    return numbers
+      ? { numbers, before: this.#chain[isFailed ? this.#chain.length - 1 : index - 1]?.solid }
+      : null;
   }
 
   #attempt<T>(work: () => Result<T, StepFault>): Result<T, StepFault> {
@@ -444,22 +451,8 @@ export class BodyBuilder {
   }
 }
 
-/** Where a step takes what was there before it; null if it stays. */
-const taking = ({ step, lengths }: StepNumbers) => solidOf(step.kind).carries?.(step, lengths) ?? null;
-
-/** Adds a step to those before the next one: they go where it takes them. */
-function addTo(earlier: Map<string, StepNumbers>, numbers: StepNumbers): void {
-  const taken = taking(numbers);
-  if (taken) {
-    for (const [id, one] of earlier) earlier.set(id, { ...one, stand: carriedPlacement(one.stand, taken) });
-  }
-  earlier.set(numbers.step.id, numbers);
-}
-
 /** What a step says to people and not to the kernel. */
 const WORDS_ALONE = { note: undefined, heading: undefined };
-
-const NOTHING_DRAWN: Drawn = { annotations: [], centreLines: [] };
 
 /** The numbers of a step's place. */
 const placeIn = (lengths: LengthsOf<StepKind>): PlaceNumbers =>

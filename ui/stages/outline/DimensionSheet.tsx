@@ -10,6 +10,7 @@ import {
   mayBeScaled,
   scaledBy,
   withDimension,
+  withDimensionAs,
   withoutRelations,
   type DimensionOffer,
 } from '@core/shaping/drawnEdits';
@@ -71,7 +72,6 @@ export function DimensionSheet({
       : null;
 
   const keep = (value: Given, isReference = false) => {
-    const base = standing ? withoutRelations(drawing.outline, new Set([standing.id])) : drawing.outline;
     const given = 'mm' in value ? { value: value.value } : { angle: value.angle };
     const plain: Record<string, unknown> = { ...(dimension as object), ...given };
     delete plain.id;
@@ -80,9 +80,12 @@ export function DimensionSheet({
       typeof withDimension
     >[1];
     // Nobody minded how large it was drawn: the first size says.
-    const scales = !standing && !isReference && 'mm' in value && value.mm !== null && mayBeScaled(base);
+    const scales =
+      !standing && !isReference && 'mm' in value && value.mm !== null && mayBeScaled(drawing.outline);
     const factor = scales && value.mm! > 0 && !isNothing(measured) ? value.mm! / measured : 1;
-    const [next] = withDimension(scaledBy(base, factor), holding);
+    const next = standing
+      ? withDimensionAs(drawing.outline, standing.id, holding)
+      : withDimension(scaledBy(drawing.outline, factor), holding)[0];
     const studied = drawing.tried(next);
     const sentence = isReference ? null : sentenceOf(studied, next);
     if (sentence) {

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 
 import { parseLength, typedUnitOf } from '@core/foundations/quantity';
+import type { Body } from '@core/record/model';
 import { RELATION_WORDS } from '@core/reporting/wording';
 import { LEAST_SIDES, MOST_SIDES } from '@core/shaping/drawnEdits';
 
@@ -10,17 +11,28 @@ import { Button } from '../../shared/Button';
 import { CountSteps } from '../../shared/CountSteps';
 import { Field } from '../../shared/Field';
 import { Chip } from './Chip';
-import { CUT_TOOLS, DRAW_TOOLS, isDrawTool, type Tool } from './tools';
+import { CUT_TOOLS, DRAW_TOOLS, FOLLOW_TOOL, isDrawTool, type Tool } from './tools';
 import type { Lines } from './useLines';
 
 /** What to draw with; while something is drawn, what it looks like, and where to by numbers. */
 export function DrawBar({
   lines,
   mayCut,
+  mayEnclose,
+  seen,
 }: {
   lines: Lines;
+  /** What is seen behind the drawing, and other bodies that could be. */
+  seen: {
+    isAny: boolean;
+    others: readonly Pick<Body, 'id' | 'name'>[];
+    otherId: string | null;
+    show(otherId: string | null): void;
+  };
   /** There are curves that can be changed. */
   mayCut: boolean;
+  /** Areas of it can be its outline: those of a path can't. */
+  mayEnclose: boolean;
 }) {
   const [text, setText] = useState('');
   const [wrong, setWrong] = useState<string>();
@@ -41,7 +53,7 @@ export function DrawBar({
   return (
     <View className="gap-2 px-3 pb-2">
       <View className="flex-row flex-wrap gap-1">
-        {toolsFor(lines.tool, mayCut).map(({ tool, word }) => (
+        {toolsFor(lines.tool, { mayCut, mayEnclose, maySee: seen.isAny }).map(({ tool, word }) => (
           <Button
             key={tool}
             label={word}
@@ -62,6 +74,18 @@ export function DrawBar({
                   label={`Make it ${RELATION_WORDS[relation.kind].toLowerCase()}`}
                   sign={relation.kind}
                   onPress={() => lines.takeLook(relation)}
+                />
+              ))}
+            </View>
+          ) : null}
+          {lines.tool === 'follow' && seen.others.length > 0 ? (
+            <View role="radiogroup" aria-label="Edges of" className="flex-row flex-wrap gap-1.5">
+              {[{ id: null, name: 'This part' }, ...seen.others].map(({ id, name }) => (
+                <Button
+                  key={id}
+                  label={name}
+                  tone={seen.otherId === id ? 'primary' : 'plain'}
+                  onPress={() => seen.show(id)}
                 />
               ))}
             </View>
@@ -111,8 +135,15 @@ export function DrawBar({
 }
 
 /** All tools to choose from; while one is in hand, that one, and the one that goes on with its run. */
-function toolsFor(inHand: Tool | null, mayCut: boolean): readonly { tool: Tool; word: string }[] {
-  const all = [...DRAW_TOOLS, ...(mayCut ? CUT_TOOLS : [])];
+function toolsFor(
+  inHand: Tool | null,
+  { mayCut, mayEnclose, maySee }: Record<'mayCut' | 'mayEnclose' | 'maySee', boolean>,
+): readonly { tool: Tool; word: string }[] {
+  const all = [
+    ...DRAW_TOOLS,
+    ...(mayCut ? CUT_TOOLS.filter(({ tool }) => mayEnclose || tool !== 'area') : []),
+    ...(maySee ? [FOLLOW_TOOL] : []),
+  ];
   if (inHand === null) return all;
   const isRun = inHand === 'line' || inHand === 'arc';
   return all.filter(({ tool }) => tool === inHand || (isRun && (tool === 'line' || tool === 'arc')));

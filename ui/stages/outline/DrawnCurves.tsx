@@ -17,8 +17,16 @@ const pathOf = (curve: SolvedCurve, view: BoardView): string =>
     })
     .join(' ');
 
-/** The part behind the drawing, thin and pale: it can't be picked. */
-export function Behind({ segments, view }: { segments: Float32Array; view: BoardView }) {
+/** The part behind the drawing, thin and pale; where the drawing's plane cuts it, a little stronger. */
+export function Behind({
+  segments,
+  cuts,
+  view,
+}: {
+  segments: Float32Array;
+  cuts: readonly SolvedCurve[];
+  view: BoardView;
+}) {
   const runs: string[] = [];
   for (let at = 0; at + 4 <= segments.length; at += 4) {
     const [x1, y1] = toPx(view, [segments[at]!, segments[at + 1]!]);
@@ -26,7 +34,10 @@ export function Behind({ segments, view }: { segments: Float32Array; view: Board
     runs.push(`M${x1.toFixed(1)} ${y1.toFixed(1)}L${x2.toFixed(1)} ${y2.toFixed(1)}`);
   }
   return (
-    <Path d={runs.join('')} stroke={colours.slate.DEFAULT} strokeOpacity={0.45} strokeWidth={1} fill="none" />
+    <G stroke={colours.slate.DEFAULT} fill="none">
+      <Path d={runs.join('')} strokeOpacity={0.45} strokeWidth={1} />
+      <Path d={cuts.map((curve) => pathOf(curve, view)).join('')} strokeOpacity={0.7} strokeWidth={1.6} />
+    </G>
   );
 }
 

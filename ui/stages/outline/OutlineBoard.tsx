@@ -4,7 +4,7 @@ import Svg, { Circle, G, Polyline } from 'react-native-svg';
 
 import type { DrawnOutline } from '@core/foundations/fields';
 import { dimensionWord, RELATION_WORDS } from '@core/reporting/wording';
-import type { SolvedDrawing, StudiedDrawing } from '@core/shaping/drawn';
+import type { SolvedCurve, SolvedDrawing, StudiedDrawing } from '@core/shaping/drawn';
 import type { Area } from '@core/shaping/drawnEdits';
 
 import { colours } from '../../theme/colours';
@@ -41,6 +41,7 @@ export function OutlineBoard({
   begun,
   isSmooth,
   behind,
+  cuts,
   filled,
   ring,
   isDrawing,
@@ -64,6 +65,8 @@ export function OutlineBoard({
   isSmooth: boolean;
   /** The part behind the outline, as segments, mm; null where nothing is known of it. */
   behind: Float32Array | null;
+  /** Where the outline's plane cuts it. */
+  cuts: readonly SolvedCurve[];
   /** Areas that are taken as the outline. */
   filled: readonly Area[];
   /** A place that something is wrong at, mm. */
@@ -100,7 +103,18 @@ export function OutlineBoard({
   // What is drawn first decides how much is seen; later the hand does.
   const seen = useRef(0);
   useEffect(() => {
-    if (view && count > 0 && seen.current === 0) fit(view.width, view.height);
+    // Over a part the hand draws where it wants to; what it can't see is brought into view.
+    const isInView = (place: Place) => {
+      const [x, y] = toPx(view!, place);
+      return x >= 0 && y >= 0 && x <= view!.width && y <= view!.height;
+    };
+    if (
+      view &&
+      count > 0 &&
+      seen.current === 0 &&
+      !(isBehind && shown.curves.flatMap(pointsAlong).every(isInView))
+    )
+      fit(view.width, view.height);
     seen.current = count;
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only as curves come and go
   }, [count]);
@@ -211,7 +225,7 @@ export function OutlineBoard({
             >
               <OriginCross view={view} />
               <Filled areas={filled} view={view} />
-              {behind ? <Behind segments={behind} view={view} /> : null}
+              {behind ? <Behind segments={behind} cuts={cuts} view={view} /> : null}
               <G stroke={colours.brass.DEFAULT} strokeWidth={0.9} fill="none">
                 {marks.dimensions.flatMap((mark) =>
                   dimensionLines(mark, outline, studied, view).map((run, index) => (

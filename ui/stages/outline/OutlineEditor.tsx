@@ -3,8 +3,17 @@ import { ScrollView, Text, View } from 'react-native';
 
 import type { DrawnOutline } from '@core/foundations/fields';
 import type { Body, Step } from '@core/record/model';
-import { Drag, isMet, settle, systemOf, type SolvedDrawing, type StudiedDrawing } from '@core/shaping/drawn';
 import {
+  curveName,
+  Drag,
+  isMet,
+  settle,
+  systemOf,
+  type SolvedDrawing,
+  type StudiedDrawing,
+} from '@core/shaping/drawn';
+import {
+  followsPart,
   problemIn,
   turnedOver,
   withoutRelations,
@@ -22,6 +31,8 @@ import {
   sentenceOf,
 } from '@core/reporting/wording';
 
+import type { BehindOutline } from '@core/shaping/part';
+
 import { labelOf, lengthOf } from '../../inRepair/labelOf';
 import { useRepairContext } from '../../inRepair/useRepairContext';
 import { useShow } from '../../preferences/useShow';
@@ -36,8 +47,9 @@ import { OutlineBoard } from './OutlineBoard';
 import { PickedBar, type OwnSize, type PickedThings } from './PickedBar';
 import { ProblemBar } from './ProblemBar';
 import { PickByName } from './PickByName';
-import { nameIn } from './naming';
-import { useBehind } from './useBehind';
+import { isPathField, nameIn } from './naming';
+import { useFollowing } from './useFollowing';
+import { cutsIn, useShiftedBehind } from './useShiftedBehind';
 import type { Drawing } from './useDrawing';
 import { useLines } from './useLines';
 
@@ -50,15 +62,20 @@ export function OutlineEditor({
   body,
   step,
   field,
+  behind,
+  seen,
 }: {
   drawing: Drawing;
   body: Body;
   step: Step;
   field: string;
+  /** What is seen behind the drawing: the part, or another body. */
+  behind: BehindOutline | null;
+  seen: { otherId: string | null; show(otherId: string | null): void };
 }) {
-  const { numbers } = useRepairContext();
+  const { numbers, repair } = useRepairContext();
   const show = useShow();
-  const lines = useLines(drawing);
+  const lines = useLines(drawing, useFollowing(drawing, behind, seen.otherId));
   const [picked, setPicked] = useState<PickedThings>(NOTHING);
   const [relation, setRelation] = useState<string | null>(null);
   const [sizing, setSizing] = useState<Dimension | DimensionOffer | null>(null);
@@ -67,13 +84,14 @@ export function OutlineEditor({
   const [needless, setNeedless] = useState<NewRelation | null>(null);
   const [pulled, setPulled] = useState<{ point: string; drag: Drag; drawing: SolvedDrawing } | null>(null);
   const { outline, studied } = drawing;
-  const behind = useBehind(body.id, step.id, studied.curves);
+  const shifted = useShiftedBehind(behind, studied.curves);
   const [ownSize, setOwnSize] = useState<OwnSize | null>(null);
   const nameOf = (of: DrawnOutline) => (id: string) =>
     nameIn(of, id, (value) => labelOf({ value, mm: lengthOf(value, numbers) }, numbers, show).tag);
   const faults = [...new Set(drawing.waiting.map(sentenceOf)), ...drawingFaults(studied, nameOf(outline))];
   const wrong = new Set([...studied.conflict, ...studied.disagreeing, ...studied.misused.keys()]);
-  const problemIs = useMemo(() => problemIn(studied), [studied]);
+  const as = isPathField(field) ? 'path' : 'outline';
+  const problemIs = useMemo(() => problemIn(studied, as), [studied, as]);
   // Nothing is wrong with what is not done yet, nor while something is pulled.
   const problemHere = lines.tool || pulled || faults.length > 0 ? null : problemIs;
   const isPicking = picked.points.size + picked.curves.size > 0;
@@ -165,7 +183,8 @@ export function OutlineEditor({
           wrong={wrong}
           begun={lines.begun}
           isSmooth={lines.tool === 'smooth'}
-          behind={behind}
+          behind={shifted}
+          cuts={cutsIn(behind)}
           filled={lines.filled}
           ring={problemHere?.at ?? null}
           isDrawing={lines.tool !== null}
@@ -236,12 +255,22 @@ export function OutlineEditor({
             onProblem={setProblem}
           />
         ) : (
-          <DrawBar lines={lines} mayCut={outline.curves.length > 0} />
+          <DrawBar
+            lines={lines}
+            mayCut={outline.curves.length > 0}
+            mayEnclose={as === 'outline'}
+            seen={{
+              ...seen,
+              isAny: behind !== null,
+              others: repair.bodies.filter(({ id, removed }) => id !== body.id && !removed),
+            }}
+          />
         )}
         {taken || lines.tool !== null || outline.curves.length === 0 ? null : (
           <PickByName
             drawing={{ points: pickable(outline, studied), curves: studied.curves }}
             picked={picked}
+            following={followingIn(outline)}
             said={[
               ...outline.relations.map(({ id, kind }) => ({
                 id,
@@ -266,7 +295,9 @@ export function OutlineEditor({
                     if (over) drawing.keep(over, 'Turned over.');
                     else
                       setProblem(
-                        'A point is placed by a size. Type its place as a number, then turn the outline over.',
+                        followsPart(outline)
+                          ? 'It follows the part, which stays as it is. Let it go, then turn the outline over.'
+                          : 'A point is placed by a size. Type its place as a number, then turn the outline over.',
                       );
                   }}
                 />
@@ -319,6 +350,12 @@ export function OutlineEditor({
 
 /** Points that a hand has to do with. */
 const pickable = (outline: DrawnOutline, studied: StudiedDrawing) => new Map(drawnPoints(outline, studied));
+
+/** Curves and points that follow the part, by their own names. */
+const followingIn = (outline: DrawnOutline): PickedThings => ({
+  points: new Set(outline.points.flatMap(({ id, follows }) => (follows ? [id] : []))),
+  curves: new Set(outline.curves.flatMap((curve, index) => (curve.follows ? [curveName(curve, index)] : []))),
+});
 
 /** What a dimension comes to, whether it stands or not. */
 function measuredOf(drawing: Drawing, dimension: Dimension | DimensionOffer): number {

@@ -15,16 +15,21 @@ const WORDS = {
   spline: 'Smooth curve',
 } as const;
 
+const FOLLOWS = ', follows the part';
+
 /** Everything that can be picked, by name: for a keyboard, and for what is too small to be tapped. */
 export function PickByName({
   drawing,
   picked,
+  following,
   onPick,
   said,
   beside,
 }: {
   drawing: Pick<SolvedDrawing, 'points' | 'curves'>;
   picked: PickedThings;
+  /** What follows the part. */
+  following: PickedThings;
   onPick(hit: NonNullable<Hit>): void;
   /** Relations and sizes, which are small on the board. */
   said: readonly { id: string; label: string; open(): void }[];
@@ -47,7 +52,7 @@ export function PickByName({
           {drawing.curves.map(({ id, kind }, index) => (
             <Name
               key={`curve ${id}`}
-              label={`${WORDS[kind]} ${index + 1}`}
+              label={`${WORDS[kind]} ${index + 1}${following.curves.has(id) ? FOLLOWS : ''}`}
               isPicked={picked.curves.has(id)}
               onPress={() => onPick({ curve: id })}
             />
@@ -55,7 +60,7 @@ export function PickByName({
           {[...drawing.points.keys()].map((id) => (
             <Name
               key={`point ${id}`}
-              label={`Point ${id}`}
+              label={`Point ${id}${following.points.has(id) ? FOLLOWS : ''}`}
               isPicked={picked.points.has(id)}
               onPress={() => onPick({ point: id })}
             />

@@ -7,6 +7,7 @@ import { dimensionWord, RELATION_WORDS } from '@core/reporting/wording';
 import { curveName, pointsOfCurve } from '@core/shaping/drawn';
 import {
   cornerCutBy,
+  letGo,
   linesAtCorner,
   offersFor,
   spanOf,
@@ -102,6 +103,9 @@ export function PickedBar({
   };
   const others = new Set(curves.slice(0, -1));
   const about = curves.at(-1);
+  const isFollowing =
+    outline.points.some(({ id, follows }) => follows && picked.points.has(id)) ||
+    outline.curves.some((curve, index) => curve.follows && picked.curves.has(curveName(curve, index)));
   const isHelper = curves.every((id) => withNames(outline).curves.find((curve) => curve.id === id)?.helper);
   return (
     <View className="gap-2 px-3 pb-2">
@@ -171,6 +175,14 @@ export function PickedBar({
         ) : null}
         {curves.length >= 1 && points.length === 1 ? (
           <Chip label="Repeat round the point" onPress={() => setRepeating(true)} />
+        ) : null}
+        {isFollowing ? (
+          <Chip
+            label="Let it go from the part"
+            onPress={() =>
+              keep(letGo(outline, picked), 'It stays as it is drawn, whatever the part does.', '')
+            }
+          />
         ) : null}
         {curves.length > 0 ? (
           <Chip

@@ -146,13 +146,19 @@ export function hitAt(
 export function curveNear(at: Place, curves: readonly SolvedCurve[], reachMm: number): string | null {
   let best: { id: string | null; off: number } = { id: null, off: reachMm };
   for (const curve of curves) {
-    const run = pointsAlong(curve);
-    for (let index = 1; index < run.length; index += 1) {
-      const off = fromSegment(at, run[index - 1]!, run[index]!);
-      if (off < best.off) best = { id: curve.id, off };
-    }
+    const off = runNear(at, curve);
+    if (off < best.off) best = { id: curve.id, off };
   }
   return best.id;
+}
+
+/** How far a place is from a curve as it is drawn, mm. */
+export function runNear(at: Place, curve: SolvedCurve): number {
+  const run = pointsAlong(curve);
+  let least = Infinity;
+  for (let index = 1; index < run.length; index += 1)
+    least = Math.min(least, fromSegment(at, run[index - 1]!, run[index]!));
+  return least;
 }
 
 function fromSegment([x, y]: Place, [ax, ay]: Place, [bx, by]: Place): number {

@@ -17,3 +17,6 @@ export function nameIn(
   const relation = outline.relations.find((one) => one.id === id);
   return relation ? RELATION_WORDS[relation.kind].toLowerCase() : id;
 }
+
+/** Whether a drawing at a field of a step is a path, which may be open. */
+export const isPathField = (field: string): boolean => field.startsWith('path.');

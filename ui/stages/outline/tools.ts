@@ -2,8 +2,8 @@
 export type DrawTool = 'line' | 'arc' | 'smooth' | 'circle' | 'ellipse' | 'slot' | 'rectangle' | 'polygon';
 /** What changes a curve that is there. */
 export type CutTool = 'trim' | 'extend' | 'split';
-/** `area`: takes areas that curves enclose as the outline. */
-export type Tool = DrawTool | CutTool | 'area';
+/** `area`: takes areas that curves enclose as the outline. `follow`: lets the drawing follow edges of the part. */
+export type Tool = DrawTool | CutTool | 'area' | 'follow';
 
 export const DRAW_TOOLS: readonly { tool: DrawTool; word: string }[] = [
   { tool: 'line', word: 'Lines' },
@@ -23,11 +23,14 @@ export const CUT_TOOLS: readonly { tool: CutTool | 'area'; word: string }[] = [
   { tool: 'area', word: 'Areas' },
 ];
 
+export const FOLLOW_TOOL: { tool: Tool; word: string } = { tool: 'follow', word: 'Follow an edge' };
+
 export const isCutTool = (tool: Tool): tool is CutTool =>
   tool === 'trim' || tool === 'extend' || tool === 'split';
 
 /** Whether a tool draws curves, and does not change or take those that are there. */
-export const isDrawTool = (tool: Tool): tool is DrawTool => !isCutTool(tool) && tool !== 'area';
+export const isDrawTool = (tool: Tool): tool is DrawTool =>
+  !isCutTool(tool) && tool !== 'area' && tool !== 'follow';
 
 /** What to tap next, by how many places there are so far. */
 export const HINTS: Record<Tool, readonly string[]> = {
@@ -44,6 +47,7 @@ export const HINTS: Record<Tool, readonly string[]> = {
   rectangle: ['Tap one corner.', 'Tap the corner opposite.'],
   polygon: ['Tap its middle.', 'Tap one corner.'],
   area: ['Tap each area that the outline is to go round; tap it again to leave it out.'],
+  follow: ['Tap an edge or a corner of the part: the drawing follows it.'],
   trim: ['Tap the piece that is to go.'],
   extend: ['Tap a line or an arc near the end that is to be longer.'],
   split: ['Tap where the line or arc is to be split.'],

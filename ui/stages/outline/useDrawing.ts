@@ -13,8 +13,8 @@ import {
   type DrawnInput,
   type StudiedDrawing,
 } from '@core/shaping/drawn';
-import { withPlaces } from '@core/shaping/drawnEdits';
-import { eachOutlineNumber } from '@core/shaping/part';
+import { withPlaces, withSeenPlaces } from '@core/shaping/drawnEdits';
+import { eachOutlineNumber, type FollowedPlaces } from '@core/shaping/part';
 import { dataAt, withPatch } from '@core/shaping/recipe';
 import { ownValue } from '@core/foundations/own';
 
@@ -36,13 +36,19 @@ export interface Drawing {
   keep(outline: DrawnOutline, undo: string): void;
 }
 
-/** The drawn outline at a field of a step; null where there is none. */
-export function useDrawing(body: Body | undefined, step: Step | undefined, field: string): Drawing | null {
+/** The drawn outline at a field of a step; null where there is none. @param seen where that is now which it follows. */
+export function useDrawing(
+  body: Body | undefined,
+  step: Step | undefined,
+  field: string,
+  seen: FollowedPlaces | undefined,
+): Drawing | null {
   const { repair, numbers } = useRepairContext();
   const { put } = useChangeRepair(repair);
   return useMemo(() => {
-    const found = step && (dataAt(step, field) as DrawnOutline | undefined);
-    if (!body || !step || found?.shape !== 'drawn') return null;
+    const stored = step && (dataAt(step, field) as DrawnOutline | undefined);
+    if (!body || !step || stored?.shape !== 'drawn') return null;
+    const found = seen ? withSeenPlaces(stored, seen) : stored;
     const inputOf = (outline: DrawnOutline): DrawnInput => {
       const [withIt] = withPatch([step], step.id, { [field]: outline });
       const settled = settledStep(withIt!, numbers);
@@ -73,7 +79,7 @@ export function useDrawing(body: Body | undefined, step: Step | undefined, field
       },
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- `put` is made anew at each drawing and does the same
-  }, [body, step, field, numbers]);
+  }, [body, step, field, numbers, seen]);
 }
 
 /** Taken angles only report. They keep their places in the list, by which lengths are found. */

@@ -23,6 +23,11 @@ export const OUTLINE: Sentences<OutlineFault> = {
   'outline.crosses': () => 'This outline crosses itself. Put its points in order, going round it once.',
   'outline.open': ({ x, y }) =>
     `This outline is open at ${showNumber(x)}, ${showNumber(y)}. Start the next curve there.`,
+  'path.inPieces': () =>
+    'This path is in pieces. Let its curves meet end to end, or make the others construction lines.',
+  'path.forks': ({ x, y }) =>
+    `More than two curves of this path meet at ${showNumber(x)}, ${showNumber(y)}. Leave one of them out.`,
+  'path.ellipse': () => 'A path can’t go along an ellipse. Draw it by arcs or as a smooth curve.',
   'outline.loopsAside': () =>
     'One loop of this outline must enclose all the others, and those must be apart. Move them, or make a step of each.',
   'outline.noPoint': ({ place, point }) =>
@@ -47,6 +52,14 @@ export const OUTLINE: Sentences<OutlineFault> = {
     'This outline has construction lines alone. Draw what goes round it, or make one of them part of it.',
   'outline.bandHasHoles': () =>
     'A band is drawn by one loop: there are holes in this outline. Take them away, or cut them in a step of their own.',
+  'outline.followsNowhere': () =>
+    'The drawing of this step follows the part, which only a raised or a turned outline can. Let go what it follows.',
+  'outline.followsFlush': () =>
+    'The drawing follows the part, so it can’t be placed by its own edge. Measure its place from the middle or the axle line.',
+  'outline.followsOther': ({ place }) =>
+    place === null
+      ? 'What a point of the drawing follows is no longer seen from its end. Let it go, or follow something else.'
+      : `What curve ${place} of the drawing follows has another form now. Let it go, or follow something else.`,
   'outline.nothingDrawn': () => 'Nothing is drawn yet. Open the drawing and draw the outline.',
   'outline.contradicts': ({ tags }) =>
     tags.length === 0

@@ -1,11 +1,12 @@
 import { z } from 'zod';
 
-import { OutlineShape, place, Effect, step, Value } from '@core/foundations/fields';
+import { DrawnPath, OutlineShape, place, Effect, step, Value } from '@core/foundations/fields';
 
 import type { StepFacts } from '../facts';
 
 /**
- * An outline run along a path of points (right, back and up from its place): straight with rounded bends, or smooth.
+ * An outline run along a path of points (right, back and up from its place): straight with rounded bends, or smooth. Or along one that is drawn: `bend`,
+ * `along` and `closed` are those of points alone.
  * `ending` is what its section has become at the end of an open path.
  */
 export const schema = z.strictObject({
@@ -15,10 +16,13 @@ export const schema = z.strictObject({
   effect: Effect,
   outline: OutlineShape,
   ending: OutlineShape.optional(),
-  path: z
-    .array(z.strictObject({ x: Value, y: Value, up: Value }))
-    .min(2)
-    .max(60),
+  path: z.union([
+    z
+      .array(z.strictObject({ x: Value, y: Value, up: Value }))
+      .min(2)
+      .max(60),
+    DrawnPath,
+  ]),
   bend: Value,
   along: z.enum(['straight', 'smooth']),
   closed: z.boolean(),
