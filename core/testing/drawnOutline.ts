@@ -16,7 +16,7 @@ const lengthsOf = (outline: DrawnOutline) => {
   look(outline, '');
   return found;
 };
-const inputOf = (outline: DrawnOutline) => {
+export const inputOf = (outline: DrawnOutline) => {
   const lengths = lengthsOf(outline);
   return drawnInput(outline as DrawnData, (path) => new Map(Object.entries(lengths)).get(path));
 };

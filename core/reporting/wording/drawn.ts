@@ -1,5 +1,5 @@
 import type { OutlineConstraint, OutlineDimension } from '@core/foundations/fields';
-import type { Freedom, StudiedDrawing } from '@core/shaping/drawn';
+import type { Freedom, Reach, StudiedDrawing } from '@core/shaping/drawn';
 
 import type { AreasFault, CutFault, DrawnProblem } from '@core/shaping/drawnEdits';
 
@@ -70,6 +70,24 @@ export function freedomSentence({ waysLeft, asWhole }: Pick<Freedom, 'waysLeft' 
     return 'Its form is settled. It can still move as a whole: fix a point, and make a line level.';
   const form = `Its form can still change in ${ways(formWays)}.`;
   return asWhole === 0 ? form : `${form} It can move as a whole, too.`;
+}
+
+/** How far a point with one way left goes along it and back. @param way of length 1. */
+export function reachSentence(
+  way: readonly [number, number],
+  [along, back]: readonly [Reach, Reach],
+): string {
+  if (along.kind === 'round') return 'It can move all the way round.';
+  const [x, y] = way;
+  const words =
+    Math.abs(x) >= Math.abs(y) ? (['to the right', 'to the left'] as const) : (['up', 'down'] as const);
+  const isForward = Math.abs(x) >= Math.abs(y) ? x > 0 : y > 0;
+  const [first, second] = isForward ? [along, back] : [back, along];
+  const far = ({ kind }: Reach) => kind === 'far';
+  if (far(first) && far(second)) return `It can move ${words.join(' and ')} as far as you like.`;
+  const part = (reach: Reach, word: string) =>
+    reach.kind === 'stops' ? `${mm(reach.mm)} ${word}` : `${word} as far as you like`;
+  return `It can move ${part(first, words[0])} and ${part(second, words[1])}.`;
 }
 
 /** Of a relation or a size that lets the drawing move as much as before, and so says nothing new. */

@@ -72,5 +72,6 @@ export {
   drawnProblemSentence,
   freedomSentence,
   oneTooManySentence,
+  reachSentence,
   RELATION_WORDS,
 } from './drawn';

@@ -23,3 +23,4 @@ export {
 } from './solveDrawn';
 export { namesIn, systemOf, type Misused, type System } from './system';
 export { Drag } from './drag';
+export { reachOf, type Reach } from './reach';

@@ -7,6 +7,7 @@ import {
   curveName,
   Drag,
   isMet,
+  reachOf,
   settle,
   systemOf,
   type SolvedDrawing,
@@ -27,6 +28,7 @@ import {
   drawingFaults,
   freedomSentence,
   oneTooManySentence,
+  reachSentence,
   RELATION_WORDS,
   sentenceOf,
 } from '@core/reporting/wording';
@@ -94,6 +96,8 @@ export function OutlineEditor({
   const problemIs = useMemo(() => problemIn(studied, as), [studied, as]);
   // Nothing is wrong with what is not done yet, nor while something is pulled.
   const problemHere = lines.tool || pulled || faults.length > 0 ? null : problemIs;
+  const only = picked.points.size === 1 && picked.curves.size === 0 ? [...picked.points][0]! : null;
+  const reach = useMemo(() => (only === null ? null : reachIn(drawing, only)), [drawing, only]);
   const isPicking = picked.points.size + picked.curves.size > 0;
   const clear = () => {
     setPicked(NOTHING);
@@ -210,7 +214,7 @@ export function OutlineEditor({
               ? lines.hint
               : outline.curves.length === 0
                 ? 'Choose what to draw with. Roughly is enough: relations and sizes make it exact.'
-                : freedomSentence(studied.freedom)}
+                : (reach ?? freedomSentence(studied.freedom))}
           </Text>
         </View>
         {problem ? (
@@ -350,6 +354,13 @@ export function OutlineEditor({
 
 /** Points that a hand has to do with. */
 const pickable = (outline: DrawnOutline, studied: StudiedDrawing) => new Map(drawnPoints(outline, studied));
+
+/** How far a point with one way left can go, in words; null for any other. */
+function reachIn({ input, studied }: Drawing, point: string): string | null {
+  const way = studied.freedom.points.get(point);
+  if (!way || way === 'anyWay' || !isMet(studied)) return null;
+  return reachSentence(way, reachOf(systemOf(input), point, way));
+}
 
 /** Curves and points that follow the part, by their own names. */
 const followingIn = (outline: DrawnOutline): PickedThings => ({
