@@ -4,7 +4,7 @@ import { withCurve, withDimension, withPoint } from '@core/shaping/drawnEdits';
 import { drawnRegion, regionArea } from '@core/shaping/outline';
 
 /** Every number of these outlines is typed. */
-const lengthsOf = (outline: DrawnOutline) => {
+export const lengthsOf = (outline: DrawnOutline) => {
   const found: Record<string, { what: 'measure'; tag: null; mm: number }> = {};
   const look = (data: object, path: string): void => {
     for (const [key, inside] of Object.entries(data) as [string, unknown][]) {

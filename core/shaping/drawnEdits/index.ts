@@ -1,3 +1,4 @@
+export { goesOnFrom, withArcAbout, withTangentArc } from './arcs';
 export { areaAt, areasOf, type Area, type DrawnAreas } from './areas/areas';
 export { faultOfAreas, withAreas, type AreasFault } from './areas/withAreas';
 export { cornerCutBy, linesAtCorner, withEasedCorner, withRoundedCorner, withSharpCorner } from './corner';
@@ -15,6 +16,7 @@ export {
   type NewDimension,
   type NewRelation,
 } from './names';
+export { drawnFromHull } from './fromHull';
 export { drawnFromPoints } from './fromPoints';
 export {
   followingOf,

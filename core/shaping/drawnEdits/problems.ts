@@ -1,5 +1,6 @@
 import { isNothing, isSameLength } from '@core/foundations/tolerance';
 import type { Place, SolvedCurve, SolvedDrawing } from '@core/shaping/drawn';
+import { plainCurve, polygonOf } from '@core/shaping/outline';
 
 import { spanOf } from './copies';
 import {
@@ -42,7 +43,7 @@ export function problemIn(
   const first = withoutLength(drawn) ?? doubled(drawn);
   if (first) return first;
   const ends = atEnds(drawn, points);
-  if (as === 'outline') return ends ?? crossing(drawn.filter(isPlain));
+  if (as === 'outline') return ends ?? crossing(drawn.filter(isPlain)) ?? bentCrossing(drawn);
   // A path has two ends; more of them are pieces that do not hang together.
   return ends?.kind === 'open' && ends.count <= 2 ? null : ends;
 }
@@ -138,6 +139,63 @@ function crossing(drawn: readonly PlainCurve[]): DrawnProblem | null {
       if (at && !isTouching(curve, other, at)) return { kind: 'crossing', at };
     }
   return null;
+}
+
+/** Pieces that a curve is looked at as, where it is neither straight nor round. */
+const PIECES = 48;
+
+/** Where a smooth curve or an ellipse crosses another, or itself, as short lines: where two of them do, off the ends of the curves. */
+function bentCrossing(drawn: readonly SolvedCurve[]): DrawnProblem | null {
+  const runs = drawn.map((curve) => shortLines(curve));
+  for (const [index, curve] of drawn.entries())
+    for (const [place, other] of drawn.slice(0, index + 1).entries()) {
+      if ((isPlain(curve) && isPlain(other)) || (curve === other && curve.kind !== 'spline')) continue;
+      const ends = [...endsOf(curve), ...endsOf(other)];
+      const at = crossingOfRuns(runs[index]!, runs[place]!, curve === other, (found) =>
+        ends.every((end) => apart(end, found) > END_SHARE * lengthOf(runs[index]!)),
+      );
+      if (at) return { kind: 'crossing', at };
+    }
+  return null;
+}
+
+/** Short lines are off a curve by less than this share of its length; so near to an end they say nothing. */
+const END_SHARE = 0.01;
+const lengthOf = (run: readonly Place[]): number =>
+  run.slice(1).reduce((sum, at, index) => sum + apart(at, run[index]!), 0);
+
+function shortLines(curve: SolvedCurve): Place[] {
+  const corners = polygonOf([plainCurve(curve)], PIECES);
+  const isRound =
+    curve.kind === 'circle' || curve.kind === 'ellipse' || (curve.kind === 'spline' && curve.closed);
+  const end = isRound ? corners[0] : endsOf(curve).at(-1);
+  return end ? [...corners, end] : corners;
+}
+
+/** The first place where two runs of short lines cross; of one with itself, where two do that are no neighbours. */
+function crossingOfRuns(
+  one: readonly Place[],
+  other: readonly Place[],
+  isSame: boolean,
+  counts: (at: Place) => boolean,
+): Place | null {
+  for (let i = 1; i < one.length; i += 1)
+    for (let j = 1; j < (isSame ? i - 1 : other.length); j += 1) {
+      const at = segmentsCross(one[i - 1]!, one[i]!, other[j - 1]!, other[j]!);
+      const isSeam = isSame && i === one.length - 1 && j === 1 && apart(one[0]!, one.at(-1)!) < MEET_MM;
+      if (at && !isSeam && counts(at)) return at;
+    }
+  return null;
+}
+
+/** Where two segments cross within both; null where they do not, or run alongside. */
+function segmentsCross(a: Place, b: Place, c: Place, d: Place): Place | null {
+  const [ux, uy, vx, vy] = [b[0] - a[0], b[1] - a[1], d[0] - c[0], d[1] - c[1]];
+  const cross = ux * vy - uy * vx;
+  if (Math.abs(cross) <= SAME_WAY * Math.hypot(ux, uy) * Math.hypot(vx, vy)) return null;
+  const [wx, wy] = [c[0] - a[0], c[1] - a[1]];
+  const [s, t] = [(wx * vy - wy * vx) / cross, (wx * uy - wy * ux) / cross];
+  return s > 0 && s < 1 && t > 0 && t < 1 ? [a[0] + s * ux, a[1] + s * uy] : null;
 }
 
 /** Ways that are nearer than this are one, as the sine of the angle between them: a touching pair is solved to far less. */

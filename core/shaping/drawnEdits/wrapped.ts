@@ -9,12 +9,14 @@ import { withCurve, withNames, withPoint, withRelation } from './names';
  * A band stretched round circles and arcs: tangent lines from one to the next, with arcs that keep to them. What it is stretched round becomes a
  * construction line.
  *
+ * @param faces what its faces are called: by its curves, or as those of an outline that is a band (hullLoop).
  * @returns null for fewer than two that it touches.
  */
 export function withWrapped(
   outline: DrawnOutline,
   { curves }: Pick<SolvedDrawing, 'curves'>,
   ids: ReadonlySet<string>,
+  faces: 'own' | 'ofBand' = 'own',
 ): DrawnOutline | null {
   const rounds = curves.filter(
     (curve) => ids.has(curve.id) && (curve.kind === 'circle' || curve.kind === 'arc'),
@@ -36,10 +38,11 @@ export function withWrapped(
   const band = loop.value.map((curve) => {
     if (curve.kind !== 'line' && curve.kind !== 'arc') return never();
     const [from, to] = [pointAt(curve.from), pointAt(curve.to)];
+    const named = faces === 'own' ? {} : { face: curve.role };
     const via = curve.kind === 'arc' ? withPoint(next, curve.via) : null;
     const [added, id] = via
-      ? withCurve(via[0], { kind: 'arc', from, via: via[1], to })
-      : withCurve(next, { kind: 'line', from, to });
+      ? withCurve(via[0], { kind: 'arc', from, via: via[1], to, ...named })
+      : withCurve(next, { kind: 'line', from, to, ...named });
     next = added;
     if (curve.kind === 'arc') {
       const round = rounds[Number(curve.role.slice('round'.length))]!.id;

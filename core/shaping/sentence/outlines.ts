@@ -8,7 +8,7 @@ import {
   type PlainNumber,
 } from '@core/record/model';
 import { ownValue } from '@core/foundations/own';
-import { drawnFromPoints } from '@core/shaping/drawnEdits';
+import { drawnFromHull, drawnFromPoints } from '@core/shaping/drawnEdits';
 
 import {
   added,
@@ -119,6 +119,7 @@ export function outlineAs(shape: PlainShape, now: OutlineShape): OutlineShape {
       };
     }
     case 'drawn':
+      if (now.shape === 'hull') return drawnFromHull(now);
       return now.shape === 'points' ? drawnFromPoints(now) : emptyDrawing();
     case 'gear':
       return { shape, teeth: 20, shift: 0, side: 'outside', ...teeth };

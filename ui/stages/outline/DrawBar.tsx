@@ -11,7 +11,7 @@ import { Button } from '../../shared/Button';
 import { CountSteps } from '../../shared/CountSteps';
 import { Field } from '../../shared/Field';
 import { Chip } from './Chip';
-import { CUT_TOOLS, DRAW_TOOLS, FOLLOW_TOOL, isDrawTool, type Tool } from './tools';
+import { CUT_TOOLS, DRAW_TOOLS, FOLLOW_TOOL, isDrawTool, isRunTool, type Tool } from './tools';
 import type { Lines } from './useLines';
 
 /** What to draw with; while something is drawn, what it looks like, and where to by numbers. */
@@ -145,8 +145,7 @@ function toolsFor(
     ...(maySee ? [FOLLOW_TOOL] : []),
   ];
   if (inHand === null) return all;
-  const isRun = inHand === 'line' || inHand === 'arc';
-  return all.filter(({ tool }) => tool === inHand || (isRun && (tool === 'line' || tool === 'arc')));
+  return all.filter(({ tool }) => tool === inHand || (isRunTool(inHand) && isRunTool(tool)));
 }
 
 /** A place by its numbers, mm: a length at an angle in degrees, or so far to the right and up. */

@@ -1,5 +1,15 @@
 /** What a drawing is drawn with. */
-export type DrawTool = 'line' | 'arc' | 'smooth' | 'circle' | 'ellipse' | 'slot' | 'rectangle' | 'polygon';
+export type DrawTool =
+  | 'line'
+  | 'arc'
+  | 'tangentArc'
+  | 'arcAbout'
+  | 'smooth'
+  | 'circle'
+  | 'ellipse'
+  | 'slot'
+  | 'rectangle'
+  | 'polygon';
 /** What changes a curve that is there. */
 export type CutTool = 'trim' | 'extend' | 'split';
 /** `area`: takes areas that curves enclose as the outline. `follow`: lets the drawing follow edges of the part. */
@@ -8,6 +18,8 @@ export type Tool = DrawTool | CutTool | 'area' | 'follow';
 export const DRAW_TOOLS: readonly { tool: DrawTool; word: string }[] = [
   { tool: 'line', word: 'Lines' },
   { tool: 'arc', word: 'Arcs' },
+  { tool: 'tangentArc', word: 'Tangent arcs' },
+  { tool: 'arcAbout', word: 'Arc about a point' },
   { tool: 'smooth', word: 'Smooth curve' },
   { tool: 'circle', word: 'Circle' },
   { tool: 'rectangle', word: 'Rectangle' },
@@ -28,6 +40,10 @@ export const FOLLOW_TOOL: { tool: Tool; word: string } = { tool: 'follow', word:
 export const isCutTool = (tool: Tool): tool is CutTool =>
   tool === 'trim' || tool === 'extend' || tool === 'split';
 
+/** Tools that go on from each other: the run is not begun anew. */
+export const isRunTool = (tool: Tool | null): boolean =>
+  tool === 'line' || tool === 'arc' || tool === 'tangentArc';
+
 /** Whether a tool draws curves, and does not change or take those that are there. */
 export const isDrawTool = (tool: Tool): tool is DrawTool =>
   !isCutTool(tool) && tool !== 'area' && tool !== 'follow';
@@ -36,6 +52,8 @@ export const isDrawTool = (tool: Tool): tool is DrawTool =>
 export const HINTS: Record<Tool, readonly string[]> = {
   line: ['Tap where the line begins.', 'Tap where it ends.'],
   arc: ['Tap where the arc begins.', 'Tap a place it goes through.', 'Tap where it ends.'],
+  tangentArc: ['Tap the end of a line or an arc.', 'Tap where the arc ends.'],
+  arcAbout: ['Tap its middle.', 'Tap where it begins.', 'Tap towards where it ends.'],
   smooth: [
     'Tap where the curve begins.',
     'Tap the next place it goes through.',

@@ -9,7 +9,9 @@ import {
   areaAt,
   areasOf,
   faultOfAreas,
+  goesOnFrom,
   looksOf,
+  withArcAbout,
   withAreas,
   withCurve,
   withExtended,
@@ -19,13 +21,14 @@ import {
   withRelation,
   withSlot,
   withSplit,
+  withTangentArc,
   withTrimmed,
   type Area,
   type NewRelation,
 } from '@core/shaping/drawnEdits';
 
 import { curveNear, type Hit } from './boardView';
-import { HINTS, isCutTool, isDrawTool, type CutTool, type Tool } from './tools';
+import { HINTS, isCutTool, isDrawTool, isRunTool, type CutTool, type Tool } from './tools';
 import type { Drawing } from './useDrawing';
 
 type Place = readonly [x: number, y: number];
@@ -101,8 +104,7 @@ export function useLines(drawing: Drawing | null, follow: (at: Place, reachMm: n
     setLooks([]);
     setCaught('');
     // From line to arc and back the run goes on.
-    const runsOn = (next === 'line' || next === 'arc') && (tool === 'line' || tool === 'arc');
-    if (!runsOn) setThrough([]);
+    if (!(isRunTool(next) && isRunTool(tool))) setThrough([]);
   };
   const endSmooth = (points: readonly string[], closed: boolean) => {
     setThrough([]);
@@ -175,11 +177,7 @@ export function useLines(drawing: Drawing | null, follow: (at: Place, reachMm: n
         }
         if (onPoint === from) return;
         const [ended, to] = pointAt(outline, hit, at);
-        const isClosed = outline.curves.some(
-          (curve) =>
-            (curve.kind === 'line' || curve.kind === 'arc') && (curve.from === to || curve.to === to),
-        );
-        const last = isClosed ? null : to;
+        const last = isEndOfRun(outline, to) ? null : to;
         if (tool === 'line') {
           const [next, curve] = withCurve(ended, { kind: 'line', from, to, ...helper });
           done(next, last, curve, 'Line drawn.');
@@ -188,6 +186,25 @@ export function useLines(drawing: Drawing | null, follow: (at: Place, reachMm: n
           const [next, curve] = withCurve(added, { kind: 'arc', from, via: middle, to, ...helper });
           done(next, last, curve, 'Arc drawn.');
         }
+        return;
+      }
+      case 'tangentArc': {
+        if (onPoint === from) return;
+        const [ended, to] = pointAt(outline, hit, at);
+        const arc = withTangentArc(ended, drawing.studied, from, { id: to, at }, helper);
+        if (arc) done(arc[0], isEndOfRun(outline, to) ? null : to, null, 'Arc drawn.');
+        else
+          setCaught(goesOnFrom(outline, drawing.studied, from) ? 'Straight ahead it is no arc.' : NO_TANGENT);
+        return;
+      }
+      case 'arcAbout': {
+        if (through.length === 1) {
+          if (reach > 0 && onPoint !== from) goOn(...pointAt(outline, hit, at));
+          return;
+        }
+        const arc = withArcAbout(outline, [through[0]!, from], [places[0]!, fromAt, at], helper);
+        if (arc) done(arc[0], null, null, 'Arc drawn.');
+        else setCaught('Tap less or more than half round.');
         return;
       }
       case 'circle':
@@ -313,6 +330,15 @@ const CUTS = {
   extend: { cut: withExtended, done: 'Extended.' },
   split: { cut: withSplit, done: 'Split.' },
 } as const;
+
+const NO_TANGENT = 'There no single line or arc ends. Begin at the end of one.';
+
+/** Whether a line or an arc ends at a point already: a run that comes there is closed. */
+const isEndOfRun = ({ curves }: DrawnOutline, point: string): boolean =>
+  curves.some(
+    (curve) =>
+      (curve.kind === 'line' || curve.kind === 'arc') && (curve.from === point || curve.to === point),
+  );
 
 /** How far a place is from the line through two others, mm. */
 const offLine = ([x, y]: Place, [ax, ay]: Place, [bx, by]: Place) =>
