@@ -11,7 +11,16 @@ import { Button } from '../../shared/Button';
 import { CountSteps } from '../../shared/CountSteps';
 import { Field } from '../../shared/Field';
 import { Chip } from './Chip';
-import { CUT_TOOLS, DRAW_TOOLS, FOLLOW_TOOL, isDrawTool, isRunTool, type Tool } from './tools';
+import { ToolTile } from './ToolTile';
+import {
+  CUT_TOOLS,
+  DRAW_TOOLS,
+  FOLLOW_TOOL,
+  isDrawTool,
+  isRunTool,
+  type Tool,
+  type ToolChoice,
+} from './tools';
 import type { Lines } from './useLines';
 
 /** What to draw with; while something is drawn, what it looks like, and where to by numbers. */
@@ -53,13 +62,14 @@ export function DrawBar({
   return (
     <View className="gap-2 px-3 pb-2">
       <View className="flex-row flex-wrap gap-1">
-        {toolsFor(lines.tool, { mayCut, mayEnclose, maySee: seen.isAny }).map(({ tool, word }) => (
-          <Button
+        {toolsFor(lines.tool, { mayCut, mayEnclose, maySee: seen.isAny }).map(({ tool, word, short }) => (
+          <ToolTile
             key={tool}
+            tool={tool}
+            word={short ?? word}
             label={word}
-            tone={lines.tool === tool ? 'primary' : 'plain'}
+            isInHand={lines.tool === tool}
             onPress={() => lines.take(lines.tool === tool ? null : tool)}
-            className="px-2.5"
           />
         ))}
         {lines.tool ? <Button label="Stop" onPress={() => lines.take(null)} /> : null}
@@ -138,7 +148,7 @@ export function DrawBar({
 function toolsFor(
   inHand: Tool | null,
   { mayCut, mayEnclose, maySee }: Record<'mayCut' | 'mayEnclose' | 'maySee', boolean>,
-): readonly { tool: Tool; word: string }[] {
+): readonly ToolChoice[] {
   const all = [
     ...DRAW_TOOLS,
     ...(mayCut ? CUT_TOOLS.filter(({ tool }) => mayEnclose || tool !== 'area') : []),

@@ -15,12 +15,19 @@ export type CutTool = 'trim' | 'extend' | 'split';
 /** `area`: takes areas that curves enclose as the outline. `follow`: lets the drawing follow edges of the part. */
 export type Tool = DrawTool | CutTool | 'area' | 'follow';
 
-export const DRAW_TOOLS: readonly { tool: DrawTool; word: string }[] = [
+/** A tool to choose. `short`: its word where there is little room. */
+export interface ToolChoice {
+  tool: Tool;
+  word: string;
+  short?: string;
+}
+
+export const DRAW_TOOLS: readonly ToolChoice[] = [
   { tool: 'line', word: 'Lines' },
   { tool: 'arc', word: 'Arcs' },
-  { tool: 'tangentArc', word: 'Tangent arcs' },
-  { tool: 'arcAbout', word: 'Arc about a point' },
-  { tool: 'smooth', word: 'Smooth curve' },
+  { tool: 'tangentArc', word: 'Tangent arcs', short: 'Tangent' },
+  { tool: 'arcAbout', word: 'Arc about a point', short: 'About' },
+  { tool: 'smooth', word: 'Smooth curve', short: 'Smooth' },
   { tool: 'circle', word: 'Circle' },
   { tool: 'rectangle', word: 'Rectangle' },
   { tool: 'slot', word: 'Slot' },
@@ -28,14 +35,14 @@ export const DRAW_TOOLS: readonly { tool: DrawTool; word: string }[] = [
   { tool: 'ellipse', word: 'Ellipse' },
 ];
 
-export const CUT_TOOLS: readonly { tool: CutTool | 'area'; word: string }[] = [
+export const CUT_TOOLS: readonly ToolChoice[] = [
   { tool: 'trim', word: 'Trim' },
   { tool: 'extend', word: 'Extend' },
   { tool: 'split', word: 'Split' },
   { tool: 'area', word: 'Areas' },
 ];
 
-export const FOLLOW_TOOL: { tool: Tool; word: string } = { tool: 'follow', word: 'Follow an edge' };
+export const FOLLOW_TOOL: ToolChoice = { tool: 'follow', word: 'Follow an edge', short: 'Follow' };
 
 export const isCutTool = (tool: Tool): tool is CutTool =>
   tool === 'trim' || tool === 'extend' || tool === 'split';
