@@ -373,3 +373,37 @@ test('a rim follows the plate that it stands on, and a handle is run along a dra
   await partIsBuilt(page);
   await expect(page.getByRole('button', { name: 'drawing: 5 curves' })).toBeVisible();
 });
+
+test('a drawing that somebody sent is taken in from a DXF in inches, raised, and written again', async ({
+  page,
+  workshop,
+}) => {
+  const id = await workshop.open('locker-hinge-plate');
+  await openBoard(page, workshop.address, id);
+  // A washer of half an inch with a hole of a quarter, and a note.
+  const codes =
+    '0 SECTION 2 HEADER 9 $INSUNITS 70 1 0 ENDSEC 0 SECTION 2 ENTITIES 0 CIRCLE 8 rim 10 3 20 2 40 0.25 0 CIRCLE 8 hole 10 3 20 2 40 0.125 0 TEXT 8 notes 10 0 20 0 40 1 1 seal 0 ENDSEC 0 EOF';
+  const choose = async (name: string, text: string) =>
+    page
+      .getByLabel('A DXF or SVG file')
+      .setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(text) });
+  await choose('washer.dxf', 'no drawing');
+  await expect(page.getByRole('alert')).toContainText('This is no DXF file that can be read');
+  await choose('washer.dxf', `${codes.split(' ').join('\n')}\n`);
+  const sheet = page.getByRole('dialog');
+  await expect(sheet).toContainText('2 curves, 12.7 by 12.7 mm in all.');
+  await expect(sheet).toContainText('TEXT (1)');
+  await sheet.getByRole('button', { name: 'Draw it' }).click();
+  await expect(page.getByRole('img', { name: 'Outline of 2 curves' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save as a file' }).click();
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: /^DXF/ }).click(),
+  ]);
+  expect(saved.suggestedFilename()).toMatch(/step-5\.dxf$/);
+  await page.getByRole('button', { name: 'Done' }).click();
+  // The step cuts it right through: the middle of the washer is a piece of its own.
+  await expect(page.getByRole('group', { name: 'Findings' })).toContainText(/closed, 2 pieces/i, {
+    timeout: 60_000,
+  });
+});

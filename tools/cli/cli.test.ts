@@ -46,8 +46,14 @@ test('every drawn outline is solved: one line each, and an SVG at true size', ()
   const residuals = told.residuals as { id: string; takenMm: number; adjustedMm: number }[];
   const moved = residuals.reduce((sum, { takenMm, adjustedMm }) => sum + Math.abs(adjustedMm - takenMm), 0);
   expect(moved).toBeCloseTo(0.03, 3);
-  const [file] = readdirSync(folder);
-  expect(readFileSync(join(folder, file!), 'utf8')).toContain('<svg');
+  const [dxf, svg] = readdirSync(folder).sort();
+  expect(readFileSync(join(folder, svg!), 'utf8')).toContain('<svg');
+  // Both hold what was written, at true size.
+  for (const file of [dxf!, svg!]) {
+    const read = JSON.parse(cli('outline', join(folder, file)).stdout) as Record<string, number>;
+    expect([file, read.regions]).toEqual([file, 2]);
+    expect(read.areaMm2).toBeCloseTo(told.areaMm2 as number, 1);
+  }
   expect(cli('outline', 'demo/repairs/easel-foot.json', '--out', folder).stderr).toContain('No step');
 });
 

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { basename } from 'node:path';
 import { parseArgs } from 'node:util';
 import { isMainThread } from 'node:worker_threads';
 
@@ -15,6 +16,7 @@ import {
 } from '@core/record/workshop';
 
 import type { StepAt, Telling } from './build';
+import { drawingFileLine } from './drawingFile';
 import { learn, learnWorlds } from './learn';
 import { outlines } from './outline';
 import { sizes } from './sizes';
@@ -26,7 +28,8 @@ const USUAL_LIMIT_SECONDS = 120;
 const USAGE = `Even Spare on the command line
 
   build FILE.json --out DIR   build every body; write STL, 3MF and STEP of each spare; one JSON line per body
-  outline FILE.json --out DIR solve every drawn outline; write an SVG of each at true size; one JSON line per outline
+  outline FILE.json --out DIR solve every drawn outline; write each as SVG and DXF at true size; one JSON line per outline
+  outline FILE.dxf|FILE.svg   what the drawing holds: curves, layers, unit, area, and what is not taken; one JSON line
   sizes FILE.json             working sizes with their trails, as JSON
   slice FILE.json --out DIR   slice every spare as the repair holds it; write its G-code, or a ZIP of pictures for
                               resin; one JSON line per spare
@@ -160,6 +163,11 @@ async function main(): Promise<void> {
   if (command === 'sizes') {
     console.log(JSON.stringify(sizes(contentOf(path)), null, 2));
   } else if (command === 'outline') {
+    if (/\.(dxf|svg)$/i.test(path)) {
+      const { well, line } = drawingFileLine(basename(path), textOf(path));
+      console.log(line);
+      process.exit(well ? 0 : 1);
+    }
     if (!values.out) refuse(`Say where the files should go: outline ${path} --out DIR`);
     const tell = { print: console.log, tell: console.error };
     process.exit((await outlines(contentOf(path), values.out, tell)) ? 0 : 1);

@@ -6,6 +6,7 @@ import { fileStem, outlineSvg, runSvg } from '@core/making/formats';
 import type { RepairFileContent, SettledStep } from '@core/record/model';
 import { DIMENSION_WORDS, drawingSentence, RELATION_WORDS, sentenceOf } from '@core/reporting/wording';
 import { drawnInput, studyDrawn, type DrawnData } from '@core/shaping/drawn';
+import { writeDxf } from '@core/shaping/drawingFiles';
 import { startKernel } from '@core/shaping/kernel';
 import { drawnRegion, drawnRun, regionArea } from '@core/shaping/outline';
 import { outlineNumbers, type OutlineNumbers } from '@core/shaping/part';
@@ -25,15 +26,15 @@ function drawnIn(data: unknown, field = ''): { drawn: Drawn; field: string }[] {
   return Object.entries(data).flatMap(([key, inside]) => drawnIn(inside, field ? `${field}.${key}` : key));
 }
 
-/** What is told of an outline, and how its SVG is made if there is one. */
+/** What is told of an outline, and its files by their endings if there is one. */
 interface Told {
   well: boolean;
   line: object;
-  svg: ((title: string) => string) | null;
+  files: ((title: string) => [ending: 'svg' | 'dxf', text: string][]) | null;
 }
 
 /**
- * Solves every drawn outline of a repair, prints one JSON line for each and writes an SVG at true size.
+ * Solves every drawn outline of a repair, prints one JSON line for each and writes it as SVG and DXF at true size.
  * @returns false if one of them can't hold what it should, or is no region.
  */
 export async function outlines(
@@ -60,21 +61,24 @@ export async function outlines(
       for (const [which, { drawn, field }] of drawnIn(settled.value).entries()) {
         found += 1;
         const stem = `${fileStem(repair.head.name, body.name)}-step-${index + 1}`;
-        const name = `${stem}${which > 0 ? `-${which + 1}` : ''}.svg`;
+        const name = `${stem}${which > 0 ? `-${which + 1}` : ''}`;
         const known = followsPart(drawn)
           ? built!.lengthsOf(body.id, step.id)
           : outlineNumbers(drawn, numbers);
         const told = known.ok
           ? outlineLine(drawn, known.value, field.startsWith('path'))
-          : { well: false, line: { sentence: sentenceOf(known.fault) }, svg: null };
+          : { well: false, line: { sentence: sentenceOf(known.fault) }, files: null };
         allWell &&= told.well;
-        if (told.svg)
-          writeWhole(
-            join(outFolder, name),
-            new TextEncoder().encode(told.svg(`${body.name}, step ${index + 1}`)),
-          );
+        const files = told.files?.(`${body.name}, step ${index + 1}`) ?? [];
+        for (const [ending, text] of files)
+          writeWhole(join(outFolder, `${name}.${ending}`), new TextEncoder().encode(text));
         print(
-          JSON.stringify({ body: body.name, step: index + 1, ...told.line, files: told.svg ? [name] : [] }),
+          JSON.stringify({
+            body: body.name,
+            step: index + 1,
+            ...told.line,
+            files: files.map(([ending]) => `${name}.${ending}`),
+          }),
         );
       }
     }
@@ -116,10 +120,16 @@ function outlineLine(outline: Drawn, lengths: OutlineNumbers, isPath: boolean): 
   };
   return {
     well: made.ok && studied.conflict.length === 0,
-    svg: region?.ok
-      ? (title) => outlineSvg(region.value, title)
+    files: region?.ok
+      ? (title) => [
+          ['svg', outlineSvg(region.value, title)],
+          ['dxf', writeDxf([region.value.outer, ...region.value.holes].flat(), 'Outline')],
+        ]
       : run?.ok
-        ? (title) => runSvg(run.value, title)
+        ? (title) => [
+            ['svg', runSvg(run.value, title)],
+            ['dxf', writeDxf(run.value.curves, 'Path')],
+          ]
         : null,
     line: {
       points: Object.fromEntries(studied.points),

@@ -5,4 +5,4 @@ export { writeThreeMf, type NamedMesh, type Placing } from './threeMf';
 export { fileStem } from './fileName';
 export { SHEET_COLUMNS, sheetCsv, type SheetRow } from './sizeSheet';
 export { mimeOf, SPARE_FORMATS, type SpareFile, type SpareFormat } from './spareFormats';
-export { outlineSvg, runSvg } from './outlineSvg';
+export { curvesSvg, outlineSvg, runSvg } from './outlineSvg';

@@ -2,6 +2,7 @@ import { circleThrough } from '@core/foundations/vectors';
 import {
   alongSmooth,
   boxOfLoop,
+  loopsOfCurves,
   smoothLine,
   type Curve,
   type Loop,
@@ -21,6 +22,17 @@ export const outlineSvg = ({ outer, holes }: Region, title: string): string =>
 /** A drawn path as an SVG at true size, as outlineSvg. */
 export const runSvg = ({ curves, closed }: Run, title: string): string =>
   svgOf(curves, [closed ? loopPath(curves) : openPath(curves)], title);
+
+/** Curves as an SVG at true size, whether they close or not: loops as one path, all else curve by curve. */
+export function curvesSvg(curves: readonly Curve[], title: string): string {
+  const loops = loopsOfCurves(curves);
+  const isClosed = (curve: Curve) =>
+    curve.kind === 'circle' || curve.kind === 'ellipse' || (curve.kind === 'spline' && curve.closed === true);
+  const paths = loops.ok
+    ? loops.value.map(loopPath)
+    : curves.map((curve) => (isClosed(curve) ? loopPath([curve]) : openPath([curve])));
+  return svgOf(curves, paths, title);
+}
 
 /** @param round the curves that reach furthest. */
 function svgOf(round: Loop, paths: readonly string[], title: string): string {

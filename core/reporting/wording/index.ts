@@ -75,3 +75,4 @@ export {
   reachSentence,
   RELATION_WORDS,
 } from './drawn';
+export { drawingFileSentence, leftOutSentence } from './drawingFile';

@@ -50,6 +50,8 @@ import { PickedBar, type OwnSize, type PickedThings } from './PickedBar';
 import { ProblemBar } from './ProblemBar';
 import { PickByName } from './PickByName';
 import { isPathField, nameIn } from './naming';
+import { SaveDrawing } from './SaveDrawing';
+import { TakeInFile } from './TakeInFile';
 import { useFollowing } from './useFollowing';
 import { cutsIn, useShiftedBehind } from './useShiftedBehind';
 import type { Drawing } from './useDrawing';
@@ -269,6 +271,17 @@ export function OutlineEditor({
               others: repair.bodies.filter(({ id, removed }) => id !== body.id && !removed),
             }}
           />
+        )}
+        {taken || lines.tool !== null || isPicking ? null : (
+          <View className="flex-row flex-wrap gap-1.5 px-3 pb-1.5">
+            <TakeInFile drawing={drawing} />
+            {outline.curves.some(({ helper }) => !helper) ? (
+              <SaveDrawing
+                drawing={drawing}
+                title={`${repair.head.name} ${body.name} step ${body.steps.indexOf(step) + 1}`}
+              />
+            ) : null}
+          </View>
         )}
         {taken || lines.tool !== null || outline.curves.length === 0 ? null : (
           <PickByName

@@ -1,0 +1,41 @@
+import type { Curve } from '@core/shaping/outline';
+
+/** What a drawing file holds that an outline can be made of, in the file's own units, y upward. */
+export interface DrawingFile {
+  curves: readonly LayeredCurve[];
+  /** Millimetres to a unit; null where the file does not say. */
+  unitMm: number | null;
+  /** What is in it and was not taken, by kind. */
+  leftOut: ReadonlyMap<string, number>;
+}
+
+export interface LayeredCurve {
+  curve: Curve;
+  /** The layer that it is on; of a file without layers, empty. */
+  layer: string;
+}
+
+export type DrawingFileFault =
+  | { code: 'tooLarge'; mb: number; mostMb: number }
+  /** It is not of the form that its name says, or ends in the middle. */
+  | { code: 'unreadable'; form: 'DXF' | 'SVG' }
+  /** A binary DXF. */
+  | { code: 'binary' }
+  /** It has entities of its own, which may unfold without end. */
+  | { code: 'entities' }
+  | { code: 'nothingToTake' }
+  /** More curves or points than a drawing holds. */
+  | { code: 'tooMany'; curves: number; most: number }
+  /** Entities whose plane looks the other way: they would lie mirrored. */
+  | { code: 'fromBelow'; count: number };
+
+/** Largest drawing that is read, bytes. */
+export const MOST_BYTES = 8 * 1024 * 1024;
+
+/** Counts what was not taken. */
+export class LeftOut {
+  readonly kinds = new Map<string, number>();
+  add(kind: string, count = 1): void {
+    this.kinds.set(kind, (this.kinds.get(kind) ?? 0) + count);
+  }
+}

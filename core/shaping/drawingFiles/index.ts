@@ -1,0 +1,5 @@
+export type { DrawingFile, DrawingFileFault, LayeredCurve } from './drawingFile';
+export { readDxf } from './readDxf';
+export { PIXEL_MM, readSvg } from './readSvg';
+export { drawnFromFile, sizeOfCurves } from './takenIn';
+export { writeDxf } from './writeDxf';

@@ -1,0 +1,51 @@
+import type { DrawnOutline } from '@core/foundations/fields';
+import { boxOfLoop, type Curve } from '@core/shaping/outline';
+import { drawnFromCurves } from '@core/shaping/drawnEdits';
+
+import type { DrawingFileFault, LayeredCurve } from './drawingFile';
+import { followedCurve, mappedCurve, type Affine } from './plane';
+
+/** Curves and points that a drawing has room for. */
+const MOST = 400;
+
+/** How large curves are, in units of their file. */
+export function sizeOfCurves(curves: readonly LayeredCurve[]): readonly [width: number, height: number] {
+  const [x0, y0, x1, y1] = boxOfLoop(curves.map(({ curve }) => curve));
+  return [x1 - x0, y1 - y0];
+}
+
+/**
+ * Curves of a file as a drawn outline, at true size, its middle where the outline begins. Ends that meet are one point.
+ *
+ * @param unitMm millimetres to a unit of the file.
+ */
+export function drawnFromFile(
+  curves: readonly LayeredCurve[],
+  unitMm: number,
+): { ok: true; value: DrawnOutline } | { ok: false; fault: DrawingFileFault } {
+  if (curves.length === 0) return { ok: false, fault: { code: 'nothingToTake' } };
+  const [x0, y0, x1, y1] = boxOfLoop(curves.map(({ curve }) => curve));
+  const map: Affine = [unitMm, 0, 0, unitMm, (-unitMm * (x0 + x1)) / 2, (-unitMm * (y0 + y1)) / 2];
+  const placed = curves.map(({ curve }) => untilted(mappedCurve(curve, map)));
+  if (placed.length > MOST)
+    return { ok: false, fault: { code: 'tooMany', curves: placed.length, most: MOST } };
+  const outline = drawnFromCurves(placed);
+  return outline.points.length > MOST
+    ? { ok: false, fault: { code: 'tooMany', curves: placed.length, most: MOST } }
+    : { ok: true, value: outline };
+}
+
+type Plain = Parameters<typeof drawnFromCurves>[0][number];
+
+/** A drawing's ellipses lie along its ways: one that is turned by a quarter has its axes changed, any other is smooth through points of it. */
+function untilted(curve: Curve): Plain {
+  if (curve.kind !== 'ellipse') return curve;
+  const { middle, alongX, alongY, turn = 0 } = curve;
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  if (Math.abs(sin) < 1e-9) return curve;
+  if (Math.abs(cos) < 1e-9) return { kind: 'ellipse', middle, alongX: alongY, alongY: alongX };
+  return followedCurve((t) => {
+    const [x, y] = [alongX * Math.cos(2 * Math.PI * t), alongY * Math.sin(2 * Math.PI * t)];
+    return [middle[0] + cos * x - sin * y, middle[1] + sin * x + cos * y];
+  }, true) as Plain;
+}
