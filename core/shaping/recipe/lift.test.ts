@@ -148,4 +148,25 @@ describe('lifting from another repair', () => {
     const { repair } = new RepairDraft('Other').body('b', 'B', [lifted!]);
     expect(volumeOf(repair, 'b')).toBeCloseTo((12 * 8 + Math.PI * 16) * 10, 4);
   });
+
+  test('a drawing lets go of another body that it followed, and says so; an edge of its own part it keeps', () => {
+    const point = (id: string, x: number, y: number) => ({ id, x: numberValue(x), y: numberValue(y) });
+    const cut = { tag: 'block:wall', near: [0, 0, 0] as [number, number, number] };
+    const outline = {
+      shape: 'drawn',
+      points: [point('a', 0, 0), point('b', 9, 0), point('c', 0, 6)],
+      curves: [
+        { kind: 'line', from: 'a', to: 'b', id: 'c1', follows: { cut, body: 'pin' } },
+        { kind: 'line', from: 'b', to: 'c', id: 'c2', follows: { cut } },
+        { kind: 'line', from: 'c', to: 'a', id: 'c3' },
+      ],
+      relations: [],
+    } as const;
+    const step = raised(outline as never, 5);
+    const [lifted] = liftedSteps([step], evaluateRepair(new RepairDraft('Wedge').repair), newId);
+    const { curves } = (lifted as unknown as { outline: { curves: { follows?: object }[] } }).outline;
+    expect(curves[0]).not.toHaveProperty('follows');
+    expect(curves[1]).toHaveProperty('follows');
+    expect(lifted!.note).toContain('another body');
+  });
 });

@@ -17,7 +17,7 @@ import { withPatch } from './editSteps';
 
 /**
  * Steps of one repair for use in another: under new ids, with plain numbers in place of sizes, fits, formulas and
- * layouts, which stay behind. What has no number there yet gets `MISSING_MM`, and its step a note that says so.
+ * layouts, which stay behind. What follows another body is let go where it is seen. What has no number there yet gets `MISSING_MM`, and its step a note that says so.
  *
  * @param numbers those of the repair they come from.
  */
@@ -30,7 +30,9 @@ export function liftedSteps(steps: readonly Step[], numbers: EvaluatedRepair, ne
       if (!found.ok) isMissing = true;
       return numberValue(found.ok ? found.value.mm : MISSING_MM);
     });
-    return isMissing ? { ...known, note: MISSING_NOTE } : known;
+    const free = withoutOtherBodies(known) as Step;
+    if (isMissing) return { ...free, note: MISSING_NOTE };
+    return JSON.stringify(free) === JSON.stringify(known) ? free : { ...free, note: LET_GO_NOTE };
   });
   return withFreshIds(plain, newId);
 }
@@ -45,6 +47,7 @@ export const liftedBody = (body: Body, numbers: EvaluatedRepair, newId: () => st
 
 /** Stands for a number that was not known where the step came from. */
 export const MISSING_MM = 10;
+const LET_GO_NOTE = 'Its drawing followed another body, which stayed behind. It is as it was drawn.';
 const MISSING_NOTE = 'This number was not known in the repair it comes from. Type it.';
 
 /** With its angles, counts and factors as numbers; one that is not known becomes the least that may stand there. */
@@ -78,6 +81,19 @@ function withoutBands(data: unknown, numbers: EvaluatedRepair): unknown {
     return { shape: 'hull', circles: points.map((point) => ({ ...point, diameter })) } satisfies OutlineShape;
   }
   return Object.fromEntries(Object.entries(data).map(([key, one]) => [key, withoutBands(one, numbers)]));
+}
+
+/** Drawings that follow another body let go of it, wherever they stand in a step. */
+function withoutOtherBodies(data: unknown): unknown {
+  if (typeof data !== 'object' || data === null) return data;
+  if (Array.isArray(data)) return data.map(withoutOtherBodies);
+  return Object.fromEntries(
+    Object.entries(data).flatMap(([key, one]: [string, unknown]) =>
+      key === 'follows' && (one as { body?: string }).body !== undefined
+        ? []
+        : [[key, withoutOtherBodies(one)]],
+    ),
+  );
 }
 
 function placesOf(layout: string, numbers: EvaluatedRepair): { x: Value; y: Value }[] {
