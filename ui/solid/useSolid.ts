@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 
 import type { Body, RepairState, Workshop } from '@core/record/model';
-import type { SolidMesh } from '@core/shaping/part';
+import type { SolidMesh, StepOutcome } from '@core/shaping/part';
 
 import { keepPicture, keptPicture } from './keptPictures';
 import type { BuiltBody, UncheckedBody } from './protocol';
@@ -39,6 +39,32 @@ const NONE_UNCHECKED: readonly UncheckedBody[] = [];
 /** The picture of a part is kept once it has stood for so long, ms. */
 const SETTLED_MS = 1000;
 
+/** A build that somebody stopped: until it is asked for again, or something changes, it stays so. */
+interface StoppedBuild {
+  attempt: number;
+  state: RepairState;
+  workshop: Workshop;
+}
+
+const isStopped = (step: StepOutcome): boolean =>
+  step.state === 'failed' && step.fault.code === 'step.stopped';
+
+/** Whether two states build alike: all that solids depend on is the same but for the versions of rows. */
+function isSameBuild(stopped: StoppedBuild, asked: StoppedBuild): boolean {
+  if (stopped.attempt !== asked.attempt || stopped.workshop !== asked.workshop) return false;
+  const [one, other] = [stopped.state, asked.state];
+  const text = (data: unknown) =>
+    JSON.stringify(data, (key, value: unknown) => (key === 'version' ? undefined : value));
+  return (
+    one.head.id === other.head.id &&
+    one.head.materialId === other.head.materialId &&
+    one.head.machineId === other.head.machineId &&
+    (['sizes', 'readings', 'layouts', 'fits', 'bodies'] as const).every(
+      (list) => one[list] === other[list] || text(one[list]) === text(other[list]),
+    )
+  );
+}
+
 /**
  * Builds the bodies of a repair on the device whenever something changes that they depend on.
  *
@@ -56,6 +82,7 @@ export function useSolid(
   const shown = useRef(bodies);
   const repairId = state?.head.id;
   const shownRepair = useRef<string | undefined>(undefined);
+  const stopped = useRef<StoppedBuild | null>(null);
 
   useEffect(() => {
     shownRepair.current = repairId;
@@ -79,6 +106,9 @@ export function useSolid(
 
   useEffect(() => {
     if (!state) return;
+    // The server's answer to a change is the same under new versions: what was stopped is not begun again by it.
+    if (stopped.current && isSameBuild(stopped.current, { attempt, state, workshop })) return;
+    stopped.current = null;
     const known = () =>
       Object.fromEntries(shown.current.map((body) => [body.bodyId, body.mesh ? body.build : 0]));
     workbench
@@ -88,6 +118,8 @@ export function useSolid(
       .then((reply) => {
         // Replies come in the order of the builds, so the last one stands.
         if (!reply || shownRepair.current !== repairId) return;
+        if (reply.bodies.some(({ steps }) => steps.some(isStopped)))
+          stopped.current = { attempt, state, workshop };
         shown.current = reply.bodies.map((built) => mergeShown(shown.current, built));
         setBodies(shown.current);
         setOf(state.bodies);
