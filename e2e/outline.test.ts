@@ -385,7 +385,7 @@ test('a drawing that somebody sent is taken in from a DXF in inches, raised, and
     '0 SECTION 2 HEADER 9 $INSUNITS 70 1 0 ENDSEC 0 SECTION 2 ENTITIES 0 CIRCLE 8 rim 10 3 20 2 40 0.25 0 CIRCLE 8 hole 10 3 20 2 40 0.125 0 TEXT 8 notes 10 0 20 0 40 1 1 seal 0 ENDSEC 0 EOF';
   const choose = async (name: string, text: string) =>
     page
-      .getByLabel('A DXF or SVG file')
+      .getByLabel('A DXF, SVG or CSV file')
       .setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(text) });
   await choose('washer.dxf', 'no drawing');
   await expect(page.getByRole('alert')).toContainText('This is no DXF file that can be read');

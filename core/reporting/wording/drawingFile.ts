@@ -13,6 +13,8 @@ export function drawingFileSentence(fault: DrawingFileFault): string {
       return 'This SVG declares entities of its own, which are not unfolded here. Save it as a plain SVG.';
     case 'nothingToTake':
       return 'There is no curve in it that an outline can be made of.';
+    case 'noPoints':
+      return 'There are no points in this table. Give each a row of two numbers: how far to the right, and how far up.';
     case 'tooMany':
       return `It has ${fault.curves} curves. A drawing has room for ${fault.most} curves, and as many points: choose fewer layers, or save only the outline that you need.`;
     case 'fromBelow':

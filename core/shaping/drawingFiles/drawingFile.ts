@@ -24,6 +24,8 @@ export type DrawingFileFault =
   /** It has entities of its own, which may unfold without end. */
   | { code: 'entities' }
   | { code: 'nothingToTake' }
+  /** A table without two rows of two numbers. */
+  | { code: 'noPoints' }
   /** More curves or points than a drawing holds. */
   | { code: 'tooMany'; curves: number; most: number }
   /** Entities whose plane looks the other way: they would lie mirrored. */

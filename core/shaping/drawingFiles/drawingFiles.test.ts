@@ -5,7 +5,7 @@ import { outlineSvg } from '@core/making/formats';
 import type { DrawnData } from '@core/shaping/drawn';
 import { lengthsOf } from '@core/testing/drawnOutline';
 
-import { drawnFromFile, readDxf, readSvg, sizeOfCurves, writeDxf } from '.';
+import { curvesThrough, drawnFromFile, readDxf, readPoints, readSvg, sizeOfCurves, writeDxf } from '.';
 import { bezier } from './readSvg';
 
 const read = (file: ReturnType<typeof readDxf>) => {
@@ -271,6 +271,50 @@ test('an SVG that would run, unfold or fetch does nothing of it; pixels are aske
   expect(readSvg(bomb)).toEqual({ ok: false, fault: { code: 'entities' } });
   for (const text of ['', '<svg><g></svg>', '<html></html>', 'M0 0'])
     expect(readSvg(text)).toMatchObject({ ok: false, fault: { code: 'unreadable' } });
+});
+
+test('points of a table: headings, semicolons with decimal commas, rows that are none; straight or smooth', () => {
+  const read2 = (text: string) => {
+    const found = readPoints(text);
+    if (!found.ok) throw new Error(found.fault.code);
+    return found.value;
+  };
+  const square = 'x,y\n0,0\n10,0\n10,10\n0,10\n0,0\n';
+  const { points, leftOut } = read2(square);
+  expect(points).toHaveLength(5);
+  expect(leftOut.size).toBe(0);
+  const curves = curvesThrough(points, 'straight');
+  expect(curves).toHaveLength(4);
+  expect(areaOf({ ok: true, value: { curves, unitMm: null, leftOut } }, 2)).toBeCloseTo(400, 6);
+  const german = read2('0,5;1,25\n3;4\nrim;\n7,75;-2');
+  expect(german.points).toEqual([
+    [0.5, 1.25],
+    [3, 4],
+    [7.75, -2],
+  ]);
+  expect([...german.leftOut]).toEqual([['row without two numbers', 1]]);
+  expect(curvesThrough(german.points, 'smooth')).toMatchObject([{ curve: { kind: 'spline', closed: true } }]);
+  expect(read2('1\t2\n3\t4').points).toEqual([
+    [1, 2],
+    [3, 4],
+  ]);
+  for (const text of ['', 'a,b', '1,2', 'no table at all'])
+    expect(readPoints(text)).toEqual({ ok: false, fault: { code: 'noPoints' } });
+});
+
+test('a smooth curve through very many points comes in parts that meet, and encloses the same', () => {
+  const points = Array.from({ length: 240 }, (_, index): [number, number] => {
+    const turn = (2 * Math.PI * index) / 240;
+    return [30 * Math.cos(turn), 20 * Math.sin(turn)];
+  });
+  const long: Curve = { kind: 'spline', points, closed: true, role: '' };
+  const file = readDxf(writeDxf([long], 'x'));
+  const drawn = drawnFromFile(read(file).curves, 1);
+  if (!drawn.ok) throw new Error(drawn.fault.code);
+  expect(drawn.value.curves).toHaveLength(3);
+  for (const curve of drawn.value.curves)
+    expect(curve.kind === 'spline' && curve.points.length <= 100).toBe(true);
+  expect(Math.abs(areaOf(file) / (600 * Math.PI) - 1)).toBeLessThan(1e-4);
 });
 
 test('a drawing begins in its middle; an ellipse aslant is followed closely; too many curves are refused', () => {

@@ -1,6 +1,5 @@
-import { circleThrough } from '@core/foundations/vectors';
 import type { Curve, Point } from '@core/shaping/outline';
-import { recognised } from '@core/shaping/outline';
+import { alongArc, recognised } from '@core/shaping/outline';
 
 /** A map of the plane: where its two ways and its origin go, (x, y) → (a x + c y + e, b x + d y + f), as in SVG. */
 export type Affine = readonly [a: number, b: number, c: number, d: number, e: number, f: number];
@@ -100,19 +99,6 @@ export function ellipseThrough(middle: Point, [ux, uy]: Point, [vx, vy]: Point):
     ...(Math.abs(turn) < 1e-12 ? {} : { turn }),
     role: '',
   };
-}
-
-/** Places along an arc by its share, from its first end. */
-export function alongArc({ from, via, to }: Extract<Curve, { kind: 'arc' }>): (t: number) => Point {
-  const { middle, radius } = circleThrough(from, via, to);
-  const turnOf = ([x, y]: Point) => Math.atan2(y - middle[1], x - middle[0]);
-  const full = 2 * Math.PI;
-  const on = (turn: number) => (turn - turnOf(from) + 2 * full) % full;
-  const sweep = on(turnOf(via)) < on(turnOf(to)) ? on(turnOf(to)) : on(turnOf(to)) - full;
-  return (t) => [
-    middle[0] + radius * Math.cos(turnOf(from) + t * sweep),
-    middle[1] + radius * Math.sin(turnOf(from) + t * sweep),
-  ];
 }
 
 /** An arc about a middle, radians from and by how much, anticlockwise if positive; a circle where it goes all the way round. */

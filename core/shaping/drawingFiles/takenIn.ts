@@ -26,13 +26,29 @@ export function drawnFromFile(
   if (curves.length === 0) return { ok: false, fault: { code: 'nothingToTake' } };
   const [x0, y0, x1, y1] = boxOfLoop(curves.map(({ curve }) => curve));
   const map: Affine = [unitMm, 0, 0, unitMm, (-unitMm * (x0 + x1)) / 2, (-unitMm * (y0 + y1)) / 2];
-  const placed = curves.map(({ curve }) => untilted(mappedCurve(curve, map)));
+  const placed = curves.flatMap(({ curve }) => inParts(untilted(mappedCurve(curve, map))));
   if (placed.length > MOST)
     return { ok: false, fault: { code: 'tooMany', curves: placed.length, most: MOST } };
   const outline = drawnFromCurves(placed);
   return outline.points.length > MOST
     ? { ok: false, fault: { code: 'tooMany', curves: placed.length, most: MOST } }
     : { ok: true, value: outline };
+}
+
+/** Points that one smooth curve of a drawing has room for. */
+const MOST_THROUGH = 100;
+
+/** A smooth curve through more points than one has room for, as several that go on from each other. */
+function inParts(curve: Plain): Plain[] {
+  if (curve.kind !== 'spline' || curve.points.length <= MOST_THROUGH) return [curve];
+  const points = curve.closed ? [...curve.points, curve.points[0]!] : curve.points;
+  const pieces = Math.ceil((points.length - 1) / (MOST_THROUGH - 1));
+  const at = (piece: number) => Math.round((piece * (points.length - 1)) / pieces);
+  return Array.from({ length: pieces }, (_, piece): Plain => ({
+    kind: 'spline',
+    points: points.slice(at(piece), at(piece + 1) + 1),
+    closed: false,
+  }));
 }
 
 type Plain = Parameters<typeof drawnFromCurves>[0][number];

@@ -1,6 +1,6 @@
 import { no, ok, type Result, type StepFault } from '@core/foundations/fault';
-import { circleThrough, type Vec3 } from '@core/foundations/vectors';
-import type { Curve, Point, Run } from '@core/shaping/outline';
+import type { Vec3 } from '@core/foundations/vectors';
+import { alongArc, type Curve, type Point, type Run } from '@core/shaping/outline';
 
 import type { PathPiece } from './swept';
 
@@ -53,17 +53,8 @@ function halvesOfCurve(curve: Curve): [Curve, Curve] {
       ];
     }
     case 'arc': {
-      const { from, via, to } = curve;
-      const { middle, radius } = circleThrough(from, via, to);
-      const turnOf = ([x, y]: Point) => Math.atan2(y - middle[1], x - middle[0]);
-      const full = 2 * Math.PI;
-      const on = (turn: number) => (turn - turnOf(from) + 2 * full) % full;
-      const isLeft = on(turnOf(via)) < on(turnOf(to));
-      const sweep = isLeft ? on(turnOf(to)) : on(turnOf(to)) - full;
-      const at = (share: number): Point => {
-        const turn = turnOf(from) + share * sweep;
-        return [middle[0] + radius * Math.cos(turn), middle[1] + radius * Math.sin(turn)];
-      };
+      const { from, to } = curve;
+      const at = alongArc(curve);
       return [
         { kind: 'arc', from, via: at(0.25), to: at(0.5), role },
         { kind: 'arc', from: at(0.5), via: at(0.75), to, role },

@@ -1,3 +1,4 @@
+export { alongArc } from './alongArc';
 export { loopsOfCurves, regionOfLoops, type Region } from './chain';
 export {
   boxOfLoop,

@@ -1,7 +1,6 @@
 import { orient2d } from 'robust-predicates';
 
-import { circleThrough } from '@core/foundations/vectors';
-
+import { alongArc } from './alongArc';
 import type { Curve, Loop, Point } from './curves';
 import { alongSmooth, smoothLine } from './smoothLine';
 
@@ -40,16 +39,8 @@ function piecesOf(curve: Curve, pieces: number): Point[] {
       return [curve.middle[0] + cos * x - sin * y, curve.middle[1] + sin * x + cos * y];
     });
   }
-  const { middle, radius } = circleThrough(curve.from, curve.via, curve.to);
-  const turnOf = ([x, y]: Point) => Math.atan2(y - middle[1], x - middle[0]);
-  const [a, b, c] = [turnOf(curve.from), turnOf(curve.via), turnOf(curve.to)];
-  const forward = (turn: number) => (turn + 4 * Math.PI) % (2 * Math.PI);
-  const isForward = forward(b - a) < forward(c - a);
-  const sweep = isForward ? forward(c - a) : -forward(a - c);
-  return Array.from({ length: pieces }, (_, index): Point => {
-    const turn = a + (sweep * index) / pieces;
-    return [middle[0] + radius * Math.cos(turn), middle[1] + radius * Math.sin(turn)];
-  });
+  const at = alongArc(curve);
+  return Array.from({ length: pieces }, (_, index): Point => at(index / pieces));
 }
 
 /** Short lines that a smooth line becomes, about. */

@@ -18,8 +18,12 @@ type Readers = Awaited<ReturnType<typeof readers>>;
 interface Taken {
   name: string;
   file: DrawingFile;
+  /** Of points: the same with other curves between them. */
+  through: ((between: Between) => DrawingFile) | null;
   read: Readers;
 }
+
+type Between = 'straight' | 'smooth';
 
 /** Units that a file may be drawn in, where it does not say. A pixel is what browsers take for one. */
 const UNITS = [
@@ -29,7 +33,7 @@ const UNITS = [
   { word: 'pixels', mm: 25.4 / 96 },
 ] as const;
 
-/** Asks for a DXF or an SVG, and draws what is in it at true size. */
+/** Asks for a DXF, an SVG or a table of points, and draws what is in it at true size. */
 export function TakeInFile({ drawing }: { drawing: Drawing }) {
   const [busy, setBusy] = useState(false);
   const [wrong, setWrong] = useState<string | null>(null);
@@ -39,8 +43,19 @@ export function TakeInFile({ drawing }: { drawing: Drawing }) {
     setWrong(null);
     try {
       const [read, text] = await Promise.all([readers(), chosen.text()]);
+      if (/\.(csv|txt)$/i.test(chosen.name)) {
+        const found = read.readPoints(text);
+        if (!found.ok) return setWrong(drawingFileSentence(found.fault));
+        const { points, leftOut } = found.value;
+        const through = (between: Between): DrawingFile => ({
+          curves: read.curvesThrough(points, between),
+          unitMm: null,
+          leftOut,
+        });
+        return setTaken({ name: chosen.name, file: through('straight'), through, read });
+      }
       const found = /\.svg$/i.test(chosen.name) ? read.readSvg(text) : read.readDxf(text);
-      if (found.ok) setTaken({ name: chosen.name, file: found.value, read });
+      if (found.ok) setTaken({ name: chosen.name, file: found.value, through: null, read });
       else setWrong(drawingFileSentence(found.fault));
     } catch {
       setWrong('This file could not be opened. Choose it again.');
@@ -52,8 +67,8 @@ export function TakeInFile({ drawing }: { drawing: Drawing }) {
     <>
       <FileButton
         label="Take in a file"
-        name="A DXF or SVG file"
-        accept=".dxf,.svg,image/svg+xml"
+        name="A DXF, SVG or CSV file"
+        accept=".dxf,.svg,.csv,.txt,image/svg+xml,text/csv"
         busy={busy}
         onChosen={(chosen) => void take(chosen)}
       />
@@ -65,7 +80,7 @@ export function TakeInFile({ drawing }: { drawing: Drawing }) {
 
 /** What is in a file: how large it is, on which layers, and what is not taken of it. */
 function TakenSheet({
-  taken: { name, file, read },
+  taken: { name, file: first, through, read },
   drawing,
   onClose,
 }: {
@@ -73,6 +88,8 @@ function TakenSheet({
   drawing: Drawing;
   onClose(): void;
 }) {
+  const [between, setBetween] = useState<Between>('straight');
+  const file = through ? through(between) : first;
   const layers = [...new Set(file.curves.map(({ layer }) => layer))];
   const [without, setWithout] = useState<ReadonlySet<string>>(new Set());
   const [unitMm, setUnitMm] = useState(file.unitMm);
@@ -106,6 +123,18 @@ function TakenSheet({
             ))}
           </View>
         </>
+      ) : null}
+      {through ? (
+        <View role="radiogroup" aria-label="Between the points" className="flex-row flex-wrap gap-1.5">
+          {(['straight', 'smooth'] as const).map((one) => (
+            <Button
+              key={one}
+              label={one === 'straight' ? 'Straight from point to point' : 'Smooth through them'}
+              tone={between === one ? 'primary' : 'plain'}
+              onPress={() => setBetween(one)}
+            />
+          ))}
+        </View>
       ) : null}
       {layers.length > 1 ? (
         <>
