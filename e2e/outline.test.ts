@@ -46,7 +46,8 @@ test('a lever is drawn roughly, related, sized and rounded, raised, and one size
   await page.getByRole('button', { name: 'Lines', exact: true }).click();
   const board = page.getByRole('group', { name: /^Drawing board/ });
   const box = (await board.boundingBox())!;
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2 - 40];
+  // Off the point where the outline begins, which a tap near it would mean.
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2 - 85];
   const corners: At[] = [
     [x - 100, y],
     [x + 90, y + 12],

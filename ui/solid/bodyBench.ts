@@ -29,6 +29,7 @@ import {
   FILE_QUALITY,
   SCREEN_QUALITY,
   type BehindOutline,
+  type SeenPiece,
   type CutPlane,
   type Measured,
   type Motion,
@@ -293,10 +294,20 @@ export class BodyBench implements Answered<WorkerCalls> {
   }
 
   behind(bodyId: string, stepId: string, field: string, otherId: string | null): BehindOutline | null {
-    const other = otherId === null ? undefined : this.#builder.of(otherId)?.after()?.solid;
+    const other = this.#solidOf(otherId);
     if (otherId !== null && !other) return null;
     const behind = this.#builder.of(bodyId)?.behind(stepId, field, other) ?? null;
     return behind && transfer(behind, [behind.segments.buffer as ArrayBuffer]);
+  }
+
+  seen(bodyId: string, stepId: string, field: string, otherId: string | null): SeenPiece[] {
+    const other = this.#solidOf(otherId);
+    return otherId !== null && !other ? [] : (this.#builder.of(bodyId)?.seen(stepId, field, other) ?? []);
+  }
+
+  /** A body as it was built; undefined for none. */
+  #solidOf(bodyId: string | null) {
+    return bodyId === null ? undefined : this.#builder.of(bodyId)?.after()?.solid;
   }
 
   countEdges(bodyId: string, steps: number, rules: readonly EdgeRule[]): number[] {

@@ -5,6 +5,7 @@ import type { Vec3 } from '@core/foundations/vectors';
 import type {
   Annotation,
   BehindOutline,
+  SeenPiece,
   CentreLine,
   CutPlane,
   Measured,
@@ -135,6 +136,8 @@ export interface WorkerCalls {
     field: string,
     otherId: string | null,
   ): Promise<BehindOutline | null>;
+  /** What of that a drawing can follow. */
+  seen(bodyId: string, stepId: string, field: string, otherId: string | null): Promise<SeenPiece[]>;
   /** How many edges each rule catches after a number of steps. */
   countEdges(bodyId: string, steps: number, rules: readonly EdgeRule[]): Promise<number[]>;
   /** The edges that a rule catches, as segments. */
@@ -160,6 +163,7 @@ export const WORKER_CALLS: Record<keyof WorkerCalls, { quiet?: true; alone?: tru
   stage: {},
   slide: {},
   behind: { quiet: true },
+  seen: {},
   picture: { quiet: true },
   layerMesh: {},
   lyingPictures: { quiet: true },

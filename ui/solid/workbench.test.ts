@@ -37,6 +37,7 @@ function bench(build: (start: number, watcher: WorkerWatcher) => Promise<BuildRe
       },
       stage: async () => null,
       behind: async () => null,
+      seen: async () => [],
       countEdges: async () => [],
       showEdges: never,
       measure: async () => null,

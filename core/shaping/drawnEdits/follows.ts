@@ -88,6 +88,8 @@ export const pointsFollowing = ({ points, curves }: DrawnOutline): ReadonlySet<s
 
 /** A drawing with what follows the part put where that is now. */
 export function withSeenPlaces(outline: DrawnOutline, places: FollowedPlaces): DrawnOutline {
+  // The very same where nothing follows: who holds what was chosen of a drawing knows it by that.
+  if (!followsPart(outline)) return outline;
   const following = pointsFollowing(outline);
   const at = new Map(Object.entries(places.points));
   const diameters = new Map(Object.entries(places.diameters));

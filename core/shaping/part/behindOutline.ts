@@ -1,5 +1,3 @@
-import type { SeenPiece } from './seenCurve';
-
 /** Where points of a drawing are that follow the part, and diameters of circles that do, by their names, mm. */
 export interface FollowedPlaces {
   points: Readonly<Record<string, readonly [x: number, y: number]>>;
@@ -10,8 +8,6 @@ export interface FollowedPlaces {
 export interface BehindOutline {
   /** Its edges along the outline's own two ways, as segments: four numbers each, mm. */
   segments: Float32Array;
-  /** Those edges one by one, and where the outline's plane cuts faces: what a drawing can follow. */
-  seen: readonly SeenPiece[];
   /** Where what the drawing follows is now. */
   followed: FollowedPlaces;
   /** The outline is held at its own low (-1) or high (1) edge along the ways of its place, not where it begins. */

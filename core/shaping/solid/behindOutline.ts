@@ -1,7 +1,13 @@
 import { edgesOf, scoped, type Kernel, type TaggedSolid } from '@core/shaping/kernel';
 import { ownValue } from '@core/foundations/own';
 import { curveName, pointsOfCurve } from '@core/shaping/drawn';
-import { type BehindOutline, type FollowedPlaces, SCREEN_QUALITY, toLocal } from '@core/shaping/part';
+import {
+  type BehindOutline,
+  type FollowedPlaces,
+  type SeenPiece,
+  SCREEN_QUALITY,
+  toLocal,
+} from '@core/shaping/part';
 import { drawingOf, seenOf, type PlacedDrawing, type StepNumbers } from '@core/shaping/forming';
 
 /** Segments shorter than this in the plane are edges seen from their end, mm. */
@@ -29,11 +35,16 @@ export function behindOutline(
   }
   return {
     segments: Float32Array.from(segments),
-    seen: scoped((scope) => seenOf(scope, solid, frame)),
     followed: placesOf(own),
     flush,
     turn,
   };
+}
+
+/** All of a solid that a drawing of a step can follow: its edges one by one, and where the drawing's plane cuts its faces. Arguments as those of behindOutline. */
+export function seenBehind(solid: TaggedSolid, numbers: StepNumbers, field: string): SeenPiece[] {
+  const own = drawingOf(numbers);
+  return own?.field === field ? scoped((scope) => seenOf(scope, solid, own.plane.frame)) : [];
 }
 
 /** Where all is that a drawing follows, as its step was built. */

@@ -26,6 +26,7 @@ import {
   type Annotation,
   type CentreLine,
   type BehindOutline,
+  type SeenPiece,
   type Box,
   type SolidCheck,
   SCREEN_QUALITY,
@@ -51,7 +52,7 @@ import {
 import { buildStep, placedTool, solidOf } from '@core/shaping/steps/solids';
 import { type LengthsOf, resolveStep } from '@core/shaping/steps/kinds';
 
-import { behindOutline } from './behindOutline';
+import { behindOutline, seenBehind } from './behindOutline';
 import { drawnOf } from './drawnSteps';
 import { addTo, earlierOf } from './earlierSteps';
 import { KeptOfFaces } from './keptOfFaces';
@@ -418,6 +419,13 @@ export class BodyBuilder {
     const found = this.#numbersOf(stepId);
     const solid = other ?? found?.before;
     return found && solid ? behindOutline(this.kernel, solid, found.numbers, field) : null;
+  }
+
+  /** What of the part behind a drawing can be followed; arguments as those of behind. */
+  seen(stepId: string, field: string, other?: TaggedSolid): SeenPiece[] {
+    const found = this.#numbersOf(stepId);
+    const solid = other ?? found?.before;
+    return found && solid ? seenBehind(solid, found.numbers, field) : [];
   }
 
   /** The drawing of a step that has a place, with its numbers as the step was built: what follows the part is where that is. */

@@ -58,13 +58,14 @@ function built(...steps: object[]) {
   const { repair } = new RepairDraft('Test piece').body('body', 'Body', steps as Step[]);
   const { check, steps: outcomes } = builder.build(repair.bodies[0]!, evaluateRepair(repair));
   const behind = builder.behind('drawn', 'outline');
+  const seen = builder.seen('drawn', 'outline');
   builder.dispose();
   const last = outcomes.at(-1)!;
   return {
     volumeMm3: check?.volumeMm3 ?? 0,
     fault: last.state === 'failed' ? last.fault : null,
     behind,
-    seen: behind?.seen ?? [],
+    seen,
   };
 }
 const edgesIn = (seen: readonly SeenPiece[]) => seen.filter(({ of }) => 'edge' in of);

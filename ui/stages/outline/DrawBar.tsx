@@ -126,6 +126,8 @@ export function DrawBar({
                   setText(next);
                   setWrong(undefined);
                 }}
+                // What is typed next may begin before the screen has drawn this.
+                blurOnSubmit={false}
                 onSubmitEditing={go}
                 wrong={wrong}
               />

@@ -96,8 +96,10 @@ export function OutlineBoard({
     setView(fitted(places, width, height));
   };
   const isBehind = behind !== null;
+  const touched = useRef(false);
   useEffect(() => {
-    if (view && count === 0) fit(view.width, view.height);
+    // Not under a hand that has begun: what it means to tap would move away.
+    if (view && count === 0 && !isDrawing && !touched.current) fit(view.width, view.height);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- once it is known what is behind
   }, [isBehind]);
   // What is drawn first decides how much is seen; later the hand does.
@@ -136,6 +138,7 @@ export function OutlineBoard({
   };
   const down = (event: React.PointerEvent) => {
     if (!view) return;
+    touched.current = true;
     const at = placeOn(event);
     area.current!.setPointerCapture?.(event.pointerId);
     fingers.current.set(event.pointerId, at);

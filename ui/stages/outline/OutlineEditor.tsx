@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 
 import type { DrawnOutline } from '@core/foundations/fields';
@@ -14,9 +14,7 @@ import {
   type StudiedDrawing,
 } from '@core/shaping/drawn';
 import {
-  followsPart,
   problemIn,
-  turnedOver,
   withoutRelations,
   withPlaces,
   withRelation,
@@ -50,12 +48,12 @@ import { PickedBar, type OwnSize, type PickedThings } from './PickedBar';
 import { ProblemBar } from './ProblemBar';
 import { PickByName } from './PickByName';
 import { isPathField, nameIn } from './naming';
-import { SaveDrawing } from './SaveDrawing';
-import { TakeInFile } from './TakeInFile';
 import { useFollowing } from './useFollowing';
 import { cutsIn, useShiftedBehind } from './useShiftedBehind';
 import type { Drawing } from './useDrawing';
 import { useLines } from './useLines';
+import { useSeen } from './useSeen';
+import { WholeDrawing } from './WholeDrawing';
 
 type Dimension = NonNullable<DrawnOutline['dimensions']>[number];
 const NOTHING: PickedThings = { points: new Set(), curves: new Set() };
@@ -79,7 +77,11 @@ export function OutlineEditor({
 }) {
   const { numbers, repair } = useRepairContext();
   const show = useShow();
-  const lines = useLines(drawing, useFollowing(drawing, behind, seen.otherId));
+  const [isFollowing, setFollowing] = useState(false);
+  const at = { bodyId: body.id, stepId: step.id, field, otherId: seen.otherId };
+  const pieces = useSeen(at, behind, isFollowing);
+  const lines = useLines(drawing, useFollowing(drawing, behind, pieces, seen.otherId));
+  useEffect(() => setFollowing(lines.tool === 'follow'), [lines.tool]);
   const [picked, setPicked] = useState<PickedThings>(NOTHING);
   const [relation, setRelation] = useState<string | null>(null);
   const [sizing, setSizing] = useState<Dimension | DimensionOffer | null>(null);
@@ -177,6 +179,13 @@ export function OutlineEditor({
     );
     return { text: tag ? `${tag} ${number}` : number, spoken };
   };
+  const whole = (
+    <WholeDrawing
+      drawing={drawing}
+      title={`${repair.head.name} ${body.name} step ${body.steps.indexOf(step) + 1}`}
+      onProblem={setProblem}
+    />
+  );
   const taken = outline.relations.find(({ id }) => id === relation);
   return (
     <View className="flex-1">
@@ -190,7 +199,7 @@ export function OutlineEditor({
           begun={lines.begun}
           isSmooth={lines.tool === 'smooth'}
           behind={shifted}
-          cuts={cutsIn(behind)}
+          cuts={cutsIn(pieces)}
           filled={lines.filled}
           ring={problemHere?.at ?? null}
           isDrawing={lines.tool !== null}
@@ -272,17 +281,9 @@ export function OutlineEditor({
             }}
           />
         )}
-        {taken || lines.tool !== null || isPicking ? null : (
-          <View className="flex-row flex-wrap gap-1.5 px-3 pb-1.5">
-            <TakeInFile drawing={drawing} />
-            {outline.curves.some(({ helper }) => !helper) ? (
-              <SaveDrawing
-                drawing={drawing}
-                title={`${repair.head.name} ${body.name} step ${body.steps.indexOf(step) + 1}`}
-              />
-            ) : null}
-          </View>
-        )}
+        {lines.tool === null && outline.curves.length === 0 ? (
+          <View className="flex-row flex-wrap gap-1.5 px-3 pb-1.5">{whole}</View>
+        ) : null}
         {taken || lines.tool !== null || outline.curves.length === 0 ? null : (
           <PickByName
             drawing={{ points: pickable(outline, studied), curves: studied.curves }}
@@ -303,23 +304,7 @@ export function OutlineEditor({
                 open: () => setSizing(dimension),
               })),
             ]}
-            beside={
-              isPicking ? null : (
-                <Button
-                  label="Turn it over"
-                  onPress={() => {
-                    const over = turnedOver(outline);
-                    if (over) drawing.keep(over, 'Turned over.');
-                    else
-                      setProblem(
-                        followsPart(outline)
-                          ? 'It follows the part, which stays as it is. Let it go, then turn the outline over.'
-                          : 'A point is placed by a size. Type its place as a number, then turn the outline over.',
-                      );
-                  }}
-                />
-              )
-            }
+            beside={isPicking ? null : whole}
             onPick={(hit) => {
               setRelation(null);
               setPicked(toggled(picked, hit));

@@ -1,3 +1,5 @@
+import { useEffect, useRef } from 'react';
+
 import { SAME_MM } from '@core/foundations/tolerance';
 import { followingOf, withFollowing } from '@core/shaping/drawnEdits';
 import { sentenceOf } from '@core/reporting/wording';
@@ -14,24 +16,41 @@ const SAME_SHARE = 0.15;
 /** A corner seen from its end is meant within this share of the reach, and the edges that meet there farther off. */
 const CORNER_SHARE = 0.5;
 
-/** Lets a drawing follow what is tapped of the part, or of another body. @returns what came of it, in words. */
+/** Lets a drawing follow what lies at a place, and says what came of it: at once, or when it is known what is there. */
+export type Follow = (at: Place, reachMm: number, say: (words: string) => void) => void;
+
+/** Lets a drawing follow what is tapped of the part, or of another body. */
 export function useFollowing(
   drawing: Drawing | null,
   behind: BehindOutline | null,
+  seen: readonly SeenPiece[] | null,
   otherId: string | null,
-): (at: Place, reachMm: number) => string {
-  return (at, reachMm) => {
-    if (!drawing || !behind) return 'There is nothing behind the drawing to follow.';
-    if (isPlacedByEdge(behind)) return sentenceOf({ code: 'outline.followsFlush' });
-    const piece = pieceNear(behind.seen, at, reachMm);
-    if (!piece) return 'No edge is there.';
+): Follow {
+  const waiting = useRef<Parameters<Follow> | null>(null);
+  const follow: Follow = (at, reachMm, say) => {
+    if (!drawing || !behind) return say('There is nothing behind the drawing to follow.');
+    if (isPlacedByEdge(behind)) return say(sentenceOf({ code: 'outline.followsFlush' }));
+    if (!seen) {
+      waiting.current = [at, reachMm, say];
+      return say('Looking for its edges …');
+    }
+    const piece = pieceNear(seen, at, reachMm);
+    if (!piece) return say('No edge is there.');
     const of = otherId === null ? piece.of : { ...piece.of, body: otherId };
-    if (followingOf(drawing.outline, of)) return 'That is followed already.';
+    if (followingOf(drawing.outline, of)) return say('That is followed already.');
     const [next] = withFollowing(drawing.outline, { ...piece, of });
     const words = FOLLOWED_WORDS[piece.curve.kind === 'point' ? 'point' : 'cut' in of ? 'cut' : 'edge'];
     drawing.keep(next, words);
-    return words;
+    return say(words);
   };
+  useEffect(() => {
+    if (!seen || !waiting.current) return;
+    const tapped = waiting.current;
+    waiting.current = null;
+    follow(...tapped);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once it is known what is there
+  }, [seen]);
+  return follow;
 }
 
 const FOLLOWED_WORDS = {

@@ -30,6 +30,7 @@ import {
 import { curveNear, type Hit } from './boardView';
 import { HINTS, isCutTool, isDrawTool, isRunTool, type CutTool, type Tool } from './tools';
 import type { Drawing } from './useDrawing';
+import type { Follow } from './useFollowing';
 
 type Place = readonly [x: number, y: number];
 
@@ -79,8 +80,8 @@ interface Taken {
 }
 const NONE_TAKEN: Taken = { of: null, areas: new Set() };
 
-/** @param follow lets the drawing follow what lies at a place, and says what came of it. */
-export function useLines(drawing: Drawing | null, follow: (at: Place, reachMm: number) => string): Lines {
+/** @param follow lets the drawing follow what lies at a place. */
+export function useLines(drawing: Drawing | null, follow: Follow): Lines {
   const [tool, setTool] = useState<Tool | null>(null);
   /** Points that the curve has so far. */
   const [through, setThrough] = useState<readonly string[]>([]);
@@ -303,13 +304,13 @@ export function useLines(drawing: Drawing | null, follow: (at: Place, reachMm: n
     },
     tap: (hit, at, perPx) => {
       if (tool === 'area') toggleArea(at);
-      else if (tool === 'follow') setCaught(follow(at, perPx * CUT_REACH_PX));
+      else if (tool === 'follow') follow(at, perPx * CUT_REACH_PX, setCaught);
       else if (tool && isCutTool(tool)) cut(tool, at, perPx * CUT_REACH_PX);
       else draw(hit, at, perPx * SNAP_PX);
     },
     typed: ([dx, dy]) => {
       if (tool === 'area') return toggleArea([dx, dy]);
-      if (tool === 'follow') return setCaught(follow([dx, dy], Infinity));
+      if (tool === 'follow') return follow([dx, dy], Infinity, setCaught);
       if (tool && isCutTool(tool)) return cut(tool, [dx, dy], Infinity);
       const [x, y] = fromAt ?? [0, 0];
       const at: Place = [x + dx, y + dy];

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 
 import type { SolvedCurve } from '@core/shaping/drawn';
 import { circleThrough } from '@core/foundations/vectors';
-import { shiftBehind, type BehindOutline, type SeenCurve } from '@core/shaping/part';
+import { shiftBehind, type BehindOutline, type SeenCurve, type SeenPiece } from '@core/shaping/part';
 
 import { pointsAlong } from './boardView';
 
@@ -24,8 +24,8 @@ export function useShiftedBehind(
 export const isPlacedByEdge = ({ flush }: BehindOutline): boolean => flush[0] !== 0 || flush[1] !== 0;
 
 /** Where the outline's plane cuts the part, as curves that the board can draw. */
-export const cutsIn = (behind: BehindOutline | null): readonly SolvedCurve[] =>
-  (behind?.seen ?? []).flatMap(({ of, curve }) => ('cut' in of ? (drawable(curve) ?? []) : []));
+export const cutsIn = (seen: readonly SeenPiece[] | null): readonly SolvedCurve[] =>
+  (seen ?? []).flatMap(({ of, curve }) => ('cut' in of ? (drawable(curve) ?? []) : []));
 
 /** What is seen, as a curve of the board; null for what is seen as a point. */
 export function drawable(curve: SeenCurve): SolvedCurve | null {
