@@ -18,15 +18,7 @@ export {
 } from './names';
 export { drawnFromHull } from './fromHull';
 export { drawnFromPoints } from './fromPoints';
-export {
-  followingOf,
-  followsPart,
-  letGo,
-  pointsFollowing,
-  withFollowing,
-  withoutFollows,
-  withSeenPlaces,
-} from './follows';
+export { followingOf, followsPart, letGo, withFollowing, withSeenPlaces } from './follows';
 export { looksOf, offersFor, type DimensionOffer, type Offers } from './offers';
 export { drawnFromCurves, mayBeScaled, scaledBy, withPlaces } from './placed';
 export { problemIn, type DrawnProblem } from './problems';
