@@ -5,23 +5,18 @@ import { drawnRegion, regionArea } from '@core/shaping/outline';
 import type { NamedLength } from '@core/foundations/fault';
 
 /**
- * Tells what a DXF or an SVG holds, in one JSON line.
+ * Tells what a DXF or an SVG holds, in one JSON line. Where the file does not say what it is measured in, a unit is a millimetre in a DXF and a pixel in an SVG,
+ * which the line says.
  *
- * @param unitMm millimetres to a unit, where the file does not say; a millimetre in a DXF, a pixel in an SVG, if left out.
  * @returns the line, and whether an outline can be made of it.
  */
-export function drawingFileLine(
-  name: string,
-  text: string,
-  unitMm?: number,
-): { well: boolean; line: string } {
+export function drawingFileLine(name: string, text: string): { well: boolean; line: string } {
   const isSvg = /\.svg$/i.test(name);
   const read = isSvg ? readSvg(text) : readDxf(text);
   if (!read.ok)
     return { well: false, line: JSON.stringify({ file: name, sentence: drawingFileSentence(read.fault) }) };
   const { curves, leftOut } = read.value;
-  const assumed = unitMm ?? (isSvg ? PIXEL_MM : 1);
-  const mm = read.value.unitMm ?? assumed;
+  const mm = read.value.unitMm ?? (isSvg ? PIXEL_MM : 1);
   const kinds: Record<string, number> = {};
   for (const { curve } of curves) kinds[curve.kind] = (kinds[curve.kind] ?? 0) + 1;
   const drawn = drawnFromFile(curves, mm);

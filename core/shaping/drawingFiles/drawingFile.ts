@@ -34,9 +34,14 @@ export type DrawingFileFault =
 /** Largest drawing that is read, bytes. */
 export const MOST_BYTES = 8 * 1024 * 1024;
 
+/** Entities that are gone through, those of blocks at each of their places: a few lines of a file may name millions. */
+export const MOST_ENTITIES = 20_000;
+
 /** Counts what was not taken. */
 export class LeftOut {
   readonly kinds = new Map<string, number>();
+  /** Entities that may still be gone through. */
+  room = MOST_ENTITIES;
   add(kind: string, count = 1): void {
     this.kinds.set(kind, (this.kinds.get(kind) ?? 0) + count);
   }

@@ -302,6 +302,26 @@ test('points of a table: headings, semicolons with decimal commas, rows that are
     expect(readPoints(text)).toEqual({ ok: false, fault: { code: 'noPoints' } });
 });
 
+test('the size that is told is that of the arcs, and blocks that unfold without end are cut short', () => {
+  // Three quarters of a circle of 5: it reaches all round but at one corner.
+  const arc = dxf('0 SECTION 2 ENTITIES 0 ARC 8 0 10 3 20 1 40 5 50 30 51 300 0 ENDSEC');
+  const reach = 5 * Math.cos(Math.PI / 6);
+  expect(sizeOfCurves(read(readDxf(arc)).curves)).toEqual(near([5 + reach, 10]));
+  const many = (rows: number) =>
+    dxf(
+      '0 SECTION 2 BLOCKS 0 BLOCK 8 0 2 a 70 0 10 0 20 0 30 0 0 CIRCLE 8 0 10 0 20 0 40 1 0 ENDBLK',
+      '0 BLOCK 8 0 2 b 70 0 10 0 20 0 30 0',
+      `0 INSERT 8 0 2 a 10 0 20 0 70 100 71 ${rows} 0 ENDBLK 0 ENDSEC`,
+      '0 SECTION 2 ENTITIES 0 INSERT 8 0 2 b 10 0 20 0 70 100 71 100 0 ENDSEC',
+    );
+  const file = read(readDxf(many(1_000_000)));
+  expect(file.leftOut.get('block repeated too often')).toBeGreaterThan(0);
+  expect(read(readDxf(many(100))).curves.length).toBeLessThanOrEqual(20_000);
+  const styled = read(readSvg(svg('<circle r="2" style="transform: translate(5px)"/>')));
+  expect(styled.curves).toEqual([]);
+  expect(styled.leftOut.get('moved by its style')).toBe(1);
+});
+
 test('a smooth curve through very many points comes in parts that meet, and encloses the same', () => {
   const points = Array.from({ length: 240 }, (_, index): [number, number] => {
     const turn = (2 * Math.PI * index) / 240;

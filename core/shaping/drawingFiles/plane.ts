@@ -4,6 +4,9 @@ import { alongArc, recognised } from '@core/shaping/outline';
 /** A map of the plane: where its two ways and its origin go, (x, y) → (a x + c y + e, b x + d y + f), as in SVG. */
 export type Affine = readonly [a: number, b: number, c: number, d: number, e: number, f: number];
 
+/** Shares, sines and angles (radians) below this are rounding. */
+export const ROUNDING = 1e-9;
+
 export const IDENTITY: Affine = [1, 0, 0, 1, 0, 0];
 
 /** First the second, then the first. */
@@ -25,8 +28,8 @@ export const mappedPoint = ([a, b, c, d, e, f]: Affine, [x, y]: readonly number[
 function isSimilarity([a, b, c, d]: Affine): boolean {
   const size = Math.hypot(a, b);
   return (
-    Math.abs(a * c + b * d) < 1e-9 * size * Math.hypot(c, d) &&
-    Math.abs(Math.hypot(c, d) - size) < 1e-9 * size
+    Math.abs(a * c + b * d) < ROUNDING * size * Math.hypot(c, d) &&
+    Math.abs(Math.hypot(c, d) - size) < ROUNDING * size
   );
 }
 
@@ -82,7 +85,7 @@ const wayOf = ([a, b, c, d]: Affine, way: Point): Point => mappedPoint([a, b, c,
 export function ellipseThrough(middle: Point, [ux, uy]: Point, [vx, vy]: Point): Curve {
   // Its axes are where the distance is largest: tan 2t = 2 u·v / (u·u − v·v).
   const [uu, vv, uv] = [ux * ux + uy * uy, vx * vx + vy * vy, ux * vx + uy * vy];
-  if (Math.abs(uv) < 1e-9 * Math.sqrt(uu * vv) && Math.abs(uu - vv) < 1e-9 * uu)
+  if (Math.abs(uv) < ROUNDING * Math.sqrt(uu * vv) && Math.abs(uu - vv) < ROUNDING * uu)
     return { kind: 'circle', middle, radius: Math.sqrt(uu), role: '' };
   const t = Math.atan2(2 * uv, uu - vv) / 2;
   const [cos, sin] = [Math.cos(t), Math.sin(t)];
@@ -96,14 +99,14 @@ export function ellipseThrough(middle: Point, [ux, uy]: Point, [vx, vy]: Point):
     middle,
     alongX: Math.hypot(...long),
     alongY: Math.hypot(...short),
-    ...(Math.abs(turn) < 1e-12 ? {} : { turn }),
+    ...(Math.abs(turn) < ROUNDING ? {} : { turn }),
     role: '',
   };
 }
 
 /** An arc about a middle, radians from and by how much, anticlockwise if positive; a circle where it goes all the way round. */
 export function arcAbout(middle: Point, radius: number, start: number, sweep: number): Curve {
-  if (Math.abs(sweep) > 2 * Math.PI - 1e-9) return { kind: 'circle', middle, radius, role: '' };
+  if (Math.abs(sweep) > 2 * Math.PI - ROUNDING) return { kind: 'circle', middle, radius, role: '' };
   const at = (turn: number): Point => [
     middle[0] + radius * Math.cos(turn),
     middle[1] + radius * Math.sin(turn),
@@ -113,7 +116,7 @@ export function arcAbout(middle: Point, radius: number, start: number, sweep: nu
 
 /** A line, or the arc of a polyline's bulge: the tangent of a quarter of its angle, anticlockwise if positive (DXF reference, LWPOLYLINE, 42). */
 export function bulged(from: Point, to: Point, bulge: number): Curve {
-  if (Math.abs(bulge) < 1e-9) return { kind: 'line', from, to, role: '' };
+  if (Math.abs(bulge) < ROUNDING) return { kind: 'line', from, to, role: '' };
   const [dx, dy] = [to[0] - from[0], to[1] - from[1]];
   // The middle of the arc is off the chord by half of it times the bulge, to the right of an anticlockwise one.
   const via: Point = [(from[0] + to[0]) / 2 + (bulge * dy) / 2, (from[1] + to[1]) / 2 - (bulge * dx) / 2];

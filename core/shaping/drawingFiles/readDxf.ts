@@ -19,6 +19,7 @@ import { splineCurve } from './basisSpline';
 import {
   LeftOut,
   MOST_BYTES,
+  MOST_ENTITIES,
   type DrawingFile,
   type DrawingFileFault,
   type LayeredCurve,
@@ -31,6 +32,7 @@ import {
   followedCurve,
   IDENTITY,
   mappedCurve,
+  ROUNDING,
   type Affine,
 } from './plane';
 
@@ -116,6 +118,11 @@ function scanned(text: string): { kinds: Map<string, number>; fromBelow: number 
 
 /** Curves of an entity as its place in the drawing takes it. */
 function curvesOf(entity: IEntity, file: IDxf, map: Affine, depth: number, leftOut: LeftOut): LayeredCurve[] {
+  leftOut.room -= 1;
+  if (leftOut.room < 0) {
+    leftOut.add(`beyond ${MOST_ENTITIES} entities`);
+    return [];
+  }
   // What is on a sheet of paper is not the drawing.
   if ((entity as { inPaperSpace?: boolean }).inPaperSpace || entity.visible === false) {
     leftOut.add('hidden or on paper');
@@ -176,7 +183,7 @@ function ellipseOf({ center, majorAxisEndPoint, axisRatio, startAngle, endAngle 
   const v: Point = [-u[1] * axisRatio, u[0] * axisRatio];
   const sweep = (endAngle - startAngle + 2 * full) % full;
   const middle = flat(center);
-  if (sweep < 1e-9 || sweep > full - 1e-9) return ellipseThrough(middle, u, v);
+  if (sweep < ROUNDING || sweep > full - ROUNDING) return ellipseThrough(middle, u, v);
   return followedCurve((t) => {
     const [cos, sin] = [Math.cos(startAngle + t * sweep), Math.sin(startAngle + t * sweep)];
     return [middle[0] + u[0] * cos + v[0] * sin, middle[1] + u[1] * cos + v[1] * sin];
@@ -213,6 +220,12 @@ function inserted(
   const [columns, rows] = [Math.max(1, insert.columnCount ?? 1), Math.max(1, insert.rowCount ?? 1)];
   const { x: px, y: py } = insert.position;
   const { x: bx = 0, y: by = 0 } = block.position ?? {};
+  // Each place counts, whatever the block holds.
+  if (columns * rows > leftOut.room) {
+    leftOut.add('block repeated too often');
+    return [];
+  }
+  leftOut.room -= columns * rows;
   return Array.from({ length: columns * rows }, (_, index) => {
     const [column, row] = [index % columns, Math.floor(index / columns)];
     const [dx, dy] = [column * (insert.columnSpacing ?? 0), row * (insert.rowSpacing ?? 0)];

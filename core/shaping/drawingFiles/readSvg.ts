@@ -5,7 +5,7 @@ import { ownValue } from '@core/foundations/own';
 import type { Curve, Point } from '@core/shaping/outline';
 
 import { LeftOut, MOST_BYTES, type DrawingFile, type DrawingFileFault } from './drawingFile';
-import { after, arcAbout, followedCurve, mappedCurve, mappedPoint, type Affine } from './plane';
+import { after, arcAbout, followedCurve, mappedCurve, mappedPoint, ROUNDING, type Affine } from './plane';
 
 /** Millimetres to a unit of length (CSS Values and Units 3, absolute lengths); pixels are left to be asked for. */
 const UNITS_MM: Readonly<Record<string, number>> = {
@@ -119,6 +119,11 @@ function elementCurves(
   const of = attributesOf(element);
   if (of.get('display') === 'none' || /display\s*:\s*none/.test(of.get('style') ?? '')) {
     leftOut.add('hidden');
+    return [];
+  }
+  // Where a style moves it to is not read: at its own place it would be wrong.
+  if (/(^|[;\s])(transform|translate|rotate|scale)\s*:/.test(of.get('style') ?? '')) {
+    leftOut.add('moved by its style');
     return [];
   }
   const own = isRoot ? map : after(map, transformOf(of.get('transform')));
@@ -283,7 +288,7 @@ function ellipticalArc(from: Point, numbers: readonly number[], to: Point): Curv
   const end = Math.atan2((-y1 - cy1) / ry, (-x1 - cx1) / rx);
   const full = 2 * Math.PI;
   const by = sweep === 1 ? (end - start + 2 * full) % full : -((start - end + 2 * full) % full);
-  if (Math.abs(rx - ry) < 1e-9 * rx) {
+  if (Math.abs(rx - ry) < ROUNDING * rx) {
     const arc = arcAbout(mappedPoint(place, [0, 0]), rx, start + turn, by);
     // Its ends are those that were given, to the last digit.
     return [arc.kind === 'arc' ? { ...arc, from, to } : arc];

@@ -35,6 +35,7 @@ export function useFollowing(
       return say('Looking for its edges …');
     }
     const piece = pieceNear(seen, at, reachMm);
+    if (seen.length === 0) return say('Its edges could not be found. Stop, and take the tool again.');
     if (!piece) return say('No edge is there.');
     const of = otherId === null ? piece.of : { ...piece.of, body: otherId };
     if (followingOf(drawing.outline, of)) return say('That is followed already.');

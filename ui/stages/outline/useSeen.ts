@@ -23,8 +23,10 @@ export function useSeen(
       (pieces) => {
         if (isAwaited) setSeen({ of: behind, pieces });
       },
-      // A tap says that nothing is known yet; the next build asks again.
-      () => undefined,
+      // A tap says that no edge is there; the next build asks again.
+      () => {
+        if (isAwaited) setSeen({ of: behind, pieces: [] });
+      },
     );
     return () => {
       isAwaited = false;
